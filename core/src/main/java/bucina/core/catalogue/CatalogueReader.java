@@ -1,0 +1,100 @@
+package bucina.core.catalogue;
+
+import bucina.core.measure.DrillSize;
+import bucina.core.measure.DrillTable;
+import bucina.core.measure.InputException;
+import bucina.core.measure.Length;
+import bucina.core.measure.Unit;
+import bucina.core.rivet.HeadStyle;
+import bucina.core.rivet.RivetSize;
+import bucina.core.rule.Rule;
+import bucina.core.rule.RuleKey;
+import bucina.core.rule.RuleSet;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.Reader;
+import java.io.UncheckedIOException;
+import java.math.BigDecimal;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.Function;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+
+/** Reads the tables of a {@link Catalogue}. A row that cannot be used is named by table, line, column and value. */
+public final class CatalogueReader {
+
+    private static final CSVFormat FORMAT = CSVFormat.DEFAULT.builder().setHeader().setSkipHeaderRecord(true).setTrim(true)
+            .setIgnoreEmptyLines(true).get();
+
+    private CatalogueReader() {
+    }
+
+    /** The catalogue that ships with the program. */
+    public static Catalogue shipped() {
+        return read(shippedTable("drills"), shippedTable("rivets"), shippedTable("rules"));
+    }
+
+    /** Opens one of the shipped tables: {@code drills}, {@code rivets} or {@code rules}. The caller closes it. */
+    public static Reader shippedTable(String name) {
+        InputStream in = CatalogueReader.class.getResourceAsStream("/bucina/core/data/" + name + ".csv");
+        if (in == null) {
+            throw new IllegalStateException("the program lacks its own table " + name + ".csv");
+        }
+        return new InputStreamReader(in, StandardCharsets.UTF_8);
+    }
+
+    /**
+     * Reads and closes the three tables.
+     *
+     * @throws InputException if a row cannot be used
+     */
+    public static Catalogue read(Reader drills, Reader rivets, Reader rules) {
+        return new Catalogue(new DrillTable(rows("drills", drills, CatalogueReader::drill)), rows("rivets", rivets, CatalogueReader::rivet),
+                RuleSet.of("handbook", rows("rules", rules, CatalogueReader::rule)));
+    }
+
+    private static <T> List<T> rows(String table, Reader reader, Function<CSVRecord, T> row) {
+        List<T> found = new ArrayList<>();
+        try (CSVParser parser = FORMAT.parse(reader)) {
+            for (CSVRecord line : parser) {
+                try {
+                    found.add(row.apply(line));
+                } catch (IllegalArgumentException | InputException e) {
+                    throw new InputException("table " + table + ", line " + (line.getRecordNumber() + 1) + ": " + e.getMessage(), e);
+                }
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return found;
+    }
+
+    private static DrillSize drill(CSVRecord row) {
+        return new DrillSize(row.get("name"), inches(row, "diameter_in"), row.get("source"));
+    }
+
+    private static Rule rule(CSVRecord row) {
+        String code = row.get("key");
+        RuleKey key = RuleKey.of(code).orElseThrow(() -> new InputException("\"" + code + "\" is no rule; edge.least.flush is one"));
+        return new Rule(key, row.get("value"), row.get("source"), "");
+    }
+
+    private static RivetSize rivet(CSVRecord row) {
+        List<BigDecimal> stocked = Arrays.stream(row.get("stocked_sixteenths").split(" +")).map(BigDecimal::new).toList();
+        return new RivetSize(HeadStyle.valueOf(row.get("head")), Integer.parseInt(row.get("dash")), inches(row, "hole_in"), row.get("drill"),
+                inches(row, "head_diameter_in"), inches(row, "head_height_in"), inches(row, "cup_depth_in"), stocked, row.get("source"));
+    }
+
+    private static Length inches(CSVRecord row, String column) {
+        try {
+            return Length.of(new BigDecimal(row.get(column)), Unit.INCH);
+        } catch (NumberFormatException e) {
+            throw new InputException("column " + column + " must be inches like .098, was \"" + row.get(column) + "\"", e);
+        }
+    }
+}

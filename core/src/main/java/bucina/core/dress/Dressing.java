@@ -1,0 +1,110 @@
+package bucina.core.dress;
+
+import bucina.core.measure.Length;
+import bucina.core.measure.LengthFormat;
+import bucina.core.measure.Unit;
+import bucina.core.rule.CountersinkSchool;
+import bucina.core.rule.RuleKey;
+import bucina.core.rule.RuleSet;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * What is done to every sheet of a stack, head side first.
+ *
+ * @param plies one for each sheet, in order
+ */
+public record Dressing(List<Ply> plies) {
+
+    /**
+     * One sheet of the stack.
+     *
+     * @param thickness over 0
+     * @param dress     what is done to it
+     * @param reason    why, one sentence
+     */
+    public record Ply(Length thickness, Dress dress, String reason) {
+        public Ply {
+            if (!thickness.positive()) {
+                throw new IllegalArgumentException("a layer must be thicker than 0, was " + thickness);
+            }
+        }
+    }
+
+    public Dressing {
+        plies = List.copyOf(plies);
+    }
+
+    /** Plain holes all the way. */
+    public static Dressing plain(List<Length> layers) {
+        return new Dressing(layers.stream().map(t -> new Ply(t, Dress.PLAIN, "A protruding head wants a plain hole.")).toList());
+    }
+
+    /** Every sheet dimpled, as the plan asks; a sheet too thick to dimple cold is {@link Dress#IMPOSSIBLE}. */
+    public static Dressing dimpled(List<Length> layers, RuleSet rules) {
+        Length most = rules.length(RuleKey.COLD_DIMPLE_MOST);
+        return new Dressing(layers.stream().map(t -> t.atMost(most)
+                ? new Ply(t, Dress.DIMPLE, "The plan dimples every sheet.")
+                : new Ply(t, Dress.IMPOSSIBLE, show(t) + " is over " + show(most) + ", the most that is dimpled cold.")).toList());
+    }
+
+    /** The first sheet countersunk, as the plan asks, whatever its thickness; the rest plain. */
+    public static Dressing countersunk(List<Length> layers) {
+        List<Ply> plies = new ArrayList<>();
+        for (Length t : layers) {
+            plies.add(plies.isEmpty() ? new Ply(t, Dress.COUNTERSINK, "The plan countersinks the sheet under the head.")
+                    : new Ply(t, Dress.PLAIN, "Under a countersunk sheet."));
+        }
+        return new Dressing(plies);
+    }
+
+    /**
+     * Worked out: the first sheet that the school lets take the head (or the nest) is countersunk, thinner ones above it are dimpled, all
+     * below stays plain. A sheet that can be neither is {@link Dress#IMPOSSIBLE}.
+     */
+    public static Dressing workOut(List<Length> layers, FlushHead head, RuleSet rules) {
+        CountersinkSchool school = rules.countersinkSchool();
+        Length most = rules.length(RuleKey.COLD_DIMPLE_MOST);
+        List<Ply> plies = new ArrayList<>();
+        Length dimpled = Length.ZERO;
+        boolean taken = false;
+        for (Length t : layers) {
+            Length depth = head.height().plus(head.extraDepth(dimpled));
+            if (taken) {
+                plies.add(new Ply(t, Dress.PLAIN, "The sheet above takes the head."));
+            } else if (school.allows(depth, t)) {
+                taken = true;
+                plies.add(new Ply(t, Dress.COUNTERSINK, (dimpled.positive() ? "Nest " : "Head ") + show(depth) + " deep fits in " + show(t)
+                        + " (" + school.word() + ")."));
+            } else if (t.atMost(most)) {
+                dimpled = dimpled.plus(t);
+                plies.add(new Ply(t, Dress.DIMPLE, show(t) + " is too thin for a " + (plies.isEmpty() ? "head " : "nest ") + show(depth)
+                        + " deep (" + school.word() + ")."));
+            } else {
+                plies.add(new Ply(t, Dress.IMPOSSIBLE, show(t) + " is too thin for " + show(depth) + " deep (" + school.word() + ") and over "
+                        + show(most) + ", the most that is dimpled cold."));
+                taken = true;
+            }
+        }
+        return new Dressing(plies);
+    }
+
+    /** Thickness of the whole stack: the grip G. */
+    public Length grip() {
+        return plies.stream().map(Ply::thickness).reduce(Length.ZERO, Length::plus);
+    }
+
+    /** True if the last sheet is dimpled, so that the shop head sits on the dimple's rim. */
+    public boolean dimpledThrough() {
+        return !plies.isEmpty() && plies.getLast().dress() == Dress.DIMPLE;
+    }
+
+    /** True if any sheet can be neither dimpled nor countersunk. */
+    public boolean impossible() {
+        return plies.stream().anyMatch(p -> p.dress() == Dress.IMPOSSIBLE);
+    }
+
+    private static String show(Length length) {
+        return LengthFormat.decimal(length, Unit.INCH, 3);
+    }
+}

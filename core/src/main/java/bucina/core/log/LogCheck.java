@@ -1,0 +1,148 @@
+package bucina.core.log;
+
+import bucina.core.measure.InputException;
+import bucina.core.measure.Length;
+import bucina.core.plan.Fastener;
+import bucina.core.plan.Group;
+import bucina.core.plan.Id;
+import bucina.core.rivet.Grade;
+import bucina.core.rivet.RivetChooser;
+import bucina.core.rivet.RivetDesignation;
+import bucina.core.stack.Derivation;
+import bucina.core.stack.FaceReading;
+import bucina.core.stack.HoleReading;
+import bucina.core.stack.Solution;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Sees that an entry fits the plan and the log before it is written down. Pure; says everything in sentences for the builder. */
+public final class LogCheck {
+
+    private final Derivation derivation;
+    private final Logbook log;
+
+    public LogCheck(Derivation derivation, Logbook log) {
+        this.derivation = derivation;
+        this.log = log;
+    }
+
+    /**
+     * Refuses an entry that cannot be true: a hole that is logged already, a typed group over its count, a date in the future, a length
+     * graded short or long (or another rivet than planned) with no word of explanation.
+     *
+     * @param now wall clock of the shop
+     * @throws InputException with one sentence
+     */
+    public void accept(LogEntry.Draft draft, LocalDateTime now) {
+        draft.corrects().ifPresent(this::corrected);
+        draft.work().ifPresent(work -> {
+            var ref = derivation.build().faces().stream().flatMap(f -> f.face().groups().stream()
+                            .filter(g -> g.id().equals(work.group())).map(g -> new Owner(f.face().id(), g))).findFirst()
+                    .orElseThrow(() -> new InputException("group " + work.groupCode() + " is not in this build"));
+            holes(work, ref.group, draft.corrects());
+            if (work.done().isAfter(now.plusMinutes(1))) {
+                throw new InputException("done at " + work.done() + " lies in the future (it is " + now.withNano(0) + "): give when it was done");
+            }
+            List<String> odd = odd(work, ref.group, ref.face);
+            if (!odd.isEmpty() && work.explanation().isBlank() && work.note().isBlank()) {
+                throw new InputException(String.join("; ", odd) + ": add a word of explanation, such as \"drawing calls for it\"");
+            }
+        });
+    }
+
+    private record Owner(Id.Face face, Group group) {
+    }
+
+    private void corrected(int id) {
+        LogEntry first = log.entry(id).orElseThrow(() -> new InputException("entry " + id + " is not in the log; the last is "
+                + (log.nextId() - 1)));
+        if (!log.inForce(first)) {
+            throw new InputException("entry " + id + " is corrected already: correct the entry that stands in its place");
+        }
+    }
+
+    private void holes(Work work, Group group, Optional<Integer> corrects) {
+        if (group.typed().isPresent()) {
+            int before = log.installed(group) - corrects.flatMap(log::entry).flatMap(LogEntry::work).map(Work::count).orElse(0);
+            int left = group.count() - before;
+            if (!work.holes().isEmpty() || work.count() > left) {
+                throw new InputException("group " + group.code() + " has " + left + " of " + group.count() + " left to set, was " + work.count());
+            }
+            return;
+        }
+        if (work.holes().isEmpty()) {
+            throw new InputException("group " + group.code() + " has holes on the sheet: name them, such as row R3, holes 1-40");
+        }
+        Set<Id.Hole> own = group.rows().stream().flatMap(r -> r.holes().stream()).map(h -> h.id()).collect(Collectors.toSet());
+        Set<Id.Hole> seen = new LinkedHashSet<>();
+        for (Work.LoggedHole hole : work.holes()) {
+            if (!own.contains(hole.id())) {
+                throw new InputException("hole " + hole.label() + " is not in group " + group.code());
+            }
+            if (!seen.add(hole.id())) {
+                throw new InputException("hole " + hole.label() + " is named twice");
+            }
+            log.installedBy(hole.id()).filter(e -> corrects.isEmpty() || e.id() != corrects.get()).ifPresent(e -> {
+                if (log.state(holeOf(group, hole.id()), List.of()) != HoleState.REJECTED) {
+                    throw new InputException("hole " + hole.label() + " is logged as set in entry " + e.id() + ": correct that entry instead");
+                }
+            });
+        }
+    }
+
+    private static bucina.core.plan.Hole holeOf(Group group, Id.Hole id) {
+        return group.rows().stream().flatMap(r -> r.holes().stream()).filter(h -> h.id().equals(id)).findFirst().orElseThrow();
+    }
+
+    private List<String> odd(Work work, Group group, Id.Face face) {
+        List<String> odd = new ArrayList<>();
+        for (Map.Entry<Solution, List<String>> each : solutions(work, group, face).entrySet()) {
+            wrong(work, each.getKey()).ifPresent(w -> odd.add(w + (each.getValue().isEmpty() ? "" : " at " + some(each.getValue()))));
+        }
+        return odd;
+    }
+
+    private Map<Solution, List<String>> solutions(Work work, Group group, Id.Face face) {
+        Map<Solution, List<String>> holes = new LinkedHashMap<>();
+        derivation.typed(group.id()).ifPresent(s -> holes.put(s, List.of()));
+        if (holes.isEmpty()) {
+            FaceReading readings = derivation.face(face);
+            for (Work.LoggedHole hole : work.holes()) {
+                HoleReading reading = readings.of(hole.id()).orElseThrow();
+                holes.computeIfAbsent(reading.solution(), s -> new ArrayList<>()).add(hole.label());
+            }
+        }
+        return holes;
+    }
+
+    /** What is odd about the rivet used in one stack; empty if nothing is. */
+    private Optional<String> wrong(Work work, Solution solution) {
+        if (solution.fastener() instanceof Fastener.Hardware hardware) {
+            return work.designation().equalsIgnoreCase(hardware.name()) ? Optional.empty()
+                    : Optional.of(work.designation() + " is not the " + hardware.name() + " of the plan");
+        }
+        RivetDesignation used = RivetDesignation.parse(work.designation());
+        if (!used.family().equals(solution.fastener().name())) {
+            return Optional.of(used.code() + " is not the " + solution.fastener().name() + " of the plan");
+        }
+        if (solution.choice().isEmpty()) {
+            return Optional.empty();
+        }
+        var choice = solution.choice().get();
+        Length length = work.length().orElse(used.nominalLength());
+        Grade grade = new RivetChooser(derivation.build().rules()).grade(choice.head(), choice.size(), length);
+        return grade == Grade.GOOD ? Optional.empty() : Optional.of(used.dash() + " is graded " + grade.code());
+    }
+
+    private static String some(List<String> labels) {
+        return labels.size() <= 3 ? String.join(", ", labels)
+                : labels.getFirst() + " to " + labels.getLast() + " (" + labels.size() + " holes)";
+    }
+}

@@ -1,0 +1,54 @@
+package bucina.core.log;
+
+import java.time.Instant;
+import java.util.Objects;
+import java.util.Optional;
+
+/**
+ * One entry.
+ *
+ * @param id       running number in its build, from 1
+ * @param entered  when it was written down
+ * @param corrects the entry this one puts right; empty for a first entry
+ * @param work     what was installed; empty if this entry only withdraws the one it corrects
+ * @param reason   why it was corrected; empty for a first entry
+ */
+public record LogEntry(int id, Instant entered, Optional<Integer> corrects, Optional<Work> work, String reason) {
+    public LogEntry {
+        Objects.requireNonNull(entered, "entered");
+        Objects.requireNonNull(reason, "reason");
+        if (id < 1) {
+            throw new IllegalArgumentException("an entry's number must be over 0, was " + id);
+        }
+        if (corrects.isEmpty() && work.isEmpty()) {
+            throw new IllegalArgumentException("entry " + id + " neither installs anything nor corrects an entry");
+        }
+        if (corrects.isPresent() && corrects.get() >= id) {
+            throw new IllegalArgumentException("entry " + id + " corrects entry " + corrects.get() + ", which does not come before it");
+        }
+    }
+
+    /** An entry before it has a number: what the builder asks to have written down. */
+    public record Draft(Optional<Integer> corrects, Optional<Work> work, String reason) {
+
+        /** A first entry. */
+        public static Draft install(Work work) {
+            return new Draft(Optional.empty(), Optional.of(work), "");
+        }
+
+        /** An entry that only withdraws another. */
+        public static Draft withdraw(int id, String reason) {
+            return new Draft(Optional.of(id), Optional.empty(), reason);
+        }
+
+        /** An entry that stands in the place of another. */
+        public static Draft replace(int id, Work work, String reason) {
+            return new Draft(Optional.of(id), Optional.of(work), reason);
+        }
+
+        /** The entry this becomes. */
+        public LogEntry numbered(int id, Instant entered) {
+            return new LogEntry(id, entered, corrects, work, reason);
+        }
+    }
+}

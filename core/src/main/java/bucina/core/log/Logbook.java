@@ -1,0 +1,154 @@
+package bucina.core.log;
+
+import bucina.core.plan.Group;
+import bucina.core.plan.Hole;
+import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Every entry and mark, and what follows from them. Immutable: adding makes a new one. */
+public final class Logbook {
+
+    /** A logbook with nothing in it. */
+    public static final Logbook EMPTY = new Logbook(List.of(), List.of());
+
+    private final List<LogEntry> entries;
+    private final List<Mark> marks;
+    private final Set<Integer> corrected = new HashSet<>();
+    private final Map<Id.Hole, LogEntry> installedBy = new HashMap<>();
+    private final Map<Id.Group, Integer> typedInstalled = new HashMap<>();
+    private final Map<Id.Hole, Map<Id.Layer, Set<Operation>>> done = new HashMap<>();
+
+    /**
+     * @param entries in the order of their numbers
+     * @param marks   in the order they were made
+     * @throws IllegalArgumentException if numbers are not ascending, or an entry corrects one that is not there or is corrected already
+     */
+    public Logbook(List<LogEntry> entries, List<Mark> marks) {
+        this.entries = List.copyOf(entries);
+        this.marks = List.copyOf(marks);
+        Set<Integer> known = new HashSet<>();
+        int last = 0;
+        for (LogEntry entry : this.entries) {
+            if (entry.id() <= last) {
+                throw new IllegalArgumentException("entry " + entry.id() + " comes after entry " + last);
+            }
+            last = entry.id();
+            entry.corrects().ifPresent(c -> {
+                if (!known.contains(c)) {
+                    throw new IllegalArgumentException("entry " + entry.id() + " corrects entry " + c + ", which is not in the log");
+                }
+                if (!corrected.add(c)) {
+                    throw new IllegalArgumentException("entry " + entry.id() + " corrects entry " + c + ", which is corrected already");
+                }
+            });
+            known.add(entry.id());
+        }
+        this.entries.stream().filter(this::inForce).forEach(this::take);
+        this.marks.forEach(m -> done.computeIfAbsent(m.hole(), h -> new HashMap<>())
+                .computeIfAbsent(m.layer(), l -> EnumSet.noneOf(Operation.class)).add(m.operation()));
+    }
+
+    private void take(LogEntry entry) {
+        entry.work().ifPresent(work -> {
+            work.holes().forEach(hole -> installedBy.put(hole.id(), entry));
+            if (work.holes().isEmpty()) {
+                int open = work.rejects().stream().filter(r -> !r.what().filled()).mapToInt(Work.Reject::count).sum();
+                typedInstalled.merge(work.group(), work.count() - open, Integer::sum);
+            }
+        });
+    }
+
+    /** This logbook with one more entry. */
+    public Logbook plus(LogEntry entry) {
+        List<LogEntry> more = new ArrayList<>(entries);
+        more.add(entry);
+        return new Logbook(more, marks);
+    }
+
+    /** Every entry, oldest first. */
+    public List<LogEntry> entries() {
+        return entries;
+    }
+
+    /** Every mark, oldest first. */
+    public List<Mark> marks() {
+        return marks;
+    }
+
+    /** The entry with this number; empty if there is none. */
+    public Optional<LogEntry> entry(int id) {
+        return entries.stream().filter(e -> e.id() == id).findFirst();
+    }
+
+    /** True if no other entry corrects this one. */
+    public boolean inForce(LogEntry entry) {
+        return !corrected.contains(entry.id());
+    }
+
+    /** The number the next entry gets. */
+    public int nextId() {
+        return entries.isEmpty() ? 1 : entries.getLast().id() + 1;
+    }
+
+    /** The entry in force that covers a hole; empty if none does. */
+    public Optional<LogEntry> installedBy(Id.Hole hole) {
+        return Optional.ofNullable(installedBy.get(hole));
+    }
+
+    /**
+     * Where a hole stands: by the log if it is logged, otherwise by the layer that is furthest behind among those it goes through.
+     *
+     * @param layers the layers the hole goes through
+     */
+    public HoleState state(Hole hole, List<Layer> layers) {
+        LogEntry entry = installedBy.get(hole.id());
+        if (entry != null) {
+            return logged(entry.work().orElseThrow(), hole.id());
+        }
+        Map<Id.Layer, Set<Operation>> steps = done.get(hole.id());
+        if (steps == null) {
+            return HoleState.PLANNED;
+        }
+        HoleState behind = null;
+        for (Layer layer : layers) {
+            HoleState furthest = steps.getOrDefault(layer.id(), Set.of()).stream().map(HoleState::of).max(Enum::compareTo)
+                    .orElse(HoleState.PLANNED);
+            behind = behind == null || furthest.compareTo(behind) < 0 ? furthest : behind;
+        }
+        return behind == null ? HoleState.PLANNED : behind;
+    }
+
+    private static HoleState logged(Work work, Id.Hole hole) {
+        for (Work.LoggedHole logged : work.holes()) {
+            if (logged.id().equals(hole)) {
+                boolean open = work.rejects().stream().anyMatch(r -> r.hole().equals(logged.label()) && !r.what().filled());
+                return open ? HoleState.REJECTED : work.readings().isEmpty() ? HoleState.SET : HoleState.PROVED;
+            }
+        }
+        throw new IllegalStateException("hole " + hole.n() + " is indexed under an entry that does not name it");
+    }
+
+    /** How many fasteners of a group are in and sound. */
+    public int installed(Group group) {
+        if (group.typed().isPresent()) {
+            return typedInstalled.getOrDefault(group.id(), 0);
+        }
+        int count = 0;
+        for (var row : group.rows()) {
+            for (Hole hole : row.holes()) {
+                if (installedBy.containsKey(hole.id()) && state(hole, List.of()).set()) {
+                    count++;
+                }
+            }
+        }
+        return count;
+    }
+}

@@ -1,0 +1,132 @@
+package bucina.core.plan;
+
+import bucina.core.rule.RuleSet;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Everything that is planned for one aircraft.
+ *
+ * @param name       of the build
+ * @param aircraft   what is built
+ * @param rules      the rule set in force
+ * @param nextId     the next id to give out; over every id ever used
+ * @param parts      the parts
+ * @param assemblies the assemblies
+ * @param stock      how many of each designation are on hand, by designation; counts at least 0
+ */
+public record Build(String name, String aircraft, RuleSet rules, long nextId, List<Part> parts, List<Assembly> assemblies,
+                    Map<String, Integer> stock) {
+    public Build {
+        Names.check("a build", name);
+        Objects.requireNonNull(aircraft, "aircraft");
+        Objects.requireNonNull(rules, "rules");
+        parts = List.copyOf(parts);
+        assemblies = List.copyOf(assemblies);
+        stock = Map.copyOf(stock);
+    }
+
+    /**
+     * Checks what no single record can see: ids used once and under {@code nextId}, layers that name a known part, group codes and row names
+     * used once, expected layers that are on the face.
+     *
+     * @throws IllegalArgumentException with a sentence that names the first thing wrong
+     */
+    public Build checked() {
+        Ids ids = new Ids(nextId);
+        Set<Id.Part> known = new HashSet<>();
+        parts.forEach(p -> known.add(ids.take(p.id(), "part " + p.name())));
+        Set<String> codes = new HashSet<>();
+        for (Assembly assembly : assemblies) {
+            ids.take(assembly.id(), "assembly " + assembly.name());
+            for (Face face : assembly.faces()) {
+                ids.take(face.id(), "face " + face.name());
+                checkFace(face, ids, known, codes);
+            }
+        }
+        stock.forEach((designation, count) -> require(count >= 0, "stock of " + designation + " must be at least 0, was " + count));
+        return this;
+    }
+
+    private static void checkFace(Face face, Ids ids, Set<Id.Part> known, Set<String> codes) {
+        Set<Id.Layer> layers = new HashSet<>();
+        for (Layer layer : face.layers()) {
+            layers.add(ids.take(layer.id(), "layer " + layer.name()));
+            require(known.contains(layer.part()), "layer " + layer.name() + " of face " + face.name() + " names part " + layer.part().n()
+                    + ", which the build does not have");
+        }
+        Set<String> rows = new HashSet<>();
+        for (Group group : face.groups()) {
+            ids.take(group.id(), "group " + group.code());
+            require(codes.add(group.code()), "two groups have the code " + group.code());
+            require(layers.containsAll(group.expects()) && layers.containsAll(group.clears()),
+                    "group " + group.code() + " names a layer that face " + face.name() + " does not have");
+            for (Row row : group.rows()) {
+                ids.take(row.id(), "row " + row.name());
+                require(rows.add(row.name()), "face " + face.name() + " has two rows " + row.name());
+                row.holes().forEach(hole -> ids.take(hole.id(), "hole " + row.label(hole)));
+            }
+        }
+    }
+
+    private static void require(boolean holds, String sentence) {
+        if (!holds) {
+            throw new IllegalArgumentException(sentence);
+        }
+    }
+
+    /** Sees that every id is under the next and used once. */
+    private record Ids(long next, Map<Long, String> seen) {
+        Ids(long next) {
+            this(next, new HashMap<>());
+        }
+
+        <T extends Id> T take(T id, String what) {
+            require(id.n() < next, what + " has id " + id.n() + ", but the next id to give out is " + next);
+            String before = seen.put(id.n(), what);
+            require(before == null, what + " and " + before + " share the id " + id.n());
+            return id;
+        }
+    }
+
+    /** Every face with its assembly, in order. */
+    public List<FaceRef> faces() {
+        return assemblies.stream().flatMap(a -> a.faces().stream().map(f -> new FaceRef(a, f))).toList();
+    }
+
+    /** The group with this code and where it is; empty if there is none. */
+    public Optional<GroupRef> group(String code) {
+        for (FaceRef ref : faces()) {
+            for (Group group : ref.face().groups()) {
+                if (group.code().equalsIgnoreCase(code)) {
+                    return Optional.of(new GroupRef(ref.assembly(), ref.face(), group));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** The face with this name (in any assembly); empty if there is none. */
+    public Optional<FaceRef> face(String faceName) {
+        return faces().stream().filter(f -> f.face().name().equalsIgnoreCase(faceName)).findFirst();
+    }
+
+    /** This build with one face put in the place of the face with the same id, and the next id moved on. */
+    public Build with(Face changed, long next) {
+        return new Build(name, aircraft, rules, Math.max(next, nextId), parts, assemblies.stream()
+                .map(a -> a.faces().stream().anyMatch(f -> f.id().equals(changed.id())) ? a.with(changed) : a).toList(), stock);
+    }
+
+    /** A face and the assembly it belongs to. */
+    public record FaceRef(Assembly assembly, Face face) {
+    }
+
+    /** A group, its face and its assembly. */
+    public record GroupRef(Assembly assembly, Face face, Group group) {
+    }
+}

@@ -1,0 +1,24 @@
+package bucina.core.plan;
+
+import bucina.core.dress.Preparation;
+import bucina.core.measure.Length;
+import java.util.Optional;
+
+/**
+ * What one hole has otherwise than its group.
+ *
+ * @param hole        diameter as drilled, where it is not the catalogue's; over 0
+ * @param fastener    another fastener, such as the next diameter after an egged hole
+ * @param preparation another preparation
+ * @param reason      why, not blank
+ */
+public record Deviation(Optional<Length> hole, Optional<Fastener> fastener, Optional<Preparation> preparation, String reason) {
+    public Deviation {
+        if (reason.isBlank()) {
+            throw new IllegalArgumentException("a deviation needs a written reason, such as \"egged, opened to -4\"");
+        }
+        if (hole.isPresent() && !hole.get().positive()) {
+            throw new IllegalArgumentException("hole diameter must be over 0, was " + hole.get());
+        }
+    }
+}

@@ -1,0 +1,71 @@
+package bucina.core.plan;
+
+import bucina.core.measure.Length;
+import bucina.core.rivet.HeadStyle;
+import java.util.Objects;
+
+/** What goes into the holes of a group, without its length. */
+public sealed interface Fastener {
+
+    /** Nominal shank diameter D, over 0. */
+    Length shank();
+
+    /** True if the head lies flush in the sheet. */
+    boolean flush();
+
+    /** How it is named without a length: {@code MS20426AD3}. */
+    String name();
+
+    /**
+     * A solid rivet; its length is worked out per hole.
+     *
+     * @param head  manufactured head
+     * @param alloy alloy letters, {@code AD}
+     * @param dash  diameter in 1/32 in, 2 to 12
+     */
+    record SolidRivet(HeadStyle head, String alloy, int dash) implements Fastener {
+        public SolidRivet {
+            Objects.requireNonNull(head, "head");
+            if (!alloy.matches("[A-Z]{1,2}")) {
+                throw new IllegalArgumentException("alloy letters must be one or two capitals like AD, was \"" + alloy + "\"");
+            }
+            if (dash < 2 || dash > 12) {
+                throw new IllegalArgumentException("diameter dash must be 2 to 12 (1/32 in each), was " + dash);
+            }
+        }
+
+        @Override
+        public Length shank() {
+            return Length.fraction(dash, 32);
+        }
+
+        @Override
+        public boolean flush() {
+            return head.flush();
+        }
+
+        @Override
+        public String name() {
+            return head.standard() + alloy + dash;
+        }
+    }
+
+    /**
+     * A bolt, screw or other hardware whose designation the drawing gives; it is checked for edge distance and logged, its length is not chosen.
+     *
+     * @param name  designation as on the drawing, not blank
+     * @param shank D, over 0
+     * @param hole  final hole, at least D
+     * @param flush true for a flush head
+     */
+    record Hardware(String name, Length shank, Length hole, boolean flush) implements Fastener {
+        public Hardware {
+            if (name.isBlank()) {
+                throw new IllegalArgumentException("hardware needs a designation such as AN4-5A");
+            }
+            if (!(shank.positive() && hole.atLeast(shank))) {
+                throw new IllegalArgumentException("hardware needs a shank over 0 and a hole no smaller, was " + shank + " in " + hole);
+            }
+        }
+    }
+}

@@ -1,0 +1,55 @@
+package bucina.core.plan;
+
+import bucina.core.dress.Preparation;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Fasteners of one type on one face, treated alike: the unit that is planned, set and logged.
+ *
+ * @param id          its id
+ * @param code        short name, unique in the build, {@code US-1}
+ * @param name        what it is for
+ * @param fastener    what goes in
+ * @param headFar     true if the head is on the far side of the face
+ * @param preparation what the plan asks at its holes
+ * @param callout     as the drawing writes it; may be empty
+ * @param rows        its rows; empty where {@code typed} is given
+ * @param typed       the typed stack of a group without geometry
+ * @param expects     layers the drawing says it catches; empty if the drawing does not say
+ * @param clears      layers the drawing says it must not catch
+ */
+public record Group(Id.Group id, String code, String name, Fastener fastener, boolean headFar, Preparation preparation, String callout,
+                    List<Row> rows, Optional<TypedStack> typed, Set<Id.Layer> expects, Set<Id.Layer> clears) {
+    public Group {
+        Objects.requireNonNull(id, "id");
+        Objects.requireNonNull(fastener, "fastener");
+        Objects.requireNonNull(preparation, "preparation");
+        Objects.requireNonNull(callout, "callout");
+        Names.check("a group's code", code);
+        Names.check("a group", name);
+        rows = List.copyOf(rows);
+        expects = Set.copyOf(expects);
+        clears = Set.copyOf(clears);
+        if (typed.isPresent() && !rows.isEmpty()) {
+            throw new IllegalArgumentException("group " + code + " has both rows of holes and a typed stack: give one of them");
+        }
+    }
+
+    /** How many fasteners: its holes, or the typed count. */
+    public int count() {
+        return typed.map(TypedStack::count).orElseGet(() -> rows.stream().mapToInt(r -> r.holes().size()).sum());
+    }
+
+    /** The fastener at one of its holes, with the hole's deviation. */
+    public Fastener fastenerAt(Hole hole) {
+        return hole.deviation().flatMap(Deviation::fastener).orElse(fastener);
+    }
+
+    /** The preparation at one of its holes, with the hole's deviation. */
+    public Preparation preparationAt(Hole hole) {
+        return hole.deviation().flatMap(Deviation::preparation).orElse(preparation);
+    }
+}

@@ -1,0 +1,63 @@
+package bucina.core.plan;
+
+/** Ids of everything in a build. One counter serves all; a number is given out once and never reused. */
+public sealed interface Id {
+
+    /** The number, over 0. */
+    long n();
+
+    private static void check(long n) {
+        if (n <= 0) {
+            throw new IllegalArgumentException("an id must be over 0, was " + n);
+        }
+    }
+
+    /** Of a part. */
+    record Part(long n) implements Id {
+        public Part {
+            check(n);
+        }
+    }
+
+    /** Of an assembly. */
+    record Assembly(long n) implements Id {
+        public Assembly {
+            check(n);
+        }
+    }
+
+    /** Of a face. */
+    record Face(long n) implements Id {
+        public Face {
+            check(n);
+        }
+    }
+
+    /** Of a layer. */
+    record Layer(long n) implements Id {
+        public Layer {
+            check(n);
+        }
+    }
+
+    /** Of a group. */
+    record Group(long n) implements Id {
+        public Group {
+            check(n);
+        }
+    }
+
+    /** Of a row. */
+    record Row(long n) implements Id {
+        public Row {
+            check(n);
+        }
+    }
+
+    /** Of a hole. */
+    record Hole(long n) implements Id {
+        public Hole {
+            check(n);
+        }
+    }
+}

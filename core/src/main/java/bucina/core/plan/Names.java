@@ -1,0 +1,14 @@
+package bucina.core.plan;
+
+/** The one rule for names: something is there to be read, and it fits on a label. */
+final class Names {
+    private Names() {
+    }
+
+    static void check(String what, String name) {
+        if (name == null || name.isBlank() || name.length() > 120) {
+            throw new IllegalArgumentException(what + " needs a name of 1 to 120 characters, was "
+                    + (name == null ? "none" : "\"" + (name.length() > 30 ? name.substring(0, 30) + "..." : name) + "\""));
+        }
+    }
+}

@@ -1,0 +1,38 @@
+package bucina.core.rule;
+
+import java.util.Objects;
+
+/**
+ * What a check found.
+ *
+ * @param rule     code of the rule: {@code edge-distance-least}
+ * @param level    how much it matters
+ * @param place    where; never null
+ * @param measured the figure with its unit; may be empty where nothing is measured
+ * @param required the limit with its unit; may be empty
+ * @param source   the standard or practice behind the rule
+ * @param message  one sentence that names the hole, the part and the number
+ * @param remedy   what to do, one sentence
+ */
+public record Finding(String rule, Level level, Place place, String measured, String required, String source, String message,
+                      String remedy) {
+    public Finding {
+        Objects.requireNonNull(rule, "rule");
+        Objects.requireNonNull(level, "level");
+        Objects.requireNonNull(place, "place");
+        Objects.requireNonNull(message, "message");
+    }
+
+    /**
+     * The place of a finding in words; each part may be empty.
+     *
+     * @param face  name of the face
+     * @param group code of the group
+     * @param hole  row and label, {@code R3.14}
+     * @param layer name of the layer
+     */
+    public record Place(String face, String group, String hole, String layer) {
+        /** No place: the check was of typed figures. */
+        public static final Place NONE = new Place("", "", "", "");
+    }
+}

@@ -1,0 +1,60 @@
+package bucina.core.rule;
+
+import java.util.Arrays;
+import java.util.Optional;
+
+/** The limits and choices that a rule set holds. */
+public enum RuleKey {
+    EDGE_LEAST_PROTRUDING("edge.least.protruding", "Least edge distance, protruding head", Kind.DIAMETERS),
+    EDGE_LEAST_FLUSH("edge.least.flush", "Least edge distance, flush head", Kind.DIAMETERS),
+    EDGE_MOST("edge.most", "Most edge distance of a row along an edge", Kind.DIAMETERS),
+    PROCESS_DIAMETER("shop.process.diameter", "Shop head diameter, process specification, at least", Kind.DIAMETERS),
+    PROCESS_HEIGHT("shop.process.height", "Shop head height, process specification, at least", Kind.DIAMETERS),
+    GAUGE_DIAMETER("shop.gauge.diameter", "Shop head diameter, shop gauge, about", Kind.DIAMETERS),
+    GAUGE_HEIGHT("shop.gauge.height", "Shop head height, shop gauge, about", Kind.DIAMETERS),
+    GAUGE_HEIGHT_LEAST("shop.gauge.height.least", "Shop head height, shop gauge, never under", Kind.DIAMETERS),
+    SHOP_SCHOOL("shop.school", "Shop head school that governs", Kind.CHOICE),
+    COUNTERSINK_SCHOOL("countersink.school", "Countersink school that governs", Kind.CHOICE),
+    COLD_DIMPLE_MOST("dimple.cold.most", "Thickest sheet dimpled cold", Kind.LENGTH),
+    OVERSIZE_MOST("hole.oversize.most", "Largest hole over the drill before the next diameter", Kind.LENGTH);
+
+    /** What a value of the rule is. */
+    public enum Kind {
+        /** A number of shank diameters. */
+        DIAMETERS,
+        /** A length with its unit. */
+        LENGTH,
+        /** One of a few words. */
+        CHOICE
+    }
+
+    private final String code;
+    private final String title;
+    private final Kind kind;
+
+    RuleKey(String code, String title, Kind kind) {
+        this.code = code;
+        this.title = title;
+        this.kind = kind;
+    }
+
+    /** The key in files. */
+    public String code() {
+        return code;
+    }
+
+    /** What it is, for people. */
+    public String title() {
+        return title;
+    }
+
+    /** What its value is. */
+    public Kind kind() {
+        return kind;
+    }
+
+    /** The key with this code; empty if none has it. */
+    public static Optional<RuleKey> of(String code) {
+        return Arrays.stream(values()).filter(k -> k.code.equals(code)).findFirst();
+    }
+}

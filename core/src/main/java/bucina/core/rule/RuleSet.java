@@ -1,0 +1,145 @@
+package bucina.core.rule;
+
+import bucina.core.measure.DrillTable;
+import bucina.core.measure.InputException;
+import bucina.core.measure.Length;
+import bucina.core.measure.LengthParser;
+import bucina.core.measure.Unit;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+
+/** Every rule with a value, checked once when made. Immutable. */
+public final class RuleSet {
+
+    private final String name;
+    private final Map<RuleKey, Rule> rules;
+
+    private RuleSet(String name, Map<RuleKey, Rule> rules) {
+        this.name = name;
+        this.rules = rules;
+    }
+
+    /**
+     * A rule set of the given rules.
+     *
+     * @throws InputException if a rule is missing, stands twice, or has a value of the wrong kind
+     */
+    public static RuleSet of(String name, List<Rule> rules) {
+        Map<RuleKey, Rule> map = new EnumMap<>(RuleKey.class);
+        for (Rule rule : rules) {
+            check(rule);
+            if (map.put(rule.key(), rule) != null) {
+                throw new InputException("rule " + rule.key().code() + " stands twice in rule set \"" + name + "\"");
+            }
+        }
+        for (RuleKey key : RuleKey.values()) {
+            if (!map.containsKey(key)) {
+                throw new InputException("rule set \"" + name + "\" lacks " + key.code() + ": give it a value and a source");
+            }
+        }
+        return new RuleSet(Objects.requireNonNull(name, "name"), map);
+    }
+
+    private static void check(Rule rule) {
+        String value = rule.value();
+        switch (rule.key()) {
+            case SHOP_SCHOOL -> pick(ShopSchool.values(), ShopSchool::code, rule);
+            case COUNTERSINK_SCHOOL -> pick(CountersinkSchool.values(), CountersinkSchool::code, rule);
+            default -> {
+                boolean positive = switch (rule.key().kind()) {
+                    case DIAMETERS -> number(rule) > 0;
+                    case LENGTH -> parser().parse(value).positive();
+                    case CHOICE -> throw new IllegalStateException("choice " + rule.key() + " has no list of words");
+                };
+                if (!positive) {
+                    throw new InputException("rule " + rule.key().code() + " must be over 0, was " + value);
+                }
+            }
+        }
+    }
+
+    private static double number(Rule rule) {
+        try {
+            return Double.parseDouble(rule.value());
+        } catch (NumberFormatException e) {
+            throw new InputException("rule " + rule.key().code() + " must be a number of diameters like 2.5, was \"" + rule.value() + "\"", e);
+        }
+    }
+
+    private static <E> E pick(E[] values, java.util.function.Function<E, String> code, Rule rule) {
+        List<String> words = new ArrayList<>();
+        for (E value : values) {
+            if (code.apply(value).equals(rule.value())) {
+                return value;
+            }
+            words.add(code.apply(value));
+        }
+        throw new InputException("rule " + rule.key().code() + " must be one of " + String.join(", ", words) + ", was \"" + rule.value() + "\"");
+    }
+
+    private static LengthParser parser() {
+        return new LengthParser(Unit.INCH, new DrillTable(List.of()));
+    }
+
+    /** The name the set is known by. */
+    public String name() {
+        return name;
+    }
+
+    /** One rule; never null. */
+    public Rule rule(RuleKey key) {
+        return rules.get(key);
+    }
+
+    /** All rules in the order of {@link RuleKey}. */
+    public List<Rule> rules() {
+        return List.copyOf(rules.values());
+    }
+
+    /** The factor of a rule in diameters. */
+    public double factor(RuleKey key) {
+        return Double.parseDouble(rule(key).value());
+    }
+
+    /** The rule's factor times {@code d}. */
+    public Length times(RuleKey key, Length d) {
+        return d.times(factor(key));
+    }
+
+    /** The value of a rule that is a length. */
+    public Length length(RuleKey key) {
+        return parser().parse(rule(key).value());
+    }
+
+    /** The shop head school that governs; the other is still shown. */
+    public ShopSchool shopSchool() {
+        return pick(ShopSchool.values(), ShopSchool::code, rule(RuleKey.SHOP_SCHOOL));
+    }
+
+    /** The countersink school that governs. */
+    public CountersinkSchool countersinkSchool() {
+        return pick(CountersinkSchool.values(), CountersinkSchool::code, rule(RuleKey.COUNTERSINK_SCHOOL));
+    }
+
+    /** This set with one value replaced, for {@code reason}. */
+    public RuleSet with(RuleKey key, String value, String reason) {
+        List<Rule> changed = new ArrayList<>();
+        for (Rule rule : rules()) {
+            changed.add(rule.key() == key ? new Rule(key, value, rule.source(), reason) : rule);
+        }
+        return of(name, changed);
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof RuleSet that && name.equals(that.name) && rules.equals(that.rules);
+    }
+
+    @Override
+    public int hashCode() {
+        return Objects.hash(name, rules);
+    }
+}

@@ -1,0 +1,27 @@
+package bucina.core.rule;
+
+/** The two schools of judging a shop head. */
+public enum ShopSchool {
+    /** NASM47196 / MIL-R-47196: at least 1.3 D across and 0.4 D high. */
+    PROCESS("process", "process specification"),
+    /** AC 43.13-1B, FAA-H-8083-31: about 1.5 D across and 0.5 D high. */
+    GAUGE("gauge", "shop gauge");
+
+    private final String code;
+    private final String word;
+
+    ShopSchool(String code, String word) {
+        this.code = code;
+        this.word = word;
+    }
+
+    /** The word in files. */
+    public String code() {
+        return code;
+    }
+
+    /** In plain words. */
+    public String word() {
+        return word;
+    }
+}

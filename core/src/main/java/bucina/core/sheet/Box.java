@@ -1,0 +1,50 @@
+package bucina.core.sheet;
+
+import org.locationtech.jts.geom.Envelope;
+
+/**
+ * An upright rectangle, bounds included.
+ *
+ * @param minX left, nm
+ * @param minY bottom, nm
+ * @param maxX right, nm, at least minX
+ * @param maxY top, nm, at least minY
+ */
+public record Box(double minX, double minY, double maxX, double maxY) {
+    public Box {
+        if (!(minX <= maxX && minY <= maxY)) {
+            throw new IllegalArgumentException("a box needs left <= right and bottom <= top, was " + minX + ", " + minY + ", " + maxX + ", " + maxY);
+        }
+    }
+
+    /** The box of two opposite corners in any order. */
+    public static Box around(Point a, Point b) {
+        return new Box(Math.min(a.x(), b.x()), Math.min(a.y(), b.y()), Math.max(a.x(), b.x()), Math.max(a.y(), b.y()));
+    }
+
+    public boolean contains(Point p) {
+        return p.x() >= minX && p.x() <= maxX && p.y() >= minY && p.y() <= maxY;
+    }
+
+    /** The smallest box around both. */
+    public Box with(Box other) {
+        return new Box(Math.min(minX, other.minX), Math.min(minY, other.minY), Math.max(maxX, other.maxX), Math.max(maxY, other.maxY));
+    }
+
+    /** This box, {@code margin} nm wider on every side. */
+    public Box grown(double margin) {
+        return new Box(minX - margin, minY - margin, maxX + margin, maxY + margin);
+    }
+
+    public double width() {
+        return maxX - minX;
+    }
+
+    public double height() {
+        return maxY - minY;
+    }
+
+    Envelope envelope() {
+        return new Envelope(minX, maxX, minY, maxY);
+    }
+}

@@ -1,0 +1,161 @@
+package bucina.core.stack;
+
+import bucina.core.catalogue.Catalogue;
+import bucina.core.dress.Dress;
+import bucina.core.dress.Dressing;
+import bucina.core.dress.FlushHead;
+import bucina.core.dress.Preparation;
+import bucina.core.measure.Length;
+import bucina.core.measure.LengthFormat;
+import bucina.core.measure.Unit;
+import bucina.core.plan.Fastener;
+import bucina.core.rivet.RivetChoice;
+import bucina.core.rivet.RivetChooser;
+import bucina.core.rivet.RivetSize;
+import bucina.core.rule.EdgeRule;
+import bucina.core.rule.Finding;
+import bucina.core.rule.Level;
+import bucina.core.rule.RuleKey;
+import bucina.core.rule.RuleSet;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Works out one fastener in one stack. Pure, safe on any thread. */
+public final class Solver {
+
+    private final Catalogue catalogue;
+    private final RuleSet rules;
+    private final RivetChooser chooser;
+
+    /** A solver that judges by {@code rules} (those of the build, which may differ from the catalogue's). */
+    public Solver(Catalogue catalogue, RuleSet rules) {
+        this.catalogue = catalogue;
+        this.rules = rules;
+        this.chooser = new RivetChooser(rules);
+    }
+
+    /** The rule set judged by. */
+    public RuleSet rules() {
+        return rules;
+    }
+
+    /**
+     * Works out a stack.
+     *
+     * @param fastener what goes in
+     * @param asked    what the plan asks at the hole
+     * @param drilled  hole diameter where it is not the catalogue's
+     * @param layers   thicknesses, head side first; may be empty
+     * @param coupon   effective grip read from a coupon; usually empty
+     */
+    public Solution solve(Fastener fastener, Preparation asked, Optional<Length> drilled, List<Length> layers, Optional<Length> coupon) {
+        EdgeRule edge = EdgeRule.of(rules, fastener.shank(), fastener.flush());
+        if (fastener instanceof Fastener.Hardware h) {
+            return new Solution(fastener, drilled.orElse(h.hole()), Dressing.plain(layers), Optional.empty(), edge, List.of());
+        }
+        Fastener.SolidRivet rivet = (Fastener.SolidRivet) fastener;
+        Optional<RivetSize> size = catalogue.rivet(rivet.head(), rivet.dash());
+        if (size.isEmpty()) {
+            return new Solution(fastener, drilled.orElse(rivet.shank()), Dressing.plain(layers), Optional.empty(), edge, List.of(fault(
+                    "rivet-not-in-catalogue", Level.ERROR, "", "", "catalogue", rivet.name() + " is not in the catalogue.",
+                    "Add its row to rivets.csv with the source, or choose another rivet.")));
+        }
+        Length hole = drilled.orElse(size.get().hole());
+        List<Finding> faults = new ArrayList<>(misfit(rivet, asked));
+        Dressing dressing = dress(size.get(), asked, layers);
+        faults.addAll(dressFaults(size.get(), asked, dressing));
+        faults.addAll(holeFaults(size.get(), hole));
+        Optional<RivetChoice> choice = layers.isEmpty() || !hole.atLeast(rivet.shank()) ? Optional.empty()
+                : Optional.of(chooser.choose(size.get(), rivet.alloy(), hole, dressing, coupon));
+        choice.ifPresent(c -> faults.addAll(choiceFaults(c)));
+        return new Solution(fastener, hole, dressing, choice, edge, faults);
+    }
+
+    private Dressing dress(RivetSize size, Preparation asked, List<Length> layers) {
+        if (!size.head().flush()) {
+            return Dressing.plain(layers);
+        }
+        return switch (asked) {
+            case AUTO -> Dressing.workOut(layers, head(size), rules);
+            case DIMPLE -> Dressing.dimpled(layers, rules);
+            case COUNTERSINK -> Dressing.countersunk(layers);
+            case NONE -> Dressing.plain(layers);
+        };
+    }
+
+    private static FlushHead head(RivetSize size) {
+        return FlushHead.of100(size.headDiameter(), size.headHeight());
+    }
+
+    private static List<Finding> misfit(Fastener.SolidRivet rivet, Preparation asked) {
+        boolean flush = rivet.flush();
+        if (flush && asked == Preparation.NONE) {
+            return List.of(fault("flush-in-plain-hole", Level.ERROR, "plain hole", "dimple or countersink", "handbook practice",
+                    rivet.name() + " is flush, but the plan leaves the hole plain.", "Dimple or countersink the hole, or use a universal head."));
+        }
+        if (!flush && (asked == Preparation.DIMPLE || asked == Preparation.COUNTERSINK)) {
+            return List.of(fault("dome-in-a-dimple", Level.ERROR, asked.code(), "plain hole", "handbook practice",
+                    rivet.name() + " has a protruding head, but the plan dresses the hole for a flush one.",
+                    "Use a flush rivet, or leave the hole plain."));
+        }
+        return List.of();
+    }
+
+    private List<Finding> dressFaults(RivetSize size, Preparation asked, Dressing dressing) {
+        List<Finding> faults = new ArrayList<>();
+        String source = rules.rule(RuleKey.COUNTERSINK_SCHOOL).source();
+        for (Dressing.Ply ply : dressing.plies()) {
+            if (ply.dress() == Dress.IMPOSSIBLE) {
+                faults.add(fault("dress-impossible", Level.ERROR, show(ply.thickness()), "", source, ply.reason(),
+                        "Use a reduced head, a protruding head or another diameter."));
+            }
+        }
+        if (size.head().flush() && asked == Preparation.COUNTERSINK && !dressing.plies().isEmpty()) {
+            Length top = dressing.plies().getFirst().thickness();
+            if (!rules.countersinkSchool().allows(size.headHeight(), top)) {
+                faults.add(fault("countersink-too-deep", Level.ERROR, show(size.headHeight()), show(top), source,
+                        "The head is " + show(size.headHeight()) + " high, too deep for a sheet of " + show(top) + " ("
+                                + rules.countersinkSchool().word() + "): the edge turns to a knife and the hole grows.",
+                        "Dimple this sheet, or use a reduced or protruding head."));
+            }
+        }
+        return faults;
+    }
+
+    private List<Finding> holeFaults(RivetSize size, Length hole) {
+        Length most = size.hole().plus(rules.length(RuleKey.OVERSIZE_MOST));
+        if (!hole.atLeast(size.shank())) {
+            return List.of(fault("hole-under-shank", Level.ERROR, show(hole), show(size.hole()), size.source(),
+                    "The hole of " + show(hole) + " does not take the " + show(size.shank()) + " shank.",
+                    "Final-drill " + size.drill() + " (" + show(size.hole()) + ") first."));
+        }
+        if (!hole.atMost(most)) {
+            return List.of(fault("hole-oversize", Level.ERROR, show(hole), show(most), rules.rule(RuleKey.OVERSIZE_MOST).source(),
+                    "The hole measures " + show(hole) + ", over " + show(most) + " for this rivet.",
+                    "Go to the next diameter if its edge distance still holds; else stop and ask the kit's maker."));
+        }
+        return List.of();
+    }
+
+    private static List<Finding> choiceFaults(RivetChoice choice) {
+        RivetChoice.Pick pick = choice.pick();
+        if (!pick.usable()) {
+            return List.of(fault("no-length-does", Level.ERROR, show(choice.head().grip()), "", choice.size().source(), pick.why(),
+                    "Read the drawing again; ask the kit's maker before setting anything."));
+        }
+        if (pick.cutTo().isPresent()) {
+            return List.of(fault("length-cut", Level.WARNING, show(choice.idealLength()), "", choice.size().source(), pick.why(),
+                    "Cut the rivets before the row is begun and log the cut length."));
+        }
+        return List.of();
+    }
+
+    private static Finding fault(String rule, Level level, String measured, String required, String source, String message, String remedy) {
+        return new Finding(rule, level, Finding.Place.NONE, measured, required, source, message, remedy);
+    }
+
+    private static String show(Length length) {
+        return LengthFormat.decimal(length, Unit.INCH, 3);
+    }
+}

@@ -1,0 +1,88 @@
+package bucina.core.stack;
+
+import bucina.core.measure.Unit;
+import bucina.core.plan.Face;
+import bucina.core.plan.Group;
+import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
+import bucina.core.rule.Finding;
+import bucina.core.rule.Level;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Makes the findings of a hole from its reading. Pure. */
+public final class StackCheck {
+
+    private static final String SOURCE = "the drawing's callout";
+
+    private StackCheck() {
+    }
+
+    /**
+     * Every finding of one hole, worst first.
+     *
+     * @param face the face it is on
+     * @param unit the unit its figures are shown in
+     */
+    public static List<Finding> findings(Face face, HoleReading reading, Unit unit) {
+        List<Finding> findings = new ArrayList<>();
+        for (Finding fault : reading.solution().faults()) {
+            findings.add(new Finding(fault.rule(), fault.level(), place(face, reading, ""), fault.measured(), fault.required(), fault.source(),
+                    reading.label() + ": " + fault.message(), fault.remedy()));
+        }
+        for (Catch wrong : catches(reading.group(), reading.layers())) {
+            findings.add(new Finding(wrong.rule, wrong.level, place(face, reading, wrong.layer(face)), "", "", SOURCE,
+                    reading.label() + " " + wrong.words.formatted(wrong.layer(face)),
+                    "Read the drawing again before drilling; move the hole or mend the layers."));
+        }
+        for (int i = 0; i < reading.layers().size(); i++) {
+            if (!reading.solution().edge().allows(reading.edge(i))) {
+                Layer layer = reading.layers().get(i);
+                findings.add(reading.solution().edge().tooShort(place(face, reading, layer.name()), reading.label() + " in " + layer.name(),
+                        reading.edge(i), unit));
+            }
+        }
+        findings.sort(Comparator.comparing(Finding::level));
+        return List.copyOf(findings);
+    }
+
+    static List<Level> levels(Group group, List<Layer> layers) {
+        return catches(group, layers).stream().map(Catch::level).toList();
+    }
+
+    /** One wrong catch: a sentence with a place for the layer's name. */
+    private record Catch(String rule, Level level, Id.Layer id, String words) {
+        String layer(Face face) {
+            return face.layers().stream().filter(l -> l.id().equals(id)).map(Layer::name).findFirst().orElse("");
+        }
+    }
+
+    private static List<Catch> catches(Group group, List<Layer> layers) {
+        List<Catch> wrong = new ArrayList<>();
+        if (layers.size() < 2 && group.expects().isEmpty()) {
+            wrong.add(new Catch("too-few-layers", Level.ERROR, layers.isEmpty() ? null : layers.getFirst().id(),
+                    layers.isEmpty() ? "goes through no sheet at all.%s" : "goes through %s only: nothing is joined."));
+        }
+        Set<Id.Layer> caught = layers.stream().map(Layer::id).collect(Collectors.toSet());
+        for (Id.Layer expected : group.expects()) {
+            if (!caught.contains(expected)) {
+                wrong.add(new Catch("misses-layer", Level.ERROR, expected, "misses %s, which the drawing says it catches."));
+            }
+        }
+        for (Layer layer : layers) {
+            if (group.clears().contains(layer.id())) {
+                wrong.add(new Catch("catches-cleared-layer", Level.ERROR, layer.id(), "catches %s, which it must clear."));
+            } else if (!group.expects().isEmpty() && !group.expects().contains(layer.id())) {
+                wrong.add(new Catch("catches-unlisted-layer", Level.WARNING, layer.id(), "catches %s, which nobody listed."));
+            }
+        }
+        return wrong;
+    }
+
+    private static Finding.Place place(Face face, HoleReading reading, String layer) {
+        return new Finding.Place(face.name(), reading.group().code(), reading.label(), layer);
+    }
+}

@@ -1,0 +1,53 @@
+package bucina.core.demo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bucina.core.catalogue.Catalogue;
+import bucina.core.catalogue.CatalogueReader;
+import bucina.core.log.Logbook;
+import bucina.core.measure.Unit;
+import bucina.core.plan.Build;
+import bucina.core.rule.Finding;
+import bucina.core.stack.Derivation;
+import bucina.core.stack.FaceReading;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class DunlinTest {
+
+    private final Catalogue catalogue = CatalogueReader.shipped();
+    private final Build build = Dunlin.build(catalogue.rules());
+    private final Derivation derivation = Derivation.of(build, catalogue);
+
+    @Test
+    void has_the_size_of_a_real_assembly() {
+        int holes = build.faces().stream().mapToInt(f -> f.face().count()).sum();
+        assertThat(holes).isBetween(600, 1000);
+        assertThat(build.faces()).hasSize(4);
+    }
+
+    @Test
+    void the_spar_row_changes_length_where_cuff_and_doubler_end() {
+        FaceReading upper = derivation.face(build.face("Upper skin").orElseThrow().face().id());
+        List<String> dashes = upper.readings().stream().filter(r -> r.row().name().equals("R1")).map(r -> r.solution().dash()).distinct().toList();
+        assertThat(dashes).containsExactly("-5", "-4.5", "-3.5");
+    }
+
+    @Test
+    void its_findings_are_the_few_that_were_put_in() {
+        List<Finding> findings = derivation.findings(Unit.INCH, () -> false);
+        assertThat(findings).extracting(f -> f.place().hole() + " in " + f.place().layer() + ": " + f.rule() + " " + f.measured()).containsExactly(
+                "R11.4 in Nose rib 8 flange: edge-distance-least .200 in",
+                "R8.1 in Main rib 6 tab: edge-distance-least .235 in",
+                "R8.2 in Main rib 6 tab: edge-distance-least .235 in",
+                "R8.3 in Main rib 6 tab: edge-distance-least .235 in",
+                "R8.4 in Main rib 6 tab: edge-distance-least .235 in");
+    }
+
+    @Test
+    void the_history_covers_several_dates_and_holds_one_correction() {
+        Logbook log = DunlinHistory.of(derivation);
+        assertThat(log.entries().stream().flatMap(e -> e.work().stream()).map(w -> w.done().toLocalDate()).distinct().count()).isGreaterThan(8);
+        assertThat(log.entries().stream().filter(e -> e.corrects().isPresent())).hasSize(1);
+    }
+}
