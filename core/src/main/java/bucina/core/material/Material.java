@@ -18,8 +18,8 @@ public record Material(String alloy, String temper) {
 
     public Material {
         Objects.requireNonNull(temper, "temper");
-        if (alloy.isBlank()) {
-            throw new IllegalArgumentException("alloy must not be blank");
+        if (!FORM.matcher(temper.isEmpty() ? alloy : alloy + "-" + temper).matches()) {
+            throw new IllegalArgumentException("a material is capitals like 2024-T3, was " + alloy + " in temper " + temper);
         }
     }
 

@@ -1,0 +1,357 @@
+package bucina.store.file;
+
+import bucina.core.log.LogEntry;
+import bucina.core.log.Logbook;
+import bucina.core.measure.InputException;
+import bucina.core.plan.Build;
+import bucina.store.Document;
+import bucina.store.Photo;
+import bucina.store.json.LogJson;
+import bucina.store.json.Json;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.sqlite.SQLiteConfig;
+
+/** An open build file. See the package text for what it promises. Not for two threads at once. */
+public final class BuildFile implements AutoCloseable {
+
+    /** Marks the file as a build: "BuCi". */
+    static final int APPLICATION_ID = 0x42754369;
+    private static final Migrations MIGRATIONS = new Migrations(List.of());
+    private static final int HEADER = 100;
+
+    private final Path path;
+    private final Connection connection;
+    private final boolean readOnly;
+    private Build written;
+
+    private BuildFile(Path path, Connection connection, boolean readOnly) {
+        this.path = path;
+        this.connection = connection;
+        this.readOnly = readOnly;
+    }
+
+    /**
+     * Makes a new build file with everything in the document. The file appears whole or not at all.
+     *
+     * @throws BuildFileException if there is a file already, or it cannot be written
+     */
+    public static BuildFile create(Path path, Document document) {
+        if (Files.exists(path)) {
+            throw Troubles.make(path, BuildFileException.Trouble.EXISTS, path + " exists already. It was left as it is; choose another name.", null);
+        }
+        Path draft = path.resolveSibling("." + path.getFileName() + ".draft");
+        try {
+            Files.deleteIfExists(draft);
+            try (BuildFile file = new BuildFile(draft, connect(draft, false, false), false)) {
+                file.fill(document);
+            }
+            Files.move(draft, path);
+        } catch (SQLException e) {
+            discard(draft);
+            throw Troubles.of(path, e);
+        } catch (IOException e) {
+            discard(draft);
+            throw Troubles.readOnly(path, e);
+        } catch (BuildFileException e) {
+            discard(draft);
+            throw Troubles.make(path, e.trouble(), e.getMessage().replace(draft.toString(), path.toString()), e);
+        }
+        return open(path);
+    }
+
+    private static void discard(Path draft) {
+        for (String suffix : List.of("", "-wal", "-shm", "-journal")) {
+            try {
+                Files.deleteIfExists(draft.resolveSibling(draft.getFileName() + suffix));
+            } catch (IOException e) {
+                // The draft is in the way of nothing: the next try replaces it.
+            }
+        }
+    }
+
+    private void fill(Document document) throws SQLException, IOException {
+        try (InputStream schema = BuildFile.class.getResourceAsStream("/bucina/store/schema.sql"); Statement s = connection.createStatement()) {
+            s.execute("PRAGMA application_id = " + APPLICATION_ID);
+            s.execute("BEGIN IMMEDIATE");
+            s.executeUpdate(new String(schema.readAllBytes(), StandardCharsets.UTF_8));
+            s.execute("PRAGMA user_version = " + MIGRATIONS.newest());
+            PlanRows.write(connection, null, document.build());
+            for (LogEntry entry : document.log().entries()) {
+                insert(entry);
+            }
+            for (var mark : document.log().marks()) {
+                PlanRows.execute(connection, "INSERT INTO mark (hole, layer, side, operation, at) VALUES (?, ?, ?, ?, ?)", mark.hole().n(),
+                        mark.layer().n(), mark.side().name().toLowerCase(java.util.Locale.ROOT), mark.operation().code(), mark.at().toString());
+            }
+            insert(document.photos());
+            s.execute("COMMIT");
+        }
+    }
+
+    /**
+     * Opens a build file to read and write, bringing it to the newest version first (a copy is kept).
+     *
+     * @throws BuildFileException if it is missing, no build, damaged, too new or read only
+     */
+    public static BuildFile open(Path path) {
+        checkHeader(path);
+        if (!Files.isWritable(path) || path.toAbsolutePath().getParent() != null && !Files.isWritable(path.toAbsolutePath().getParent())) {
+            throw Troubles.readOnly(path, null);
+        }
+        return connected(path, false);
+    }
+
+    /** Opens a build file only to read it: works in a read-only folder, and changes nothing. */
+    public static BuildFile openToRead(Path path) {
+        checkHeader(path);
+        return connected(path, true);
+    }
+
+    private static BuildFile connected(Path path, boolean readOnly) {
+        boolean alone = !Files.exists(path.resolveSibling(path.getFileName() + "-wal"));
+        Connection connection = null;
+        try {
+            connection = connect(path, readOnly, alone);
+            if (!readOnly) {
+                MIGRATIONS.bring(connection, path);
+            }
+            return new BuildFile(path, connection, readOnly);
+        } catch (SQLException e) {
+            close(connection);
+            throw Troubles.of(path, e);
+        } catch (IOException e) {
+            close(connection);
+            throw Troubles.readOnly(path, e);
+        }
+    }
+
+    private static void close(Connection connection) {
+        try {
+            if (connection != null) {
+                connection.close();
+            }
+        } catch (SQLException e) {
+            // Opening has failed already and says why; that the half-open connection would not close adds nothing.
+        }
+    }
+
+    private static Connection connect(Path path, boolean readOnly, boolean alone) throws SQLException {
+        SQLiteConfig config = new SQLiteConfig();
+        config.setBusyTimeout(5000);
+        config.setSynchronous(SQLiteConfig.SynchronousMode.FULL);
+        config.enforceForeignKeys(true);
+        config.setReadOnly(readOnly);
+        if (!readOnly) {
+            config.setJournalMode(SQLiteConfig.JournalMode.WAL);
+        }
+        String immutable = readOnly && alone ? "?immutable=1" : "";
+        return config.createConnection("jdbc:sqlite:file:" + path.toAbsolutePath().toUri().getRawPath() + immutable);
+    }
+
+    private static void checkHeader(Path path) {
+        if (!Files.isRegularFile(path)) {
+            throw Troubles.make(path, BuildFileException.Trouble.MISSING, "There is no build at " + path
+                    + ". Give the path of a .bucina file, or try the demo: bucina demo", null);
+        }
+        ByteBuffer header = ByteBuffer.allocate(HEADER);
+        try (FileChannel channel = FileChannel.open(path, StandardOpenOption.READ)) {
+            while (header.hasRemaining() && channel.read(header) >= 0) {
+                // Reads on until the header is full or the file ends.
+            }
+        } catch (IOException e) {
+            throw Troubles.make(path, BuildFileException.Trouble.DISK, path + " cannot be read: " + e.getMessage(), e);
+        }
+        boolean sqlite = !header.hasRemaining() && new String(header.array(), 0, 16, StandardCharsets.ISO_8859_1).equals("SQLite format 3\0");
+        if (!sqlite || header.getInt(68) != APPLICATION_ID) {
+            throw Troubles.notABuild(path, null);
+        }
+        if (header.getInt(60) > MIGRATIONS.newest()) {
+            throw Troubles.make(path, BuildFileException.Trouble.TOO_NEW, path + " was written by a newer Bucina (format " + header.getInt(60)
+                    + ", this one reads up to " + MIGRATIONS.newest() + "). It was left as it is; use the newer program.", null);
+        }
+    }
+
+    /** Where it is. */
+    public Path path() {
+        return path;
+    }
+
+    /** True if it was opened only to read. */
+    public boolean readOnly() {
+        return readOnly;
+    }
+
+    /** What a file holds, without the pictures' bytes. */
+    public record Contents(Build build, Logbook log) {
+    }
+
+    /**
+     * Reads the plan and the log.
+     *
+     * @throws BuildFileException if a table or a value cannot be read
+     */
+    public Contents read() {
+        return guarded(() -> {
+            PlanReader reader = new PlanReader(connection);
+            Build build = reader.build();
+            written = build;
+            return new Contents(build, reader.log());
+        });
+    }
+
+    /** Reads everything, photographs too. */
+    public Document document() {
+        Contents contents = read();
+        return guarded(() -> {
+            List<Photo> photos = new ArrayList<>();
+            for (String hash : new PlanReader(connection).photos().stream().sorted().toList()) {
+                photo(hash).ifPresent(photos::add);
+            }
+            return new Document(contents.build(), contents.log(), photos);
+        });
+    }
+
+    /** One photograph; empty if the file has none with this hash. */
+    public Optional<Photo> photo(String sha256) {
+        return guarded(() -> {
+            try (PreparedStatement s = connection.prepareStatement("SELECT type, content FROM photo WHERE sha256 = ?")) {
+                s.setString(1, sha256);
+                try (ResultSet r = s.executeQuery()) {
+                    return r.next() ? Optional.of(new Photo(sha256, r.getString(1), r.getBytes(2))) : Optional.empty();
+                }
+            }
+        });
+    }
+
+    /**
+     * Writes one entry down; when this returns, it is on the disk.
+     *
+     * @param draft  what to write
+     * @param photos photographs the entry names that the file may not have yet
+     * @param clock  says when it was entered
+     * @return the entry with its number
+     */
+    public LogEntry append(LogEntry.Draft draft, List<Photo> photos, Clock clock) {
+        return transaction(() -> {
+            int id;
+            try (Statement s = connection.createStatement(); ResultSet r = s.executeQuery("SELECT COALESCE(MAX(id), 0) + 1 FROM log_entry")) {
+                id = r.getInt(1);
+            }
+            LogEntry entry = draft.numbered(id, clock.instant());
+            insert(photos);
+            insert(entry);
+            return entry;
+        });
+    }
+
+    /** Writes the plan as it has become; only what differs from what was last read or written here. */
+    public void save(Build build) {
+        transaction(() -> {
+            PlanRows.write(connection, written, build);
+            return null;
+        });
+        written = build;
+    }
+
+    /** A number that changes when another process has written to the file; cheap to ask. */
+    public long changes() {
+        return guarded(() -> {
+            try (Statement s = connection.createStatement(); ResultSet r = s.executeQuery("PRAGMA data_version")) {
+                return r.getLong(1);
+            }
+        });
+    }
+
+    /** For tests: keeps the file from growing over so many pages, as a full disk would. */
+    void limitPages(int pages) {
+        guarded(() -> {
+            try (Statement s = connection.createStatement()) {
+                s.execute("PRAGMA max_page_count = " + pages);
+            }
+            return null;
+        });
+    }
+
+    private void insert(LogEntry entry) throws SQLException {
+        PlanRows.execute(connection, "INSERT INTO log_entry (id, entered, corrects, work, reason) VALUES (?, ?, ?, ?, ?)", entry.id(),
+                entry.entered().toString(), entry.corrects().orElse(null), entry.work().map(w -> Json.line(LogJson.work(w))).orElse(null),
+                entry.reason());
+    }
+
+    private void insert(List<Photo> photos) throws SQLException {
+        for (Photo photo : photos) {
+            PlanRows.execute(connection, "INSERT OR IGNORE INTO photo (sha256, type, content) VALUES (?, ?, ?)", photo.sha256(), photo.type(),
+                    photo.content());
+        }
+    }
+
+    /** Something done with the database. */
+    private interface Doing<T> {
+        T run() throws SQLException;
+    }
+
+    private <T> T guarded(Doing<T> doing) {
+        try {
+            return doing.run();
+        } catch (SQLException e) {
+            throw Troubles.of(path, e);
+        } catch (InputException e) {
+            throw Troubles.damaged(path, e);
+        } catch (IllegalArgumentException | NullPointerException | java.time.DateTimeException e) {
+            throw Troubles.damaged(path, String.valueOf(e.getMessage()), e);
+        }
+    }
+
+    private <T> T transaction(Doing<T> doing) {
+        if (readOnly) {
+            throw Troubles.readOnly(path, null);
+        }
+        try (Statement s = connection.createStatement()) {
+            s.execute("BEGIN IMMEDIATE");
+            try {
+                T result = doing.run();
+                s.execute("COMMIT");
+                return result;
+            } catch (SQLException | RuntimeException e) {
+                rollBack(s, e);
+                throw e;
+            }
+        } catch (SQLException e) {
+            throw Troubles.of(path, e);
+        }
+    }
+
+    /** A full disk has rolled back already and refuses to do it again: the first failure is the one to tell. */
+    private static void rollBack(Statement s, Exception first) {
+        try {
+            s.execute("ROLLBACK");
+        } catch (SQLException e) {
+            first.addSuppressed(e);
+        }
+    }
+
+    @Override
+    public void close() {
+        try {
+            connection.close();
+        } catch (SQLException e) {
+            throw Troubles.of(path, e);
+        }
+    }
+}

@@ -1,0 +1,66 @@
+package bucina.store.file;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.List;
+
+/**
+ * Brings a file from the version it has to the newest, step by step in one transaction. Before the first step the file is copied beside
+ * itself ({@code NAME.before-version-N}); if the copy cannot be made, nothing is changed.
+ */
+final class Migrations {
+
+    /** Takes a file from one version to the next. */
+    interface Step {
+        void run(Connection connection) throws SQLException;
+    }
+
+    private final List<Step> steps;
+
+    /** Steps in order; the i-th takes version i + 1 to i + 2. Version 1 is the first that was ever published. */
+    Migrations(List<Step> steps) {
+        this.steps = List.copyOf(steps);
+    }
+
+    int newest() {
+        return steps.size() + 1;
+    }
+
+    /** Runs what is missing. The connection must be in auto-commit mode with no transaction open. */
+    void bring(Connection connection, Path path) throws SQLException, IOException {
+        int version = version(connection);
+        if (version >= newest()) {
+            return;
+        }
+        try (Statement s = connection.createStatement()) {
+            s.execute("PRAGMA wal_checkpoint(TRUNCATE)");
+        }
+        Path copy = path.resolveSibling(path.getFileName() + ".before-version-" + newest());
+        Files.copy(path, copy, StandardCopyOption.REPLACE_EXISTING);
+        connection.setAutoCommit(false);
+        try (Statement s = connection.createStatement()) {
+            for (int v = version; v < newest(); v++) {
+                steps.get(v - 1).run(connection);
+            }
+            s.execute("PRAGMA user_version = " + newest());
+            connection.commit();
+        } catch (SQLException | RuntimeException e) {
+            connection.rollback();
+            throw e;
+        } finally {
+            connection.setAutoCommit(true);
+        }
+    }
+
+    static int version(Connection connection) throws SQLException {
+        try (Statement s = connection.createStatement(); ResultSet r = s.executeQuery("PRAGMA user_version")) {
+            return r.getInt(1);
+        }
+    }
+}

@@ -1,0 +1,148 @@
+package bucina.store.file;
+
+import bucina.core.dress.Preparation;
+import bucina.core.log.LogEntry;
+import bucina.core.log.Logbook;
+import bucina.core.log.Mark;
+import bucina.core.log.Operation;
+import bucina.core.material.Material;
+import bucina.core.measure.Length;
+import bucina.core.measure.Unit;
+import bucina.core.plan.Assembly;
+import bucina.core.plan.Build;
+import bucina.core.plan.Face;
+import bucina.core.plan.Group;
+import bucina.core.plan.Hand;
+import bucina.core.plan.Hole;
+import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
+import bucina.core.plan.Part;
+import bucina.core.plan.Row;
+import bucina.core.sheet.Point;
+import bucina.store.json.Json;
+import bucina.store.json.LogJson;
+import bucina.store.json.PlanJson;
+import com.fasterxml.jackson.databind.JsonNode;
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+
+/** Reads the plan and the log from the tables. Complaints about values come out as unchecked exceptions for the caller to name the file. */
+final class PlanReader {
+
+    private final Connection connection;
+
+    PlanReader(Connection connection) {
+        this.connection = connection;
+    }
+
+    /** Reads one row of a table. */
+    private interface RowOf<T> {
+        T read(ResultSet r) throws SQLException;
+    }
+
+    private <T> List<T> all(String sql, RowOf<T> each) throws SQLException {
+        List<T> found = new ArrayList<>();
+        try (Statement s = connection.createStatement(); ResultSet r = s.executeQuery(sql)) {
+            while (r.next()) {
+                found.add(each.read(r));
+            }
+        }
+        return found;
+    }
+
+    /** Children by parent, in order of position. */
+    private <T> Map<Long, List<T>> children(String table, RowOf<T> each) throws SQLException {
+        Map<Long, List<T>> byParent = new HashMap<>();
+        try (Statement s = connection.createStatement(); ResultSet r = s.executeQuery("SELECT * FROM " + table + " ORDER BY parent, position")) {
+            while (r.next()) {
+                byParent.computeIfAbsent(r.getLong("parent"), p -> new ArrayList<>()).add(each.read(r));
+            }
+        }
+        return byParent;
+    }
+
+    Build build() throws SQLException {
+        Map<Long, List<Hole>> holes = children("hole", r -> new Hole(new Id.Hole(r.getLong("id")), r.getInt("label"),
+                new Point(r.getDouble("x_nm"), r.getDouble("y_nm")), Optional.ofNullable(r.getString("deviation")).map(PlanJson::deviationFrom)));
+        Map<Long, List<Row>> rows = children("hole_row", r -> new Row(new Id.Row(r.getLong("id")), r.getString("name"), r.getInt("next_label"),
+                holes.getOrDefault(r.getLong("id"), List.of())));
+        Map<Long, List<Group>> groups = children("fastener_group", r -> group(r, rows));
+        Map<Long, List<Layer>> layers = children("layer", r -> new Layer(new Id.Layer(r.getLong("id")), new Id.Part(r.getLong("part")),
+                r.getString("name"), Length.nm(r.getDouble("thickness_nm")), PlanJson.outlineFrom(r.getString("outline"))));
+        Map<Long, List<Face>> faces = children("face", r -> new Face(new Id.Face(r.getLong("id")), r.getString("name"), r.getString("viewed"),
+                r.getString("x_toward"), r.getString("y_toward"), layers.getOrDefault(r.getLong("id"), List.of()),
+                groups.getOrDefault(r.getLong("id"), List.of())));
+        List<Assembly> assemblies = all("SELECT * FROM assembly ORDER BY position", r -> new Assembly(new Id.Assembly(r.getLong("id")),
+                r.getString("name"), Hand.valueOf(r.getString("hand").toUpperCase(Locale.ROOT)),
+                r.getString("unit").equals(Unit.MM.symbol()) ? Unit.MM : Unit.INCH, texts(r.getString("drawings")),
+                faces.getOrDefault(r.getLong("id"), List.of())));
+        List<Part> parts = all("SELECT * FROM part ORDER BY position", r -> new Part(new Id.Part(r.getLong("id")), r.getString("name"),
+                Material.parse(r.getString("material")), r.getInt("fitting_order"), r.getInt("fitted") != 0));
+        Map<String, Integer> stock = new HashMap<>();
+        all("SELECT * FROM stock", r -> stock.put(r.getString("designation"), r.getInt("on_hand")));
+        List<Build> builds = all("SELECT * FROM build", r -> new Build(r.getString("name"), r.getString("aircraft"),
+                PlanJson.rulesFrom(r.getString("rules")), r.getLong("next_id"), parts, assemblies, stock));
+        if (builds.size() != 1) {
+            throw new IllegalArgumentException("it holds " + builds.size() + " builds instead of one");
+        }
+        return builds.getFirst().checked();
+    }
+
+    private static Group group(ResultSet r, Map<Long, List<Row>> rows) throws SQLException {
+        String preparation = r.getString("preparation");
+        Preparation asked = null;
+        for (Preparation p : Preparation.values()) {
+            asked = p.code().equals(preparation) ? p : asked;
+        }
+        return new Group(new Id.Group(r.getLong("id")), r.getString("code"), r.getString("name"), PlanJson.fastenerFrom(r.getString("fastener")),
+                r.getInt("head_far") != 0, asked, r.getString("callout"), rows.getOrDefault(r.getLong("id"), List.of()),
+                Optional.ofNullable(r.getString("typed")).map(PlanJson::typedFrom), PlanJson.layerIdsFrom(r.getString("expects")),
+                PlanJson.layerIdsFrom(r.getString("clears")));
+    }
+
+    private static List<String> texts(String json) {
+        List<String> texts = new ArrayList<>();
+        for (JsonNode text : Json.read(json)) {
+            texts.add(text.asText());
+        }
+        return texts;
+    }
+
+    Logbook log() throws SQLException {
+        List<LogEntry> entries = all("SELECT * FROM log_entry ORDER BY id", r -> new LogEntry(r.getInt("id"), Instant.parse(r.getString("entered")),
+                optional(r, "corrects"), Optional.ofNullable(r.getString("work")).map(LogJson::workFrom), r.getString("reason")));
+        Function<String, Operation> operation = code -> {
+            for (Operation o : Operation.values()) {
+                if (o.code().equals(code)) {
+                    return o;
+                }
+            }
+            throw new IllegalArgumentException("operation \"" + code + "\" is not known");
+        };
+        List<Mark> marks = all("SELECT * FROM mark ORDER BY id", r -> new Mark(new Id.Hole(r.getLong("hole")), new Id.Layer(r.getLong("layer")),
+                Mark.Side.valueOf(r.getString("side").toUpperCase(Locale.ROOT)), operation.apply(r.getString("operation")),
+                Instant.parse(r.getString("at"))));
+        return new Logbook(entries, marks);
+    }
+
+    Set<String> photos() throws SQLException {
+        return new HashSet<>(all("SELECT sha256 FROM photo", r -> r.getString(1)));
+    }
+
+    private static Optional<Integer> optional(ResultSet r, String column) throws SQLException {
+        int value = r.getInt(column);
+        return r.wasNull() ? Optional.empty() : Optional.of(value);
+    }
+}

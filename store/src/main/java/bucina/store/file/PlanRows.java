@@ -1,0 +1,199 @@
+package bucina.store.file;
+
+import bucina.core.plan.Assembly;
+import bucina.core.plan.Build;
+import bucina.core.plan.Face;
+import bucina.core.plan.Group;
+import bucina.core.plan.Hole;
+import bucina.core.plan.Layer;
+import bucina.core.plan.Part;
+import bucina.core.plan.Row;
+import bucina.store.json.Json;
+import bucina.store.json.PlanJson;
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.SQLException;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/*
+ * Design. The plan's records are immutable and share what did not change, so the difference of two builds is found by comparing references:
+ * each is laid out flat as id -> (record, parent, position), and only what differs is written. An edit of one hole writes one hole.
+ */
+
+/** Writes the difference between two builds. */
+final class PlanRows {
+
+    /** One record of a plan and where it belongs. */
+    private record Place(Object record, long parent, int position) {
+        boolean same(Place other) {
+            return other != null && record == other.record && parent == other.parent && position == other.position;
+        }
+    }
+
+    private PlanRows() {
+    }
+
+    /** Writes {@code after}; {@code before} is what the file holds, or null for an empty file. */
+    static void write(Connection connection, Build before, Build after) throws SQLException {
+        if (before == null || !before.rules().equals(after.rules()) || before.nextId() != after.nextId() || !before.name().equals(after.name())
+                || !before.aircraft().equals(after.aircraft())) {
+            execute(connection, "INSERT OR REPLACE INTO build (id, name, aircraft, next_id, rules) VALUES (1, ?, ?, ?, ?)", after.name(),
+                    after.aircraft(), after.nextId(), Json.line(PlanJson.rules(after.rules())));
+        }
+        Map<Long, Place> old = before == null ? Map.of() : flat(before);
+        Map<Long, Place> now = flat(after);
+        for (Map.Entry<Long, Place> gone : reversed(old)) {
+            if (!now.containsKey(gone.getKey())) {
+                execute(connection, "DELETE FROM " + table(gone.getValue().record) + " WHERE id = ?", gone.getKey());
+            }
+        }
+        try (Statements statements = new Statements(connection)) {
+            for (Map.Entry<Long, Place> entry : now.entrySet()) {
+                Place place = entry.getValue();
+                if (!place.same(old.get(entry.getKey()))) {
+                    statements.put(table(place.record), entry.getKey(), place.parent, place.position, columns(place.record));
+                }
+            }
+        }
+        if (before == null || !before.stock().equals(after.stock())) {
+            execute(connection, "DELETE FROM stock");
+            for (Map.Entry<String, Integer> count : after.stock().entrySet()) {
+                execute(connection, "INSERT INTO stock (designation, on_hand) VALUES (?, ?)", count.getKey(), count.getValue());
+            }
+        }
+    }
+
+    private static List<Map.Entry<Long, Place>> reversed(Map<Long, Place> places) {
+        List<Map.Entry<Long, Place>> entries = new java.util.ArrayList<>(places.entrySet());
+        Collections.reverse(entries);
+        return entries;
+    }
+
+    private static Map<Long, Place> flat(Build build) {
+        Map<Long, Place> flat = new LinkedHashMap<>();
+        int p = 0;
+        for (Part part : build.parts()) {
+            flat.put(part.id().n(), new Place(part, 0, p++));
+        }
+        int a = 0;
+        for (Assembly assembly : build.assemblies()) {
+            flat.put(assembly.id().n(), new Place(assembly, 0, a++));
+            int f = 0;
+            for (Face face : assembly.faces()) {
+                flat.put(face.id().n(), new Place(face, assembly.id().n(), f++));
+                flatten(face, flat);
+            }
+        }
+        return flat;
+    }
+
+    private static void flatten(Face face, Map<Long, Place> flat) {
+        int l = 0;
+        for (Layer layer : face.layers()) {
+            flat.put(layer.id().n(), new Place(layer, face.id().n(), l++));
+        }
+        int g = 0;
+        for (Group group : face.groups()) {
+            flat.put(group.id().n(), new Place(group, face.id().n(), g++));
+            int r = 0;
+            for (Row row : group.rows()) {
+                flat.put(row.id().n(), new Place(row, group.id().n(), r++));
+                int h = 0;
+                for (Hole hole : row.holes()) {
+                    flat.put(hole.id().n(), new Place(hole, row.id().n(), h++));
+                }
+            }
+        }
+    }
+
+    private static String table(Object record) {
+        return switch (record) {
+            case Part p -> "part";
+            case Assembly a -> "assembly";
+            case Face f -> "face";
+            case Layer l -> "layer";
+            case Group g -> "fastener_group";
+            case Row r -> "hole_row";
+            case Hole h -> "hole";
+            default -> throw new IllegalStateException("no table for " + record.getClass());
+        };
+    }
+
+    private static Map<String, Object> columns(Object record) {
+        Map<String, Object> c = new LinkedHashMap<>();
+        switch (record) {
+            case Part p -> put(c, "name", p.name(), "material", p.material().code(), "fitting_order", p.fittingOrder(), "fitted", p.fitted() ? 1 : 0);
+            case Assembly a -> put(c, "name", a.name(), "hand", a.hand().name().toLowerCase(Locale.ROOT), "unit", a.unit().symbol(), "drawings",
+                    Json.line(Json.mapper().valueToTree(a.drawings())));
+            case Face f -> put(c, "name", f.name(), "viewed", f.viewed(), "x_toward", f.xToward(), "y_toward", f.yToward());
+            case Layer l -> put(c, "part", l.part().n(), "name", l.name(), "thickness_nm", l.thickness().nanometres(), "outline",
+                    Json.line(PlanJson.outline(l.outline())));
+            case Group g -> put(c, "code", g.code(), "name", g.name(), "fastener", Json.line(PlanJson.fastener(g.fastener())), "head_far",
+                    g.headFar() ? 1 : 0, "preparation", g.preparation().code(), "callout", g.callout(), "typed",
+                    g.typed().map(t -> Json.line(PlanJson.typed(t))).orElse(null), "expects", Json.line(PlanJson.layerIds(g.expects())),
+                    "clears", Json.line(PlanJson.layerIds(g.clears())));
+            case Row r -> put(c, "name", r.name(), "next_label", r.nextLabel());
+            case Hole h -> put(c, "label", h.label(), "x_nm", h.at().x(), "y_nm", h.at().y(), "deviation",
+                    h.deviation().map(d -> Json.line(PlanJson.deviation(d))).orElse(null));
+            default -> throw new IllegalStateException("no columns for " + record.getClass());
+        }
+        return c;
+    }
+
+    private static void put(Map<String, Object> columns, Object... namesAndValues) {
+        for (int i = 0; i < namesAndValues.length; i += 2) {
+            columns.put((String) namesAndValues[i], namesAndValues[i + 1]);
+        }
+    }
+
+    static void execute(Connection connection, String sql, Object... values) throws SQLException {
+        try (PreparedStatement s = connection.prepareStatement(sql)) {
+            for (int i = 0; i < values.length; i++) {
+                s.setObject(i + 1, values[i]);
+            }
+            s.executeUpdate();
+        }
+    }
+
+    /** One prepared upsert for each table, kept while a plan is written. */
+    private static final class Statements implements AutoCloseable {
+        private final Connection connection;
+        private final Map<String, PreparedStatement> byTable = new LinkedHashMap<>();
+
+        Statements(Connection connection) {
+            this.connection = connection;
+        }
+
+        void put(String table, long id, long parent, int position, Map<String, Object> columns) throws SQLException {
+            PreparedStatement s = byTable.get(table);
+            if (s == null) {
+                String names = String.join(", ", columns.keySet());
+                String marks = ", ?".repeat(columns.size());
+                StringBuilder update = new StringBuilder("parent = excluded.parent, position = excluded.position");
+                columns.keySet().forEach(name -> update.append(", ").append(name).append(" = excluded.").append(name));
+                s = connection.prepareStatement("INSERT INTO " + table + " (id, parent, position, " + names + ") VALUES (?, ?, ?" + marks
+                        + ") ON CONFLICT (id) DO UPDATE SET " + update);
+                byTable.put(table, s);
+            }
+            s.setLong(1, id);
+            s.setLong(2, parent);
+            s.setInt(3, position);
+            int i = 4;
+            for (Object value : columns.values()) {
+                s.setObject(i++, value);
+            }
+            s.executeUpdate();
+        }
+
+        @Override
+        public void close() throws SQLException {
+            for (PreparedStatement s : byTable.values()) {
+                s.close();
+            }
+        }
+    }
+}

@@ -1,0 +1,88 @@
+package bucina.store.json;
+
+import static bucina.store.json.PlanJson.NODES;
+import static bucina.store.json.PlanJson.array;
+
+import bucina.core.log.LogEntry;
+import bucina.core.log.Logbook;
+import bucina.core.log.Mark;
+import bucina.core.measure.InputException;
+import bucina.core.plan.Assembly;
+import bucina.core.plan.Build;
+import bucina.core.plan.Part;
+import bucina.store.Document;
+import bucina.store.Photo;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.Base64;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** A whole build as JSON. */
+public final class BuildJson {
+
+    /** The version of the format written; older ones are read, newer ones refused. */
+    public static final int VERSION = 1;
+    private static final String FORMAT = "bucina-build";
+
+    private BuildJson() {
+    }
+
+    /** The document as a tree. */
+    public static ObjectNode write(Document document) {
+        Build build = document.build();
+        ObjectNode node = NODES.objectNode().put("format", FORMAT).put("version", VERSION).put("unit", "mm").put("name", build.name())
+                .put("aircraft", build.aircraft()).put("nextId", build.nextId());
+        node.set("rules", PlanJson.rules(build.rules()));
+        node.set("parts", array(build.parts(), PlanJson::part));
+        node.set("assemblies", array(build.assemblies(), PlanJson::assembly));
+        ObjectNode stock = node.putObject("stock");
+        build.stock().entrySet().stream().sorted(Map.Entry.comparingByKey()).forEach(e -> stock.put(e.getKey(), e.getValue()));
+        node.set("marks", array(document.log().marks(), LogJson::mark));
+        node.set("log", array(document.log().entries(), LogJson::entry));
+        node.set("photographs", array(document.photos(), p -> NODES.objectNode().put("sha256", p.sha256()).put("type", p.type())
+                .put("data", Base64.getEncoder().encodeToString(p.content()))));
+        return node;
+    }
+
+    /**
+     * Reads a document.
+     *
+     * @throws InputException if it is not one; the message names the place as a JSON pointer
+     */
+    public static Document read(JsonNode tree) {
+        At at = new At(tree, "");
+        if (!tree.isObject() || !tree.path("format").asText().equals(FORMAT)) {
+            throw at.wrong("this is no build: it must be an object that begins with \"format\": \"" + FORMAT + "\"");
+        }
+        if (at.whole("version") > VERSION || at.whole("version") < 1) {
+            throw at.get("version").wrong("this program reads versions 1 to " + VERSION + "; use a newer Bucina for a newer file");
+        }
+        at.only("format", "version", "unit", "name", "aircraft", "nextId", "rules", "parts", "assemblies", "stock", "marks", "log", "photographs");
+        if (!at.text("unit").equals("mm")) {
+            throw at.get("unit").wrong("lengths in this format are mm");
+        }
+        List<Part> parts = at.list("parts", PlanJson::part);
+        List<Assembly> assemblies = at.list("assemblies", PlanJson::assembly);
+        Map<String, Integer> stock = new HashMap<>();
+        At counts = at.get("stock");
+        counts.names().forEach(name -> stock.put(name, counts.small(name)));
+        Build build = at.make(() -> new Build(at.text("name"), at.text("aircraft"), PlanJson.rules(at.get("rules")), at.whole("nextId"), parts,
+                assemblies, stock).checked());
+        List<Mark> marks = at.list("marks", LogJson::mark);
+        List<LogEntry> entries = at.list("log", LogJson::entry);
+        Logbook log = at.get("log").make(() -> new Logbook(entries, marks));
+        List<Photo> photos = at.list("photographs", BuildJson::photo);
+        return at.make(() -> new Document(build, log, photos));
+    }
+
+    private static Photo photo(At at) {
+        at.only("sha256", "type", "data");
+        Photo photo = at.get("data").make(() -> Photo.of(at.text("type"), Base64.getDecoder().decode(at.text("data"))));
+        if (!photo.sha256().equals(at.text("sha256"))) {
+            throw at.get("sha256").wrong("the photograph's content has the hash " + photo.sha256());
+        }
+        return photo;
+    }
+}
