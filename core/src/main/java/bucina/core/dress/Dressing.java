@@ -1,8 +1,7 @@
 package bucina.core.dress;
 
 import bucina.core.measure.Length;
-import bucina.core.measure.LengthFormat;
-import bucina.core.measure.Unit;
+import bucina.core.measure.Sentence;
 import bucina.core.rule.CountersinkSchool;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
@@ -23,7 +22,7 @@ public record Dressing(List<Ply> plies) {
      * @param dress     what is done to it
      * @param reason    why, one sentence
      */
-    public record Ply(Length thickness, Dress dress, String reason) {
+    public record Ply(Length thickness, Dress dress, Sentence reason) {
         public Ply {
             if (!thickness.positive()) {
                 throw new IllegalArgumentException("a layer must be thicker than 0, was " + thickness);
@@ -37,23 +36,23 @@ public record Dressing(List<Ply> plies) {
 
     /** Plain holes all the way. */
     public static Dressing plain(List<Length> layers) {
-        return new Dressing(layers.stream().map(t -> new Ply(t, Dress.PLAIN, "A protruding head wants a plain hole.")).toList());
+        return new Dressing(layers.stream().map(t -> new Ply(t, Dress.PLAIN, Sentence.of("A protruding head wants a plain hole."))).toList());
     }
 
     /** Every sheet dimpled, as the plan asks; a sheet too thick to dimple cold is {@link Dress#IMPOSSIBLE}. */
     public static Dressing dimpled(List<Length> layers, RuleSet rules) {
         Length most = rules.length(RuleKey.COLD_DIMPLE_MOST);
         return new Dressing(layers.stream().map(t -> t.atMost(most)
-                ? new Ply(t, Dress.DIMPLE, "The plan dimples every sheet.")
-                : new Ply(t, Dress.IMPOSSIBLE, show(t) + " is over " + show(most) + ", the most that is dimpled cold.")).toList());
+                ? new Ply(t, Dress.DIMPLE, Sentence.of("The plan dimples every sheet."))
+                : new Ply(t, Dress.IMPOSSIBLE, Sentence.of("{} is over {}, the most that is dimpled cold.", t, most))).toList());
     }
 
     /** The first sheet countersunk, as the plan asks, whatever its thickness; the rest plain. */
     public static Dressing countersunk(List<Length> layers) {
         List<Ply> plies = new ArrayList<>();
         for (Length t : layers) {
-            plies.add(plies.isEmpty() ? new Ply(t, Dress.COUNTERSINK, "The plan countersinks the sheet under the head.")
-                    : new Ply(t, Dress.PLAIN, "Under a countersunk sheet."));
+            plies.add(plies.isEmpty() ? new Ply(t, Dress.COUNTERSINK, Sentence.of("The plan countersinks the sheet under the head."))
+                    : new Ply(t, Dress.PLAIN, Sentence.of("Under a countersunk sheet.")));
         }
         return new Dressing(plies);
     }
@@ -71,18 +70,18 @@ public record Dressing(List<Ply> plies) {
         for (Length t : layers) {
             Length depth = head.height().plus(head.extraDepth(dimpled));
             if (taken) {
-                plies.add(new Ply(t, Dress.PLAIN, "The sheet above takes the head."));
+                plies.add(new Ply(t, Dress.PLAIN, Sentence.of("The sheet above takes the head.")));
             } else if (school.allows(depth, t)) {
                 taken = true;
-                plies.add(new Ply(t, Dress.COUNTERSINK, (dimpled.positive() ? "Nest " : "Head ") + show(depth) + " deep fits in " + show(t)
-                        + " (" + school.word() + ")."));
+                plies.add(new Ply(t, Dress.COUNTERSINK, Sentence.of((dimpled.positive() ? "Nest" : "Head") + " {} deep fits in {} ("
+                        + school.word() + ").", depth, t)));
             } else if (t.atMost(most)) {
                 dimpled = dimpled.plus(t);
-                plies.add(new Ply(t, Dress.DIMPLE, show(t) + " is too thin for a " + (plies.isEmpty() ? "head " : "nest ") + show(depth)
-                        + " deep (" + school.word() + ")."));
+                plies.add(new Ply(t, Dress.DIMPLE, Sentence.of("{} is too thin for a " + (plies.isEmpty() ? "head" : "nest") + " {} deep ("
+                        + school.word() + ").", t, depth)));
             } else {
-                plies.add(new Ply(t, Dress.IMPOSSIBLE, show(t) + " is too thin for " + show(depth) + " deep (" + school.word() + ") and over "
-                        + show(most) + ", the most that is dimpled cold."));
+                plies.add(new Ply(t, Dress.IMPOSSIBLE, Sentence.of("{} is too thin for {} deep (" + school.word() + ") and over {}, the most "
+                        + "that is dimpled cold.", t, depth, most)));
                 taken = true;
             }
         }
@@ -102,9 +101,5 @@ public record Dressing(List<Ply> plies) {
     /** True if any sheet can be neither dimpled nor countersunk. */
     public boolean impossible() {
         return plies.stream().anyMatch(p -> p.dress() == Dress.IMPOSSIBLE);
-    }
-
-    private static String show(Length length) {
-        return LengthFormat.decimal(length, Unit.INCH, 3);
     }
 }

@@ -29,6 +29,15 @@ public final class LengthFormat {
         return withoutNought(rounded.toPlainString(), unit);
     }
 
+    /**
+     * As the trade writes a figure with its unit: {@code .063 in}, {@code .1875 in}, {@code 4.76 mm}: three places in inches and two in
+     * millimetres, one more where it is needed.
+     */
+    public static String trade(Length length, Unit unit) {
+        String fine = figure(length, unit, 4);
+        return (fine.endsWith("0") ? fine.substring(0, fine.length() - 1) : fine) + " " + unit.symbol();
+    }
+
     /** All digits that matter and no more: {@code .0625 in}, {@code 3.2 mm}. */
     public static String exact(Length length, Unit unit) {
         BigDecimal rounded = BigDecimal.valueOf(length.to(unit)).setScale(6, RoundingMode.HALF_UP).stripTrailingZeros();

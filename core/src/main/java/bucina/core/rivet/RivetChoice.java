@@ -1,6 +1,7 @@
 package bucina.core.rivet;
 
 import bucina.core.measure.Length;
+import bucina.core.measure.Sentence;
 import java.util.List;
 import java.util.Optional;
 
@@ -29,7 +30,7 @@ public record RivetChoice(RivetSize size, ShopHead head, Length idealLength, Lis
      * @param why         one or two sentences
      */
     public record Pick(Optional<RivetDesignation> designation, Optional<Length> length, Grade grade, Optional<Length> cutFrom,
-                       Optional<Length> cutTo, String why) {
+                       Optional<Length> cutTo, Sentence why) {
 
         /** True if there is a rivet to use, cut or not. */
         public boolean usable() {

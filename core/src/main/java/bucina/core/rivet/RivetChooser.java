@@ -2,13 +2,11 @@ package bucina.core.rivet;
 
 import bucina.core.dress.Dressing;
 import bucina.core.measure.Length;
-import bucina.core.measure.LengthFormat;
-import bucina.core.measure.Unit;
+import bucina.core.measure.Sentence;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** Chooses a length for a solid rivet in a stack. Pure and safe on any thread. */
@@ -73,9 +71,9 @@ public final class RivetChooser {
 
     private static RivetChoice.Pick stocked(Candidate c, ShopHead head) {
         return new RivetChoice.Pick(Optional.of(c.designation()), Optional.of(c.length()), Grade.GOOD, Optional.empty(), Optional.empty(),
-                "%s stands %.2f D proud of %s and makes a head %.2f D across at half a diameter high%s.".formatted(c.designation().dash(),
-                        c.protrusion(), show(head.effectiveGrip()), c.headAcross(),
-                        head.estimated() ? " (an estimate: every sheet is dimpled)" : ""));
+                Sentence.of("%s stands %.2f D proud of {} and makes a head %.2f D across at half a diameter high%s.".formatted(
+                        c.designation().dash(), c.protrusion(), c.headAcross(), head.estimated() ? " (an estimate: every sheet is dimpled)" : ""),
+                        head.effectiveGrip()));
     }
 
     private RivetChoice.Pick cut(ShopHead head, RivetSize size, Length ideal, List<Candidate> candidates) {
@@ -84,26 +82,22 @@ public final class RivetChooser {
         Length longest = head.effectiveGrip().plus(d.times(GOOD_PROUD));
         Candidate nearest = candidates.stream().min(nearest(ideal)).orElseThrow();
         if (!shortest.atMost(longest)) {
-            return none(nearest, "No length does: the stack of %s is so thick that a head 1.4 D across wants over 1.8 D standing proud. "
-                    .formatted(show(head.grip())) + "Ask for a larger diameter or a bolt.");
+            return none(nearest, Sentence.of("No length does: the stack of {} is so thick that a head 1.4 D across wants over 1.8 D "
+                    + "standing proud. Ask for a larger diameter or a bolt.", head.grip()));
         }
         Length to = ideal.max(shortest).min(longest);
         Optional<Candidate> longer = candidates.stream().filter(c -> c.length().atLeast(to)).findFirst();
         if (longer.isEmpty()) {
-            return none(nearest, "No stocked length reaches: %s is wanted, the longest %s is %s. Add longer ones to the catalogue or ask for a bolt."
-                    .formatted(show(to), size.title(), show(candidates.getLast().length())));
+            return none(nearest, Sentence.of("No stocked length reaches: {} is wanted, the longest " + size.title() + " is {}. Add longer ones to the "
+                    + "catalogue or ask for a bolt.", to, candidates.getLast().length()));
         }
         Candidate from = longer.get();
         return new RivetChoice.Pick(Optional.of(from.designation()), Optional.of(to), Grade.GOOD, Optional.of(from.length()), Optional.of(to),
-                "No stocked length is good (%s is %s): cut %s from %s to %s.".formatted(nearest.designation().dash(),
-                        nearest.grade().code().toLowerCase(Locale.ROOT), from.designation().dash(), show(from.length()), show(to)));
+                Sentence.of("No stocked length is good (" + nearest.designation().dash() + " is " + nearest.grade().code() + "): cut "
+                        + from.designation().dash() + " from {} to {}.", from.length(), to));
     }
 
-    private static RivetChoice.Pick none(Candidate nearest, String why) {
+    private static RivetChoice.Pick none(Candidate nearest, Sentence why) {
         return new RivetChoice.Pick(Optional.empty(), Optional.empty(), nearest.grade(), Optional.empty(), Optional.empty(), why);
-    }
-
-    private static String show(Length length) {
-        return LengthFormat.decimal(length, Unit.INCH, 3);
     }
 }

@@ -1,11 +1,11 @@
 package bucina.core.rule;
 
 import bucina.core.measure.Length;
-import bucina.core.measure.LengthFormat;
-import bucina.core.measure.Unit;
+import bucina.core.measure.Sentence;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 
 /**
  * Edge distance of one hole in one layer: from the hole's centre to the layer's nearest edge, judged with the fastener's own D.
@@ -45,13 +45,12 @@ public record EdgeRule(Length shank, boolean flush, Length least, Length most, S
     public List<Finding> judge(Length distance) {
         List<Finding> findings = new ArrayList<>();
         if (!allows(distance)) {
-            findings.add(tooShort(Finding.Place.NONE, "The hole", distance, Unit.INCH));
+            findings.add(tooShort(Finding.Place.NONE, "The hole", distance));
         }
         if (!distance.atMost(most)) {
-            findings.add(new Finding(MOST, Level.WARNING, Finding.Place.NONE, show(distance, Unit.INCH), show(most, Unit.INCH), source,
-                    "The hole is " + show(distance, Unit.INCH) + " from the edge, over " + times(most) + " = " + show(most, Unit.INCH)
-                            + ": the edge may lift between rivets.",
-                    "Move the row toward the edge, or add a row."));
+            findings.add(new Finding(MOST, Level.WARNING, Finding.Place.NONE, Optional.of(distance), Optional.of(most), source,
+                    Sentence.of("The hole is {} from the edge, over " + times(most) + " = {}: the edge may lift between rivets.", distance, most),
+                    Sentence.of("Move the row toward the edge, or add a row.")));
         }
         return List.copyOf(findings);
     }
@@ -61,18 +60,14 @@ public record EdgeRule(Length shank, boolean flush, Length least, Length most, S
      *
      * @param subject the words that begin the sentence, {@code "R3.14 in Rib 4 flange"}
      */
-    public Finding tooShort(Finding.Place place, String subject, Length distance, Unit unit) {
-        return new Finding(LEAST, Level.ERROR, place, show(distance, unit), show(least, unit), source,
-                subject + " is " + show(distance, unit) + " from the edge; " + times(least) + " = " + show(least, unit) + " is the least.",
-                "Move the hole " + show(least.minus(distance), unit) + " inward before drilling; if it is drilled, ask the kit's maker.");
+    public Finding tooShort(Finding.Place place, String subject, Length distance) {
+        return new Finding(LEAST, Level.ERROR, place, Optional.of(distance), Optional.of(least), source,
+                Sentence.of(" is {} from the edge; " + times(least) + " = {} is the least.", distance, least).after(subject),
+                Sentence.of("Move the hole {} inward before drilling; if it is drilled, ask the kit's maker.", least.minus(distance)));
     }
 
     private String times(Length limit) {
         return java.math.BigDecimal.valueOf(limit.per(shank)).setScale(2, java.math.RoundingMode.HALF_UP).stripTrailingZeros().toPlainString()
                 + " D";
-    }
-
-    private static String show(Length length, Unit unit) {
-        return LengthFormat.decimal(length, unit, 3);
     }
 }

@@ -1,6 +1,9 @@
 package bucina.core.rule;
 
+import bucina.core.measure.Length;
+import bucina.core.measure.Sentence;
 import java.util.Objects;
+import java.util.Optional;
 
 /**
  * What a check found.
@@ -8,19 +11,22 @@ import java.util.Objects;
  * @param rule     code of the rule: {@code edge-distance-least}
  * @param level    how much it matters
  * @param place    where; never null
- * @param measured the figure with its unit; may be empty where nothing is measured
- * @param required the limit with its unit; may be empty
+ * @param measured the figure; empty where nothing is measured
+ * @param required the limit; empty where there is none
  * @param source   the standard or practice behind the rule
  * @param message  one sentence that names the hole, the part and the number
  * @param remedy   what to do, one sentence
  */
-public record Finding(String rule, Level level, Place place, String measured, String required, String source, String message,
-                      String remedy) {
+public record Finding(String rule, Level level, Place place, Optional<Length> measured, Optional<Length> required, String source,
+                      Sentence message, Sentence remedy) {
     public Finding {
         Objects.requireNonNull(rule, "rule");
         Objects.requireNonNull(level, "level");
         Objects.requireNonNull(place, "place");
+        Objects.requireNonNull(measured, "measured");
+        Objects.requireNonNull(required, "required");
         Objects.requireNonNull(message, "message");
+        Objects.requireNonNull(remedy, "remedy");
     }
 
     /**

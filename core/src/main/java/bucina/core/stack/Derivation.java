@@ -1,7 +1,6 @@
 package bucina.core.stack;
 
 import bucina.core.catalogue.Catalogue;
-import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
 import bucina.core.plan.Group;
@@ -95,10 +94,9 @@ public final class Derivation {
     /**
      * Every finding of the build, face by face.
      *
-     * @param unit      the unit its figures are shown in
      * @param cancelled asked between holes; when it says true the findings so far are returned
      */
-    public List<Finding> findings(Unit unit, BooleanSupplier cancelled) {
+    public List<Finding> findings(BooleanSupplier cancelled) {
         List<Finding> all = new ArrayList<>();
         for (Build.FaceRef ref : build.faces()) {
             for (HoleReading reading : face(ref.face().id()).readings()) {
@@ -106,13 +104,13 @@ public final class Derivation {
                     return all;
                 }
                 if (reading.worst().isPresent()) {
-                    all.addAll(StackCheck.findings(ref.face(), reading, unit));
+                    all.addAll(StackCheck.findings(ref.face(), reading));
                 }
             }
             for (Group group : ref.face().groups()) {
                 typed(group.id()).ifPresent(s -> s.faults().forEach(f -> all.add(new Finding(f.rule(), f.level(),
                         new Finding.Place(ref.face().name(), group.code(), "", ""), f.measured(), f.required(), f.source(),
-                        group.code() + ": " + f.message(), f.remedy()))));
+                        f.message().after(group.code() + ": "), f.remedy()))));
             }
         }
         return all;

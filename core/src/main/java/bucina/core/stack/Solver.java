@@ -6,8 +6,7 @@ import bucina.core.dress.Dressing;
 import bucina.core.dress.FlushHead;
 import bucina.core.dress.Preparation;
 import bucina.core.measure.Length;
-import bucina.core.measure.LengthFormat;
-import bucina.core.measure.Unit;
+import bucina.core.measure.Sentence;
 import bucina.core.plan.Fastener;
 import bucina.core.rivet.RivetChoice;
 import bucina.core.rivet.RivetChooser;
@@ -23,6 +22,8 @@ import java.util.Optional;
 
 /** Works out one fastener in one stack. Pure, safe on any thread. */
 public final class Solver {
+
+    private static final String PRACTICE = "sheet-metal practice, FAA-H-8083-31";
 
     private final Catalogue catalogue;
     private final RuleSet rules;
@@ -58,7 +59,7 @@ public final class Solver {
         Optional<RivetSize> size = catalogue.rivet(rivet.head(), rivet.dash());
         if (size.isEmpty()) {
             return new Solution(fastener, drilled.orElse(rivet.shank()), Dressing.plain(layers), Optional.empty(), edge, List.of(fault(
-                    "rivet-not-in-catalogue", Level.ERROR, "", "", "catalogue", rivet.name() + " is not in the catalogue.",
+                    "rivet-not-in-catalogue", Level.ERROR, "catalogue", Sentence.of(rivet.name() + " is not in the catalogue."),
                     "Add its row to rivets.csv with the source, or choose another rivet.")));
         }
         Length hole = drilled.orElse(size.get().hole());
@@ -91,12 +92,13 @@ public final class Solver {
     private static List<Finding> misfit(Fastener.SolidRivet rivet, Preparation asked) {
         boolean flush = rivet.flush();
         if (flush && asked == Preparation.NONE) {
-            return List.of(fault("flush-in-plain-hole", Level.ERROR, "plain hole", "dimple or countersink", "handbook practice",
-                    rivet.name() + " is flush, but the plan leaves the hole plain.", "Dimple or countersink the hole, or use a universal head."));
+            return List.of(fault("flush-in-plain-hole", Level.ERROR, PRACTICE,
+                    Sentence.of(rivet.name() + " is flush, but the plan leaves the hole plain."),
+                    "Dimple or countersink the hole, or use a universal head."));
         }
         if (!flush && (asked == Preparation.DIMPLE || asked == Preparation.COUNTERSINK)) {
-            return List.of(fault("dome-in-a-dimple", Level.ERROR, asked.code(), "plain hole", "handbook practice",
-                    rivet.name() + " has a protruding head, but the plan dresses the hole for a flush one.",
+            return List.of(fault("dome-in-a-dimple", Level.ERROR, PRACTICE,
+                    Sentence.of(rivet.name() + " has a protruding head, but the plan dresses the hole for a flush one."),
                     "Use a flush rivet, or leave the hole plain."));
         }
         return List.of();
@@ -107,17 +109,17 @@ public final class Solver {
         String source = rules.rule(RuleKey.COUNTERSINK_SCHOOL).source();
         for (Dressing.Ply ply : dressing.plies()) {
             if (ply.dress() == Dress.IMPOSSIBLE) {
-                faults.add(fault("dress-impossible", Level.ERROR, show(ply.thickness()), "", source, ply.reason(),
-                        "Use a reduced head, a protruding head or another diameter."));
+                faults.add(new Finding("dress-impossible", Level.ERROR, Finding.Place.NONE, Optional.of(ply.thickness()), Optional.empty(), source,
+                        ply.reason(), Sentence.of("Use a reduced head, a protruding head or another diameter.")));
             }
         }
         if (size.head().flush() && asked == Preparation.COUNTERSINK && !dressing.plies().isEmpty()) {
             Length top = dressing.plies().getFirst().thickness();
             if (!rules.countersinkSchool().allows(size.headHeight(), top)) {
-                faults.add(fault("countersink-too-deep", Level.ERROR, show(size.headHeight()), show(top), source,
-                        "The head is " + show(size.headHeight()) + " high, too deep for a sheet of " + show(top) + " ("
-                                + rules.countersinkSchool().word() + "): the edge turns to a knife and the hole grows.",
-                        "Dimple this sheet, or use a reduced or protruding head."));
+                faults.add(new Finding("countersink-too-deep", Level.ERROR, Finding.Place.NONE, Optional.of(size.headHeight()), Optional.of(top),
+                        source, Sentence.of("The head is {} high, too deep for a sheet of {} (" + rules.countersinkSchool().word()
+                                + "): the edge turns to a knife and the hole grows.", size.headHeight(), top),
+                        Sentence.of("Dimple this sheet, or use a reduced or protruding head.")));
             }
         }
         return faults;
@@ -126,14 +128,14 @@ public final class Solver {
     private List<Finding> holeFaults(RivetSize size, Length hole) {
         Length most = size.hole().plus(rules.length(RuleKey.OVERSIZE_MOST));
         if (!hole.atLeast(size.shank())) {
-            return List.of(fault("hole-under-shank", Level.ERROR, show(hole), show(size.hole()), size.source(),
-                    "The hole of " + show(hole) + " does not take the " + show(size.shank()) + " shank.",
-                    "Final-drill " + size.drill() + " (" + show(size.hole()) + ") first."));
+            return List.of(new Finding("hole-under-shank", Level.ERROR, Finding.Place.NONE, Optional.of(hole), Optional.of(size.hole()), size.source(),
+                    Sentence.of("The hole of {} does not take the {} shank.", hole, size.shank()),
+                    Sentence.of("Final-drill " + size.drill() + " ({}) first.", size.hole())));
         }
         if (!hole.atMost(most)) {
-            return List.of(fault("hole-oversize", Level.ERROR, show(hole), show(most), rules.rule(RuleKey.OVERSIZE_MOST).source(),
-                    "The hole measures " + show(hole) + ", over " + show(most) + " for this rivet.",
-                    "Go to the next diameter if its edge distance still holds; else stop and ask the kit's maker."));
+            return List.of(new Finding("hole-oversize", Level.ERROR, Finding.Place.NONE, Optional.of(hole), Optional.of(most),
+                    rules.rule(RuleKey.OVERSIZE_MOST).source(), Sentence.of("The hole measures {}, over {} for this rivet.", hole, most),
+                    Sentence.of("Go to the next diameter if its edge distance still holds; else stop and ask the kit's maker.")));
         }
         return List.of();
     }
@@ -141,21 +143,17 @@ public final class Solver {
     private static List<Finding> choiceFaults(RivetChoice choice) {
         RivetChoice.Pick pick = choice.pick();
         if (!pick.usable()) {
-            return List.of(fault("no-length-does", Level.ERROR, show(choice.head().grip()), "", choice.size().source(), pick.why(),
+            return List.of(fault("no-length-does", Level.ERROR, choice.size().source(), pick.why(),
                     "Read the drawing again; ask the kit's maker before setting anything."));
         }
         if (pick.cutTo().isPresent()) {
-            return List.of(fault("length-cut", Level.WARNING, show(choice.idealLength()), "", choice.size().source(), pick.why(),
+            return List.of(fault("length-cut", Level.WARNING, choice.size().source(), pick.why(),
                     "Cut the rivets before the row is begun and log the cut length."));
         }
         return List.of();
     }
 
-    private static Finding fault(String rule, Level level, String measured, String required, String source, String message, String remedy) {
-        return new Finding(rule, level, Finding.Place.NONE, measured, required, source, message, remedy);
-    }
-
-    private static String show(Length length) {
-        return LengthFormat.decimal(length, Unit.INCH, 3);
+    private static Finding fault(String rule, Level level, String source, Sentence message, String remedy) {
+        return new Finding(rule, level, Finding.Place.NONE, Optional.empty(), Optional.empty(), source, message, Sentence.of(remedy));
     }
 }

@@ -1,6 +1,6 @@
 package bucina.core.stack;
 
-import bucina.core.measure.Unit;
+import bucina.core.measure.Sentence;
 import bucina.core.plan.Face;
 import bucina.core.plan.Group;
 import bucina.core.plan.Id;
@@ -10,6 +10,7 @@ import bucina.core.rule.Level;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -25,24 +26,23 @@ public final class StackCheck {
      * Every finding of one hole, worst first.
      *
      * @param face the face it is on
-     * @param unit the unit its figures are shown in
      */
-    public static List<Finding> findings(Face face, HoleReading reading, Unit unit) {
+    public static List<Finding> findings(Face face, HoleReading reading) {
         List<Finding> findings = new ArrayList<>();
         for (Finding fault : reading.solution().faults()) {
             findings.add(new Finding(fault.rule(), fault.level(), place(face, reading, ""), fault.measured(), fault.required(), fault.source(),
-                    reading.label() + ": " + fault.message(), fault.remedy()));
+                    fault.message().after(reading.label() + ": "), fault.remedy()));
         }
         for (Catch wrong : catches(reading.group(), reading.layers())) {
-            findings.add(new Finding(wrong.rule, wrong.level, place(face, reading, wrong.layer(face)), "", "", SOURCE,
-                    reading.label() + " " + wrong.words.formatted(wrong.layer(face)),
-                    "Read the drawing again before drilling; move the hole or mend the layers."));
+            findings.add(new Finding(wrong.rule, wrong.level, place(face, reading, wrong.layer(face)), Optional.empty(),
+                    Optional.empty(), SOURCE, Sentence.of(reading.label() + " " + wrong.words.formatted(wrong.layer(face))),
+                    Sentence.of("Read the drawing again before drilling; move the hole or mend the layers.")));
         }
         for (int i = 0; i < reading.layers().size(); i++) {
             if (!reading.solution().edge().allows(reading.edge(i))) {
                 Layer layer = reading.layers().get(i);
                 findings.add(reading.solution().edge().tooShort(place(face, reading, layer.name()), reading.label() + " in " + layer.name(),
-                        reading.edge(i), unit));
+                        reading.edge(i)));
             }
         }
         findings.sort(Comparator.comparing(Finding::level));

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.log.Logbook;
-import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.core.rule.Finding;
 import bucina.core.stack.Derivation;
@@ -35,13 +34,14 @@ class DunlinTest {
 
     @Test
     void its_findings_are_the_few_that_were_put_in() {
-        List<Finding> findings = derivation.findings(Unit.INCH, () -> false);
-        assertThat(findings).extracting(f -> f.place().hole() + " in " + f.place().layer() + ": " + f.rule() + " " + f.measured()).containsExactly(
-                "R11.4 in Nose rib 8 flange: edge-distance-least .200 in",
-                "R8.1 in Main rib 6 tab: edge-distance-least .235 in",
-                "R8.2 in Main rib 6 tab: edge-distance-least .235 in",
-                "R8.3 in Main rib 6 tab: edge-distance-least .235 in",
-                "R8.4 in Main rib 6 tab: edge-distance-least .235 in");
+        List<Finding> findings = derivation.findings(() -> false);
+        assertThat(findings).extracting(f ->
+                f.place().hole() + " in " + f.place().layer() + ": " + f.rule() + " " + f.measured().orElseThrow().in()).containsExactly(
+                "R11.4 in Nose rib 8 flange: edge-distance-least 0.2",
+                "R8.1 in Main rib 6 tab: edge-distance-least 0.235",
+                "R8.2 in Main rib 6 tab: edge-distance-least 0.235",
+                "R8.3 in Main rib 6 tab: edge-distance-least 0.235",
+                "R8.4 in Main rib 6 tab: edge-distance-least 0.235");
     }
 
     @Test

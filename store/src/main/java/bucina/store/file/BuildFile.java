@@ -52,7 +52,7 @@ public final class BuildFile implements AutoCloseable {
      * @throws BuildFileException if there is a file already, or it cannot be written
      */
     public static BuildFile create(Path path, Document document) {
-        if (Files.exists(path)) {
+        if (OutFile.inTheWay(path)) {
             throw Troubles.make(path, BuildFileException.Trouble.EXISTS, path + " exists already. It was left as it is; choose another name.", null);
         }
         Path draft = path.resolveSibling("." + path.getFileName() + ".draft");
@@ -61,7 +61,7 @@ public final class BuildFile implements AutoCloseable {
             try (BuildFile file = new BuildFile(draft, connect(draft, false, false), false)) {
                 file.fill(document);
             }
-            Files.move(draft, path);
+            Files.move(draft, path, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
         } catch (SQLException e) {
             discard(draft);
             throw Troubles.of(path, e);

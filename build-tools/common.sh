@@ -1,0 +1,57 @@
+# Shared by ./bucina and ./verify: find a JDK 25 and Maven, see that the display libraries are there, lend a display. Sourced, not run.
+
+say() { printf '%s\n' "$*" >&2; }
+
+# Sets JAVA_HOME to a JDK 25 or newer, or stops with what is missing.
+find_jdk() {
+  local candidate
+  for candidate in "${JAVA_HOME:-}" "$(dirname "$(dirname "$(readlink -f "$(command -v javac 2>/dev/null)" 2>/dev/null)")" 2>/dev/null)" \
+      /usr/lib/jvm/*25* /opt/*jdk*25* "$HOME"/.sdkman/candidates/java/25* "$HOME"/.jdks/*25* /Library/Java/JavaVirtualMachines/*25*/Contents/Home; do
+    [ -x "$candidate/bin/javac" ] || continue
+    [ -f "$candidate/release" ] && grep -qE '^JAVA_VERSION="(2[5-9]|[3-9][0-9])' "$candidate/release" || continue
+    export JAVA_HOME="$candidate" PATH="$candidate/bin:$PATH"
+    return 0
+  done
+  say "Bucina needs a JDK 25 and found none in JAVA_HOME, on the PATH or in the usual places."
+  say "Install one (on Debian: a package such as temurin-25-jdk or openjdk-25-jdk) or set JAVA_HOME to it."
+  exit 1
+}
+
+# Installs Debian packages where that is allowed, otherwise names them. need WHAT-FOR PACKAGE...
+need() {
+  local what="$1"; shift
+  if [ "$(id -u)" = 0 ] && command -v apt-get >/dev/null 2>&1; then
+    say "Installing what $what needs: $*"
+    { apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "$@"; } >/dev/null 2>&1 && return 0
+    say "They could not be installed."
+  fi
+  say "Missing for $what: $*"
+  say "Install them and start again; on Debian: sudo apt-get install $*"
+  exit 1
+}
+
+find_maven() { command -v mvn >/dev/null 2>&1 || need "building" maven; export MAVEN_OPTS="--sun-misc-unsafe-memory-access=allow ${MAVEN_OPTS:-}"; }
+
+# The libraries that JavaFX draws with on Linux.
+find_display_libraries() {
+  [ "$(uname -s)" = Linux ] || return 0
+  local missing=() lib
+  for lib in libgtk-3.so.0:libgtk-3-0 libGL.so.1:libgl1 libXtst.so.6:libxtst6 libXxf86vm.so.1:libxxf86vm1 libfreetype.so.6:libfreetype6; do
+    ldconfig -p 2>/dev/null | grep -q "${lib%%:*}" || missing+=("${lib##*:}")
+  done
+  [ "${#missing[@]}" = 0 ] || need "the window" "${missing[@]}"
+}
+
+# Starts a virtual display of its own and sets DISPLAY. Call lend_display_off to end it.
+lend_display() {
+  command -v Xvfb >/dev/null 2>&1 || need "a virtual display" xvfb
+  local number log; number=$(mktemp); log=$(mktemp)
+  Xvfb -displayfd 3 -screen 0 1280x800x24 -nolisten tcp 3>"$number" 2>"$log" &
+  XVFB_PID=$!
+  for _ in $(seq 100); do [ -s "$number" ] && break; kill -0 "$XVFB_PID" 2>/dev/null || break; sleep 0.1; done
+  if [ ! -s "$number" ]; then say "The virtual display did not start:"; cat "$log" >&2; exit 1; fi
+  export DISPLAY=":$(cat "$number")"
+  rm -f "$number" "$log"
+}
+
+lend_display_off() { [ -z "${XVFB_PID:-}" ] || { kill "$XVFB_PID" 2>/dev/null; wait "$XVFB_PID" 2>/dev/null; XVFB_PID=; } || true; }

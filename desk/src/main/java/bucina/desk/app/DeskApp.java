@@ -1,0 +1,135 @@
+package bucina.desk.app;
+
+import bucina.core.catalogue.Catalogue;
+import bucina.desk.look.Type;
+import bucina.desk.session.Catalogues;
+import bucina.desk.session.DemoBuild;
+import bucina.desk.session.Desk;
+import bucina.desk.session.Places;
+import bucina.desk.session.Prefs;
+import bucina.desk.session.Session;
+import bucina.desk.session.WindowLock;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.scene.Scene;
+import javafx.stage.Stage;
+import javafx.util.Duration;
+
+/*
+ * Design. The build is opened and derived on the worker while the toolkit starts, so that the first window shows the sheet at once.
+ */
+
+/** The application: one build in one window. */
+public final class DeskApp extends Application {
+
+    /** What to open, set by {@link #open} before the toolkit starts. */
+    private static volatile CompletableFuture<Opened> opening;
+    private static final ExecutorService WORKER = Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon(false).name("build file").factory());
+
+    /** A build opened, with the lock that makes this its window. */
+    private record Opened(Session session, WindowLock lock, Prefs prefs) {
+    }
+
+    private Opened opened;
+
+    /** Which build to open. */
+    public sealed interface What {
+        /** A file. */
+        record File(Path path) implements What {
+        }
+
+        /** The demonstration. */
+        record Demo(boolean fresh) implements What {
+        }
+
+        /** The build opened last, or the demonstration where there is none. */
+        record Last() implements What {
+        }
+    }
+
+    /** Begins to open a build and starts the toolkit; returns when the window is closed. */
+    public static void open(What what) {
+        opening = CompletableFuture.supplyAsync(() -> openNow(what), WORKER);
+        launch(DeskApp.class);
+    }
+
+    private static Opened openNow(What what) {
+        Prefs prefs = Prefs.in(Places.settings());
+        Catalogue catalogue = Catalogues.inForce();
+        Path path = switch (what) {
+            case What.File f -> f.path();
+            case What.Demo d -> DemoBuild.file(catalogue, d.fresh());
+            case What.Last l -> prefs.last().orElseGet(() -> DemoBuild.file(catalogue, false));
+        };
+        WindowLock lock = WindowLock.of(path);
+        try {
+            Session session = Session.open(path, !lock.held(), catalogue, Clock.systemDefaultZone(), WORKER, Platform::runLater);
+            if (session.snapshot().build().faces().isEmpty()) {
+                session.close();
+                throw new IllegalStateException(path + " has no face to show yet. Bring one in, or try the demo: bucina demo");
+            }
+            prefs.keep("last", path.toAbsolutePath().toString());
+            return new Opened(session, lock, prefs);
+        } catch (RuntimeException e) {
+            lock.close();
+            throw e;
+        }
+    }
+
+    @Override
+    public void start(Stage stage) {
+        Type.load();
+        stage.setTitle("Bucina");
+        stage.setMinWidth(960);
+        stage.setMinHeight(640);
+        Thread.currentThread().setUncaughtExceptionHandler((t, e) -> System.err.println("Bucina failed in the window: " + e));
+        try {
+            opened = opening.join();
+            show(stage, opened);
+        } catch (CompletionException e) {
+            stage.setScene(new Scene(new TroubleView(String.valueOf(e.getCause().getMessage()), () -> reopen(stage)), 1280, 800));
+        }
+        stage.show();
+        if (Boolean.getBoolean("bucina.rehearse")) {
+            Rehearsal.run(stage);
+        }
+    }
+
+    private void show(Stage stage, Opened next) {
+        Desk desk = new Desk(next.session, next.prefs);
+        DeskWindow window = new DeskWindow(desk, Clock.systemDefaultZone());
+        stage.setScene(window.scene());
+        stage.setTitle(next.session.snapshot().build().name() + " - Bucina");
+        Timeline look = new Timeline(new KeyFrame(Duration.seconds(1.5), e -> next.session.look()));
+        look.setCycleCount(Animation.INDEFINITE);
+        look.play();
+    }
+
+    private void reopen(Stage stage) {
+        CompletableFuture.supplyAsync(() -> openNow(new What.Demo(false)), WORKER).thenAcceptAsync(next -> {
+            opened = next;
+            show(stage, next);
+        }, Platform::runLater);
+    }
+
+    @Override
+    public void stop() {
+        WORKER.execute(() -> {
+            if (opened != null) {
+                opened.session.close();
+                opened.lock.close();
+            }
+        });
+        WORKER.shutdown();
+    }
+
+}

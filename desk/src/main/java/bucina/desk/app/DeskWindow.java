@@ -1,0 +1,217 @@
+package bucina.desk.app;
+
+import bucina.desk.bench.BenchSide;
+import bucina.desk.card.BenchMode;
+import bucina.desk.card.LegendCard;
+import bucina.desk.card.SearchCard;
+import bucina.desk.card.TypedCard;
+import bucina.desk.card.WhyCard;
+import bucina.desk.logbook.LogbookRoom;
+import bucina.desk.look.Palette;
+import bucina.desk.rack.Rack;
+import bucina.desk.session.Desk;
+import bucina.desk.session.Finder;
+import bucina.desk.session.WorkTimer;
+import bucina.desk.sheet.OrientationBadge;
+import bucina.desk.sheet.SheetView;
+import bucina.desk.strip.RowStrip;
+import java.time.Clock;
+import java.util.Optional;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.StackPane;
+
+/** The scene of an open build: bars, rooms, and the cards over them. Views are made once; the logbook when it is first entered. */
+public final class DeskWindow {
+
+    private final Desk desk;
+    private final WorkTimer timer;
+    private final StackPane root = new StackPane();
+    private final BorderPane frame = new BorderPane();
+    private final BorderPane sheetRoom = new BorderPane();
+    private final StackPane veil = new StackPane();
+    private final SheetView sheet;
+    private final RowStrip strip;
+    private final BenchSide bench;
+    private final Rack rack;
+    private final TopBar top;
+    private final StageRail rail;
+    private final OrientationBadge badge;
+    private final StackPane middle;
+    private final Finder finder;
+    private final Keys keys;
+    private LogbookRoom logbook;
+    private Node legend;
+
+    public DeskWindow(Desk desk, Clock clock) {
+        this.desk = desk;
+        this.timer = new WorkTimer(clock);
+        this.keys = new Keys(desk, this);
+        this.finder = new Finder(desk, keys.commands());
+        sheet = new SheetView(desk);
+        sheet.setId("sheet");
+        strip = new RowStrip(desk);
+        strip.setId("strip");
+        bench = new BenchSide(desk, timer);
+        rack = new Rack(desk, this::addTyped);
+        top = new TopBar(desk, timer, this::search);
+        rail = new StageRail(desk);
+        badge = new OrientationBadge(desk);
+        middle = new StackPane(sheet, badge);
+        StackPane.setAlignment(badge, Pos.BOTTOM_LEFT);
+        StackPane.setMargin(badge, new Insets(0, 0, 10, 36));
+        sheetRoom.setLeft(rack);
+        sheetRoom.setCenter(new BorderPane(middle, rail, null, strip, null));
+        sheetRoom.setRight(bench);
+        frame.setTop(top);
+        frame.setCenter(sheetRoom);
+        veil.getStyleClass().add("veil");
+        veil.setVisible(false);
+        veil.setOnMouseClicked(e -> {
+            if (e.getTarget() == veil) {
+                putAway();
+            }
+        });
+        root.getChildren().addAll(frame, veil);
+        root.getStyleClass().add("window");
+        desk.roomProperty().addListener((o, was, now) -> room());
+        desk.darkProperty().addListener((o, was, now) -> dress());
+        desk.scaleProperty().addListener((o, was, now) -> dress());
+        desk.legendProperty().addListener((o, was, now) -> legend());
+        desk.benchProperty().addListener((o, was, now) -> benchMode());
+        desk.whyProperty().addListener((o, was, now) -> why(now));
+        dress();
+    }
+
+    /** The scene, 1280 x 800 unless the stage says otherwise. */
+    public Scene scene() {
+        Scene scene = new Scene(root, 1280, 800);
+        scene.getStylesheets().add(DeskWindow.class.getResource("/bucina/desk/desk.css").toExternalForm());
+        keys.on(scene);
+        return scene;
+    }
+
+    private Palette palette() {
+        return desk.darkProperty().get() ? Palette.DARK : Palette.LIGHT;
+    }
+
+    /** Puts on the colours and the size of text. */
+    private void dress() {
+        Palette p = palette();
+        double scale = desk.scaleProperty().get() / 100.0;
+        root.setStyle(p.css() + "-fx-font-size: " + Math.round(13 * scale) + "px;");
+        double wide = 1 + (scale - 1) * 0.55;
+        rack.setPrefWidth(206 * wide);
+        rack.setMinWidth(206 * wide);
+        bench.setPrefWidth(336 * wide);
+        bench.setMinWidth(336 * wide);
+        sheet.use(p);
+        strip.use(p);
+        bench.use(p, scale);
+        rack.use(p);
+        badge.use(p);
+        legend();
+    }
+
+    private void room() {
+        if (desk.roomProperty().get() == Desk.Room.LOGBOOK) {
+            if (logbook == null) {
+                logbook = new LogbookRoom(desk);
+            }
+            frame.setCenter(logbook);
+            logbook.enter();
+        } else {
+            frame.setCenter(sheetRoom);
+            sheet.requestFocus();
+        }
+    }
+
+    private void legend() {
+        middle.getChildren().remove(legend);
+        if (desk.legendProperty().get()) {
+            legend = new LegendCard(palette());
+            StackPane.setAlignment(legend, Pos.TOP_RIGHT);
+            StackPane.setMargin(legend, new Insets(38, 12, 0, 0));
+            middle.getChildren().add(legend);
+        }
+    }
+
+    private void benchMode() {
+        if (desk.benchProperty().get()) {
+            BenchMode mode = new BenchMode(desk, () -> desk.benchProperty().set(false));
+            frame.setCenter(mode);
+            mode.requestFocus();
+        } else {
+            room();
+        }
+    }
+
+    private void why(Optional<bucina.desk.session.Why> why) {
+        if (why.isPresent()) {
+            show(new WhyCard(why.get(), this::putAway), Pos.CENTER);
+        }
+    }
+
+    private void show(Node card, Pos where) {
+        veil.getChildren().setAll(card);
+        StackPane.setAlignment(card, where);
+        StackPane.setMargin(card, new Insets(70, 20, 40, 20));
+        veil.setVisible(true);
+        card.requestFocus();
+    }
+
+    /** Puts the card away that lies over the window; true if there was one. */
+    boolean putAway() {
+        boolean was = veil.isVisible();
+        veil.setVisible(false);
+        veil.getChildren().clear();
+        desk.whyProperty().set(Optional.empty());
+        if (was) {
+            (desk.roomProperty().get() == Desk.Room.LOGBOOK ? logbook : sheet).requestFocus();
+        }
+        return was;
+    }
+
+    /** True while a card lies over the window. */
+    boolean covered() {
+        return veil.isVisible();
+    }
+
+    void search() {
+        SearchCard card = new SearchCard(finder, this::putAway);
+        show(card, Pos.TOP_CENTER);
+        card.enter();
+    }
+
+    void addTyped() {
+        if (!desk.session().readOnly()) {
+            TypedCard card = new TypedCard(desk, this::putAway);
+            show(card, Pos.CENTER);
+            card.enter();
+        }
+    }
+
+    SheetView sheet() {
+        return sheet;
+    }
+
+    BenchSide bench() {
+        return bench;
+    }
+
+    Optional<LogbookRoom> logbook() {
+        return Optional.ofNullable(logbook).filter(l -> desk.roomProperty().get() == Desk.Room.LOGBOOK);
+    }
+
+    void turnTimer() {
+        timer.turn();
+        top.tick();
+    }
+
+    void scale(int step) {
+        desk.scaleProperty().set(Math.clamp(desk.scaleProperty().get() + step, 100, 200));
+    }
+}

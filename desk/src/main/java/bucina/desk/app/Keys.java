@@ -1,0 +1,151 @@
+package bucina.desk.app;
+
+import bucina.desk.session.Desk;
+import bucina.desk.session.Finder;
+import bucina.desk.session.Selection;
+import bucina.desk.session.Stage;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Scene;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
+import javafx.scene.input.KeyCombination;
+import javafx.scene.input.KeyEvent;
+
+/** Every command with its key: one list serves the keyboard and the search box. Single letters do nothing while text is typed. */
+final class Keys {
+
+    /**
+     * One command.
+     *
+     * @param name  what the search box calls it
+     * @param shown the key as it is written
+     * @param combo the key
+     * @param does  what it does
+     */
+    private record Command(String name, String shown, KeyCombination combo, Runnable does) {
+        boolean plain() {
+            return combo instanceof KeyCodeCombination c && c.getShortcut() != KeyCombination.ModifierValue.DOWN && !c.getCode().isFunctionKey()
+                    && c.getCode() != KeyCode.ESCAPE;
+        }
+    }
+
+    private final Desk desk;
+    private final DeskWindow window;
+    private final List<Command> commands = new ArrayList<>();
+
+    Keys(Desk desk, DeskWindow window) {
+        this.desk = desk;
+        this.window = window;
+        for (Stage stage : Stage.values()) {
+            add(stage.word() + ": " + stage.question(), Integer.toString(stage.key()), digit(stage.key()), () -> stage(stage));
+        }
+        add("Log what is picked as set", "Ctrl+Enter", shortcut(KeyCode.ENTER), this::log);
+        add("Add a reject to the entry", "Ctrl+R", shortcut(KeyCode.R), () -> window.bench().log().reject());
+        add("Add a photograph to the entry", "Ctrl+P", shortcut(KeyCode.P), () -> window.bench().log().photograph());
+        add("Undo (a correcting entry for a logged one)", "Ctrl+Z", shortcut(KeyCode.Z), () -> desk.session().undo(s -> { }));
+        add("Redo", "Ctrl+Y", shortcut(KeyCode.Y), () -> desk.session().redo(s -> { }));
+        add("Sheet room", "F1", plain(KeyCode.F1), () -> desk.roomProperty().set(Desk.Room.SHEET));
+        add("Logbook room", "F2", plain(KeyCode.F2), () -> desk.roomProperty().set(Desk.Room.LOGBOOK));
+        add("Find anything", "Ctrl+K", shortcut(KeyCode.K), window::search);
+        add("Pick the row", "R", plain(KeyCode.R), () -> pick(true));
+        add("Pick the group", "G", plain(KeyCode.G), () -> pick(false));
+        add("Fit the face to the view", "0", digit(0), () -> window.sheet().fit());
+        add("Zoom in", "+", plain(KeyCode.PLUS), () -> window.sheet().zoom(1.4));
+        add("Zoom in", "=", plain(KeyCode.EQUALS), () -> window.sheet().zoom(1.4));
+        add("Zoom out", "-", plain(KeyCode.MINUS), () -> window.sheet().zoom(1 / 1.4));
+        add("Legend of the glyphs", "L", plain(KeyCode.L), () -> desk.legendProperty().set(!desk.legendProperty().get()));
+        add("Bench mode: the job in large type", "B", plain(KeyCode.B), () -> desk.benchProperty().set(!desk.benchProperty().get()));
+        add("Typed stack: an answer without a drawing", "N", plain(KeyCode.N), window::addTyped);
+        add("Inch or millimetre", "U", plain(KeyCode.U), desk::turnUnit);
+        add("Day or night theme", "T", plain(KeyCode.T), () -> desk.darkProperty().set(!desk.darkProperty().get()));
+        add("Timer: start or stop", "M", plain(KeyCode.M), window::turnTimer);
+        add("Larger text", "Ctrl++", shortcut(KeyCode.PLUS), () -> window.scale(25));
+        add("Larger text", "Ctrl+=", shortcut(KeyCode.EQUALS), () -> window.scale(25));
+        add("Smaller text", "Ctrl+-", shortcut(KeyCode.MINUS), () -> window.scale(-25));
+        add("Correct the entry chosen in the logbook", "C", plain(KeyCode.C), () -> window.logbook().ifPresent(l -> l.correctChosen()));
+        add("Withdraw the entry chosen in the logbook", "W", plain(KeyCode.W), () -> window.logbook().ifPresent(l -> l.withdrawChosen()));
+        add("Put away what lies over the sheet, pick nothing", "Esc", plain(KeyCode.ESCAPE), this::escape);
+    }
+
+    private void add(String name, String shown, KeyCombination combo, Runnable does) {
+        commands.add(new Command(name, shown, combo, does));
+    }
+
+    private static KeyCombination plain(KeyCode code) {
+        return new KeyCodeCombination(code);
+    }
+
+    private static KeyCombination shortcut(KeyCode code) {
+        return new KeyCodeCombination(code, KeyCombination.SHORTCUT_DOWN);
+    }
+
+    private static KeyCombination digit(int n) {
+        return new KeyCodeCombination(KeyCode.valueOf("DIGIT" + n));
+    }
+
+    /** The commands for the search box; a command with two keys once. */
+    List<Finder.Hit> commands() {
+        List<Finder.Hit> hits = new ArrayList<>();
+        for (Command c : commands) {
+            if (hits.stream().noneMatch(h -> h.name().equals(c.name))) {
+                hits.add(new Finder.Hit(Finder.Kind.COMMAND, c.name, c.shown, c.does));
+            }
+        }
+        return hits;
+    }
+
+    void on(Scene scene) {
+        scene.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+    }
+
+    private void pressed(KeyEvent e) {
+        boolean typing = e.getTarget() instanceof TextInputControl || ((Scene) e.getSource()).getFocusOwner() instanceof TextInputControl;
+        for (Command c : commands) {
+            boolean undoOfText = typing && (c.shown.equals("Ctrl+Z") || c.shown.equals("Ctrl+Y"));
+            boolean blocked = c.plain() && (typing || window.covered()) || undoOfText;
+            if (!blocked && c.combo.match(e)) {
+                c.does.run();
+                e.consume();
+                return;
+            }
+        }
+    }
+
+    private void stage(Stage stage) {
+        desk.roomProperty().set(Desk.Room.SHEET);
+        desk.stageProperty().set(stage);
+    }
+
+    private void log() {
+        if (desk.stageProperty().get() != Stage.SET) {
+            stage(Stage.SET);
+        } else {
+            window.bench().log().submit();
+        }
+    }
+
+    private void pick(boolean row) {
+        desk.cursor().ifPresent(c -> desk.selectionProperty().set(row ? Selection.row(desk.face(), c.row().id(), Optional.of(c.hole().id()))
+                : Selection.group(desk.face(), c.group().id(), Optional.of(c.hole().id()))));
+    }
+
+    private void escape() {
+        if (window.putAway()) {
+            return;
+        }
+        if (desk.benchProperty().get()) {
+            desk.benchProperty().set(false);
+        } else if (desk.correctingProperty().get().isPresent()) {
+            desk.correctingProperty().set(Optional.empty());
+        } else if (desk.legendProperty().get()) {
+            desk.legendProperty().set(false);
+        } else {
+            desk.typedGroupProperty().set(Optional.empty());
+            desk.selectionProperty().set(Selection.none(desk.selectionProperty().get().face()));
+            window.sheet().requestFocus();
+        }
+    }
+}

@@ -1,0 +1,67 @@
+package bucina.desk.app;
+
+import bucina.core.log.HoleState;
+import bucina.core.stack.FaceReading;
+import bucina.core.stack.HoleReading;
+import bucina.desk.look.Ui;
+import bucina.desk.session.Desk;
+import bucina.desk.session.Stage;
+import java.util.EnumMap;
+import java.util.Map;
+import javafx.css.PseudoClass;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+
+/** The stages of work, each with what is left to do on this face. */
+final class StageRail extends HBox {
+
+    private static final PseudoClass HERE = PseudoClass.getPseudoClass("here");
+
+    private final Desk desk;
+    private final Map<Stage, Button> buttons = new EnumMap<>(Stage.class);
+    private final Map<Stage, Label> left = new EnumMap<>(Stage.class);
+    private final Label face = Ui.label("", "face-name");
+
+    StageRail(Desk desk) {
+        super(6);
+        this.desk = desk;
+        getStyleClass().add("stage-rail");
+        setAlignment(Pos.CENTER_LEFT);
+        setPadding(new Insets(6, 12, 6, 12));
+        for (Stage stage : Stage.values()) {
+            Button button = Ui.button(stage.word(), Integer.toString(stage.key()), () -> desk.stageProperty().set(stage), "stage");
+            button.setId("stage-" + stage.name().toLowerCase(java.util.Locale.ROOT));
+            Label count = Ui.label("", "stage-left");
+            buttons.put(stage, button);
+            left.put(stage, count);
+            getChildren().addAll(button, count);
+        }
+        getChildren().addAll(Ui.spring(), face, Ui.button("Legend", "L", () -> desk.legendProperty().set(!desk.legendProperty().get()), "quiet"));
+        desk.stageProperty().addListener((o, was, now) -> fill());
+        desk.selectionProperty().addListener((o, was, now) -> {
+            if (!was.face().equals(now.face())) {
+                fill();
+            }
+        });
+        desk.session().snapshotProperty().addListener((o, was, now) -> fill());
+        fill();
+    }
+
+    private void fill() {
+        FaceReading reading = desk.face();
+        long findings = reading.readings().stream().filter(r -> r.worst().isPresent()).count();
+        long toSet = reading.readings().stream().filter(this::open).count();
+        left.get(Stage.STUDY).setText(findings == 0 ? "no findings" : findings + (findings == 1 ? " finding" : " findings"));
+        left.get(Stage.SET).setText(toSet == 0 ? "all set" : toSet + " to set");
+        buttons.forEach((stage, button) -> button.pseudoClassStateChanged(HERE, stage == desk.stageProperty().get()));
+        face.setText(reading.face().name());
+    }
+
+    private boolean open(HoleReading reading) {
+        HoleState state = desk.snapshot().state(reading);
+        return !state.set();
+    }
+}

@@ -1,0 +1,84 @@
+package bucina.desk.app;
+
+import bucina.core.measure.Unit;
+import bucina.desk.look.Ui;
+import bucina.desk.session.Desk;
+import bucina.desk.session.WorkTimer;
+import java.util.EnumMap;
+import java.util.Map;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.css.PseudoClass;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.util.Duration;
+
+/** Rooms at the left; build, what is saved, timer, unit and variant at the right. */
+final class TopBar extends HBox {
+
+    private static final PseudoClass HERE = PseudoClass.getPseudoClass("here");
+
+    private final Desk desk;
+    private final WorkTimer timer;
+    private final Button time;
+    private final Button unit;
+    private final Button variant;
+    private final Map<Desk.Room, Button> rooms = new EnumMap<>(Desk.Room.class);
+
+    TopBar(Desk desk, WorkTimer timer, Runnable search) {
+        super(4);
+        this.desk = desk;
+        this.timer = timer;
+        getStyleClass().add("top-bar");
+        setAlignment(Pos.CENTER_LEFT);
+        setPadding(new Insets(5, 10, 5, 10));
+        for (Desk.Room room : Desk.Room.values()) {
+            Button button = Ui.button(room.word(), "F" + (room.ordinal() + 1), () -> desk.roomProperty().set(room), "room");
+            button.setId("room-" + room.name().toLowerCase(java.util.Locale.ROOT));
+            rooms.put(room, button);
+            getChildren().add(button);
+        }
+        Button find = Ui.button("Find", "Ctrl+K", search, "quiet");
+        find.setId("find");
+        Label name = Ui.label(desk.snapshot().build().name(), "build-name");
+        Label status = Ui.label("", "saved");
+        status.setId("status");
+        status.textProperty().bind(desk.session().statusProperty());
+        status.setMaxWidth(330);
+        time = Ui.button("Timer", "", () -> { }, "quiet");
+        time.setId("timer");
+        time.setOnAction(e -> {
+            timer.turn();
+            tick();
+        });
+        unit = Ui.button("", "U", desk::turnUnit, "quiet");
+        unit.setId("unit");
+        variant = Ui.button("", "T", () -> desk.darkProperty().set(!desk.darkProperty().get()), "quiet");
+        variant.setId("variant");
+        getChildren().addAll(find, Ui.spring(), name, status, Ui.spring(), time, unit, variant);
+        desk.roomProperty().addListener((o, was, now) -> mark());
+        desk.unitProperty().addListener((o, was, now) -> mark());
+        desk.darkProperty().addListener((o, was, now) -> mark());
+        mark();
+        tick();
+        Timeline clock = new Timeline(new KeyFrame(Duration.seconds(10), e -> tick()));
+        clock.setCycleCount(Animation.INDEFINITE);
+        clock.play();
+    }
+
+    private void mark() {
+        rooms.forEach((room, button) -> button.pseudoClassStateChanged(HERE, room == desk.roomProperty().get()));
+        unit.setText(desk.unit() == Unit.INCH ? "inch" : "mm");
+        unit.setAccessibleText("Unit " + unit.getText() + ", change");
+        variant.setText(desk.darkProperty().get() ? "Day" : "Night");
+    }
+
+    /** Shows the minutes as they are now. */
+    void tick() {
+        time.setText(timer.running() ? "Timing " + timer.minutes() + " min" : "Start timer");
+    }
+}

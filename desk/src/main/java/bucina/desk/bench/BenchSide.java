@@ -1,0 +1,191 @@
+package bucina.desk.bench;
+
+import bucina.core.rule.Finding;
+import bucina.core.rule.Level;
+import bucina.core.stack.HoleReading;
+import bucina.core.stack.Solution;
+import bucina.core.stack.StackCheck;
+import bucina.desk.look.Palette;
+import bucina.desk.look.Ui;
+import bucina.desk.section.SectionView;
+import bucina.desk.session.Desk;
+import bucina.desk.session.Explain;
+import bucina.desk.session.RowModel;
+import bucina.desk.session.Stage;
+import bucina.desk.session.Why;
+import bucina.desk.session.WorkTimer;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Insets;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Slider;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** Shows the hole looked at (or a typed stack) as the stage asks: its section and numbers, or the log panel. */
+public final class BenchSide extends BorderPane {
+
+    private final Desk desk;
+    private final SectionView section = new SectionView();
+    private final Slider slider = new Slider(0, 1.3, 1);
+    private final Label caption = Ui.label("", "caption");
+    private final Label title = Ui.label("", "bench-title");
+    private final Label where = Ui.wrapped("", "bench-where");
+    private final VBox numbers = new VBox(0);
+    private final VBox findings = new VBox(6);
+    private final VBox study = new VBox(8);
+    private final VBox empty = new VBox(10);
+    private final LogPanel log;
+    private final ScrollPane scroll = new ScrollPane();
+    private Palette palette = Palette.LIGHT;
+
+    public BenchSide(Desk desk, WorkTimer timer) {
+        this.desk = desk;
+        this.log = new LogPanel(desk, timer);
+        getStyleClass().add("bench-side");
+        slider.setId("set-slider");
+        slider.setAccessibleText("How far the rivet is set");
+        slider.valueProperty().addListener((o, was, now) -> {
+            section.set(now.doubleValue());
+            caption.setText(section.caption());
+        });
+        HBox ends = new HBox(6, Ui.label("goes in", "tiny"), slider, Ui.label("flatter", "tiny"));
+        HBox.setHgrow(slider, javafx.scene.layout.Priority.ALWAYS);
+        ends.setAlignment(javafx.geometry.Pos.CENTER);
+        study.getChildren().addAll(section, ends, caption, numbers, findings,
+                Ui.wrapped("Worked out from the plan, not approved: the kit's drawing governs.", "caution"));
+        empty.getChildren().addAll(Ui.label("Nothing picked", "bench-title"),
+                Ui.wrapped("Click a hole on the sheet, or press an arrow key. Its stack is cut through here, with the rivet it takes and why.", "soft"),
+                Ui.wrapped("Double click takes the row, three clicks the group; drag sweeps over holes; Shift goes on to the next hole along the row.",
+                        "soft"),
+                Ui.wrapped("No drawing yet? Press N and type a stack: you get the length at once and can log it.", "soft"));
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setFocusTraversable(false);
+        setCenter(scroll);
+        VBox head = new VBox(1, title, where);
+        head.setPadding(new Insets(10, 14, 6, 14));
+        setTop(head);
+        desk.selectionProperty().addListener((o, was, now) -> fill());
+        desk.typedGroupProperty().addListener((o, was, now) -> fill());
+        desk.session().snapshotProperty().addListener((o, was, now) -> fill());
+        desk.unitProperty().addListener((o, was, now) -> fill());
+        desk.stageProperty().addListener((o, was, now) -> fill());
+        desk.correctingProperty().addListener((o, was, now) -> fill());
+    }
+
+    /** Draws in the colours of one variant, text larger by a factor. */
+    public void use(Palette next, double scale) {
+        palette = next;
+        section.use(next, scale);
+        log.use(next);
+        fill();
+    }
+
+    /** The log panel, for the keys that act on it. */
+    public LogPanel log() {
+        return log;
+    }
+
+    private void fill() {
+        Optional<HoleReading> cursor = desk.cursor();
+        Optional<Solution> typed = desk.typedGroupProperty().get().flatMap(g -> desk.snapshot().derivation().typed(g));
+        boolean setting = desk.stageProperty().get() == Stage.SET;
+        head(cursor, typed.isPresent());
+        if (setting || desk.correctingProperty().get().isPresent()) {
+            log.fill();
+            content(log);
+        } else if (cursor.isPresent()) {
+            HoleReading reading = cursor.get();
+            section.show(Optional.of(reading.solution()), reading.layers().stream().map(l -> l.name()).toList(), desk.unit());
+            numbers(new Explain(desk.snapshot().build().rules(), desk.unit()).hole(reading), Optional.of(reading));
+            findings(StackCheck.findings(desk.face().face(), reading));
+            content(study);
+        } else if (typed.isPresent()) {
+            section.show(typed, List.of(), desk.unit());
+            numbers(new Explain(desk.snapshot().build().rules(), desk.unit()).stack(typed.get(), List.of()), Optional.empty());
+            findings(typed.get().faults());
+            content(study);
+        } else {
+            content(empty);
+        }
+        caption.setText(section.caption());
+        section.describe();
+    }
+
+    private void content(VBox content) {
+        content.setPadding(new Insets(content == empty ? 0 : 4, 14, 12, 14));
+        if (scroll.getContent() != content) {
+            scroll.setContent(content);
+        }
+    }
+
+    private void head(Optional<HoleReading> cursor, boolean typed) {
+        boolean none = cursor.isEmpty() && !typed;
+        Ui.shown(title, !none);
+        Ui.shown(where, !none);
+        int picked = desk.selectionProperty().get().holes().size();
+        if (cursor.isPresent()) {
+            HoleReading r = cursor.get();
+            title.setText(r.label() + (picked > 1 ? "  of " + picked + " picked" : ""));
+            where.setText(r.group().code() + " " + r.group().name() + ", " + desk.snapshot().state(r).words()
+                    + r.hole().deviation().map(d -> ". Deviates: " + d.reason()).orElse(""));
+        } else if (typed) {
+            desk.typedGroupProperty().get().flatMap(g -> desk.snapshot().group(g)).ifPresent(ref -> {
+                title.setText(ref.group().code());
+                where.setText(ref.group().name() + ", typed stack, " + desk.snapshot().log().installed(ref.group()) + " of " + ref.group().count()
+                        + " set");
+            });
+        }
+    }
+
+    private void numbers(List<Why> all, Optional<HoleReading> reading) {
+        numbers.getChildren().clear();
+        for (Why why : all) {
+            HBox line = new HBox(8, Ui.label(why.title(), "number-name"), Ui.spring(), Ui.label(why.value(), "number-value"), Ui.label("?", "number-why"));
+            line.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+            Button button = new Button();
+            line.prefWidthProperty().bind(button.widthProperty().subtract(8));
+            line.setMouseTransparent(true);
+            button.setGraphic(line);
+            button.getStyleClass().add("number");
+            button.setMaxWidth(Double.MAX_VALUE);
+            button.setAccessibleText(why.title() + " " + why.value() + ", open the reason");
+            button.setOnAction(e -> desk.whyProperty().set(Optional.of(why)));
+            numbers.getChildren().add(button);
+        }
+        reading.flatMap(this::gapChange).ifPresent(text -> numbers.getChildren().add(Ui.wrapped(text, "attention-text", "inset")));
+    }
+
+    /** What the squeezer wants when the stack changed since the hole before in the row. */
+    private Optional<String> gapChange(HoleReading reading) {
+        Optional<RowModel> row = desk.row();
+        int place = row.map(r -> r.place(reading.hole().id())).orElse(0);
+        if (place < 1) {
+            return Optional.empty();
+        }
+        HoleReading before = row.get().cells().get(place - 1).reading();
+        var now = reading.solution().choice();
+        var then = before.solution().choice();
+        if (now.isEmpty() || then.isEmpty() || now.get().squeezerGap().same(then.get().squeezerGap())) {
+            return Optional.empty();
+        }
+        var change = now.get().squeezerGap().minus(then.get().squeezerGap());
+        return Optional.of("Gap changes here: " + (change.positive() ? "open" : "close") + " the squeezer by "
+                + bucina.core.measure.LengthFormat.trade(change.abs(), desk.unit()) + " against hole " + before.hole().label() + ".");
+    }
+
+    private void findings(List<Finding> list) {
+        findings.getChildren().clear();
+        for (Finding finding : list) {
+            boolean error = finding.level() == Level.ERROR;
+            VBox box = new VBox(2, Ui.wrapped((error ? "◣ " : "■ ") + finding.message().in(desk.unit()), error ? "stop-text" : "attention-text"),
+                    Ui.wrapped(finding.remedy().in(desk.unit()), "soft"), Ui.wrapped(finding.source(), "tiny"));
+            box.getStyleClass().add(error ? "finding-error" : "finding-warning");
+            findings.getChildren().add(box);
+        }
+    }
+}

@@ -1,0 +1,438 @@
+package bucina.desk.bench;
+
+import bucina.core.log.Disposition;
+import bucina.core.log.LogEntry;
+import bucina.core.measure.InputException;
+import bucina.core.measure.LengthFormat;
+import bucina.core.rivet.ShopHeadLimits;
+import bucina.core.stack.Solution;
+import bucina.desk.look.Palette;
+import bucina.desk.look.Ui;
+import bucina.desk.session.Desk;
+import bucina.desk.session.LogForm;
+import bucina.desk.session.PhotoFiles;
+import bucina.desk.session.Suggestion;
+import bucina.desk.session.WorkTimer;
+import java.io.File;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.value.ChangeListener;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
+import javafx.scene.input.DragEvent;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+
+/** The panel that writes down what was set. It keeps what is typed until it is on the disk. */
+public final class LogPanel extends VBox {
+
+    private final Desk desk;
+    private final WorkTimer timer;
+    private final Label lead = Ui.wrapped("", "log-lead");
+    private final Label others = Ui.wrapped("", "attention-text");
+    private final Label use = Ui.wrapped("", "log-use");
+    private final TextField count = field("log-count", "40");
+    private final TextField designation = field("log-designation", "MS20426AD3-3.5");
+    private final TextField length = field("log-length", "as stocked");
+    private final TextField who = field("log-who", "name or initials");
+    private final TextField done = field("log-done", "2026-11-20 19:30");
+    private final TextField minutes = field("log-minutes", "40");
+    private final TextField tool = field("log-tool", "squeezer, gun and bar");
+    private final TextField setting = field("log-setting", ".182 in");
+    private final TextField hole = field("log-hole", "#40");
+    private final TextField readings = field("log-readings", ".146x.047, .148x.046");
+    private final TextField explanation = field("log-explanation", "a word of explanation");
+    private final TextField reason = field("log-reason", "why it is corrected");
+    private final TextArea note = new TextArea();
+    private final VBox rejects = new VBox(4);
+    private final HBox photos = new HBox(6);
+    private final Label oddity = Ui.wrapped("", "attention-text");
+    private final Label verdicts = Ui.wrapped("", "soft");
+    private final Label error = Ui.wrapped("", "stop-text");
+    private final Button go = Ui.button("Log", "Ctrl+Enter", this::submit, "primary");
+    private final VBox form = new VBox(7);
+    private final VBox nothing = new VBox(10);
+    private LogForm current;
+    private LogForm.Fields fields = new LogForm.Fields();
+    private Optional<Solution> solution = Optional.empty();
+    private boolean busy;
+
+    LogPanel(Desk desk, WorkTimer timer) {
+        super(8);
+        this.desk = desk;
+        this.timer = timer;
+        setId("log-panel");
+        note.setId("log-note");
+        note.setPrefRowCount(2);
+        note.setWrapText(true);
+        note.setPromptText("anything the next person should know");
+        note.setAccessibleText("Note");
+        go.setId("log-go");
+        go.setMaxWidth(Double.MAX_VALUE);
+        Button addReject = Ui.button("Reject", "Ctrl+R", this::addReject, "quiet");
+        addReject.setId("log-add-reject");
+        Button addPhoto = Ui.button("Photograph", "Ctrl+P", this::choosePhoto, "quiet");
+        addPhoto.setId("log-add-photo");
+        HBox adding = new HBox(8, addReject, addPhoto);
+        Button cancel = Ui.button("Leave it as it is", "Esc", this::cancel, "quiet");
+        cancel.setId("log-cancel");
+        cancel.visibleProperty().bind(reason.visibleProperty());
+        cancel.managedProperty().bind(reason.visibleProperty());
+        form.getChildren().addAll(lead, use, grid(), oddity, named("Explanation", explanation), named("Correction", reason), verdicts, named("Note", note),
+                rejects, photos, adding, error, go, cancel, others,
+                Ui.wrapped("Eye and hearing protection; fingers clear of bar and dies. A head outside the limits is judged, not hit again.", "caution"));
+        readings.textProperty().addListener((o, was, now) -> judge());
+        ChangeListener<String> check = (o, was, now) -> odd();
+        designation.textProperty().addListener(check);
+        length.textProperty().addListener(check);
+        setOnDragOver(this::dragOver);
+        setOnDragDropped(this::dropped);
+        nothing.getChildren().addAll(Ui.wrapped("Everything picked is set.", "log-lead"),
+                Ui.wrapped("Pick the holes that were set: a row by double click, a stretch with Shift, a group in the rack. What they take is filled in.",
+                        "soft"));
+    }
+
+    /** Draws in the colours of one variant. */
+    void use(Palette palette) {
+        judge();
+    }
+
+    private static TextField field(String id, String prompt) {
+        TextField field = new TextField();
+        field.setId(id);
+        field.setPromptText(prompt);
+        field.setPrefColumnCount(8);
+        return field;
+    }
+
+    private GridPane grid() {
+        GridPane grid = new GridPane();
+        grid.setHgap(8);
+        grid.setVgap(5);
+        ColumnConstraints names = new ColumnConstraints();
+        names.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+        ColumnConstraints values = new ColumnConstraints();
+        values.setHgrow(Priority.ALWAYS);
+        grid.getColumnConstraints().addAll(names, values, names, values);
+        row(grid, 0, "Rivet", designation, "", null);
+        row(grid, 1, "Count", count, "Cut to", length);
+        row(grid, 2, "Who", who, "Minutes", minutes);
+        row(grid, 3, "Done", done, "", null);
+        row(grid, 4, "Tool", tool, "", null);
+        row(grid, 5, "Gap", setting, "Hole", hole);
+        row(grid, 6, "Heads", readings, "", null);
+        return grid;
+    }
+
+    private static void row(GridPane grid, int row, String name, TextField field, String name2, TextField field2) {
+        Label label = Ui.label(name, "field-name");
+        label.setLabelFor(field);
+        field.setAccessibleText(name);
+        grid.add(label, 0, row);
+        if (field2 == null) {
+            grid.add(field, 1, row, 3, 1);
+        } else {
+            grid.add(field, 1, row);
+            Label second = Ui.label(name2, "field-name");
+            second.setLabelFor(field2);
+            field2.setAccessibleText(name2);
+            grid.add(second, 2, row);
+            grid.add(field2, 3, row);
+        }
+    }
+
+    private static HBox named(String name, javafx.scene.Node field) {
+        HBox box = new HBox(8, Ui.label(name, "field-name"), field);
+        HBox.setHgrow(field, Priority.ALWAYS);
+        box.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        box.visibleProperty().bind(field.visibleProperty());
+        box.managedProperty().bind(field.visibleProperty());
+        return box;
+    }
+
+    // ---- what is shown --------------------------------------------------------------------------------------------------------------
+
+    /** Fills the panel for what is picked, keeping what was typed while that stays the same. */
+    void fill() {
+        if (busy) {
+            return;
+        }
+        Optional<LogEntry> correcting = desk.correctingProperty().get();
+        if (correcting.isPresent()) {
+            fillCorrection(correcting.get());
+            return;
+        }
+        Optional<Suggestion> suggestion = Suggestion.of(desk);
+        if (suggestion.isEmpty()) {
+            current = null;
+            getChildren().setAll(nothing);
+            return;
+        }
+        Suggestion s = suggestion.get();
+        boolean same = current != null && current.corrects().isEmpty() && current.group().id().equals(s.group().id()) && current.holes().equals(s.holes());
+        solution = Optional.of(s.solution());
+        if (!same) {
+            LogForm.Fields keep = fields;
+            current = LogForm.of(s);
+            fields = LogForm.suggest(s, desk, timer.minutes());
+            fields.tool = keep.tool;
+            show();
+        }
+        lead.setText(s.where() + (s.count() > 1 && !s.holes().isEmpty() ? ", " + s.count() + " holes" : ""));
+        use.setText("takes " + s.solution().designation().orElse("nothing stocked") + " in " + LengthFormat.trade(s.solution().grip(), desk.unit())
+                + s.gap().map(g -> ", gap " + LengthFormat.trade(g, desk.unit())).orElse(""));
+        others.setText(s.others() > 0 ? s.others() + " more picked take another rivet: they are offered next." : "");
+        Ui.shown(others, s.others() > 0);
+        go.setText("Log " + (current.countTyped() ? "" : s.count() + " ") + "as set");
+        go.setDisable(desk.session().readOnly());
+        getChildren().setAll(form);
+    }
+
+    private void fillCorrection(LogEntry entry) {
+        if (current == null || !current.corrects().equals(Optional.of(entry.id()))) {
+            var group = desk.snapshot().group(entry.work().orElseThrow().group());
+            if (group.isEmpty()) {
+                desk.correctingProperty().set(Optional.empty());
+                return;
+            }
+            current = LogForm.correcting(entry, group.get().group());
+            fields = LogForm.of(entry.work().orElseThrow(), desk.unit());
+            solution = Optional.empty();
+            show();
+        }
+        lead.setText("Correcting entry " + entry.id());
+        use.setText("The first entry stays; a new one that points at it stands in its place.");
+        Ui.shown(others, false);
+        go.setText("Write the correction");
+        go.setDisable(desk.session().readOnly());
+        getChildren().setAll(form);
+    }
+
+    /** Puts the fields' texts into the controls. */
+    private void show() {
+        count.setText(fields.count);
+        count.setDisable(!current.countTyped());
+        designation.setText(fields.designation);
+        length.setText(fields.length);
+        who.setText(fields.who);
+        done.setText(fields.done);
+        minutes.setText(fields.minutes);
+        tool.setText(fields.tool);
+        setting.setText(fields.setting);
+        hole.setText(fields.hole);
+        readings.setText(fields.readings);
+        explanation.setText(fields.explanation);
+        note.setText(fields.note);
+        reason.setText("");
+        Ui.shown(reason, current.corrects().isPresent());
+        error("");
+        showRejects();
+        showPhotos();
+        odd();
+        judge();
+    }
+
+    private void odd() {
+        if (current == null) {
+            return;
+        }
+        take();
+        String text = current.oddity(fields, desk.lengths(), desk.snapshot().build().rules());
+        oddity.setText(text);
+        Ui.shown(oddity, !text.isEmpty());
+        Ui.shown(explanation, !text.isEmpty() || !fields.explanation.isEmpty());
+    }
+
+    private void judge() {
+        Optional<ShopHeadLimits> limits = solution.flatMap(s -> s.choice()).map(c -> c.limits());
+        String text = limits.map(l -> LogForm.verdicts(readings.getText(), desk.lengths(), l)).orElse("");
+        verdicts.setText(text);
+        Ui.shown(verdicts, !text.isEmpty());
+    }
+
+    private void error(String sentence) {
+        error.setText(sentence);
+        Ui.shown(error, !sentence.isEmpty());
+    }
+
+    private void take() {
+        fields.count = count.getText();
+        fields.designation = designation.getText();
+        fields.length = length.getText();
+        fields.who = who.getText();
+        fields.done = done.getText();
+        fields.minutes = minutes.getText();
+        fields.tool = tool.getText();
+        fields.setting = setting.getText();
+        fields.hole = hole.getText();
+        fields.readings = readings.getText();
+        fields.explanation = explanation.isVisible() ? explanation.getText() : fields.explanation;
+        fields.note = note.getText();
+    }
+
+    // ---- rejects and photographs ----------------------------------------------------------------------------------------------------
+
+    private void addReject() {
+        if (current != null) {
+            fields.rejects.add(new LogForm.RejectLine(current.holes().isEmpty() ? "" : current.holes().getFirst().label(), Disposition.REPLACED, ""));
+            showRejects();
+        }
+    }
+
+    private void showRejects() {
+        rejects.getChildren().clear();
+        Ui.shown(rejects, !fields.rejects.isEmpty());
+        for (int i = 0; i < fields.rejects.size(); i++) {
+            rejects.getChildren().add(rejectRow(i));
+        }
+    }
+
+    private HBox rejectRow(int i) {
+        LogForm.RejectLine line = fields.rejects.get(i);
+        ComboBox<String> at = new ComboBox<>();
+        at.getItems().setAll(current.holes().stream().map(h -> h.label()).toList());
+        at.setValue(line.hole());
+        at.setId("log-reject-hole-" + i);
+        at.setAccessibleText("Rejected at hole");
+        ComboBox<Disposition> what = new ComboBox<>();
+        what.getItems().setAll(Disposition.values());
+        what.setConverter(new javafx.util.StringConverter<>() {
+            @Override
+            public String toString(Disposition d) {
+                return d == null ? "" : d.words();
+            }
+
+            @Override
+            public Disposition fromString(String text) {
+                return Disposition.parse(text);
+            }
+        });
+        what.setValue(line.what());
+        what.setId("log-reject-what-" + i);
+        what.setAccessibleText("What was done about it");
+        HBox.setHgrow(what, Priority.ALWAYS);
+        what.setMaxWidth(Double.MAX_VALUE);
+        at.valueProperty().addListener((o, was, now) -> fields.rejects.set(i, new LogForm.RejectLine(now, fields.rejects.get(i).what(),
+                fields.rejects.get(i).note())));
+        what.valueProperty().addListener((o, was, now) -> fields.rejects.set(i, new LogForm.RejectLine(fields.rejects.get(i).hole(), now,
+                fields.rejects.get(i).note())));
+        Button drop = Ui.button("×", "", () -> {
+            fields.rejects.remove(i);
+            showRejects();
+        }, "quiet");
+        drop.setAccessibleText("Take this reject away");
+        HBox row = new HBox(4, at, what, drop);
+        if (current.holes().isEmpty()) {
+            row.getChildren().remove(at);
+        }
+        return row;
+    }
+
+    private void choosePhoto() {
+        if (current == null) {
+            return;
+        }
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Photograph for the log");
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("JPEG and PNG pictures", "*.jpg", "*.jpeg", "*.png", "*.JPG", "*.PNG"));
+        List<File> files = chooser.showOpenMultipleDialog(getScene().getWindow());
+        if (files != null) {
+            files.forEach(f -> addPhoto(f.toPath()));
+        }
+    }
+
+    /** Adds a picture file to the entry being written; read off the interface thread. */
+    public void addPhoto(Path path) {
+        Thread.ofVirtual().start(() -> {
+            try {
+                var photo = PhotoFiles.read(path);
+                javafx.application.Platform.runLater(() -> {
+                    if (fields.photos.stream().noneMatch(p -> p.sha256().equals(photo.sha256()))) {
+                        fields.photos.add(photo);
+                    }
+                    showPhotos();
+                });
+            } catch (InputException e) {
+                javafx.application.Platform.runLater(() -> error(e.getMessage()));
+            }
+        });
+    }
+
+    private void showPhotos() {
+        photos.getChildren().clear();
+        Ui.shown(photos, !fields.photos.isEmpty());
+        fields.photos.forEach(p -> photos.getChildren().add(bucina.desk.logbook.Thumbnails.of(p, 64)));
+    }
+
+    private void dragOver(DragEvent e) {
+        if (e.getDragboard().hasFiles()) {
+            e.acceptTransferModes(TransferMode.COPY);
+        }
+        e.consume();
+    }
+
+    private void dropped(DragEvent e) {
+        e.getDragboard().getFiles().forEach(f -> addPhoto(f.toPath()));
+        e.setDropCompleted(true);
+        e.consume();
+    }
+
+    // ---- writing it down ------------------------------------------------------------------------------------------------------------
+
+    /** Writes the entry down; what is typed stays until it is on the disk. */
+    public void submit() {
+        if (current == null || busy || desk.session().readOnly()) {
+            return;
+        }
+        take();
+        LogEntry.Draft draft;
+        try {
+            draft = current.draft(fields, desk.lengths(), reason.getText().isBlank() ? "corrected" : reason.getText().strip());
+        } catch (InputException e) {
+            error(e.getMessage());
+            return;
+        }
+        busy = true;
+        go.setDisable(true);
+        error("");
+        String name = fields.who.strip();
+        desk.session().log(draft, List.copyOf(fields.photos), entry -> {
+            busy = false;
+            current = null;
+            desk.prefs().keep("who", name);
+            timer.again();
+            desk.correctingProperty().set(Optional.empty());
+            fill();
+        }, sentence -> {
+            busy = false;
+            go.setDisable(false);
+            error(sentence);
+        });
+    }
+
+    private void cancel() {
+        current = null;
+        desk.correctingProperty().set(Optional.empty());
+        fill();
+    }
+
+    /** Keys of the panel, wherever the focus is. */
+    public void reject() {
+        addReject();
+    }
+
+    /** Opens the chooser for photographs. */
+    public void photograph() {
+        choosePhoto();
+    }
+
+}

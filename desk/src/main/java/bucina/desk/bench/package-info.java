@@ -1,0 +1,2 @@
+/** The bench side, at the right: the section and the numbers of the hole looked at, what to do next, and the log panel. */
+package bucina.desk.bench;

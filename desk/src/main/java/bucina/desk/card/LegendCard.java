@@ -1,0 +1,44 @@
+package bucina.desk.card;
+
+import bucina.core.log.HoleState;
+import bucina.desk.look.Glyph;
+import bucina.desk.look.Palette;
+import bucina.desk.look.Ui;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** What the glyphs mean. */
+public final class LegendCard extends VBox {
+
+    public LegendCard(Palette palette) {
+        super(5);
+        getStyleClass().addAll("card", "legend");
+        setId("legend-card");
+        setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
+        getChildren().add(Ui.label("Holes, as far as they have come", "strong"));
+        for (HoleState state : HoleState.values()) {
+            add(state.words(), g -> Glyph.paint(g, state, 13, 13, 7, palette));
+        }
+        getChildren().add(Ui.label("Over them", "strong"));
+        for (Glyph.Mark mark : Glyph.Mark.values()) {
+            if (mark != Glyph.Mark.NONE) {
+                add(mark.words(), g -> {
+                    Glyph.paint(g, HoleState.PLANNED, 13, 13, 7, palette);
+                    Glyph.mark(g, mark, 13, 13, 7, palette);
+                });
+            }
+        }
+    }
+
+    private void add(String words, Consumer<GraphicsContext> paint) {
+        Canvas canvas = new Canvas(26, 26);
+        paint.accept(canvas.getGraphicsContext2D());
+        HBox row = new HBox(8, canvas, Ui.label(words, "plain"));
+        row.setAlignment(Pos.CENTER_LEFT);
+        getChildren().add(row);
+    }
+}

@@ -1,0 +1,36 @@
+package bucina.desk.card;
+
+import bucina.desk.look.Ui;
+import bucina.desk.session.Why;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** One number opened up: formula, values, rule, source. */
+public final class WhyCard extends VBox {
+
+    /**
+     * @param away puts the card away
+     */
+    public WhyCard(Why why, Runnable away) {
+        super(8);
+        getStyleClass().add("card");
+        setId("why-card");
+        setMaxSize(460, USE_PREF_SIZE);
+        Button close = Ui.button("Close", "Esc", away, "quiet");
+        HBox head = new HBox(8, Ui.label(why.title(), "bench-title"), Ui.spring(), close);
+        head.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(head, Ui.label(why.value(), "why-value"));
+        add(why.formula(), "formula");
+        add(why.filled(), "formula");
+        add(why.note(), "plain");
+        add("Source: " + why.source(), "soft");
+    }
+
+    private void add(String text, String style) {
+        if (!text.isBlank()) {
+            getChildren().add(Ui.wrapped(text, style));
+        }
+    }
+}

@@ -1,0 +1,9 @@
+package bucina.desk.cli;
+
+import picocli.CommandLine.Command;
+
+/** Sums that need no build. */
+@Command(name = "calc", description = "Sums that need no build.", mixinStandardHelpOptions = true, synopsisSubcommandLabel = "VERB",
+        subcommands = {CalcRivetCommand.class, CalcEdgeCommand.class})
+final class CalcCommand {
+}

@@ -1,0 +1,80 @@
+package bucina.desk.cli;
+
+import bucina.core.measure.InputException;
+import bucina.store.file.BuildFileException;
+import java.io.PrintWriter;
+import java.time.Clock;
+import java.util.concurrent.Callable;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Spec;
+
+/** The top of the command line. */
+@Command(name = "bucina", mixinStandardHelpOptions = true, version = "Bucina 0.1.0",
+        subcommands = {CalcCommand.class, CheckCommand.class, StackCommand.class, GroupsCommand.class, LogCommand.class, ExportCommand.class,
+            ImportCommand.class},
+        description = "Plans and logs rivet work on sheet-metal aircraft kits. Without a verb it opens the window.",
+        footer = {"", "Windows: bucina FILE   bucina   bucina demo [--fresh]   bucina screenshots DIR",
+            "Computed figures never approve anything: the kit's drawings and the authority that certifies the aircraft govern."})
+public final class Cli implements Callable<Integer> {
+
+    /** All is well. */
+    public static final int FINE = 0;
+    /** Findings of level error, or no usable answer. */
+    public static final int FINDINGS = 1;
+    /** Input that cannot be used. */
+    public static final int UNUSABLE = 2;
+    private static final int BROKEN = 70;
+
+    @Spec
+    private CommandSpec spec;
+    private final Clock clock;
+
+    Cli(Clock clock) {
+        this.clock = clock;
+    }
+
+    Clock clock() {
+        return clock;
+    }
+
+    /** Runs one call and gives its exit code; never throws, never prints a stack trace. */
+    public static int run(Clock clock, PrintWriter out, PrintWriter err, String... args) {
+        CommandLine line = new CommandLine(new Cli(clock));
+        line.setOut(out);
+        line.setErr(err);
+        line.setCaseInsensitiveEnumValuesAllowed(true);
+        line.setParameterExceptionHandler((e, a) -> {
+            e.getCommandLine().getErr().println(oneLine(e.getMessage()) + ". Help: " + e.getCommandLine().getCommandSpec().qualifiedName() + " --help");
+            return UNUSABLE;
+        });
+        line.setExecutionExceptionHandler((e, command, parsed) -> failed(command.getErr(), e));
+        try {
+            return line.execute(args);
+        } finally {
+            out.flush();
+            err.flush();
+        }
+    }
+
+    private static int failed(PrintWriter err, Exception e) {
+        if (e instanceof InputException || e instanceof BuildFileException) {
+            err.println(oneLine(e.getMessage()));
+            return UNUSABLE;
+        }
+        err.println("Bucina itself failed (" + e.getClass().getSimpleName() + ": " + oneLine(String.valueOf(e.getMessage()))
+                + "). Your files are as they were; please report what you typed.");
+        return BROKEN;
+    }
+
+    private static String oneLine(String text) {
+        return text.replaceAll("\\s*\\R\\s*", " ").replaceAll("\\.+$", "");
+    }
+
+    @Override
+    public Integer call() {
+        spec.commandLine().usage(spec.commandLine().getOut());
+        return FINE;
+    }
+}

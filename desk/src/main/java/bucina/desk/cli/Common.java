@@ -1,0 +1,128 @@
+package bucina.desk.cli;
+
+import bucina.core.catalogue.Catalogue;
+import bucina.core.measure.InputException;
+import bucina.core.measure.Length;
+import bucina.core.measure.LengthFormat;
+import bucina.core.measure.LengthParser;
+import bucina.core.measure.Unit;
+import bucina.core.rule.Finding;
+import bucina.core.rule.Level;
+import bucina.store.json.Json;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.PrintWriter;
+import java.util.List;
+import java.util.Optional;
+import picocli.CommandLine.ITypeConverter;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+
+/** What every verb takes and how every verb answers. */
+final class Common {
+
+    @Spec(Spec.Target.MIXEE)
+    private CommandSpec spec;
+
+    @Option(names = "--json", description = "Answer as JSON; lengths are {\"in\": x, \"mm\": y}.")
+    private boolean json;
+
+    @Option(names = "--unit", defaultValue = "in", converter = UnitName.class, description = "Unit of bare lengths and of the table: in or mm.")
+    private Unit unit;
+
+    /** {@code in} or {@code mm}. */
+    static final class UnitName implements ITypeConverter<Unit> {
+        @Override
+        public Unit convert(String value) {
+            return switch (value) {
+                case "in", "inch" -> Unit.INCH;
+                case "mm" -> Unit.MM;
+                default -> throw new picocli.CommandLine.TypeConversionException("\"" + value + "\" is no unit here: write in or mm");
+            };
+        }
+    }
+
+    boolean json() {
+        return json;
+    }
+
+    Unit unit() {
+        return unit;
+    }
+
+    PrintWriter out() {
+        return spec.commandLine().getOut();
+    }
+
+    /** The top command, for its clock. */
+    Cli top() {
+        return (Cli) spec.root().userObject();
+    }
+
+    Catalogue catalogue() {
+        return bucina.desk.session.Catalogues.inForce();
+    }
+
+    LengthParser lengths() {
+        return new LengthParser(unit, catalogue().drills());
+    }
+
+    String show(Length length) {
+        return LengthFormat.trade(length, unit);
+    }
+
+    /** Prints the tree if JSON is asked for, otherwise the lines. */
+    void answer(JsonNode tree, List<String> lines) {
+        if (json) {
+            out().println(Json.pretty(tree));
+        } else {
+            lines.forEach(out()::println);
+        }
+        out().flush();
+    }
+
+    static ObjectNode object() {
+        return JsonNodeFactory.instance.objectNode();
+    }
+
+    static ArrayNode array() {
+        return JsonNodeFactory.instance.arrayNode();
+    }
+
+    static JsonNode length(Length length) {
+        return object().put("in", length.in()).put("mm", length.mm());
+    }
+
+    static JsonNode length(Optional<Length> length) {
+        return length.<JsonNode>map(Common::length).orElse(JsonNodeFactory.instance.nullNode());
+    }
+
+    /** Findings as a tree, in the shape the contract gives. */
+    ArrayNode findings(List<Finding> findings) {
+        ArrayNode array = array();
+        for (Finding f : findings) {
+            ObjectNode node = array.addObject().put("rule", f.rule()).put("level", f.level().code()).put("face", f.place().face())
+                    .put("group", f.place().group()).put("hole", f.place().hole()).put("layer", f.place().layer());
+            node.set("measured", length(f.measured()));
+            node.set("required", length(f.required()));
+            node.put("source", f.source()).put("message", f.message().in(unit)).put("remedy", f.remedy().in(unit)).putNull("accepted");
+        }
+        return array;
+    }
+
+    /** One line for a finding. */
+    String line(Finding f) {
+        return "%-7s %s %s".formatted(f.level().code(), f.message().in(unit), f.remedy().in(unit));
+    }
+
+    static int exit(List<Finding> findings) {
+        return findings.stream().anyMatch(f -> f.level() == Level.ERROR) ? Cli.FINDINGS : Cli.FINE;
+    }
+
+    static InputException wrong(String sentence) {
+        return new InputException(sentence);
+    }
+}

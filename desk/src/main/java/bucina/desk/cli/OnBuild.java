@@ -1,0 +1,42 @@
+package bucina.desk.cli;
+
+import bucina.core.log.Logbook;
+import bucina.core.plan.Build;
+import bucina.core.stack.Derivation;
+import bucina.store.file.BuildFile;
+import java.nio.file.Path;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Parameters;
+
+/** A verb on a build file. */
+abstract class OnBuild {
+
+    @Mixin
+    private Common common;
+
+    @Parameters(index = "0", paramLabel = "FILE", description = "The build, a .bucina file.")
+    private Path file;
+
+    Common common() {
+        return common;
+    }
+
+    Path file() {
+        return file;
+    }
+
+    /** What the file holds and what follows from it. */
+    record Opened(Build build, Logbook log, Derivation derivation) {
+    }
+
+    Opened open() {
+        try (BuildFile build = BuildFile.openToRead(file)) {
+            return derived(build);
+        }
+    }
+
+    Opened derived(BuildFile open) {
+        BuildFile.Contents contents = open.read();
+        return new Opened(contents.build(), contents.log(), Derivation.of(contents.build(), common.catalogue()));
+    }
+}

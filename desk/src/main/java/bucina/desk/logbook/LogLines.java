@@ -1,0 +1,95 @@
+package bucina.desk.logbook;
+
+import bucina.core.log.LogEntry;
+import bucina.core.log.Logbook;
+import bucina.core.log.Work;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/** The log as lines: newest day first, each day with its total, its entries in the order they were done. No nodes. */
+final class LogLines {
+
+    /** One line of the list. */
+    sealed interface Line {
+    }
+
+    /**
+     * A day.
+     *
+     * @param date    the day
+     * @param count   fasteners set that day, by entries in force
+     * @param minutes time that day, by entries in force
+     */
+    record Day(LocalDate date, int count, int minutes) implements Line {
+    }
+
+    /**
+     * An entry.
+     *
+     * @param entry   the entry
+     * @param inForce false if another corrects it
+     */
+    record Item(LogEntry entry, boolean inForce) implements Line {
+    }
+
+    private LogLines() {
+    }
+
+    /** Lines for the entries that hold {@code filter} in group, designation, name, note or number; all for a blank one. */
+    static List<Line> of(Logbook log, String filter) {
+        String wanted = filter.strip().toLowerCase(Locale.ROOT);
+        List<Item> items = new ArrayList<>();
+        for (LogEntry entry : log.entries()) {
+            if (wanted.isEmpty() || text(log, entry).contains(wanted)) {
+                items.add(new Item(entry, log.inForce(entry)));
+            }
+        }
+        items.sort(Comparator.comparing((Item i) -> day(log, i.entry)).reversed().thenComparing(i -> i.entry.id()));
+        List<Line> lines = new ArrayList<>();
+        LocalDate last = null;
+        for (Item item : items) {
+            LocalDate day = day(log, item.entry);
+            if (!day.equals(last)) {
+                List<Work> works = items.stream().filter(i -> i.inForce && day(log, i.entry).equals(day)).flatMap(i -> i.entry.work().stream()).toList();
+                lines.add(new Day(day, works.stream().mapToInt(Work::count).sum(), works.stream().mapToInt(Work::minutes).sum()));
+                last = day;
+            }
+            lines.add(item);
+        }
+        return lines;
+    }
+
+    /** The day an entry belongs to: when its work was done; a withdrawal stands with the entry it withdraws. */
+    private static LocalDate day(Logbook log, LogEntry entry) {
+        Optional<LogEntry> at = Optional.of(entry);
+        while (at.isPresent() && at.get().work().isEmpty()) {
+            at = at.get().corrects().flatMap(log::entry);
+        }
+        return at.flatMap(LogEntry::work).map(w -> w.done().toLocalDate()).orElse(LocalDate.EPOCH);
+    }
+
+    private static String text(Logbook log, LogEntry entry) {
+        return ("#" + entry.id() + " " + day(log, entry) + " " + entry.reason() + entry.work().map(w -> " " + w.groupCode() + " " + w.designation() + " "
+                + w.who() + " " + w.note() + " " + w.setup().tool() + " " + (w.holes().isEmpty() ? "" : w.holes().getFirst().label())).orElse(" withdrawn"))
+                .toLowerCase(Locale.ROOT);
+    }
+
+    /** The holes of an entry in few words. */
+    static String where(Work work) {
+        if (work.holes().isEmpty()) {
+            return "typed stack";
+        }
+        String first = work.holes().getFirst().label();
+        String last = work.holes().getLast().label();
+        return first.equals(last) ? first : first + " to " + last;
+    }
+
+    /** {@code 1 h 25 min}. */
+    static String time(int minutes) {
+        return minutes < 60 ? minutes + " min" : minutes / 60 + " h " + minutes % 60 + " min";
+    }
+}

@@ -1,0 +1,232 @@
+package bucina.desk.logbook;
+
+import bucina.core.log.LogEntry;
+import bucina.core.log.Logbook;
+import bucina.core.log.Work;
+import bucina.core.measure.LengthFormat;
+import bucina.desk.look.Ui;
+import bucina.desk.session.Desk;
+import bucina.desk.session.Stage;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.geometry.Insets;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** Lists the log by day, newest first; the entry chosen stands open at the right. */
+public final class LogbookRoom extends BorderPane {
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM yyyy", Locale.ENGLISH);
+
+    private final Desk desk;
+    private final TextField filter = new TextField();
+    private final Label totals = Ui.label("", "soft");
+    private final ListView<LogLines.Line> list = new ListView<>();
+    private final VBox detail = new VBox(8);
+
+    public LogbookRoom(Desk desk) {
+        this.desk = desk;
+        getStyleClass().add("logbook");
+        filter.setId("log-filter");
+        filter.setPromptText("filter: group, rivet, name, note, date");
+        filter.setAccessibleText("Filter the log");
+        filter.setPrefColumnCount(28);
+        filter.textProperty().addListener((o, was, now) -> fill());
+        HBox top = new HBox(14, Ui.label("Logbook", "room-title"), filter, totals);
+        top.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        top.setPadding(new Insets(12, 16, 10, 16));
+        setTop(top);
+        list.setId("log-list");
+        list.setCellFactory(v -> new Cell());
+        list.setPlaceholder(Ui.wrapped("Nothing logged yet. Pick holes on the sheet, press 6 for Set and write down what went in; or on the command line: "
+                + "bucina log FILE add ...", "soft"));
+        list.getSelectionModel().selectedItemProperty().addListener((o, was, now) -> open(now));
+        setCenter(list);
+        BorderPane.setMargin(list, new Insets(0, 0, 12, 16));
+        ScrollPane scroll = new ScrollPane(detail);
+        scroll.setFitToWidth(true);
+        scroll.setPrefWidth(430);
+        detail.setPadding(new Insets(4, 18, 14, 18));
+        setRight(scroll);
+        desk.session().snapshotProperty().addListener((o, was, now) -> fill());
+        desk.unitProperty().addListener((o, was, now) -> open(list.getSelectionModel().getSelectedItem()));
+        fill();
+    }
+
+    private void fill() {
+        Logbook log = desk.snapshot().log();
+        Optional<Integer> chosen = list.getSelectionModel().getSelectedItem() instanceof LogLines.Item i ? Optional.of(i.entry().id()) : Optional.empty();
+        List<LogLines.Line> lines = LogLines.of(log, filter.getText());
+        list.getItems().setAll(lines);
+        List<Work> inForce = log.entries().stream().filter(log::inForce).flatMap(e -> e.work().stream()).toList();
+        totals.setText(inForce.stream().mapToInt(Work::count).sum() + " fasteners in " + LogLines.time(inForce.stream().mapToInt(Work::minutes).sum())
+                + ", " + log.entries().size() + " entries");
+        LogLines.Line again = lines.stream().filter(l -> l instanceof LogLines.Item i && chosen.filter(c -> c == i.entry().id()).isPresent()).findFirst()
+                .orElseGet(() -> lines.stream().filter(l -> l instanceof LogLines.Item).findFirst().orElse(null));
+        list.getSelectionModel().select(again);
+        open(again);
+    }
+
+    /** Puts the keyboard into the list. */
+    public void enter() {
+        list.requestFocus();
+    }
+
+    /** A day as a heading, an entry as one line with its figures in columns. */
+    private static final class Cell extends ListCell<LogLines.Line> {
+        @Override
+        protected void updateItem(LogLines.Line line, boolean isEmpty) {
+            super.updateItem(line, isEmpty);
+            setText(null);
+            getStyleClass().removeAll("log-day", "log-entry");
+            setGraphic(isEmpty || line == null ? null : switch (line) {
+                case LogLines.Day day -> day(day);
+                case LogLines.Item item -> item(item);
+            });
+            if (line instanceof LogLines.Day) {
+                getStyleClass().add("log-day");
+            } else if (line != null) {
+                getStyleClass().add("log-entry");
+            }
+        }
+
+        private static HBox day(LogLines.Day day) {
+            return new HBox(10, Ui.label(DAY.format(day.date()), "log-day-name"), Ui.spring(),
+                    Ui.label(day.count() + " set, " + LogLines.time(day.minutes()), "soft"));
+        }
+
+        private static HBox item(LogLines.Item item) {
+            LogEntry entry = item.entry();
+            String struck = item.inForce() ? "plain" : "struck";
+            HBox row = new HBox(10, column("#" + entry.id(), 44, "soft"));
+            entry.work().ifPresentOrElse(w -> row.getChildren().addAll(
+                    column(w.done().toLocalTime().toString(), 46, struck), column(w.groupCode(), 50, "log-code"), column(LogLines.where(w), 120, struck),
+                    column(w.count() + " × " + w.designation(), 178, struck), column(w.who(), 70, struck), column(LogLines.time(w.minutes()), 78, struck)),
+                    () -> row.getChildren().add(column("withdraws #" + entry.corrects().orElse(0), 300, "attention-text")));
+            String mark = !item.inForce() ? "corrected" : entry.work().isPresent() && entry.corrects().isPresent() ? "instead of #" + entry.corrects().get()
+                    : entry.work().map(w -> w.rejects().isEmpty() ? "" : w.rejects().size() + " rejected").orElse("");
+            row.getChildren().add(Ui.label(mark, item.inForce() ? "attention-text" : "soft"));
+            return row;
+        }
+
+        private static Label column(String text, double width, String style) {
+            Label label = Ui.label(text, style);
+            label.setMinWidth(width);
+            label.setPrefWidth(width);
+            if (style.equals("struck")) {
+                label.setGraphic(null);
+                label.getStyleClass().add("soft");
+            }
+            return label;
+        }
+    }
+
+    // ---- one entry ------------------------------------------------------------------------------------------------------------------
+
+    private void open(LogLines.Line line) {
+        detail.getChildren().clear();
+        if (!(line instanceof LogLines.Item item)) {
+            return;
+        }
+        LogEntry entry = item.entry();
+        detail.getChildren().add(Ui.label("Entry " + entry.id(), "bench-title"));
+        entry.corrects().ifPresent(c -> detail.getChildren().add(Ui.wrapped((entry.work().isPresent() ? "Stands in place of entry " : "Withdraws entry ") + c
+                + ": " + entry.reason(), "attention-text")));
+        if (!item.inForce()) {
+            int by = desk.snapshot().log().entries().stream().filter(e -> e.corrects().filter(c -> c == entry.id()).isPresent()).findFirst().orElseThrow().id();
+            detail.getChildren().add(Ui.wrapped("No longer in force: entry " + by + " corrects it.", "attention-text"));
+        }
+        entry.work().ifPresent(this::work);
+        detail.getChildren().add(Ui.wrapped("Entered " + entry.entered().toString().replace('T', ' ').replaceFirst("(:\\d\\d)(\\.\\d+)?Z$", "$1 UTC"), "tiny"));
+        if (item.inForce() && entry.work().isPresent()) {
+            Button correct = Ui.button("Correct", "C", () -> correct(entry), "primary");
+            correct.setId("log-correct");
+            Button withdraw = Ui.button("Withdraw", "W", () -> withdraw(entry), "quiet");
+            withdraw.setId("log-withdraw");
+            correct.setDisable(desk.session().readOnly());
+            withdraw.setDisable(desk.session().readOnly());
+            detail.getChildren().addAll(new HBox(8, correct, withdraw),
+                    Ui.wrapped("Entries are never changed. Either button adds an entry that points at this one; Ctrl+Z takes that back.", "soft"));
+        }
+    }
+
+    private void work(Work w) {
+        GridPane grid = new GridPane();
+        grid.setHgap(14);
+        grid.setVgap(4);
+        row(grid, "Group", w.groupCode());
+        row(grid, "Holes", LogLines.where(w) + " (" + w.count() + ")");
+        row(grid, "Used", w.designation() + w.length().map(l -> ", " + show(l) + " long").orElse(""));
+        row(grid, "Done", w.done().toString().replace('T', ' ') + ", " + LogLines.time(w.minutes()));
+        row(grid, "Who", w.who());
+        row(grid, "Tool", w.setup().tool());
+        w.setup().setting().ifPresent(s -> row(grid, "Gap", show(s)));
+        w.setup().hole().ifPresent(h -> row(grid, "Hole", show(h)));
+        row(grid, "Heads", w.readings().stream().map(r -> show(r.diameter()) + " × " + show(r.height())).collect(Collectors.joining("\n")));
+        row(grid, "Rejects", w.rejects().stream().map(r -> (r.hole().isEmpty() ? r.count() + " " : r.hole() + ": ") + r.what().words()
+                + (r.note().isEmpty() ? "" : ". " + r.note())).collect(Collectors.joining("\n")));
+        row(grid, "Reason", w.explanation());
+        row(grid, "Note", w.note());
+        detail.getChildren().add(grid);
+        if (!w.photos().isEmpty()) {
+            FlowPane pictures = new FlowPane(8, 8);
+            detail.getChildren().add(pictures);
+            w.photos().forEach(p -> desk.session().photo(p, photo -> pictures.getChildren().add(Thumbnails.of(photo, 130))));
+        }
+    }
+
+    private static void row(GridPane grid, String name, String value) {
+        if (!value.isBlank()) {
+            Label text = Ui.wrapped(value, "plain");
+            GridPane.setHgrow(text, Priority.ALWAYS);
+            Label label = Ui.label(name, "field-name");
+            label.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+            GridPane.setValignment(label, javafx.geometry.VPos.TOP);
+            grid.addRow(grid.getRowCount(), label, text);
+        }
+    }
+
+    private String show(bucina.core.measure.Length length) {
+        return LengthFormat.trade(length, desk.unit());
+    }
+
+    private void correct(LogEntry entry) {
+        desk.snapshot().group(entry.work().orElseThrow().group()).ifPresent(ref -> {
+            desk.show(ref);
+            desk.stageProperty().set(Stage.SET);
+            desk.correctingProperty().set(Optional.of(entry));
+        });
+    }
+
+    private void withdraw(LogEntry entry) {
+        desk.session().log(LogEntry.Draft.withdraw(entry.id(), "withdrawn"), List.of(), e -> { }, sentence -> { });
+    }
+
+    /** Corrects the entry chosen, as the key does. */
+    public void correctChosen() {
+        chosen().ifPresent(this::correct);
+    }
+
+    /** Withdraws the entry chosen, as the key does. */
+    public void withdrawChosen() {
+        chosen().ifPresent(this::withdraw);
+    }
+
+    private Optional<LogEntry> chosen() {
+        return list.getSelectionModel().getSelectedItem() instanceof LogLines.Item i && i.inForce() && i.entry().work().isPresent()
+                && !desk.session().readOnly() ? Optional.of(i.entry()) : Optional.empty();
+    }
+}

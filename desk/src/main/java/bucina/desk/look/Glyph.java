@@ -1,0 +1,155 @@
+package bucina.desk.look;
+
+import bucina.core.log.HoleState;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.shape.StrokeLineJoin;
+
+/*
+ * Design. A glyph is one base shape for the state and at most one mark beside it. Shapes differ in outline or in how much is filled, so that
+ * they are told apart at 10 px in grey; colour only repeats what the shape says. The order of work reads as a hole that fills up: a bare ring,
+ * a ring on a pin, a ring with its centre drilled, a ring cleaned up (double), a funnel, a filled funnel, half filled, full.
+ */
+
+/** Paints hole states and the marks that go over them. */
+public final class Glyph {
+
+    /** A mark over a state. */
+    public enum Mark {
+        NONE("nothing to say"),
+        /** A warning: a notch. */
+        WARNING("warning"),
+        /** An error: a wedge with its point at the hole. */
+        ERROR("rule broken"),
+        /** The hole deviates from its group. */
+        DEVIATION("differs from its group");
+
+        private final String words;
+
+        Mark(String words) {
+            this.words = words;
+        }
+
+        /** In plain words. */
+        public String words() {
+            return words;
+        }
+    }
+
+    private Glyph() {
+    }
+
+    /**
+     * Paints a state.
+     *
+     * @param r half of the glyph's size, px
+     */
+    public static void paint(GraphicsContext g, HoleState state, double x, double y, double r, Palette p) {
+        g.save();
+        g.setLineCap(StrokeLineCap.BUTT);
+        g.setLineJoin(StrokeLineJoin.MITER);
+        double w = Math.max(1.3, r * 0.26);
+        g.setLineWidth(w);
+        double k = r - w / 2;
+        switch (state) {
+            case PLANNED -> ring(g, x, y, k, p.layout(), p.film());
+            case CLECOED -> {
+                ring(g, x, y, k * 0.72, p.attention(), p.film());
+                line(g, x, y - r, x, y + r, p.attention());
+            }
+            case DRILLED -> {
+                ring(g, x, y, k, p.layout(), p.film());
+                dot(g, x, y, r * 0.34, p.layout());
+            }
+            case DEBURRED -> {
+                ring(g, x, y, k, p.layout(), p.film());
+                g.setLineWidth(w * 0.75);
+                ring(g, x, y, k * 0.5, p.layout(), p.film());
+            }
+            case DIMPLED -> funnel(g, x, y, k, p.layout(), p.film());
+            case COUNTERSUNK -> funnel(g, x, y, k, p.layout(), p.layout());
+            case PRIMED -> {
+                ring(g, x, y, k, p.done(), p.film());
+                g.setFill(p.done());
+                g.fillArc(x - k, y - k, 2 * k, 2 * k, 180, 180, javafx.scene.shape.ArcType.CHORD);
+            }
+            case SET -> dot(g, x, y, r, p.done());
+            case PROVED -> {
+                dot(g, x, y, r, p.done());
+                g.setStroke(p.film());
+                g.setLineWidth(Math.max(1.4, r * 0.3));
+                g.strokePolyline(new double[] {x - r * 0.5, x - r * 0.1, x + r * 0.55}, new double[] {y, y + r * 0.4, y - r * 0.4}, 3);
+            }
+            case REJECTED -> {
+                g.setFill(p.film());
+                g.fillRect(x - k, y - k, 2 * k, 2 * k);
+                g.setStroke(p.stop());
+                g.strokeRect(x - k, y - k, 2 * k, 2 * k);
+                line(g, x - k * 0.6, y - k * 0.6, x + k * 0.6, y + k * 0.6, p.stop());
+                line(g, x - k * 0.6, y + k * 0.6, x + k * 0.6, y - k * 0.6, p.stop());
+            }
+        }
+        g.restore();
+    }
+
+    /** Paints a mark at the upper right of a glyph of half size {@code r}. */
+    public static void mark(GraphicsContext g, Mark mark, double x, double y, double r, Palette p) {
+        double a = r * 0.95;
+        switch (mark) {
+            case NONE -> {
+                // Nothing to say.
+            }
+            case ERROR -> {
+                g.setFill(p.stop());
+                g.fillPolygon(new double[] {x + r * 0.35, x + r * 0.35 + a * 1.5, x + r * 0.35 + a * 1.5},
+                        new double[] {y - r * 0.5, y - r * 0.5 - a * 1.3, y - r * 0.5 + a * 0.15}, 3);
+            }
+            case WARNING -> {
+                g.setFill(p.attention());
+                g.fillRect(x + r * 0.6, y - r * 1.5, a * 0.85, a * 0.85);
+            }
+            case DEVIATION -> {
+                g.setStroke(p.attention());
+                g.setLineWidth(Math.max(1.2, r * 0.22));
+                g.strokePolyline(new double[] {x - r * 1.35, x, x + r * 1.35}, new double[] {y + r * 1.1, y + r * 1.6, y + r * 1.1}, 3);
+            }
+        }
+    }
+
+    /** The colour that repeats a state, for dots too small for a shape. */
+    public static Color colour(HoleState state, Palette p) {
+        return switch (state) {
+            case SET, PROVED, PRIMED -> p.done();
+            case CLECOED -> p.attention();
+            case REJECTED -> p.stop();
+            case PLANNED, DRILLED, DEBURRED, DIMPLED, COUNTERSUNK -> p.layout();
+        };
+    }
+
+    private static void ring(GraphicsContext g, double x, double y, double r, Color stroke, Color fill) {
+        g.setFill(fill);
+        g.fillOval(x - r, y - r, 2 * r, 2 * r);
+        g.setStroke(stroke);
+        g.strokeOval(x - r, y - r, 2 * r, 2 * r);
+    }
+
+    private static void dot(GraphicsContext g, double x, double y, double r, Color fill) {
+        g.setFill(fill);
+        g.fillOval(x - r, y - r, 2 * r, 2 * r);
+    }
+
+    private static void funnel(GraphicsContext g, double x, double y, double r, Color stroke, Color fill) {
+        double[] xs = {x - r, x + r, x};
+        double[] ys = {y - r * 0.8, y - r * 0.8, y + r};
+        g.setFill(fill);
+        g.fillPolygon(xs, ys, 3);
+        g.setStroke(stroke);
+        g.strokePolygon(xs, ys, 3);
+    }
+
+    private static void line(GraphicsContext g, double x1, double y1, double x2, double y2, Color stroke) {
+        g.setStroke(stroke);
+        g.strokeLine(x1, y1, x2, y2);
+    }
+}

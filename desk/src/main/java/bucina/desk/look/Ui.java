@@ -1,0 +1,58 @@
+package bucina.desk.look;
+
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+
+/** The few small pieces every view is put together from, with the style classes of the style sheet. */
+public final class Ui {
+
+    private Ui() {
+    }
+
+    /** A label with style classes. */
+    public static Label label(String text, String... classes) {
+        Label label = new Label(text);
+        label.getStyleClass().addAll(classes);
+        return label;
+    }
+
+    /** A label that goes on over several lines. */
+    public static Label wrapped(String text, String... classes) {
+        Label label = label(text, classes);
+        label.setWrapText(true);
+        label.setMinHeight(Region.USE_PREF_SIZE);
+        return label;
+    }
+
+    /** A button that shows the key which does the same. */
+    public static Button button(String text, String key, Runnable action, String... classes) {
+        Button button = new Button(text);
+        button.getStyleClass().addAll(classes);
+        if (!key.isEmpty()) {
+            Label hint = label(key, "key-hint");
+            button.setGraphic(hint);
+            button.setContentDisplay(javafx.scene.control.ContentDisplay.RIGHT);
+            button.setGraphicTextGap(8);
+        }
+        button.setOnAction(e -> action.run());
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        return button;
+    }
+
+    /** A stretch that takes the room left in a row. */
+    public static Node spring() {
+        Region region = new Region();
+        HBox.setHgrow(region, Priority.ALWAYS);
+        return region;
+    }
+
+    /** Shows a node or takes it out of the layout. */
+    public static void shown(Node node, boolean shown) {
+        node.setVisible(shown);
+        node.setManaged(shown);
+    }
+}

@@ -1,0 +1,121 @@
+package bucina.desk.rack;
+
+import bucina.core.plan.Assembly;
+import bucina.core.plan.Build;
+import bucina.core.plan.Face;
+import bucina.core.plan.Group;
+import bucina.desk.look.Palette;
+import bucina.desk.look.Ui;
+import bucina.desk.session.Desk;
+import bucina.desk.session.Snapshot;
+import javafx.geometry.Insets;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** Lists what the build is made of; a click turns to a face or picks a group. */
+public final class Rack extends BorderPane {
+
+    private final Desk desk;
+    private final VBox list = new VBox(2);
+    private Palette palette = Palette.LIGHT;
+
+    /**
+     * @param addTyped starts a group without holes
+     */
+    public Rack(Desk desk, Runnable addTyped) {
+        this.desk = desk;
+        getStyleClass().add("rack");
+        ScrollPane scroll = new ScrollPane(list);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setFocusTraversable(false);
+        setCenter(scroll);
+        Button add = Ui.button("Typed stack", "N", addTyped, "quiet");
+        add.setId("add-typed");
+        add.setMaxWidth(Double.MAX_VALUE);
+        add.setDisable(desk.session().readOnly());
+        add.setAccessibleHelp("Adds a group without holes: a stack typed by hand and a count");
+        BorderPane.setMargin(add, new Insets(6, 10, 10, 10));
+        setBottom(add);
+        desk.session().snapshotProperty().addListener((o, was, now) -> fill());
+        desk.selectionProperty().addListener((o, was, now) -> {
+            if (!was.face().equals(now.face())) {
+                fill();
+            } else {
+                mark();
+            }
+        });
+        desk.typedGroupProperty().addListener((o, was, now) -> mark());
+    }
+
+    /** Draws in the colours of one variant. */
+    public void use(Palette next) {
+        palette = next;
+        fill();
+    }
+
+    private void fill() {
+        Snapshot snapshot = desk.snapshot();
+        list.getChildren().clear();
+        for (Assembly assembly : snapshot.build().assemblies()) {
+            list.getChildren().add(Ui.wrapped(assembly.name(), "rack-assembly"));
+            list.getChildren().add(Ui.wrapped(assembly.hand().word() + " hand, " + assembly.unit().symbol(), "rack-note"));
+            for (Face face : assembly.faces()) {
+                list.getChildren().add(face(snapshot, face));
+                if (face.id().equals(desk.selectionProperty().get().face())) {
+                    face.groups().forEach(group -> list.getChildren().add(group(snapshot, new Build.GroupRef(assembly, face, group))));
+                }
+            }
+        }
+        mark();
+    }
+
+    private Node face(Snapshot snapshot, Face face) {
+        int done = snapshot.installed(face);
+        HBox line = new HBox(6, Ui.label(face.name(), "rack-face-name"), Ui.spring(), Ui.label(done + "/" + face.count(), "rack-count"));
+        Button button = new Button();
+        VBox content = new VBox(4, line, new Pips(done, face.count(), palette));
+        content.setMouseTransparent(true);
+        line.prefWidthProperty().bind(button.widthProperty().subtract(20));
+        button.setGraphic(content);
+        button.getStyleClass().add("rack-face");
+        if (face.id().equals(desk.selectionProperty().get().face())) {
+            button.getStyleClass().add("current");
+        }
+        button.setMaxWidth(Double.MAX_VALUE);
+        button.setAccessibleText(face.name() + ", " + done + " of " + face.count() + " set");
+        button.setOnAction(e -> desk.show(face.id()));
+        return button;
+    }
+
+    private Node group(Snapshot snapshot, Build.GroupRef ref) {
+        Group group = ref.group();
+        int done = snapshot.log().installed(group);
+        HBox line = new HBox(6, Ui.label(group.code(), "rack-code"), Ui.label(group.name(), "rack-group-name"), Ui.spring(),
+                Ui.label(done == group.count() ? "✓ " + done : done + "/" + group.count(), "rack-count"));
+        Button button = new Button();
+        line.setMouseTransparent(true);
+        line.prefWidthProperty().bind(button.widthProperty().subtract(26));
+        button.setGraphic(line);
+        button.getStyleClass().add("rack-group");
+        button.setMaxWidth(Double.MAX_VALUE);
+        button.setUserData(group.id());
+        button.setAccessibleText("group " + group.code() + " " + group.name() + ", " + done + " of " + group.count() + " set");
+        button.setOnAction(e -> desk.show(ref));
+        return button;
+    }
+
+    /** Shows which group the hole looked at belongs to. */
+    private void mark() {
+        var current = desk.typedGroupProperty().get().or(() -> desk.cursor().map(c -> c.group().id()));
+        for (Node node : list.getChildren()) {
+            if (node.getUserData() != null) {
+                node.pseudoClassStateChanged(javafx.css.PseudoClass.getPseudoClass("picked"), current.filter(node.getUserData()::equals).isPresent());
+            }
+        }
+    }
+}

@@ -1,0 +1,307 @@
+package bucina.desk.section;
+
+import bucina.core.measure.Length;
+import bucina.core.measure.LengthFormat;
+import bucina.core.measure.Unit;
+import bucina.core.rivet.ShopHeadLimits;
+import bucina.core.rule.ShopSchool;
+import bucina.core.stack.Solution;
+import bucina.desk.look.Palette;
+import bucina.desk.look.Type;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.VPos;
+import javafx.scene.AccessibleRole;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.text.TextAlignment;
+
+/** Draws a {@link SectionShape} with its thicknesses, the shop head as it stands and the limits of both schools as brackets. */
+public final class SectionView extends Region {
+
+    private final Canvas canvas = new Canvas();
+    private Palette palette = Palette.LIGHT;
+    private Optional<Solution> solution = Optional.empty();
+    private List<String> names = List.of();
+    private Unit unit = Unit.INCH;
+    private double set = 1;
+    private double text = 1;
+
+    /** An empty section. */
+    public SectionView() {
+        getChildren().add(canvas);
+        getStyleClass().add("section-view");
+        setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+        setPrefHeight(250);
+        setMinHeight(170);
+    }
+
+    /** Draws in the colours of one variant, text larger by a factor. */
+    public void use(Palette next, double scale) {
+        palette = next;
+        text = scale;
+        draw();
+    }
+
+    /** Shows a stack. */
+    public void show(Optional<Solution> next, List<String> layerNames, Unit shown) {
+        solution = next;
+        names = layerNames;
+        unit = shown;
+        draw();
+    }
+
+    /** How far the rivet is set: 0 as it goes in, 1 at half a diameter high, up to 1.3 flatter than that. */
+    public void set(double next) {
+        set = next;
+        draw();
+    }
+
+    /** Height of the shop head as drawn; empty if there is no rivet. */
+    public Optional<Length> height() {
+        return solution.filter(s -> s.choice().isPresent()).map(s -> {
+            SectionShape shape = new SectionShape(s, Length.in(1));
+            Length half = s.fastener().shank().times(0.5);
+            Length proud = shape.proud().max(half.times(0.6));
+            return set <= 1 ? proud.minus(proud.minus(half).times(set)) : half.times(1 - (set - 1) * 4.0 / 3);
+        });
+    }
+
+    @Override
+    protected void layoutChildren() {
+        canvas.setWidth(getWidth());
+        canvas.setHeight(getHeight());
+        draw();
+    }
+
+    private void draw() {
+        GraphicsContext g = canvas.getGraphicsContext2D();
+        double w = canvas.getWidth();
+        double h = canvas.getHeight();
+        g.setFill(palette.film());
+        g.fillRect(0, 0, w, h);
+        if (w < 20 || solution.isEmpty() || solution.get().dressing().plies().isEmpty()) {
+            return;
+        }
+        new Drawing(g, w, h, solution.get()).draw();
+    }
+
+    /** One drawing: the scale and where the axis and the outer surface lie. */
+    private final class Drawing {
+        private final GraphicsContext g;
+        private final Solution s;
+        private final double h;
+        private final double axis;
+        private final double top;
+        private final double k;
+        private final double reach;
+        private final SectionShape shape;
+
+        Drawing(GraphicsContext g, double w, double h, Solution s) {
+            this.g = g;
+            this.s = s;
+            this.h = h;
+            double d = s.fastener().shank().nanometres();
+            double over = s.choice().map(c -> c.size().head().flush() ? 0 : c.size().headHeight().nanometres()).orElse(d * 0.5);
+            double proud = s.choice().isPresent() ? new SectionShape(s, Length.nm(d)).proud().max(Length.nm(d)).nanometres() : d * 0.6;
+            double deep = over + s.grip().nanometres() * 1.25 + proud;
+            this.k = Math.min((h - 62) / deep, (w - 150) / (d * 3.3));
+            this.axis = w * 0.46;
+            this.top = 12 + over * k;
+            this.reach = Math.min(axis - 12, w - axis - 92);
+            this.shape = new SectionShape(s, Length.nm(reach / k));
+        }
+
+        double x(double r) {
+            return axis + r * k;
+        }
+
+        double y(double z) {
+            return top + z * k;
+        }
+
+        void draw() {
+            List<List<SectionShape.At>> plies = shape.plies();
+            for (int i = 0; i < plies.size(); i++) {
+                sheet(plies.get(i), i);
+            }
+            if (shape.hasRivet()) {
+                rivet();
+            } else {
+                bolt();
+            }
+            g.setStroke(palette.soft());
+            g.setLineWidth(0.8);
+            g.setLineDashes(10, 3, 2, 3);
+            g.strokeLine(axis, 3, axis, h - 44);
+            g.setLineDashes((double[]) null);
+            thicknesses();
+        }
+
+        private void sheet(List<SectionShape.At> half, int i) {
+            for (int side = -1; side <= 1; side += 2) {
+                outline(half, side);
+                g.setFill(i % 2 == 0 ? palette.metal() : palette.shade());
+                g.fill();
+                g.save();
+                g.clip();
+                hatch(i % 2 == 0);
+                g.restore();
+                outline(half, side);
+                g.setStroke(palette.edge());
+                g.setLineWidth(1.2);
+                g.stroke();
+            }
+        }
+
+        private void outline(List<SectionShape.At> half, int side) {
+            g.beginPath();
+            for (int j = 0; j < half.size(); j++) {
+                SectionShape.At at = half.get(j);
+                if (j == 0) {
+                    g.moveTo(x(side * at.r()), y(at.z()));
+                } else {
+                    g.lineTo(x(side * at.r()), y(at.z()));
+                }
+            }
+            g.closePath();
+        }
+
+        private void hatch(boolean rising) {
+            g.setStroke(Color.color(palette.edge().getRed(), palette.edge().getGreen(), palette.edge().getBlue(), 0.55));
+            g.setLineWidth(0.8);
+            for (double x = axis - reach - h; x < axis + reach + h; x += 7) {
+                g.strokeLine(x, rising ? h : 0, x + h, rising ? 0 : h);
+            }
+        }
+
+        private void rivet() {
+            Length height = height().orElseThrow();
+            Color fill = palette.layout().interpolate(palette.film(), 0.72);
+            for (List<SectionShape.At> part : List.of(shape.manufacturedHead(), shape.shankAndShopHead(height))) {
+                for (int side = -1; side <= 1; side += 2) {
+                    outline(part, side);
+                    g.setFill(fill);
+                    g.fill();
+                }
+            }
+            g.setStroke(palette.layout());
+            g.setLineWidth(1.6);
+            g.setLineCap(StrokeLineCap.ROUND);
+            for (int side = -1; side <= 1; side += 2) {
+                open(shape.manufacturedHead(), side);
+                open(shape.shankAndShopHead(height), side);
+            }
+            brackets(height);
+        }
+
+        /** The outline without its edge on the axis. */
+        private void open(List<SectionShape.At> half, int side) {
+            for (int j = 1; j < half.size(); j++) {
+                SectionShape.At a = half.get(j - 1);
+                SectionShape.At b = half.get(j);
+                boolean inner = j == 1 && a.z() > 0 || b.r() == 0 && b.z() < shape.farFace();
+                if (!inner) {
+                    g.strokeLine(x(side * a.r()), y(a.z()), x(side * b.r()), y(b.z()));
+                }
+            }
+        }
+
+        private void bolt() {
+            double r = s.fastener().shank().nanometres() / 2;
+            g.setFill(palette.layout().interpolate(palette.film(), 0.72));
+            g.setStroke(palette.layout());
+            g.setLineWidth(1.6);
+            double end = s.grip().nanometres() * 1.18;
+            g.fillRect(x(-r), y(0), 2 * r * k, end * k);
+            g.strokeRect(x(-r), y(0), 2 * r * k, end * k);
+            g.fillRect(x(-r * 1.7), y(-r * 0.7), 3.4 * r * k, r * 0.7 * k);
+            g.strokeRect(x(-r * 1.7), y(-r * 0.7), 3.4 * r * k, r * 0.7 * k);
+        }
+
+        /** Both schools' limits: widths under the head, heights beside it. */
+        private void brackets(Length height) {
+            ShopHeadLimits limits = s.choice().orElseThrow().limits();
+            Length across = shape.shopHead(height);
+            boolean process = limits.governing() == ShopSchool.PROCESS;
+            double far = shape.farFace();
+            double below = Math.min(h - 40, y(far + height.nanometres()) + 8);
+            g.setFont(Type.text(Type.SMALL * text));
+            g.setTextBaseline(VPos.CENTER);
+            width(limits.processDiameter(), below, "process ≥ ", process);
+            width(limits.gaugeDiameter(), below + 16 * text, "gauge ~ ", !process);
+            double beside = axis - Math.max(across.nanometres() / 2, limits.gaugeDiameter().nanometres() / 2) * k - 10;
+            tall(beside, far, limits.processHeight().nanometres());
+            tall(beside - 8, far, limits.gaugeHeight().nanometres());
+        }
+
+        private void width(Length across, double at, String word, boolean governs) {
+            double half = across.nanometres() / 2 * k;
+            g.setStroke(governs ? palette.attention() : palette.soft());
+            g.setLineWidth(governs ? 1.8 : 1.1);
+            g.strokePolyline(new double[] {axis - half, axis - half, axis + half, axis + half}, new double[] {at - 4, at, at, at - 4}, 4);
+            g.setFill(governs ? palette.attention() : palette.soft());
+            g.setTextAlign(TextAlignment.LEFT);
+            g.fillText(word.replace("≥", "from") + show(across), axis + half + 6, at);
+        }
+
+        private void tall(double at, double far, double height) {
+            g.setStroke(palette.soft());
+            g.setLineWidth(1.1);
+            g.strokePolyline(new double[] {at + 4, at, at, at + 4}, new double[] {y(far), y(far), y(far + height), y(far + height)}, 4);
+        }
+
+        /** Thickness and name of every sheet at the right edge, spread so that they do not run into each other. */
+        private void thicknesses() {
+            double size = Type.SMALL * text;
+            g.setTextAlign(TextAlignment.LEFT);
+            g.setTextBaseline(VPos.CENTER);
+            double z = 0;
+            double last = -100;
+            double left = axis + reach + 10;
+            for (int i = 0; i < s.dressing().plies().size(); i++) {
+                double t = s.dressing().plies().get(i).thickness().nanometres();
+                double middle = y(z + t / 2);
+                double at = Math.max(middle, last + size * 2.3);
+                g.setStroke(palette.line());
+                g.setLineWidth(1);
+                g.strokePolyline(new double[] {axis + reach, left - 6, left - 2}, new double[] {middle, at, at}, 3);
+                g.setFill(palette.ink());
+                g.setFont(Type.bold(size));
+                g.fillText(show(s.dressing().plies().get(i).thickness()), left, at - size * 0.45);
+                g.setFill(palette.soft());
+                g.setFont(Type.text(size * 0.91));
+                g.fillText(s.dressing().plies().get(i).dress().word(), left, at + size * 0.62);
+                last = at;
+                z += t;
+            }
+        }
+    }
+
+    /** What is said under the section: the head as drawn. */
+    public String caption() {
+        return solution.filter(s -> s.choice().isPresent()).map(s -> {
+            Length height = height().orElseThrow();
+            SectionShape shape = new SectionShape(s, Length.in(1));
+            if (set < 0.02) {
+                return "As it goes in: stands " + show(shape.proud()) + " proud (%.2f D)".formatted(shape.proud().per(s.fastener().shank()));
+            }
+            Length across = shape.shopHead(height);
+            Length d = s.fastener().shank();
+            return (set > 1.02 ? "Hit again: " : set < 0.98 ? "Being set: " : "As set: ") + show(across) + " × " + show(height)
+                    + " (%.2f D × %.2f D)".formatted(across.per(d), height.per(d));
+        }).orElse("");
+    }
+
+    /** The names of the sheets, for a reader who cannot see the drawing. */
+    public void describe() {
+        setAccessibleText("Section through " + String.join(", ", names) + ". " + caption());
+    }
+
+    private String show(Length length) {
+        return LengthFormat.decimal(length, unit, 3);
+    }
+}

@@ -1,0 +1,196 @@
+package bucina.desk.session;
+
+import bucina.core.log.LogEntry;
+import bucina.core.measure.LengthParser;
+import bucina.core.measure.Unit;
+import bucina.core.plan.Build;
+import bucina.core.plan.Id;
+import bucina.core.stack.FaceReading;
+import bucina.core.stack.HoleReading;
+import java.util.Optional;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.IntegerProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleIntegerProperty;
+import javafx.beans.property.SimpleObjectProperty;
+
+/** What the window is looking at. Views bind to it; none keeps a copy. Interface thread only. */
+public final class Desk {
+
+    /** The rooms that the top bar shows. */
+    public enum Room {
+        /** The sheet on the bench. */
+        SHEET("Sheet"),
+        /** Everything logged. */
+        LOGBOOK("Logbook");
+
+        private final String word;
+
+        Room(String word) {
+            this.word = word;
+        }
+
+        /** On the bar. */
+        public String word() {
+            return word;
+        }
+    }
+
+    private final Session session;
+    private final Prefs prefs;
+    private final ObjectProperty<Room> room = new SimpleObjectProperty<>(Room.SHEET);
+    private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.STUDY);
+    private final ObjectProperty<Selection> selection = new SimpleObjectProperty<>();
+    private final ObjectProperty<Unit> unit = new SimpleObjectProperty<>();
+    private final BooleanProperty dark = new SimpleBooleanProperty();
+    private final IntegerProperty scale = new SimpleIntegerProperty();
+    private final BooleanProperty legend = new SimpleBooleanProperty();
+    private final BooleanProperty bench = new SimpleBooleanProperty();
+    private final ObjectProperty<Optional<Why>> why = new SimpleObjectProperty<>(Optional.empty());
+    private final ObjectProperty<Optional<LogEntry>> correcting = new SimpleObjectProperty<>(Optional.empty());
+    private final ObjectProperty<Optional<Id.Group>> typedGroup = new SimpleObjectProperty<>(Optional.empty());
+
+    /** A desk with its first face chosen; a build with no face is not shown on a desk. */
+    public Desk(Session session, Prefs prefs) {
+        this.session = session;
+        this.prefs = prefs;
+        Build.FaceRef first = session.snapshot().build().faces().getFirst();
+        selection.set(Selection.none(first.face().id()));
+        unit.set(prefs.unit().orElse(first.assembly().unit()));
+        dark.set(prefs.dark());
+        scale.set(prefs.scale());
+        unit.addListener((o, was, now) -> prefs.keep("unit", now.symbol()));
+        dark.addListener((o, was, now) -> prefs.keep("dark", now.toString()));
+        scale.addListener((o, was, now) -> prefs.keep("scale", now.toString()));
+        selection.addListener((o, was, now) -> {
+            if (now.cursor().isPresent()) {
+                typedGroup.set(Optional.empty());
+            }
+        });
+        session.snapshotProperty().addListener((o, was, now) -> keepSelection(now));
+    }
+
+    /** After a change of the build: what was picked stays picked where it is still there. */
+    private void keepSelection(Snapshot now) {
+        Selection old = selection.get();
+        boolean there = now.build().faces().stream().anyMatch(f -> f.face().id().equals(old.face()));
+        if (!there) {
+            selection.set(Selection.none(now.build().faces().getFirst().face().id()));
+            return;
+        }
+        FaceReading face = now.face(old.face());
+        if (!old.holes().stream().allMatch(h -> face.of(h).isPresent())) {
+            selection.set(Selection.none(old.face()));
+        }
+        if (typedGroup.get().isPresent() && now.group(typedGroup.get().get()).isEmpty()) {
+            typedGroup.set(Optional.empty());
+        }
+    }
+
+    public Session session() {
+        return session;
+    }
+
+    public Prefs prefs() {
+        return prefs;
+    }
+
+    public ObjectProperty<Room> roomProperty() {
+        return room;
+    }
+
+    public ObjectProperty<Stage> stageProperty() {
+        return stage;
+    }
+
+    public ObjectProperty<Selection> selectionProperty() {
+        return selection;
+    }
+
+    public ObjectProperty<Unit> unitProperty() {
+        return unit;
+    }
+
+    public BooleanProperty darkProperty() {
+        return dark;
+    }
+
+    /** Size of text in percent, 100 to 200. */
+    public IntegerProperty scaleProperty() {
+        return scale;
+    }
+
+    public BooleanProperty legendProperty() {
+        return legend;
+    }
+
+    /** True while the job is shown in type that reads from three metres. */
+    public BooleanProperty benchProperty() {
+        return bench;
+    }
+
+    /** The number opened up; empty if none is. */
+    public ObjectProperty<Optional<Why>> whyProperty() {
+        return why;
+    }
+
+    /** The entry being corrected; empty while a first entry is written. */
+    public ObjectProperty<Optional<LogEntry>> correctingProperty() {
+        return correcting;
+    }
+
+    /** The group with a typed stack that is looked at; empty while a hole is. */
+    public ObjectProperty<Optional<Id.Group>> typedGroupProperty() {
+        return typedGroup;
+    }
+
+    /** What is shown now. */
+    public Snapshot snapshot() {
+        return session.snapshot();
+    }
+
+    /** The unit shown now. */
+    public Unit unit() {
+        return unit.get();
+    }
+
+    /** Reads lengths as typed here. */
+    public LengthParser lengths() {
+        return new LengthParser(unit.get(), session.catalogue().drills());
+    }
+
+    /** The readings of the face shown. */
+    public FaceReading face() {
+        return snapshot().face(selection.get().face());
+    }
+
+    /** The hole looked at. */
+    public Optional<HoleReading> cursor() {
+        return selection.get().cursor().flatMap(h -> face().of(h));
+    }
+
+    /** The row of the hole looked at. */
+    public Optional<RowModel> row() {
+        return cursor().flatMap(c -> RowModel.of(snapshot(), face(), c.row().id()));
+    }
+
+    /** Turns to a face, with nothing picked. */
+    public void show(Id.Face face) {
+        typedGroup.set(Optional.empty());
+        selection.set(Selection.none(face));
+        room.set(Room.SHEET);
+    }
+
+    /** Turns to a group: its holes are picked, or its typed stack is looked at. */
+    public void show(Build.GroupRef ref) {
+        room.set(Room.SHEET);
+        selection.set(Selection.group(snapshot().face(ref.face().id()), ref.group().id(), Optional.empty()));
+        typedGroup.set(ref.group().typed().map(t -> ref.group().id()));
+    }
+
+    /** Shows the other unit. */
+    public void turnUnit() {
+        unit.set(unit.get() == Unit.INCH ? Unit.MM : Unit.INCH);
+    }
+}

@@ -1,0 +1,33 @@
+package bucina.desk.session;
+
+import bucina.core.log.LogEntry;
+import bucina.core.plan.Build;
+import java.util.Optional;
+
+/** One thing done in this session that can be taken back and done again. */
+sealed interface Doing {
+
+    /** In words, for the status line: {@code logging 14 of US-1}. */
+    String words();
+
+    /**
+     * An entry written down.
+     *
+     * @param entry   the entry in force now because of it; empty while it is withdrawn
+     * @param content what to write to bring it back
+     * @param instead the entry it corrected, to bring back on undo; empty for a first entry
+     * @param words   in words
+     */
+    record Logged(Optional<Integer> entry, LogEntry content, Optional<LogEntry> instead, String words) implements Doing {
+    }
+
+    /**
+     * A change of the plan.
+     *
+     * @param before the build before
+     * @param after  the build after
+     * @param words  in words
+     */
+    record Planned(Build before, Build after, String words) implements Doing {
+    }
+}

@@ -1,0 +1,80 @@
+package bucina.desk.session;
+
+import bucina.core.measure.Unit;
+import java.io.IOException;
+import java.io.Reader;
+import java.io.Writer;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.Properties;
+
+/** What the builder likes: kept beside no build. A file that cannot be read or written is as good as none. */
+public final class Prefs {
+
+    private final Path file;
+    private final Properties values = new Properties();
+
+    private Prefs(Path file) {
+        this.file = file;
+    }
+
+    /** Reads the preferences of a folder; it need not be there. */
+    public static Prefs in(Path folder) {
+        Prefs prefs = new Prefs(folder.resolve("desk.properties"));
+        if (Files.isRegularFile(prefs.file)) {
+            try (Reader reader = Files.newBufferedReader(prefs.file)) {
+                prefs.values.load(reader);
+            } catch (IOException | IllegalArgumentException e) {
+                prefs.values.clear();
+            }
+        }
+        return prefs;
+    }
+
+    /** True for the dark variant. */
+    public boolean dark() {
+        return Boolean.parseBoolean(values.getProperty("dark", "false"));
+    }
+
+    /** The unit shown; empty to follow the drawings. */
+    public Optional<Unit> unit() {
+        return switch (values.getProperty("unit", "")) {
+            case "in" -> Optional.of(Unit.INCH);
+            case "mm" -> Optional.of(Unit.MM);
+            default -> Optional.empty();
+        };
+    }
+
+    /** Size of text, 100 to 200 percent. */
+    public int scale() {
+        try {
+            return Math.clamp(Integer.parseInt(values.getProperty("scale", "100")), 100, 200);
+        } catch (NumberFormatException e) {
+            return 100;
+        }
+    }
+
+    /** Who logged last. */
+    public String who() {
+        return values.getProperty("who", "");
+    }
+
+    /** The build opened last. */
+    public Optional<Path> last() {
+        return Optional.ofNullable(values.getProperty("last")).map(Path::of).filter(Files::isRegularFile);
+    }
+
+    /** Keeps one value: {@code dark}, {@code unit}, {@code scale}, {@code who} or {@code last}. */
+    public void keep(String key, String value) {
+        values.setProperty(key, value);
+        try {
+            Files.createDirectories(file.getParent());
+            try (Writer writer = Files.newBufferedWriter(file)) {
+                values.store(writer, "Bucina");
+            }
+        } catch (IOException e) {
+            // The preference holds until the window closes; nothing of the build depends on it.
+        }
+    }
+}

@@ -1,0 +1,134 @@
+package bucina.desk.session;
+
+import bucina.core.log.HoleState;
+import bucina.core.measure.Length;
+import bucina.core.measure.LengthFormat;
+import bucina.core.measure.Unit;
+import bucina.core.plan.Group;
+import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
+import bucina.core.plan.Row;
+import bucina.core.stack.FaceReading;
+import bucina.core.stack.HoleReading;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A row unrolled: what the row strip draws. Immutable.
+ *
+ * @param group  the group
+ * @param row    the row
+ * @param cells  its holes in order, with where they lie along the row
+ * @param runs   stretches of neighbouring holes that take the same rivet in the same grip
+ */
+public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
+
+    /**
+     * One hole of the row.
+     *
+     * @param reading  what is derived for it
+     * @param state    where it stands
+     * @param along    distance from the first hole, along the row
+     * @param margin   least edge distance less the limit; negative where it is too short; empty if it goes through no sheet
+     */
+    public record Cell(HoleReading reading, HoleState state, Length along, Optional<Length> margin) {
+    }
+
+    /**
+     * A stretch of holes alike.
+     *
+     * @param from  first, counted from 0
+     * @param to    last
+     * @param dash  what to call the length: {@code -3.5}
+     * @param grip  their grip
+     * @param cause why it begins here: {@code Spar cap doubler ends}; empty for the first stretch
+     */
+    public record Run(int from, int to, String dash, Length grip, String cause) {
+    }
+
+    /** The row of a face with this id; empty if there is none or it has no holes. */
+    public static Optional<RowModel> of(Snapshot snapshot, FaceReading face, Id.Row row) {
+        List<Cell> cells = new ArrayList<>();
+        HoleReading before = null;
+        Length along = Length.ZERO;
+        for (HoleReading reading : face.readings()) {
+            if (reading.row().id().equals(row)) {
+                along = before == null ? along : along.plus(before.hole().at().to(reading.hole().at()));
+                Optional<Length> margin = reading.nearestEdge().map(i -> reading.edge(i).minus(reading.solution().edge().least()));
+                cells.add(new Cell(reading, snapshot.state(reading), along, margin));
+                before = reading;
+            }
+        }
+        return cells.isEmpty() ? Optional.empty()
+                : Optional.of(new RowModel(cells.getFirst().reading.group(), cells.getFirst().reading.row(), cells, runs(cells)));
+    }
+
+    private static List<Run> runs(List<Cell> cells) {
+        List<Run> runs = new ArrayList<>();
+        int from = 0;
+        for (int i = 1; i <= cells.size(); i++) {
+            if (i == cells.size() || !alike(cells.get(i - 1).reading, cells.get(i).reading)) {
+                HoleReading first = cells.get(from).reading;
+                runs.add(new Run(from, i - 1, first.solution().dash(), first.solution().grip(),
+                        from == 0 ? "" : cause(cells.get(from - 1).reading, first)));
+                from = i;
+            }
+        }
+        return runs;
+    }
+
+    private static boolean alike(HoleReading a, HoleReading b) {
+        return a.solution().dash().equals(b.solution().dash()) && a.solution().grip().same(b.solution().grip())
+                && a.solution().fastener().equals(b.solution().fastener());
+    }
+
+    /** What comes or goes between two neighbouring holes. */
+    private static String cause(HoleReading before, HoleReading after) {
+        List<String> words = new ArrayList<>();
+        for (Layer layer : before.layers()) {
+            if (after.layers().stream().noneMatch(l -> l.id().equals(layer.id()))) {
+                words.add(layer.name() + " ends");
+            }
+        }
+        for (Layer layer : after.layers()) {
+            if (before.layers().stream().noneMatch(l -> l.id().equals(layer.id()))) {
+                words.add(layer.name() + " starts");
+            }
+        }
+        if (words.isEmpty() && !before.solution().fastener().equals(after.solution().fastener())) {
+            words.add(after.hole().deviation().map(d -> d.reason()).orElse(before.hole().deviation().isPresent() ? "as the group again" : ""));
+        }
+        return String.join(", ", words);
+    }
+
+    /** Place of a hole in the row, from 0; -1 if it is not in it. */
+    public int place(Id.Hole hole) {
+        for (int i = 0; i < cells.size(); i++) {
+            if (cells.get(i).reading.hole().id().equals(hole)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    /** One sentence about the row's changes of length: what the strip says above the picture. */
+    public String sentence(Unit unit) {
+        String title = row.name() + ", " + group.name().toLowerCase(java.util.Locale.ROOT) + ": " + cells.size() + " holes. ";
+        if (runs.size() == 1) {
+            Run only = runs.getFirst();
+            return title + "All take " + only.dash + " in " + LengthFormat.trade(only.grip, unit) + ".";
+        }
+        StringBuilder text = new StringBuilder(title);
+        int told = 0;
+        for (Run run : runs.subList(1, runs.size())) {
+            if (told++ == 2) {
+                text.append("And ").append(runs.size() - 3).append(" more changes.");
+                break;
+            }
+            int label = cells.get(run.from).reading.hole().label();
+            text.append("From hole ").append(label).append(" use ").append(run.dash).append(run.cause.isEmpty() ? "" : ": " + run.cause).append(". ");
+        }
+        return text.toString().strip();
+    }
+}

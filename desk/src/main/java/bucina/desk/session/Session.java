@@ -1,0 +1,296 @@
+package bucina.desk.session;
+
+import bucina.core.catalogue.Catalogue;
+import bucina.core.log.LogCheck;
+import bucina.core.log.LogEntry;
+import bucina.core.log.Logbook;
+import bucina.core.measure.InputException;
+import bucina.core.plan.Build;
+import bucina.core.stack.Derivation;
+import bucina.store.Photo;
+import bucina.store.file.BuildFile;
+import bucina.store.file.BuildFileException;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.LocalDateTime;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.Executor;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+
+/*
+ * Design. The file is touched by the worker only, one job after another; results come back on the interface thread. What the window shows is
+ * one immutable snapshot; it is replaced after the disk has it, never before, so the window cannot show as saved what is not.
+ */
+
+/** One open build: what it holds, what can be undone, and the way to write to it. */
+public final class Session implements AutoCloseable {
+
+    private static final int MOST_UNDO = 500;
+
+    private final BuildFile file;
+    private final Catalogue catalogue;
+    private final Clock clock;
+    private final Executor worker;
+    private final Executor ui;
+    private final ReadOnlyObjectWrapper<Snapshot> snapshot = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyStringWrapper status = new ReadOnlyStringWrapper("");
+    private final Deque<Doing> done = new ArrayDeque<>();
+    private final Deque<Doing> undone = new ArrayDeque<>();
+    /** What the file holds as far as the worker knows; ahead of {@link #snapshot} until the interface thread has caught up. */
+    private volatile Snapshot latest;
+    private volatile long seen;
+
+    private Session(BuildFile file, Catalogue catalogue, Snapshot first, Clock clock, Executor worker, Executor ui) {
+        this.file = file;
+        this.catalogue = catalogue;
+        this.clock = clock;
+        this.worker = worker;
+        this.ui = ui;
+        this.seen = file.changes();
+        latest = first;
+        snapshot.set(first);
+        status.set(file.readOnly() ? "Open in another window: this one only reads." : "All saved.");
+    }
+
+    /**
+     * Opens a build. Reads and derives on the calling thread.
+     *
+     * @param readOnly true if another window has it
+     * @param worker   runs one job after another, off the interface thread
+     * @param ui       runs on the interface thread
+     */
+    public static Session open(Path path, boolean readOnly, Catalogue catalogue, Clock clock, Executor worker, Executor ui) {
+        BuildFile file = readOnly ? BuildFile.openToRead(path) : BuildFile.open(path);
+        try {
+            BuildFile.Contents contents = file.read();
+            Snapshot first = new Snapshot(Derivation.of(contents.build(), catalogue), contents.log());
+            return new Session(file, catalogue, first, clock, worker, ui);
+        } catch (RuntimeException e) {
+            file.close();
+            throw e;
+        }
+    }
+
+    /** What is shown. Changes on the interface thread only. */
+    public ReadOnlyObjectProperty<Snapshot> snapshotProperty() {
+        return snapshot.getReadOnlyProperty();
+    }
+
+    /** What is shown now. */
+    public Snapshot snapshot() {
+        return snapshot.get();
+    }
+
+    /** One line about the last thing saved or refused. */
+    public ReadOnlyStringProperty statusProperty() {
+        return status.getReadOnlyProperty();
+    }
+
+    /** Where the file is. */
+    public Path path() {
+        return file.path();
+    }
+
+    /** True if nothing can be written here. */
+    public boolean readOnly() {
+        return file.readOnly();
+    }
+
+    /** The catalogue in force. */
+    public Catalogue catalogue() {
+        return catalogue;
+    }
+
+    /** Wall clock of the shop, to the minute. */
+    public LocalDateTime now() {
+        return LocalDateTime.now(clock).withSecond(0).withNano(0);
+    }
+
+    /** What undo would take back, in words; empty if nothing. */
+    public Optional<String> undoWords() {
+        return Optional.ofNullable(done.peek()).map(Doing::words);
+    }
+
+    /** What redo would do again, in words; empty if nothing. */
+    public Optional<String> redoWords() {
+        return Optional.ofNullable(undone.peek()).map(Doing::words);
+    }
+
+    /**
+     * Writes an entry down.
+     *
+     * @param then    told the entry once it is on the disk
+     * @param refused told the sentence if it cannot be
+     */
+    public void log(LogEntry.Draft draft, List<Photo> photos, Consumer<LogEntry> then, Consumer<String> refused) {
+        Optional<LogEntry> instead = draft.corrects().flatMap(snapshot().log()::entry);
+        append(draft, photos, entry -> {
+            remember(new Doing.Logged(Optional.of(entry.id()), entry, instead, words(entry)));
+            then.accept(entry);
+        }, refused);
+    }
+
+    private static String words(LogEntry entry) {
+        return entry.work().map(w -> "logging " + w.count() + " of " + w.groupCode()).orElse("withdrawing entry " + entry.corrects().orElse(0));
+    }
+
+    private void append(LogEntry.Draft draft, List<Photo> photos, Consumer<LogEntry> then, Consumer<String> refused) {
+        job(() -> {
+            Snapshot now = latest;
+            new LogCheck(now.derivation(), now.log()).accept(draft, LocalDateTime.now(clock));
+            LogEntry entry = file.append(draft, photos, clock);
+            Logbook log = now.log().nextId() == entry.id() ? now.log().plus(entry) : file.read().log();
+            return new Written<>(entry, new Snapshot(now.derivation(), log));
+        }, written -> {
+            status.set("Saved: entry " + written.what.id() + " is on the disk.");
+            then.accept(written.what);
+        }, refused);
+    }
+
+    /** Changes the plan by a function of the build as it is; the change can be undone. */
+    public void plan(String words, UnaryOperator<Build> change, Runnable then, Consumer<String> refused) {
+        Build before = snapshot().build();
+        savePlan(change, after -> {
+            remember(new Doing.Planned(before, after, words));
+            then.run();
+        }, refused);
+    }
+
+    private void savePlan(UnaryOperator<Build> change, Consumer<Build> then, Consumer<String> refused) {
+        job(() -> {
+            Snapshot now = latest;
+            Build after = change.apply(now.build()).checked();
+            Derivation derived = now.derivation().after(after);
+            file.save(after);
+            return new Written<>(after, new Snapshot(derived, now.log()));
+        }, written -> {
+            status.set("Saved: the plan is on the disk.");
+            then.accept(written.what);
+        }, refused);
+    }
+
+    private void remember(Doing doing) {
+        done.push(doing);
+        undone.clear();
+        while (done.size() > MOST_UNDO) {
+            done.removeLast();
+        }
+    }
+
+    /** Takes back the last thing done: an entry by a correcting entry, a change of the plan by the plan as it was. */
+    public void undo(Consumer<String> refused) {
+        Doing last = done.peek();
+        switch (last) {
+            case null -> refused.accept("There is nothing to undo in this session.");
+            case Doing.Logged logged -> takeBack(logged, refused);
+            case Doing.Planned planned -> savePlan(b -> replan(b, planned.before()), b -> moved(done, undone, planned, "Undone: " + planned.words()),
+                    refused);
+        }
+    }
+
+    private void takeBack(Doing.Logged logged, Consumer<String> refused) {
+        int id = logged.entry().orElseThrow();
+        LogEntry.Draft back = logged.instead().flatMap(LogEntry::work).map(w -> LogEntry.Draft.replace(id, w, "undone: as entry "
+                + logged.instead().orElseThrow().id() + " said")).orElseGet(() -> LogEntry.Draft.withdraw(id, "undone"));
+        append(back, List.of(), entry -> moved(done, undone, new Doing.Logged(Optional.of(entry.id()), logged.content(), logged.instead(),
+                logged.words()), "Undone by entry " + entry.id() + ": " + logged.words()), refused);
+    }
+
+    /** Does again what was undone last. */
+    public void redo(Consumer<String> refused) {
+        Doing last = undone.peek();
+        switch (last) {
+            case null -> refused.accept("There is nothing to do again.");
+            case Doing.Planned planned -> savePlan(b -> replan(b, planned.after()), b -> moved(undone, done, planned, "Done again: "
+                    + planned.words()), refused);
+            case Doing.Logged logged -> {
+                int id = logged.entry().orElseThrow();
+                LogEntry.Draft again = logged.content().work().map(w -> LogEntry.Draft.replace(id, w, "done again"))
+                        .orElseGet(() -> LogEntry.Draft.withdraw(id, "done again"));
+                append(again, List.of(), entry -> moved(undone, done, new Doing.Logged(Optional.of(entry.id()), logged.content(), logged.instead(),
+                        logged.words()), "Done again by entry " + entry.id() + ": " + logged.words()), refused);
+            }
+        }
+    }
+
+    /** The plan as {@code wanted} was, with the ids given out since kept out of reach. */
+    private static Build replan(Build now, Build wanted) {
+        return new Build(wanted.name(), wanted.aircraft(), wanted.rules(), Math.max(now.nextId(), wanted.nextId()), wanted.parts(),
+                wanted.assemblies(), wanted.stock());
+    }
+
+    private void moved(Deque<Doing> from, Deque<Doing> to, Doing as, String words) {
+        from.pop();
+        to.push(as);
+        status.set(words + ".");
+    }
+
+    /** A photograph's bytes, off the interface thread. */
+    public void photo(String sha256, Consumer<Photo> then) {
+        worker.execute(() -> {
+            Optional<Photo> photo = file.photo(sha256);
+            photo.ifPresent(p -> ui.execute(() -> then.accept(p)));
+        });
+    }
+
+    /** Reads the file again if another process has written to it, such as {@code log add} on the command line. */
+    public void look() {
+        worker.execute(() -> {
+            try {
+                long changes = file.changes();
+                if (changes != seen) {
+                    seen = changes;
+                    BuildFile.Contents contents = file.read();
+                    Snapshot now = latest;
+                    Derivation derived = now.build().equals(contents.build()) ? now.derivation() : Derivation.of(contents.build(), catalogue);
+                    Snapshot next = new Snapshot(derived, contents.log());
+                    latest = next;
+                    ui.execute(() -> {
+                        snapshot.set(next);
+                        status.set("Read again: another Bucina wrote to this build.");
+                    });
+                }
+            } catch (BuildFileException e) {
+                ui.execute(() -> status.set(e.getMessage()));
+            }
+        });
+    }
+
+    /** What a job wrote and what is shown because of it. */
+    private record Written<T>(T what, Snapshot next) {
+    }
+
+    private <T> void job(Callable<Written<T>> work, Consumer<Written<T>> then, Consumer<String> refused) {
+        worker.execute(() -> {
+            try {
+                Written<T> written = work.call();
+                latest = written.next;
+                ui.execute(() -> {
+                    snapshot.set(written.next);
+                    then.accept(written);
+                });
+            } catch (InputException | BuildFileException | IllegalArgumentException e) {
+                ui.execute(() -> {
+                    status.set("Not saved: " + e.getMessage());
+                    refused.accept(e.getMessage());
+                });
+            } catch (Exception e) {
+                throw new IllegalStateException("writing to " + file.path() + " failed", e);
+            }
+        });
+    }
+
+    @Override
+    public void close() {
+        file.close();
+    }
+}

@@ -1,0 +1,58 @@
+package bucina.desk.session;
+
+import bucina.core.log.HoleState;
+import bucina.core.log.Logbook;
+import bucina.core.plan.Build;
+import bucina.core.plan.Face;
+import bucina.core.plan.Group;
+import bucina.core.plan.Id;
+import bucina.core.stack.Derivation;
+import bucina.core.stack.FaceReading;
+import bucina.core.stack.HoleReading;
+import java.util.Optional;
+
+/**
+ * All that the window shows at one moment: the plan with what follows from it, and the log. Immutable.
+ *
+ * @param derivation the plan and its readings
+ * @param log        the log
+ */
+public record Snapshot(Derivation derivation, Logbook log) {
+
+    /** The build. */
+    public Build build() {
+        return derivation.build();
+    }
+
+    /** The readings of a face. */
+    public FaceReading face(Id.Face face) {
+        return derivation.face(face);
+    }
+
+    /** A face with its assembly; the face must be in the build. */
+    public Build.FaceRef ref(Id.Face face) {
+        return build().faces().stream().filter(r -> r.face().id().equals(face)).findFirst().orElseThrow();
+    }
+
+    /** Where a hole stands. */
+    public HoleState state(HoleReading reading) {
+        return log.state(reading.hole(), reading.layers());
+    }
+
+    /** How many of a face's fasteners are in. */
+    public int installed(Face face) {
+        return face.groups().stream().mapToInt(log::installed).sum();
+    }
+
+    /** The group with this id and where it is; empty if it is gone. */
+    public Optional<Build.GroupRef> group(Id.Group id) {
+        for (Build.FaceRef ref : build().faces()) {
+            for (Group group : ref.face().groups()) {
+                if (group.id().equals(id)) {
+                    return Optional.of(new Build.GroupRef(ref.assembly(), ref.face(), group));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+}

@@ -1,0 +1,34 @@
+package bucina.desk.session;
+
+/** The stages of work that the rail shows. The rail grows: a stage stands here once it does something. */
+public enum Stage {
+    /** What goes through each hole, and does it hold? */
+    STUDY("Study", 1, "What goes through here?"),
+    /** What is in, and what is set next? */
+    SET("Set", 6, "What is in, what is next?");
+
+    private final String word;
+    private final int key;
+    private final String question;
+
+    Stage(String word, int key, String question) {
+        this.word = word;
+        this.key = key;
+        this.question = question;
+    }
+
+    /** On the rail. */
+    public String word() {
+        return word;
+    }
+
+    /** The digit that chooses it; fixed for good, whichever stages are there. */
+    public int key() {
+        return key;
+    }
+
+    /** What the sheet answers in this stage. */
+    public String question() {
+        return question;
+    }
+}

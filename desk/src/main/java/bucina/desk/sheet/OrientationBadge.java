@@ -1,0 +1,62 @@
+package bucina.desk.sheet;
+
+import bucina.core.plan.Build;
+import bucina.desk.look.Palette;
+import bucina.desk.look.Type;
+import bucina.desk.session.Desk;
+import java.util.Locale;
+import javafx.geometry.VPos;
+import javafx.scene.AccessibleRole;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.text.TextAlignment;
+
+/** Says which hand the face is, from where it is drawn, and which way is outboard and forward: nobody drills a mirror image. */
+public final class OrientationBadge extends Canvas {
+
+    private final Desk desk;
+    private Palette palette = Palette.LIGHT;
+
+    public OrientationBadge(Desk desk) {
+        super(330, 84);
+        this.desk = desk;
+        setMouseTransparent(true);
+        setAccessibleRole(AccessibleRole.TEXT);
+        desk.selectionProperty().addListener((o, was, now) -> draw());
+        desk.scaleProperty().addListener((o, was, now) -> draw());
+    }
+
+    /** Draws in the colours of one variant. */
+    public void use(Palette next) {
+        palette = next;
+        draw();
+    }
+
+    private void draw() {
+        Build.FaceRef ref = desk.snapshot().ref(desk.selectionProperty().get().face());
+        double text = Math.min(1.35, desk.scaleProperty().get() / 100.0);
+        GraphicsContext g = getGraphicsContext2D();
+        g.clearRect(0, 0, getWidth(), getHeight());
+        double x = 16;
+        double y = getHeight() - 12;
+        double up = 40;
+        g.setStroke(palette.ink());
+        g.setFill(palette.ink());
+        g.setLineWidth(1.8);
+        g.strokeLine(x, y, x + up, y);
+        g.strokeLine(x, y, x, y - up);
+        g.fillPolygon(new double[] {x + up, x + up, x + up + 8}, new double[] {y - 4, y + 4, y}, 3);
+        g.fillPolygon(new double[] {x - 4, x + 4, x}, new double[] {y - up, y - up, y - up - 8}, 3);
+        g.setTextBaseline(VPos.CENTER);
+        g.setTextAlign(TextAlignment.LEFT);
+        g.setFont(Type.text(Type.SMALL * text));
+        g.fillText(ref.face().xToward(), x + up + 12, y);
+        g.fillText(ref.face().yToward(), x + 10, y - up - 4);
+        g.setFont(Type.bold(Type.BODY * text));
+        String hand = ref.assembly().hand().word().toUpperCase(Locale.ROOT) + (ref.assembly().hand().word().contains("hand") ? "" : " HAND");
+        g.fillText(hand, x + up + 12, y - 38 * text);
+        g.setFont(Type.text(Type.SMALL * text));
+        g.fillText(ref.face().viewed(), x + up + 12, y - 21 * text);
+        setAccessibleText(hand + ", seen " + ref.face().viewed() + ", " + ref.face().xToward() + " to the right, " + ref.face().yToward() + " up");
+    }
+}

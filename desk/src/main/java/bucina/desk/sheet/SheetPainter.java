@@ -1,0 +1,362 @@
+package bucina.desk.sheet;
+
+import bucina.core.log.HoleState;
+import bucina.core.measure.Length;
+import bucina.core.measure.Unit;
+import bucina.core.plan.Face;
+import bucina.core.plan.Layer;
+import bucina.core.rule.Level;
+import bucina.core.sheet.Corner;
+import bucina.core.sheet.Ring;
+import bucina.core.stack.FaceReading;
+import bucina.core.stack.HoleReading;
+import bucina.desk.look.Glyph;
+import bucina.desk.look.Palette;
+import bucina.desk.look.Sprites;
+import bucina.desk.look.Type;
+import bucina.desk.session.RowModel;
+import bucina.desk.session.Snapshot;
+import java.util.List;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.image.Image;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.FillRule;
+import javafx.scene.text.TextAlignment;
+
+/** Draws one face. Made for one drawing; holds nothing between drawings but the sprites it is given. */
+final class SheetPainter {
+
+    /** Glyphs are drawn down to this size, px; below they are dots. */
+    private static final int LEAST_GLYPH = 8;
+    private static final int MOST_GLYPH = 26;
+    static final double RULER = 26;
+
+    private final GraphicsContext g;
+    private final SheetTransform t;
+    private final Palette p;
+    private final Sprites sprites;
+    private final double width;
+    private final double height;
+    private final double text;
+
+    SheetPainter(GraphicsContext g, SheetTransform t, Palette p, Sprites sprites, double width, double height, double text) {
+        this.g = g;
+        this.t = t;
+        this.p = p;
+        this.sprites = sprites;
+        this.width = width;
+        this.height = height;
+        this.text = text;
+    }
+
+    // ---- sheets ---------------------------------------------------------------------------------------------------------------------
+
+    void ground() {
+        g.setFill(p.film());
+        g.fillRect(0, 0, width, height);
+    }
+
+    /** Sheets from the far side to the near side: what lies under the largest sheet is dashed, as on a drawing. */
+    void layers(Face face) {
+        int skin = largest(face.layers());
+        if (skin < 0) {
+            return;
+        }
+        path(face.layers().get(skin));
+        g.setFill(p.metal());
+        g.fill();
+        for (int i = face.layers().size() - 1; i > skin; i--) {
+            path(face.layers().get(i));
+            g.setGlobalAlpha(0.55);
+            g.setFill(p.shade());
+            g.fill();
+            g.setGlobalAlpha(1);
+        }
+        g.setLineWidth(1);
+        g.setStroke(p.edge());
+        g.setLineDashes(5, 3);
+        for (int i = face.layers().size() - 1; i > skin; i--) {
+            path(face.layers().get(i));
+            g.stroke();
+        }
+        g.setLineDashes((double[]) null);
+        g.setLineWidth(1.6);
+        path(face.layers().get(skin));
+        g.stroke();
+        for (int i = skin - 1; i >= 0; i--) {
+            path(face.layers().get(i));
+            g.setGlobalAlpha(0.75);
+            g.setFill(p.metal().interpolate(p.film(), 0.55));
+            g.fill();
+            g.setGlobalAlpha(1);
+            g.stroke();
+        }
+        names(face, skin);
+    }
+
+    private static int largest(List<Layer> layers) {
+        int best = -1;
+        double area = -1;
+        for (int i = 0; i < layers.size(); i++) {
+            double a = layers.get(i).outline().outer().area();
+            if (a > area) {
+                area = a;
+                best = i;
+            }
+        }
+        return best;
+    }
+
+    private void path(Layer layer) {
+        g.beginPath();
+        g.setFillRule(FillRule.EVEN_ODD);
+        ring(layer.outline().outer());
+        layer.outline().openings().forEach(this::ring);
+    }
+
+    private void ring(Ring ring) {
+        List<Corner> corners = ring.corners();
+        for (int i = 0; i < corners.size(); i++) {
+            Corner a = corners.get(i);
+            Corner b = corners.get((i + 1) % corners.size());
+            if (i == 0) {
+                g.moveTo(t.toX(a.at().x()), t.toY(a.at().y()));
+            }
+            if (a.bulge() == 0) {
+                g.lineTo(t.toX(b.at().x()), t.toY(b.at().y()));
+            } else {
+                arc(a, b);
+            }
+        }
+        g.closePath();
+    }
+
+    /** An arc on the screen, as chords too short to be seen. */
+    private void arc(Corner a, Corner b) {
+        double dx = b.at().x() - a.at().x();
+        double dy = b.at().y() - a.at().y();
+        double k = (1 - a.bulge() * a.bulge()) / (4 * a.bulge());
+        double cx = (a.at().x() + b.at().x()) / 2 - dy * k;
+        double cy = (a.at().y() + b.at().y()) / 2 + dx * k;
+        double r = Math.hypot(a.at().x() - cx, a.at().y() - cy);
+        double start = Math.atan2(a.at().y() - cy, a.at().x() - cx);
+        double sweep = 4 * Math.atan(a.bulge());
+        int chords = (int) Math.clamp(Math.ceil(Math.abs(sweep) * Math.sqrt(r * t.scale()) * 1.5), 4, 720);
+        for (int i = 1; i <= chords; i++) {
+            double at = start + sweep * i / chords;
+            g.lineTo(t.toX(cx + r * Math.cos(at)), t.toY(cy + r * Math.sin(at)));
+        }
+    }
+
+    /** Names on the sheets that are drawn large enough to carry them. */
+    private void names(Face face, int skin) {
+        double size = Type.SMALL * text;
+        g.setFont(Type.text(size));
+        g.setFill(p.soft());
+        g.setTextAlign(TextAlignment.LEFT);
+        g.setTextBaseline(VPos.CENTER);
+        for (int i = 0; i < face.layers().size(); i++) {
+            if (i == skin) {
+                continue;
+            }
+            Layer layer = face.layers().get(i);
+            var box = layer.outline().box();
+            double w = box.width() * t.scale();
+            double h = box.height() * t.scale();
+            double need = layer.name().length() * size * 0.58 + 10;
+            if (w > need && h > size * 1.5) {
+                double x = Math.clamp(RULER + 40, t.toX(box.minX()) + 6, Math.max(t.toX(box.minX()) + 6, t.toX(box.maxX()) - need));
+                g.fillText(layer.name(), x, t.toY(box.maxY()) + size * 0.9);
+            } else if (h > need && w > size * 1.5) {
+                g.save();
+                g.translate(t.toX(box.minX()) + size * 0.85, t.toY(box.minY()) - 6);
+                g.rotate(-90);
+                g.fillText(layer.name(), 0, 0);
+                g.restore();
+            }
+        }
+    }
+
+    // ---- holes ----------------------------------------------------------------------------------------------------------------------
+
+    /** Size of a glyph at this zoom, px; under {@link #LEAST_GLYPH} holes are dots. */
+    static int glyphSize(SheetTransform t, FaceReading face) {
+        double pitch = 25.4e6 * 0.95 * t.scale();
+        int most = face.size() > 3000 ? 14 : MOST_GLYPH;
+        return (int) Math.clamp(pitch * 0.85, 5, most);
+    }
+
+    void holes(Snapshot snapshot, FaceReading face) {
+        int size = glyphSize(t, face);
+        boolean dots = size < LEAST_GLYPH;
+        double half = size * 1.5;
+        for (int i : face.in(t.visible(width, height, size))) {
+            HoleReading reading = face.reading(i);
+            HoleState state = snapshot.state(reading);
+            double x = t.toX(reading.hole().at().x());
+            double y = t.toY(reading.hole().at().y());
+            if (dots) {
+                g.setFill(reading.worst().filter(l -> l == Level.ERROR).isPresent() ? p.stop() : Glyph.colour(state, p));
+                g.fillRect(x - 1.5, y - 1.5, 3, 3);
+            } else {
+                Image sprite = sprites.of(state, mark(reading), size);
+                g.drawImage(sprite, Math.round(x - half), Math.round(y - half));
+            }
+        }
+        if (size >= 20) {
+            labels(face, size);
+        }
+    }
+
+    private void labels(FaceReading face, int size) {
+        g.setFont(Type.text(Type.SMALL * text));
+        g.setFill(p.soft());
+        g.setTextAlign(TextAlignment.LEFT);
+        g.setTextBaseline(VPos.CENTER);
+        for (int i : face.in(t.visible(width, height, size))) {
+            HoleReading reading = face.reading(i);
+            g.fillText(Integer.toString(reading.hole().label()), t.toX(reading.hole().at().x()) + size * 0.65, t.toY(reading.hole().at().y()) + size * 0.7);
+        }
+    }
+
+    /** The one mark a hole gets: the worst thing to say about it. */
+    static Glyph.Mark mark(HoleReading reading) {
+        if (reading.worst().isPresent()) {
+            return reading.worst().get() == Level.ERROR ? Glyph.Mark.ERROR : Glyph.Mark.WARNING;
+        }
+        return reading.hole().deviation().isPresent() ? Glyph.Mark.DEVIATION : Glyph.Mark.NONE;
+    }
+
+    /** Flags along a row where the rivet changes: the length stands on the sheet where it begins. */
+    void flags(RowModel row) {
+        double size = Type.SMALL * text;
+        g.setFont(Type.bold(size));
+        g.setTextBaseline(VPos.CENTER);
+        for (RowModel.Run run : row.runs()) {
+            var at = row.cells().get(run.from()).reading().hole().at();
+            double x = t.toX(at.x());
+            double y = t.toY(at.y());
+            double w = run.dash().length() * size * 0.62 + 10;
+            double top = y - glyphOffset() - size * 1.6;
+            g.setStroke(p.layout());
+            g.setLineWidth(1.2);
+            g.strokeLine(x, y - 4, x, top);
+            g.setFill(p.film());
+            g.fillRect(x, top, w, size * 1.5);
+            g.strokeRect(x, top, w, size * 1.5);
+            g.setFill(p.layout());
+            g.setTextAlign(TextAlignment.CENTER);
+            g.fillText(run.dash(), x + w / 2, top + size * 0.8);
+        }
+    }
+
+    private double glyphOffset() {
+        return Math.clamp(25.4e6 * t.scale() * 0.6, 9, 24);
+    }
+
+    // ---- rulers and badge -----------------------------------------------------------------------------------------------------------
+
+    void rulers(Unit unit, String xToward, String yToward) {
+        double perUnit = unit.nanometres() * t.scale();
+        g.setFill(p.panel());
+        g.fillRect(0, 0, width, RULER);
+        g.fillRect(0, 0, RULER, height);
+        g.setStroke(p.line());
+        g.setLineWidth(1);
+        g.strokeLine(RULER, RULER - 0.5, width, RULER - 0.5);
+        g.strokeLine(RULER - 0.5, RULER, RULER - 0.5, height);
+        g.setFont(Type.text(Type.SMALL * Math.min(text, 1.3)));
+        RulerScale scale = RulerScale.of(perUnit, 62);
+        ticks(scale, unit, perUnit, true);
+        ticks(scale, unit, perUnit, false);
+        g.setFill(p.panel());
+        g.fillRect(0, 0, RULER - 0.5, RULER - 0.5);
+        g.setFill(p.soft());
+        g.setTextAlign(TextAlignment.CENTER);
+        g.setTextBaseline(VPos.CENTER);
+        g.fillText(unit.symbol(), RULER / 2, RULER / 2);
+    }
+
+    private void ticks(RulerScale scale, Unit unit, double perUnit, boolean across) {
+        double origin = across ? t.x0() : t.y0();
+        double extent = across ? width : height;
+        double step = scale.step() * perUnit;
+        long first = across ? (long) Math.floor((RULER - origin) / step) : (long) Math.floor((origin - extent) / step);
+        long last = across ? (long) Math.ceil((extent - origin) / step) : (long) Math.ceil((origin - RULER) / step);
+        g.setTextBaseline(VPos.CENTER);
+        g.setTextAlign(TextAlignment.LEFT);
+        for (long m = first; m <= last; m++) {
+            double at = across ? origin + m * step : origin - m * step;
+            g.setStroke(p.soft());
+            tick(at, across, 9);
+            for (int part = 1; part < scale.parts(); part++) {
+                double sub = step * part / scale.parts();
+                g.setStroke(p.line());
+                tick(across ? at + sub : at - sub, across, 5);
+            }
+            g.setFill(p.soft());
+            if (across && at > RULER + 2) {
+                g.fillText(scale.label(m, unit), at + 3, 9);
+            } else if (!across && at > RULER + 12) {
+                g.save();
+                g.translate(9, at - 3);
+                g.rotate(-90);
+                g.fillText(scale.label(m, unit), 0, 0);
+                g.restore();
+            }
+        }
+    }
+
+    private void tick(double at, boolean across, double length) {
+        if (at < RULER) {
+            return;
+        }
+        if (across) {
+            g.strokeLine(Math.round(at) + 0.5, RULER - length, Math.round(at) + 0.5, RULER - 1);
+        } else {
+            g.strokeLine(RULER - length, Math.round(at) + 0.5, RULER - 1, Math.round(at) + 0.5);
+        }
+    }
+
+    /** A running dimension on both rulers for the hole looked at. */
+    void runningDimension(HoleReading reading, Unit unit) {
+        double x = t.toX(reading.hole().at().x());
+        double y = t.toY(reading.hole().at().y());
+        g.setFont(Type.bold(Type.SMALL * Math.min(text, 1.3)));
+        g.setTextBaseline(VPos.CENTER);
+        g.setTextAlign(TextAlignment.CENTER);
+        String across = bucina.core.measure.LengthFormat.figure(Length.nm(reading.hole().at().x()), unit, 3);
+        String up = bucina.core.measure.LengthFormat.figure(Length.nm(reading.hole().at().y()), unit, 3);
+        if (x > RULER && x < width) {
+            double w = across.length() * 7.4 + 10;
+            plate(x - w / 2, 3, w, RULER - 6);
+            g.fillText(across, x, RULER / 2);
+            hair(x, RULER, x, y - 8);
+        }
+        if (y > RULER && y < height) {
+            double w = up.length() * 7.4 + 10;
+            g.save();
+            g.translate(RULER / 2, y);
+            g.rotate(-90);
+            plate(-w / 2, -RULER / 2 + 3, w, RULER - 6);
+            g.fillText(up, 0, 0);
+            g.restore();
+            hair(RULER, y, x - 8, y);
+        }
+    }
+
+    private void plate(double x, double y, double w, double h) {
+        g.setFill(p.layout());
+        g.fillRect(x, y, w, h);
+        g.setFill(p.onFill());
+    }
+
+    private void hair(double x1, double y1, double x2, double y2) {
+        g.setStroke(Color.color(p.layout().getRed(), p.layout().getGreen(), p.layout().getBlue(), 0.5));
+        g.setLineWidth(1);
+        g.setLineDashes(2, 3);
+        g.strokeLine(x1, y1, x2, y2);
+        g.setLineDashes((double[]) null);
+    }
+}

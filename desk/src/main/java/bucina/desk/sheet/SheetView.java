@@ -1,0 +1,316 @@
+package bucina.desk.sheet;
+
+import bucina.core.sheet.Box;
+import bucina.core.sheet.Point;
+import bucina.core.stack.FaceReading;
+import bucina.core.stack.HoleReading;
+import bucina.desk.look.Palette;
+import bucina.desk.look.Sprites;
+import bucina.desk.session.Desk;
+import bucina.desk.session.Selection;
+import java.util.Comparator;
+import java.util.Optional;
+import javafx.animation.PauseTransition;
+import javafx.geometry.Point2D;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Cursor;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
+import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
+import javafx.util.Duration;
+
+/** Shows one face and picks from it. See the package text for how it is drawn. */
+public final class SheetView extends Region {
+
+    private static final double REACH = 14;
+    private static final double MARGIN = 46;
+
+    private final Desk desk;
+    private final Canvas sheet = new Canvas();
+    private final Canvas overlay = new Canvas();
+    private final PauseTransition rest = new PauseTransition(Duration.millis(90));
+    private Palette palette = Palette.LIGHT;
+    private Sprites sprites = new Sprites(palette);
+    private SheetTransform drawn;
+    private SheetTransform wanted;
+    private boolean fitted = true;
+    private Point2D pressed;
+    private Point2D dragged;
+    private boolean panning;
+
+    /** A view of the desk's face. */
+    public SheetView(Desk desk) {
+        this.desk = desk;
+        getChildren().addAll(sheet, overlay);
+        getStyleClass().add("sheet-view");
+        setFocusTraversable(true);
+        setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+        overlay.setMouseTransparent(true);
+        rest.setOnFinished(e -> draw());
+        addEventHandler(ScrollEvent.SCROLL, this::scrolled);
+        addEventHandler(MouseEvent.MOUSE_PRESSED, this::press);
+        addEventHandler(MouseEvent.MOUSE_DRAGGED, this::drag);
+        addEventHandler(MouseEvent.MOUSE_RELEASED, this::release);
+        addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+        focusedProperty().addListener((o, was, now) -> drawOverlay());
+        desk.selectionProperty().addListener((o, was, now) -> {
+            if (!was.face().equals(now.face())) {
+                fit();
+            } else {
+                draw();
+                reveal();
+            }
+        });
+        desk.session().snapshotProperty().addListener((o, was, now) -> draw());
+        desk.unitProperty().addListener((o, was, now) -> draw());
+        desk.stageProperty().addListener((o, was, now) -> draw());
+        desk.scaleProperty().addListener((o, was, now) -> draw());
+    }
+
+    /** Draws in the colours of one variant. */
+    public void use(Palette next) {
+        palette = next;
+        sprites = new Sprites(next);
+        draw();
+    }
+
+    @Override
+    protected void layoutChildren() {
+        double w = Math.floor(getWidth());
+        double h = Math.floor(getHeight());
+        if (sheet.getWidth() != w || sheet.getHeight() != h) {
+            sheet.setWidth(w);
+            sheet.setHeight(h);
+            overlay.setWidth(w);
+            overlay.setHeight(h);
+            if (fitted || wanted == null) {
+                fit();
+            } else {
+                draw();
+            }
+        }
+    }
+
+    /** Shows the whole face. */
+    public void fit() {
+        fitted = true;
+        FaceReading face = desk.face();
+        Box box = face.face().layers().stream().map(l -> l.outline().box()).reduce(Box::with).orElse(new Box(0, 0, 25.4e7, 25.4e7));
+        double r = SheetPainter.RULER;
+        SheetTransform inner = SheetTransform.fit(box, getWidth() - r, getHeight() - r, MARGIN);
+        wanted = inner.moved(r, r);
+        draw();
+    }
+
+    /** Zooms in or out about the middle of what is picked, or of the view. */
+    public void zoom(double factor) {
+        Optional<Point> at = desk.cursor().map(c -> c.hole().at());
+        double x = at.map(p -> wanted.toX(p.x())).filter(v -> v > 0 && v < getWidth()).orElse(getWidth() / 2);
+        double y = at.map(p -> wanted.toY(p.y())).filter(v -> v > 0 && v < getHeight()).orElse(getHeight() / 2);
+        zoom(factor, x, y);
+    }
+
+    private void zoom(double factor, double x, double y) {
+        fitted = false;
+        wanted = wanted.zoomed(factor, x, y);
+        moveDrawn();
+    }
+
+    /** Moves and scales the drawn picture at once; draws again when the gesture rests. */
+    private void moveDrawn() {
+        double k = wanted.scale() / drawn.scale();
+        for (Canvas canvas : new Canvas[] {sheet, overlay}) {
+            canvas.getTransforms().setAll(new javafx.scene.transform.Translate(wanted.x0() - drawn.x0() * k, wanted.y0() - drawn.y0() * k),
+                    new javafx.scene.transform.Scale(k, k));
+        }
+        rest.playFromStart();
+    }
+
+    private void scrolled(ScrollEvent e) {
+        if (e.getDeltaY() != 0) {
+            zoom(Math.pow(1.0018, e.getDeltaY()), e.getX(), e.getY());
+        }
+        e.consume();
+    }
+
+    /** Brings the hole looked at into view. */
+    private void reveal() {
+        desk.cursor().ifPresent(c -> {
+            double x = wanted.toX(c.hole().at().x());
+            double y = wanted.toY(c.hole().at().y());
+            double edge = SheetPainter.RULER + 20;
+            double dx = x < edge ? edge - x + 60 : x > getWidth() - 20 ? getWidth() - 80 - x : 0;
+            double dy = y < edge ? edge - y + 60 : y > getHeight() - 20 ? getHeight() - 80 - y : 0;
+            if (dx != 0 || dy != 0) {
+                fitted = false;
+                wanted = wanted.moved(dx, dy);
+                draw();
+            }
+        });
+    }
+
+    // ---- drawing --------------------------------------------------------------------------------------------------------------------
+
+    private void draw() {
+        if (getWidth() < 2 || wanted == null) {
+            return;
+        }
+        rest.stop();
+        drawn = wanted;
+        sheet.getTransforms().clear();
+        overlay.getTransforms().clear();
+        FaceReading face = desk.face();
+        SheetPainter painter = new SheetPainter(sheet.getGraphicsContext2D(), drawn, palette, sprites, sheet.getWidth(), sheet.getHeight(),
+                desk.scaleProperty().get() / 100.0);
+        painter.ground();
+        painter.layers(face.face());
+        painter.holes(desk.snapshot(), face);
+        desk.row().ifPresent(painter::flags);
+        painter.rulers(desk.unit(), face.face().xToward(), face.face().yToward());
+        desk.cursor().ifPresent(c -> painter.runningDimension(c, desk.unit()));
+        setAccessibleText(face.face().name() + ", " + face.size() + " holes" + desk.cursor().map(c -> ", hole " + c.label() + ", "
+                + desk.snapshot().state(c).words() + ", grip " + c.solution().grip() + ", use " + c.solution().dash()).orElse(""));
+        drawOverlay();
+    }
+
+    private void drawOverlay() {
+        if (drawn == null) {
+            return;
+        }
+        GraphicsContext g = overlay.getGraphicsContext2D();
+        g.clearRect(0, 0, overlay.getWidth(), overlay.getHeight());
+        FaceReading face = desk.face();
+        Selection selection = desk.selectionProperty().get();
+        double r = SheetPainter.glyphSize(drawn, face) * 0.5 + 2.5;
+        g.setStroke(palette.layout());
+        g.setLineWidth(1.6);
+        Box visible = drawn.visible(getWidth(), getHeight(), 20);
+        for (HoleReading reading : selection.readings(face)) {
+            Point at = reading.hole().at();
+            if (visible.contains(at)) {
+                g.strokeOval(drawn.toX(at.x()) - r, drawn.toY(at.y()) - r, 2 * r, 2 * r);
+            }
+        }
+        desk.cursor().ifPresent(c -> cursor(g, drawn.toX(c.hole().at().x()), drawn.toY(c.hole().at().y()), r));
+        if (pressed != null && dragged != null && !panning) {
+            g.setFill(Color.color(palette.layout().getRed(), palette.layout().getGreen(), palette.layout().getBlue(), 0.12));
+            double x = Math.min(pressed.getX(), dragged.getX());
+            double y = Math.min(pressed.getY(), dragged.getY());
+            double w = Math.abs(pressed.getX() - dragged.getX());
+            double h = Math.abs(pressed.getY() - dragged.getY());
+            g.fillRect(x, y, w, h);
+            g.strokeRect(x, y, w, h);
+        }
+        if (isFocused()) {
+            g.setLineWidth(2);
+            g.strokeRect(1, 1, overlay.getWidth() - 2, overlay.getHeight() - 2);
+        }
+    }
+
+    /** Four corner ticks around the hole looked at. */
+    private void cursor(GraphicsContext g, double x, double y, double r) {
+        double a = r + 3;
+        double b = r + 9;
+        g.setLineWidth(2.2);
+        for (int sx = -1; sx <= 1; sx += 2) {
+            for (int sy = -1; sy <= 1; sy += 2) {
+                g.strokeLine(x + sx * a * 0.8, y + sy * a * 0.8, x + sx * b * 0.8, y + sy * b * 0.8);
+            }
+        }
+    }
+
+    // ---- hands ----------------------------------------------------------------------------------------------------------------------
+
+    private Optional<HoleReading> under(double x, double y) {
+        FaceReading face = desk.face();
+        Box near = Box.around(wanted.toFace(x - REACH, y - REACH), wanted.toFace(x + REACH, y + REACH));
+        Point at = wanted.toFace(x, y);
+        return face.in(near).stream().map(face::reading).min(Comparator.comparingDouble(r -> r.hole().at().to(at).nanometres()));
+    }
+
+    private void press(MouseEvent e) {
+        requestFocus();
+        pressed = new Point2D(e.getX(), e.getY());
+        dragged = null;
+        panning = e.getButton() != MouseButton.PRIMARY || e.isAltDown();
+        if (panning) {
+            setCursor(Cursor.MOVE);
+        }
+    }
+
+    private void drag(MouseEvent e) {
+        Point2D now = new Point2D(e.getX(), e.getY());
+        if (panning) {
+            Point2D from = dragged == null ? pressed : dragged;
+            fitted = false;
+            wanted = wanted.moved(now.getX() - from.getX(), now.getY() - from.getY());
+            dragged = now;
+            moveDrawn();
+        } else if (dragged != null || now.distance(pressed) > 5) {
+            dragged = now;
+            drawOverlay();
+        }
+    }
+
+    private void release(MouseEvent e) {
+        setCursor(Cursor.DEFAULT);
+        FaceReading face = desk.face();
+        Selection selection = desk.selectionProperty().get();
+        boolean wasPanning = panning;
+        Point2D to = dragged;
+        Point2D from = pressed;
+        panning = false;
+        dragged = null;
+        pressed = null;
+        if (wasPanning) {
+            draw();
+        } else if (to != null) {
+            Box box = Box.around(wanted.toFace(from.getX(), from.getY()), wanted.toFace(to.getX(), to.getY()));
+            desk.selectionProperty().set(selection.swept(face, box, e.isShiftDown()));
+            drawOverlay();
+        } else {
+            desk.selectionProperty().set(clicked(e, face, selection));
+        }
+    }
+
+    private Selection clicked(MouseEvent e, FaceReading face, Selection selection) {
+        Optional<HoleReading> hole = under(e.getX(), e.getY());
+        if (hole.isEmpty()) {
+            return Selection.none(selection.face());
+        }
+        HoleReading at = hole.get();
+        if (e.getClickCount() >= 3) {
+            return Selection.group(face, at.group().id(), Optional.of(at.hole().id()));
+        }
+        if (e.getClickCount() == 2) {
+            return Selection.row(face, at.row().id(), Optional.of(at.hole().id()));
+        }
+        if (e.isShiftDown()) {
+            return selection.range(face, at);
+        }
+        return e.isShortcutDown() ? selection.toggled(face, at) : selection.one(at);
+    }
+
+    private void key(KeyEvent e) {
+        FaceReading face = desk.face();
+        Selection selection = desk.selectionProperty().get();
+        Selection next = switch (e.getCode()) {
+            case LEFT -> selection.along(face, -1, e.isShiftDown());
+            case RIGHT -> selection.along(face, 1, e.isShiftDown());
+            case HOME -> selection.along(face, -100_000, false);
+            case END -> selection.along(face, 100_000, false);
+            case UP -> selection.across(face, true);
+            case DOWN -> selection.across(face, false);
+            default -> null;
+        };
+        if (next != null) {
+            desk.selectionProperty().set(next);
+            e.consume();
+        }
+    }
+}
