@@ -11,6 +11,8 @@ import bucina.desk.look.Palette;
 import bucina.desk.rack.Rack;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Finder;
+import bucina.desk.session.LengthClasses;
+import bucina.desk.session.Stage;
 import bucina.desk.session.WorkTimer;
 import bucina.desk.sheet.OrientationBadge;
 import bucina.desk.sheet.SheetView;
@@ -82,6 +84,12 @@ public final class DeskWindow {
         desk.scaleProperty().addListener((o, was, now) -> dress());
         desk.legendProperty().addListener((o, was, now) -> legend());
         desk.benchProperty().addListener((o, was, now) -> benchMode());
+        desk.stageProperty().addListener((o, was, now) -> legend());
+        desk.selectionProperty().addListener((o, was, now) -> {
+            if (!was.face().equals(now.face())) {
+                legend();
+            }
+        });
         desk.whyProperty().addListener((o, was, now) -> why(now));
         dress();
     }
@@ -132,7 +140,7 @@ public final class DeskWindow {
     private void legend() {
         middle.getChildren().remove(legend);
         if (desk.legendProperty().get()) {
-            legend = new LegendCard(palette());
+            legend = new LegendCard(palette(), desk.stageProperty().get() == Stage.STUDY ? Optional.of(LengthClasses.of(desk.face())) : Optional.empty());
             StackPane.setAlignment(legend, Pos.TOP_RIGHT);
             StackPane.setMargin(legend, new Insets(38, 12, 0, 0));
             middle.getChildren().add(legend);

@@ -11,7 +11,9 @@ import bucina.desk.section.SectionView;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Explain;
 import bucina.desk.session.RowModel;
+import bucina.desk.session.Selection;
 import bucina.desk.session.Stage;
+import bucina.desk.session.Suggestion;
 import bucina.desk.session.Why;
 import bucina.desk.session.WorkTimer;
 import java.util.List;
@@ -30,6 +32,9 @@ public final class BenchSide extends BorderPane {
 
     private final Desk desk;
     private final SectionView section = new SectionView();
+    private final SectionView small = new SectionView();
+    private final VBox sheets = new VBox(1);
+    private final Button next = Ui.button("", "Ctrl+Enter", this::next, "primary");
     private final Slider slider = new Slider(0, 1.3, 1);
     private final Label caption = Ui.label("", "caption");
     private final Label title = Ui.label("", "bench-title");
@@ -40,11 +45,12 @@ public final class BenchSide extends BorderPane {
     private final VBox empty = new VBox(10);
     private final LogPanel log;
     private final ScrollPane scroll = new ScrollPane();
-    private Palette palette = Palette.LIGHT;
 
     public BenchSide(Desk desk, WorkTimer timer) {
         this.desk = desk;
-        this.log = new LogPanel(desk, timer);
+        small.setPrefHeight(156);
+        small.setMinHeight(156);
+        this.log = new LogPanel(desk, timer, small);
         getStyleClass().add("bench-side");
         slider.setId("set-slider");
         slider.setAccessibleText("How far the rivet is set");
@@ -55,7 +61,7 @@ public final class BenchSide extends BorderPane {
         HBox ends = new HBox(6, Ui.label("goes in", "tiny"), slider, Ui.label("flatter", "tiny"));
         HBox.setHgrow(slider, javafx.scene.layout.Priority.ALWAYS);
         ends.setAlignment(javafx.geometry.Pos.CENTER);
-        study.getChildren().addAll(section, ends, caption, numbers, findings,
+        study.getChildren().addAll(section, ends, caption, findings, sheets, numbers,
                 Ui.wrapped("Worked out from the plan, not approved: the kit's drawing governs.", "caution"));
         empty.getChildren().addAll(Ui.label("Nothing picked", "bench-title"),
                 Ui.wrapped("Click a hole on the sheet, or press an arrow key. Its stack is cut through here, with the rivet it takes and why.", "soft"),
@@ -69,6 +75,10 @@ public final class BenchSide extends BorderPane {
         VBox head = new VBox(1, title, where);
         head.setPadding(new Insets(10, 14, 6, 14));
         setTop(head);
+        next.setId("next");
+        next.setMaxWidth(Double.MAX_VALUE);
+        BorderPane.setMargin(next, new Insets(8, 14, 12, 14));
+        setBottom(next);
         desk.selectionProperty().addListener((o, was, now) -> fill());
         desk.typedGroupProperty().addListener((o, was, now) -> fill());
         desk.session().snapshotProperty().addListener((o, was, now) -> fill());
@@ -78,10 +88,10 @@ public final class BenchSide extends BorderPane {
     }
 
     /** Draws in the colours of one variant, text larger by a factor. */
-    public void use(Palette next, double scale) {
-        palette = next;
-        section.use(next, scale);
-        log.use(next);
+    public void use(Palette colours, double scale) {
+        section.use(colours, scale);
+        small.use(colours, scale);
+        log.use(colours);
         fill();
     }
 
@@ -101,11 +111,13 @@ public final class BenchSide extends BorderPane {
         } else if (cursor.isPresent()) {
             HoleReading reading = cursor.get();
             section.show(Optional.of(reading.solution()), reading.layers().stream().map(l -> l.name()).toList(), desk.unit());
+            sheets(reading.solution(), reading.layers().stream().map(l -> l.name()).toList());
             numbers(new Explain(desk.snapshot().build().rules(), desk.unit()).hole(reading), Optional.of(reading));
             findings(StackCheck.findings(desk.face().face(), reading));
             content(study);
         } else if (typed.isPresent()) {
             section.show(typed, List.of(), desk.unit());
+            sheets(typed.get(), List.of());
             numbers(new Explain(desk.snapshot().build().rules(), desk.unit()).stack(typed.get(), List.of()), Optional.empty());
             findings(typed.get().faults());
             content(study);
@@ -114,6 +126,41 @@ public final class BenchSide extends BorderPane {
         }
         caption.setText(section.caption());
         section.describe();
+        offer(setting);
+    }
+
+    /** The one next action: what the holes alike in this row take, to be written down once they are set. */
+    private void offer(boolean setting) {
+        Optional<Suggestion> s = desk.cursor().isPresent() || desk.typedGroupProperty().get().isPresent() ? alike() : Optional.empty();
+        Ui.shown(next, !setting && s.isPresent() && !desk.session().readOnly());
+        s.ifPresent(x -> next.setText("Set " + x.count() + " × " + x.solution().dash() + (x.holes().isEmpty() ? "" : ", " + x.where())));
+    }
+
+    private Optional<Suggestion> alike() {
+        boolean one = desk.selectionProperty().get().holes().size() == 1;
+        return Suggestion.of(desk, one ? desk.cursor().map(c -> Selection.row(desk.face(), c.row().id(), Optional.of(c.hole().id()))).orElseThrow()
+                : desk.selectionProperty().get());
+    }
+
+    private void next() {
+        alike().ifPresent(s -> {
+            if (!s.holes().isEmpty()) {
+                desk.selectionProperty().set(new Selection(desk.selectionProperty().get().face(), desk.selectionProperty().get().cursor(),
+                        new java.util.LinkedHashSet<>(s.holes().stream().map(h -> h.id()).toList())));
+            }
+            desk.stageProperty().set(Stage.SET);
+        });
+    }
+
+    /** The stack in words: order, name, thickness and what is done to each sheet. */
+    private void sheets(Solution solution, List<String> names) {
+        sheets.getChildren().clear();
+        for (int i = 0; i < solution.dressing().plies().size(); i++) {
+            var ply = solution.dressing().plies().get(i);
+            HBox line = new HBox(6, Ui.kept((i + 1) + "", "soft"), Ui.label(i < names.size() ? names.get(i) : "Layer " + (i + 1), "plain"), Ui.spring(),
+                    Ui.kept(bucina.core.measure.LengthFormat.decimal(ply.thickness(), desk.unit(), 3) + " " + ply.dress().word(), "soft"));
+            sheets.getChildren().add(line);
+        }
     }
 
     private void content(VBox content) {
@@ -175,11 +222,12 @@ public final class BenchSide extends BorderPane {
         }
         var change = now.get().squeezerGap().minus(then.get().squeezerGap());
         return Optional.of("Gap changes here: " + (change.positive() ? "open" : "close") + " the squeezer by "
-                + bucina.core.measure.LengthFormat.trade(change.abs(), desk.unit()) + " against hole " + before.hole().label() + ".");
+                + bucina.core.measure.LengthFormat.decimal(change.abs(), desk.unit(), 3) + " against hole " + before.hole().label() + ".");
     }
 
     private void findings(List<Finding> list) {
         findings.getChildren().clear();
+        Ui.shown(findings, !list.isEmpty());
         for (Finding finding : list) {
             boolean error = finding.level() == Level.ERROR;
             VBox box = new VBox(2, Ui.wrapped((error ? "◣ " : "■ ") + finding.message().in(desk.unit()), error ? "stop-text" : "attention-text"),

@@ -8,6 +8,7 @@ import bucina.core.rivet.ShopHeadLimits;
 import bucina.core.stack.Solution;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Ui;
+import bucina.desk.section.SectionView;
 import bucina.desk.session.Desk;
 import bucina.desk.session.LogForm;
 import bucina.desk.session.PhotoFiles;
@@ -61,13 +62,15 @@ public final class LogPanel extends VBox {
     private final Button go = Ui.button("Log", "Ctrl+Enter", this::submit, "primary");
     private final VBox form = new VBox(7);
     private final VBox nothing = new VBox(10);
+    private final SectionView section;
     private LogForm current;
     private LogForm.Fields fields = new LogForm.Fields();
     private Optional<Solution> solution = Optional.empty();
     private boolean busy;
 
-    LogPanel(Desk desk, WorkTimer timer) {
+    LogPanel(Desk desk, WorkTimer timer, SectionView section) {
         super(8);
+        this.section = section;
         this.desk = desk;
         this.timer = timer;
         setId("log-panel");
@@ -87,7 +90,7 @@ public final class LogPanel extends VBox {
         cancel.setId("log-cancel");
         cancel.visibleProperty().bind(reason.visibleProperty());
         cancel.managedProperty().bind(reason.visibleProperty());
-        form.getChildren().addAll(lead, use, grid(), oddity, named("Explanation", explanation), named("Correction", reason), verdicts, named("Note", note),
+        form.getChildren().addAll(lead, use, section, grid(), oddity, named("Explanation", explanation), named("Correction", reason), verdicts, named("Note", note),
                 rejects, photos, adding, error, go, cancel, others,
                 Ui.wrapped("Eye and hearing protection; fingers clear of bar and dies. A head outside the limits is judged, not hit again.", "caution"));
         readings.textProperty().addListener((o, was, now) -> judge());
@@ -151,7 +154,7 @@ public final class LogPanel extends VBox {
     }
 
     private static HBox named(String name, javafx.scene.Node field) {
-        HBox box = new HBox(8, Ui.label(name, "field-name"), field);
+        HBox box = new HBox(8, Ui.kept(name, "field-name"), field);
         HBox.setHgrow(field, Priority.ALWAYS);
         box.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         box.visibleProperty().bind(field.visibleProperty());
@@ -180,6 +183,8 @@ public final class LogPanel extends VBox {
         Suggestion s = suggestion.get();
         boolean same = current != null && current.corrects().isEmpty() && current.group().id().equals(s.group().id()) && current.holes().equals(s.holes());
         solution = Optional.of(s.solution());
+        section.show(solution, List.of(), desk.unit());
+        Ui.shown(section, true);
         if (!same) {
             LogForm.Fields keep = fields;
             current = LogForm.of(s);
@@ -189,7 +194,7 @@ public final class LogPanel extends VBox {
         }
         lead.setText(s.where() + (s.count() > 1 && !s.holes().isEmpty() ? ", " + s.count() + " holes" : ""));
         use.setText("takes " + s.solution().designation().orElse("nothing stocked") + " in " + LengthFormat.trade(s.solution().grip(), desk.unit())
-                + s.gap().map(g -> ", gap " + LengthFormat.trade(g, desk.unit())).orElse(""));
+                + s.gap().map(g -> ", gap " + LengthFormat.decimal(g, desk.unit(), 3)).orElse(""));
         others.setText(s.others() > 0 ? s.others() + " more picked take another rivet: they are offered next." : "");
         Ui.shown(others, s.others() > 0);
         go.setText("Log " + (current.countTyped() ? "" : s.count() + " ") + "as set");
@@ -207,6 +212,7 @@ public final class LogPanel extends VBox {
             current = LogForm.correcting(entry, group.get().group());
             fields = LogForm.of(entry.work().orElseThrow(), desk.unit());
             solution = Optional.empty();
+            Ui.shown(section, false);
             show();
         }
         lead.setText("Correcting entry " + entry.id());

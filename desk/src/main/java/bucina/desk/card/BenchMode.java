@@ -48,10 +48,11 @@ public final class BenchMode extends VBox {
         }
         Suggestion s = job.get();
         getChildren().addAll(Ui.wrapped(s.group().code() + "  " + s.group().name() + ", " + desk.face().face().name(), "bench-mid"),
-                Ui.label(s.solution().designation().map(d -> d.replace(s.solution().dash(), "")).orElse("no rivet does") + "  " + s.solution().dash(), "bench-big"),
+                Ui.label(s.solution().dash(), "bench-huge"),
+                Ui.label(s.solution().designation().orElse("no rivet does"), "bench-large"),
                 Ui.label(s.count() + " of them, " + s.where(), "bench-mid"));
-        s.gap().ifPresent(g -> getChildren().add(Ui.label("Gap " + LengthFormat.trade(g, desk.unit()) + "   grip "
-                + LengthFormat.trade(s.solution().grip(), desk.unit()), "bench-large")));
+        s.gap().ifPresent(g -> getChildren().add(Ui.label("Gap " + LengthFormat.decimal(g, desk.unit(), 3) + "   grip "
+                + LengthFormat.decimal(s.solution().grip(), desk.unit(), 3), "bench-large")));
         next(s).ifPresent(text -> getChildren().add(Ui.wrapped(text, "bench-next")));
         getChildren().addAll(grow(), new HBox(14, Ui.button("Hole before", "←", () -> step(-1), "knuckle"), Ui.button("Next hole", "→", () -> step(1), "knuckle"),
                 Ui.spring(), back));

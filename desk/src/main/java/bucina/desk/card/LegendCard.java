@@ -4,6 +4,8 @@ import bucina.core.log.HoleState;
 import bucina.desk.look.Glyph;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Ui;
+import bucina.desk.session.LengthClasses;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.canvas.Canvas;
@@ -14,15 +16,23 @@ import javafx.scene.layout.VBox;
 /** What the glyphs mean. */
 public final class LegendCard extends VBox {
 
-    public LegendCard(Palette palette) {
+    /**
+     * @param lengths the lengths of the face, to explain holes drawn by length; empty where they are drawn by state
+     */
+    public LegendCard(Palette palette, Optional<LengthClasses> lengths) {
         super(5);
         getStyleClass().addAll("card", "legend");
         setId("legend-card");
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
-        getChildren().add(Ui.label("Holes, as far as they have come", "strong"));
-        for (HoleState state : HoleState.values()) {
-            add(state.words(), g -> Glyph.paint(g, state, 13, 13, 7, palette));
-        }
+        lengths.ifPresentOrElse(l -> {
+            getChildren().add(Ui.label("The fuller the hole, the longer the rivet", "strong"));
+            l.classes().forEach(c -> add(c.name(), g -> Glyph.length(g, c.place(), l.lengths(), 13, 13, 7, palette)));
+        }, () -> {
+            getChildren().add(Ui.label("Holes, as far as they have come", "strong"));
+            for (HoleState state : HoleState.values()) {
+                add(state.words(), g -> Glyph.paint(g, state, 13, 13, 7, palette));
+            }
+        });
         getChildren().add(Ui.label("Over them", "strong"));
         for (Glyph.Mark mark : Glyph.Mark.values()) {
             if (mark != Glyph.Mark.NONE) {

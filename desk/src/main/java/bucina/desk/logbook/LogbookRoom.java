@@ -7,6 +7,7 @@ import bucina.core.measure.LengthFormat;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Stage;
+import bucina.desk.sheet.FaceMap;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
@@ -181,6 +182,9 @@ public final class LogbookRoom extends BorderPane {
         row(grid, "Reason", w.explanation());
         row(grid, "Note", w.note());
         detail.getChildren().add(grid);
+        desk.snapshot().group(w.group()).filter(ref -> !w.holes().isEmpty()).ifPresent(ref -> detail.getChildren().addAll(
+                Ui.label(ref.face().name() + ", " + ref.assembly().hand().word() + " hand, " + ref.face().viewed(), "soft"),
+                new FaceMap(desk, ref.face().id(), w.holes().stream().map(h -> h.id()).collect(Collectors.toSet()), 392, 230)));
         if (!w.photos().isEmpty()) {
             FlowPane pictures = new FlowPane(8, 8);
             detail.getChildren().add(pictures);

@@ -93,6 +93,33 @@ public final class Glyph {
         g.restore();
     }
 
+    /**
+     * Paints a length as how full the hole is: the shortest of a face is a bare ring, the longest a full disc. Hardware is a square, a hole that
+     * nothing fits a struck ring.
+     *
+     * @param place from 0 for the shortest; -1 for hardware, -2 for nothing
+     * @param of    how many lengths there are
+     */
+    public static void length(GraphicsContext g, int place, int of, double x, double y, double r, Palette p) {
+        double w = Math.max(1.3, r * 0.26);
+        double k = r - w / 2;
+        g.setLineWidth(w);
+        if (place == -1) {
+            g.setFill(p.film());
+            g.fillRect(x - k * 0.86, y - k * 0.86, k * 1.72, k * 1.72);
+            g.setStroke(p.layout());
+            g.strokeRect(x - k * 0.86, y - k * 0.86, k * 1.72, k * 1.72);
+            return;
+        }
+        ring(g, x, y, k, place < 0 ? p.stop() : p.layout(), p.film());
+        if (place == -2) {
+            line(g, x - k * 0.7, y + k * 0.7, x + k * 0.7, y - k * 0.7, p.stop());
+        } else if (of > 1 && place > 0) {
+            g.setFill(p.layout());
+            g.fillArc(x - k, y - k, 2 * k, 2 * k, 90, -360.0 * place / (of - 1), javafx.scene.shape.ArcType.ROUND);
+        }
+    }
+
     /** Paints a mark at the upper right of a glyph of half size {@code r}. */
     public static void mark(GraphicsContext g, Mark mark, double x, double y, double r, Palette p) {
         double a = r * 0.95;

@@ -20,6 +20,13 @@ public final class Ui {
         return label;
     }
 
+    /** A label that is never shortened to dots. */
+    public static Label kept(String text, String... classes) {
+        Label label = label(text, classes);
+        label.setMinWidth(Region.USE_PREF_SIZE);
+        return label;
+    }
+
     /** A label that goes on over several lines. */
     public static Label wrapped(String text, String... classes) {
         Label label = label(text, classes);

@@ -35,7 +35,7 @@ public final class SectionView extends Region {
         getChildren().add(canvas);
         getStyleClass().add("section-view");
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
-        setPrefHeight(250);
+        setPrefHeight(206);
         setMinHeight(170);
     }
 
@@ -108,10 +108,12 @@ public final class SectionView extends Region {
             double over = s.choice().map(c -> c.size().head().flush() ? 0 : c.size().headHeight().nanometres()).orElse(d * 0.5);
             double proud = s.choice().isPresent() ? new SectionShape(s, Length.nm(d)).proud().max(Length.nm(d)).nanometres() : d * 0.6;
             double deep = over + s.grip().nanometres() * 1.25 + proud;
-            this.k = Math.min((h - 62) / deep, (w - 150) / (d * 3.3));
-            this.axis = w * 0.46;
-            this.top = 12 + over * k;
-            this.reach = Math.min(axis - 12, w - axis - 92);
+            this.k = Math.min((h - 58) / deep, (w - 132) / (d * 2.7));
+            this.axis = w * 0.42;
+            double shown = s.choice().isPresent() ? new SectionShape(s, Length.nm(d)).farFace() + height().orElseThrow().nanometres()
+                    : s.grip().nanometres() * 1.2;
+            this.top = Math.max(10, (h - 30 - (over + shown) * k) / 2) + over * k;
+            this.reach = Math.min(axis - 34, w - axis - 92);
             this.shape = new SectionShape(s, Length.nm(reach / k));
         }
 
@@ -265,16 +267,13 @@ public final class SectionView extends Region {
             for (int i = 0; i < s.dressing().plies().size(); i++) {
                 double t = s.dressing().plies().get(i).thickness().nanometres();
                 double middle = y(z + t / 2);
-                double at = Math.max(middle, last + size * 2.3);
+                double at = Math.max(middle, last + size * 1.35);
                 g.setStroke(palette.line());
                 g.setLineWidth(1);
                 g.strokePolyline(new double[] {axis + reach, left - 6, left - 2}, new double[] {middle, at, at}, 3);
                 g.setFill(palette.ink());
-                g.setFont(Type.bold(size));
-                g.fillText(show(s.dressing().plies().get(i).thickness()), left, at - size * 0.45);
-                g.setFill(palette.soft());
-                g.setFont(Type.text(size * 0.91));
-                g.fillText(s.dressing().plies().get(i).dress().word(), left, at + size * 0.62);
+                g.setFont(Type.text(size));
+                g.fillText((i + 1) + "  " + show(s.dressing().plies().get(i).thickness()), left, at);
                 last = at;
                 z += t;
             }

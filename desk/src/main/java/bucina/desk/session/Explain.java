@@ -87,7 +87,7 @@ public final class Explain {
         Length across = choice.pick().length().map(l -> choice.head().headDiameter(l, d.times(0.5))).orElse(Length.ZERO);
         Rule governing = rules.rule(RuleKey.SHOP_SCHOOL);
         var limits = choice.limits();
-        return new Why("Shop head", figure(across) + " × " + show(d.times(0.5)), "d = √(4V / (π h)),  V = metal standing proud less what swells into the hole",
+        return new Why("Shop head", LengthFormat.figure(across, unit, 3) + " × " + show(d.times(0.5)), "d = √(4V / (π h)),  V = metal standing proud less what swells into the hole",
                 "h = 0.5 D = " + figure(d.times(0.5)) + ",  d = " + figure(across) + " = " + "%.2f D".formatted(across.per(d)),
                 rules.rule(RuleKey.PROCESS_DIAMETER).source() + "; " + rules.rule(RuleKey.GAUGE_DIAMETER).source(),
                 "Process specification: at least " + show(limits.processDiameter()) + " × " + show(limits.processHeight()) + ". Shop gauge: about "
@@ -110,7 +110,7 @@ public final class Explain {
     private Why hole(Solution solution) {
         String source = solution.choice().map(c -> c.size().source()).orElse("the plan");
         String drill = solution.choice().filter(c -> c.size().hole().same(solution.hole())).map(c -> c.size().drill() + ", ").orElse("");
-        return new Why("Hole", drill + show(solution.hole()), "", "final drill of " + solution.fastener().name(), source, "");
+        return new Why("Hole", drill + LengthFormat.trade(solution.hole(), unit), "", "final drill of " + solution.fastener().name(), source, "");
     }
 
     private Why edge(HoleReading reading, int i) {
@@ -119,14 +119,14 @@ public final class Explain {
         Rule limit = rules.rule(key);
         String layers = java.util.stream.IntStream.range(0, reading.layers().size()).mapToObj(k -> reading.layers().get(k).name() + " "
                 + show(reading.edge(k))).collect(Collectors.joining("\n"));
-        return new Why("Edge distance e", show(reading.edge(i)) + " of " + show(rule.least()), "e ≥ " + limit.value() + " D, for each layer",
+        return new Why("Edge distance e", show(reading.edge(i)) + ", least " + show(rule.least()), "e ≥ " + limit.value() + " D, for each layer",
                 "in " + reading.layers().get(i).name() + ": e = " + figure(reading.edge(i)) + " = "
                         + "%.2f D".formatted(reading.edge(i).per(rule.shank())) + ", least " + limit.value() + " × " + figure(rule.shank()) + " = "
                         + figure(rule.least()), limit.source(), layers + (limit.reason().isEmpty() ? "" : "\nOverridden: " + limit.reason()));
     }
 
     private String show(Length length) {
-        return LengthFormat.trade(length, unit);
+        return LengthFormat.decimal(length, unit, 3);
     }
 
     private String figure(Length length) {

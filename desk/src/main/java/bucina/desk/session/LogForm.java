@@ -106,7 +106,7 @@ public final class LogForm {
         f.who = desk.prefs().who();
         f.done = desk.session().now().toString().replace('T', ' ');
         f.minutes = minutes > 0 ? Integer.toString(minutes) : "";
-        suggestion.gap().ifPresent(g -> f.setting = LengthFormat.trade(g, unit));
+        suggestion.gap().ifPresent(g -> f.setting = LengthFormat.decimal(g, unit, 3));
         f.hole = LengthFormat.trade(suggestion.solution().hole(), unit);
         return f;
     }

@@ -23,11 +23,16 @@ public record Suggestion(Group group, List<Work.LoggedHole> holes, int count, So
 
     /** What to offer for what is picked; empty if nothing picked is still open. */
     public static Optional<Suggestion> of(Desk desk) {
+        return of(desk, desk.selectionProperty().get());
+    }
+
+    /** As {@link #of(Desk)}, for another selection of the desk's face. */
+    public static Optional<Suggestion> of(Desk desk, Selection selection) {
         Snapshot snapshot = desk.snapshot();
         if (desk.typedGroupProperty().get().isPresent()) {
             return snapshot.group(desk.typedGroupProperty().get().get()).flatMap(ref -> typed(snapshot, ref.group()));
         }
-        List<HoleReading> open = desk.selectionProperty().get().readings(desk.face()).stream().filter(r -> !snapshot.state(r).set()).toList();
+        List<HoleReading> open = selection.readings(desk.face()).stream().filter(r -> !snapshot.state(r).set()).toList();
         if (open.isEmpty()) {
             return Optional.empty();
         }

@@ -18,7 +18,7 @@ public final class OrientationBadge extends Canvas {
     private Palette palette = Palette.LIGHT;
 
     public OrientationBadge(Desk desk) {
-        super(330, 84);
+        super(330, 92);
         this.desk = desk;
         setMouseTransparent(true);
         setAccessibleRole(AccessibleRole.TEXT);
@@ -37,8 +37,12 @@ public final class OrientationBadge extends Canvas {
         double text = Math.min(1.35, desk.scaleProperty().get() / 100.0);
         GraphicsContext g = getGraphicsContext2D();
         g.clearRect(0, 0, getWidth(), getHeight());
+        g.setGlobalAlpha(0.86);
+        g.setFill(palette.film());
+        g.fillRect(0, 0, 84 + Math.max(ref.face().viewed().length(), 12) * 6.6 * text, getHeight());
+        g.setGlobalAlpha(1);
         double x = 16;
-        double y = getHeight() - 12;
+        double y = getHeight() - 14;
         double up = 40;
         g.setStroke(palette.ink());
         g.setFill(palette.ink());
@@ -51,12 +55,12 @@ public final class OrientationBadge extends Canvas {
         g.setTextAlign(TextAlignment.LEFT);
         g.setFont(Type.text(Type.SMALL * text));
         g.fillText(ref.face().xToward(), x + up + 12, y);
-        g.fillText(ref.face().yToward(), x + 10, y - up - 4);
+        g.fillText(ref.face().yToward(), x + 9, y - up - 12);
         g.setFont(Type.bold(Type.BODY * text));
         String hand = ref.assembly().hand().word().toUpperCase(Locale.ROOT) + (ref.assembly().hand().word().contains("hand") ? "" : " HAND");
-        g.fillText(hand, x + up + 12, y - 38 * text);
+        g.fillText(hand, x + up + 20, y - 40 * text);
         g.setFont(Type.text(Type.SMALL * text));
-        g.fillText(ref.face().viewed(), x + up + 12, y - 21 * text);
+        g.fillText(ref.face().viewed(), x + up + 20, y - 22 * text);
         setAccessibleText(hand + ", seen " + ref.face().viewed() + ", " + ref.face().xToward() + " to the right, " + ref.face().yToward() + " up");
     }
 }

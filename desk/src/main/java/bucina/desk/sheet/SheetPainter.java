@@ -6,6 +6,7 @@ import bucina.core.measure.Unit;
 import bucina.core.plan.Face;
 import bucina.core.plan.Layer;
 import bucina.core.rule.Level;
+import bucina.core.sheet.Box;
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Ring;
 import bucina.core.stack.FaceReading;
@@ -14,8 +15,11 @@ import bucina.desk.look.Glyph;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Sprites;
 import bucina.desk.look.Type;
+import bucina.desk.session.LengthClasses;
 import bucina.desk.session.RowModel;
 import bucina.desk.session.Snapshot;
+import bucina.desk.session.Stage;
+import java.util.ArrayList;
 import java.util.List;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
@@ -58,7 +62,8 @@ final class SheetPainter {
     }
 
     /** Sheets from the far side to the near side: what lies under the largest sheet is dashed, as on a drawing. */
-    void layers(Face face) {
+    void layers(FaceReading reading) {
+        Face face = reading.face();
         int skin = largest(face.layers());
         if (skin < 0) {
             return;
@@ -92,7 +97,7 @@ final class SheetPainter {
             g.setGlobalAlpha(1);
             g.stroke();
         }
-        names(face, skin);
+        names(reading, skin);
     }
 
     private static int largest(List<Layer> layers) {
@@ -149,33 +154,62 @@ final class SheetPainter {
         }
     }
 
-    /** Names on the sheets that are drawn large enough to carry them. */
-    private void names(Face face, int skin) {
+    /** Names on the sheets that are drawn large enough to carry them beside their holes, each kept clear of those before it. */
+    private void names(FaceReading reading, int skin) {
+        Face face = reading.face();
         double size = Type.SMALL * text;
         g.setFont(Type.text(size));
         g.setFill(p.soft());
         g.setTextAlign(TextAlignment.LEFT);
         g.setTextBaseline(VPos.CENTER);
+        List<double[]> taken = new ArrayList<>();
         for (int i = 0; i < face.layers().size(); i++) {
-            if (i == skin) {
-                continue;
-            }
             Layer layer = face.layers().get(i);
             var box = layer.outline().box();
             double w = box.width() * t.scale();
             double h = box.height() * t.scale();
+            double across = layer.outline().outer().area() * t.scale() * t.scale() / Math.max(w, h);
             double need = layer.name().length() * size * 0.58 + 10;
-            if (w > need && h > size * 1.5) {
-                double x = Math.clamp(RULER + 40, t.toX(box.minX()) + 6, Math.max(t.toX(box.minX()) + 6, t.toX(box.maxX()) - need));
-                g.fillText(layer.name(), x, t.toY(box.maxY()) + size * 0.9);
-            } else if (h > need && w > size * 1.5) {
-                g.save();
-                g.translate(t.toX(box.minX()) + size * 0.85, t.toY(box.minY()) - 6);
-                g.rotate(-90);
-                g.fillText(layer.name(), 0, 0);
-                g.restore();
+            if (i == skin || across < size * 3.2 || Math.max(w, h) < need) {
+                continue;
+            }
+            double left = t.toX(box.minX());
+            double top = t.toY(box.maxY());
+            if (w >= h) {
+                double x = Math.clamp(Math.max(left, RULER) + 6, left + 6, Math.max(left + 6, left + w - need));
+                name(reading, taken, layer.name(), new double[] {x, top + size * 0.2, x + need, top + size * 1.7}, false);
+            } else {
+                double foot = Math.clamp(Math.min(top + h, height) - 6, Math.min(top + need, top + h - 6), top + h - 6);
+                name(reading, taken, layer.name(), new double[] {left, foot - need, left + size * 1.6, foot}, true);
             }
         }
+    }
+
+    /** Writes a name into a place (left, top, right, bottom) unless another name or a hole is there. */
+    private void name(FaceReading reading, List<double[]> taken, String name, double[] place, boolean upright) {
+        double half = glyphSize(t, reading) / 2.0;
+        Box on = Box.around(t.toFace(place[0] - half, place[1] - half), t.toFace(place[2] + half, place[3] + half));
+        if (!reading.in(on).isEmpty() || !free(taken, place)) {
+            return;
+        }
+        if (upright) {
+            g.save();
+            g.translate((place[0] + place[2]) / 2, place[3]);
+            g.rotate(-90);
+            g.fillText(name, 0, 0);
+            g.restore();
+        } else {
+            g.fillText(name, place[0], (place[1] + place[3]) / 2);
+        }
+    }
+
+    private static boolean free(List<double[]> taken, double[] place) {
+        for (double[] t : taken) {
+            if (place[0] < t[2] && t[0] < place[2] && place[1] < t[3] && t[1] < place[3]) {
+                return false;
+            }
+        }
+        return taken.add(place);
     }
 
     // ---- holes ----------------------------------------------------------------------------------------------------------------------
@@ -187,20 +221,23 @@ final class SheetPainter {
         return (int) Math.clamp(pitch * 0.85, 5, most);
     }
 
-    void holes(Snapshot snapshot, FaceReading face) {
+    /** Every hole in view, drawn as the stage asks: by length in Study, by state in Set. */
+    void holes(Snapshot snapshot, FaceReading face, Stage stage, LengthClasses lengths) {
         int size = glyphSize(t, face);
         boolean dots = size < LEAST_GLYPH;
         double half = size * 1.5;
         for (int i : face.in(t.visible(width, height, size))) {
             HoleReading reading = face.reading(i);
             HoleState state = snapshot.state(reading);
+            int place = lengths.place(reading);
             double x = t.toX(reading.hole().at().x());
             double y = t.toY(reading.hole().at().y());
             if (dots) {
                 g.setFill(reading.worst().filter(l -> l == Level.ERROR).isPresent() ? p.stop() : Glyph.colour(state, p));
                 g.fillRect(x - 1.5, y - 1.5, 3, 3);
             } else {
-                Image sprite = sprites.of(state, mark(reading), size);
+                Image sprite = stage == Stage.STUDY ? sprites.ofLength(place, lengths.lengths(), mark(reading), size)
+                        : sprites.of(state, mark(reading), size);
                 g.drawImage(sprite, Math.round(x - half), Math.round(y - half));
             }
         }

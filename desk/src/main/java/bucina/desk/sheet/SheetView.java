@@ -7,6 +7,7 @@ import bucina.core.stack.HoleReading;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Sprites;
 import bucina.desk.session.Desk;
+import bucina.desk.session.LengthClasses;
 import bucina.desk.session.Selection;
 import java.util.Comparator;
 import java.util.Optional;
@@ -28,7 +29,11 @@ import javafx.util.Duration;
 public final class SheetView extends Region {
 
     private static final double REACH = 14;
-    private static final double MARGIN = 46;
+    private static final double MARGIN = 30;
+    /** Room kept free at the foot for the orientation badge. */
+    private static final double BADGE = 92;
+    /** A face drawn lower than this share of the view leaves room for a detail under it. */
+    private static final double SLIM = 0.34;
 
     private final Desk desk;
     private final Canvas sheet = new Canvas();
@@ -42,6 +47,9 @@ public final class SheetView extends Region {
     private Point2D pressed;
     private Point2D dragged;
     private boolean panning;
+    private Optional<SheetDetail> detail = Optional.empty();
+    private FaceReading classed;
+    private LengthClasses lengths;
 
     /** A view of the desk's face. */
     public SheetView(Desk desk) {
@@ -100,11 +108,16 @@ public final class SheetView extends Region {
     public void fit() {
         fitted = true;
         FaceReading face = desk.face();
-        Box box = face.face().layers().stream().map(l -> l.outline().box()).reduce(Box::with).orElse(new Box(0, 0, 25.4e7, 25.4e7));
+        Box box = box(face);
         double r = SheetPainter.RULER;
-        SheetTransform inner = SheetTransform.fit(box, getWidth() - r, getHeight() - r, MARGIN);
-        wanted = inner.moved(r, r);
+        SheetTransform inner = SheetTransform.fit(box, getWidth() - r, getHeight() - r - BADGE, MARGIN);
+        boolean low = box.height() * inner.scale() < SLIM * (getHeight() - r);
+        wanted = inner.moved(r, low ? r + MARGIN - inner.toY(box.maxY()) : r);
         draw();
+    }
+
+    private static Box box(FaceReading face) {
+        return face.face().layers().stream().map(l -> l.outline().box()).reduce(Box::with).orElse(new Box(0, 0, 25.4e7, 25.4e7));
     }
 
     /** Zooms in or out about the middle of what is picked, or of the view. */
@@ -167,12 +180,18 @@ public final class SheetView extends Region {
         FaceReading face = desk.face();
         SheetPainter painter = new SheetPainter(sheet.getGraphicsContext2D(), drawn, palette, sprites, sheet.getWidth(), sheet.getHeight(),
                 desk.scaleProperty().get() / 100.0);
+        if (classed != face) {
+            classed = face;
+            lengths = LengthClasses.of(face);
+        }
         painter.ground();
-        painter.layers(face.face());
-        painter.holes(desk.snapshot(), face);
+        painter.layers(face);
+        painter.holes(desk.snapshot(), face, desk.stageProperty().get(), lengths);
         desk.row().ifPresent(painter::flags);
         painter.rulers(desk.unit(), face.face().xToward(), face.face().yToward());
         desk.cursor().ifPresent(c -> painter.runningDimension(c, desk.unit()));
+        detail = fitted ? desk.cursor().flatMap(c -> SheetDetail.of(c, box(face), drawn, getWidth(), getHeight() - BADGE, SLIM)) : Optional.empty();
+        detail.ifPresent(d -> d.draw(sheet.getGraphicsContext2D(), desk, lengths, palette, sprites));
         setAccessibleText(face.face().name() + ", " + face.size() + " holes" + desk.cursor().map(c -> ", hole " + c.label() + ", "
                 + desk.snapshot().state(c).words() + ", grip " + c.solution().grip() + ", use " + c.solution().dash()).orElse(""));
         drawOverlay();
@@ -228,8 +247,9 @@ public final class SheetView extends Region {
 
     private Optional<HoleReading> under(double x, double y) {
         FaceReading face = desk.face();
-        Box near = Box.around(wanted.toFace(x - REACH, y - REACH), wanted.toFace(x + REACH, y + REACH));
-        Point at = wanted.toFace(x, y);
+        SheetTransform t = detail.filter(d -> d.holds(x, y)).map(SheetDetail::transform).orElse(wanted);
+        Box near = Box.around(t.toFace(x - REACH, y - REACH), t.toFace(x + REACH, y + REACH));
+        Point at = t.toFace(x, y);
         return face.in(near).stream().map(face::reading).min(Comparator.comparingDouble(r -> r.hole().at().to(at).nanometres()));
     }
 

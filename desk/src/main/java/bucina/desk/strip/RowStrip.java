@@ -104,7 +104,7 @@ public final class RowStrip extends Region {
         if (cursor >= 0) {
             g.setStroke(palette.layout());
             g.setLineWidth(1.5);
-            g.strokeLine(x(row, cursor), base, x(row, cursor), h - 4);
+            g.strokeLine(x(row, cursor), base, x(row, cursor), base + 3 * lane - 2);
         }
         uses(row, base, lane);
         grips(row, base + lane, lane);
