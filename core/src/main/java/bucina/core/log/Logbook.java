@@ -151,4 +151,14 @@ public final class Logbook {
         }
         return count;
     }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Logbook that && entries.equals(that.entries) && marks.equals(that.marks);
+    }
+
+    @Override
+    public int hashCode() {
+        return 31 * entries.hashCode() + marks.hashCode();
+    }
 }

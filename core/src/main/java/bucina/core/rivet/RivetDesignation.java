@@ -20,7 +20,7 @@ import java.util.regex.Pattern;
 public record RivetDesignation(HeadStyle head, String alloy, int diameter, BigDecimal length) {
 
     private static final Pattern FORM = Pattern.compile(
-            "(MS20|MS 20|AN|NAS|MS)?[ -]?(470|426|1097)[ -]?([A-Z]{1,2})[ -]?(\\d{1,2})[ -](\\d{1,2}(?:[.-]5)?)(?:\\s*[(]?\\d{1,4}\\s*[X×][)]?)?");
+            "(MS20|MS 20|AN|NAS|MS)?[ -]?(470|426|1097)[ -]?([A-Z]{1,2})[ -]?(\\d{1,2})[ -](\\d{1,2}(?:[.]0|[.-]5)?)(?:\\s*[(]?\\d{1,4}\\s*[X×][)]?)?");
     private static final Map<String, HeadStyle> BY_NUMBER =
             Map.of("470", HeadStyle.UNIVERSAL, "426", HeadStyle.FLUSH, "1097", HeadStyle.REDUCED);
     private static final String EXAMPLE = "write it like MS20426AD3-3.5 or AN470AD4-6";

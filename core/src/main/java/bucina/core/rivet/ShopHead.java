@@ -119,6 +119,17 @@ public final class ShopHead {
                 : grip.plus(half).plus(size.headHeight()).minus(cupDepth);
     }
 
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof ShopHead that && size.equals(that.size) && hole.equals(that.hole) && dressing.equals(that.dressing)
+                && effectiveGrip.equals(that.effectiveGrip);
+    }
+
+    @Override
+    public int hashCode() {
+        return Objects.hash(size, hole, dressing, effectiveGrip);
+    }
+
     private static double square(Length length) {
         return length.nanometres() * length.nanometres();
     }

@@ -35,6 +35,7 @@ final class Keys {
     private final Desk desk;
     private final DeskWindow window;
     private final List<Command> commands = new ArrayList<>();
+    private boolean commanded;
 
     Keys(Desk desk, DeskWindow window) {
         this.desk = desk;
@@ -99,14 +100,23 @@ final class Keys {
 
     void on(Scene scene) {
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+        // A key that opened a card must not also be typed into the field that has the keyboard now.
+        scene.addEventFilter(KeyEvent.KEY_TYPED, e -> {
+            if (commanded) {
+                e.consume();
+            }
+        });
+        scene.addEventFilter(KeyEvent.KEY_RELEASED, e -> commanded = false);
     }
 
     private void pressed(KeyEvent e) {
+        commanded = false;
         boolean typing = e.getTarget() instanceof TextInputControl || ((Scene) e.getSource()).getFocusOwner() instanceof TextInputControl;
         for (Command c : commands) {
             boolean undoOfText = typing && (c.shown.equals("Ctrl+Z") || c.shown.equals("Ctrl+Y"));
             boolean blocked = c.plain() && (typing || window.covered()) || undoOfText;
             if (!blocked && c.combo.match(e)) {
+                commanded = true;
                 c.does.run();
                 e.consume();
                 return;

@@ -5,6 +5,7 @@ import bucina.core.rule.Level;
 import bucina.core.stack.HoleReading;
 import bucina.core.stack.Solution;
 import bucina.core.stack.StackCheck;
+import bucina.desk.look.Glyph;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Ui;
 import bucina.desk.section.SectionView;
@@ -45,6 +46,7 @@ public final class BenchSide extends BorderPane {
     private final VBox empty = new VBox(10);
     private final LogPanel log;
     private final ScrollPane scroll = new ScrollPane();
+    private Palette palette = Palette.LIGHT;
 
     public BenchSide(Desk desk, WorkTimer timer) {
         this.desk = desk;
@@ -89,6 +91,7 @@ public final class BenchSide extends BorderPane {
 
     /** Draws in the colours of one variant, text larger by a factor. */
     public void use(Palette colours, double scale) {
+        palette = colours;
         section.use(colours, scale);
         small.use(colours, scale);
         log.use(colours);
@@ -230,7 +233,12 @@ public final class BenchSide extends BorderPane {
         Ui.shown(findings, !list.isEmpty());
         for (Finding finding : list) {
             boolean error = finding.level() == Level.ERROR;
-            VBox box = new VBox(2, Ui.wrapped((error ? "◣ " : "■ ") + finding.message().in(desk.unit()), error ? "stop-text" : "attention-text"),
+            javafx.scene.canvas.Canvas mark = new javafx.scene.canvas.Canvas(14, 16);
+            Glyph.mark(mark.getGraphicsContext2D(), error ? Glyph.Mark.ERROR : Glyph.Mark.WARNING, 0, 11, 6, palette);
+            Label message = Ui.wrapped(finding.message().in(desk.unit()), error ? "stop-text" : "attention-text");
+            message.setGraphic(mark);
+            message.setGraphicTextGap(4);
+            VBox box = new VBox(2, message,
                     Ui.wrapped(finding.remedy().in(desk.unit()), "soft"), Ui.wrapped(finding.source(), "tiny"));
             box.getStyleClass().add(error ? "finding-error" : "finding-warning");
             findings.getChildren().add(box);

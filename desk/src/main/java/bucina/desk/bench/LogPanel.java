@@ -67,6 +67,7 @@ public final class LogPanel extends VBox {
     private LogForm.Fields fields = new LogForm.Fields();
     private Optional<Solution> solution = Optional.empty();
     private boolean busy;
+    private boolean showing;
 
     LogPanel(Desk desk, WorkTimer timer, SectionView section) {
         super(8);
@@ -223,8 +224,9 @@ public final class LogPanel extends VBox {
         getChildren().setAll(form);
     }
 
-    /** Puts the fields' texts into the controls. */
+    /** Puts the fields' texts into the controls; what the controls hold meanwhile is not taken for typed. */
     private void show() {
+        showing = true;
         count.setText(fields.count);
         count.setDisable(!current.countTyped());
         designation.setText(fields.designation);
@@ -241,6 +243,7 @@ public final class LogPanel extends VBox {
         reason.setText("");
         Ui.shown(reason, current.corrects().isPresent());
         error("");
+        showing = false;
         showRejects();
         showPhotos();
         odd();
@@ -248,7 +251,7 @@ public final class LogPanel extends VBox {
     }
 
     private void odd() {
-        if (current == null) {
+        if (current == null || showing) {
             return;
         }
         take();

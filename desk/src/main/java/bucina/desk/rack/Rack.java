@@ -96,7 +96,7 @@ public final class Rack extends BorderPane {
         Group group = ref.group();
         int done = snapshot.log().installed(group);
         HBox line = new HBox(6, Ui.kept(group.code(), "rack-code"), Ui.label(group.name(), "rack-group-name"), Ui.spring(),
-                Ui.kept(done == group.count() ? "✓ " + done : done + "/" + group.count(), "rack-count"));
+                Ui.kept(done == group.count() ? "all " + done : done + "/" + group.count(), "rack-count"));
         Button button = new Button();
         line.setMouseTransparent(true);
         line.prefWidthProperty().bind(button.widthProperty().subtract(26));

@@ -233,7 +233,7 @@ public final class SectionView extends Region {
             double below = Math.min(h - 40, y(far + height.nanometres()) + 8);
             g.setFont(Type.text(Type.SMALL * text));
             g.setTextBaseline(VPos.CENTER);
-            width(limits.processDiameter(), below, "process ≥ ", process);
+            width(limits.processDiameter(), below, "process from ", process);
             width(limits.gaugeDiameter(), below + 16 * text, "gauge ~ ", !process);
             double beside = axis - Math.max(across.nanometres() / 2, limits.gaugeDiameter().nanometres() / 2) * k - 10;
             tall(beside, far, limits.processHeight().nanometres());
@@ -247,7 +247,7 @@ public final class SectionView extends Region {
             g.strokePolyline(new double[] {axis - half, axis - half, axis + half, axis + half}, new double[] {at - 4, at, at, at - 4}, 4);
             g.setFill(governs ? palette.attention() : palette.soft());
             g.setTextAlign(TextAlignment.LEFT);
-            g.fillText(word.replace("≥", "from") + show(across), axis + half + 6, at);
+            g.fillText(word + show(across), axis + half + 6, at);
         }
 
         private void tall(double at, double far, double height) {

@@ -167,6 +167,11 @@ public final class SheetView extends Region {
         });
     }
 
+    /** Where a place of the face lies in this view. */
+    public Point2D onView(Point p) {
+        return new Point2D(wanted.toX(p.x()), wanted.toY(p.y()));
+    }
+
     // ---- drawing --------------------------------------------------------------------------------------------------------------------
 
     private void draw() {

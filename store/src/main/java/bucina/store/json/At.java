@@ -159,6 +159,9 @@ final class At {
     }
 
     List<String> names() {
+        if (!node.isObject()) {
+            throw wrong("must be an object in braces");
+        }
         List<String> names = new ArrayList<>();
         node.fieldNames().forEachRemaining(names::add);
         return names;

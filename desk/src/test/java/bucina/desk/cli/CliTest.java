@@ -1,0 +1,209 @@
+package bucina.desk.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import bucina.core.catalogue.CatalogueReader;
+import bucina.desk.session.DemoBuild;
+import bucina.store.json.Json;
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class CliTest {
+
+    private static final Clock CLOCK = Clock.fixed(Instant.parse("2026-11-24T12:00:00Z"), ZoneOffset.UTC);
+
+    @TempDir
+    private Path folder;
+    private Path file;
+    private String out;
+    private String err;
+
+    @BeforeEach
+    void demo() {
+        file = folder.resolve("demo.bucina");
+        DemoBuild.write(file, CatalogueReader.shipped());
+    }
+
+    private int run(String... args) {
+        StringWriter output = new StringWriter();
+        StringWriter errors = new StringWriter();
+        int exit = Cli.run(CLOCK, new PrintWriter(output), new PrintWriter(errors), args);
+        out = output.toString();
+        err = errors.toString();
+        return exit;
+    }
+
+    private JsonNode json() {
+        return Json.read(out);
+    }
+
+    @Test
+    void calc_rivet_answers_the_contract() {
+        assertThat(run("calc", "rivet", "--head", "universal", "--diameter", "1/8", "--layers", ".032,.040,.063", "--json")).isZero();
+        JsonNode answer = json();
+        assertThat(answer.at("/grip/in").asDouble()).isEqualTo(.135);
+        assertThat(answer.at("/grip/mm").asDouble()).isEqualTo(3.429);
+        assertThat(answer.at("/choice/designation").asText()).isEqualTo("MS20470AD4-5");
+        assertThat(answer.at("/choice/cut_from").isNull()).isTrue();
+        assertThat(answer.at("/choice/cut_to").isNull()).isTrue();
+        assertThat(answer.at("/candidates/1/designation").asText()).isEqualTo("MS20470AD4-4");
+        assertThat(answer.at("/candidates/1/grade").asText()).isEqualTo("short");
+        assertThat(answer.at("/candidates/1/head_diameter_diameters").asDouble()).isCloseTo(1.31, within(.005));
+        assertThat(answer.at("/limits/process/dia_min/in").asDouble()).isCloseTo(.1625, within(1e-12));
+        assertThat(answer.at("/limits/gauge/height_min/in").asDouble()).isCloseTo(.0375, within(1e-12));
+        assertThat(answer.at("/limits/governing").asText()).isEqualTo("gauge");
+        assertThat(answer.at("/squeezer_gap/in").isNumber()).isTrue();
+    }
+
+    @Test
+    void flush_without_prep_is_countersunk_and_dimple_is_effective() {
+        run("calc", "rivet", "--head", "flush", "--diameter", "3/32", "--layers", ".025,.032", "--json");
+        assertThat(json().at("/effective_grip/in").asDouble()).isEqualTo(.057);
+        run("calc", "rivet", "--head", "flush", "--diameter", "3/32", "--layers", ".025,.032", "--prep", "dimple", "--json");
+        assertThat(json().at("/effective_grip/in").asDouble()).isCloseTo(.0776, within(.0001));
+    }
+
+    @Test
+    void millimetres_are_read_and_shown() {
+        assertThat(run("calc", "rivet", "--head", "universal", "--diameter", "1/8", "--layers", "0.8,1.0", "--unit", "mm")).isZero();
+        assertThat(out).contains("Grip      1.80 mm");
+    }
+
+    @Test
+    void no_usable_answer_is_exit_1_with_an_object_for_the_choice() {
+        assertThat(run("calc", "rivet", "--head", "universal", "--diameter", "3/32", "--layers", ".5,.5", "--json")).isEqualTo(1);
+        assertThat(json().at("/choice/designation").isNull()).isTrue();
+        assertThat(json().at("/choice/why").asText()).isNotBlank();
+    }
+
+    @Test
+    void calc_edge_judges_by_the_school_asked_for() {
+        assertThat(run("calc", "edge", "--diameter", "1/8", "--head", "flush", "--distance", ".28", "--json")).isEqualTo(1);
+        assertThat(json().at("/findings/0/rule").asText()).isEqualTo("edge-distance-least");
+        assertThat(json().at("/findings/0/required/in").asDouble()).isEqualTo(.3125);
+        assertThat(json().at("/diameters").asDouble()).isCloseTo(2.24, within(1e-9));
+        assertThat(run("calc", "edge", "--diameter", "1/8", "--head", "flush", "--distance", ".28", "--flush-school", "2", "--json")).isZero();
+        assertThat(run("calc", "edge", "--diameter", "1/8", "--head", "universal", "--distance", ".25")).isZero();
+        assertThat(run("calc", "edge", "--diameter", "1/8", "--head", "universal", "--distance", ".2499")).isEqualTo(1);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+        "calc rivet --head dome --diameter 1/8 --layers .03|dome", "calc rivet --head universal --diameter 1/7 --layers .03|.142857",
+        "calc rivet --head universal --diameter 1/8 --layers .03,,.04|layers", "calc rivet --head universal --diameter 1/8 --layers -.03|over 0",
+        "calc rivet --head flush --diameter 1/8 --layers .03 --prep none|countersink or a dimple", "calc rivet --head universal --diameter 1/8|--layers",
+        "calc rivet --head universal --diameter 1/8 --layers .03 --hole .1|smaller than the shank", "calc edge --head flush --diameter 1/8 --distance NaN|NaN",
+        "calc edge --head flush --diameter 1/8 --distance .3 --flush-school 3|2.5 or 2", "frobnicate|frobnicate", "check /no/such.bucina|no build",
+        "calc rivet --head universal --diameter 1/8 --layers .03 --unit ft|ft"})
+    void unusable_input_is_exit_2_and_one_sentence(String line, String expected) {
+        assertThat(run(line.split(" "))).isEqualTo(2);
+        assertThat(err.strip().lines()).hasSize(1);
+        assertThat(err).contains(expected).doesNotContain("Exception").doesNotContain("\tat ");
+        assertThat(out).isEmpty();
+    }
+
+    @Test
+    void check_lists_findings_with_place_and_figures() {
+        assertThat(run("check", file.toString(), "--json")).isEqualTo(1);
+        JsonNode first = json().at("/findings/0");
+        assertThat(first.at("/level").asText()).isEqualTo("error");
+        assertThat(first.at("/face").asText()).isEqualTo("Upper skin");
+        assertThat(first.at("/hole").asText()).isEqualTo("R11.4");
+        assertThat(first.at("/layer").asText()).isEqualTo("Nose rib 8 flange");
+        assertThat(first.at("/measured/in").asDouble()).isCloseTo(.2, within(1e-9));
+        assertThat(first.at("/source").asText()).isNotBlank();
+        assertThat(first.has("accepted")).isTrue();
+    }
+
+    @Test
+    void stack_names_the_sheets_at_a_point() {
+        assertThat(run("stack", file.toString(), "--face", "upper skin", "--at", "5.509,.47", "--json")).isZero();
+        assertThat(json().at("/layers").findValuesAsText("name")).containsExactly("Root cuff", "Upper skin", "Spar cap doubler", "Main spar flange");
+        assertThat(json().at("/grip/in").asDouble()).isEqualTo(.188);
+        assertThat(run("stack", file.toString(), "--face", "Upper skin", "--at", "500,500")).isEqualTo(1);
+        assertThat(run("stack", file.toString(), "--face", "Tail", "--at", "1,1")).isEqualTo(2);
+        assertThat(err).contains("Upper skin, Lower skin");
+        assertThat(run("stack", file.toString(), "--face", "Upper skin", "--at", "1")).isEqualTo(2);
+    }
+
+    @Test
+    void groups_tell_count_grips_lengths_and_installed() {
+        assertThat(run("groups", file.toString(), "--json")).isZero();
+        JsonNode spar = json().at("/groups/0");
+        assertThat(spar.at("/code").asText()).isEqualTo("US-1");
+        assertThat(spar.at("/count").asInt()).isEqualTo(48);
+        assertThat(spar.at("/designations").findValuesAsText("designation")).containsExactly("MS20426AD3-3.5", "MS20426AD3-4.5", "MS20426AD3-5");
+        assertThat(spar.at("/grips").size()).isEqualTo(3);
+        assertThat(spar.at("/installed").asInt()).isZero();
+    }
+
+    @Test
+    void log_add_prints_the_number_and_the_entry_is_there() {
+        assertThat(run("log", file.toString(), "add", "--group", "US-3", "--row", "R3", "--holes", "1-10", "--designation", "426AD3-3.5", "--who", "M. Oake",
+                "--at", "2026-11-23T19:30", "--minutes", "25", "--readings", ".146x.047,.15x.046", "--rejects", "1:replaced", "--note", "went well")).isZero();
+        int id = Integer.parseInt(out.strip());
+        assertThat(run("log", file.toString(), "--json")).isZero();
+        JsonNode last = json().at("/entries/" + (json().at("/entries").size() - 1));
+        assertThat(last.at("/id").asInt()).isEqualTo(id);
+        assertThat(last.at("/work/designation").asText()).isEqualTo("MS20426AD3-3.5");
+        assertThat(last.at("/work/count").asInt()).isEqualTo(10);
+        assertThat(last.at("/work/readings/0/diameter/in").asDouble()).isCloseTo(.146, within(1e-12));
+        assertThat(last.at("/entered").asText()).isEqualTo("2026-11-24T12:00:00Z");
+        assertThat(run("groups", file.toString())).isZero();
+        assertThat(out).containsPattern("US-3 +Upper skin +Trailing edge +39 +10 ");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+        "--group US-9 --designation AN426AD3-3.5|no group", "--group US-3 --row R9 --designation AN426AD3-3.5|no row", "--group US-3 --row R3 --holes 1-99 --designation AN426AD3-3.5|no hole 99",
+        "--group US-3 --row R3 --holes 9-1 --designation AN426AD3-3.5|backward", "--group US-3 --row R3 --holes 1 --designation AN426AD3|AN426AD3",
+        "--group US-3 --row R3 --holes 1 --designation AN426AD3-8|graded long", "--group LS-4 --row R4 --holes 1 --designation AN426AD3-3.5|logged as set in entry",
+        "--group US-3 --row R3 --holes 1 --designation AN426AD3-3.5 --readings 5|diameter x height", "--group US-3 --row R3 --holes 1 --designation AN426AD3-3.5 --rejects 2:open|2 of 1"})
+    void log_add_refuses_what_cannot_be_and_writes_nothing(String options, String expected) throws IOException {
+        byte[] before = Files.readAllBytes(file);
+        String line = "log " + file + " add " + options + " --who M --at 2026-11-23T19:30 --minutes 5";
+        assertThat(run(line.split(" "))).isEqualTo(2);
+        assertThat(err).contains(expected);
+        run("log", file.toString(), "--json");
+        assertThat(json().at("/entries").size()).isEqualTo(32);
+        assertThat(Files.readAllBytes(file)).isEqualTo(before);
+    }
+
+    @Test
+    void json_goes_out_and_comes_in_and_nothing_is_overwritten() throws IOException {
+        Path text = folder.resolve("out.json");
+        Path again = folder.resolve("again.bucina");
+        Path textAgain = folder.resolve("again.json");
+        assertThat(run("export", file.toString(), "--to", "json", "--what", "build", "--out", text.toString())).isZero();
+        assertThat(run("import", text.toString(), "--from", "json", "--out", again.toString())).isZero();
+        assertThat(run("export", again.toString(), "--to", "json", "--out", textAgain.toString())).isZero();
+        assertThat(Files.readString(textAgain)).isEqualTo(Files.readString(text));
+        assertThat(run("export", file.toString(), "--to", "json", "--out", text.toString())).isEqualTo(2);
+        assertThat(run("import", text.toString(), "--from", "json", "--out", again.toString())).isEqualTo(2);
+        assertThat(err).contains("exists already");
+    }
+
+    @Test
+    void an_import_with_an_error_names_the_place_and_makes_no_file() throws IOException {
+        Path bad = folder.resolve("bad.json");
+        Path made = folder.resolve("made.bucina");
+        assertThat(run("export", file.toString(), "--to", "json", "--out", bad.toString())).isZero();
+        Files.writeString(bad, Files.readString(bad).replaceFirst("\"thickness\" : [0-9.]+", "\"thickness\" : \"thin\""));
+        assertThat(run("import", bad.toString(), "--from", "json", "--out", made.toString())).isEqualTo(2);
+        assertThat(err).contains("/assemblies/0/faces/0/layers/0/thickness").contains("thin");
+        assertThat(made).doesNotExist();
+    }
+}

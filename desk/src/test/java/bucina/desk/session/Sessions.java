@@ -1,0 +1,28 @@
+package bucina.desk.session;
+
+import bucina.core.catalogue.CatalogueReader;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+
+/** The demonstration opened with everything on the calling thread. */
+public final class Sessions {
+
+    public static final Clock CLOCK = Clock.fixed(Instant.parse("2026-11-24T12:00:00Z"), ZoneOffset.UTC);
+
+    private Sessions() {
+    }
+
+    public static Session demo(Path folder) {
+        Path path = folder.resolve("demo.bucina");
+        if (!java.nio.file.Files.exists(path)) {
+            DemoBuild.write(path, CatalogueReader.shipped());
+        }
+        return Session.open(path, false, CatalogueReader.shipped(), CLOCK, Runnable::run, Runnable::run);
+    }
+
+    public static Desk desk(Session session, Path folder) {
+        return new Desk(session, Prefs.in(folder));
+    }
+}
