@@ -66,7 +66,8 @@ public final class Plans {
     }
 
     public static Build build(Face face) {
-        return new Build("Test", "Dunlin", CatalogueReader.shipped().rules(), 100_000, List.of(new Part(new Id.Part(1), "Part", Material.parse("2024-T3"), 1, true)),
+        return new Build("Test", "Dunlin", CatalogueReader.shipped().rules(), 100_000, List.of(new Part(new Id.Part(1), "Part", Material.parse("2024-T3"), 1,
+                true)),
                 List.of(new Assembly(new Id.Assembly(2), "Assembly", Hand.LEFT, Unit.INCH, List.of(), List.of(face))), Map.of()).checked();
     }
 

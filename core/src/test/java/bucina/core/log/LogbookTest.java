@@ -11,7 +11,6 @@ import bucina.core.measure.Length;
 import bucina.core.plan.Build;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hole;
-import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.stack.Derivation;
 import java.time.Instant;
@@ -138,7 +137,8 @@ class LogbookTest {
         Layer flange = build.face("Top").orElseThrow().face().layers().get(2);
         Instant at = Instant.parse("2026-11-20T20:00:00Z");
         Logbook log = new Logbook(List.of(), List.of(new Mark(hole(1).id(), skin.id(), Mark.Side.BOTH, Operation.DEBURRED, at),
-                new Mark(hole(1).id(), skin.id(), Mark.Side.NEAR, Operation.DIMPLED, at), new Mark(hole(1).id(), flange.id(), Mark.Side.BOTH, Operation.DEBURRED, at)));
+                new Mark(hole(1).id(), skin.id(), Mark.Side.NEAR, Operation.DIMPLED, at), new Mark(hole(1).id(), flange.id(), Mark.Side.BOTH,
+                        Operation.DEBURRED, at)));
         assertThat(log.state(hole(1), List.of(skin, flange))).isEqualTo(HoleState.DEBURRED);
         assertThat(log.state(hole(1), List.of(skin))).isEqualTo(HoleState.DIMPLED);
     }
@@ -146,7 +146,8 @@ class LogbookTest {
     @Test
     void an_entry_that_cannot_be_is_refused_with_its_value() {
         assertThatIllegalArgumentException().isThrownBy(() -> typedWork(0, List.of())).withMessageContaining("count must be over 0, was 0");
-        assertThatIllegalArgumentException().isThrownBy(() -> typedWork(2, List.of(new Work.Reject("", 3, Disposition.LEFT, "")))).withMessageContaining("3 of 2");
+        assertThatIllegalArgumentException().isThrownBy(() -> typedWork(2, List.of(new Work.Reject("", 3, Disposition.LEFT, ""))))
+                .withMessageContaining("3 of 2");
         assertThatIllegalArgumentException().isThrownBy(() -> new Work.Reading(Length.ZERO, Length.in(.05)));
         assertThatIllegalArgumentException().isThrownBy(() -> new LogEntry(1, Instant.EPOCH, Optional.empty(), Optional.empty(), ""));
     }

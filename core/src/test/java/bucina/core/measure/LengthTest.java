@@ -66,7 +66,8 @@ class LengthTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"0.063|.063 in|1.60 mm", "0.1875|.188 in|4.76 mm", "-0.5|-.500 in|-12.70 mm", "-0.0001|.000 in|0.00 mm", "12|12.000 in|304.80 mm"})
+    @CsvSource(delimiter = '|', value = {"0.063|.063 in|1.60 mm", "0.1875|.188 in|4.76 mm", "-0.5|-.500 in|-12.70 mm", "-0.0001|.000 in|0.00 mm",
+            "12|12.000 in|304.80 mm"})
     void prints_rounded_in_either_unit(double inches, String inch, String mm) {
         assertThat(LengthFormat.decimal(Length.in(inches), Unit.INCH, 3)).isEqualTo(inch);
         assertThat(LengthFormat.decimal(Length.in(inches), Unit.MM, 3)).isEqualTo(mm);

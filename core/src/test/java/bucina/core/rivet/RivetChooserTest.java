@@ -176,7 +176,8 @@ class RivetChooserTest {
     }
 
     @Property
-    void what_is_picked_is_good_and_makes_the_head_it_says(@ForAll @DoubleRange(min = .02, max = .3) double grip, @ForAll @IntRange(min = 3, max = 6) int dash) {
+    void what_is_picked_is_good_and_makes_the_head_it_says(@ForAll @DoubleRange(min = .02, max = .3) double grip, @ForAll @IntRange(min = 3,
+            max = 6) int dash) {
         RivetChoice choice = universal(dash, grip);
         choice.pick().length().ifPresent(length -> {
             Length d = choice.size().shank();

@@ -58,7 +58,8 @@ class DerivationTest {
     @Test
     void heads_on_the_far_side_turn_the_stack_round() {
         Group near = Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(Plans.row(1000, "R1", 2, 3)));
-        Group far = new Group(near.id(), near.code(), near.name(), near.fastener(), true, near.preparation(), "", near.rows(), Optional.empty(), Set.of(), Set.of());
+        Group far = new Group(near.id(), near.code(), near.name(), near.fastener(), true, near.preparation(), "", near.rows(), Optional.empty(), Set.of(),
+                Set.of());
         Derivation derivation = derive(Plans.build(Plans.face(Plans.layers(8.5), List.of(far))));
         assertThat(hole(derivation, 1).layers()).extracting(Layer::name).containsExactly("Flange", "Doubler", "Skin");
     }
@@ -124,7 +125,8 @@ class DerivationTest {
     void a_hole_through_one_sheet_or_none_joins_nothing() {
         Row row = new Row(new Id.Row(1000), "R1", 3, List.of(new Hole(new Id.Hole(1001), 1, Point.in(5, .6), Optional.empty()),
                 new Hole(new Id.Hole(1002), 2, Point.in(5, 9), Optional.empty())));
-        List<Finding> findings = derive(Plans.build(Plans.face(Plans.layers(8.5), List.of(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(row)))))).findings(() -> false);
+        List<Finding> findings = derive(Plans.build(Plans.face(Plans.layers(8.5), List.of(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(row))))))
+                .findings(() -> false);
         assertThat(findings).extracting(Finding::rule).containsExactly("too-few-layers", "too-few-layers");
     }
 

@@ -91,7 +91,8 @@ public final class LogPanel extends VBox {
         cancel.setId("log-cancel");
         cancel.visibleProperty().bind(reason.visibleProperty());
         cancel.managedProperty().bind(reason.visibleProperty());
-        form.getChildren().addAll(lead, use, section, grid(), oddity, named("Explanation", explanation), named("Correction", reason), verdicts, named("Note", note),
+        form.getChildren().addAll(lead, use, section, grid(), oddity, named("Explanation", explanation), named("Correction", reason), verdicts, named("Note",
+                note),
                 rejects, photos, adding, error, go, cancel, others,
                 Ui.wrapped("Eye and hearing protection; fingers clear of bar and dies. A head outside the limits is judged, not hit again.", "caution"));
         readings.textProperty().addListener((o, was, now) -> judge());

@@ -54,7 +54,8 @@ public final class BenchMode extends VBox {
         s.gap().ifPresent(g -> getChildren().add(Ui.label("Gap " + LengthFormat.decimal(g, desk.unit(), 3) + "   grip "
                 + LengthFormat.decimal(s.solution().grip(), desk.unit(), 3), "bench-large")));
         next(s).ifPresent(text -> getChildren().add(Ui.wrapped(text, "bench-next")));
-        getChildren().addAll(grow(), new HBox(14, Ui.button("Hole before", "Left", () -> step(-1), "knuckle"), Ui.button("Next hole", "Right", () -> step(1), "knuckle"),
+        getChildren().addAll(grow(), new HBox(14, Ui.button("Hole before", "Left", () -> step(-1), "knuckle"), Ui.button("Next hole", "Right", () -> step(1),
+                "knuckle"),
                 Ui.spring(), back));
         ((HBox) getChildren().getLast()).setAlignment(Pos.CENTER_LEFT);
     }

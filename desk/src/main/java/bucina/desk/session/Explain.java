@@ -87,7 +87,8 @@ public final class Explain {
         Length across = choice.pick().length().map(l -> choice.head().headDiameter(l, d.times(0.5))).orElse(Length.ZERO);
         Rule governing = rules.rule(RuleKey.SHOP_SCHOOL);
         var limits = choice.limits();
-        return new Why("Shop head", LengthFormat.figure(across, unit, 3) + " × " + show(d.times(0.5)), "d = √(4V / (π h)),  V = metal standing proud less what swells into the hole",
+        return new Why("Shop head", LengthFormat.figure(across, unit, 3) + " × " + show(d.times(0.5)),
+                "d = √(4V / (π h)),  V = metal standing proud less what swells into the hole",
                 "h = 0.5 D = " + figure(d.times(0.5)) + ",  d = " + figure(across) + " = " + "%.2f D".formatted(across.per(d)),
                 rules.rule(RuleKey.PROCESS_DIAMETER).source() + "; " + rules.rule(RuleKey.GAUGE_DIAMETER).source(),
                 "Process specification: at least " + show(limits.processDiameter()) + " × " + show(limits.processHeight()) + ". Shop gauge: about "

@@ -110,7 +110,8 @@ class WindowTest {
         assertThat(text(robot, "#next")).isEqualTo("Set 6 × -5, R1.1 to R1.6");
         robot.type(KeyCode.RIGHT);
         assertThat(desk.cursor().orElseThrow().label()).isEqualTo("R1.7");
-        assertThat(robot.lookup(".attention-text").queryAllAs(Labeled.class)).extracting(Labeled::getText).anyMatch(t -> t.contains("close the squeezer by .050 in"));
+        assertThat(robot.lookup(".attention-text").queryAllAs(Labeled.class)).extracting(Labeled::getText)
+                .anyMatch(t -> t.contains("close the squeezer by .050 in"));
         robot.type(KeyCode.UP);
         assertThat(desk.cursor().orElseThrow().row().name()).isNotEqualTo("R1");
     }

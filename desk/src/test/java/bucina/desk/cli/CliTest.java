@@ -168,10 +168,13 @@ class CliTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {
-        "--group US-9 --designation AN426AD3-3.5|no group", "--group US-3 --row R9 --designation AN426AD3-3.5|no row", "--group US-3 --row R3 --holes 1-99 --designation AN426AD3-3.5|no hole 99",
+        "--group US-9 --designation AN426AD3-3.5|no group", "--group US-3 --row R9 --designation AN426AD3-3.5|no row",
+                "--group US-3 --row R3 --holes 1-99 --designation AN426AD3-3.5|no hole 99",
         "--group US-3 --row R3 --holes 9-1 --designation AN426AD3-3.5|backward", "--group US-3 --row R3 --holes 1 --designation AN426AD3|AN426AD3",
-        "--group US-3 --row R3 --holes 1 --designation AN426AD3-8|graded long", "--group LS-4 --row R4 --holes 1 --designation AN426AD3-3.5|logged as set in entry",
-        "--group US-3 --row R3 --holes 1 --designation AN426AD3-3.5 --readings 5|diameter x height", "--group US-3 --row R3 --holes 1 --designation AN426AD3-3.5 --rejects 2:open|2 of 1"})
+        "--group US-3 --row R3 --holes 1 --designation AN426AD3-8|graded long",
+                "--group LS-4 --row R4 --holes 1 --designation AN426AD3-3.5|logged as set in entry",
+        "--group US-3 --row R3 --holes 1 --designation AN426AD3-3.5 --readings 5|diameter x height",
+                "--group US-3 --row R3 --holes 1 --designation AN426AD3-3.5 --rejects 2:open|2 of 1"})
     void log_add_refuses_what_cannot_be_and_writes_nothing(String options, String expected) throws IOException {
         byte[] before = Files.readAllBytes(file);
         String line = "log " + file + " add " + options + " --who M --at 2026-11-23T19:30 --minutes 5";

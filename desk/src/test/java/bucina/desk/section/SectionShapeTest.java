@@ -25,7 +25,8 @@ class SectionShapeTest {
     private static SectionShape shape(HeadStyle head, int dash, double... layers) {
         Catalogue catalogue = CatalogueReader.shipped();
         List<Length> list = Arrays.stream(layers).mapToObj(Length::in).toList();
-        Solution s = new Solver(catalogue, catalogue.rules()).solve(new Fastener.SolidRivet(head, "AD", dash), head.flush() ? Preparation.AUTO : Preparation.NONE,
+        Solution s = new Solver(catalogue, catalogue.rules()).solve(new Fastener.SolidRivet(head, "AD", dash), head.flush() ? Preparation.AUTO
+                : Preparation.NONE,
                 Optional.empty(), list, Optional.empty());
         return new SectionShape(s, Length.in(.4));
     }

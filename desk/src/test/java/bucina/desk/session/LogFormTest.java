@@ -73,7 +73,8 @@ class LogFormTest {
     @Test
     void each_bad_field_is_named() {
         fields.minutes = "soon";
-        assertThatThrownBy(() -> form.draft(fields, desk.lengths(), "")).isInstanceOf(InputException.class).hasMessageContaining("minutes").hasMessageContaining("soon");
+        assertThatThrownBy(() -> form.draft(fields, desk.lengths(), "")).isInstanceOf(InputException.class).hasMessageContaining("minutes")
+                .hasMessageContaining("soon");
         fields.minutes = "5";
         fields.who = " ";
         assertThatThrownBy(() -> form.draft(fields, desk.lengths(), "")).hasMessageContaining("who did it");

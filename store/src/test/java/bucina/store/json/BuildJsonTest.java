@@ -65,10 +65,12 @@ class BuildJsonTest {
                     Optional.of(new Deviation(Optional.of(Length.nm(random.nextDouble() * 1e7 + 1)), Optional.of(new Fastener.Hardware("AN4-5A",
                             Length.in(.25), Length.in(.25), true)), Optional.of(Preparation.COUNTERSINK), "é \"quoted\" \\ \u2028"))));
         }
-        Group rows = new Group(new Id.Group(build.nextId()), "X-1", "Ünïcode \u0001", new Fastener.SolidRivet(HeadStyle.REDUCED, "DD", 5), true, Preparation.DIMPLE,
+        Group rows = new Group(new Id.Group(build.nextId()), "X-1", "Ünïcode \u0001", new Fastener.SolidRivet(HeadStyle.REDUCED, "DD", 5), true,
+                Preparation.DIMPLE,
                 "12x", List.of(new Row(new Id.Row(build.nextId() + 1), "R99", 501, holes)), Optional.empty(), Set.of(face.layers().getFirst().id()),
                 Set.of(face.layers().getLast().id()));
-        Group typed = new Group(new Id.Group(build.nextId() + 600), "X-2", "typed", new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 4), false, Preparation.NONE,
+        Group typed = new Group(new Id.Group(build.nextId() + 600), "X-2", "typed", new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 4), false,
+                Preparation.NONE,
                 "", List.of(), Optional.of(new TypedStack(List.of(Length.nm(1.0 / 3 * 1e6)), 7)), Set.of(), Set.of());
         Build more = build.with(face.plus(rows).plus(typed), build.nextId() + 601).checked();
         assertThat(again(new Document(more, demo.log(), demo.photos())).build()).isEqualTo(more);
@@ -110,7 +112,8 @@ class BuildJsonTest {
     @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
         "/version|2|versions 1 to 1", "/unit|\"in\"|/unit", "/parts/0/fittingOrder|\"x\"|/parts/0/fittingOrder: must be a whole number",
         "/assemblies/0/faces/1/layers/2/thickness|\"thin\"|/assemblies/0/faces/1/layers/2/thickness: must be a number",
-        "/assemblies/0/faces/1/layers/2/thickness|0|thickness must be over 0", "/assemblies/0/faces/0/groups/0/rows/0/holes/3/at|[1]|/at: must be a list of at least 2",
+        "/assemblies/0/faces/1/layers/2/thickness|0|thickness must be over 0",
+                "/assemblies/0/faces/0/groups/0/rows/0/holes/3/at|[1]|/at: must be a list of at least 2",
         "/assemblies/0/faces/0/groups/0/rows/0/holes/3/id|1|share the id 1", "/assemblies/0/faces/0/groups/0/fastener/dash|99|dash must be 2 to 12",
         "/log/0/work/done|\"yesterday\"|/log/0/work", "/log/3/corrects|9|/log", "/nextId|5|next id", "/rules/rules/0/value|\"wide\"|edge.least.protruding",
         "/photographs/0/sha256|\"00\"|/photographs/0/sha256", "/stock|[]|/stock", "/assemblies/0/extra|1|not known here",
@@ -122,7 +125,8 @@ class BuildJsonTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {"``|empty", "{\"format\"|not JSON at line 1", "[1,2]|no build", "{}|no build", "{\"a\":1,\"a\":2}|not JSON",
+    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {"``|empty", "{\"format\"|not JSON at line 1", "[1,2]|no build", "{}|no build",
+            "{\"a\":1,\"a\":2}|not JSON",
         "{\"format\":\"bucina-build\"} x|not JSON", "{\"format\":\"bucina-build\"}|/version"})
     void what_is_no_build_is_said_so(String text, String expected) {
         assertThatThrownBy(() -> BuildJson.read(Json.read(text))).isInstanceOf(InputException.class).hasMessageContaining(expected);

@@ -1,0 +1,79 @@
+package bucina.speed;
+
+import bucina.core.dress.Preparation;
+import bucina.core.material.Material;
+import bucina.core.measure.Length;
+import bucina.core.measure.Unit;
+import bucina.core.plan.Assembly;
+import bucina.core.plan.Build;
+import bucina.core.plan.Face;
+import bucina.core.plan.Fastener;
+import bucina.core.plan.Group;
+import bucina.core.plan.Hand;
+import bucina.core.plan.Hole;
+import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
+import bucina.core.plan.Part;
+import bucina.core.plan.Row;
+import bucina.core.rivet.HeadStyle;
+import bucina.core.rule.RuleSet;
+import bucina.core.sheet.Outline;
+import bucina.core.sheet.Point;
+import bucina.core.sheet.Ring;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Builds of any size: faces with a skin, a cut-out, ribs each inch and a half, two spars and a doubler; rows of holes along the ribs. */
+final class BigBuild {
+
+    private long next = 1;
+
+    /** A build of so many faces with so many holes each. */
+    static Build of(int faces, int holesEach, RuleSet rules) {
+        return new BigBuild().build(faces, holesEach, rules);
+    }
+
+    private Build build(int faces, int holesEach, RuleSet rules) {
+        Part part = new Part(new Id.Part(next++), "Part", Material.parse("2024-T3"), 1, true);
+        List<Face> list = new ArrayList<>();
+        for (int f = 0; f < faces; f++) {
+            list.add(face(part, f, holesEach));
+        }
+        Assembly assembly = new Assembly(new Id.Assembly(next++), "Big", Hand.LEFT, Unit.INCH, List.of(), list);
+        return new Build("Big", "Dunlin", rules, next, List.of(part), List.of(assembly), Map.of()).checked();
+    }
+
+    private Layer layer(Part part, String name, double t, Outline outline) {
+        return new Layer(new Id.Layer(next++), part.id(), name, Length.in(t), outline);
+    }
+
+    private Face face(Part part, int f, int holes) {
+        int rows = Math.max(1, (int) Math.sqrt(holes / 2.0));
+        int inRow = Math.ceilDiv(holes, rows);
+        double width = rows * 1.5 + 1;
+        double height = inRow * 1.1 + 2;
+        List<Layer> layers = new ArrayList<>();
+        layers.add(layer(part, "Skin", .025, new Outline(Outline.rectangle(Point.in(0, 0), Point.in(width, height)).outer(),
+                List.of(Ring.circle(Point.in(width / 2 + .75, height / 2), Length.in(.3))))));
+        layers.add(layer(part, "Doubler", .040, Outline.rectangle(Point.in(.2, .2), Point.in(width * .4, height * .3))));
+        for (int r = 0; r < rows; r++) {
+            double x = 1 + r * 1.5;
+            layers.add(layer(part, "Rib " + r, .032, Outline.rectangle(Point.in(x - .32, .1), Point.in(x + .32, height - .1))));
+        }
+        List<Row> list = new ArrayList<>();
+        int left = holes;
+        for (int r = 0; r < rows; r++) {
+            List<Hole> row = new ArrayList<>();
+            for (int i = 0; i < inRow && left > 0; i++, left--) {
+                row.add(new Hole(new Id.Hole(next++), i + 1, Point.in(1 + r * 1.5, 1 + i * 1.1), Optional.empty()));
+            }
+            list.add(new Row(new Id.Row(next++), "R" + (r + 1), row.size() + 1, row));
+        }
+        Group group = new Group(new Id.Group(next++), "G-" + f, "Ribs", new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", 3), false, Preparation.AUTO, "", list,
+                Optional.empty(), Set.of(), Set.of());
+        return new Face(new Id.Face(next++), "Face " + f, "from above", "outboard", "forward", layers, List.of(group));
+    }
+}
