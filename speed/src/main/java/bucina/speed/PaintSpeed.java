@@ -78,7 +78,8 @@ public final class PaintSpeed extends Application {
     private static void gesture(SheetView view, int holes, Runnable then) {
         int[] step = {0};
         Frames.of(RUNS, () -> view.zoom(step[0]++ % 2 == 0 ? 1.05 : 1 / 1.05), (thread, screen) -> {
-            System.out.printf(Locale.ROOT, "%6d holes, one step of a zoom: %5.1f ms on the interface thread, %5.1f ms to the next frame%n", holes, thread, screen);
+            System.out.printf(Locale.ROOT, "%6d holes, one step of a zoom: %5.1f ms on the interface thread, %5.1f ms to the next frame%n", holes, thread,
+                    screen);
             then.run();
         });
     }

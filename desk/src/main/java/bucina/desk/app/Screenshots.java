@@ -19,7 +19,10 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.ArrayDeque;
+import java.util.List;
 import java.util.Optional;
+import java.util.Queue;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -71,7 +74,11 @@ public final class Screenshots extends Application {
         Scene scene = window.scene();
         stage.setScene(scene);
         stage.show();
-        take(new java.util.ArrayDeque<>(java.util.List.of(
+        take(new ArrayDeque<>(shots(desk, window, scene)));
+    }
+
+    private static List<Shot> shots(Desk desk, DeskWindow window, Scene scene) {
+        return List.of(
                 new Shot("sheet", () -> pick(desk, "Upper skin", "R1", 5)),
                 new Shot("sheet-close", () -> {
                     window.sheet().zoom(4.5);
@@ -109,7 +116,14 @@ public final class Screenshots extends Application {
                     desk.benchProperty().set(false);
                     window.search();
                     ((TextField) scene.lookup("#search-box")).setText("doubler");
-                }))));
+                }),
+                new Shot("typed-stack", () -> {
+                    window.putAway();
+                    desk.stageProperty().set(Stage.STUDY);
+                    window.addTyped();
+                    ((TextField) scene.lookup("#typed-layers")).setText(".025, .032");
+                    ((TextField) scene.lookup("#typed-count")).setText("24");
+                }));
     }
 
     private static void pick(Desk desk, String face, String row, int label) {
@@ -129,7 +143,7 @@ public final class Screenshots extends Application {
         ((TextField) scene.lookup("#log-readings")).setText(".146x.047, .149x.045, .138x.044");
     }
 
-    private void take(java.util.Queue<Shot> shots) {
+    private void take(Queue<Shot> shots) {
         Shot shot = shots.poll();
         if (shot == null) {
             EXIT.complete(0);

@@ -34,7 +34,7 @@ final class StageRail extends HBox {
         for (Stage stage : Stage.values()) {
             Button button = Ui.button(stage.word(), Integer.toString(stage.key()), () -> desk.stageProperty().set(stage), "stage");
             button.setId("stage-" + stage.name().toLowerCase(java.util.Locale.ROOT));
-            Label count = Ui.label("", "stage-left");
+            Label count = Ui.kept("", "stage-left");
             buttons.put(stage, button);
             left.put(stage, count);
             getChildren().addAll(button, count);

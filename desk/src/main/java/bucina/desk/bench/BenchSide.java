@@ -37,7 +37,7 @@ public final class BenchSide extends BorderPane {
     private final VBox sheets = new VBox(1);
     private final Button next = Ui.button("", "Ctrl+Enter", this::next, "primary");
     private final Slider slider = new Slider(0, 1.3, 1);
-    private final Label caption = Ui.label("", "caption");
+    private final Label caption = Ui.wrapped("", "caption");
     private final Label title = Ui.label("", "bench-title");
     private final Label where = Ui.wrapped("", "bench-where");
     private final VBox numbers = new VBox(0);
@@ -195,7 +195,7 @@ public final class BenchSide extends BorderPane {
     private void numbers(List<Why> all, Optional<HoleReading> reading) {
         numbers.getChildren().clear();
         for (Why why : all) {
-            HBox line = new HBox(8, Ui.label(why.title(), "number-name"), Ui.spring(), Ui.label(why.value(), "number-value"), Ui.label("?", "number-why"));
+            HBox line = new HBox(8, Ui.label(why.title(), "number-name"), Ui.spring(), Ui.kept(why.value(), "number-value"), Ui.label("?", "number-why"));
             line.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
             Button button = new Button();
             line.prefWidthProperty().bind(button.widthProperty().subtract(8));

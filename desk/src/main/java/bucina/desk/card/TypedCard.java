@@ -131,7 +131,7 @@ public final class TypedCard extends VBox {
             Solution s = form().solve(desk.session().catalogue(), desk.snapshot().build(), desk.lengths());
             answer.setText(s.designation().orElse("No rivet does"));
             detail.setText("Grip " + LengthFormat.trade(s.grip(), desk.unit()) + ". " + s.choice().map(c -> c.pick().why().in(desk.unit())
-                    + " Gap " + LengthFormat.trade(c.squeezerGap(), desk.unit()) + ".").orElse(""));
+                    + " Gap " + LengthFormat.decimal(c.squeezerGap(), desk.unit(), 3) + ".").orElse(""));
         } catch (InputException e) {
             answer.setText("");
             detail.setText(e.getMessage());

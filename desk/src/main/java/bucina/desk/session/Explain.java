@@ -120,7 +120,7 @@ public final class Explain {
         Rule limit = rules.rule(key);
         String layers = java.util.stream.IntStream.range(0, reading.layers().size()).mapToObj(k -> reading.layers().get(k).name() + " "
                 + show(reading.edge(k))).collect(Collectors.joining("\n"));
-        return new Why("Edge distance e", show(reading.edge(i)) + ", least " + show(rule.least()), "e ≥ " + limit.value() + " D, for each layer",
+        return new Why("Edge, least " + show(rule.least()), show(reading.edge(i)), "e ≥ " + limit.value() + " D, for each layer",
                 "in " + reading.layers().get(i).name() + ": e = " + figure(reading.edge(i)) + " = "
                         + "%.2f D".formatted(reading.edge(i).per(rule.shank())) + ", least " + limit.value() + " × " + figure(rule.shank()) + " = "
                         + figure(rule.least()), limit.source(), layers + (limit.reason().isEmpty() ? "" : "\nOverridden: " + limit.reason()));

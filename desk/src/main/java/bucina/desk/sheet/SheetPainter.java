@@ -233,7 +233,8 @@ final class SheetPainter {
             double x = t.toX(reading.hole().at().x());
             double y = t.toY(reading.hole().at().y());
             if (dots) {
-                g.setFill(reading.worst().filter(l -> l == Level.ERROR).isPresent() ? p.stop() : Glyph.colour(state, p));
+                g.setFill(reading.worst().filter(l -> l == Level.ERROR).isPresent() ? p.stop()
+                        : stage == Stage.STUDY ? p.layout() : Glyph.colour(state, p));
                 g.fillRect(x - 1.5, y - 1.5, 3, 3);
             } else {
                 Image sprite = stage == Stage.STUDY ? sprites.ofLength(place, lengths.lengths(), mark(reading), size)
