@@ -149,7 +149,7 @@ public final class DeskWindow {
 
     private void benchMode() {
         if (desk.benchProperty().get()) {
-            BenchMode mode = new BenchMode(desk, () -> desk.benchProperty().set(false));
+            BenchMode mode = new BenchMode(desk, palette(), () -> desk.benchProperty().set(false));
             frame.setCenter(mode);
             mode.requestFocus();
         } else {

@@ -125,6 +125,7 @@ final class Keys {
     }
 
     private void stage(Stage stage) {
+        desk.benchProperty().set(false);
         desk.roomProperty().set(Desk.Room.SHEET);
         desk.stageProperty().set(stage);
     }

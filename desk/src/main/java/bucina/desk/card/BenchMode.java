@@ -1,69 +1,85 @@
 package bucina.desk.card;
 
 import bucina.core.measure.LengthFormat;
+import bucina.core.plan.Id;
+import bucina.desk.look.Palette;
 import bucina.desk.look.Ui;
+import bucina.desk.section.SectionView;
 import bucina.desk.session.Desk;
 import bucina.desk.session.RowModel;
 import bucina.desk.session.Selection;
+import bucina.desk.session.Stage;
 import bucina.desk.session.Suggestion;
+import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** The current job in type that reads from three metres, with targets for one knuckle. */
-public final class BenchMode extends VBox {
+public final class BenchMode extends BorderPane {
 
     private final Desk desk;
     private final Runnable away;
+    private final VBox words = new VBox(14);
+    private final HBox targets = new HBox(14);
+    private final SectionView section = new SectionView();
 
     /**
      * @param away goes back to the sheet
      */
-    public BenchMode(Desk desk, Runnable away) {
-        super(14);
+    public BenchMode(Desk desk, Palette palette, Runnable away) {
         this.desk = desk;
         this.away = away;
         getStyleClass().add("bench-mode");
         setId("bench-mode");
-        setPadding(new Insets(34, 44, 30, 44));
+        setPadding(new Insets(30, 44, 30, 44));
         setFocusTraversable(true);
+        section.use(palette, 1.7);
+        section.setPrefSize(520, 470);
+        targets.setAlignment(Pos.CENTER_LEFT);
+        setCenter(words);
+        setRight(section);
+        setBottom(targets);
+        addEventHandler(KeyEvent.KEY_PRESSED, this::key);
         desk.selectionProperty().addListener((o, was, now) -> fill());
         desk.session().snapshotProperty().addListener((o, was, now) -> fill());
         fill();
     }
 
+    /** The job: what is picked, or if that is one hole, all like it in its row. */
+    private Optional<Suggestion> job() {
+        Selection selection = desk.selectionProperty().get();
+        return selection.holes().size() == 1 ? desk.cursor().flatMap(c -> Suggestion.of(desk, Selection.row(desk.face(), c.row().id(),
+                Optional.of(c.hole().id())))) : Suggestion.of(desk);
+    }
+
     private void fill() {
-        getChildren().clear();
-        Optional<Suggestion> job = Suggestion.of(desk);
+        words.getChildren().clear();
+        targets.getChildren().clear();
+        Optional<Suggestion> job = job();
         Button back = Ui.button("Back to the sheet", "B", away, "knuckle");
+        Ui.shown(section, job.isPresent());
         if (job.isEmpty()) {
-            getChildren().addAll(Ui.wrapped(desk.cursor().isPresent() ? "All picked holes are set." : "No job picked.", "bench-big"),
-                    Ui.wrapped("Pick a row or a group on the sheet, then press B.", "bench-mid"), grow(), new HBox(14, back));
+            words.getChildren().addAll(Ui.wrapped(desk.cursor().isPresent() ? "All picked holes are set." : "No job picked.", "bench-large"),
+                    Ui.wrapped("Pick a row or a group on the sheet, then press B.", "bench-mid"));
+            targets.getChildren().add(back);
             return;
         }
         Suggestion s = job.get();
-        getChildren().addAll(Ui.wrapped(s.group().code() + "  " + s.group().name() + ", " + desk.face().face().name(), "bench-mid"),
-                Ui.label(s.solution().dash(), "bench-huge"),
-                Ui.label(s.solution().designation().orElse("no rivet does"), "bench-large"),
-                Ui.label(s.count() + " of them, " + s.where(), "bench-mid"));
-        s.gap().ifPresent(g -> getChildren().add(Ui.label("Gap " + LengthFormat.decimal(g, desk.unit(), 3) + "   grip "
-                + LengthFormat.decimal(s.solution().grip(), desk.unit(), 3), "bench-large")));
-        next(s).ifPresent(text -> getChildren().add(Ui.wrapped(text, "bench-next")));
-        getChildren().addAll(grow(), new HBox(14, Ui.button("Hole before", "Left", () -> step(-1), "knuckle"), Ui.button("Next hole", "Right", () -> step(1),
-                "knuckle"),
-                Ui.spring(), back));
-        ((HBox) getChildren().getLast()).setAlignment(Pos.CENTER_LEFT);
-    }
-
-    private static Region grow() {
-        Region region = new Region();
-        VBox.setVgrow(region, Priority.ALWAYS);
-        return region;
+        section.show(Optional.of(s.solution()), List.of(), desk.unit());
+        words.getChildren().addAll(Ui.wrapped(s.group().code() + "  " + s.group().name() + ", " + desk.face().face().name(), "bench-mid"),
+                Ui.label(s.solution().dash(), "bench-huge"), Ui.label(s.solution().designation().orElse("no rivet does"), "bench-large"),
+                Ui.wrapped(s.count() + " of them, " + s.where(), "bench-mid"));
+        s.gap().ifPresent(g -> words.getChildren().add(Ui.label("Gap " + LengthFormat.decimal(g, desk.unit(), 3), "bench-large")));
+        next(s).ifPresent(text -> words.getChildren().add(Ui.wrapped(text, "bench-next")));
+        targets.getChildren().addAll(Ui.button("Hole before", "Left", () -> step(-1), "knuckle"), Ui.button("Next hole", "Right", () -> step(1), "knuckle"),
+                Ui.button("Write it down", "6", this::writeDown, "knuckle"), Ui.spring(), back);
     }
 
     /** Where the length changes next along the row. */
@@ -75,8 +91,23 @@ public final class BenchMode extends VBox {
                         + (run.cause().isEmpty() ? "" : ": " + run.cause())));
     }
 
+    /** Steps along the row; what is picked stays picked while the step stays in it. */
     private void step(int by) {
         Selection selection = desk.selectionProperty().get();
-        desk.selectionProperty().set(selection.along(desk.face(), by, false));
+        Selection moved = selection.along(desk.face(), by, false);
+        Optional<Id.Hole> to = moved.cursor();
+        desk.selectionProperty().set(to.filter(selection.holes()::contains).map(h -> new Selection(selection.face(), to, selection.holes())).orElse(moved));
+    }
+
+    private void writeDown() {
+        away.run();
+        desk.stageProperty().set(Stage.SET);
+    }
+
+    private void key(KeyEvent e) {
+        if (e.getCode() == KeyCode.LEFT || e.getCode() == KeyCode.RIGHT) {
+            step(e.getCode() == KeyCode.LEFT ? -1 : 1);
+            e.consume();
+        }
     }
 }

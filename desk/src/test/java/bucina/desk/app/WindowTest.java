@@ -255,6 +255,8 @@ class WindowTest {
         assertThat(desk.scaleProperty().get()).isEqualTo(150);
         robot.type(KeyCode.B);
         assertThat(text(robot, ".bench-huge")).isEqualTo("-5");
+        robot.type(KeyCode.RIGHT, KeyCode.RIGHT, KeyCode.RIGHT, KeyCode.RIGHT);
+        assertThat(text(robot, ".bench-huge")).isEqualTo("-4.5");
         robot.type(KeyCode.ESCAPE);
         assertThat(robot.lookup("#bench-mode").tryQuery()).isEmpty();
     }
