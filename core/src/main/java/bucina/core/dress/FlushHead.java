@@ -1,5 +1,6 @@
 package bucina.core.dress;
 
+import bucina.core.measure.Angle;
 import bucina.core.measure.Length;
 
 /**
@@ -7,19 +8,19 @@ import bucina.core.measure.Length;
  *
  * @param diameter  across the top, over 0
  * @param height    of the cone, over 0, as tabulated
- * @param halfAngle θ in radians, over 0 and under π/2
+ * @param halfAngle θ, over 0 and under 90 degrees
  */
-public record FlushHead(Length diameter, Length height, double halfAngle) {
+public record FlushHead(Length diameter, Length height, Angle halfAngle) {
 
     /** Half of 100 degrees. */
-    public static final double HALF_OF_100 = Math.toRadians(50);
+    public static final Angle HALF_OF_100 = Angle.degrees(50);
 
     public FlushHead {
         if (!(diameter.positive() && height.positive())) {
             throw new IllegalArgumentException("a flush head must be over 0 across and high, was " + diameter + " x " + height);
         }
-        if (!(halfAngle > 0 && halfAngle < Math.PI / 2)) {
-            throw new IllegalArgumentException("half angle must lie between 0 and a right angle, was " + halfAngle + " rad");
+        if (!(halfAngle.degrees() > 0 && halfAngle.degrees() < 90)) {
+            throw new IllegalArgumentException("half angle must lie between 0 and 90 degrees, was " + halfAngle);
         }
     }
 
@@ -34,16 +35,16 @@ public record FlushHead(Length diameter, Length height, double halfAngle) {
      * @param hole under the head's diameter
      */
     public Length coneTo(Length hole) {
-        return diameter.minus(hole).times(1 / (2 * Math.tan(halfAngle)));
+        return diameter.minus(hole).times(1 / (2 * halfAngle.tan()));
     }
 
     /** What {@code dimpled} thickness of sheets above adds to the depth of a nest: {@code ts (1 - sin θ) / sin θ}. */
     public Length extraDepth(Length dimpled) {
-        return dimpled.times((1 - Math.sin(halfAngle)) / Math.sin(halfAngle));
+        return dimpled.times((1 - halfAngle.sin()) / halfAngle.sin());
     }
 
     /** Diameter of the nest under {@code dimpled} thickness of sheets: {@code Dhd + 2 ts (1 - sin θ) / cos θ}. */
     public Length nestDiameter(Length dimpled) {
-        return diameter.plus(dimpled.times(2 * (1 - Math.sin(halfAngle)) / Math.cos(halfAngle)));
+        return diameter.plus(dimpled.times(2 * (1 - halfAngle.sin()) / halfAngle.cos()));
     }
 }

@@ -47,7 +47,7 @@ public final class ShopHead {
     }
 
     private Length estimate() {
-        return throughDimpled() ? cone().plus(grip.times(Math.sin(FlushHead.HALF_OF_100))) : grip;
+        return throughDimpled() ? cone().plus(grip.times(FlushHead.HALF_OF_100.sin())) : grip;
     }
 
     private boolean throughDimpled() {

@@ -204,7 +204,7 @@ class RivetChooserTest {
     void every_flush_head_in_the_catalogue_has_the_height_of_its_cone() {
         for (RivetSize size : catalogue.rivets()) {
             if (size.head() == HeadStyle.FLUSH) {
-                double height = size.headDiameter().minus(size.shank()).in() / (2 * Math.tan(FlushHead.HALF_OF_100));
+                double height = size.headDiameter().minus(size.shank()).in() / (2 * FlushHead.HALF_OF_100.tan());
                 assertThat(size.headHeight().in()).as(size.title()).isCloseTo(height, within(.001));
             }
         }

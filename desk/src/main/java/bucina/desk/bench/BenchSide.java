@@ -13,6 +13,7 @@ import bucina.desk.session.Desk;
 import bucina.desk.session.Explain;
 import bucina.desk.session.RowModel;
 import bucina.desk.session.Selection;
+import bucina.desk.session.Snapshot;
 import bucina.desk.session.Stage;
 import bucina.desk.session.Suggestion;
 import bucina.desk.session.Why;
@@ -113,13 +114,15 @@ public final class BenchSide extends BorderPane {
             content(log);
         } else if (cursor.isPresent()) {
             HoleReading reading = cursor.get();
-            section.show(Optional.of(reading.solution()), reading.layers().stream().map(l -> l.name()).toList(), desk.unit());
-            sheets(reading.solution(), reading.layers().stream().map(l -> l.name()).toList());
+            List<Snapshot.Sheet> stack = desk.snapshot().sheets(reading.layers());
+            section.show(Optional.of(reading.solution()), stack.stream().map(Snapshot.Sheet::name).toList(), stack.stream().map(Snapshot.Sheet::hatch).toList(),
+                    desk.unit());
+            sheets(reading.solution(), stack);
             numbers(new Explain(desk.snapshot().build().rules(), desk.unit()).hole(reading), Optional.of(reading));
             findings(StackCheck.findings(desk.face().face(), reading));
             content(study);
         } else if (typed.isPresent()) {
-            section.show(typed, List.of(), desk.unit());
+            section.show(typed, List.of(), List.of(), desk.unit());
             sheets(typed.get(), List.of());
             numbers(new Explain(desk.snapshot().build().rules(), desk.unit()).stack(typed.get(), List.of()), Optional.empty());
             findings(typed.get().faults());
@@ -155,13 +158,18 @@ public final class BenchSide extends BorderPane {
         });
     }
 
-    /** The stack in words: order, name, thickness and what is done to each sheet. */
-    private void sheets(Solution solution, List<String> names) {
+    /** The stack in words: order, name, material, thickness and what is done to each sheet. */
+    private void sheets(Solution solution, List<Snapshot.Sheet> stack) {
         sheets.getChildren().clear();
         for (int i = 0; i < solution.dressing().plies().size(); i++) {
             var ply = solution.dressing().plies().get(i);
-            HBox line = new HBox(6, Ui.kept((i + 1) + "", "soft"), Ui.label(i < names.size() ? names.get(i) : "Layer " + (i + 1), "plain"), Ui.spring(),
-                    Ui.kept(bucina.core.measure.LengthFormat.decimal(ply.thickness(), desk.unit(), 3) + " " + ply.dress().word(), "soft"));
+            HBox line = new HBox(6, Ui.kept((i + 1) + "", "soft"), Ui.label(i < stack.size() ? stack.get(i).name() : "Layer " + (i + 1), "plain"));
+            if (i < stack.size()) {
+                line.getChildren().add(Ui.label(stack.get(i).material(), "tiny"));
+            }
+            line.getChildren().addAll(Ui.spring(), Ui.kept(bucina.core.measure.LengthFormat.decimal(ply.thickness(), desk.unit(), 3) + " "
+                    + ply.dress().word(), "soft"));
+            line.setAlignment(javafx.geometry.Pos.BASELINE_LEFT);
             sheets.getChildren().add(line);
         }
     }

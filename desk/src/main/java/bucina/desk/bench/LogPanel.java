@@ -58,6 +58,7 @@ public final class LogPanel extends VBox {
     private final HBox photos = new HBox(6);
     private final Label oddity = Ui.wrapped("", "attention-text");
     private final Label verdicts = Ui.wrapped("", "soft");
+    private final Label reads = Ui.wrapped("", "tiny");
     private final Label error = Ui.wrapped("", "stop-text");
     private final Button go = Ui.button("Log", "Ctrl+Enter", this::submit, "primary");
     private final VBox form = new VBox(7);
@@ -91,14 +92,16 @@ public final class LogPanel extends VBox {
         cancel.setId("log-cancel");
         cancel.visibleProperty().bind(reason.visibleProperty());
         cancel.managedProperty().bind(reason.visibleProperty());
-        form.getChildren().addAll(lead, use, section, grid(), oddity, named("Explanation", explanation), named("Correction", reason), verdicts, named("Note",
+        form.getChildren().addAll(lead, use, section, grid(), reads, oddity, named("Explanation", explanation), named("Correction", reason), verdicts,
+                named("Note",
                 note),
                 rejects, photos, adding, error, go, cancel, others,
                 Ui.wrapped("Eye and hearing protection; fingers clear of bar and dies. A head outside the limits is judged, not hit again.", "caution"));
         readings.textProperty().addListener((o, was, now) -> judge());
         ChangeListener<String> check = (o, was, now) -> odd();
-        designation.textProperty().addListener(check);
-        length.textProperty().addListener(check);
+        for (TextField each : List.of(designation, length, done, setting, hole, readings)) {
+            each.textProperty().addListener(check);
+        }
         setOnDragOver(this::dragOver);
         setOnDragDropped(this::dropped);
         nothing.getChildren().addAll(Ui.wrapped("Everything picked is set.", "log-lead"),
@@ -185,7 +188,7 @@ public final class LogPanel extends VBox {
         Suggestion s = suggestion.get();
         boolean same = current != null && current.corrects().isEmpty() && current.group().id().equals(s.group().id()) && current.holes().equals(s.holes());
         solution = Optional.of(s.solution());
-        section.show(solution, List.of(), desk.unit());
+        section.show(solution, List.of(), s.hatches(desk), desk.unit());
         Ui.shown(section, true);
         if (!same) {
             LogForm.Fields keep = fields;
@@ -256,6 +259,9 @@ public final class LogPanel extends VBox {
             return;
         }
         take();
+        String understood = current.understood(fields, desk.lengths(), desk.unit());
+        reads.setText(understood);
+        Ui.shown(reads, !understood.isEmpty());
         String text = current.oddity(fields, desk.lengths(), desk.snapshot().build().rules());
         oddity.setText(text);
         Ui.shown(oddity, !text.isEmpty());
@@ -306,7 +312,7 @@ public final class LogPanel extends VBox {
         }
     }
 
-    private HBox rejectRow(int i) {
+    private VBox rejectRow(int i) {
         LogForm.RejectLine line = fields.rejects.get(i);
         ComboBox<String> at = new ComboBox<>();
         at.getItems().setAll(current.holes().stream().map(h -> h.label()).toList());
@@ -340,11 +346,16 @@ public final class LogPanel extends VBox {
             showRejects();
         }, "quiet");
         drop.setAccessibleText("Take this reject away");
-        HBox row = new HBox(4, at, what, drop);
+        TextField remark = field("log-reject-note-" + i, "hole after drilling out, cause");
+        remark.setText(line.note());
+        remark.setAccessibleText("Note about this reject");
+        remark.textProperty().addListener((o, was, now) -> fields.rejects.set(i, new LogForm.RejectLine(fields.rejects.get(i).hole(),
+                fields.rejects.get(i).what(), now)));
+        HBox first = new HBox(4, at, what, drop);
         if (current.holes().isEmpty()) {
-            row.getChildren().remove(at);
+            first.getChildren().remove(at);
         }
-        return row;
+        return new VBox(3, first, remark);
     }
 
     private void choosePhoto() {

@@ -72,7 +72,7 @@ public final class BenchMode extends BorderPane {
             return;
         }
         Suggestion s = job.get();
-        section.show(Optional.of(s.solution()), List.of(), desk.unit());
+        section.show(Optional.of(s.solution()), List.of(), s.hatches(desk), desk.unit());
         words.getChildren().addAll(Ui.wrapped(s.group().code() + "  " + s.group().name() + ", " + desk.face().face().name(), "bench-mid"),
                 Ui.label(s.solution().dash(), "bench-huge"), Ui.label(s.solution().designation().orElse("no rivet does"), "bench-large"),
                 Ui.wrapped(s.count() + " of them, " + s.where(), "bench-mid"));

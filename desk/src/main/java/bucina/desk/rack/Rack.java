@@ -63,7 +63,8 @@ public final class Rack extends BorderPane {
         list.getChildren().clear();
         for (Assembly assembly : snapshot.build().assemblies()) {
             list.getChildren().add(Ui.wrapped(assembly.name(), "rack-assembly"));
-            list.getChildren().add(Ui.wrapped(assembly.hand().word() + " hand, " + assembly.unit().symbol(), "rack-note"));
+            list.getChildren().add(Ui.wrapped(assembly.hand().word() + " hand, drawn in " + assembly.unit().symbol()
+                    + (assembly.drawings().isEmpty() ? "" : ". " + String.join(", ", assembly.drawings())), "rack-note"));
             for (Face face : assembly.faces()) {
                 list.getChildren().add(face(snapshot, face));
                 if (face.id().equals(desk.selectionProperty().get().face())) {

@@ -76,8 +76,8 @@ public final class SectionShape {
     /** The surface under {@code above} of dimpled metal, from the rim outward. */
     private List<At> surface(double above) {
         FlushHead h = head.orElseThrow();
-        double sin = Math.sin(h.halfAngle());
-        double cos = Math.cos(h.halfAngle());
+        double sin = h.halfAngle().sin();
+        double cos = h.halfAngle().cos();
         double shoulder = h.diameter().nanometres() / 2 + above * (1 - sin) / cos;
         double cone = Math.max(0, h.coneTo(solution.hole()).nanometres());
         return List.of(new At(holeRadius + above * cos, cone + above * sin), new At(shoulder, above), new At(width, above));
@@ -86,13 +86,13 @@ public final class SectionShape {
     private List<At> countersunk(double above, double t) {
         FlushHead h = head.orElseThrow();
         double shoulder = h.nestDiameter(Length.nm(above)).nanometres() / 2;
-        double depth = (shoulder - holeRadius) / Math.tan(h.halfAngle());
+        double depth = (shoulder - holeRadius) / h.halfAngle().tan();
         List<At> outline = new ArrayList<>(List.of(new At(width, above), new At(width, above + t)));
         if (depth < t) {
             outline.add(new At(holeRadius, above + t));
             outline.add(new At(holeRadius, above + depth));
         } else {
-            outline.add(new At(shoulder - t * Math.tan(h.halfAngle()), above + t));
+            outline.add(new At(shoulder - t * h.halfAngle().tan(), above + t));
         }
         outline.add(new At(shoulder, above));
         return outline;
@@ -126,8 +126,8 @@ public final class SectionShape {
         double h = size.headHeight().nanometres();
         double shank = size.shank().nanometres() / 2;
         if (size.head().flush()) {
-            return List.of(new At(0, 0), new At(d, 0), new At(shank, Math.min(h, (d - shank) / Math.tan(FlushHead.HALF_OF_100))),
-                    new At(0, Math.min(h, (d - shank) / Math.tan(FlushHead.HALF_OF_100))));
+            return List.of(new At(0, 0), new At(d, 0), new At(shank, Math.min(h, (d - shank) / FlushHead.HALF_OF_100.tan())),
+                    new At(0, Math.min(h, (d - shank) / FlushHead.HALF_OF_100.tan())));
         }
         return List.of(new At(0, -h), new At(d * 0.45, -h), new At(d * 0.82, -h * 0.72), new At(d, -h * 0.12), new At(d, 0), new At(0, 0));
     }

@@ -26,6 +26,7 @@ public final class SectionView extends Region {
     private Palette palette = Palette.LIGHT;
     private Optional<Solution> solution = Optional.empty();
     private List<String> names = List.of();
+    private List<Integer> hatches = List.of();
     private Unit unit = Unit.INCH;
     private double set = 1;
     private double text = 1;
@@ -46,10 +47,16 @@ public final class SectionView extends Region {
         draw();
     }
 
-    /** Shows a stack. */
-    public void show(Optional<Solution> next, List<String> layerNames, Unit shown) {
+    /**
+     * Shows a stack.
+     *
+     * @param layerNames names of the sheets, head side first; may be empty
+     * @param materials  one number for each sheet: sheets of one material have the same number and hatching; may be empty
+     */
+    public void show(Optional<Solution> next, List<String> layerNames, List<Integer> materials, Unit shown) {
         solution = next;
         names = layerNames;
+        hatches = materials;
         unit = shown;
         draw();
     }
@@ -150,7 +157,7 @@ public final class SectionView extends Region {
                 g.fill();
                 g.save();
                 g.clip();
-                hatch(i % 2 == 0);
+                hatch(i < hatches.size() ? hatches.get(i) : 0);
                 g.restore();
                 outline(half, side);
                 g.setStroke(palette.edge());
@@ -172,11 +179,18 @@ public final class SectionView extends Region {
             g.closePath();
         }
 
-        private void hatch(boolean rising) {
+        /** Hatching by material: rising, falling, both, close rising; a fifth material begins again. */
+        private void hatch(int material) {
             g.setStroke(Color.color(palette.edge().getRed(), palette.edge().getGreen(), palette.edge().getBlue(), 0.55));
             g.setLineWidth(0.8);
-            for (double x = axis - reach - h; x < axis + reach + h; x += 7) {
-                g.strokeLine(x, rising ? h : 0, x + h, rising ? 0 : h);
+            int kind = material % 4;
+            for (double x = axis - reach - h; x < axis + reach + h; x += kind == 3 ? 4 : 7) {
+                if (kind != 1) {
+                    g.strokeLine(x, h, x + h, 0);
+                }
+                if (kind == 1 || kind == 2) {
+                    g.strokeLine(x, 0, x + h, h);
+                }
             }
         }
 

@@ -20,6 +20,7 @@ import bucina.store.Photo;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** What is typed into the log panel, as text, and the entry it makes. No nodes; the panel shows and changes it. */
 public final class LogForm {
@@ -165,6 +166,29 @@ public final class LogForm {
             return grade == Grade.GOOD ? "" : used.dash() + " is graded " + grade.code() + " here. Why this one?";
         } catch (InputException e) {
             return "";
+        }
+    }
+
+    /** What was understood of fields that are written otherwise than they will be kept; empty where nothing needs saying. */
+    public String understood(Fields f, LengthParser lengths, Unit unit) {
+        List<String> words = new ArrayList<>();
+        if (!(group.fastener() instanceof Fastener.Hardware)) {
+            say(words, "rivet", f.designation, text -> RivetDesignation.parse(text).code());
+        }
+        say(words, "cut to", f.length, text -> LengthFormat.trade(lengths.parse(text), unit));
+        say(words, "gap", f.setting, text -> LengthFormat.trade(lengths.parse(text), unit));
+        say(words, "hole", f.hole, text -> LengthFormat.trade(lengths.parse(text), unit));
+        say(words, "done", f.done, text -> Entries.when(text).toString().replace('T', ' '));
+        return words.isEmpty() ? "" : "Reads as " + String.join(", ", words) + ".";
+    }
+
+    private static void say(List<String> words, String name, String typed, Function<String, String> kept) {
+        try {
+            if (!typed.isBlank() && !kept.apply(typed).equals(typed.strip())) {
+                words.add(name + " " + kept.apply(typed));
+            }
+        } catch (InputException e) {
+            words.add("no " + name + " yet");
         }
     }
 

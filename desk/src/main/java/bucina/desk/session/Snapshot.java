@@ -6,9 +6,11 @@ import bucina.core.plan.Build;
 import bucina.core.plan.Face;
 import bucina.core.plan.Group;
 import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -32,6 +34,25 @@ public record Snapshot(Derivation derivation, Logbook log) {
     /** A face with its assembly; the face must be in the build. */
     public Build.FaceRef ref(Id.Face face) {
         return build().faces().stream().filter(r -> r.face().id().equals(face)).findFirst().orElseThrow();
+    }
+
+    /** The material of each layer: code, and a number that is the same for layers of one material in this build. */
+    public List<Sheet> sheets(List<Layer> layers) {
+        List<String> codes = build().parts().stream().map(p -> p.material().code()).distinct().sorted().toList();
+        return layers.stream().map(l -> {
+            String code = build().parts().stream().filter(p -> p.id().equals(l.part())).findFirst().orElseThrow().material().code();
+            return new Sheet(l.name(), code, codes.indexOf(code));
+        }).toList();
+    }
+
+    /**
+     * A sheet as the bench side shows it.
+     *
+     * @param name     of the layer
+     * @param material code of its material
+     * @param hatch    number of its material
+     */
+    public record Sheet(String name, String material, int hatch) {
     }
 
     /** Where a hole stands. */

@@ -68,6 +68,12 @@ public record Suggestion(Group group, List<Work.LoggedHole> holes, int count, So
         return rows == 1 ? holes.getFirst().label() + " to " + holes.getLast().label() : holes.size() + " holes in " + rows + " rows";
     }
 
+    /** Numbers of the sheets' materials, for the hatching of the section; empty for a typed stack. */
+    public List<Integer> hatches(Desk desk) {
+        return holes.isEmpty() ? List.of() : desk.face().of(holes.getFirst().id()).map(r -> desk.snapshot().sheets(r.layers()).stream()
+                .map(Snapshot.Sheet::hatch).toList()).orElse(List.of());
+    }
+
     /** The closed gap to set; empty for hardware. */
     public Optional<Length> gap() {
         return solution.choice().map(c -> c.squeezerGap());

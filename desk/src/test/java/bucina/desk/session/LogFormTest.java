@@ -113,6 +113,17 @@ class LogFormTest {
     }
 
     @Test
+    void what_is_typed_is_said_back_where_it_is_kept_otherwise() {
+        assertThat(form.understood(fields, desk.lengths(), Unit.INCH)).isEmpty();
+        fields.designation = "an426ad3-5";
+        fields.hole = "#40";
+        fields.setting = "6 mm";
+        assertThat(form.understood(fields, desk.lengths(), Unit.INCH)).isEqualTo("Reads as rivet MS20426AD3-5, gap .2362 in, hole .098 in.");
+        fields.setting = "tight";
+        assertThat(form.understood(fields, desk.lengths(), Unit.INCH)).contains("no gap yet");
+    }
+
+    @Test
     void when_is_read_in_every_spelling() {
         assertThat(Entries.when("2026-11-20 19:30")).isEqualTo(LocalDateTime.parse("2026-11-20T19:30"));
         assertThat(Entries.when("2026-11-20")).isEqualTo(LocalDateTime.parse("2026-11-20T12:00"));

@@ -124,10 +124,9 @@ public final class BuildFile implements AutoCloseable {
     }
 
     private static BuildFile connected(Path path, boolean readOnly) {
-        boolean alone = !Files.exists(path.resolveSibling(path.getFileName() + "-wal"));
         Connection connection = null;
         try {
-            connection = connect(path, readOnly, alone);
+            connection = readOnly ? toRead(path) : connect(path, false, false);
             if (!readOnly) {
                 MIGRATIONS.bring(connection, path);
             }
@@ -138,6 +137,25 @@ public final class BuildFile implements AutoCloseable {
         } catch (IOException e) {
             close(connection);
             throw Troubles.readOnly(path, e);
+        }
+    }
+
+    /** A file nobody writes to is read as it lies, so that a read-only folder or a full disk does not hinder; one with a journal, through it. */
+    private static Connection toRead(Path path) throws SQLException, IOException {
+        Path journal = path.resolveSibling(path.getFileName() + "-wal");
+        if (!Files.exists(journal)) {
+            return connect(path, true, true);
+        }
+        Connection connection = connect(path, true, false);
+        try (Statement s = connection.createStatement()) {
+            s.execute("PRAGMA schema_version");
+            return connection;
+        } catch (SQLException e) {
+            close(connection);
+            if (Files.size(journal) == 0) {
+                return connect(path, true, true);
+            }
+            throw e;
         }
     }
 

@@ -1,6 +1,7 @@
 package bucina.store.file;
 
 import bucina.core.measure.InputException;
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.SQLException;
@@ -10,13 +11,15 @@ import org.sqlite.SQLiteException;
 /** Turns what the database says into what the builder needs to hear. */
 final class Troubles {
 
+    private static final long LEAST_ROOM = 128 * 1024;
+
     private Troubles() {
     }
 
     static BuildFileException of(Path path, SQLException e) {
         SQLiteErrorCode code = e instanceof SQLiteException s ? s.getResultCode() : SQLiteErrorCode.UNKNOWN_ERROR;
         String name = code.name();
-        if (name.startsWith("SQLITE_FULL") || e.getMessage().contains("disk is full")) {
+        if (name.startsWith("SQLITE_FULL") || name.startsWith("SQLITE_IOERR") && noRoom(path)) {
             return make(path, BuildFileException.Trouble.NO_ROOM, "There is no room left on the disk of " + path
                     + ". Nothing was changed; free some space and do it again.", e);
         }
@@ -38,6 +41,15 @@ final class Troubles {
         }
         return make(path, BuildFileException.Trouble.DISK, "The disk failed on " + path + ": " + e.getMessage()
                 + ". What was saved before is untouched.", e);
+    }
+
+    /** True if the disk has less room than the next page and its bookkeeping need: some failures of a full disk come under other names. */
+    private static boolean noRoom(Path path) {
+        try {
+            return Files.getFileStore(path).getUsableSpace() < LEAST_ROOM;
+        } catch (IOException e) {
+            return false;
+        }
     }
 
     static BuildFileException readOnly(Path path, Throwable e) {
