@@ -138,7 +138,9 @@ public final class BenchSide extends BorderPane {
     /** The one next action: what the holes alike in this row take, to be written down once they are set. */
     private void offer(boolean setting) {
         Optional<Suggestion> s = desk.cursor().isPresent() || desk.typedGroupProperty().get().isPresent() ? alike() : Optional.empty();
-        Ui.shown(next, !setting && s.isPresent() && !desk.session().readOnly());
+        boolean writing = setting || desk.correctingProperty().get().isPresent();
+        setBottom(writing ? log.footer() : next);
+        Ui.shown(next, !writing && s.isPresent() && !desk.session().readOnly());
         s.ifPresent(x -> next.setText("Set " + x.count() + " × " + x.solution().dash() + (x.holes().isEmpty() ? "" : ", " + x.where())));
     }
 

@@ -19,6 +19,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import javafx.beans.value.ChangeListener;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -62,6 +63,7 @@ public final class LogPanel extends VBox {
     private final Label error = Ui.wrapped("", "stop-text");
     private final Button go = Ui.button("Log", "Ctrl+Enter", this::submit, "primary");
     private final VBox form = new VBox(7);
+    private final VBox footer = new VBox(6);
     private final VBox nothing = new VBox(10);
     private final SectionView section;
     private LogForm current;
@@ -95,8 +97,10 @@ public final class LogPanel extends VBox {
         form.getChildren().addAll(lead, use, section, grid(), reads, oddity, named("Explanation", explanation), named("Correction", reason), verdicts,
                 named("Note",
                 note),
-                rejects, photos, adding, error, go, cancel, others,
+                rejects, photos, adding, others,
                 Ui.wrapped("Eye and hearing protection; fingers clear of bar and dies. A head outside the limits is judged, not hit again.", "caution"));
+        footer.getChildren().addAll(error, go, cancel);
+        footer.setPadding(new javafx.geometry.Insets(8, 14, 12, 14));
         readings.textProperty().addListener((o, was, now) -> judge());
         ChangeListener<String> check = (o, was, now) -> odd();
         for (TextField each : List.of(designation, length, done, setting, hole, readings)) {
@@ -158,13 +162,19 @@ public final class LogPanel extends VBox {
         }
     }
 
-    private static HBox named(String name, javafx.scene.Node field) {
+    private static HBox named(String name, Node field) {
         HBox box = new HBox(8, Ui.kept(name, "field-name"), field);
         HBox.setHgrow(field, Priority.ALWAYS);
         box.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         box.visibleProperty().bind(field.visibleProperty());
         box.managedProperty().bind(field.visibleProperty());
         return box;
+    }
+
+    /** What is always in view below the panel: what is wrong, and the button that writes it down. */
+    Node footer() {
+        Ui.shown(footer, current != null);
+        return footer;
     }
 
     // ---- what is shown --------------------------------------------------------------------------------------------------------------

@@ -63,7 +63,7 @@ public final class Rack extends BorderPane {
         list.getChildren().clear();
         for (Assembly assembly : snapshot.build().assemblies()) {
             list.getChildren().add(Ui.wrapped(assembly.name(), "rack-assembly"));
-            list.getChildren().add(Ui.wrapped(assembly.hand().word() + " hand, drawn in " + assembly.unit().symbol()
+            list.getChildren().add(Ui.wrapped(assembly.hand().word() + " hand, drawn in " + (assembly.unit() == bucina.core.measure.Unit.INCH ? "inches" : "mm")
                     + (assembly.drawings().isEmpty() ? "" : ". " + String.join(", ", assembly.drawings())), "rack-note"));
             for (Face face : assembly.faces()) {
                 list.getChildren().add(face(snapshot, face));
