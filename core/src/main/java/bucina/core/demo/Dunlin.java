@@ -165,7 +165,7 @@ public final class Dunlin {
         substructure(side, layers);
         List<Group> groups = new ArrayList<>(skinGroups("LS", side));
         groups.add(sketch.group("LS-7", "Access ring", SKIN, "20x MS20426AD3-3.5", List.of(sketch.circle("R30", 23, -6.6, 3.1, 20, 9))));
-        groups.add(sketch.group("LS-8", "Access cover screws", new Fastener.Hardware("MS27039-0806", Length.in(.164), Length.in(.166), false),
+        groups.add(sketch.group("LS-8", "Cover screws", new Fastener.Hardware("MS27039-0806", Length.in(.164), Length.in(.166), false),
                 "8x MS27039-0806", List.of(sketch.circle("R31", 23, -6.6, 2.58, 8, 22.5))));
         return sketch.face("Lower skin", "from below, outside", "forward", layers, groups);
     }
@@ -250,7 +250,7 @@ public final class Dunlin {
                 sketch.group("MW-1", "Web doubler", WEB, "MS20470AD4", List.of(
                         sketch.row("R1", Sketch.stations(1.42, .9, 4.5, 9.9, 12.1, 17.9, 20.1, 21)),
                         sketch.row("R2", Sketch.stations(-1.42, .9, 4.5, 9.9, 12.1, 17.9, 20.1, 21)))),
-                sketch.group("MW-2", "Ribs to main spar", WEB, "MS20470AD4", ribs),
+                sketch.group("MW-2", "Rib tabs", WEB, "MS20470AD4", ribs),
                 sketch.group("MW-3", "Hinge bolts", new Fastener.Hardware("AN4-6A", Length.in(.25), Length.in(.25), false), "4x AN4-6A",
                         List.of(sketch.row("R12", List.of(Point.in(13.9, .55), Point.in(16.1, .55), Point.in(16.1, -.55), Point.in(13.9, -.55))))));
         return sketch.face("Main spar web", "from ahead, looking aft", "up", layers, groups);
@@ -279,8 +279,8 @@ public final class Dunlin {
         }
         Fastener small = new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 3);
         List<Group> groups = List.of(
-                sketch.group("RW-1", "Ribs to rear spar", small, "MS20470AD3", ribs),
-                sketch.group("RW-2", "Rear spar doubler", small, "MS20470AD3", List.of(sketch.row("R1",
+                sketch.group("RW-1", "Rib tabs", small, "MS20470AD3", ribs),
+                sketch.group("RW-2", "Doubler", small, "MS20470AD3", List.of(sketch.row("R1",
                         Sketch.stations(0, .9, 24.6, 26.1, 27.9, 34.1, 35.9, 42.1, 43.9, 45.4)))));
         return sketch.face("Rear spar web", "from ahead, looking aft", "up", layers, groups);
     }

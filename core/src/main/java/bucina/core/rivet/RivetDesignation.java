@@ -37,11 +37,6 @@ public record RivetDesignation(HeadStyle head, String alloy, int diameter, BigDe
         }
     }
 
-    /** An AD rivet from its dash numbers. */
-    public static RivetDesignation ad(HeadStyle head, int diameter, double length) {
-        return new RivetDesignation(head, "AD", diameter, BigDecimal.valueOf(length));
-    }
-
     /**
      * Reads any spelling in use: {@code MS20426AD3-3.5}, {@code AN426AD3-3.5}, {@code 426AD-3-4}, {@code an470 ad4-6},
      * {@code 470AD4-5 (9X)} (the count is dropped), {@code AN426AD3-3-5} (half sizes with a dash).
@@ -90,11 +85,6 @@ public record RivetDesignation(HeadStyle head, String alloy, int diameter, BigDe
     /** Nominal length L: under the head for universal, over all for flush. */
     public Length nominalLength() {
         return Length.nm(length.multiply(BigDecimal.valueOf(1_587_500)).doubleValue());
-    }
-
-    /** The same rivet in another length. */
-    public RivetDesignation withLength(BigDecimal dash) {
-        return new RivetDesignation(head, alloy, diameter, dash);
     }
 
     @Override

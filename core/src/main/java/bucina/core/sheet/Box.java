@@ -31,11 +31,6 @@ public record Box(double minX, double minY, double maxX, double maxY) {
         return new Box(Math.min(minX, other.minX), Math.min(minY, other.minY), Math.max(maxX, other.maxX), Math.max(maxY, other.maxY));
     }
 
-    /** This box, {@code margin} nm wider on every side. */
-    public Box grown(double margin) {
-        return new Box(minX - margin, minY - margin, maxX + margin, maxY + margin);
-    }
-
     public double width() {
         return maxX - minX;
     }

@@ -1,7 +1,6 @@
 package bucina.core.sheet;
 
 import bucina.core.measure.Length;
-import java.util.ArrayList;
 import java.util.List;
 
 /** A closed line of corners, the last joined to the first. Either way round. */
@@ -83,15 +82,6 @@ public final class Ring {
             sum += edge.area();
         }
         return Math.abs(sum);
-    }
-
-    /** This ring moved. */
-    public Ring moved(double dx, double dy) {
-        List<Corner> moved = new ArrayList<>();
-        for (Corner c : corners) {
-            moved.add(new Corner(new Point(c.at().x() + dx, c.at().y() + dy), c.bulge()));
-        }
-        return new Ring(moved);
     }
 
     @Override

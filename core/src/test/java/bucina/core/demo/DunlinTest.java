@@ -4,11 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
+import bucina.core.dress.Dress;
+import bucina.core.log.LogCheck;
+import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.plan.Build;
+import bucina.core.plan.Face;
 import bucina.core.rule.Finding;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.FaceReading;
+import java.time.LocalDateTime;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -49,5 +54,35 @@ class DunlinTest {
         Logbook log = DunlinHistory.of(derivation);
         assertThat(log.entries().stream().flatMap(e -> e.work().stream()).map(w -> w.done().toLocalDate()).distinct().count()).isGreaterThan(8);
         assertThat(log.entries().stream().filter(e -> e.corrects().isPresent())).hasSize(1);
+    }
+
+    @Test
+    void every_entry_of_the_history_would_be_accepted_today() {
+        Logbook before = Logbook.EMPTY;
+        for (LogEntry entry : DunlinHistory.of(derivation).entries()) {
+            new LogCheck(derivation, before).accept(new LogEntry.Draft(entry.corrects(), entry.work(), entry.reason()),
+                    LocalDateTime.parse("2026-11-23T10:00"));
+            before = before.plus(entry);
+        }
+        assertThat(before.entries()).hasSize(32);
+    }
+
+    @Test
+    void the_left_hand_is_drawn_as_it_is_seen() {
+        Face upper = build.face("Upper skin").orElseThrow().face();
+        Face lower = build.face("Lower skin").orElseThrow().face();
+        assertThat(upper.xToward() + " " + upper.yToward()).isEqualTo("outboard aft");
+        assertThat(lower.xToward() + " " + lower.yToward()).isEqualTo("outboard forward");
+        // The nose of the left half: up on the lower skin seen from below, down on the upper skin seen from above.
+        assertThat(upper.layers().get(1).outline().box().minY()).isEqualTo(-lower.layers().getFirst().outline().box().maxY());
+    }
+
+    @Test
+    void shows_every_way_of_dressing_and_an_opening() {
+        List<Dress> dresses = build.faces().stream().flatMap(f -> derivation.face(f.face().id()).readings().stream())
+                .flatMap(r -> r.solution().dressing().plies().stream()).map(p -> p.dress()).distinct().toList();
+        assertThat(dresses).containsExactlyInAnyOrder(Dress.DIMPLE, Dress.COUNTERSINK, Dress.PLAIN);
+        assertThat(build.face("Lower skin").orElseThrow().face().layers().getFirst().outline().openings()).hasSize(1);
+        assertThat(build.parts().stream().filter(p -> p.name().startsWith("Main rib"))).hasSize(9);
     }
 }

@@ -6,6 +6,7 @@ import bucina.desk.session.Desk;
 import bucina.desk.session.WorkTimer;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Optional;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
@@ -27,6 +28,8 @@ final class TopBar extends HBox {
     private final Button time;
     private final Button unit;
     private final Button variant;
+    private final Button undo;
+    private final Button redo;
     private final Map<Desk.Room, Button> rooms = new EnumMap<>(Desk.Room.class);
 
     TopBar(Desk desk, WorkTimer timer, Runnable search) {
@@ -44,6 +47,10 @@ final class TopBar extends HBox {
         }
         Button find = Ui.button("Find", "Ctrl+K", search, "quiet");
         find.setId("find");
+        undo = Ui.button("Undo", "Ctrl+Z", () -> desk.session().undo(sentence -> { }), "quiet");
+        undo.setId("undo");
+        redo = Ui.button("Redo", "Ctrl+Y", () -> desk.session().redo(sentence -> { }), "quiet");
+        redo.setId("redo");
         Label name = Ui.label(desk.snapshot().build().name(), "build-name");
         Label status = Ui.label("", "saved");
         status.setId("status");
@@ -59,10 +66,11 @@ final class TopBar extends HBox {
         unit.setId("unit");
         variant = Ui.button("", "T", () -> desk.darkProperty().set(!desk.darkProperty().get()), "quiet");
         variant.setId("variant");
-        getChildren().addAll(find, Ui.spring(), name, status, Ui.spring(), time, unit, variant);
+        getChildren().addAll(find, undo, redo, Ui.spring(), name, status, Ui.spring(), time, unit, variant);
         desk.roomProperty().addListener((o, was, now) -> mark());
         desk.unitProperty().addListener((o, was, now) -> mark());
         desk.darkProperty().addListener((o, was, now) -> mark());
+        desk.session().statusProperty().addListener((o, was, now) -> mark());
         mark();
         tick();
         Timeline clock = new Timeline(new KeyFrame(Duration.seconds(10), e -> tick()));
@@ -74,7 +82,14 @@ final class TopBar extends HBox {
         rooms.forEach((room, button) -> button.pseudoClassStateChanged(HERE, room == desk.roomProperty().get()));
         unit.setText(desk.unit() == Unit.INCH ? "inch" : "mm");
         unit.setAccessibleText("Unit " + unit.getText() + ", change");
+        offer(undo, "Undo", desk.session().undoWords());
+        offer(redo, "Redo", desk.session().redoWords());
         variant.setText(desk.darkProperty().get() ? "Day" : "Night");
+    }
+
+    private static void offer(Button button, String word, Optional<String> what) {
+        button.setDisable(what.isEmpty());
+        button.setAccessibleText(word + what.map(w -> ": " + w).orElse(", nothing to " + word.toLowerCase(java.util.Locale.ROOT)));
     }
 
     /** Shows the minutes as they are now. */

@@ -1,5 +1,6 @@
 package bucina.desk.bench;
 
+import bucina.core.dress.Dress;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
 import bucina.core.stack.HoleReading;
@@ -170,7 +171,7 @@ public final class BenchSide extends BorderPane {
                 line.getChildren().add(Ui.label(stack.get(i).material(), "tiny"));
             }
             line.getChildren().addAll(Ui.spring(), Ui.kept(bucina.core.measure.LengthFormat.decimal(ply.thickness(), desk.unit(), 3) + " "
-                    + ply.dress().word(), "soft"));
+                    + (ply.dress() == Dress.COUNTERSINK ? "csk" : ply.dress().word()), "soft"));
             line.setAlignment(javafx.geometry.Pos.BASELINE_LEFT);
             sheets.getChildren().add(line);
         }

@@ -1,6 +1,5 @@
 package bucina.desk.bench;
 
-import bucina.core.log.Disposition;
 import bucina.core.log.LogEntry;
 import bucina.core.measure.InputException;
 import bucina.core.measure.LengthFormat;
@@ -21,7 +20,6 @@ import java.util.Optional;
 import javafx.beans.value.ChangeListener;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
@@ -55,7 +53,7 @@ public final class LogPanel extends VBox {
     private final TextField explanation = field("log-explanation", "a word of explanation");
     private final TextField reason = field("log-reason", "why it is corrected");
     private final TextArea note = new TextArea();
-    private final VBox rejects = new VBox(4);
+    private final RejectList rejects = new RejectList();
     private final HBox photos = new HBox(6);
     private final Label oddity = Ui.wrapped("", "attention-text");
     private final Label verdicts = Ui.wrapped("", "soft");
@@ -258,7 +256,7 @@ public final class LogPanel extends VBox {
         Ui.shown(reason, current.corrects().isPresent());
         error("");
         showing = false;
-        showRejects();
+        rejects.show(current.holes().stream().map(h -> h.label()).toList(), fields.rejects);
         showPhotos();
         odd();
         judge();
@@ -309,63 +307,8 @@ public final class LogPanel extends VBox {
 
     private void addReject() {
         if (current != null) {
-            fields.rejects.add(new LogForm.RejectLine(current.holes().isEmpty() ? "" : current.holes().getFirst().label(), Disposition.REPLACED, ""));
-            showRejects();
+            rejects.add();
         }
-    }
-
-    private void showRejects() {
-        rejects.getChildren().clear();
-        Ui.shown(rejects, !fields.rejects.isEmpty());
-        for (int i = 0; i < fields.rejects.size(); i++) {
-            rejects.getChildren().add(rejectRow(i));
-        }
-    }
-
-    private VBox rejectRow(int i) {
-        LogForm.RejectLine line = fields.rejects.get(i);
-        ComboBox<String> at = new ComboBox<>();
-        at.getItems().setAll(current.holes().stream().map(h -> h.label()).toList());
-        at.setValue(line.hole());
-        at.setId("log-reject-hole-" + i);
-        at.setAccessibleText("Rejected at hole");
-        ComboBox<Disposition> what = new ComboBox<>();
-        what.getItems().setAll(Disposition.values());
-        what.setConverter(new javafx.util.StringConverter<>() {
-            @Override
-            public String toString(Disposition d) {
-                return d == null ? "" : d.words();
-            }
-
-            @Override
-            public Disposition fromString(String text) {
-                return Disposition.parse(text);
-            }
-        });
-        what.setValue(line.what());
-        what.setId("log-reject-what-" + i);
-        what.setAccessibleText("What was done about it");
-        HBox.setHgrow(what, Priority.ALWAYS);
-        what.setMaxWidth(Double.MAX_VALUE);
-        at.valueProperty().addListener((o, was, now) -> fields.rejects.set(i, new LogForm.RejectLine(now, fields.rejects.get(i).what(),
-                fields.rejects.get(i).note())));
-        what.valueProperty().addListener((o, was, now) -> fields.rejects.set(i, new LogForm.RejectLine(fields.rejects.get(i).hole(), now,
-                fields.rejects.get(i).note())));
-        Button drop = Ui.button("×", "", () -> {
-            fields.rejects.remove(i);
-            showRejects();
-        }, "quiet");
-        drop.setAccessibleText("Take this reject away");
-        TextField remark = field("log-reject-note-" + i, "hole after drilling out, cause");
-        remark.setText(line.note());
-        remark.setAccessibleText("Note about this reject");
-        remark.textProperty().addListener((o, was, now) -> fields.rejects.set(i, new LogForm.RejectLine(fields.rejects.get(i).hole(),
-                fields.rejects.get(i).what(), now)));
-        HBox first = new HBox(4, at, what, drop);
-        if (current.holes().isEmpty()) {
-            first.getChildren().remove(at);
-        }
-        return new VBox(3, first, remark);
     }
 
     private void choosePhoto() {

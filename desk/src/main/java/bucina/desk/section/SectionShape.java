@@ -1,6 +1,5 @@
 package bucina.desk.section;
 
-import bucina.core.dress.Dress;
 import bucina.core.dress.Dressing;
 import bucina.core.dress.FlushHead;
 import bucina.core.measure.Length;
@@ -163,10 +162,5 @@ public final class SectionShape {
         double before = Math.PI / 4 * d2 * proud().nanometres();
         double volume = before + (Math.max(0, head.volume(length())) - before) * setting(height);
         return Length.nm(Math.sqrt(4 * Math.max(0, volume) / (Math.PI * height.nanometres())));
-    }
-
-    /** True if any sheet is dimpled or countersunk. */
-    public boolean dressed() {
-        return solution.dressing().plies().stream().anyMatch(p -> p.dress() == Dress.DIMPLE || p.dress() == Dress.COUNTERSINK);
     }
 }

@@ -135,6 +135,7 @@ public final class Session implements AutoCloseable {
         Optional<LogEntry> instead = draft.corrects().flatMap(snapshot().log()::entry);
         append(draft, photos, entry -> {
             remember(new Doing.Logged(Optional.of(entry.id()), entry, instead, words(entry)));
+            status.set("Saved: entry " + entry.id() + " is on the disk.");
             then.accept(entry);
         }, refused);
     }
@@ -150,10 +151,7 @@ public final class Session implements AutoCloseable {
             LogEntry entry = file.append(draft, photos, clock);
             Logbook log = now.log().nextId() == entry.id() ? now.log().plus(entry) : file.read().log();
             return new Written<>(entry, new Snapshot(now.derivation(), log));
-        }, written -> {
-            status.set("Saved: entry " + written.what.id() + " is on the disk.");
-            then.accept(written.what);
-        }, refused);
+        }, written -> then.accept(written.what), refused);
     }
 
     /** Changes the plan by a function of the build as it is; the change can be undone. */
@@ -161,6 +159,7 @@ public final class Session implements AutoCloseable {
         Build before = snapshot().build();
         savePlan(change, after -> {
             remember(new Doing.Planned(before, after, words));
+            status.set("Saved: the plan is on the disk.");
             then.run();
         }, refused);
     }
@@ -172,10 +171,7 @@ public final class Session implements AutoCloseable {
             Derivation derived = now.derivation().after(after);
             file.save(after);
             return new Written<>(after, new Snapshot(derived, now.log()));
-        }, written -> {
-            status.set("Saved: the plan is on the disk.");
-            then.accept(written.what);
-        }, refused);
+        }, written -> then.accept(written.what), refused);
     }
 
     private void remember(Doing doing) {

@@ -153,7 +153,7 @@ public final class SheetView extends Region {
 
     /** Brings the hole looked at into view. */
     private void reveal() {
-        desk.cursor().ifPresent(c -> {
+        desk.cursor().filter(c -> wanted != null).ifPresent(c -> {
             double x = wanted.toX(c.hole().at().x());
             double y = wanted.toY(c.hole().at().y());
             double edge = SheetPainter.RULER + 20;

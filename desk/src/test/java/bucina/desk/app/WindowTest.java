@@ -38,68 +38,17 @@ import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
 import org.testfx.util.WaitForAsyncUtils;
 
-/** Drives the real window. */
-@ExtendWith(ApplicationExtension.class)
-class WindowTest {
-
-    private Path folder;
-    private Path file;
-    private Session session;
-    private Desk desk;
-    private ExecutorService worker;
+/** Drives the real window by hand. */
+class WindowTest extends OnWindow {
 
     @Start
     void start(javafx.stage.Stage stage) throws IOException {
-        Type.load();
-        folder = Files.createTempDirectory("bucina-window");
-        file = folder.resolve("demo.bucina");
-        DemoBuild.write(file, CatalogueReader.shipped());
-        worker = Executors.newSingleThreadExecutor();
-        session = Session.open(file, false, CatalogueReader.shipped(), Clock.systemDefaultZone(), worker, Platform::runLater);
-        desk = new Desk(session, Prefs.in(folder));
-        stage.setScene(new DeskWindow(desk, Clock.systemDefaultZone()).scene());
-        stage.setX(0);
-        stage.setY(0);
-        stage.setWidth(1280);
-        stage.setHeight(800);
-        stage.show();
+        open(stage);
     }
 
     @Stop
     void stop() throws InterruptedException {
-        worker.execute(session::close);
-        worker.shutdown();
-        assertThat(worker.awaitTermination(10, TimeUnit.SECONDS)).isTrue();
-    }
-
-    @AfterEach
-    void release(FxRobot robot) {
-        robot.release(new KeyCode[] {});
-        robot.release(new MouseButton[] {});
-    }
-
-    private HoleReading hole(String label) {
-        return desk.face().readings().stream().filter(r -> r.label().equals(label)).findFirst().orElseThrow();
-    }
-
-    /** Where a hole is on the screen. */
-    private Point2D at(FxRobot robot, String label) {
-        SheetView sheet = robot.lookup("#sheet").queryAs(SheetView.class);
-        Point p = hole(label).hole().at();
-        return sheet.localToScreen(sheet.onView(p));
-    }
-
-    private String text(FxRobot robot, String query) {
-        return robot.lookup(query).queryAs(Labeled.class).getText();
-    }
-
-    private void settle(FxRobot robot) throws Exception {
-        worker.submit(() -> { }).get(10, TimeUnit.SECONDS);
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    private void write(FxRobot robot, String query, String text) {
-        robot.interact(() -> robot.lookup(query).queryAs(TextField.class).setText(text));
+        shut();
     }
 
     @Test

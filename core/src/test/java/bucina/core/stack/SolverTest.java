@@ -1,0 +1,130 @@
+package bucina.core.stack;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import bucina.core.Plans;
+import bucina.core.catalogue.Catalogue;
+import bucina.core.catalogue.CatalogueReader;
+import bucina.core.dress.Dress;
+import bucina.core.dress.Preparation;
+import bucina.core.measure.Length;
+import bucina.core.measure.Unit;
+import bucina.core.plan.Build;
+import bucina.core.plan.Fastener;
+import bucina.core.rivet.HeadStyle;
+import bucina.core.rule.Finding;
+import bucina.core.rule.Level;
+import bucina.core.rule.RuleKey;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+class SolverTest {
+
+    private final Catalogue catalogue = CatalogueReader.shipped();
+    private final Solver solver = new Solver(catalogue, catalogue.rules());
+
+    private Solution solve(Fastener fastener, Preparation asked, Optional<Length> drilled, double... layers) {
+        return solver.solve(fastener, asked, drilled, Arrays.stream(layers).mapToObj(Length::in).toList(), Optional.empty());
+    }
+
+    private static List<String> rules(Solution solution) {
+        return solution.faults().stream().map(Finding::rule).toList();
+    }
+
+    @Test
+    void a_sound_stack_has_no_faults() {
+        Solution s = solve(Plans.FLUSH, Preparation.AUTO, Optional.empty(), .025, .063);
+        assertThat(s.faults()).isEmpty();
+        assertThat(s.dressing().plies()).extracting(p -> p.dress()).containsExactly(Dress.DIMPLE, Dress.COUNTERSINK);
+        assertThat(s.designation()).contains("MS20426AD3-3.5");
+        assertThat(s.length()).contains(Length.fraction(7, 32));
+        assertThat(s.hole()).isEqualTo(Length.in(.098));
+        assertThat(s.edge().least().in()).isCloseTo(.234375, within(1e-12));
+    }
+
+    @Test
+    void a_hole_a_little_over_takes_the_same_rivet_and_one_far_over_the_next_diameter() {
+        // .1285 + .010 = .1385 still passes.
+        assertThat(rules(solve(Plans.UNIVERSAL, Preparation.NONE, Optional.of(Length.in(.1385)), .032, .040))).isEmpty();
+        Solution over = solve(Plans.UNIVERSAL, Preparation.NONE, Optional.of(Length.in(.1386)), .032, .040);
+        assertThat(rules(over)).containsExactly("hole-oversize");
+        assertThat(over.faults().getFirst().remedy().in(Unit.INCH)).contains("next diameter");
+    }
+
+    @Test
+    void a_larger_hole_swallows_metal_and_may_want_a_longer_rivet() {
+        Solution tight = solve(Plans.UNIVERSAL, Preparation.NONE, Optional.empty(), .063, .063);
+        Solution loose = solve(Plans.UNIVERSAL, Preparation.NONE, Optional.of(Length.in(.138)), .063, .063);
+        Length five = Length.fraction(5, 16);
+        Length half = Length.fraction(1, 16);
+        assertThat(loose.choice().orElseThrow().head().headDiameter(five, half)).isLessThan(tight.choice().orElseThrow().head().headDiameter(five, half));
+    }
+
+    @Test
+    void an_undersize_hole_waits_for_the_drill() {
+        Solution s = solve(Plans.UNIVERSAL, Preparation.NONE, Optional.of(Length.in(.098)), .032, .040);
+        assertThat(rules(s)).containsExactly("hole-under-shank");
+        assertThat(s.choice()).isEmpty();
+        assertThat(s.dash()).isEqualTo("none");
+        assertThat(s.faults().getFirst().remedy().in(Unit.INCH)).contains("#30");
+    }
+
+    @Test
+    void a_rivet_the_catalogue_lacks_is_said_by_name() {
+        Solution s = solve(new Fastener.SolidRivet(HeadStyle.REDUCED, "AD", 3), Preparation.AUTO, Optional.empty(), .032, .040);
+        assertThat(rules(s)).containsExactly("rivet-not-in-catalogue");
+        assertThat(s.faults().getFirst().message().in(Unit.INCH)).contains("NAS1097AD3");
+        assertThat(s.designation()).isEmpty();
+    }
+
+    @Test
+    void hardware_keeps_its_designation_and_is_judged_for_edges_only() {
+        Fastener bolt = new Fastener.Hardware("AN4-6A", Length.in(.25), Length.in(.25), false);
+        Solution s = solve(bolt, Preparation.NONE, Optional.empty(), .125, .063);
+        assertThat(s.designation()).contains("AN4-6A");
+        assertThat(s.dash()).isEqualTo("AN4-6A");
+        assertThat(s.length()).isEmpty();
+        assertThat(s.grip()).isEqualTo(Length.in(.188));
+        assertThat(s.edge().least()).isEqualTo(Length.in(.5));
+    }
+
+    @Test
+    void an_empty_stack_has_no_choice_and_no_grip() {
+        Solution s = solve(Plans.UNIVERSAL, Preparation.NONE, Optional.empty());
+        assertThat(s.choice()).isEmpty();
+        assertThat(s.grip()).isEqualTo(Length.ZERO);
+    }
+
+    @Test
+    void what_can_be_neither_dimpled_nor_countersunk_is_an_error_with_its_reason() {
+        // -5 is .055 high: .0551 takes it countersunk, .051 is over .050 for the die and under the head.
+        Fastener five = new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", 5);
+        Solution s = solve(five, Preparation.AUTO, Optional.empty(), .051, .063);
+        assertThat(rules(s)).contains("dress-impossible");
+        assertThat(s.faults().getFirst().level()).isEqualTo(Level.ERROR);
+        assertThat(s.faults().getFirst().message().in(Unit.MM)).contains("1.295 mm");
+    }
+
+    @Test
+    void a_changed_rule_changes_the_answer() {
+        Solver twoThirds = new Solver(catalogue, catalogue.rules().with(RuleKey.COUNTERSINK_SCHOOL, "two-thirds", "kit"));
+        Solution s = twoThirds.solve(Plans.FLUSH, Preparation.AUTO, Optional.empty(), List.of(Length.in(.040), Length.in(.063)), Optional.empty());
+        // .036 is over 2/3 of .040 = .0267: dimpled; nest .036 + .0122 = .0482 is over 2/3 of .063 = .042: impossible.
+        assertThat(s.dressing().plies()).extracting(p -> p.dress()).containsExactly(Dress.DIMPLE, Dress.IMPOSSIBLE);
+    }
+
+    @Test
+    void a_group_is_summed_up_by_grip_and_designation() {
+        Build build = Plans.build(8.5);
+        Derivation derivation = Derivation.of(build, catalogue);
+        var ref = build.group("G-1").orElseThrow();
+        GroupSummary summary = GroupSummary.of(derivation, ref.face(), ref.group());
+        assertThat(summary.grips()).containsExactly(java.util.Map.entry(Length.in(.072), 11), java.util.Map.entry(Length.in(.135), 8));
+        assertThat(summary.designations()).containsExactly(java.util.Map.entry("MS20470AD4-4", 11), java.util.Map.entry("MS20470AD4-5", 8));
+        var typed = build.group("T-1").orElseThrow();
+        assertThat(GroupSummary.of(derivation, typed.face(), typed.group()).designations()).containsExactly(java.util.Map.entry("MS20470AD4-4", 10));
+    }
+}

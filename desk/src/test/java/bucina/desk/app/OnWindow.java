@@ -1,0 +1,102 @@
+package bucina.desk.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bucina.core.catalogue.CatalogueReader;
+import bucina.core.log.LogEntry;
+import bucina.core.measure.Unit;
+import bucina.core.sheet.Point;
+import bucina.core.stack.HoleReading;
+import bucina.desk.look.Type;
+import bucina.desk.session.DemoBuild;
+import bucina.desk.session.Desk;
+import bucina.desk.session.Prefs;
+import bucina.desk.session.Session;
+import bucina.desk.session.Stage;
+import bucina.desk.sheet.SheetView;
+import bucina.store.file.BuildFile;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import javafx.application.Platform;
+import javafx.geometry.Point2D;
+import javafx.scene.control.Button;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.framework.junit5.Stop;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The real window on a fresh copy of the demonstration, for tests that drive it. */
+@ExtendWith(ApplicationExtension.class)
+abstract class OnWindow {
+
+    Path folder;
+    Path file;
+    Session session;
+    Desk desk;
+    ExecutorService worker;
+
+    void open(javafx.stage.Stage stage) throws IOException {
+        Type.load();
+        folder = Files.createTempDirectory("bucina-window");
+        file = folder.resolve("demo.bucina");
+        DemoBuild.write(file, CatalogueReader.shipped());
+        worker = Executors.newSingleThreadExecutor();
+        session = Session.open(file, false, CatalogueReader.shipped(), Clock.systemDefaultZone(), worker, Platform::runLater);
+        desk = new Desk(session, Prefs.in(folder));
+        stage.setScene(new DeskWindow(desk, Clock.systemDefaultZone()).scene());
+        stage.setX(0);
+        stage.setY(0);
+        stage.setWidth(1280);
+        stage.setHeight(800);
+        stage.show();
+    }
+
+    void shut() throws InterruptedException {
+        worker.execute(session::close);
+        worker.shutdown();
+        assertThat(worker.awaitTermination(10, TimeUnit.SECONDS)).isTrue();
+    }
+
+    @AfterEach
+    void release(FxRobot robot) {
+        robot.release(new KeyCode[] {});
+        robot.release(new MouseButton[] {});
+    }
+
+    HoleReading hole(String label) {
+        return desk.face().readings().stream().filter(r -> r.label().equals(label)).findFirst().orElseThrow();
+    }
+
+    /** Where a hole is on the screen. */
+    Point2D at(FxRobot robot, String label) {
+        SheetView sheet = robot.lookup("#sheet").queryAs(SheetView.class);
+        Point p = hole(label).hole().at();
+        return sheet.localToScreen(sheet.onView(p));
+    }
+
+    String text(FxRobot robot, String query) {
+        return robot.lookup(query).queryAs(Labeled.class).getText();
+    }
+
+    void settle(FxRobot robot) throws Exception {
+        worker.submit(() -> { }).get(10, TimeUnit.SECONDS);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    void write(FxRobot robot, String query, String text) {
+        robot.interact(() -> robot.lookup(query).queryAs(TextField.class).setText(text));
+    }
+}
