@@ -3,8 +3,6 @@ package bucina.desk.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import bucina.core.catalogue.CatalogueReader;
-import bucina.core.log.LogEntry;
-import bucina.core.measure.Unit;
 import bucina.core.sheet.Point;
 import bucina.core.stack.HoleReading;
 import bucina.desk.look.Type;
@@ -12,9 +10,7 @@ import bucina.desk.session.DemoBuild;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Prefs;
 import bucina.desk.session.Session;
-import bucina.desk.session.Stage;
 import bucina.desk.sheet.SheetView;
-import bucina.store.file.BuildFile;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -24,18 +20,14 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
 import javafx.geometry.Point2D;
-import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
-import org.testfx.framework.junit5.Start;
-import org.testfx.framework.junit5.Stop;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The real window on a fresh copy of the demonstration, for tests that drive it. */
