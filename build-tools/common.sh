@@ -39,6 +39,8 @@ find_display_libraries() {
   for lib in libgtk-3.so.0:libgtk-3-0 libGL.so.1:libgl1 libXtst.so.6:libxtst6 libXxf86vm.so.1:libxxf86vm1 libfreetype.so.6:libfreetype6; do
     ldconfig -p 2>/dev/null | grep -q "${lib%%:*}" || missing+=("${lib##*:}")
   done
+  # The program brings its typefaces, but JavaFX does not start where the system has none at all.
+  command -v fc-list >/dev/null 2>&1 && [ -n "$(fc-list 2>/dev/null | head -n 1)" ] || missing+=(fontconfig fonts-dejavu-core)
   [ "${#missing[@]}" = 0 ] || need "the window" "${missing[@]}"
 }
 

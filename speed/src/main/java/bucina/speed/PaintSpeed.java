@@ -53,7 +53,7 @@ public final class PaintSpeed extends Application {
         Catalogue catalogue = CatalogueReader.shipped();
         Build build = BigBuild.of(1, sizes[at], catalogue.rules());
         BuildFile.create(file, new Document(build, Logbook.EMPTY, List.of())).close();
-        Session session = Session.open(file, false, catalogue, Clock.systemUTC(), worker, Platform::runLater);
+        Session session = Session.open(file, java.util.Optional.empty(), catalogue, Clock.systemUTC(), worker, Platform::runLater);
         SheetView view = new SheetView(new Desk(session, Prefs.in(file.getParent())));
         stage.setScene(new Scene(view, 1000, 600));
         stage.show();

@@ -72,7 +72,7 @@ public final class DeskApp extends Application {
         };
         WindowLock lock = WindowLock.of(path);
         try {
-            Session session = Session.open(path, !lock.held(), catalogue, Clock.systemDefaultZone(), WORKER, Platform::runLater);
+            Session session = Session.open(path, lock.onlyReads(), catalogue, Clock.systemDefaultZone(), WORKER, Platform::runLater);
             if (session.snapshot().build().faces().isEmpty()) {
                 session.close();
                 throw new IllegalStateException(path + " has no face to show yet. Bring one in, or try the demo: bucina demo");

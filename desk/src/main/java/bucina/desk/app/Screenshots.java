@@ -66,7 +66,7 @@ public final class Screenshots extends Application {
         Catalogue catalogue = Catalogues.inForce();
         DemoBuild.write(file, catalogue);
         Clock clock = Clock.fixed(Instant.parse("2026-11-23T18:40:00Z"), ZoneId.of("UTC"));
-        session = Session.open(file, false, catalogue, clock, worker, Platform::runLater);
+        session = Session.open(file, Optional.empty(), catalogue, clock, worker, Platform::runLater);
         Prefs prefs = Prefs.in(home);
         prefs.keep("who", "M. Oake");
         Desk desk = new Desk(session, prefs);

@@ -242,6 +242,7 @@ public final class BenchSide extends BorderPane {
     private void findings(List<Finding> list) {
         findings.getChildren().clear();
         Ui.shown(findings, !list.isEmpty());
+        section.setPrefHeight(list.isEmpty() ? 206 : 172);
         for (Finding finding : list) {
             boolean error = finding.level() == Level.ERROR;
             javafx.scene.canvas.Canvas mark = new javafx.scene.canvas.Canvas(14, 16);

@@ -49,7 +49,7 @@ public final class Session implements AutoCloseable {
     private volatile Snapshot latest;
     private volatile long seen;
 
-    private Session(BuildFile file, Catalogue catalogue, Snapshot first, Clock clock, Executor worker, Executor ui) {
+    private Session(BuildFile file, Catalogue catalogue, Snapshot first, Optional<String> onlyReads, Clock clock, Executor worker, Executor ui) {
         this.file = file;
         this.catalogue = catalogue;
         this.clock = clock;
@@ -58,22 +58,22 @@ public final class Session implements AutoCloseable {
         this.seen = file.changes();
         latest = first;
         snapshot.set(first);
-        status.set(file.readOnly() ? "Open in another window: this one only reads." : "All saved.");
+        status.set(onlyReads.orElse("All saved."));
     }
 
     /**
      * Opens a build. Reads and derives on the calling thread.
      *
-     * @param readOnly true if another window has it
-     * @param worker   runs one job after another, off the interface thread
-     * @param ui       runs on the interface thread
+     * @param onlyReads why nothing may be written, as {@link WindowLock#onlyReads} says; empty to write
+     * @param worker    runs one job after another, off the interface thread
+     * @param ui        runs on the interface thread
      */
-    public static Session open(Path path, boolean readOnly, Catalogue catalogue, Clock clock, Executor worker, Executor ui) {
-        BuildFile file = readOnly ? BuildFile.openToRead(path) : BuildFile.open(path);
+    public static Session open(Path path, Optional<String> onlyReads, Catalogue catalogue, Clock clock, Executor worker, Executor ui) {
+        BuildFile file = onlyReads.isPresent() ? BuildFile.openToRead(path) : BuildFile.open(path);
         try {
             BuildFile.Contents contents = file.read();
             Snapshot first = new Snapshot(Derivation.of(contents.build(), catalogue), contents.log());
-            return new Session(file, catalogue, first, clock, worker, ui);
+            return new Session(file, catalogue, first, onlyReads, clock, worker, ui);
         } catch (RuntimeException e) {
             file.close();
             throw e;

@@ -7,6 +7,7 @@ import java.nio.channels.OverlappingFileLockException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.util.Optional;
 
 /**
  * Says whether another window has a build open. The lock lies on a small file beside the build and is the operating system's, so it goes with
@@ -24,7 +25,7 @@ public final class WindowLock implements AutoCloseable {
         this.lock = lock;
     }
 
-    /** Tries to be the window of a build; {@link #held()} tells whether it is. */
+    /** Tries to be the window of a build; {@link #onlyReads()} tells whether it may write. */
     public static WindowLock of(Path build) {
         Path file = build.resolveSibling("." + build.getFileName() + ".open");
         try {
@@ -39,9 +40,13 @@ public final class WindowLock implements AutoCloseable {
         }
     }
 
-    /** True if this is the one window. */
-    public boolean held() {
-        return lock != null;
+    /** Why this window only reads, as a sentence; empty if it is the one window of the build and may write. */
+    public Optional<String> onlyReads() {
+        if (lock != null) {
+            return Optional.empty();
+        }
+        return Optional.of(channel != null ? "Open in another window: this one only reads."
+                : "The folder is read only: this window only reads. Copy the build to a folder you can write to.");
     }
 
     @Override

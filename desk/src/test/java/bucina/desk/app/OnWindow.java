@@ -46,7 +46,7 @@ abstract class OnWindow {
         file = folder.resolve("demo.bucina");
         DemoBuild.write(file, CatalogueReader.shipped());
         worker = Executors.newSingleThreadExecutor();
-        session = Session.open(file, false, CatalogueReader.shipped(), Clock.systemDefaultZone(), worker, Platform::runLater);
+        session = Session.open(file, java.util.Optional.empty(), CatalogueReader.shipped(), Clock.systemDefaultZone(), worker, Platform::runLater);
         desk = new Desk(session, Prefs.in(folder));
         stage.setScene(new DeskWindow(desk, Clock.systemDefaultZone()).scene());
         stage.setX(0);

@@ -170,7 +170,8 @@ class WindowKeysTest extends OnWindow {
 
     @Test
     void a_second_window_says_it_only_reads_and_offers_no_writing(FxRobot robot) throws Exception {
-        Session reading = Session.open(file, true, CatalogueReader.shipped(), Sessions.CLOCK, Runnable::run, Runnable::run);
+        Session reading = Session.open(file, java.util.Optional.of("Open in another window: this one only reads."), CatalogueReader.shipped(),
+                Sessions.CLOCK, Runnable::run, Runnable::run);
         robot.interact(() -> {
             Desk second = new Desk(reading, Prefs.in(folder));
             Scene scene = new DeskWindow(second, Sessions.CLOCK).scene();

@@ -172,16 +172,17 @@ class SessionTest {
     @Test
     void a_second_window_is_told_and_only_reads() {
         try (WindowLock first = WindowLock.of(session.path()); WindowLock second = WindowLock.of(session.path())) {
-            assertThat(first.held()).isTrue();
-            assertThat(second.held()).isFalse();
-            try (Session reading = Session.open(session.path(), true, CatalogueReader.shipped(), Sessions.CLOCK, Runnable::run, Runnable::run)) {
+            assertThat(first.onlyReads()).isEmpty();
+            assertThat(second.onlyReads().orElseThrow()).contains("another window");
+            assertThat(WindowLock.of(Path.of("/proc/none/demo.bucina")).onlyReads().orElseThrow()).contains("read only");
+            try (Session reading = Session.open(session.path(), second.onlyReads(), CatalogueReader.shipped(), Sessions.CLOCK, Runnable::run, Runnable::run)) {
                 assertThat(reading.statusProperty().get()).contains("another window");
                 reading.undo(refused::add);
                 assertThat(reading.readOnly()).isTrue();
             }
         }
         try (WindowLock again = WindowLock.of(session.path())) {
-            assertThat(again.held()).isTrue();
+            assertThat(again.onlyReads()).isEmpty();
         }
     }
 

@@ -19,7 +19,7 @@ public final class Sessions {
         if (!java.nio.file.Files.exists(path)) {
             DemoBuild.write(path, CatalogueReader.shipped());
         }
-        return Session.open(path, false, CatalogueReader.shipped(), CLOCK, Runnable::run, Runnable::run);
+        return Session.open(path, java.util.Optional.empty(), CatalogueReader.shipped(), CLOCK, Runnable::run, Runnable::run);
     }
 
     public static Desk desk(Session session, Path folder) {
