@@ -1,5 +1,6 @@
 package bucina.core.catalogue;
 
+import bucina.core.blind.BlindTable;
 import bucina.core.measure.DrillTable;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
@@ -17,9 +18,10 @@ import java.util.stream.Collectors;
  *
  * @param drills numbered and letter drills
  * @param rivets every head and diameter known
+ * @param blind  pulled rivets
  * @param rules  the rule set a new build starts with
  */
-public record Catalogue(DrillTable drills, List<RivetSize> rivets, RuleSet rules) {
+public record Catalogue(DrillTable drills, List<RivetSize> rivets, BlindTable blind, RuleSet rules) {
     public Catalogue {
         rivets = rivets.stream().sorted(Comparator.comparing(RivetSize::head).thenComparing(RivetSize::dash)).toList();
     }

@@ -1,5 +1,7 @@
 package bucina.core.catalogue;
 
+import bucina.core.blind.BlindRivet;
+import bucina.core.blind.BlindTable;
 import bucina.core.measure.DrillSize;
 import bucina.core.measure.DrillTable;
 import bucina.core.measure.InputException;
@@ -20,6 +22,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
@@ -36,10 +39,10 @@ public final class CatalogueReader {
 
     /** The catalogue that ships with the program. */
     public static Catalogue shipped() {
-        return read(shippedTable("drills"), shippedTable("rivets"), shippedTable("rules"));
+        return read(shippedTable("drills"), shippedTable("rivets"), shippedTable("blind"), shippedTable("rules"));
     }
 
-    /** Opens one of the shipped tables: {@code drills}, {@code rivets} or {@code rules}. The caller closes it. */
+    /** Opens one of the shipped tables: {@code drills}, {@code rivets}, {@code blind} or {@code rules}. The caller closes it. */
     public static Reader shippedTable(String name) {
         InputStream in = CatalogueReader.class.getResourceAsStream("/bucina/core/data/" + name + ".csv");
         if (in == null) {
@@ -49,13 +52,13 @@ public final class CatalogueReader {
     }
 
     /**
-     * Reads and closes the three tables.
+     * Reads and closes the four tables.
      *
      * @throws InputException if a row cannot be used
      */
-    public static Catalogue read(Reader drills, Reader rivets, Reader rules) {
+    public static Catalogue read(Reader drills, Reader rivets, Reader blind, Reader rules) {
         return new Catalogue(new DrillTable(rows("drills", drills, CatalogueReader::drill)), rows("rivets", rivets, CatalogueReader::rivet),
-                RuleSet.of("handbook", rows("rules", rules, CatalogueReader::rule)));
+                new BlindTable(rows("blind", blind, CatalogueReader::blind)), RuleSet.of("handbook", rows("rules", rules, CatalogueReader::rule)));
     }
 
     private static <T> List<T> rows(String table, Reader reader, Function<CSVRecord, T> row) {
@@ -90,11 +93,22 @@ public final class CatalogueReader {
                 inches(row, "head_diameter_in"), inches(row, "head_height_in"), inches(row, "cup_depth_in"), stocked, row.get("source"));
     }
 
+    private static BlindTable.Row blind(CSVRecord row) {
+        Length diameter = length(row, "diameter_mm", Unit.MM);
+        String name = row.get("diameter_mm") + " × " + row.get("length_mm");
+        return new BlindTable.Row(row.get("family"), diameter, new BlindRivet(name, Optional.of(length(row, "length_mm", Unit.MM)),
+                length(row, "grip_min_mm", Unit.MM), length(row, "grip_max_mm", Unit.MM), Optional.of(length(row, "mandrel_mm", Unit.MM)), row.get("source")));
+    }
+
     private static Length inches(CSVRecord row, String column) {
+        return length(row, column, Unit.INCH);
+    }
+
+    private static Length length(CSVRecord row, String column, Unit unit) {
         try {
-            return Length.of(new BigDecimal(row.get(column)), Unit.INCH);
+            return Length.of(new BigDecimal(row.get(column)), unit);
         } catch (NumberFormatException e) {
-            throw new InputException("column " + column + " must be inches like .098, was \"" + row.get(column) + "\"", e);
+            throw new InputException("column " + column + " must be a figure in " + unit.symbol() + " like .098, was \"" + row.get(column) + "\"", e);
         }
     }
 }

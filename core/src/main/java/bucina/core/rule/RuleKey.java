@@ -16,12 +16,17 @@ public enum RuleKey {
     SHOP_SCHOOL("shop.school", "Shop head school that governs", Kind.CHOICE),
     COUNTERSINK_SCHOOL("countersink.school", "Countersink school that governs", Kind.CHOICE),
     COLD_DIMPLE_MOST("dimple.cold.most", "Thickest sheet dimpled cold", Kind.LENGTH),
-    OVERSIZE_MOST("hole.oversize.most", "Largest hole over the drill before the next diameter", Kind.LENGTH);
+    OVERSIZE_MOST("hole.oversize.most", "Largest hole over the drill before the next diameter", Kind.LENGTH),
+    PITCH_LEAST("pitch.least", "Least pitch in a row", Kind.DIAMETERS),
+    PITCH_MOST_DIAMETERS("pitch.most.diameters", "Most pitch in a row, by shank", Kind.DIAMETERS),
+    PITCH_MOST_THICKNESS("pitch.most.thickness", "Most pitch in a row, by the thinnest sheet", Kind.THICKNESSES);
 
     /** What a value of the rule is. */
     public enum Kind {
         /** A number of shank diameters. */
         DIAMETERS,
+        /** A number of sheet thicknesses. */
+        THICKNESSES,
         /** A length with its unit. */
         LENGTH,
         /** One of a few words. */

@@ -50,7 +50,7 @@ public final class RuleSet {
             case COUNTERSINK_SCHOOL -> pick(CountersinkSchool.values(), CountersinkSchool::code, rule);
             default -> {
                 boolean positive = switch (rule.key().kind()) {
-                    case DIAMETERS -> number(rule) > 0;
+                    case DIAMETERS, THICKNESSES -> number(rule) > 0;
                     case LENGTH -> parser().parse(value).positive();
                     case CHOICE -> throw new IllegalStateException("choice " + rule.key() + " has no list of words");
                 };
@@ -65,7 +65,7 @@ public final class RuleSet {
         try {
             return Double.parseDouble(rule.value());
         } catch (NumberFormatException e) {
-            throw new InputException("rule " + rule.key().code() + " must be a number of diameters like 2.5, was \"" + rule.value() + "\"", e);
+            throw new InputException("rule " + rule.key().code() + " must be a number like 2.5, was \"" + rule.value() + "\"", e);
         }
     }
 
@@ -99,7 +99,7 @@ public final class RuleSet {
         return List.copyOf(rules.values());
     }
 
-    /** The factor of a rule in diameters. */
+    /** The factor of a rule in diameters or thicknesses. */
     public double factor(RuleKey key) {
         return Double.parseDouble(rule(key).value());
     }

@@ -4,6 +4,6 @@ import picocli.CommandLine.Command;
 
 /** Sums that need no build. */
 @Command(name = "calc", description = "Sums that need no build.", mixinStandardHelpOptions = true, synopsisSubcommandLabel = "VERB",
-        subcommands = {CalcRivetCommand.class, CalcEdgeCommand.class})
+        subcommands = {CalcRivetCommand.class, CalcBlindCommand.class, CalcEdgeCommand.class, CalcRowCommand.class, CalcTrimCommand.class})
 final class CalcCommand {
 }

@@ -30,11 +30,7 @@ final class CalcEdgeCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        boolean flush = switch (head) {
-            case "flush", "reduced" -> true;
-            case "universal" -> false;
-            default -> throw Common.wrong("--head \"" + head + "\" is not known: write flush or universal");
-        };
+        boolean flush = common.flush(head);
         RuleSet rules = common.catalogue().rules();
         if (school != null) {
             if (!school.equals("2") && !school.equals("2.5")) {

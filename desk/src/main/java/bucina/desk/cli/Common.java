@@ -70,6 +70,15 @@ final class Common {
         return new LengthParser(unit, catalogue().drills());
     }
 
+    /** Reads {@code --head} where only flush or not matters. */
+    boolean flush(String head) {
+        return switch (head) {
+            case "flush", "reduced" -> true;
+            case "universal" -> false;
+            default -> throw wrong("--head \"" + head + "\" is not known: write flush or universal");
+        };
+    }
+
     String show(Length length) {
         return LengthFormat.trade(length, unit);
     }

@@ -100,9 +100,51 @@ class CliTest {
         assertThat(run("calc", "edge", "--diameter", "1/8", "--head", "universal", "--distance", ".2499")).isEqualTo(1);
     }
 
+    @Test
+    void calc_row_gives_running_stations() {
+        assertThat(run("calc", "row", "--first", ".5", "--last", "20", "--pitch", "1", "--diameter", "3/32", "--thickness", ".025", "--json")).isZero();
+        assertThat(json().at("/spaces").asInt()).isEqualTo(20);
+        assertThat(json().at("/pitch/in").asDouble()).isCloseTo(.975, within(1e-12));
+        assertThat(json().at("/stations").size()).isEqualTo(21);
+        assertThat(json().at("/stations/20/in").asDouble()).isEqualTo(20);
+        assertThat(json().at("/findings/0/level").asText()).isEqualTo("warning");
+        assertThat(run("calc", "row", "--first", "0", "--last", "2", "--pitch", ".25", "--diameter", "3/32")).isEqualTo(1);
+        assertThat(out).contains("8 spaces of .250 in, 9 holes").contains("pitch").contains("1 1/4 in");
+    }
+
+    @Test
+    void calc_blind_chooses_and_explains() {
+        assertThat(run("calc", "blind", "--family", "iso15977", "--diameter", "3.2 mm", "--layers", "0.6 mm,0.8 mm,1.6 mm", "--room", "9 mm", "--json"))
+                .isZero();
+        assertThat(json().at("/grip/mm").asDouble()).isCloseTo(3, within(1e-12));
+        assertThat(json().at("/choice/length/mm").asDouble()).isEqualTo(6);
+        assertThat(json().at("/choice/stands_behind/mm").asDouble()).isCloseTo(3, within(1e-12));
+        assertThat(json().at("/choice/needs_behind/mm").asDouble()).isCloseTo(6.5, within(1e-12));
+        assertThat(json().at("/choice/cut_to").isNull()).isTrue();
+        assertThat(json().at("/candidates").size()).isEqualTo(4);
+        assertThat(run("calc", "blind", "--family", "iso15977", "--diameter", "3.2", "--layers", "0.5,0.5", "--unit", "mm", "--json")).isEqualTo(1);
+        assertThat(json().at("/choice").isNull()).isTrue();
+        assertThat(json().at("/why").asText()).contains("washer");
+    }
+
+    @Test
+    void calc_trim_draws_the_line_and_says_how_much() {
+        assertThat(run("calc", "trim", "--holes", "1,.6;9,.6", "--diameter", "1/8", "--head", "universal", "--outline", "0,0;10,0;10,4;0,4", "--json"))
+                .isZero();
+        assertThat(json().at("/trim_line/0/y/in").asDouble()).isCloseTo(.35, within(1e-12));
+        assertThat(json().at("/largest_trim/in").asDouble()).isCloseTo(.35, within(1e-12));
+        assertThat(run("calc", "trim", "--holes", "1,.2;9,.2", "--diameter", "1/8", "--head", "flush", "--outline", "0,0;10,0;10,4;0,4")).isEqualTo(1);
+        assertThat(out).contains("too near already");
+    }
+
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {
-        "calc rivet --head dome --diameter 1/8 --layers .03|dome", "calc rivet --head universal --diameter 1/7 --layers .03|.142857",
+        "calc row --first 1 --last 1 --pitch 1 --diameter 1/8|both at", "calc row --first 1 --last 9 --pitch 0 --diameter 1/8|--pitch",
+        "calc blind --family iso1 --diameter 3.2mm --layers 1mm|iso15977", "calc blind --family iso15977 --diameter 5mm --layers 1mm|5 mm",
+        "calc trim --holes 1 --diameter 1/8 --head flush --outline 0,0;1,0;1,1|--holes",
+                "calc trim --holes 9,9 --diameter 1/8 --head flush --outline 0,0;1,0;1,1|not on the sheet",
+        "calc trim --holes .5,.2 --diameter 1/8 --head flush --outline 0,0;1,0|at least 3", "calc rivet --head dome --diameter 1/8 --layers .03|dome",
+                "calc rivet --head universal --diameter 1/7 --layers .03|.142857",
         "calc rivet --head universal --diameter 1/8 --layers .03,,.04|layers", "calc rivet --head universal --diameter 1/8 --layers -.03|over 0",
         "calc rivet --head flush --diameter 1/8 --layers .03 --prep none|countersink or a dimple", "calc rivet --head universal --diameter 1/8|--layers",
         "calc rivet --head universal --diameter 1/8 --layers .03 --hole .1|smaller than the shank", "calc edge --head flush --diameter 1/8 --distance NaN|NaN",

@@ -1,0 +1,69 @@
+package bucina.desk.cli;
+
+import bucina.core.layout.TrimLine;
+import bucina.core.measure.Length;
+import bucina.core.rule.EdgeRule;
+import bucina.core.sheet.Point;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+
+/** {@code calc trim}: how far an edge may be cut back. */
+@Command(name = "trim", mixinStandardHelpOptions = true, description = "Safe trim line of a row of holes, and the most that may be cut off the edge near it.")
+final class CalcTrimCommand implements Callable<Integer> {
+
+    @Mixin
+    private Common common;
+    @Option(names = "--holes", required = true, description = "Along the row: X,Y;X,Y;...")
+    private String holes;
+    @Option(names = "--diameter", required = true, description = "Nominal shank: 3/32, 1/8 ...")
+    private String diameter;
+    @Option(names = "--head", required = true, description = "flush or universal.")
+    private String head;
+    @Option(names = "--outline", required = true, description = "Corners of the sheet: X,Y;X,Y;...")
+    private String outline;
+
+    @Override
+    public Integer call() {
+        EdgeRule rule = EdgeRule.of(common.catalogue().rules(), common.lengths().parsePositive(diameter, "--diameter"), common.flush(head));
+        List<Point> corners = points(outline, "--outline");
+        if (corners.size() < 3) {
+            throw Common.wrong("--outline " + outline + " has " + corners.size() + " corners: a sheet has at least 3, like 0,0;10,0;10,4;0,4");
+        }
+        TrimLine trim = TrimLine.of(points(holes, "--holes"), corners, rule.least());
+        ObjectNode node = Common.object();
+        ArrayNode line = node.putArray("trim_line");
+        List<String> lines = new ArrayList<>();
+        trim.line().forEach(p -> {
+            ObjectNode at = line.addObject();
+            at.set("x", Common.length(p.across()));
+            at.set("y", Common.length(p.up()));
+            lines.add("%12s %12s".formatted(common.show(p.across()), common.show(p.up())));
+        });
+        node.set("largest_trim", Common.length(trim.largest()));
+        node.set("least_edge_distance", Common.length(rule.least()));
+        boolean holds = trim.largest().atLeast(Length.ZERO);
+        lines.addFirst("Keep the metal on the holes' side of this line (least edge distance " + common.show(rule.least()) + "):");
+        lines.add(holds ? "At most " + common.show(trim.largest()) + " may be cut off the edge."
+                : "The edge is " + common.show(trim.largest().abs()) + " too near already: cut nothing, and ask the kit's maker.");
+        common.answer(node, lines);
+        return holds ? Cli.FINE : Cli.FINDINGS;
+    }
+
+    private List<Point> points(String text, String name) {
+        List<Point> points = new ArrayList<>();
+        for (String part : text.split(";", -1)) {
+            String[] pair = part.split(",", -1);
+            if (pair.length != 2) {
+                throw Common.wrong(name + ": \"" + part + "\" is not a point: write two lengths with a comma, points with a semicolon, like 1,.5;2,.5");
+            }
+            points.add(Point.at(common.lengths().parse(pair[0]), common.lengths().parse(pair[1])));
+        }
+        return points;
+    }
+}
