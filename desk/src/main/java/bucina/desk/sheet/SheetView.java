@@ -70,7 +70,7 @@ public final class SheetView extends Region {
             if (!was.face().equals(now.face())) {
                 fit();
             } else {
-                draw();
+                drawOverlay();
                 reveal();
             }
         });
@@ -192,16 +192,16 @@ public final class SheetView extends Region {
         painter.ground();
         painter.layers(face);
         painter.holes(desk.snapshot(), face, desk.stageProperty().get(), lengths);
-        desk.row().ifPresent(painter::flags);
         painter.rulers(desk.unit(), face.face().xToward(), face.face().yToward());
-        desk.cursor().ifPresent(c -> painter.runningDimension(c, desk.unit()));
-        detail = fitted ? desk.cursor().flatMap(c -> SheetDetail.of(c, box(face), drawn, getWidth(), getHeight() - BADGE, SLIM)) : Optional.empty();
-        detail.ifPresent(d -> d.draw(sheet.getGraphicsContext2D(), desk, lengths, palette, sprites));
-        setAccessibleText(face.face().name() + ", " + face.size() + " holes" + desk.cursor().map(c -> ", hole " + c.label() + ", "
-                + desk.snapshot().state(c).words() + ", grip " + c.solution().grip() + ", use " + c.solution().dash()).orElse(""));
         drawOverlay();
     }
 
+    private void describe(FaceReading face) {
+        setAccessibleText(face.face().name() + ", " + face.size() + " holes" + desk.cursor().map(c -> ", hole " + c.label() + ", "
+                + desk.snapshot().state(c).words() + ", grip " + c.solution().grip() + ", use " + c.solution().dash()).orElse(""));
+    }
+
+    /** Everything that follows the hole looked at: drawn alone when only that changes, so that stepping along a row does not draw the sheet again. */
     private void drawOverlay() {
         if (drawn == null) {
             return;
@@ -209,6 +209,12 @@ public final class SheetView extends Region {
         GraphicsContext g = overlay.getGraphicsContext2D();
         g.clearRect(0, 0, overlay.getWidth(), overlay.getHeight());
         FaceReading face = desk.face();
+        SheetPainter painter = new SheetPainter(g, drawn, palette, sprites, overlay.getWidth(), overlay.getHeight(), desk.scaleProperty().get() / 100.0);
+        detail = fitted ? desk.cursor().flatMap(c -> SheetDetail.of(c, box(face), drawn, getWidth(), getHeight() - BADGE, SLIM)) : Optional.empty();
+        detail.ifPresent(d -> d.draw(g, desk, lengths, palette, sprites));
+        desk.row().ifPresent(painter::flags);
+        desk.cursor().ifPresent(c -> painter.runningDimension(c, desk.unit()));
+        describe(face);
         Selection selection = desk.selectionProperty().get();
         double r = SheetPainter.glyphSize(drawn, face) * 0.5 + 2.5;
         g.setStroke(palette.layout());

@@ -1,0 +1,143 @@
+package bucina.speed;
+
+import bucina.core.catalogue.Catalogue;
+import bucina.core.catalogue.CatalogueReader;
+import bucina.core.log.Logbook;
+import bucina.core.plan.Build;
+import bucina.desk.app.DeskWindow;
+import bucina.desk.look.Type;
+import bucina.desk.session.Desk;
+import bucina.desk.session.LogForm;
+import bucina.desk.session.Prefs;
+import bucina.desk.session.Selection;
+import bucina.desk.session.Session;
+import bucina.desk.session.Suggestion;
+import bucina.store.Document;
+import bucina.store.file.BuildFile;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayDeque;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Queue;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.stage.Stage;
+
+/** How long the interface thread is held by what a person does in the whole window, on builds of 20 000 holes and on one face of 5 000. */
+public final class WindowSpeed extends Application {
+
+    private static final int RUNS = 25;
+    private final ExecutorService worker = Executors.newSingleThreadExecutor();
+
+    public static void main(String[] args) {
+        launch(args);
+    }
+
+    @Override
+    public void start(Stage stage) throws IOException {
+        Type.load();
+        Queue<Runnable> todo = new ArrayDeque<>();
+        measure(stage, 40, 500, todo);
+        measure(stage, 1, 5000, todo);
+        todo.add(() -> {
+            worker.shutdown();
+            Platform.exit();
+        });
+        next(todo);
+    }
+
+    private static void next(Queue<Runnable> todo) {
+        Optional.ofNullable(todo.poll()).ifPresent(Platform::runLater);
+    }
+
+    private void measure(Stage stage, int faces, int each, Queue<Runnable> todo) throws IOException {
+        Path file = Files.createTempDirectory("bucina-window").resolve("big.bucina");
+        Catalogue catalogue = CatalogueReader.shipped();
+        Build build = BigBuild.of(faces, each, catalogue.rules());
+        BuildFile.create(file, new Document(build, Logbook.EMPTY, List.of())).close();
+        Desk[] desk = new Desk[1];
+        todo.add(() -> {
+            Session session = Session.open(file, Optional.empty(), catalogue, Clock.systemUTC(), worker, WindowSpeed::timed);
+            desk[0] = new Desk(session, Prefs.in(file.getParent()));
+            stage.setScene(new DeskWindow(desk[0], Clock.systemUTC()).scene());
+            stage.show();
+            System.out.println(faces + " faces of " + each + " holes: ms on the interface thread, median and most of " + RUNS);
+            next(todo);
+        });
+        step(todo, "a step along the row", i -> desk[0].selectionProperty().set(desk[0].selectionProperty().get().along(desk[0].face(), i % 9 == 0 ? -8 : 1,
+                false)));
+        step(todo, "a row picked", i -> desk[0].selectionProperty().set(Selection.row(desk[0].face(), desk[0].face().reading(i * 7).row().id(),
+                Optional.empty())));
+        step(todo, "the whole face picked", i -> desk[0].selectionProperty().set(Selection.group(desk[0].face(), desk[0].face().reading(0).group().id(),
+                Optional.of(desk[0].face().reading(i).hole().id()))));
+        step(todo, "another face", i -> desk[0].show(desk[0].snapshot().build().faces().get(i % faces).face().id()));
+        step(todo, "another unit", i -> desk[0].turnUnit());
+        todo.add(() -> log(desk[0], 0, new double[RUNS], todo));
+    }
+
+    private static double held;
+
+    /** Runs what comes back from the worker on the interface thread, and keeps how long it held it. */
+    private static void timed(Runnable task) {
+        Platform.runLater(() -> {
+            long start = System.nanoTime();
+            task.run();
+            held = (System.nanoTime() - start) / 1e6;
+        });
+    }
+
+    private interface Step {
+        void run(int i);
+    }
+
+    private static void step(Queue<Runnable> todo, String name, Step step) {
+        todo.add(() -> run(name, step, -RUNS, new double[RUNS], todo));
+    }
+
+    private static void run(String name, Step step, int i, double[] times, Queue<Runnable> todo) {
+        long start = System.nanoTime();
+        step.run(Math.abs(i));
+        if (i >= 0) {
+            times[i] = (System.nanoTime() - start) / 1e6;
+        }
+        if (i == RUNS - 1) {
+            print(name, times);
+            next(todo);
+        } else {
+            Platform.runLater(() -> run(name, step, i + 1, times, todo));
+        }
+    }
+
+    /** Logs one hole after another; what counts is the interface thread taking the new log over. */
+    private static void log(Desk desk, int i, double[] times, Queue<Runnable> todo) {
+        desk.selectionProperty().set(Selection.none(desk.face().face().id()).one(desk.face().reading(i)));
+        Suggestion s = Suggestion.of(desk).orElseThrow();
+        LogForm.Fields f = LogForm.suggest(s, desk, 1);
+        f.who = "M";
+        desk.session().log(LogForm.of(s).draft(f, desk.lengths(), ""), List.of(), entry -> {
+            Platform.runLater(() -> {
+                times[i] = held;
+                if (i == RUNS - 1) {
+                    print("an entry taken over after it was saved", times);
+                    next(todo);
+                } else {
+                    log(desk, i + 1, times, todo);
+                }
+            });
+        }, sentence -> {
+            throw new IllegalStateException(sentence);
+        });
+    }
+
+    private static void print(String name, double[] times) {
+        Arrays.sort(times);
+        System.out.printf(Locale.ROOT, "  %-70s %6.1f %6.1f%n", name, times[times.length / 2], times[times.length - 1]);
+    }
+}
