@@ -43,7 +43,7 @@ final class Keys {
         for (Stage stage : Stage.values()) {
             add(stage.word() + ": " + stage.question(), Integer.toString(stage.key()), digit(stage.key()), () -> stage(stage));
         }
-        add("Log what is picked as set", "Ctrl+Enter", shortcut(KeyCode.ENTER), this::log);
+        add("Log what is picked as set", "Ctrl+Enter", shortcut(KeyCode.ENTER), () -> window.bench().act());
         add("Add a reject to the entry", "Ctrl+R", shortcut(KeyCode.R), () -> window.bench().log().reject());
         add("Add a photograph to the entry", "Ctrl+P", shortcut(KeyCode.P), () -> window.bench().log().photograph());
         add("Undo (a correcting entry for a logged one)", "Ctrl+Z", shortcut(KeyCode.Z), () -> desk.session().undo(s -> { }));
@@ -128,14 +128,6 @@ final class Keys {
         desk.benchProperty().set(false);
         desk.roomProperty().set(Desk.Room.SHEET);
         desk.stageProperty().set(stage);
-    }
-
-    private void log() {
-        if (desk.stageProperty().get() != Stage.SET) {
-            stage(Stage.SET);
-        } else {
-            window.bench().log().submit();
-        }
     }
 
     private void pick(boolean row) {

@@ -1,6 +1,7 @@
 package bucina.desk.bench;
 
 import bucina.core.dress.Dress;
+import bucina.core.plan.Id;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
 import bucina.core.stack.HoleReading;
@@ -19,6 +20,7 @@ import bucina.desk.session.Stage;
 import bucina.desk.session.Suggestion;
 import bucina.desk.session.Why;
 import bucina.desk.session.WorkTimer;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Insets;
@@ -54,7 +56,7 @@ public final class BenchSide extends BorderPane {
         this.desk = desk;
         small.setPrefHeight(156);
         small.setMinHeight(156);
-        this.log = new LogPanel(desk, timer, small);
+        this.log = new LogPanel(desk, timer, small, this::fill);
         getStyleClass().add("bench-side");
         slider.setId("set-slider");
         slider.setAccessibleText("How far the rivet is set");
@@ -139,23 +141,38 @@ public final class BenchSide extends BorderPane {
     /** The one next action: what the holes alike in this row take, to be written down once they are set. */
     private void offer(boolean setting) {
         Optional<Suggestion> s = desk.cursor().isPresent() || desk.typedGroupProperty().get().isPresent() ? alike() : Optional.empty();
-        boolean writing = setting || desk.correctingProperty().get().isPresent();
+        boolean writing = (setting || desk.correctingProperty().get().isPresent()) && log.writing();
         setBottom(writing ? log.footer() : next);
         Ui.shown(next, !writing && s.isPresent() && !desk.session().readOnly());
         s.ifPresent(x -> next.setText("Set " + x.count() + " × " + x.solution().dash() + (x.holes().isEmpty() ? "" : ", " + x.where())));
     }
 
+    /** What is picked if it is more than one hole and any of it is open; else the holes alike in the row; else those in the group. */
     private Optional<Suggestion> alike() {
-        boolean one = desk.selectionProperty().get().holes().size() == 1;
-        return Suggestion.of(desk, one ? desk.cursor().map(c -> Selection.row(desk.face(), c.row().id(), Optional.of(c.hole().id()))).orElseThrow()
-                : desk.selectionProperty().get());
+        Selection selection = desk.selectionProperty().get();
+        Optional<Suggestion> picked = selection.holes().size() == 1 ? Optional.empty() : Suggestion.of(desk);
+        return picked.or(() -> desk.cursor().flatMap(c -> {
+            Optional<Id.Hole> at = Optional.of(c.hole().id());
+            return Suggestion.of(desk, Selection.row(desk.face(), c.row().id(), at))
+                    .or(() -> Suggestion.of(desk, Selection.group(desk.face(), c.group().id(), at)));
+        }));
+    }
+
+    /** Does what the button at the foot says: writes the entry down, or goes on to what is set next. */
+    public void act() {
+        if (getBottom() == log.footer()) {
+            log.submit();
+        } else if (next.isVisible()) {
+            next();
+        }
     }
 
     private void next() {
         alike().ifPresent(s -> {
             if (!s.holes().isEmpty()) {
-                desk.selectionProperty().set(new Selection(desk.selectionProperty().get().face(), desk.selectionProperty().get().cursor(),
-                        new java.util.LinkedHashSet<>(s.holes().stream().map(h -> h.id()).toList())));
+                List<Id.Hole> holes = s.holes().stream().map(h -> h.id()).toList();
+                Optional<Id.Hole> cursor = desk.selectionProperty().get().cursor().filter(holes::contains).or(() -> Optional.of(holes.getFirst()));
+                desk.selectionProperty().set(new Selection(desk.selectionProperty().get().face(), cursor, new LinkedHashSet<>(holes)));
             }
             desk.stageProperty().set(Stage.SET);
         });

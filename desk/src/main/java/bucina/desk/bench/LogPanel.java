@@ -64,14 +64,20 @@ public final class LogPanel extends VBox {
     private final VBox footer = new VBox(6);
     private final VBox nothing = new VBox(10);
     private final SectionView section;
+    private final Runnable written;
     private LogForm current;
     private LogForm.Fields fields = new LogForm.Fields();
     private Optional<Solution> solution = Optional.empty();
     private boolean busy;
     private boolean showing;
 
-    LogPanel(Desk desk, WorkTimer timer, SectionView section) {
+    /**
+     * @param section the section above the form
+     * @param written told after an entry was written down or left
+     */
+    LogPanel(Desk desk, WorkTimer timer, SectionView section, Runnable written) {
         super(8);
+        this.written = written;
         this.section = section;
         this.desk = desk;
         this.timer = timer;
@@ -171,8 +177,12 @@ public final class LogPanel extends VBox {
 
     /** What is always in view below the panel: what is wrong, and the button that writes it down. */
     Node footer() {
-        Ui.shown(footer, current != null);
         return footer;
+    }
+
+    /** True while there is something to write down. */
+    boolean writing() {
+        return current != null;
     }
 
     // ---- what is shown --------------------------------------------------------------------------------------------------------------
@@ -385,7 +395,7 @@ public final class LogPanel extends VBox {
             desk.prefs().keep("who", name);
             timer.again();
             desk.correctingProperty().set(Optional.empty());
-            fill();
+            written.run();
         }, sentence -> {
             busy = false;
             go.setDisable(false);
@@ -396,7 +406,7 @@ public final class LogPanel extends VBox {
     private void cancel() {
         current = null;
         desk.correctingProperty().set(Optional.empty());
-        fill();
+        written.run();
     }
 
     /** Keys of the panel, wherever the focus is. */

@@ -31,7 +31,7 @@ public final class SheetView extends Region {
     private static final double REACH = 14;
     private static final double MARGIN = 30;
     /** Room kept free at the foot for the orientation badge. */
-    private static final double BADGE = 92;
+    private static final double BADGE = 106;
     /** A face drawn lower than this share of the view leaves room for a detail under it. */
     private static final double SLIM = 0.34;
 

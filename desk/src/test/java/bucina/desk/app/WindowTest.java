@@ -86,6 +86,9 @@ class WindowTest extends OnWindow {
             assertThat(last.work().orElseThrow().who()).isEqualTo("T. Lind");
             assertThat(last.work().orElseThrow().designation()).isEqualTo("MS20426AD3-5");
         }
+        assertThat(text(robot, "#next")).isEqualTo("Set 12 × -4.5, R1.7 to R1.18");
+        robot.clickOn("#next");
+        assertThat(text(robot, ".log-lead")).isEqualTo("R1.7 to R1.18, 12 holes");
         robot.type(KeyCode.F2);
         assertThat(text(robot, ".bench-title")).isEqualTo("Entry 33");
         robot.press(KeyCode.CONTROL).type(KeyCode.Z).release(KeyCode.CONTROL);
