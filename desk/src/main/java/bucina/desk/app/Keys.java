@@ -53,6 +53,7 @@ final class Keys {
         add("Find anything", "Ctrl+K", shortcut(KeyCode.K), window::search);
         add("Pick the row", "R", plain(KeyCode.R), () -> pick(true));
         add("Pick the group", "G", plain(KeyCode.G), () -> pick(false));
+        add("Next finding, on any face", "F", plain(KeyCode.F), desk::nextFinding);
         add("Fit the face to the view", "0", digit(0), () -> window.sheet().fit());
         add("Zoom in", "+", plain(KeyCode.PLUS), () -> window.sheet().zoom(1.4));
         add("Zoom in", "=", plain(KeyCode.EQUALS), () -> window.sheet().zoom(1.4));

@@ -22,7 +22,8 @@ final class StageRail extends HBox {
 
     private final Desk desk;
     private final Map<Stage, Button> buttons = new EnumMap<>(Stage.class);
-    private final Map<Stage, Label> left = new EnumMap<>(Stage.class);
+    private final Button findings;
+    private final Label toSet = Ui.kept("", "stage-left");
     private final Label face = Ui.label("", "face-name");
 
     StageRail(Desk desk) {
@@ -34,11 +35,11 @@ final class StageRail extends HBox {
         for (Stage stage : Stage.values()) {
             Button button = Ui.button(stage.word(), Integer.toString(stage.key()), () -> desk.stageProperty().set(stage), "stage");
             button.setId("stage-" + stage.name().toLowerCase(java.util.Locale.ROOT));
-            Label count = Ui.kept("", "stage-left");
             buttons.put(stage, button);
-            left.put(stage, count);
-            getChildren().addAll(button, count);
         }
+        findings = Ui.button("", "F", desk::nextFinding, "quiet");
+        findings.setId("findings");
+        getChildren().addAll(buttons.get(Stage.STUDY), findings, buttons.get(Stage.SET), toSet);
         getChildren().addAll(Ui.spring(), face, Ui.button("Legend", "L", () -> desk.legendProperty().set(!desk.legendProperty().get()), "quiet"));
         desk.stageProperty().addListener((o, was, now) -> fill());
         desk.selectionProperty().addListener((o, was, now) -> {
@@ -52,10 +53,11 @@ final class StageRail extends HBox {
 
     private void fill() {
         FaceReading reading = desk.face();
-        long findings = reading.readings().stream().filter(r -> r.worst().isPresent()).count();
-        long toSet = reading.readings().stream().filter(this::open).count();
-        left.get(Stage.STUDY).setText(findings == 0 ? "no findings" : findings + (findings == 1 ? " finding" : " findings"));
-        left.get(Stage.SET).setText(toSet == 0 ? "all set" : toSet + " to set");
+        long found = reading.readings().stream().filter(r -> r.worst().isPresent()).count();
+        long open = reading.readings().stream().filter(this::open).count();
+        findings.setText(found == 0 ? "no findings here" : found + (found == 1 ? " finding" : " findings"));
+        findings.setAccessibleText(findings.getText() + ", go to the next");
+        toSet.setText(open == 0 ? "all set" : open + " to set");
         buttons.forEach((stage, button) -> button.pseudoClassStateChanged(HERE, stage == desk.stageProperty().get()));
         face.setText(reading.face().name());
     }

@@ -54,8 +54,8 @@ public final class BenchSide extends BorderPane {
 
     public BenchSide(Desk desk, WorkTimer timer) {
         this.desk = desk;
-        small.setPrefHeight(156);
-        small.setMinHeight(156);
+        small.setPrefHeight(134);
+        small.setMinHeight(134);
         this.log = new LogPanel(desk, timer, small, this::fill);
         getStyleClass().add("bench-side");
         slider.setId("set-slider");

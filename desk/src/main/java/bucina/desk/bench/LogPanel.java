@@ -216,7 +216,7 @@ public final class LogPanel extends VBox {
             show();
         }
         lead.setText(s.where() + (s.count() > 1 && !s.holes().isEmpty() ? ", " + s.count() + " holes" : ""));
-        use.setText("takes " + s.solution().designation().orElse("nothing stocked") + " in " + LengthFormat.trade(s.solution().grip(), desk.unit())
+        use.setText("takes " + s.solution().dash() + " in " + LengthFormat.trade(s.solution().grip(), desk.unit())
                 + s.gap().map(g -> ", gap " + LengthFormat.decimal(g, desk.unit(), 3)).orElse(""));
         others.setText(s.others() > 0 ? s.others() + " more picked take another rivet: they are offered next." : "");
         Ui.shown(others, s.others() > 0);

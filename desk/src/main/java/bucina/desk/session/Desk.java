@@ -7,6 +7,7 @@ import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
+import java.util.List;
 import java.util.Optional;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.IntegerProperty;
@@ -187,6 +188,27 @@ public final class Desk {
         room.set(Room.SHEET);
         selection.set(Selection.group(snapshot().face(ref.face().id()), ref.group().id(), Optional.empty()));
         typedGroup.set(ref.group().typed().map(t -> ref.group().id()));
+    }
+
+    /** Goes to the next hole with a finding: on along this face, then over the other faces, round to the first; false if there is none at all. */
+    public boolean nextFinding() {
+        List<Build.FaceRef> faces = snapshot().build().faces();
+        int here = 0;
+        while (!faces.get(here).face().id().equals(selection.get().face())) {
+            here++;
+        }
+        int after = cursor().map(c -> face().readings().indexOf(c)).orElse(-1);
+        for (int i = 0; i <= faces.size(); i++) {
+            FaceReading reading = snapshot().face(faces.get((here + i) % faces.size()).face().id());
+            for (int k = i == 0 ? after + 1 : 0; k < reading.size(); k++) {
+                if (reading.reading(k).worst().isPresent()) {
+                    show(reading.face().id());
+                    selection.set(Selection.none(reading.face().id()).one(reading.reading(k)));
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 
     /** Shows the other unit. */

@@ -160,6 +160,15 @@ class WindowKeysTest extends OnWindow {
     }
 
     @Test
+    void the_next_finding_is_one_key_away_and_shows_its_remedy(FxRobot robot) {
+        robot.type(KeyCode.F).type(KeyCode.F);
+        assertThat(desk.cursor().orElseThrow().label()).isEqualTo("R8.1");
+        assertThat(robot.lookup(".finding-error .soft").queryAs(Labeled.class).getText()).startsWith("Move the hole .015 in inward");
+        robot.clickOn("#findings");
+        assertThat(desk.cursor().orElseThrow().label()).isEqualTo("R8.2");
+    }
+
+    @Test
     void a_search_for_nothing_says_so(FxRobot robot) {
         shortcut(robot, KeyCode.K);
         robot.write("zzz");

@@ -82,6 +82,17 @@ class ViewStateTest {
     }
 
     @Test
+    void findings_are_gone_through_face_by_face_and_round_again() {
+        List<String> seen = new java.util.ArrayList<>();
+        for (int i = 0; i < 6; i++) {
+            assertThat(desk.nextFinding()).isTrue();
+            seen.add(desk.face().face().name() + " " + desk.cursor().orElseThrow().label());
+        }
+        assertThat(seen).containsExactly("Upper skin R11.4", "Main spar web R8.1", "Main spar web R8.2", "Main spar web R8.3", "Main spar web R8.4",
+                "Upper skin R11.4");
+    }
+
+    @Test
     void a_row_of_one_length_says_so() {
         desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R30.2")));
         assertThat(desk.row().orElseThrow().sentence(Unit.INCH)).startsWith("R30, root cuff: 4 holes.").contains("-3");
