@@ -3,12 +3,12 @@ package bucina.desk.session;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.demo.Dunlin;
 import bucina.core.demo.DunlinHistory;
+import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
 import bucina.core.stack.Derivation;
 import bucina.store.Document;
 import bucina.store.file.BuildFile;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -24,13 +24,18 @@ public final class DemoBuild {
         Path path = Places.data().resolve("dunlin-demo.bucina");
         try {
             Files.createDirectories(path.getParent());
-            if (fresh) {
+            if (fresh && Files.exists(path)) {
+                try (WindowLock lock = WindowLock.of(path)) {
+                    lock.onlyReads().ifPresent(why -> {
+                        throw new InputException("The demo is not begun again: " + why + " Close that window first");
+                    });
+                }
                 for (String suffix : List.of("", "-wal", "-shm")) {
                     Files.deleteIfExists(path.resolveSibling(path.getFileName() + suffix));
                 }
             }
         } catch (IOException e) {
-            throw new UncheckedIOException(e);
+            throw new InputException("The demo cannot be made at " + path + " (" + e.getMessage() + "). Set BUCINA_HOME to a folder you can write to", e);
         }
         if (!Files.exists(path)) {
             write(path, catalogue);

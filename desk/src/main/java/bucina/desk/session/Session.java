@@ -233,8 +233,11 @@ public final class Session implements AutoCloseable {
     /** A photograph's bytes, off the interface thread. */
     public void photo(String sha256, Consumer<Photo> then) {
         worker.execute(() -> {
-            Optional<Photo> photo = file.photo(sha256);
-            photo.ifPresent(p -> ui.execute(() -> then.accept(p)));
+            try {
+                file.photo(sha256).ifPresent(p -> ui.execute(() -> then.accept(p)));
+            } catch (BuildFileException e) {
+                ui.execute(() -> status.set(e.getMessage()));
+            }
         });
     }
 
@@ -280,7 +283,11 @@ public final class Session implements AutoCloseable {
                     refused.accept(e.getMessage());
                 });
             } catch (Exception e) {
-                throw new IllegalStateException("writing to " + file.path() + " failed", e);
+                String sentence = "Bucina itself failed (" + e.getClass().getSimpleName() + "). The file is as it was; please report what you did.";
+                ui.execute(() -> {
+                    status.set("Not saved: " + sentence);
+                    refused.accept(sentence);
+                });
             }
         });
     }

@@ -187,6 +187,18 @@ class SessionTest {
     }
 
     @Test
+    void a_failure_of_the_program_is_said_and_the_file_stays() {
+        int before = onDisk();
+        session.plan("failing", b -> {
+            throw new IllegalStateException("a mistake of ours");
+        }, () -> fail("went on"), refused::add);
+        assertThat(refused).singleElement().asString().startsWith("Bucina itself failed (IllegalStateException)");
+        assertThat(session.statusProperty().get()).startsWith("Not saved");
+        assertThat(onDisk()).isEqualTo(before);
+        assertThat(session.undoWords()).isEmpty();
+    }
+
+    @Test
     void the_row_says_where_the_length_changes_and_why() {
         desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R1.5")));
         RowModel row = desk.row().orElseThrow();
