@@ -144,7 +144,7 @@ public final class RowStrip extends Region {
 
     /** Lane 2: the grip as a step line, from nothing at the foot. */
     private void grips(RowModel row, double top, double lane) {
-        title("Grip", top + lane / 2);
+        title("Grip, " + desk.unit().symbol(), top + lane / 2);
         double most = row.runs().stream().mapToDouble(r -> r.grip().nanometres()).max().orElse(1);
         double foot = top + lane - 3;
         double room = lane - size * 1.15 - 4;
