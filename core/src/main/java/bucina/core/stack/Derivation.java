@@ -46,16 +46,20 @@ public final class Derivation {
         Solver solver = new Solver(catalogue, changed.rules());
         Map<Id.Face, FaceReading> readings = new LinkedHashMap<>();
         Map<Id.Group, Solution> solutions = new HashMap<>();
+        // Faces do not depend on each other: each core takes some, and the order of the map is that of the build.
+        List<FaceReading> read = changed.faces().parallelStream().map(ref -> read(ref.face(), solver)).toList();
+        read.forEach(r -> readings.put(r.face().id(), r));
         for (Build.FaceRef ref : changed.faces()) {
-            Face face = ref.face();
-            FaceReading before = faces.get(face.id());
-            readings.put(face.id(), before == null ? FaceReading.of(face, solver)
-                    : before.face() == face ? before : before.after(face, solver));
-            for (Group group : face.groups()) {
+            for (Group group : ref.face().groups()) {
                 group.typed().ifPresent(stack -> solutions.put(group.id(), solve(solver, group, stack)));
             }
         }
         return new Derivation(changed, catalogue, readings, solutions);
+    }
+
+    private FaceReading read(Face face, Solver solver) {
+        FaceReading before = faces.get(face.id());
+        return before == null ? FaceReading.of(face, solver) : before.face() == face ? before : before.after(face, solver);
     }
 
     private static Solution solve(Solver solver, Group group, TypedStack stack) {
