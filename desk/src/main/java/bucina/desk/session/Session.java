@@ -49,13 +49,14 @@ public final class Session implements AutoCloseable {
     private volatile Snapshot latest;
     private volatile long seen;
 
-    private Session(BuildFile file, Catalogue catalogue, Snapshot first, Optional<String> onlyReads, Clock clock, Executor worker, Executor ui) {
+    private Session(BuildFile file, Catalogue catalogue, Snapshot first, long seen, Optional<String> onlyReads, Clock clock,
+                    Executor worker, Executor ui) {
         this.file = file;
         this.catalogue = catalogue;
         this.clock = clock;
         this.worker = worker;
         this.ui = ui;
-        this.seen = file.changes();
+        this.seen = seen;
         latest = first;
         snapshot.set(first);
         status.set(onlyReads.orElse("All saved."));
@@ -71,9 +72,10 @@ public final class Session implements AutoCloseable {
     public static Session open(Path path, Optional<String> onlyReads, Catalogue catalogue, Clock clock, Executor worker, Executor ui) {
         BuildFile file = onlyReads.isPresent() ? BuildFile.openToRead(path) : BuildFile.open(path);
         try {
+            long seen = file.changes();
             BuildFile.Contents contents = file.read();
             Snapshot first = new Snapshot(Derivation.of(contents.build(), catalogue), contents.log());
-            return new Session(file, catalogue, first, onlyReads, clock, worker, ui);
+            return new Session(file, catalogue, first, seen, onlyReads, clock, worker, ui);
         } catch (RuntimeException e) {
             file.close();
             throw e;
