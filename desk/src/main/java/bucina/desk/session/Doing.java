@@ -19,6 +19,11 @@ sealed interface Doing {
      * @param words   in words
      */
     record Logged(Optional<Integer> entry, LogEntry content, Optional<LogEntry> instead, String words) implements Doing {
+
+        /** The same after another entry has undone it or done it again. */
+        Logged as(int by) {
+            return new Logged(Optional.of(by), content, instead, words);
+        }
     }
 
     /**

@@ -158,21 +158,24 @@ public final class Session implements AutoCloseable {
 
     /** Changes the plan by a function of the build as it is; the change can be undone. */
     public void plan(String words, UnaryOperator<Build> change, Runnable then, Consumer<String> refused) {
-        Build before = snapshot().build();
-        savePlan(change, after -> {
-            remember(new Doing.Planned(before, after, words));
+        savePlan(change, plans -> {
+            remember(new Doing.Planned(plans.before, plans.after, words));
             status.set("Saved: the plan is on the disk.");
             then.run();
         }, refused);
     }
 
-    private void savePlan(UnaryOperator<Build> change, Consumer<Build> then, Consumer<String> refused) {
+    /** A plan as it was when the change came to be written, and as it is after. */
+    private record Plans(Build before, Build after) {
+    }
+
+    private void savePlan(UnaryOperator<Build> change, Consumer<Plans> then, Consumer<String> refused) {
         job(() -> {
             Snapshot now = latest;
             Build after = change.apply(now.build()).checked();
             Derivation derived = now.derivation().after(after);
             file.save(after);
-            return new Written<>(after, new Snapshot(derived, now.log()));
+            return new Written<>(new Plans(now.build(), after), new Snapshot(derived, now.log()));
         }, written -> then.accept(written.what), refused);
     }
 
@@ -186,12 +189,12 @@ public final class Session implements AutoCloseable {
 
     /** Takes back the last thing done: an entry by a correcting entry, a change of the plan by the plan as it was. */
     public void undo(Consumer<String> refused) {
-        Doing last = done.peek();
+        Doing last = done.poll();
         switch (last) {
             case null -> refused.accept("There is nothing to undo in this session.");
-            case Doing.Logged logged -> takeBack(logged, refused);
-            case Doing.Planned planned -> savePlan(b -> replan(b, planned.before()), b -> moved(done, undone, planned, "Undone: " + planned.words()),
-                    refused);
+            case Doing.Logged logged -> takeBack(logged, backTo(done, logged, refused));
+            case Doing.Planned planned -> savePlan(b -> replan(b, planned.before()), plans -> moved(undone, planned, "Undone: " + planned.words()),
+                    backTo(done, planned, refused));
         }
     }
 
@@ -199,25 +202,32 @@ public final class Session implements AutoCloseable {
         int id = logged.entry().orElseThrow();
         LogEntry.Draft back = logged.instead().flatMap(LogEntry::work).map(w -> LogEntry.Draft.replace(id, w, "undone: as entry "
                 + logged.instead().orElseThrow().id() + " said")).orElseGet(() -> LogEntry.Draft.withdraw(id, "undone"));
-        append(back, List.of(), entry -> moved(done, undone, new Doing.Logged(Optional.of(entry.id()), logged.content(), logged.instead(),
-                logged.words()), "Undone by entry " + entry.id() + ": " + logged.words()), refused);
+        append(back, List.of(), entry -> moved(undone, logged.as(entry.id()), "Undone by entry " + entry.id() + ": " + logged.words()), refused);
     }
 
     /** Does again what was undone last. */
     public void redo(Consumer<String> refused) {
-        Doing last = undone.peek();
+        Doing last = undone.poll();
         switch (last) {
             case null -> refused.accept("There is nothing to do again.");
-            case Doing.Planned planned -> savePlan(b -> replan(b, planned.after()), b -> moved(undone, done, planned, "Done again: "
-                    + planned.words()), refused);
+            case Doing.Planned planned -> savePlan(b -> replan(b, planned.after()), plans -> moved(done, planned, "Done again: " + planned.words()),
+                    backTo(undone, planned, refused));
             case Doing.Logged logged -> {
                 int id = logged.entry().orElseThrow();
                 LogEntry.Draft again = logged.content().work().map(w -> LogEntry.Draft.replace(id, w, "done again"))
                         .orElseGet(() -> LogEntry.Draft.withdraw(id, "done again"));
-                append(again, List.of(), entry -> moved(undone, done, new Doing.Logged(Optional.of(entry.id()), logged.content(), logged.instead(),
-                        logged.words()), "Done again by entry " + entry.id() + ": " + logged.words()), refused);
+                append(again, List.of(), entry -> moved(done, logged.as(entry.id()), "Done again by entry " + entry.id() + ": " + logged.words()),
+                        backTo(undone, logged, refused));
             }
         }
+    }
+
+    /** What is being undone leaves its stack at once, so that a second press takes the one below; refused, it goes back. */
+    private static Consumer<String> backTo(Deque<Doing> stack, Doing doing, Consumer<String> refused) {
+        return sentence -> {
+            stack.push(doing);
+            refused.accept(sentence);
+        };
     }
 
     /** The plan as {@code wanted} was, with the ids given out since kept out of reach. */
@@ -226,8 +236,7 @@ public final class Session implements AutoCloseable {
                 wanted.assemblies(), wanted.stock());
     }
 
-    private void moved(Deque<Doing> from, Deque<Doing> to, Doing as, String words) {
-        from.pop();
+    private void moved(Deque<Doing> to, Doing as, String words) {
         to.push(as);
         status.set(words + ".");
     }

@@ -187,6 +187,42 @@ class SessionTest {
     }
 
     @Test
+    void undo_pressed_twice_before_the_disk_answers_takes_back_two_things() {
+        List<Runnable> answers = new ArrayList<>();
+        try (Session slow = Session.open(session.path(), Optional.empty(), session.catalogue(), Sessions.CLOCK, Runnable::run, answers::add)) {
+            Desk behind = Sessions.desk(slow, folder);
+            for (int i : new int[] {0, 1}) {
+                behind.selectionProperty().set(behind.selectionProperty().get().one(behind.face().reading(i)));
+                Suggestion s = Suggestion.of(behind).orElseThrow();
+                LogForm.Fields f = LogForm.suggest(s, behind, 1);
+                f.who = "M";
+                slow.log(LogForm.of(s).draft(f, behind.lengths(), ""), List.of(), e -> { }, refused::add);
+            }
+            answers.forEach(Runnable::run);
+            answers.clear();
+            slow.undo(refused::add);
+            slow.undo(refused::add);
+            answers.forEach(Runnable::run);
+            assertThat(refused).isEmpty();
+            assertThat(behind.snapshot().log().entries().subList(34, 36)).extracting(e -> e.corrects().orElseThrow()).containsExactly(34, 33);
+            assertThat(slow.undoWords()).isEmpty();
+            assertThat(slow.redoWords()).isPresent();
+        }
+    }
+
+    @Test
+    void an_undo_that_is_refused_can_be_tried_again() {
+        LogEntry entry = logRow("R1.1");
+        try (BuildFile other = BuildFile.open(session.path())) {
+            other.append(LogEntry.Draft.withdraw(entry.id(), "elsewhere"), List.of(), Sessions.CLOCK);
+        }
+        session.look();
+        session.undo(refused::add);
+        assertThat(refused).singleElement().asString().contains("corrected already");
+        assertThat(session.undoWords()).isPresent();
+    }
+
+    @Test
     void a_failure_of_the_program_is_said_and_the_file_stays() {
         int before = onDisk();
         session.plan("failing", b -> {
