@@ -5,7 +5,6 @@ import bucina.core.measure.InputException;
 import bucina.core.measure.LengthFormat;
 import bucina.core.rivet.ShopHeadLimits;
 import bucina.core.stack.Solution;
-import bucina.desk.look.Palette;
 import bucina.desk.look.Ui;
 import bucina.desk.section.SectionView;
 import bucina.desk.session.Desk;
@@ -115,11 +114,6 @@ public final class LogPanel extends VBox {
         nothing.getChildren().addAll(Ui.wrapped("Everything picked is set.", "log-lead"),
                 Ui.wrapped("Pick the holes that were set: a row by double click, a stretch with Shift, a group in the rack. What they take is filled in.",
                         "soft"));
-    }
-
-    /** Draws in the colours of one variant. */
-    void use(Palette palette) {
-        judge();
     }
 
     private static TextField field(String id, String prompt) {
@@ -353,7 +347,8 @@ public final class LogPanel extends VBox {
 
     private void showPhotos() {
         photos.getChildren().clear();
-        Ui.shown(photos, !fields.photos.isEmpty());
+        Ui.shown(photos, !fields.photos.isEmpty() || !fields.kept.isEmpty());
+        fields.kept.forEach(k -> desk.session().photo(k, p -> photos.getChildren().add(bucina.desk.logbook.Thumbnails.of(p, 64))));
         fields.photos.forEach(p -> photos.getChildren().add(bucina.desk.logbook.Thumbnails.of(p, 64)));
     }
 

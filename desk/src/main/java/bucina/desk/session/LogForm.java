@@ -21,6 +21,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 
 /** What is typed into the log panel, as text, and the entry it makes. No nodes; the panel shows and changes it. */
 public final class LogForm {
@@ -43,6 +44,8 @@ public final class LogForm {
         /** One line for each reject: hole label (or nothing), disposition, note. */
         public final List<RejectLine> rejects = new ArrayList<>();
         public final List<Photo> photos = new ArrayList<>();
+        /** Photographs that the corrected entry has already, by hash: they stay. */
+        public final List<String> kept = new ArrayList<>();
     }
 
     /**
@@ -127,6 +130,7 @@ public final class LogForm {
         f.readings = String.join(", ", work.readings().stream().map(r -> figure(r.diameter(), unit) + "x" + figure(r.height(), unit)).toList());
         f.explanation = work.explanation();
         f.note = work.note();
+        f.kept.addAll(work.photos());
         work.rejects().forEach(r -> {
             for (int i = 0; i < r.count(); i++) {
                 f.rejects.add(new RejectLine(r.hole(), r.what(), r.note()));
@@ -224,7 +228,7 @@ public final class LogForm {
         try {
             Work work = new Work(group.id(), group.code(), holes, holes.isEmpty() ? whole(f.count, "count") : holes.size(), designation, length,
                     f.who.strip(), Entries.when(f.done), whole(f.minutes, "minutes"), setup, Entries.readings(f.readings, lengths), rejects,
-                    f.explanation.strip(), f.note.strip(), f.photos.stream().map(Photo::sha256).toList());
+                    f.explanation.strip(), f.note.strip(), Stream.concat(f.kept.stream(), f.photos.stream().map(Photo::sha256)).distinct().toList());
             return corrects.map(c -> LogEntry.Draft.replace(c, work, reason)).orElseGet(() -> LogEntry.Draft.install(work));
         } catch (IllegalArgumentException e) {
             throw new InputException(e.getMessage(), e);

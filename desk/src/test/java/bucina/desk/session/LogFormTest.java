@@ -71,6 +71,18 @@ class LogFormTest {
     }
 
     @Test
+    void a_correction_keeps_the_photographs_of_the_first_entry() {
+        Photo first = Photo.of("image/png", new byte[] {1});
+        Photo second = Photo.of("image/png", new byte[] {2});
+        fields.photos.add(first);
+        var entry = form.draft(fields, desk.lengths(), "").numbered(1, Sessions.CLOCK.instant());
+        LogForm.Fields again = LogForm.of(entry.work().orElseThrow(), Unit.INCH);
+        again.photos.add(second);
+        assertThat(LogForm.correcting(entry, form.group()).draft(again, desk.lengths(), "more").work().orElseThrow().photos())
+                .containsExactly(first.sha256(), second.sha256());
+    }
+
+    @Test
     void each_bad_field_is_named() {
         fields.minutes = "soon";
         assertThatThrownBy(() -> form.draft(fields, desk.lengths(), "")).isInstanceOf(InputException.class).hasMessageContaining("minutes")
