@@ -70,7 +70,8 @@ public final class LogCheck {
 
     private void holes(Work work, Group group, Optional<Integer> corrects) {
         if (group.typed().isPresent()) {
-            int before = log.installed(group) - corrects.flatMap(log::entry).flatMap(LogEntry::work).map(Work::count).orElse(0);
+            int before = log.installed(group) - corrects.flatMap(log::entry).flatMap(LogEntry::work)
+                    .filter(w -> w.group().equals(group.id())).map(Work::sound).orElse(0);
             int left = group.count() - before;
             if (!work.holes().isEmpty() || work.count() > left) {
                 throw new InputException("group " + group.code() + " has " + left + " of " + group.count() + " left to set, was " + work.count());

@@ -60,8 +60,7 @@ public final class Logbook {
         entry.work().ifPresent(work -> {
             work.holes().forEach(hole -> installedBy.put(hole.id(), entry));
             if (work.holes().isEmpty()) {
-                int open = work.rejects().stream().filter(r -> !r.what().filled()).mapToInt(Work.Reject::count).sum();
-                typedInstalled.merge(work.group(), work.count() - open, Integer::sum);
+                typedInstalled.merge(work.group(), work.sound(), Integer::sum);
             }
         });
     }

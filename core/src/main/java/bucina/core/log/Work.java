@@ -44,7 +44,16 @@ public record Work(Id.Group group, String groupCode, List<LoggedHole> holes, int
         require(minutes >= 0 && minutes <= 100_000, "minutes must be 0 to 100000, was " + minutes);
         require(photos.stream().allMatch(p -> p.matches("[0-9a-f]{64}")), "a photograph is named by the SHA-256 of its content");
         long rejected = rejects.stream().mapToLong(Reject::count).sum();
+        for (Reject reject : rejects) {
+            require(reject.hole().isEmpty() || holes.stream().anyMatch(h -> h.label().equals(reject.hole())), "a reject names hole " + reject.hole()
+                    + ", which the entry does not cover");
+        }
         require(rejected <= count, "more rejects than fasteners: " + rejected + " of " + count);
+    }
+
+    /** How many of them are in and sound: all but the rejects that left a hole open. */
+    public int sound() {
+        return count - rejects.stream().filter(r -> !r.what().filled()).mapToInt(Reject::count).sum();
     }
 
     private static void require(boolean holds, String sentence) {

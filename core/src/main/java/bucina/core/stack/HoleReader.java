@@ -46,11 +46,6 @@ final class HoleReader {
         this.index = new BoxIndex<>(IntStream.range(0, face.layers().size()).boxed().toList(), i -> face.layers().get(i).outline().box());
     }
 
-    /** The layers that cover a point, from the near side. */
-    List<Layer> covering(Point at) {
-        return places(at).stream().mapToObj(face.layers()::get).toList();
-    }
-
     private BitSet places(Point at) {
         BitSet places = new BitSet(face.layers().size());
         for (int i : index.in(Box.around(at, at))) {

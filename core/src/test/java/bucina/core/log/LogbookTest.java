@@ -132,6 +132,16 @@ class LogbookTest {
     }
 
     @Test
+    void a_corrected_entry_gives_back_only_what_was_sound() {
+        Logbook log = with(Logbook.EMPTY, LogEntry.Draft.install(typedWork(7, List.of(new Work.Reject("", 2, Disposition.OPEN, "")))));
+        assertThat(log.installed(typed)).isEqualTo(5);
+        accept(log, LogEntry.Draft.replace(1, typedWork(10, List.of()), "all of them"));
+        assertThatThrownBy(() -> accept(log, LogEntry.Draft.replace(1, typedWork(11, List.of()), "one too many"))).hasMessageContaining("has 10 of 10 left");
+        assertThatIllegalArgumentException().isThrownBy(() -> work(1, 3, "MS20470AD4-5", List.of(new Work.Reject("R1.9", 1, Disposition.OPEN, "")), ""))
+                .withMessageContaining("R1.9");
+    }
+
+    @Test
     void progress_shows_the_layer_furthest_behind() {
         Layer skin = build.face("Top").orElseThrow().face().layers().get(0);
         Layer flange = build.face("Top").orElseThrow().face().layers().get(2);
