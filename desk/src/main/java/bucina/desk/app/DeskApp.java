@@ -96,7 +96,7 @@ public final class DeskApp extends Application {
             opened = opening.join();
             show(stage, opened);
         } catch (CompletionException e) {
-            stage.setScene(new Scene(new TroubleView(String.valueOf(e.getCause().getMessage()), () -> reopen(stage)), 1280, 800));
+            trouble(stage, e.getCause());
         }
         stage.show();
         if (Boolean.getBoolean("bucina.rehearse")) {
@@ -114,10 +114,18 @@ public final class DeskApp extends Application {
         look.play();
     }
 
+    private void trouble(Stage stage, Throwable why) {
+        stage.setScene(new Scene(new TroubleView(String.valueOf(why.getMessage()), () -> reopen(stage)), 1280, 800));
+    }
+
     private void reopen(Stage stage) {
-        CompletableFuture.supplyAsync(() -> openNow(new What.Demo(false)), WORKER).thenAcceptAsync(next -> {
-            opened = next;
-            show(stage, next);
+        CompletableFuture.supplyAsync(() -> openNow(new What.Demo(false)), WORKER).whenCompleteAsync((next, failed) -> {
+            if (failed != null) {
+                trouble(stage, failed.getCause());
+            } else {
+                opened = next;
+                show(stage, next);
+            }
         }, Platform::runLater);
     }
 
@@ -131,5 +139,4 @@ public final class DeskApp extends Application {
         });
         WORKER.shutdown();
     }
-
 }

@@ -98,7 +98,6 @@ public final class BenchSide extends BorderPane {
         palette = colours;
         section.use(colours, scale);
         small.use(colours, scale);
-        log.use(colours);
         fill();
     }
 
@@ -140,10 +139,13 @@ public final class BenchSide extends BorderPane {
 
     /** The one next action: what the holes alike in this row take, to be written down once they are set. */
     private void offer(boolean setting) {
-        Optional<Suggestion> s = desk.cursor().isPresent() || desk.typedGroupProperty().get().isPresent() ? alike() : Optional.empty();
         boolean writing = (setting || desk.correctingProperty().get().isPresent()) && log.writing();
         setBottom(writing ? log.footer() : next);
-        Ui.shown(next, !writing && s.isPresent() && !desk.session().readOnly());
+        if (writing) {
+            return;
+        }
+        Optional<Suggestion> s = desk.cursor().isPresent() || desk.typedGroupProperty().get().isPresent() ? alike() : Optional.empty();
+        Ui.shown(next, s.isPresent() && !desk.session().readOnly());
         s.ifPresent(x -> next.setText("Set " + x.count() + " × " + x.solution().dash() + (x.holes().isEmpty() ? "" : ", " + x.where())));
     }
 

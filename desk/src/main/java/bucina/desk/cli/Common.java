@@ -45,6 +45,8 @@ final class Common {
         }
     }
 
+    private Catalogue catalogue;
+
     boolean json() {
         return json;
     }
@@ -62,8 +64,12 @@ final class Common {
         return (Cli) spec.root().userObject();
     }
 
+    /** The tables, read once for a call. */
     Catalogue catalogue() {
-        return bucina.desk.session.Catalogues.inForce();
+        if (catalogue == null) {
+            catalogue = bucina.desk.session.Catalogues.inForce();
+        }
+        return catalogue;
     }
 
     LengthParser lengths() {
