@@ -1,6 +1,9 @@
 package bucina.speed;
 
+import bucina.core.catalogue.Catalogue;
+import bucina.core.catalogue.CatalogueReader;
 import bucina.core.dress.Preparation;
+import bucina.core.log.Logbook;
 import bucina.core.material.Material;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
@@ -20,11 +23,22 @@ import bucina.core.rule.RuleSet;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
 import bucina.core.sheet.Ring;
+import bucina.desk.session.Desk;
+import bucina.desk.session.Prefs;
+import bucina.desk.session.Session;
+import bucina.store.Document;
+import bucina.store.file.BuildFile;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.Executor;
 
 /** Builds of any size: faces with a skin, a cut-out, ribs each inch and a half, two spars and a doubler; rows of holes along the ribs. */
 final class BigBuild {
@@ -34,6 +48,18 @@ final class BigBuild {
     /** A build of so many faces with so many holes each. */
     static Build of(int faces, int holesEach, RuleSet rules) {
         return new BigBuild().build(faces, holesEach, rules);
+    }
+
+    /** A desk with such a build open from a fresh file; what comes back from the worker goes through {@code ui}. */
+    static Desk desk(int faces, int holesEach, Executor worker, Executor ui) {
+        try {
+            Path file = Files.createTempDirectory("bucina-speed").resolve("big.bucina");
+            Catalogue catalogue = CatalogueReader.shipped();
+            BuildFile.create(file, new Document(of(faces, holesEach, catalogue.rules()), Logbook.EMPTY, List.of())).close();
+            return new Desk(Session.open(file, Optional.empty(), catalogue, Clock.systemUTC(), worker, ui), Prefs.in(file.getParent()));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private Build build(int faces, int holesEach, RuleSet rules) {

@@ -1,23 +1,9 @@
 package bucina.speed;
 
-import bucina.core.catalogue.Catalogue;
-import bucina.core.catalogue.CatalogueReader;
-import bucina.core.log.Logbook;
-import bucina.core.plan.Build;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Type;
-import bucina.desk.session.Desk;
-import bucina.desk.session.Prefs;
-import bucina.desk.session.Session;
 import bucina.desk.sheet.SheetView;
-import bucina.store.Document;
-import bucina.store.file.BuildFile;
-import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.time.Clock;
 import java.util.Arrays;
-import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -38,33 +24,22 @@ public final class PaintSpeed extends Application {
     }
 
     @Override
-    public void start(Stage stage) throws IOException {
+    public void start(Stage stage) {
         Type.load();
         measure(stage, new int[] {1000, 5000, 20000}, 0);
     }
 
-    private void measure(Stage stage, int[] sizes, int at) throws IOException {
+    private void measure(Stage stage, int[] sizes, int at) {
         if (at == sizes.length) {
             worker.shutdown();
             Platform.exit();
             return;
         }
-        Path file = Files.createTempDirectory("bucina-paint").resolve("big.bucina");
-        Catalogue catalogue = CatalogueReader.shipped();
-        Build build = BigBuild.of(1, sizes[at], catalogue.rules());
-        BuildFile.create(file, new Document(build, Logbook.EMPTY, List.of())).close();
-        Session session = Session.open(file, java.util.Optional.empty(), catalogue, Clock.systemUTC(), worker, Platform::runLater);
-        SheetView view = new SheetView(new Desk(session, Prefs.in(file.getParent())));
+        SheetView view = new SheetView(BigBuild.desk(1, sizes[at], worker, Platform::runLater));
         stage.setScene(new Scene(view, 1000, 600));
         stage.show();
         view.use(Palette.LIGHT);
-        Platform.runLater(() -> whole(view, sizes[at], () -> gesture(view, sizes[at], () -> {
-            try {
-                measure(stage, sizes, at + 1);
-            } catch (IOException e) {
-                throw new IllegalStateException(e);
-            }
-        })));
+        Platform.runLater(() -> whole(view, sizes[at], () -> gesture(view, sizes[at], () -> measure(stage, sizes, at + 1))));
     }
 
     /** A full drawing: time on the interface thread, and until the pulse after it. */

@@ -1,22 +1,11 @@
 package bucina.speed;
 
-import bucina.core.catalogue.Catalogue;
-import bucina.core.catalogue.CatalogueReader;
-import bucina.core.log.Logbook;
-import bucina.core.plan.Build;
 import bucina.desk.app.DeskWindow;
 import bucina.desk.look.Type;
 import bucina.desk.session.Desk;
 import bucina.desk.session.LogForm;
-import bucina.desk.session.Prefs;
 import bucina.desk.session.Selection;
-import bucina.desk.session.Session;
 import bucina.desk.session.Suggestion;
-import bucina.store.Document;
-import bucina.store.file.BuildFile;
-import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayDeque;
 import java.util.Arrays;
@@ -41,7 +30,7 @@ public final class WindowSpeed extends Application {
     }
 
     @Override
-    public void start(Stage stage) throws IOException {
+    public void start(Stage stage) {
         Type.load();
         Queue<Runnable> todo = new ArrayDeque<>();
         measure(stage, 40, 500, todo);
@@ -57,15 +46,10 @@ public final class WindowSpeed extends Application {
         Optional.ofNullable(todo.poll()).ifPresent(Platform::runLater);
     }
 
-    private void measure(Stage stage, int faces, int each, Queue<Runnable> todo) throws IOException {
-        Path file = Files.createTempDirectory("bucina-window").resolve("big.bucina");
-        Catalogue catalogue = CatalogueReader.shipped();
-        Build build = BigBuild.of(faces, each, catalogue.rules());
-        BuildFile.create(file, new Document(build, Logbook.EMPTY, List.of())).close();
+    private void measure(Stage stage, int faces, int each, Queue<Runnable> todo) {
         Desk[] desk = new Desk[1];
         todo.add(() -> {
-            Session session = Session.open(file, Optional.empty(), catalogue, Clock.systemUTC(), worker, WindowSpeed::timed);
-            desk[0] = new Desk(session, Prefs.in(file.getParent()));
+            desk[0] = BigBuild.desk(faces, each, worker, WindowSpeed::timed);
             stage.setScene(new DeskWindow(desk[0], Clock.systemUTC()).scene());
             stage.show();
             System.out.println(faces + " faces of " + each + " holes: ms on the interface thread, median and most of " + RUNS);

@@ -16,33 +16,11 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
-class SessionTest {
+class SessionTest extends OnDesk {
 
-    @TempDir
-    private Path folder;
-    private Session session;
-    private Desk desk;
     private final List<String> refused = new ArrayList<>();
-
-    @BeforeEach
-    void open() {
-        session = Sessions.demo(folder);
-        desk = Sessions.desk(session, folder);
-    }
-
-    @AfterEach
-    void close() {
-        session.close();
-    }
-
-    private HoleReading hole(String label) {
-        return desk.face().readings().stream().filter(r -> r.label().equals(label)).findFirst().orElseThrow();
-    }
 
     private void pickRow(String first) {
         desk.selectionProperty().set(Selection.row(desk.face(), hole(first).row().id(), Optional.of(hole(first).hole().id())));

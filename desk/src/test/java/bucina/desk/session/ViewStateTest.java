@@ -10,7 +10,6 @@ import bucina.core.measure.Unit;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.stack.HoleReading;
 import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -18,34 +17,12 @@ import java.time.InstantSource;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-class ViewStateTest {
+class ViewStateTest extends OnDesk {
 
-    @TempDir
-    private Path folder;
-    private Session session;
-    private Desk desk;
-
-    @BeforeEach
-    void open() {
-        session = Sessions.demo(folder);
-        desk = Sessions.desk(session, folder);
-    }
-
-    @AfterEach
-    void close() {
-        session.close();
-    }
-
-    private HoleReading hole(String label) {
-        return desk.face().readings().stream().filter(r -> r.label().equals(label)).findFirst().orElseThrow();
-    }
 
     private void turnTo(String face) {
         desk.show(desk.snapshot().build().face(face).orElseThrow().face().id());
