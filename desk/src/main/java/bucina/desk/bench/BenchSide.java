@@ -216,7 +216,7 @@ public final class BenchSide extends BorderPane {
         } else if (typed) {
             desk.typedGroupProperty().get().flatMap(g -> desk.snapshot().group(g)).ifPresent(ref -> {
                 title.setText(ref.group().code());
-                where.setText(ref.group().name() + ", typed stack, " + desk.snapshot().log().installed(ref.group()) + " of " + ref.group().count()
+                where.setText(ref.group().name() + ", typed stack, " + desk.snapshot().installed(ref.group()) + " of " + ref.group().count()
                         + " set");
             });
         }

@@ -9,9 +9,13 @@ final class Pips extends Canvas {
 
     private static final int COUNT = 10;
 
-    Pips(int done, int all, Palette p) {
+    Pips() {
         super(COUNT * 11, 9);
+    }
+
+    void show(int done, int all, Palette p) {
         GraphicsContext g = getGraphicsContext2D();
+        g.clearRect(0, 0, getWidth(), getHeight());
         double share = all == 0 ? 0 : (double) done / all * COUNT;
         for (int i = 0; i < COUNT; i++) {
             double x = i * 11 + 0.5;

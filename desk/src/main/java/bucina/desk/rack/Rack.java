@@ -8,9 +8,12 @@ import bucina.desk.look.Palette;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Snapshot;
+import java.util.ArrayList;
+import java.util.List;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -21,6 +24,8 @@ public final class Rack extends BorderPane {
 
     private final Desk desk;
     private final VBox list = new VBox(2);
+    /** Each brings one row's count up to the snapshot: after a log entry only figures change. */
+    private final List<Runnable> counts = new ArrayList<>();
     private Palette palette = Palette.LIGHT;
 
     /**
@@ -41,7 +46,13 @@ public final class Rack extends BorderPane {
         add.setAccessibleHelp("Adds a group without holes: a stack typed by hand and a count");
         BorderPane.setMargin(add, new Insets(6, 10, 10, 10));
         setBottom(add);
-        desk.session().snapshotProperty().addListener((o, was, now) -> fill());
+        desk.session().snapshotProperty().addListener((o, was, now) -> {
+            if (was.build() == now.build()) {
+                counts.forEach(Runnable::run);
+            } else {
+                fill();
+            }
+        });
         desk.selectionProperty().addListener((o, was, now) -> {
             if (!was.face().equals(now.face())) {
                 fill();
@@ -61,25 +72,28 @@ public final class Rack extends BorderPane {
     private void fill() {
         Snapshot snapshot = desk.snapshot();
         list.getChildren().clear();
+        counts.clear();
         for (Assembly assembly : snapshot.build().assemblies()) {
             list.getChildren().add(Ui.wrapped(assembly.name(), "rack-assembly"));
             list.getChildren().add(Ui.wrapped(assembly.hand().word() + " hand, drawn in " + (assembly.unit() == bucina.core.measure.Unit.INCH ? "inches" : "mm")
                     + (assembly.drawings().isEmpty() ? "" : ". " + String.join(", ", assembly.drawings())), "rack-note"));
             for (Face face : assembly.faces()) {
-                list.getChildren().add(face(snapshot, face));
+                list.getChildren().add(face(face));
                 if (face.id().equals(desk.selectionProperty().get().face())) {
-                    face.groups().forEach(group -> list.getChildren().add(group(snapshot, new Build.GroupRef(assembly, face, group))));
+                    face.groups().forEach(group -> list.getChildren().add(group(new Build.GroupRef(assembly, face, group))));
                 }
             }
         }
+        counts.forEach(Runnable::run);
         mark();
     }
 
-    private Node face(Snapshot snapshot, Face face) {
-        int done = snapshot.installed(face);
-        HBox line = new HBox(6, Ui.label(face.name(), "rack-face-name"), Ui.spring(), Ui.label(done + "/" + face.count(), "rack-count"));
+    private Node face(Face face) {
+        Label count = Ui.label("", "rack-count");
+        Pips pips = new Pips();
+        HBox line = new HBox(6, Ui.label(face.name(), "rack-face-name"), Ui.spring(), count);
         Button button = new Button();
-        VBox content = new VBox(4, line, new Pips(done, face.count(), palette));
+        VBox content = new VBox(4, line, pips);
         content.setMouseTransparent(true);
         line.prefWidthProperty().bind(button.widthProperty().subtract(20));
         button.setGraphic(content);
@@ -88,16 +102,20 @@ public final class Rack extends BorderPane {
             button.getStyleClass().add("current");
         }
         button.setMaxWidth(Double.MAX_VALUE);
-        button.setAccessibleText(face.name() + ", " + done + " of " + face.count() + " set");
+        counts.add(() -> {
+            int done = desk.snapshot().installed(face);
+            count.setText(done + "/" + face.count());
+            pips.show(done, face.count(), palette);
+            button.setAccessibleText(face.name() + ", " + done + " of " + face.count() + " set");
+        });
         button.setOnAction(e -> desk.show(face.id()));
         return button;
     }
 
-    private Node group(Snapshot snapshot, Build.GroupRef ref) {
+    private Node group(Build.GroupRef ref) {
         Group group = ref.group();
-        int done = snapshot.log().installed(group);
-        HBox line = new HBox(6, Ui.kept(group.code(), "rack-code"), Ui.label(group.name(), "rack-group-name"), Ui.spring(),
-                Ui.kept(done == group.count() ? "all " + done : done + "/" + group.count(), "rack-count"));
+        Label count = Ui.kept("", "rack-count");
+        HBox line = new HBox(6, Ui.kept(group.code(), "rack-code"), Ui.label(group.name(), "rack-group-name"), Ui.spring(), count);
         Button button = new Button();
         line.setMouseTransparent(true);
         line.prefWidthProperty().bind(button.widthProperty().subtract(26));
@@ -105,7 +123,11 @@ public final class Rack extends BorderPane {
         button.getStyleClass().add("rack-group");
         button.setMaxWidth(Double.MAX_VALUE);
         button.setUserData(group.id());
-        button.setAccessibleText("group " + group.code() + " " + group.name() + ", " + done + " of " + group.count() + " set");
+        counts.add(() -> {
+            int done = desk.snapshot().installed(group);
+            count.setText(done == group.count() ? "all " + done : done + "/" + group.count());
+            button.setAccessibleText("group " + group.code() + " " + group.name() + ", " + done + " of " + group.count() + " set");
+        });
         button.setOnAction(e -> desk.show(ref));
         return button;
     }

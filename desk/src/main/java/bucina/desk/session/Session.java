@@ -74,7 +74,7 @@ public final class Session implements AutoCloseable {
         try {
             long seen = file.changes();
             BuildFile.Contents contents = file.read();
-            Snapshot first = new Snapshot(Derivation.of(contents.build(), catalogue), contents.log());
+            Snapshot first = Snapshot.of(Derivation.of(contents.build(), catalogue), contents.log());
             return new Session(file, catalogue, first, seen, onlyReads, clock, worker, ui);
         } catch (RuntimeException e) {
             file.close();
@@ -152,7 +152,7 @@ public final class Session implements AutoCloseable {
             new LogCheck(now.derivation(), now.log()).accept(draft, LocalDateTime.now(clock));
             LogEntry entry = file.append(draft, photos, clock);
             Logbook log = now.log().nextId() == entry.id() ? now.log().plus(entry) : file.read().log();
-            return new Written<>(entry, new Snapshot(now.derivation(), log));
+            return new Written<>(entry, Snapshot.of(now.derivation(), log));
         }, written -> then.accept(written.what), refused);
     }
 
@@ -175,7 +175,7 @@ public final class Session implements AutoCloseable {
             Build after = change.apply(now.build()).checked();
             Derivation derived = now.derivation().after(after);
             file.save(after);
-            return new Written<>(new Plans(now.build(), after), new Snapshot(derived, now.log()));
+            return new Written<>(new Plans(now.build(), after), Snapshot.of(derived, now.log()));
         }, written -> then.accept(written.what), refused);
     }
 
@@ -262,7 +262,7 @@ public final class Session implements AutoCloseable {
                     BuildFile.Contents contents = file.read();
                     Snapshot now = latest;
                     Derivation derived = now.build().equals(contents.build()) ? now.derivation() : Derivation.of(contents.build(), catalogue);
-                    Snapshot next = new Snapshot(derived, contents.log());
+                    Snapshot next = Snapshot.of(derived, contents.log());
                     latest = next;
                     ui.execute(() -> {
                         snapshot.set(next);

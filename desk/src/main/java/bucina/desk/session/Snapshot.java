@@ -10,7 +10,9 @@ import bucina.core.plan.Layer;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -18,8 +20,21 @@ import java.util.Optional;
  *
  * @param derivation the plan and its readings
  * @param log        the log
+ * @param installed  how many fasteners of each group are in and sound: counted once, when the snapshot is made off the interface thread
  */
-public record Snapshot(Derivation derivation, Logbook log) {
+public record Snapshot(Derivation derivation, Logbook log, Map<Id.Group, Integer> installed) {
+
+    /** The snapshot of a plan and a log; counts every hole of the build, so not for the interface thread. */
+    public static Snapshot of(Derivation derivation, Logbook log) {
+        Map<Id.Group, Integer> installed = new HashMap<>();
+        derivation.build().faces().forEach(ref -> ref.face().groups().forEach(g -> installed.put(g.id(), log.installed(g))));
+        return new Snapshot(derivation, log, Map.copyOf(installed));
+    }
+
+    /** How many fasteners of a group are in and sound. */
+    public int installed(Group group) {
+        return installed.getOrDefault(group.id(), 0);
+    }
 
     /** The build. */
     public Build build() {
@@ -62,7 +77,7 @@ public record Snapshot(Derivation derivation, Logbook log) {
 
     /** How many of a face's fasteners are in. */
     public int installed(Face face) {
-        return face.groups().stream().mapToInt(log::installed).sum();
+        return face.groups().stream().mapToInt(this::installed).sum();
     }
 
     /** The group with this id and where it is; empty if it is gone. */

@@ -51,7 +51,7 @@ public record Suggestion(Group group, List<Work.LoggedHole> holes, int count, So
     }
 
     private static Optional<Suggestion> typed(Snapshot snapshot, Group group) {
-        int left = group.count() - snapshot.log().installed(group);
+        int left = group.count() - snapshot.installed(group);
         return left <= 0 ? Optional.empty()
                 : snapshot.derivation().typed(group.id()).map(s -> new Suggestion(group, List.of(), left, s, 0));
     }
