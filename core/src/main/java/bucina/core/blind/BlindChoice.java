@@ -1,7 +1,9 @@
 package bucina.core.blind;
 
 import bucina.core.measure.Length;
+import bucina.core.measure.LengthFormat;
 import bucina.core.measure.Sentence;
+import bucina.core.measure.Unit;
 import java.util.List;
 import java.util.Optional;
 
@@ -36,6 +38,11 @@ public record BlindChoice(Length grip, Optional<BlindRivet> rivet, Optional<Leng
                     candidates);
         }
         return cut(candidates, gripping.getFirst(), grip, room.orElseThrow());
+    }
+
+    /** What to call a length at the bench: {@code × 8}, {@code × 8 cut}, {@code grip 3}. */
+    public String bench(BlindRivet c) {
+        return c.length().map(l -> "× " + LengthFormat.exact(l, Unit.MM).replace(" mm", "")).orElse(c.name()) + (cutTo.isPresent() ? " cut" : "");
     }
 
     /** True if the room is known to be enough; where the maker's figure is not known, only no room given will do. */

@@ -1,15 +1,19 @@
 package bucina.core.catalogue;
 
 import bucina.core.blind.BlindTable;
+import bucina.core.blind.PulledSize;
 import bucina.core.measure.DrillTable;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.measure.LengthFormat;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.rivet.RivetSize;
+import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
@@ -18,12 +22,42 @@ import java.util.stream.Collectors;
  *
  * @param drills numbered and letter drills
  * @param rivets every head and diameter known
- * @param blind  pulled rivets
+ * @param blind  lengths of pulled rivets
+ * @param pulled heads and mandrels of pulled rivets
  * @param rules  the rule set a new build starts with
+ * @param choices what other rule sets change in it
  */
-public record Catalogue(DrillTable drills, List<RivetSize> rivets, BlindTable blind, RuleSet rules) {
+public record Catalogue(DrillTable drills, List<RivetSize> rivets, BlindTable blind, List<PulledSize> pulled, RuleSet rules, List<RuleChoice> choices) {
     public Catalogue {
         rivets = rivets.stream().sorted(Comparator.comparing(RivetSize::head).thenComparing(RivetSize::dash)).toList();
+        pulled = List.copyOf(pulled);
+        choices = List.copyOf(choices);
+    }
+
+    /**
+     * One value that a named rule set has otherwise than the shipped one.
+     *
+     * @param name   of the set
+     * @param key    the rule; empty for the set that changes nothing
+     * @param value  its value there
+     * @param reason why
+     */
+    public record RuleChoice(String name, Optional<RuleKey> key, String value, String reason) {
+    }
+
+    /** The rule sets to choose from, in order. */
+    public List<RuleSet> ruleSets() {
+        Map<String, RuleSet> sets = new LinkedHashMap<>();
+        for (RuleChoice choice : choices) {
+            RuleSet so = sets.getOrDefault(choice.name, rules.named(choice.name));
+            sets.put(choice.name, choice.key.map(k -> so.with(k, choice.value, choice.reason)).orElse(so));
+        }
+        return List.copyOf(sets.values());
+    }
+
+    /** Head and mandrel of a pulled rivet; empty if the catalogue lacks it. */
+    public Optional<PulledSize> pulled(String family, Length diameter) {
+        return pulled.stream().filter(p -> p.family().equals(family) && p.diameter().same(diameter)).findFirst();
     }
 
     /** The size with this head and diameter dash; empty if the catalogue lacks it. */

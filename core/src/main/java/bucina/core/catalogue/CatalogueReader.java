@@ -2,6 +2,7 @@ package bucina.core.catalogue;
 
 import bucina.core.blind.BlindRivet;
 import bucina.core.blind.BlindTable;
+import bucina.core.blind.PulledSize;
 import bucina.core.measure.DrillSize;
 import bucina.core.measure.DrillTable;
 import bucina.core.measure.InputException;
@@ -39,10 +40,18 @@ public final class CatalogueReader {
 
     /** The catalogue that ships with the program. */
     public static Catalogue shipped() {
-        return read(shippedTable("drills"), shippedTable("rivets"), shippedTable("blind"), shippedTable("rules"));
+        return read(CatalogueReader::shippedTable);
     }
 
-    /** Opens one of the shipped tables: {@code drills}, {@code rivets}, {@code blind} or {@code rules}. The caller closes it. */
+    /** The rule set that ships with the program. */
+    public static RuleSet shippedRules() {
+        return RuleSet.of("handbook", rows("rules", shippedTable("rules"), CatalogueReader::rule));
+    }
+
+    /**
+     * Opens one of the shipped tables: {@code drills}, {@code rivets}, {@code blind}, {@code pulled}, {@code rules} or {@code rule-choices}. The caller
+     * closes it.
+     */
     public static Reader shippedTable(String name) {
         InputStream in = CatalogueReader.class.getResourceAsStream("/bucina/core/data/" + name + ".csv");
         if (in == null) {
@@ -52,13 +61,18 @@ public final class CatalogueReader {
     }
 
     /**
-     * Reads and closes the four tables.
+     * Reads and closes the tables. Rules that the table lacks keep their shipped value, so that a table older than a rule still serves.
      *
+     * @param tables gives a table by its name, as {@link #shippedTable} does
      * @throws InputException if a row cannot be used
      */
-    public static Catalogue read(Reader drills, Reader rivets, Reader blind, Reader rules) {
-        return new Catalogue(new DrillTable(rows("drills", drills, CatalogueReader::drill)), rows("rivets", rivets, CatalogueReader::rivet),
-                new BlindTable(rows("blind", blind, CatalogueReader::blind)), RuleSet.of("handbook", rows("rules", rules, CatalogueReader::rule)));
+    public static Catalogue read(Function<String, Reader> tables) {
+        return new Catalogue(new DrillTable(rows("drills", tables.apply("drills"), CatalogueReader::drill)),
+                rows("rivets", tables.apply("rivets"), CatalogueReader::rivet),
+                new BlindTable(rows("blind", tables.apply("blind"), CatalogueReader::blind)),
+                rows("pulled", tables.apply("pulled"), CatalogueReader::pulled),
+                RuleSet.filled("handbook", rows("rules", tables.apply("rules"), CatalogueReader::rule), shippedRules()),
+                rows("rule-choices", tables.apply("rule-choices"), CatalogueReader::choice));
     }
 
     private static <T> List<T> rows(String table, Reader reader, Function<CSVRecord, T> row) {
@@ -85,6 +99,18 @@ public final class CatalogueReader {
         String code = row.get("key");
         RuleKey key = RuleKey.of(code).orElseThrow(() -> new InputException("\"" + code + "\" is no rule; edge.least.flush is one"));
         return new Rule(key, row.get("value"), row.get("source"), "");
+    }
+
+    private static Catalogue.RuleChoice choice(CSVRecord row) {
+        String code = row.get("key");
+        Optional<RuleKey> key = code.isEmpty() ? Optional.empty() : Optional.of(RuleKey.of(code).orElseThrow(() -> new InputException("\"" + code
+                + "\" is no rule; edge.least.flush is one")));
+        return new Catalogue.RuleChoice(row.get("name"), key, row.get("value"), row.get("reason"));
+    }
+
+    private static PulledSize pulled(CSVRecord row) {
+        return new PulledSize(row.get("family"), length(row, "diameter_mm", Unit.MM), length(row, "head_mm", Unit.MM), length(row, "cone_mm", Unit.MM),
+                length(row, "mandrel_mm", Unit.MM), row.get("source"));
     }
 
     private static RivetSize rivet(CSVRecord row) {

@@ -46,7 +46,7 @@ public final class Dunlin {
     private final Part trailingStrip = sketch.part("Trailing edge strip", "6061-T6", 5, false);
     private final Part lowerSkin = sketch.part("Lower skin", "2024-T3", 6, true);
     private final Part accessRing = sketch.part("Access ring", "2024-T3", 5, true);
-    private final Part upperSkin = sketch.part("Upper skin", "2024-T3", 7, false);
+    private final Part upperSkin = sketch.part("Upper skin", "2024-T3", 7, true);
     private final Part cuff = sketch.part("Root cuff", "2024-T3", 8, false);
 
     private Dunlin() {

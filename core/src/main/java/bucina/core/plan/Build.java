@@ -19,9 +19,10 @@ import java.util.Set;
  * @param parts      the parts
  * @param assemblies the assemblies
  * @param stock      how many of each designation are on hand, by designation; counts at least 0
+ * @param papers     what was asked, accepted and replaced
  */
 public record Build(String name, String aircraft, RuleSet rules, long nextId, List<Part> parts, List<Assembly> assemblies,
-                    Map<String, Integer> stock) {
+                    Map<String, Integer> stock, Paperwork papers) {
     public Build {
         Names.check("a build", name);
         Objects.requireNonNull(aircraft, "aircraft");
@@ -29,6 +30,12 @@ public record Build(String name, String aircraft, RuleSet rules, long nextId, Li
         parts = List.copyOf(parts);
         assemblies = List.copyOf(assemblies);
         stock = Map.copyOf(stock);
+        Objects.requireNonNull(papers, "papers");
+    }
+
+    /** A build with no paperwork yet. */
+    public Build(String name, String aircraft, RuleSet rules, long nextId, List<Part> parts, List<Assembly> assemblies, Map<String, Integer> stock) {
+        this(name, aircraft, rules, nextId, parts, assemblies, stock, Paperwork.NONE);
     }
 
     /**
@@ -49,6 +56,9 @@ public record Build(String name, String aircraft, RuleSet rules, long nextId, Li
                 checkFace(face, ids, known, codes);
             }
         }
+        papers.queries().forEach(q -> ids.take(q.id(), "query " + q.id().n()));
+        papers.accepted().forEach(a -> ids.take(a.id(), "acceptance " + a.id().n()));
+        papers.bulletins().forEach(b -> ids.take(b.id(), "bulletin " + b.name()));
         stock.forEach((designation, count) -> require(count >= 0, "stock of " + designation + " must be at least 0, was " + count));
         return this;
     }
@@ -60,6 +70,7 @@ public record Build(String name, String aircraft, RuleSet rules, long nextId, Li
             require(known.contains(layer.part()), "layer " + layer.name() + " of face " + face.name() + " names part " + layer.part().n()
                     + ", which the build does not have");
         }
+        face.zones().forEach(zone -> ids.take(zone.id(), "zone " + zone.name()));
         Set<String> rows = new HashSet<>();
         for (Group group : face.groups()) {
             ids.take(group.id(), "group " + group.code());
@@ -118,8 +129,43 @@ public record Build(String name, String aircraft, RuleSet rules, long nextId, Li
 
     /** This build with one face put in the place of the face with the same id, and the next id moved on. */
     public Build with(Face changed, long next) {
-        return new Build(name, aircraft, rules, Math.max(next, nextId), parts, assemblies.stream()
-                .map(a -> a.faces().stream().anyMatch(f -> f.id().equals(changed.id())) ? a.with(changed) : a).toList(), stock);
+        return withAssemblies(assemblies.stream().map(a -> a.faces().stream().anyMatch(f -> f.id().equals(changed.id())) ? a.with(changed) : a).toList(),
+                next);
+    }
+
+    /** This build with other assemblies, and the next id moved on. */
+    public Build withAssemblies(List<Assembly> changed, long next) {
+        return new Build(name, aircraft, rules, Math.max(next, nextId), parts, changed, stock, papers);
+    }
+
+    /** This build with other parts, and the next id moved on. */
+    public Build withParts(List<Part> changed, long next) {
+        return new Build(name, aircraft, rules, Math.max(next, nextId), changed, assemblies, stock, papers);
+    }
+
+    /** This build with one part put in the place of the part with the same id. */
+    public Build with(Part changed) {
+        return withParts(parts.stream().map(p -> p.id().equals(changed.id()) ? changed : p).toList(), nextId);
+    }
+
+    /** This build with other paperwork, and the next id moved on. */
+    public Build withPapers(Paperwork changed, long next) {
+        return new Build(name, aircraft, rules, Math.max(next, nextId), parts, assemblies, stock, changed);
+    }
+
+    /** This build under another rule set. */
+    public Build withRules(RuleSet changed) {
+        return new Build(name, aircraft, changed, nextId, parts, assemblies, stock, papers);
+    }
+
+    /** This build with the ids below {@code next} kept out of reach. */
+    public Build withNextId(long next) {
+        return new Build(name, aircraft, rules, Math.max(next, nextId), parts, assemblies, stock, papers);
+    }
+
+    /** The part with this id; it must be in the build. */
+    public Part part(Id.Part id) {
+        return parts.stream().filter(p -> p.id().equals(id)).findFirst().orElseThrow(() -> new IllegalArgumentException("no part " + id.n()));
     }
 
     /** A face and the assembly it belongs to. */

@@ -14,30 +14,53 @@ import java.util.Objects;
  * @param yToward what lies along +y, {@code forward}
  * @param layers  in order from the near side, the side it is viewed from
  * @param groups  what is fastened on it
+ * @param zones   keep-outs, and what stands behind
  */
-public record Face(Id.Face id, String name, String viewed, String xToward, String yToward, List<Layer> layers, List<Group> groups) {
+public record Face(Id.Face id, String name, String viewed, String xToward, String yToward, List<Layer> layers, List<Group> groups,
+                   List<Zone> zones) {
     public Face {
         Objects.requireNonNull(id, "id");
         Names.check("a face", name);
         layers = List.copyOf(layers);
         groups = List.copyOf(groups);
+        zones = List.copyOf(zones);
+    }
+
+    /** A face with no zones. */
+    public Face(Id.Face id, String name, String viewed, String xToward, String yToward, List<Layer> layers, List<Group> groups) {
+        this(id, name, viewed, xToward, yToward, layers, groups, List.of());
     }
 
     /** This face with one layer put in the place of the layer with the same id. */
     public Face with(Layer changed) {
         return new Face(id, name, viewed, xToward, yToward,
-                layers.stream().map(l -> l.id().equals(changed.id()) ? changed : l).toList(), groups);
+                layers.stream().map(l -> l.id().equals(changed.id()) ? changed : l).toList(), groups, zones);
     }
 
     /** This face with one more group. */
     public Face plus(Group group) {
         List<Group> more = new ArrayList<>(groups);
         more.add(group);
-        return new Face(id, name, viewed, xToward, yToward, layers, more);
+        return new Face(id, name, viewed, xToward, yToward, layers, more, zones);
     }
 
     /** How many fasteners. */
     public int count() {
         return groups.stream().mapToInt(Group::count).sum();
+    }
+
+    /** This face with other layers, near side first. */
+    public Face withLayers(List<Layer> changed) {
+        return new Face(id, name, viewed, xToward, yToward, changed, groups, zones);
+    }
+
+    /** This face with other groups. */
+    public Face withGroups(List<Group> changed) {
+        return new Face(id, name, viewed, xToward, yToward, layers, changed, zones);
+    }
+
+    /** This face with other zones. */
+    public Face withZones(List<Zone> changed) {
+        return new Face(id, name, viewed, xToward, yToward, layers, groups, changed);
     }
 }

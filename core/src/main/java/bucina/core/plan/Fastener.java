@@ -1,6 +1,8 @@
 package bucina.core.plan;
 
 import bucina.core.measure.Length;
+import bucina.core.measure.LengthFormat;
+import bucina.core.measure.Unit;
 import bucina.core.rivet.HeadStyle;
 import java.util.Objects;
 
@@ -47,6 +49,44 @@ public sealed interface Fastener {
         @Override
         public String name() {
             return head.standard() + alloy + dash;
+        }
+    }
+
+    /**
+     * A pulled (blind) rivet; its length is worked out per hole.
+     *
+     * @param family    {@code iso15977} domed, {@code iso15978} 120 degree flush, {@code structural-16}
+     * @param diameter  of the body, over 0
+     * @param stainless true for a stainless body, which is nearly impossible to drill out
+     */
+    record PulledRivet(String family, Length diameter, boolean stainless) implements Fastener {
+
+        /** The flush family. */
+        public static final String FLUSH = "iso15978";
+
+        public PulledRivet {
+            if (!family.matches("[a-z0-9-]{3,30}")) {
+                throw new IllegalArgumentException("a family of pulled rivets is written like iso15977, was \"" + family + "\"");
+            }
+            if (!diameter.positive()) {
+                throw new IllegalArgumentException("body diameter must be over 0, was " + diameter);
+            }
+        }
+
+        @Override
+        public Length shank() {
+            return diameter;
+        }
+
+        @Override
+        public boolean flush() {
+            return family.equals(FLUSH);
+        }
+
+        @Override
+        public String name() {
+            String body = LengthFormat.exact(diameter, Unit.MM).replace(" mm", "");
+            return family.replace("iso", "ISO ") + " " + body + (stainless ? " stainless" : "");
         }
     }
 

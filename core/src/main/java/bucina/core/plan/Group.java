@@ -20,14 +20,16 @@ import java.util.Set;
  * @param typed       the typed stack of a group without geometry
  * @param expects     layers the drawing says it catches; empty if the drawing does not say
  * @param clears      layers the drawing says it must not catch
+ * @param holes       what the drawing says about its holes
  */
 public record Group(Id.Group id, String code, String name, Fastener fastener, boolean headFar, Preparation preparation, String callout,
-                    List<Row> rows, Optional<TypedStack> typed, Set<Id.Layer> expects, Set<Id.Layer> clears) {
+                    List<Row> rows, Optional<TypedStack> typed, Set<Id.Layer> expects, Set<Id.Layer> clears, HolePlan holes) {
     public Group {
         Objects.requireNonNull(id, "id");
         Objects.requireNonNull(fastener, "fastener");
         Objects.requireNonNull(preparation, "preparation");
         Objects.requireNonNull(callout, "callout");
+        Objects.requireNonNull(holes, "holes");
         Names.check("a group's code", code);
         Names.check("a group", name);
         rows = List.copyOf(rows);
@@ -36,6 +38,12 @@ public record Group(Id.Group id, String code, String name, Fastener fastener, bo
         if (typed.isPresent() && !rows.isEmpty()) {
             throw new IllegalArgumentException("group " + code + " has both rows of holes and a typed stack: give one of them");
         }
+    }
+
+    /** A group about whose holes the drawing says nothing. */
+    public Group(Id.Group id, String code, String name, Fastener fastener, boolean headFar, Preparation preparation, String callout, List<Row> rows,
+                 Optional<TypedStack> typed, Set<Id.Layer> expects, Set<Id.Layer> clears) {
+        this(id, code, name, fastener, headFar, preparation, callout, rows, typed, expects, clears, HolePlan.NONE);
     }
 
     /** How many fasteners: its holes, or the typed count. */
@@ -51,5 +59,42 @@ public record Group(Id.Group id, String code, String name, Fastener fastener, bo
     /** The preparation at one of its holes, with the hole's deviation. */
     public Preparation preparationAt(Hole hole) {
         return hole.deviation().flatMap(Deviation::preparation).orElse(preparation);
+    }
+
+    /** This group with other rows. */
+    public Group withRows(List<Row> changed) {
+        return new Group(id, code, name, fastener, headFar, preparation, callout, changed, typed, expects, clears, holes);
+    }
+
+    /** This group with another fastener, dressed as worked out where the head is flush. */
+    public Group withFastener(Fastener changed, String as) {
+        Preparation asked = !changed.flush() ? Preparation.NONE : preparation == Preparation.NONE ? Preparation.AUTO : preparation;
+        return new Group(id, code, name, changed, headFar, asked, as, rows, typed, expects, clears, holes);
+    }
+
+    /** This group with its heads on the far side, or on the near one. */
+    public Group withHeadFar(boolean far) {
+        return new Group(id, code, name, fastener, far, preparation, callout, rows, typed, expects, clears, holes);
+    }
+
+    /** This group with other sheets done to. */
+    public Group withPreparation(Preparation changed) {
+        return new Group(id, code, name, fastener, headFar, changed, callout, rows, typed, expects, clears, holes);
+    }
+
+    /** This group with something else said about its holes. */
+    public Group withHoles(HolePlan changed) {
+        return new Group(id, code, name, fastener, headFar, preparation, callout, rows, typed, expects, clears, changed);
+    }
+
+    /** This group under another code and name. */
+    public Group named(String newCode, String newName) {
+        return new Group(id, newCode, newName, fastener, headFar, preparation, callout, rows, typed, expects, clears, holes);
+    }
+
+    /** True if a hole of the two groups is read alike: all but name, rows and callout is the same. */
+    public boolean readsAs(Group other) {
+        return code.equals(other.code) && fastener.equals(other.fastener) && headFar == other.headFar && preparation == other.preparation
+                && expects.equals(other.expects) && clears.equals(other.clears) && holes.equals(other.holes);
     }
 }

@@ -21,4 +21,9 @@ public record Hole(Id.Hole id, int label, Point at, Optional<Deviation> deviatio
             throw new IllegalArgumentException("a hole's label must be over 0, was " + label);
         }
     }
+
+    /** This hole elsewhere. */
+    public Hole to(Point place) {
+        return new Hole(id, label, place, deviation);
+    }
 }

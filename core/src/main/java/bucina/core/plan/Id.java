@@ -54,6 +54,38 @@ public sealed interface Id {
         }
     }
 
+    /** Of a zone. */
+    record Zone(long n) implements Id {
+
+        public Zone {
+            check(n);
+        }
+    }
+
+    /** Of a query. */
+    record Query(long n) implements Id {
+
+        public Query {
+            check(n);
+        }
+    }
+
+    /** Of an acceptance. */
+    record Acceptance(long n) implements Id {
+
+        public Acceptance {
+            check(n);
+        }
+    }
+
+    /** Of a bulletin. */
+    record Bulletin(long n) implements Id {
+
+        public Bulletin {
+            check(n);
+        }
+    }
+
     /** Of a hole. */
     record Hole(long n) implements Id {
         public Hole {

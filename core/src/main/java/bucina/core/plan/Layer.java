@@ -2,6 +2,8 @@ package bucina.core.plan;
 
 import bucina.core.measure.Length;
 import bucina.core.sheet.Outline;
+import bucina.core.sheet.Segment;
+import java.util.List;
 import java.util.Objects;
 
 /**
@@ -12,20 +14,32 @@ import java.util.Objects;
  * @param name      what the bench calls it, {@code Rib 4 flange}; not blank
  * @param thickness over 0
  * @param outline   its shape on this face
+ * @param bends     tangents of its bends on this face, where the flat part ends; usually empty
  */
-public record Layer(Id.Layer id, Id.Part part, String name, Length thickness, Outline outline) {
+public record Layer(Id.Layer id, Id.Part part, String name, Length thickness, Outline outline, List<Segment> bends) {
     public Layer {
         Objects.requireNonNull(id, "id");
         Objects.requireNonNull(part, "part");
         Objects.requireNonNull(outline, "outline");
         Names.check("a layer", name);
+        bends = List.copyOf(bends);
         if (!thickness.positive()) {
             throw new IllegalArgumentException("thickness must be over 0, was " + thickness);
         }
     }
 
+    /** A layer with no bend on this face. */
+    public Layer(Id.Layer id, Id.Part part, String name, Length thickness, Outline outline) {
+        this(id, part, name, thickness, outline, List.of());
+    }
+
     /** This layer with another outline. */
     public Layer withOutline(Outline changed) {
-        return new Layer(id, part, name, thickness, changed);
+        return new Layer(id, part, name, thickness, changed, bends);
+    }
+
+    /** This layer with another thickness. */
+    public Layer withThickness(Length changed) {
+        return new Layer(id, part, name, changed, outline, bends);
     }
 }

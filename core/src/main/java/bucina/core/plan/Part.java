@@ -10,7 +10,7 @@ import java.util.Objects;
  * @param name         as marked on the part, not blank
  * @param material     alloy and temper
  * @param fittingOrder parts go on in ascending order; equal numbers go on together; at least 0
- * @param fitted       true once it is on for good
+ * @param fitted       true once it is in place: clecoed or riveted on
  */
 public record Part(Id.Part id, String name, Material material, int fittingOrder, boolean fitted) {
     public Part {
@@ -20,5 +20,10 @@ public record Part(Id.Part id, String name, Material material, int fittingOrder,
         if (fittingOrder < 0) {
             throw new IllegalArgumentException("fitting order must be at least 0, was " + fittingOrder);
         }
+    }
+
+    /** This part in place, or not yet. */
+    public Part withFitted(boolean on) {
+        return new Part(id, name, material, fittingOrder, on);
     }
 }

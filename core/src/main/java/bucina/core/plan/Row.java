@@ -31,4 +31,13 @@ public record Row(Id.Row id, String name, int nextLabel, List<Hole> holes) {
     public String label(Hole hole) {
         return name + "." + hole.label();
     }
+
+    /** This row with other holes, in order; labels given out stay given out. */
+    public Row withHoles(List<Hole> changed) {
+        int next = nextLabel;
+        for (Hole hole : changed) {
+            next = Math.max(next, hole.label() + 1);
+        }
+        return new Row(id, name, next, changed);
+    }
 }

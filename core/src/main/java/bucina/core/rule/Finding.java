@@ -16,9 +16,10 @@ import java.util.Optional;
  * @param source   the standard or practice behind the rule
  * @param message  one sentence that names the hole, the part and the number
  * @param remedy   what to do, one sentence
+ * @param accepted why and by whom it was accepted; empty if it was not
  */
 public record Finding(String rule, Level level, Place place, Optional<Length> measured, Optional<Length> required, String source,
-                      Sentence message, Sentence remedy) {
+                      Sentence message, Sentence remedy, Optional<String> accepted) {
     public Finding {
         Objects.requireNonNull(rule, "rule");
         Objects.requireNonNull(level, "level");
@@ -27,6 +28,23 @@ public record Finding(String rule, Level level, Place place, Optional<Length> me
         Objects.requireNonNull(required, "required");
         Objects.requireNonNull(message, "message");
         Objects.requireNonNull(remedy, "remedy");
+        Objects.requireNonNull(accepted, "accepted");
+    }
+
+    /** A finding that nobody accepted. */
+    public Finding(String rule, Level level, Place place, Optional<Length> measured, Optional<Length> required, String source, Sentence message,
+                   Sentence remedy) {
+        this(rule, level, place, measured, required, source, message, remedy, Optional.empty());
+    }
+
+    /** This finding, accepted. */
+    public Finding acceptedBecause(String reason) {
+        return new Finding(rule, level, place, measured, required, source, message, remedy, Optional.of(reason));
+    }
+
+    /** This finding at a place, its sentence begun with the words that name it. */
+    public Finding at(Place where, String words) {
+        return new Finding(rule, level, where, measured, required, source, message.after(words), remedy, accepted);
     }
 
     /**

@@ -19,7 +19,12 @@ public enum RuleKey {
     OVERSIZE_MOST("hole.oversize.most", "Largest hole over the drill before the next diameter", Kind.LENGTH),
     PITCH_LEAST("pitch.least", "Least pitch in a row", Kind.DIAMETERS),
     PITCH_MOST_DIAMETERS("pitch.most.diameters", "Most pitch in a row, by shank", Kind.DIAMETERS),
-    PITCH_MOST_THICKNESS("pitch.most.thickness", "Most pitch in a row, by the thinnest sheet", Kind.THICKNESSES);
+    PITCH_MOST_THICKNESS("pitch.most.thickness", "Most pitch in a row, by the thinnest sheet", Kind.THICKNESSES),
+    GAUGE_LEAST("gauge.least", "Least distance between rivets of two rows", Kind.DIAMETERS),
+    TANGENT_CLEAR("head.tangent.clear", "Clear metal between a head and a bend tangent", Kind.LENGTH),
+    LAP_BACK("lap.lift.back", "How far back a lap that is lifted stays open", Kind.LENGTH),
+    PUNCH_UNDER("blind.punch.under", "How far under size a hole is made that is dimpled for a pulled rivet", Kind.LENGTH),
+    TAIL_DIAMETER("blind.tail.diameter", "Diameter of the set tail of a pulled rivet", Kind.DIAMETERS);
 
     /** What a value of the rule is. */
     public enum Kind {

@@ -133,6 +133,23 @@ public final class RuleSet {
         return of(name, changed);
     }
 
+    /** This set under another name. */
+    public RuleSet named(String other) {
+        return new RuleSet(Objects.requireNonNull(other, "other"), rules);
+    }
+
+    /** A set of the given rules with those that are missing taken from another: for files older than a rule. */
+    public static RuleSet filled(String name, List<Rule> rules, RuleSet from) {
+        List<Rule> all = new ArrayList<>(rules);
+        from.rules().stream().filter(r -> rules.stream().noneMatch(g -> g.key() == r.key())).forEach(all::add);
+        return of(name, all);
+    }
+
+    /** The rules whose value is another here than in {@code other}, in the order of {@link RuleKey}. */
+    public List<Rule> differing(RuleSet other) {
+        return rules().stream().filter(r -> !r.value().equals(other.rule(r.key()).value())).toList();
+    }
+
     @Override
     public boolean equals(Object other) {
         return other instanceof RuleSet that && name.equals(that.name) && rules.equals(that.rules);

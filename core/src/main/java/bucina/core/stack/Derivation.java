@@ -7,7 +7,9 @@ import bucina.core.plan.Group;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.TypedStack;
+import bucina.core.measure.Sentence;
 import bucina.core.rule.Finding;
+import bucina.core.rule.Level;
 import bucina.core.sheet.Point;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -24,17 +26,20 @@ public final class Derivation {
     private final Catalogue catalogue;
     private final Map<Id.Face, FaceReading> faces;
     private final Map<Id.Group, Solution> typed;
+    private final Accepted accepted;
 
-    private Derivation(Build build, Catalogue catalogue, Map<Id.Face, FaceReading> faces, Map<Id.Group, Solution> typed) {
+    private Derivation(Build build, Catalogue catalogue, Map<Id.Face, FaceReading> faces, Map<Id.Group, Solution> typed,
+                       Accepted accepted) {
         this.build = build;
         this.catalogue = catalogue;
         this.faces = faces;
         this.typed = typed;
+        this.accepted = accepted;
     }
 
     /** Works out a whole build. */
     public static Derivation of(Build build, Catalogue catalogue) {
-        return new Derivation(build, catalogue, Map.of(), Map.of()).next(build);
+        return new Derivation(build, catalogue, Map.of(), Map.of(), Accepted.of(build)).next(build);
     }
 
     /** The derivation of what the build has become: faces that did not change keep their readings. */
@@ -44,22 +49,23 @@ public final class Derivation {
 
     private Derivation next(Build changed) {
         Solver solver = new Solver(catalogue, changed.rules());
+        Accepted now = changed.papers() == build.papers() ? accepted : Accepted.of(changed);
         Map<Id.Face, FaceReading> readings = new LinkedHashMap<>();
         Map<Id.Group, Solution> solutions = new HashMap<>();
         // Faces do not depend on each other: each core takes some, and the order of the map is that of the build.
-        List<FaceReading> read = changed.faces().parallelStream().map(ref -> read(ref.face(), solver)).toList();
+        List<FaceReading> read = changed.faces().parallelStream().map(ref -> read(ref.face(), solver, now)).toList();
         read.forEach(r -> readings.put(r.face().id(), r));
         for (Build.FaceRef ref : changed.faces()) {
             for (Group group : ref.face().groups()) {
                 group.typed().ifPresent(stack -> solutions.put(group.id(), solve(solver, group, stack)));
             }
         }
-        return new Derivation(changed, catalogue, readings, solutions);
+        return new Derivation(changed, catalogue, readings, solutions, now);
     }
 
-    private FaceReading read(Face face, Solver solver) {
+    private FaceReading read(Face face, Solver solver, Accepted now) {
         FaceReading before = faces.get(face.id());
-        return before == null ? FaceReading.of(face, solver) : before.face() == face ? before : before.after(face, solver);
+        return before == null ? FaceReading.of(face, solver, now) : before.face() == face && now == accepted ? before : before.after(face, solver, now);
     }
 
     private static Solution solve(Solver solver, Group group, TypedStack stack) {
@@ -95,6 +101,14 @@ public final class Derivation {
         return face.layers().stream().filter(l -> l.outline().covers(at)).toList();
     }
 
+    /** What holds a group as a whole: its open queries. */
+    private List<Finding> group(Face face, Group group) {
+        return build.papers().queries().stream().filter(q -> q.open() && q.group().equals(group.id())).map(q -> new Finding("query-open", Level.WARNING,
+                new Finding.Place(face.name(), group.code(), "", ""), Optional.empty(), Optional.empty(), "a query of " + q.opened(),
+                Sentence.of(group.code() + " waits for an answer: " + q.text().replace("{}", "")),
+                Sentence.of("Answer it with its source before anything is set."))).toList();
+    }
+
     /**
      * Every finding of the build, face by face.
      *
@@ -107,11 +121,13 @@ public final class Derivation {
                 if (cancelled.getAsBoolean()) {
                     return all;
                 }
-                if (reading.worst().isPresent()) {
+                if (reading.worst().isPresent() || !reading.accepted().isEmpty()) {
                     all.addAll(StackCheck.findings(ref.face(), reading));
                 }
             }
+            all.addAll(face(ref.face().id()).rowFindings(build.rules()));
             for (Group group : ref.face().groups()) {
+                group(ref.face(), group).forEach(all::add);
                 typed(group.id()).ifPresent(s -> s.faults().forEach(f -> all.add(new Finding(f.rule(), f.level(),
                         new Finding.Place(ref.face().name(), group.code(), "", ""), f.measured(), f.required(), f.source(),
                         f.message().after(group.code() + ": "), f.remedy()))));

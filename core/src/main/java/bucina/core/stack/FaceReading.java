@@ -3,83 +3,137 @@ package bucina.core.stack;
 import bucina.core.plan.Face;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
-import bucina.core.plan.Row;
+import bucina.core.rule.Finding;
+import bucina.core.rule.RuleSet;
 import bucina.core.sheet.Box;
-import bucina.core.sheet.BoxIndex;
 import bucina.core.sheet.Point;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.IntStream;
 
 /** All readings of one face, and where its holes lie. Immutable. */
 public final class FaceReading {
 
     private final Face face;
+    private final FaceHoles holes;
     private final HoleReading[] readings;
-    private final Map<Id.Hole, Integer> places;
-    private final BoxIndex<Integer> holes;
+    private final Accepted accepted;
     private final int workedOut;
+    private List<Finding> rowFindings;
 
-    private FaceReading(Face face, HoleReading[] readings, Map<Id.Hole, Integer> places, BoxIndex<Integer> holes, int workedOut) {
+    private FaceReading(Face face, FaceHoles holes, HoleReading[] readings, Accepted accepted, int workedOut) {
         this.face = face;
-        this.readings = readings;
-        this.places = places;
         this.holes = holes;
+        this.readings = readings;
+        this.accepted = accepted;
         this.workedOut = workedOut;
     }
 
     /** Works out every hole of a face. */
-    public static FaceReading of(Face face, Solver solver) {
-        HoleReader reader = new HoleReader(face, solver);
-        List<HoleReading> all = new ArrayList<>();
-        for (var group : face.groups()) {
-            for (Row row : group.rows()) {
-                row.holes().forEach(hole -> all.add(reader.read(group, row, hole)));
+    static FaceReading of(Face face, Solver solver, Accepted accepted) {
+        FaceHoles holes = new FaceHoles(face, solver.rules());
+        HoleReader reader = new HoleReader(face, holes, solver, accepted);
+        HoleReading[] readings = new HoleReading[holes.size()];
+        for (int i = 0; i < readings.length; i++) {
+            readings[i] = reader.read(i);
+        }
+        return new FaceReading(face, holes, readings, accepted, readings.length);
+    }
+
+    /**
+     * The readings of this face as it has become. Worked out again are the holes near layers and zones that came, went or changed, the holes of
+     * rows that changed, the holes near a hole that came, went or moved, and those about which something else is accepted; the rest keep their
+     * figures. Where the layers that stayed changed their order everything is worked out.
+     */
+    FaceReading after(Face changed, Solver solver, Accepted now) {
+        Optional<List<Box>> near = changedBoxes(changed);
+        if (near.isEmpty()) {
+            return of(changed, solver, now);
+        }
+        FaceHoles next = changed.groups() == face.groups() ? holes : new FaceHoles(changed, solver.rules());
+        HoleReader reader = new HoleReader(changed, next, solver, now);
+        boolean[] again = new Touched(next).touched(near.get(), now);
+        HoleReading[] made = new HoleReading[next.size()];
+        int count = 0;
+        for (int i = 0; i < made.length; i++) {
+            if (again[i]) {
+                made[i] = reader.read(i);
+                count++;
+            } else {
+                FaceHoles.Slot slot = next.slot(i);
+                made[i] = readings[holes.place(slot.hole().id())].in(slot.group(), slot.row());
             }
         }
-        HoleReading[] readings = all.toArray(HoleReading[]::new);
-        Map<Id.Hole, Integer> places = new HashMap<>(readings.length * 2);
-        for (int i = 0; i < readings.length; i++) {
-            places.put(readings[i].hole().id(), i);
+        return new FaceReading(changed, next, made, now, count);
+    }
+
+    /** Finds the holes that a change touches. */
+    private final class Touched {
+
+        private final FaceHoles next;
+        private final double reach;
+        private final boolean[] again;
+
+        Touched(FaceHoles next) {
+            this.next = next;
+            this.reach = Math.max(next.reach(), holes.reach());
+            this.again = new boolean[next.size()];
         }
-        BoxIndex<Integer> index = new BoxIndex<>(IntStream.range(0, readings.length).boxed().toList(), i -> box(readings[i].hole().at()));
-        return new FaceReading(face, readings, places, index, readings.length);
+
+        boolean[] touched(List<Box> near, Accepted now) {
+            near.forEach(this::around);
+            if (next != holes) {
+                rows();
+            }
+            for (Id subject : now.differing(accepted)) {
+                if (subject instanceof Id.Hole hole && next.place(hole) != null) {
+                    again[next.place(hole)] = true;
+                }
+            }
+            return again;
+        }
+
+        private void rows() {
+            boolean[] stayed = new boolean[holes.size()];
+            for (int i = 0; i < again.length; i++) {
+                FaceHoles.Slot slot = next.slot(i);
+                Integer before = holes.place(slot.hole().id());
+                if (before != null) {
+                    FaceHoles.Slot old = holes.slot(before);
+                    stayed[before] = old.hole().equals(slot.hole()) && alike(old, slot);
+                }
+                if (before == null || !stayed[before]) {
+                    again[i] = true;
+                    around(box(slot.hole().at()));
+                }
+            }
+            for (int i = 0; i < stayed.length; i++) {
+                if (!stayed[i]) {
+                    around(box(holes.slot(i).hole().at()));
+                }
+            }
+        }
+
+        /** True if a hole that did not move itself is read as before: its row keeps its name and its group its ways. */
+        private boolean alike(FaceHoles.Slot old, FaceHoles.Slot slot) {
+            return (old.group() == slot.group() || old.group().id().equals(slot.group().id()) && old.group().readsAs(slot.group()))
+                    && old.row().id().equals(slot.row().id()) && old.row().name().equals(slot.row().name());
+        }
+
+        private void around(Box box) {
+            for (int i : next.in(new Box(box.minX() - reach, box.minY() - reach, box.maxX() + reach, box.maxY() + reach))) {
+                again[i] = true;
+            }
+        }
     }
 
     private static Box box(Point p) {
         return Box.around(p, p);
     }
 
-    /**
-     * The readings of this face as it has become: where only layers changed, only the holes in the boxes of those layers (as they were and as
-     * they are) are worked out again; otherwise all.
-     */
-    public FaceReading after(Face changed, Solver solver) {
-        Optional<List<Box>> near = changed.groups() == face.groups() ? changedBoxes(changed) : Optional.empty();
-        if (near.isEmpty()) {
-            return of(changed, solver);
-        }
-        HoleReader reader = new HoleReader(changed, solver);
-        HoleReading[] next = readings.clone();
-        boolean[] done = new boolean[next.length];
-        int count = 0;
-        for (Box box : near.get()) {
-            for (int i : holes.in(box)) {
-                if (!done[i]) {
-                    done[i] = true;
-                    count++;
-                    next[i] = reader.read(next[i].group(), next[i].row(), next[i].hole());
-                }
-            }
-        }
-        return new FaceReading(changed, next, places, holes, count);
-    }
-
-    /** Boxes of layers that came, went or changed; empty if the layers that stayed changed their order. */
+    /** Boxes of layers and zones that came, went or changed; empty if the layers that stayed changed their order. */
     private Optional<List<Box>> changedBoxes(Face changed) {
         Map<Layer, Boolean> before = new IdentityHashMap<>();
         face.layers().forEach(l -> before.put(l, true));
@@ -95,7 +149,28 @@ public final class FaceReading {
         List<Box> boxes = new ArrayList<>();
         face.layers().stream().filter(l -> !after.containsKey(l)).forEach(l -> boxes.add(l.outline().box()));
         changed.layers().stream().filter(l -> !before.containsKey(l)).forEach(l -> boxes.add(l.outline().box()));
+        if (changed.zones() != face.zones()) {
+            face.zones().stream().filter(z -> !changed.zones().contains(z)).forEach(z -> boxes.add(z.outline().box()));
+            changed.zones().stream().filter(z -> !face.zones().contains(z)).forEach(z -> boxes.add(z.outline().box()));
+        }
         return Optional.of(boxes);
+    }
+
+    /** Findings about rows as wholes: their place names the row. Worked out when first asked for. */
+    public List<Finding> rowFindings(RuleSet rules) {
+        List<Finding> found = rowFindings;
+        if (found == null) {
+            found = new ArrayList<>();
+            int from = 0;
+            for (int i = 1; i <= readings.length; i++) {
+                if (i == readings.length || !readings[i].row().id().equals(readings[from].row().id())) {
+                    found.addAll(RowCheck.findings(face.name(), List.of(readings).subList(from, i), rules, accepted));
+                    from = i;
+                }
+            }
+            rowFindings = found;
+        }
+        return found;
     }
 
     /** The face read. */
@@ -120,7 +195,7 @@ public final class FaceReading {
 
     /** The reading of one hole; empty if it is not on this face. */
     public Optional<HoleReading> of(Id.Hole hole) {
-        return Optional.ofNullable(places.get(hole)).map(i -> readings[i]);
+        return Optional.ofNullable(holes.place(hole)).map(i -> readings[i]);
     }
 
     /** Places, in {@link #readings()}, of the holes whose centre lies in the box, in no order. */

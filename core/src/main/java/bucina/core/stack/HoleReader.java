@@ -1,18 +1,20 @@
 package bucina.core.stack;
 
+import bucina.core.dress.Preparation;
 import bucina.core.measure.Length;
 import bucina.core.plan.Deviation;
 import bucina.core.plan.Face;
 import bucina.core.plan.Fastener;
-import bucina.core.dress.Preparation;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hole;
 import bucina.core.plan.Layer;
-import bucina.core.plan.Row;
-import bucina.core.rule.Level;
+import bucina.core.plan.Zone;
+import bucina.core.rule.Finding;
+import bucina.core.rule.RuleKey;
 import bucina.core.sheet.Box;
 import bucina.core.sheet.BoxIndex;
 import bucina.core.sheet.Point;
+import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
@@ -29,59 +31,76 @@ import java.util.stream.IntStream;
 /** Reads holes of one face. Not for more than one thread at a time. */
 final class HoleReader {
 
-    private record Key(Fastener fastener, Preparation preparation, Optional<Length> drilled, boolean far, BitSet covering) {
+    private record Key(Group group, Fastener fastener, Preparation preparation, Optional<Length> drilled, Optional<Length> room, BitSet covering) {
     }
 
     private record Answer(List<Layer> layers, Solution solution) {
     }
 
     private final Face face;
+    private final FaceHoles holes;
     private final Solver solver;
+    private final Accepted accepted;
+    private final SpotCheck spots;
     private final BoxIndex<Integer> index;
     private final Map<Key, Answer> answers = new HashMap<>();
 
-    HoleReader(Face face, Solver solver) {
+    HoleReader(Face face, FaceHoles holes, Solver solver, Accepted accepted) {
         this.face = face;
+        this.holes = holes;
         this.solver = solver;
+        this.accepted = accepted;
+        this.spots = new SpotCheck(face, holes, solver);
         this.index = new BoxIndex<>(IntStream.range(0, face.layers().size()).boxed().toList(), i -> face.layers().get(i).outline().box());
     }
 
-    private BitSet places(Point at) {
+    HoleReading read(int i) {
+        FaceHoles.Slot slot = holes.slot(i);
+        Group group = slot.group();
+        Hole hole = slot.hole();
+        Point at = hole.at();
+        double reach = holes.reach();
+        List<Integer> near = index.in(new Box(at.x() - reach, at.y() - reach, at.x() + reach, at.y() + reach));
         BitSet places = new BitSet(face.layers().size());
-        for (int i : index.in(Box.around(at, at))) {
-            if (face.layers().get(i).outline().covers(at)) {
-                places.set(i);
+        List<Integer> beside = new ArrayList<>(0);
+        for (int l : near) {
+            if (face.layers().get(l).outline().covers(at)) {
+                places.set(l);
+            } else {
+                beside.add(l);
             }
         }
-        return places;
-    }
-
-    HoleReading read(Group group, Row row, Hole hole) {
-        Key key = new Key(group.fastenerAt(hole), group.preparationAt(hole), hole.deviation().flatMap(Deviation::hole), group.headFar(),
-                places(hole.at()));
+        Fastener fastener = group.fastenerAt(hole);
+        Key key = new Key(group, fastener, group.preparationAt(hole), hole.deviation().flatMap(Deviation::hole), room(fastener, at), places);
         Answer answer = answers.computeIfAbsent(key, this::answer);
         double[] edges = new double[answer.layers.size()];
         boolean edgeHolds = true;
-        for (int i = 0; i < edges.length; i++) {
-            Length distance = answer.layers.get(i).outline().edgeDistance(hole.at());
-            edges[i] = distance.nanometres();
+        for (int l = 0; l < edges.length; l++) {
+            Length distance = answer.layers.get(l).outline().edgeDistance(at);
+            edges[l] = distance.nanometres();
             edgeHolds &= answer.solution.edge().allows(distance);
         }
-        return new HoleReading(group, row, hole, answer.layers, answer.solution, edges, worst(group, answer, edgeHolds));
+        List<Finding> here = spots.findings(i, answer.solution, answer.layers, places.nextSetBit(0), places.length() - 1, beside);
+        boolean well = edgeHolds && here.isEmpty() && answer.solution.faults().isEmpty() && StackCheck.catchesWell(group, answer.layers);
+        return new HoleReading(slot, answer.layers, answer.solution, edges, here, accepted.about(hole.id()), well ? Optional.empty() : Optional.of(face));
+    }
+
+    /** What is free behind a pulled rivet: the least of what stands behind within its tail's radius; empty where nothing does. */
+    private Optional<Length> room(Fastener fastener, Point at) {
+        if (!(fastener instanceof Fastener.PulledRivet) || face.zones().isEmpty()) {
+            return Optional.empty();
+        }
+        Length tail = solver.rules().times(RuleKey.TAIL_DIAMETER, fastener.shank()).times(0.5);
+        return face.zones().stream().filter(z -> z.kind() == Zone.Kind.BEHIND)
+                .filter(z -> z.outline().covers(at) || z.room().positive() && !z.outline().edgeDistance(at).atLeast(tail))
+                .map(Zone::room).reduce(Length::min);
     }
 
     private Answer answer(Key key) {
         List<Layer> near = key.covering.stream().mapToObj(face.layers()::get).toList();
-        List<Layer> layers = key.far ? near.reversed() : near;
+        List<Layer> layers = key.group.headFar() ? near.reversed() : near;
         List<Length> thicknesses = layers.stream().map(Layer::thickness).toList();
-        return new Answer(layers, solver.solve(key.fastener, key.preparation, key.drilled, thicknesses, Optional.empty()));
-    }
-
-    private static Level worst(Group group, Answer answer, boolean edgeHolds) {
-        if (!edgeHolds) {
-            return Level.ERROR;
-        }
-        return java.util.stream.Stream.concat(answer.solution.faults().stream().map(f -> f.level()),
-                StackCheck.levels(group, answer.layers).stream()).min(java.util.Comparator.naturalOrder()).orElse(null);
+        return new Answer(layers, solver.solve(new Solver.Ask(key.fastener, key.preparation, key.drilled, thicknesses, Optional.empty(), key.room,
+                key.group.holes().dieAngle())));
     }
 }

@@ -1,11 +1,16 @@
 package bucina.core.stack;
 
 import bucina.core.measure.Length;
+import bucina.core.plan.Acceptance;
+import bucina.core.plan.Face;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hole;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Row;
+import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -18,16 +23,52 @@ public final class HoleReading {
     private final List<Layer> layers;
     private final Solution solution;
     private final double[] edges;
+    private final List<Finding> spots;
+    private final List<Acceptance> accepted;
     private final Level worst;
 
-    HoleReading(Group group, Row row, Hole hole, List<Layer> layers, Solution solution, double[] edges, Level worst) {
-        this.group = group;
-        this.row = row;
-        this.hole = hole;
+    /**
+     * @param spots    what is wrong with its place; usually empty
+     * @param accepted what was accepted about it; usually empty
+     * @param wrong    the face it is on if anything is wrong with it; empty if nothing is
+     */
+    HoleReading(FaceHoles.Slot slot, List<Layer> layers, Solution solution, double[] edges, List<Finding> spots, List<Acceptance> accepted,
+                Optional<Face> wrong) {
+        this.group = slot.group();
+        this.row = slot.row();
+        this.hole = slot.hole();
         this.layers = layers;
         this.solution = solution;
         this.edges = edges;
-        this.worst = worst;
+        this.spots = spots;
+        this.accepted = accepted;
+        this.worst = wrong.flatMap(face -> StackCheck.findings(face, this).stream().filter(f -> f.accepted().isEmpty()).map(Finding::level)
+                .min(Comparator.naturalOrder())).orElse(null);
+    }
+
+    private HoleReading(HoleReading as, Group group, Row row) {
+        this.group = group;
+        this.row = row;
+        this.hole = as.hole;
+        this.layers = as.layers;
+        this.solution = as.solution;
+        this.edges = as.edges;
+        this.spots = as.spots;
+        this.accepted = as.accepted;
+        this.worst = as.worst;
+    }
+
+    /** The same reading of a hole whose group or row got other holes. */
+    HoleReading in(Group changed, Row changedRow) {
+        return group == changed && row == changedRow ? this : new HoleReading(this, changed, changedRow);
+    }
+
+    List<Finding> spots() {
+        return spots;
+    }
+
+    List<Acceptance> accepted() {
+        return accepted;
     }
 
     public Group group() {
@@ -73,7 +114,7 @@ public final class HoleReading {
         return best < 0 ? Optional.empty() : Optional.of(best);
     }
 
-    /** The worst level of its findings; empty if there is none. Cheaper than making the findings. */
+    /** The worst level of its findings that nobody accepted; empty if there is none. Cheaper than making the findings. */
     public Optional<Level> worst() {
         return Optional.ofNullable(worst);
     }
@@ -81,6 +122,7 @@ public final class HoleReading {
     /** True if every figure of the two readings is the same. */
     public boolean same(HoleReading other) {
         return hole.equals(other.hole) && layers.equals(other.layers) && solution.equals(other.solution)
-                && java.util.Arrays.equals(edges, other.edges) && worst == other.worst;
+                && Arrays.equals(edges, other.edges) && worst == other.worst
+                && spots.equals(other.spots) && accepted.equals(other.accepted);
     }
 }

@@ -1,7 +1,11 @@
 package bucina.core.stack;
 
+import bucina.core.blind.BlindChoice;
+import bucina.core.blind.BlindRivet;
 import bucina.core.dress.Dressing;
 import bucina.core.measure.Length;
+import bucina.core.measure.LengthFormat;
+import bucina.core.measure.Unit;
 import bucina.core.plan.Fastener;
 import bucina.core.rivet.RivetChoice;
 import bucina.core.rule.EdgeRule;
@@ -16,10 +20,13 @@ import java.util.Optional;
  * @param hole     hole diameter
  * @param dressing what is done to each sheet, head side first; no sheets where the hole misses all of them
  * @param choice   the rivet; empty for hardware, for an empty stack and for a rivet the catalogue lacks
+ * @param blind    the pulled rivet; empty for other fasteners and an empty stack
+ * @param heads    how far its heads reach
  * @param edge     the edge distance rule for this fastener
  * @param faults   what is wrong whatever the place: levels and sentences, without the place
  */
-public record Solution(Fastener fastener, Length hole, Dressing dressing, Optional<RivetChoice> choice, EdgeRule edge, List<Finding> faults) {
+public record Solution(Fastener fastener, Length hole, Dressing dressing, Optional<RivetChoice> choice, Optional<BlindChoice> blind,
+                       Heads heads, EdgeRule edge, List<Finding> faults) {
     public Solution {
         faults = List.copyOf(faults);
     }
@@ -31,17 +38,53 @@ public record Solution(Fastener fastener, Length hole, Dressing dressing, Option
 
     /** What to call the length at the bench: {@code -3.5}; for hardware its name; {@code none} where nothing does. */
     public String dash() {
-        return choice.map(c -> c.pick().dash()).orElseGet(() -> fastener instanceof Fastener.Hardware h ? h.name() : "none");
+        return switch (fastener) {
+            case Fastener.SolidRivet r -> choice.map(c -> c.pick().dash()).orElse("none");
+            case Fastener.PulledRivet r -> blind.flatMap(b -> b.rivet().map(c -> b.bench(c))).orElse("none");
+            case Fastener.Hardware h -> h.name();
+        };
     }
 
     /** The whole designation to use: {@code MS20426AD3-3.5}; empty where nothing does. */
     public Optional<String> designation() {
-        return fastener instanceof Fastener.Hardware h ? Optional.of(h.name())
-                : choice.flatMap(c -> c.pick().designation()).map(d -> d.code());
+        return switch (fastener) {
+            case Fastener.SolidRivet r -> choice.flatMap(c -> c.pick().designation()).map(d -> d.code());
+            case Fastener.PulledRivet r -> blind.flatMap(BlindChoice::rivet).map(c -> designation(r, c));
+            case Fastener.Hardware h -> Optional.of(h.name());
+        };
     }
 
     /** The length it goes in with; empty for hardware and where nothing does. */
     public Optional<Length> length() {
-        return choice.flatMap(c -> c.pick().length());
+        return choice.flatMap(c -> c.pick().length()).or(() -> blind.flatMap(b -> b.cutTo().or(() -> b.rivet().flatMap(BlindRivet::length))));
+    }
+
+    /** True if what goes in is cut shorter first. */
+    public boolean cut() {
+        return choice.flatMap(c -> c.pick().cutTo()).isPresent() || blind.flatMap(BlindChoice::cutTo).isPresent();
+    }
+
+    /** The whole name of a pulled rivet of one length: {@code ISO 15977 3.2 × 8}. */
+    public static String designation(Fastener.PulledRivet rivet, BlindRivet length) {
+        return length.length().map(l -> rivet.name() + " × " + LengthFormat.exact(l, Unit.MM).replace(" mm", "")).orElse(rivet.name() + " " + length.name());
+    }
+
+    /**
+     * How far a fastener's heads reach from the hole's centre.
+     *
+     * @param head radius of the head it came with
+     * @param tail radius of the head that is formed, or of a nut
+     */
+    public record Heads(Length head, Length tail) {
+
+        /** The reach of the heads on the side where the manufactured head is, or on the other. */
+        public Length on(boolean headSide) {
+            return headSide ? head : tail;
+        }
+
+        /** The farther of the two. */
+        public Length most() {
+            return head.max(tail);
+        }
     }
 }

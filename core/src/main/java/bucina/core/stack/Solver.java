@@ -23,7 +23,8 @@ import java.util.Optional;
 /** Works out one fastener in one stack. Pure, safe on any thread. */
 public final class Solver {
 
-    private static final String PRACTICE = "sheet-metal practice, FAA-H-8083-31";
+    private static final int SOLID_ANGLE = 100;
+    static final String PRACTICE = "sheet-metal practice, FAA-H-8083-31";
 
     private final Catalogue catalogue;
     private final RuleSet rules;
@@ -42,35 +43,71 @@ public final class Solver {
     }
 
     /**
-     * Works out a stack.
+     * What is asked about one hole.
      *
      * @param fastener what goes in
      * @param asked    what the plan asks at the hole
      * @param drilled  hole diameter where it is not the catalogue's
      * @param layers   thicknesses, head side first; may be empty
      * @param coupon   effective grip read from a coupon; usually empty
+     * @param room     what is free behind the stack; empty where nothing stands behind
+     * @param dies     angle of the dimple dies planned; empty for the head's own
      */
+    public record Ask(Fastener fastener, Preparation asked, Optional<Length> drilled, List<Length> layers, Optional<Length> coupon,
+                      Optional<Length> room, Optional<Integer> dies) {
+    }
+
+    /** Works out a stack with nothing behind it and the dies that belong to the head. */
     public Solution solve(Fastener fastener, Preparation asked, Optional<Length> drilled, List<Length> layers, Optional<Length> coupon) {
-        EdgeRule edge = EdgeRule.of(rules, fastener.shank(), fastener.flush());
-        if (fastener instanceof Fastener.Hardware h) {
-            return new Solution(fastener, drilled.orElse(h.hole()), Dressing.plain(layers), Optional.empty(), edge, List.of());
-        }
-        Fastener.SolidRivet rivet = (Fastener.SolidRivet) fastener;
+        return solve(new Ask(fastener, asked, drilled, layers, coupon, Optional.empty(), Optional.empty()));
+    }
+
+    /** Works out a stack. */
+    public Solution solve(Ask ask) {
+        return switch (ask.fastener) {
+            case Fastener.SolidRivet rivet -> solid(rivet, ask);
+            case Fastener.PulledRivet rivet -> new PulledSolver(catalogue, rules).solve(rivet, ask);
+            case Fastener.Hardware h -> new Solution(h, ask.drilled.orElse(h.hole()), Dressing.plain(ask.layers), Optional.empty(), Optional.empty(),
+                    new Solution.Heads(h.shank(), h.shank()), edge(h), List.of());
+        };
+    }
+
+    /** How far a fastener's heads reach, whatever its length. */
+    public Solution.Heads heads(Fastener fastener) {
+        return solve(fastener, Preparation.NONE, Optional.empty(), List.of(), Optional.empty()).heads();
+    }
+
+    private EdgeRule edge(Fastener fastener) {
+        return EdgeRule.of(rules, fastener.shank(), fastener.flush());
+    }
+
+    private Solution solid(Fastener.SolidRivet rivet, Ask ask) {
         Optional<RivetSize> size = catalogue.rivet(rivet.head(), rivet.dash());
+        Length tail = rules.times(RuleKey.GAUGE_DIAMETER, rivet.shank()).times(0.5);
         if (size.isEmpty()) {
-            return new Solution(fastener, drilled.orElse(rivet.shank()), Dressing.plain(layers), Optional.empty(), edge, List.of(fault(
-                    "rivet-not-in-catalogue", Level.ERROR, "catalogue", Sentence.of(rivet.name() + " is not in the catalogue."),
-                    "Add its row to rivets.csv with the source, or choose another rivet.")));
+            return new Solution(rivet, ask.drilled.orElse(rivet.shank()), Dressing.plain(ask.layers), Optional.empty(), Optional.empty(),
+                    new Solution.Heads(rivet.shank(), tail), edge(rivet), List.of(fault("rivet-not-in-catalogue", Level.ERROR, "catalogue",
+                    Sentence.of(rivet.name() + " is not in the catalogue."), "Add its row to rivets.csv with the source, or choose another rivet.")));
         }
-        Length hole = drilled.orElse(size.get().hole());
-        List<Finding> faults = new ArrayList<>(misfit(rivet, asked));
-        Dressing dressing = dress(size.get(), asked, layers);
-        faults.addAll(dressFaults(size.get(), asked, dressing));
+        Length hole = ask.drilled.orElse(size.get().hole());
+        List<Finding> faults = new ArrayList<>(misfit(rivet, ask.asked));
+        Dressing dressing = dress(size.get(), ask.asked, ask.layers);
+        faults.addAll(dressFaults(size.get(), ask.asked, dressing));
+        dies(dressing, ask.dies, SOLID_ANGLE, rivet.name()).ifPresent(faults::add);
         faults.addAll(holeFaults(size.get(), hole));
-        Optional<RivetChoice> choice = layers.isEmpty() || !hole.atLeast(rivet.shank()) ? Optional.empty()
-                : Optional.of(chooser.choose(size.get(), rivet.alloy(), hole, dressing, coupon));
+        Optional<RivetChoice> choice = ask.layers.isEmpty() || !hole.atLeast(rivet.shank()) ? Optional.empty()
+                : Optional.of(chooser.choose(size.get(), rivet.alloy(), hole, dressing, ask.coupon));
         choice.ifPresent(c -> faults.addAll(choiceFaults(c)));
-        return new Solution(fastener, hole, dressing, choice, edge, faults);
+        return new Solution(rivet, hole, dressing, choice, Optional.empty(), new Solution.Heads(size.get().headDiameter().times(0.5), tail), edge(rivet),
+                faults);
+    }
+
+    /** A head of one angle in dimples of another does not seat. */
+    static Optional<Finding> dies(Dressing dressing, Optional<Integer> dies, int head, String name) {
+        boolean dimpled = dressing.plies().stream().anyMatch(p -> p.dress() == Dress.DIMPLE);
+        return dies.filter(d -> dimpled && d != head).map(d -> fault("die-angle", Level.ERROR, PRACTICE,
+                Sentence.of(name + " has a " + head + "° head, but the holes are dimpled with " + d + "° dies: it does not seat."),
+                "Use the " + head + "° dies that belong to the rivet."));
     }
 
     private Dressing dress(RivetSize size, Preparation asked, List<Length> layers) {
@@ -89,7 +126,7 @@ public final class Solver {
         return FlushHead.of100(size.headDiameter(), size.headHeight());
     }
 
-    private static List<Finding> misfit(Fastener.SolidRivet rivet, Preparation asked) {
+    static List<Finding> misfit(Fastener rivet, Preparation asked) {
         boolean flush = rivet.flush();
         if (flush && asked == Preparation.NONE) {
             return List.of(fault("flush-in-plain-hole", Level.ERROR, PRACTICE,
@@ -153,7 +190,7 @@ public final class Solver {
         return List.of();
     }
 
-    private static Finding fault(String rule, Level level, String source, Sentence message, String remedy) {
+    static Finding fault(String rule, Level level, String source, Sentence message, String remedy) {
         return new Finding(rule, level, Finding.Place.NONE, Optional.empty(), Optional.empty(), source, message, Sentence.of(remedy));
     }
 }

@@ -22,16 +22,11 @@ public final class StackCheck {
     private StackCheck() {
     }
 
-    /**
-     * Every finding of one hole, worst first.
-     *
-     * @param face the face it is on
-     */
+    /** Every finding of one hole, worst first; those accepted say so. */
     public static List<Finding> findings(Face face, HoleReading reading) {
         List<Finding> findings = new ArrayList<>();
         for (Finding fault : reading.solution().faults()) {
-            findings.add(new Finding(fault.rule(), fault.level(), place(face, reading, ""), fault.measured(), fault.required(), fault.source(),
-                    fault.message().after(reading.label() + ": "), fault.remedy()));
+            findings.add(fault.at(place(face, reading, ""), reading.label() + ": "));
         }
         for (Catch wrong : catches(reading.group(), reading.layers())) {
             findings.add(new Finding(wrong.rule, wrong.level, place(face, reading, wrong.layer(face)), Optional.empty(),
@@ -45,12 +40,13 @@ public final class StackCheck {
                         reading.edge(i)));
             }
         }
+        reading.spots().forEach(s -> findings.add(s.at(place(face, reading, s.place().layer()), reading.label())));
         findings.sort(Comparator.comparing(Finding::level));
-        return List.copyOf(findings);
+        return findings.stream().map(f -> Accepted.seen(f, reading.accepted())).toList();
     }
 
-    static List<Level> levels(Group group, List<Layer> layers) {
-        return catches(group, layers).stream().map(Catch::level).toList();
+    static boolean catchesWell(Group group, List<Layer> layers) {
+        return catches(group, layers).isEmpty();
     }
 
     /** One wrong catch: a sentence with a place for the layer's name. */

@@ -63,15 +63,14 @@ class CatalogueTest {
         "FLUSH,3,#40,.098,.179,.036,0,many,x|line 2", "FLUSH,three,#40,.098,.179,.036,0,3,x|line 2"})
     void a_bad_rivet_row_is_named(String row, String expected) {
         String table = "head,dash,drill,hole_in,head_diameter_in,head_height_in,cup_depth_in,stocked_sixteenths,source\n" + row + "\n";
-        assertThatThrownBy(() -> CatalogueReader.read(CatalogueReader.shippedTable("drills"), new StringReader(table), CatalogueReader.shippedTable("blind"),
-                CatalogueReader.shippedTable("rules")))
+        assertThatThrownBy(() -> CatalogueReader.read(name -> name.equals("rivets") ? new StringReader(table) : CatalogueReader.shippedTable(name)))
                 .isInstanceOf(InputException.class).hasMessageContaining("table rivets").hasMessageContaining(expected);
     }
 
     @Test
     void a_table_of_the_builders_own_replaces_the_shipped_one() {
-        Catalogue own = CatalogueReader.read(new StringReader("name,diameter_in,source\nX,.3970,own drill index\n"), CatalogueReader.shippedTable("rivets"),
-                CatalogueReader.shippedTable("blind"), CatalogueReader.shippedTable("rules"));
+        Catalogue own = CatalogueReader.read(name -> name.equals("drills")
+                ? new StringReader("name,diameter_in,source\nX,.3970,own drill index\n") : CatalogueReader.shippedTable(name));
         assertThat(own.drills().find("x").orElseThrow().diameter()).isEqualTo(Length.in(.397));
         assertThat(own.drills().range()).isEqualTo("X to X");
         assertThat(new DrillTable(List.of()).range()).contains("empty");

@@ -60,8 +60,7 @@ class RuleSetTest {
     @Test
     void a_bad_row_of_a_table_is_named_by_table_line_and_value() {
         Reader bad = new StringReader("name,diameter_in,source\n#40,wide,x\n");
-        assertThatThrownBy(() -> CatalogueReader.read(bad, CatalogueReader.shippedTable("rivets"), CatalogueReader.shippedTable("blind"),
-                CatalogueReader.shippedTable("rules")))
+        assertThatThrownBy(() -> CatalogueReader.read(name -> name.equals("drills") ? bad : CatalogueReader.shippedTable(name)))
                 .isInstanceOf(InputException.class).hasMessageContaining("table drills, line 2").hasMessageContaining("wide");
         assertThatThrownBy(() -> RuleSet.of("short", List.of())).hasMessageContaining("lacks edge.least.protruding");
     }

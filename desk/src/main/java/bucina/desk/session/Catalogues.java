@@ -16,7 +16,7 @@ public final class Catalogues {
 
     /** Reads the tables. The builder's own lie in the folder {@code catalogue} of {@link Places#settings()}. */
     public static Catalogue inForce() {
-        return CatalogueReader.read(table("drills"), table("rivets"), table("blind"), table("rules"));
+        return CatalogueReader.read(Catalogues::table);
     }
 
     private static Reader table(String name) {

@@ -26,13 +26,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.sqlite.SQLiteConfig;
+import org.sqlite.SQLiteConnection;
 
 /** An open build file. See the package text for what it promises. Not for two threads at once. */
 public final class BuildFile implements AutoCloseable {
 
     /** Marks the file as a build: "BuCi". */
     static final int APPLICATION_ID = 0x42754369;
-    private static final Migrations MIGRATIONS = new Migrations(List.of());
+    private static final Migrations MIGRATIONS = new Migrations(List.of(Version2::run));
     private static final int HEADER = 100;
 
     private final Path path;
@@ -129,6 +130,8 @@ public final class BuildFile implements AutoCloseable {
             connection = readOnly ? toRead(path) : connect(path, false, false);
             if (!readOnly) {
                 MIGRATIONS.bring(connection, path);
+            } else if (Migrations.version(connection) < MIGRATIONS.newest()) {
+                connection = broughtInMemory(connection);
             }
             return new BuildFile(path, connection, readOnly);
         } catch (SQLException e) {
@@ -137,6 +140,20 @@ public final class BuildFile implements AutoCloseable {
         } catch (IOException e) {
             close(connection);
             throw Troubles.readOnly(path, e);
+        }
+    }
+
+    /** An older file that may only be read is brought up to date in memory; on the disk it stays as it is. */
+    private static Connection broughtInMemory(Connection old) throws SQLException {
+        try (old) {
+            byte[] image = ((SQLiteConnection) old).serialize("main");
+            // Bytes 18 and 19 say that the file is read through a write-ahead log, which a picture in memory does not have.
+            image[18] = 1;
+            image[19] = 1;
+            SQLiteConnection memory = (SQLiteConnection) new SQLiteConfig().createConnection("jdbc:sqlite::memory:");
+            memory.deserialize("main", image);
+            MIGRATIONS.run(memory);
+            return memory;
         }
     }
 

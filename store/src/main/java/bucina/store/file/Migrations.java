@@ -43,6 +43,12 @@ final class Migrations {
         }
         Path copy = path.resolveSibling(path.getFileName() + ".before-version-" + newest());
         Files.copy(path, copy, StandardCopyOption.REPLACE_EXISTING);
+        run(connection);
+    }
+
+    /** Runs what is missing in one transaction, with no copy. */
+    void run(Connection connection) throws SQLException {
+        int version = version(connection);
         connection.setAutoCommit(false);
         try (Statement s = connection.createStatement()) {
             for (int v = version; v < newest(); v++) {

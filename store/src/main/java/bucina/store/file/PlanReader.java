@@ -16,11 +16,13 @@ import bucina.core.plan.Hand;
 import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
+import bucina.core.plan.Paperwork;
 import bucina.core.plan.Part;
 import bucina.core.plan.Row;
 import bucina.core.sheet.Point;
 import bucina.store.json.Json;
 import bucina.store.json.LogJson;
+import bucina.store.json.PapersJson;
 import bucina.store.json.PlanJson;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.sql.Connection;
@@ -80,20 +82,24 @@ final class PlanReader {
                 holes.getOrDefault(r.getLong("id"), List.of())));
         Map<Long, List<Group>> groups = children("fastener_group", r -> group(r, rows));
         Map<Long, List<Layer>> layers = children("layer", r -> new Layer(new Id.Layer(r.getLong("id")), new Id.Part(r.getLong("part")),
-                r.getString("name"), Length.nm(r.getDouble("thickness_nm")), PlanJson.outlineFrom(r.getString("outline"))));
+                r.getString("name"), Length.nm(r.getDouble("thickness_nm")), PlanJson.outlineFrom(r.getString("outline")),
+                PlanJson.bendsFrom(r.getString("bends"))));
         Map<Long, List<Face>> faces = children("face", r -> new Face(new Id.Face(r.getLong("id")), r.getString("name"), r.getString("viewed"),
                 r.getString("x_toward"), r.getString("y_toward"), layers.getOrDefault(r.getLong("id"), List.of()),
-                groups.getOrDefault(r.getLong("id"), List.of())));
+                groups.getOrDefault(r.getLong("id"), List.of()), PlanJson.zonesFrom(r.getString("zones"))));
         List<Assembly> assemblies = all("SELECT * FROM assembly ORDER BY position", r -> new Assembly(new Id.Assembly(r.getLong("id")),
                 r.getString("name"), Hand.valueOf(r.getString("hand").toUpperCase(Locale.ROOT)),
                 r.getString("unit").equals(Unit.MM.symbol()) ? Unit.MM : Unit.INCH, texts(r.getString("drawings")),
-                faces.getOrDefault(r.getLong("id"), List.of())));
+                faces.getOrDefault(r.getLong("id"), List.of()), Optional.ofNullable(r.getString("twin")).map(PlanJson::twinFrom)));
         List<Part> parts = all("SELECT * FROM part ORDER BY position", r -> new Part(new Id.Part(r.getLong("id")), r.getString("name"),
                 Material.parse(r.getString("material")), r.getInt("fitting_order"), r.getInt("fitted") != 0));
         Map<String, Integer> stock = new HashMap<>();
         all("SELECT * FROM stock", r -> stock.put(r.getString("designation"), r.getInt("on_hand")));
+        Paperwork papers = new Paperwork(all("SELECT * FROM query ORDER BY position", r -> PapersJson.queryFrom(r.getString("body"))),
+                all("SELECT * FROM acceptance ORDER BY position", r -> PapersJson.acceptanceFrom(r.getString("body"))),
+                all("SELECT * FROM bulletin ORDER BY position", r -> PapersJson.bulletinFrom(r.getString("body"))));
         List<Build> builds = all("SELECT * FROM build", r -> new Build(r.getString("name"), r.getString("aircraft"),
-                PlanJson.rulesFrom(r.getString("rules")), r.getLong("next_id"), parts, assemblies, stock));
+                PlanJson.rulesFrom(r.getString("rules")), r.getLong("next_id"), parts, assemblies, stock, papers));
         if (builds.size() != 1) {
             throw new IllegalArgumentException("it holds " + builds.size() + " builds instead of one");
         }
@@ -109,7 +115,7 @@ final class PlanReader {
         return new Group(new Id.Group(r.getLong("id")), r.getString("code"), r.getString("name"), PlanJson.fastenerFrom(r.getString("fastener")),
                 r.getInt("head_far") != 0, asked, r.getString("callout"), rows.getOrDefault(r.getLong("id"), List.of()),
                 Optional.ofNullable(r.getString("typed")).map(PlanJson::typedFrom), PlanJson.layerIdsFrom(r.getString("expects")),
-                PlanJson.layerIdsFrom(r.getString("clears")));
+                PlanJson.layerIdsFrom(r.getString("clears")), PlanJson.holePlanFrom(r.getString("holes")));
     }
 
     private static List<String> texts(String json) {

@@ -1,14 +1,19 @@
 package bucina.store.file;
 
+import bucina.core.plan.Acceptance;
 import bucina.core.plan.Assembly;
 import bucina.core.plan.Build;
+import bucina.core.plan.Bulletin;
 import bucina.core.plan.Face;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hole;
 import bucina.core.plan.Layer;
+import bucina.core.plan.Paperwork;
 import bucina.core.plan.Part;
+import bucina.core.plan.Query;
 import bucina.core.plan.Row;
 import bucina.store.json.Json;
+import bucina.store.json.PapersJson;
 import bucina.store.json.PlanJson;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
@@ -88,7 +93,23 @@ final class PlanRows {
                 flatten(face, flat);
             }
         }
+        papers(build.papers(), flat);
         return flat;
+    }
+
+    private static void papers(Paperwork papers, Map<Long, Place> flat) {
+        int q = 0;
+        for (Query query : papers.queries()) {
+            flat.put(query.id().n(), new Place(query, 0, q++));
+        }
+        int x = 0;
+        for (Acceptance acceptance : papers.accepted()) {
+            flat.put(acceptance.id().n(), new Place(acceptance, 0, x++));
+        }
+        int b = 0;
+        for (Bulletin bulletin : papers.bulletins()) {
+            flat.put(bulletin.id().n(), new Place(bulletin, 0, b++));
+        }
     }
 
     private static void flatten(Face face, Map<Long, Place> flat) {
@@ -118,6 +139,9 @@ final class PlanRows {
             case Layer l -> "layer";
             case Group g -> "fastener_group";
             case Row r -> "hole_row";
+            case Query q -> "query";
+            case Acceptance x -> "acceptance";
+            case Bulletin b -> "bulletin";
             case Hole h -> "hole";
             default -> throw new IllegalStateException("no table for " + record.getClass());
         };
@@ -128,14 +152,18 @@ final class PlanRows {
         switch (record) {
             case Part p -> put(c, "name", p.name(), "material", p.material().code(), "fitting_order", p.fittingOrder(), "fitted", p.fitted() ? 1 : 0);
             case Assembly a -> put(c, "name", a.name(), "hand", a.hand().name().toLowerCase(Locale.ROOT), "unit", a.unit().symbol(), "drawings",
-                    Json.line(Json.mapper().valueToTree(a.drawings())));
-            case Face f -> put(c, "name", f.name(), "viewed", f.viewed(), "x_toward", f.xToward(), "y_toward", f.yToward());
+                    Json.line(Json.mapper().valueToTree(a.drawings())), "twin", a.twin().map(t -> Json.line(PlanJson.twin(t))).orElse(null));
+            case Face f -> put(c, "name", f.name(), "viewed", f.viewed(), "x_toward", f.xToward(), "y_toward", f.yToward(),
+                    "zones", Json.line(PlanJson.zones(f.zones())));
             case Layer l -> put(c, "part", l.part().n(), "name", l.name(), "thickness_nm", l.thickness().nanometres(), "outline",
-                    Json.line(PlanJson.outline(l.outline())));
+                    Json.line(PlanJson.outline(l.outline())), "bends", Json.line(PlanJson.bends(l.bends())));
             case Group g -> put(c, "code", g.code(), "name", g.name(), "fastener", Json.line(PlanJson.fastener(g.fastener())), "head_far",
                     g.headFar() ? 1 : 0, "preparation", g.preparation().code(), "callout", g.callout(), "typed",
                     g.typed().map(t -> Json.line(PlanJson.typed(t))).orElse(null), "expects", Json.line(PlanJson.layerIds(g.expects())),
-                    "clears", Json.line(PlanJson.layerIds(g.clears())));
+                    "clears", Json.line(PlanJson.layerIds(g.clears())), "holes", Json.line(PlanJson.holePlan(g.holes())));
+            case Query q -> put(c, "body", Json.line(PapersJson.query(q)));
+            case Acceptance x -> put(c, "body", Json.line(PapersJson.acceptance(x)));
+            case Bulletin b -> put(c, "body", Json.line(PapersJson.bulletin(b)));
             case Row r -> put(c, "name", r.name(), "next_label", r.nextLabel());
             case Hole h -> put(c, "label", h.label(), "x_nm", h.at().x(), "y_nm", h.at().y(), "deviation",
                     h.deviation().map(d -> Json.line(PlanJson.deviation(d))).orElse(null));

@@ -9,6 +9,7 @@ import bucina.core.log.Mark;
 import bucina.core.measure.InputException;
 import bucina.core.plan.Assembly;
 import bucina.core.plan.Build;
+import bucina.core.plan.Paperwork;
 import bucina.core.plan.Part;
 import bucina.store.Document;
 import bucina.store.Photo;
@@ -23,7 +24,7 @@ import java.util.Map;
 public final class BuildJson {
 
     /** The version of the format written; older ones are read, newer ones refused. */
-    public static final int VERSION = 1;
+    public static final int VERSION = 2;
     private static final String FORMAT = "bucina-build";
 
     private BuildJson() {
@@ -39,6 +40,9 @@ public final class BuildJson {
         node.set("assemblies", array(build.assemblies(), PlanJson::assembly));
         ObjectNode stock = node.putObject("stock");
         build.stock().entrySet().stream().sorted(Map.Entry.comparingByKey()).forEach(e -> stock.put(e.getKey(), e.getValue()));
+        if (!build.papers().equals(Paperwork.NONE)) {
+            node.set("papers", PapersJson.papers(build.papers()));
+        }
         node.set("marks", array(document.log().marks(), LogJson::mark));
         node.set("log", array(document.log().entries(), LogJson::entry));
         node.set("photographs", array(document.photos(), p -> NODES.objectNode().put("sha256", p.sha256()).put("type", p.type())
@@ -59,7 +63,7 @@ public final class BuildJson {
         if (at.whole("version") > VERSION || at.whole("version") < 1) {
             throw at.get("version").wrong("this program reads versions 1 to " + VERSION + "; use a newer Bucina for a newer file");
         }
-        at.only("format", "version", "unit", "name", "aircraft", "nextId", "rules", "parts", "assemblies", "stock", "marks", "log", "photographs");
+        at.only("format", "version", "unit", "name", "aircraft", "nextId", "rules", "parts", "assemblies", "stock", "papers", "marks", "log", "photographs");
         if (!at.text("unit").equals("mm")) {
             throw at.get("unit").wrong("lengths in this format are mm");
         }
@@ -68,8 +72,9 @@ public final class BuildJson {
         Map<String, Integer> stock = new HashMap<>();
         At counts = at.get("stock");
         counts.names().forEach(name -> stock.put(name, counts.small(name)));
+        Paperwork papers = at.maybe("papers").map(PapersJson::papers).orElse(Paperwork.NONE);
         Build build = at.make(() -> new Build(at.text("name"), at.text("aircraft"), PlanJson.rules(at.get("rules")), at.whole("nextId"), parts,
-                assemblies, stock).checked());
+                assemblies, stock, papers).checked());
         List<Mark> marks = at.list("marks", LogJson::mark);
         List<LogEntry> entries = at.list("log", LogJson::entry);
         Logbook log = at.get("log").make(() -> new Logbook(entries, marks));

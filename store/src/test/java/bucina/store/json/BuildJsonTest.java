@@ -110,7 +110,7 @@ class BuildJsonTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
-        "/version|2|versions 1 to 1", "/unit|\"in\"|/unit", "/parts/0/fittingOrder|\"x\"|/parts/0/fittingOrder: must be a whole number",
+        "/version|3|versions 1 to 2", "/unit|\"in\"|/unit", "/parts/0/fittingOrder|\"x\"|/parts/0/fittingOrder: must be a whole number",
         "/assemblies/0/faces/1/layers/2/thickness|\"thin\"|/assemblies/0/faces/1/layers/2/thickness: must be a number",
         "/assemblies/0/faces/1/layers/2/thickness|0|thickness must be over 0",
                 "/assemblies/0/faces/0/groups/0/rows/0/holes/3/at|[1]|/at: must be a list of at least 2",
