@@ -1,8 +1,7 @@
 package bucina.core.drawing;
 
-import bucina.core.dress.Preparation;
+import bucina.core.catalogue.Catalogue;
 import bucina.core.edit.Edit;
-import bucina.core.edit.HoleEdits;
 import bucina.core.material.Material;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
@@ -10,26 +9,19 @@ import bucina.core.plan.Assembly;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
 import bucina.core.plan.Fastener;
-import bucina.core.plan.Group;
 import bucina.core.plan.Hand;
-import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
-import bucina.core.plan.Row;
 import bucina.core.measure.Unit;
 import bucina.core.sheet.Outline;
-import bucina.core.sheet.Point;
 import bucina.core.sheet.Ring;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * What is understood of a drawing that comes in: sheets, holes in rows, and what is left out.
@@ -165,8 +157,9 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
      * @param thickness of sheets that tell none, over 0
      * @param fastener  what goes into the holes
      * @param material  of new parts
+     * @param catalogue tells which fastener a hole of another size is for
      */
-    public record Choices(Length thickness, Fastener fastener, Material material) {
+    public record Choices(Length thickness, Fastener fastener, Material material, Catalogue catalogue) {
     }
 
     /** Puts everything on a new face of a new assembly. */
@@ -196,7 +189,7 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
                 next = sheet(next, id, sheet, choices);
             }
         }
-        return new Landing(next, id, choices).landed();
+        return new Landing(next, id, choices, rows).landed();
     }
 
     private static Build sheet(Build build, Id.Face id, Sheet sheet, Choices choices) {
@@ -217,80 +210,5 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
         String name = layer.replaceFirst("^SHEET-\\d+-T\\d+-", "").replace('_', ' ').strip();
         String cut = name.length() > 100 ? name.substring(0, 100) : name;
         return cut.isEmpty() ? "Sheet" : cut;
-    }
-
-    /** Makes groups and rows of the holes. */
-    private final class Landing {
-
-        private final Build build;
-        private final Id.Face id;
-        private final Choices choices;
-        private final Map<String, List<Row>> byGroup = new LinkedHashMap<>();
-        private final Map<String, String> names = new HashMap<>();
-        private final Set<String> taken = new HashSet<>();
-        private long next;
-
-        Landing(Build build, Id.Face id, Choices choices) {
-            this.build = build;
-            this.id = id;
-            this.choices = choices;
-            this.next = build.nextId();
-        }
-
-        Build landed() {
-            Face face = build.faces().stream().map(Build.FaceRef::face).filter(f -> f.id().equals(id)).findFirst()
-                    .orElseThrow(() -> new InputException("that face is not in the build"));
-            face.groups().forEach(g -> g.rows().forEach(r -> taken.add(r.name())));
-            rows.forEach(this::row);
-            List<Group> groups = new ArrayList<>(face.groups());
-            Set<String> codes = new HashSet<>();
-            build.faces().forEach(f -> f.face().groups().forEach(g -> codes.add(g.code())));
-            byGroup.forEach((key, list) -> groups.add(new Group(new Id.Group(next++), code(names.get(key), codes), "Brought in", choices.fastener, false,
-                    choices.fastener.flush() ? Preparation.AUTO : Preparation.NONE, "", list, Optional.empty(), Set.of(), Set.of())));
-            return build.with(face.withGroups(groups), next).withNextId(next).checked();
-        }
-
-        private void row(Line line) {
-            String name = line.row.isEmpty() || !taken.add(line.row) ? free() : line.row;
-            List<Point> points = line.holes.stream().map(Drawing.Circle::at).toList();
-            Row row = HoleEdits.row(next, name, points);
-            next += 1 + points.size();
-            String key = line.group.isEmpty() ? "H" : line.group;
-            names.putIfAbsent(key, key);
-            byGroup.computeIfAbsent(key, k -> new ArrayList<>()).add(labelled(row, line));
-        }
-
-        private Row labelled(Row row, Line line) {
-            Set<Integer> labels = new HashSet<>();
-            boolean own = line.holes.stream().allMatch(c -> c.label().filter(l -> l > 0 && l < 1_000_000 && labels.add(l)).isPresent());
-            if (!own) {
-                return row;
-            }
-            List<Hole> holes = new ArrayList<>();
-            for (int i = 0; i < row.holes().size(); i++) {
-                Hole hole = row.holes().get(i);
-                holes.add(new Hole(hole.id(), line.holes.get(i).label().orElseThrow(), hole.at(), Optional.empty()));
-            }
-            return new Row(row.id(), row.name(), labels.stream().mapToInt(l -> l).max().orElse(0) + 1, holes);
-        }
-
-        private String free() {
-            int n = 1;
-            while (!taken.add("R" + n)) {
-                n++;
-            }
-            return "R" + n;
-        }
-
-        private static String code(String wanted, Set<String> codes) {
-            String base = FaceDrawing.word(wanted);
-            String code = base.length() > 40 ? base.substring(0, 40) : base;
-            String free = code;
-            int n = 2;
-            while (!codes.add(free)) {
-                free = code + "-" + n++;
-            }
-            return free;
-        }
     }
 }

@@ -1,5 +1,7 @@
 package bucina.core.log;
 
+import bucina.core.callout.Queries;
+import bucina.core.hold.Holds;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.plan.Fastener;
@@ -47,6 +49,7 @@ public final class LogCheck {
                             .filter(g -> g.id().equals(work.group())).map(g -> new Owner(f.face().id(), g))).findFirst()
                     .orElseThrow(() -> new InputException("group " + work.groupCode() + " is not in this build"));
             holes(work, ref.group, draft.corrects());
+            held(work, ref.group, ref.face);
             if (work.done().isAfter(now.plusMinutes(1))) {
                 throw new InputException("done at " + work.done() + " lies in the future (it is " + now.withNano(0) + "): give when it was done");
             }
@@ -55,6 +58,20 @@ public final class LogCheck {
                 throw new InputException(String.join("; ", odd) + ": add a word of explanation, such as \"drawing calls for it\"");
             }
         });
+    }
+
+    /** A group with an open query waits for its answer; a hole held open waits for its part. */
+    private void held(Work work, Group group, Id.Face face) {
+        Queries.open(derivation.build().papers(), group.id()).stream().findFirst().ifPresent(q -> {
+            throw new InputException("group " + group.code() + " is held by a query of " + q.opened() + " (" + q.text() + "): answer it with its source first");
+        });
+        Holds holds = new Holds(derivation.build());
+        for (Work.LoggedHole hole : work.holes()) {
+            derivation.face(face).of(hole.id()).flatMap(holes -> holds.of(holes)).ifPresent(h -> {
+                throw new InputException("hole " + hole.label() + " is held open for " + h.waitsFor()
+                        + ": set it after that, or say in the plan that the part is in place");
+            });
+        }
     }
 
     private record Owner(Id.Face face, Group group) {
@@ -129,6 +146,9 @@ public final class LogCheck {
             return work.designation().equalsIgnoreCase(hardware.name()) ? Optional.empty()
                     : Optional.of(work.designation() + " is not the " + hardware.name() + " of the plan");
         }
+        if (solution.fastener() instanceof Fastener.PulledRivet pulled) {
+            return wrong(work, solution, pulled);
+        }
         RivetDesignation used = RivetDesignation.parse(work.designation());
         if (!used.family().equals(solution.fastener().name())) {
             return Optional.of(used.code() + " is not the " + solution.fastener().name() + " of the plan");
@@ -140,6 +160,19 @@ public final class LogCheck {
         Length length = work.length().orElse(used.nominalLength());
         Grade grade = new RivetChooser(derivation.build().rules()).grade(choice.head(), choice.size(), length);
         return grade == Grade.GOOD ? Optional.empty() : Optional.of(used.dash() + " is graded " + grade.code());
+    }
+
+    private static Optional<String> wrong(Work work, Solution solution, Fastener.PulledRivet pulled) {
+        Used used = Used.parse(pulled, work.designation());
+        if (!used.code().startsWith(pulled.name())) {
+            return Optional.of(used.code() + " is not the " + pulled.name() + " of the plan");
+        }
+        Optional<String> planned = solution.designation();
+        boolean stainless = pulled.stainless() && work.note().isBlank() && work.explanation().isBlank();
+        if (planned.isPresent() && !planned.get().equals(used.code())) {
+            return Optional.of(used.code() + " is not the " + planned.get() + " this stack takes");
+        }
+        return stainless ? Optional.of(used.code() + " has a stainless body, nearly impossible to drill out once it is set") : Optional.empty();
     }
 
     private static String some(List<String> labels) {

@@ -28,7 +28,7 @@ public record GroupSummary(Map<Length, Integer> grips, Map<String, Integer> desi
 
     private static void add(Map<Length, Integer> grips, Map<String, Integer> designations, Solution solution, int count) {
         grips.merge(solution.grip(), count, Integer::sum);
-        String cut = solution.choice().flatMap(c -> c.pick().cutTo()).isPresent() ? " cut" : "";
+        String cut = solution.cut() ? " cut" : "";
         designations.merge(solution.designation().orElse("none") + cut, count, Integer::sum);
     }
 }

@@ -10,6 +10,7 @@ import bucina.core.plan.Fastener;
 import bucina.core.rivet.RivetChoice;
 import bucina.core.rule.EdgeRule;
 import bucina.core.rule.Finding;
+import bucina.core.rule.RuleSet;
 import java.util.List;
 import java.util.Optional;
 
@@ -57,6 +58,11 @@ public record Solution(Fastener fastener, Length hole, Dressing dressing, Option
     /** The length it goes in with; empty for hardware and where nothing does. */
     public Optional<Length> length() {
         return choice.flatMap(c -> c.pick().length()).or(() -> blind.flatMap(b -> b.cutTo().or(() -> b.rivet().flatMap(BlindRivet::length))));
+    }
+
+    /** Size to punch a hole that is dimpled for a pulled rivet and cleared to size afterwards; empty for every other hole. */
+    public Optional<Length> punchFirst(RuleSet rules) {
+        return PulledSolver.punch(this, rules);
     }
 
     /** True if what goes in is cut shorter first. */

@@ -30,7 +30,7 @@ final class Common {
     @Option(names = "--json", description = "Answer as JSON; lengths are {\"in\": x, \"mm\": y}.")
     private boolean json;
 
-    @Option(names = "--unit", defaultValue = "in", converter = UnitName.class, description = "Unit of bare lengths and of the table: in or mm.")
+    @Option(names = "--unit", converter = UnitName.class, description = "Unit of bare lengths and of the table: in or mm.")
     private Unit unit;
 
     /** {@code in} or {@code mm}. */
@@ -52,7 +52,12 @@ final class Common {
     }
 
     Unit unit() {
-        return unit;
+        return unit == null ? Unit.INCH : unit;
+    }
+
+    /** The unit where the call names one. */
+    Optional<Unit> unitGiven() {
+        return Optional.ofNullable(unit);
     }
 
     PrintWriter out() {
@@ -73,7 +78,7 @@ final class Common {
     }
 
     LengthParser lengths() {
-        return new LengthParser(unit, catalogue().drills());
+        return new LengthParser(unit(), catalogue().drills());
     }
 
     /** Reads {@code --head} where only flush or not matters. */
@@ -86,7 +91,7 @@ final class Common {
     }
 
     String show(Length length) {
-        return LengthFormat.trade(length, unit);
+        return LengthFormat.trade(length, unit());
     }
 
     /** Prints the tree if JSON is asked for, otherwise the lines. */
@@ -123,18 +128,19 @@ final class Common {
                     .put("group", f.place().group()).put("hole", f.place().hole()).put("layer", f.place().layer());
             node.set("measured", length(f.measured()));
             node.set("required", length(f.required()));
-            node.put("source", f.source()).put("message", f.message().in(unit)).put("remedy", f.remedy().in(unit)).putNull("accepted");
+            node.put("source", f.source()).put("message", f.message().in(unit())).put("remedy", f.remedy().in(unit())).put("accepted", f.accepted()
+                    .orElse(null));
         }
         return array;
     }
 
     /** One line for a finding. */
     String line(Finding f) {
-        return "%-7s %s %s".formatted(f.level().code(), f.message().in(unit), f.remedy().in(unit));
+        return "%-7s %s %s".formatted(f.level().code(), f.message().in(unit()), f.accepted().map(a -> "Accepted: " + a).orElse(f.remedy().in(unit())));
     }
 
     static int exit(List<Finding> findings) {
-        return findings.stream().anyMatch(f -> f.level() == Level.ERROR) ? Cli.FINDINGS : Cli.FINE;
+        return findings.stream().anyMatch(f -> f.level() == Level.ERROR && f.accepted().isEmpty()) ? Cli.FINDINGS : Cli.FINE;
     }
 
     static InputException wrong(String sentence) {

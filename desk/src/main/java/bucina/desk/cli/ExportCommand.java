@@ -1,43 +1,132 @@
 package bucina.desk.cli;
 
+import bucina.core.drawing.Drawing;
+import bucina.core.drawing.FaceDrawing;
+import bucina.core.drawing.Template;
+import bucina.core.hold.Holds;
+import bucina.core.plan.Build;
+import bucina.core.plan.Row;
+import bucina.core.stack.FaceReading;
+import bucina.desk.look.Type;
+import bucina.store.drawing.DxfWriter;
+import bucina.store.drawing.HeldOpenPdf;
+import bucina.store.drawing.HoleCsv;
+import bucina.store.drawing.Paper;
+import bucina.store.drawing.SvgWriter;
+import bucina.store.drawing.TemplatePdf;
 import bucina.store.file.BuildFile;
 import bucina.store.file.OutFile;
 import bucina.store.json.BuildJson;
 import bucina.store.json.Json;
+import bucina.store.json.PlanJson;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
-/** {@code export FILE --to json --out OUT}: the whole build in an open format. */
-@Command(name = "export", mixinStandardHelpOptions = true, description = "Writes a build in an open format.")
+/** {@code export FILE --to FORMAT --what WHAT --out OUT}: a build, a face or a row in an open format. */
+@Command(name = "export", mixinStandardHelpOptions = true, description = "Writes a build, a face or a template in an open format.")
 final class ExportCommand extends OnBuild implements Callable<Integer> {
 
-    @Option(names = "--to", required = true, description = "json")
+    @Option(names = "--to", required = true, description = "json, csv, svg, dxf or pdf")
     private String to;
-    @Option(names = "--what", defaultValue = "build", description = "build: everything.")
+
+    @Option(names = "--what", description = "build (everything as json, a face's sheets and holes as svg or dxf), holes, template, held-open or rules. "
+            + "Left out: build for json, svg and dxf, holes for csv, template for pdf.")
     private String what;
+
+    @Option(names = "--face", description = "The face; left out: the first.")
+    private String face;
+
+    @Option(names = "--row", description = "With template: a strip of this row in place of the face.")
+    private String row;
+
+    @Option(names = "--paper", defaultValue = "a4", description = "With pdf: a4 or letter.")
+    private String paper;
+
     @Option(names = "--out", required = true, description = "The file to write.")
     private Path out;
+
     @Option(names = "--force", description = "Replace a file that is there.")
     private boolean force;
+    private Opened opened;
 
     @Override
     public Integer call() {
-        if (!to.equals("json")) {
-            throw Common.wrong("--to " + to + " is not a format this version writes: write json");
-        }
-        if (!what.equals("build")) {
-            throw Common.wrong("--what " + what + " is not something this version writes as json: write build");
-        }
-        String text;
-        try (BuildFile file = BuildFile.openToRead(file())) {
-            text = Json.pretty(BuildJson.write(file.document())) + "\n";
-        }
-        OutFile.write(out, text.getBytes(StandardCharsets.UTF_8), force);
-        common().answer(Common.object().put("out", out.toString()), List.of("Wrote " + out));
+        String chosen = what != null ? what : switch (to) {
+            case "csv" -> "holes";
+            case "pdf" -> "template";
+            default -> "build";
+        };
+        byte[] content = switch (to + " " + chosen) {
+            case "json build" -> json();
+            case "json rules" -> bytes(Json.pretty(PlanJson.rules(open().build().rules())) + "\n");
+            case "csv holes", "csv build" -> csv();
+            case "svg build", "dxf build" -> drawn(FaceDrawing.of(reading()));
+            case "svg holes", "dxf holes" -> drawn(FaceDrawing.holes(reading()));
+            case "svg template", "dxf template" -> drawn(template().drawing());
+            case "pdf template" -> TemplatePdf.write(template(), Paper.of(paper), opened().build().name(), Type::printFont);
+            case "pdf held-open" -> HeldOpenPdf.write(ref(), reading(), new Holds(opened().build()), common().unit(), Paper.of(paper), Type::printFont);
+            default -> throw unknown(chosen);
+        };
+        OutFile.write(out, content, force);
+        String from = opened == null ? "" : ref().face().name() + " to ";
+        common().answer(Common.object().put("out", out.toString()), List.of("Wrote " + from + out));
         return Cli.FINE;
+    }
+
+    private RuntimeException unknown(String chosen) {
+        if (!List.of("json", "csv", "svg", "dxf", "pdf").contains(to)) {
+            return Common.wrong("--to " + to + " is not a format this version writes: write json, csv, svg, dxf or pdf");
+        }
+        return Common.wrong("--what " + chosen + " is not something this version writes as " + to + ": there are json build and rules, csv holes, svg and dxf "
+                + "build, holes and template, pdf template and held-open");
+    }
+
+    private Opened opened() {
+        opened = opened == null ? open() : opened;
+        return opened;
+    }
+
+    private Build.FaceRef ref() {
+        List<Build.FaceRef> faces = opened().build().faces();
+        String names = faces.stream().map(f -> f.face().name()).collect(Collectors.joining(", "));
+        return faces.stream().filter(f -> face == null || f.face().name().equalsIgnoreCase(face.strip())).findFirst()
+                .orElseThrow(() -> Common.wrong(faces.isEmpty() ? "this build has no face yet" : "there is no face \"" + face + "\"; this build has " + names));
+    }
+
+    private FaceReading reading() {
+        return opened().derivation().face(ref().face().id());
+    }
+
+    private byte[] json() {
+        try (BuildFile file = BuildFile.openToRead(file())) {
+            return bytes(Json.pretty(BuildJson.write(file.document())) + "\n");
+        }
+    }
+
+    private byte[] csv() {
+        return bytes(HoleCsv.write(reading().readings()));
+    }
+
+    private byte[] drawn(Drawing drawing) {
+        return bytes(to.equals("svg") ? SvgWriter.write(drawing) : DxfWriter.write(drawing));
+    }
+
+    private Template template() {
+        if (row == null) {
+            return Template.face(ref(), reading());
+        }
+        List<Row> rows = ref().face().groups().stream().flatMap(g -> g.rows().stream()).toList();
+        Row found = rows.stream().filter(r -> r.name().equalsIgnoreCase(row.strip())).findFirst().orElseThrow(() -> Common.wrong("there is no row \"" + row
+                + "\" on " + ref().face().name() + "; it has " + rows.stream().map(Row::name).collect(Collectors.joining(", "))));
+        return Template.strip(ref(), found, reading());
+    }
+
+    private static byte[] bytes(String text) {
+        return text.getBytes(StandardCharsets.UTF_8);
     }
 }

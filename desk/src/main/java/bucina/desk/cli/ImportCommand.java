@@ -1,41 +1,68 @@
 package bucina.desk.cli;
 
+import bucina.core.callout.Callout;
+import bucina.core.drawing.Intake;
+import bucina.core.log.Logbook;
+import bucina.core.material.Material;
 import bucina.core.measure.InputException;
+import bucina.core.measure.Unit;
+import bucina.core.plan.Build;
+import bucina.desk.session.Bringing;
 import bucina.store.Document;
+import bucina.store.drawing.Progress;
 import bucina.store.file.BuildFile;
 import bucina.store.json.BuildJson;
 import bucina.store.json.Json;
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
-/** {@code import IN --from json --out FILE}: a new build from an open format. */
+/** {@code import IN --from FORMAT --out FILE}: a new build from an open format. */
 @Command(name = "import", mixinStandardHelpOptions = true, description = "Makes a new build file from an open format.")
 final class ImportCommand implements Callable<Integer> {
 
     @Mixin
     private Common common;
+
     @Parameters(index = "0", paramLabel = "IN", description = "The file to read.")
     private Path in;
-    @Option(names = "--from", required = true, description = "json")
+
+    @Option(names = "--from", required = true, description = "json, dxf, svg or csv")
     private String from;
+
+    @Option(names = "--face", description = "Name of the face made of a drawing; left out: the file's name.")
+    private String face;
+
+    @Option(names = "--thickness", defaultValue = ".025", description = "Thickness of sheets whose drawing tells none.")
+    private String thickness;
+
+    @Option(names = "--fastener", defaultValue = "MS20426AD3", description = "What goes into the holes.")
+    private String fastener;
+
+    @Option(names = "--material", defaultValue = "2024-T3", description = "Material of the sheets.")
+    private String material;
+
     @Option(names = "--out", required = true, description = "The new build file.")
     private Path out;
 
     @Override
     public Integer call() {
-        if (!from.equals("json")) {
-            throw Common.wrong("--from " + from + " is not a format this version reads: write json");
-        }
+        return from.equals("json") ? json() : drawing();
+    }
+
+    private int json() {
         Document document;
         try (InputStream stream = new BufferedInputStream(Files.newInputStream(in))) {
             JsonNode tree = Json.read(stream);
@@ -44,9 +71,33 @@ final class ImportCommand implements Callable<Integer> {
             throw new InputException(in + " cannot be read: " + e.getMessage() + ". Give the path of a JSON export", e);
         } catch (InputException e) {
             throw new InputException(in + ": " + e.getMessage(), e);
+        } catch (OutOfMemoryError e) {
+            throw new InputException(in + " is too large for the memory of this computer: is it a Bucina export?", e);
         }
         BuildFile.create(out, document).close();
         common.answer(Common.object().put("out", out.toString()), List.of("Made " + out));
+        return Cli.FINE;
+    }
+
+    private int drawing() {
+        Bringing brought = Bringing.read(in, Bringing.Format.of(from), common.unit(), common.catalogue().drills(), Progress.NONE);
+        if (brought.unit().isEmpty() && common.unitGiven().isEmpty()) {
+            throw Common.wrong(in + " does not say its unit: add --unit mm or --unit in");
+        }
+        String stem = in.getFileName().toString().replaceFirst("\\.[^.]*$", "");
+        String name = face != null ? face.strip() : stem;
+        Intake.Choices choices = new Intake.Choices(common.lengths().parsePositive(thickness, "--thickness"), Callout.parse(fastener).fastener(),
+                Material.parse(material), common.catalogue());
+        Unit unit = brought.unit().or(common::unitGiven).orElse(Unit.INCH);
+        Build empty = new Build(stem.isBlank() ? "Build" : stem, "", common.catalogue().rules(), 1, List.of(), List.of(), Map.of());
+        Build build = brought.intake().asFace(empty, name, unit, choices);
+        BuildFile.create(out, new Document(build, new Logbook(List.of(), List.of()), List.of())).close();
+        ObjectNode node = Common.object().put("out", out.toString()).put("face", name).put("sheets", brought.intake().sheets().size())
+                .put("holes", brought.intake().count());
+        brought.intake().left().forEach(node.putArray("left_out")::add);
+        List<String> lines = new ArrayList<>(brought.intake().sentences());
+        lines.add("Made " + out);
+        common.answer(node, lines);
         return Cli.FINE;
     }
 }

@@ -4,14 +4,13 @@ import bucina.core.log.Disposition;
 import bucina.core.log.LogCheck;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
+import bucina.core.log.Used;
 import bucina.core.log.Work;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.plan.Build;
-import bucina.core.plan.Fastener;
 import bucina.core.plan.Group;
 import bucina.core.plan.Row;
-import bucina.core.rivet.RivetDesignation;
 import bucina.desk.session.Entries;
 import bucina.desk.session.PhotoFiles;
 import bucina.store.Photo;
@@ -94,14 +93,13 @@ final class LogAddCommand implements Callable<Integer> {
         Group found = opened.build().group(group).orElseThrow(() -> Common.wrong("there is no group \"" + group + "\"; this build has "
                 + opened.build().faces().stream().flatMap((Build.FaceRef f) -> f.face().groups().stream()).map(Group::code)
                 .collect(Collectors.joining(", ")))).group();
-        boolean hardware = found.fastener() instanceof Fastener.Hardware;
-        String used = hardware ? designation.strip() : RivetDesignation.parse(designation).code();
-        Optional<Length> usedLength = hardware ? Optional.empty() : Optional.of(length == null ? RivetDesignation.parse(designation).nominalLength()
-                : common.lengths().parsePositive(length, "--length"));
+        Used used = Used.parse(found.fastener(), designation);
+        Optional<Length> usedLength = length == null || used.length().isEmpty() ? used.length() : Optional.of(common.lengths().parsePositive(length,
+                "--length"));
         List<Work.LoggedHole> named = holes(found, opened.log());
         int many = found.typed().isPresent() ? count == null ? found.count() - opened.log().installed(found) : count : named.size();
         Work.Setup setup = new Work.Setup(tool, optional(setting, "--setting"), optional(holeSize, "--hole-size"));
-        Work work = new Work(found.id(), found.code(), named, many, used, usedLength, who, Entries.when(at), minutes, setup,
+        Work work = new Work(found.id(), found.code(), named, many, used.code(), usedLength, who, Entries.when(at), minutes, setup,
                 Entries.readings(readings, common.lengths()), rejects(), "", note, pictures.stream().map(Photo::sha256).toList());
         return corrects == null ? LogEntry.Draft.install(work) : LogEntry.Draft.replace(corrects, work, note);
     }

@@ -1,5 +1,6 @@
 package bucina.desk.session;
 
+import bucina.core.blind.BlindChoice;
 import bucina.core.dress.Dressing;
 import bucina.core.measure.Length;
 import bucina.core.measure.LengthFormat;
@@ -46,6 +47,8 @@ public final class Explain {
             }
             numbers.add(shopHead(choice));
             numbers.add(gap(choice));
+        } else if (solution.blind().isPresent()) {
+            pulled(solution, solution.blind().get(), numbers);
         } else if (solution.fastener() instanceof Fastener.Hardware h) {
             numbers.add(new Why("Use", h.name(), "", "", "the drawing's callout", "Length and washers are as the drawing gives them."));
         }
@@ -63,6 +66,21 @@ public final class Explain {
         }
         return new Why("Grip G", show(solution.grip()), "G = Σt, sheets under the hole, head side first", "G = " + sum + " = "
                 + figure(solution.grip()), "derived from the outlines that cover the hole's centre", String.join("\n", plies));
+    }
+
+    private void pulled(Solution solution, BlindChoice blind, List<Why> numbers) {
+        String lengths = blind.candidates().stream().map(c -> c.name() + ": " + show(c.gripMin()) + " to " + show(c.gripMax()))
+                .collect(Collectors.joining("\n"));
+        String source = blind.candidates().getFirst().source();
+        numbers.add(new Why("Use", solution.designation().orElse("none") + blind.cutTo().map(c -> ", cut to " + show(c)).orElse(""),
+                "the shorter length whose grip range holds G and which clears what stands behind", "G = " + figure(blind.grip()), source,
+                blind.why().in(unit) + "\n" + lengths));
+        blind.rivet().flatMap(r -> r.needsBehind(blind.grip()).map(n -> new Why("Needs behind", show(n), "L − G + mandrel head",
+                r.length().map(this::figure).orElse("") + " − " + figure(blind.grip()) + " + " + r.mandrel().map(this::figure).orElse("") + " = " + figure(n),
+                r.source(), "An unset body stands behind the stack, and the mandrel head beyond it: that sum must be free."))).ifPresent(numbers::add);
+        solution.punchFirst(rules).ifPresent(p -> numbers.add(new Why("Punch first", show(p), "hole − " + rules.rule(RuleKey.PUNCH_UNDER).value(),
+                figure(solution.hole()) + " − " + figure(rules.length(RuleKey.PUNCH_UNDER)) + " = " + figure(p), rules.rule(RuleKey.PUNCH_UNDER).source(),
+                "Dimpling stretches the rim and may crack it. Punch under size, dimple, then clear to " + show(solution.hole()) + ".")));
     }
 
     private Why use(RivetChoice choice) {

@@ -56,8 +56,7 @@ public final class LengthClasses {
             for (Solution s : same) {
                 special.put(s, place);
             }
-            String names = String.join(", ", same.stream().map(s -> s.designation().orElse("") + (s.choice().flatMap(c -> c.pick().cutTo()).isPresent()
-                    ? " cut" : "")).distinct().sorted().toList());
+            String names = String.join(", ", same.stream().map(s -> s.designation().orElse("") + (s.cut() ? " cut" : "")).distinct().sorted().toList());
             classes.add(new Class(names, place++));
         }
         classes.addAll(others);

@@ -2,6 +2,7 @@ package bucina.desk.session;
 
 import bucina.core.log.Disposition;
 import bucina.core.log.LogEntry;
+import bucina.core.log.Used;
 import bucina.core.log.Work;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
@@ -106,7 +107,8 @@ public final class LogForm {
         Unit unit = desk.unit();
         f.count = Integer.toString(suggestion.count());
         f.designation = suggestion.solution().designation().orElse("");
-        suggestion.solution().choice().flatMap(c -> c.pick().cutTo()).ifPresent(c -> f.length = LengthFormat.trade(c, unit));
+        suggestion.solution().choice().flatMap(c -> c.pick().cutTo()).or(() -> suggestion.solution().blind().flatMap(b -> b.cutTo()))
+                .ifPresent(c -> f.length = LengthFormat.trade(c, unit));
         f.who = desk.prefs().who();
         f.done = desk.session().now().toString().replace('T', ' ');
         f.minutes = minutes > 0 ? Integer.toString(minutes) : "";
@@ -157,7 +159,7 @@ public final class LogForm {
      */
     public String oddity(Fields f, LengthParser lengths, RuleSet rules) {
         if (solution.isEmpty() || solution.get().choice().isEmpty()) {
-            return "";
+            return solution.map(s -> pulled(f, s)).orElse("");
         }
         try {
             RivetDesignation used = RivetDesignation.parse(f.designation);
@@ -173,11 +175,26 @@ public final class LogForm {
         }
     }
 
+    private static String pulled(Fields f, Solution solution) {
+        if (!(solution.fastener() instanceof Fastener.PulledRivet rivet)) {
+            return "";
+        }
+        try {
+            Used used = Used.parse(rivet, f.designation);
+            if (solution.designation().filter(d -> !d.equals(used.code())).isPresent()) {
+                return used.code() + " is not the " + solution.designation().get() + " this stack takes. Why?";
+            }
+            return rivet.stainless() ? "Stainless: nearly impossible to drill out once it is set. Say why you are sure." : "";
+        } catch (InputException e) {
+            return "";
+        }
+    }
+
     /** What was understood of fields that are written otherwise than they will be kept; empty where nothing needs saying. */
     public String understood(Fields f, LengthParser lengths, Unit unit) {
         List<String> words = new ArrayList<>();
         if (!(group.fastener() instanceof Fastener.Hardware)) {
-            say(words, "rivet", f.designation, text -> RivetDesignation.parse(text).code());
+            say(words, "rivet", f.designation, text -> Used.parse(group.fastener(), text).code());
         }
         say(words, "cut to", f.length, text -> LengthFormat.trade(lengths.parse(text), unit));
         say(words, "gap", f.setting, text -> LengthFormat.trade(lengths.parse(text), unit));
@@ -219,10 +236,9 @@ public final class LogForm {
      * @throws InputException with one sentence that names the field
      */
     public LogEntry.Draft draft(Fields f, LengthParser lengths, String reason) {
-        boolean hardware = group.fastener() instanceof Fastener.Hardware;
-        String designation = hardware ? f.designation.strip() : RivetDesignation.parse(f.designation).code();
-        Optional<Length> length = hardware ? Optional.empty()
-                : Optional.of(f.length.isBlank() ? RivetDesignation.parse(f.designation).nominalLength() : lengths.parsePositive(f.length, "length used"));
+        Used used = Used.parse(group.fastener(), f.designation);
+        String designation = used.code();
+        Optional<Length> length = f.length.isBlank() || used.length().isEmpty() ? used.length() : Optional.of(lengths.parsePositive(f.length, "length used"));
         Work.Setup setup = new Work.Setup(f.tool.strip(), optional(f.setting, "setting", lengths), optional(f.hole, "hole size", lengths));
         List<Work.Reject> rejects = f.rejects.stream().map(r -> new Work.Reject(r.hole(), 1, r.what(), r.note())).toList();
         try {

@@ -232,8 +232,7 @@ public final class Session implements AutoCloseable {
 
     /** The plan as {@code wanted} was, with the ids given out since kept out of reach. */
     private static Build replan(Build now, Build wanted) {
-        return new Build(wanted.name(), wanted.aircraft(), wanted.rules(), Math.max(now.nextId(), wanted.nextId()), wanted.parts(),
-                wanted.assemblies(), wanted.stock());
+        return wanted.withNextId(now.nextId());
     }
 
     private void moved(Deque<Doing> to, Doing as, String words) {

@@ -1,0 +1,101 @@
+package bucina.core.drawing;
+
+import bucina.core.hand.Hands;
+import bucina.core.layout.Rows;
+import bucina.core.measure.Length;
+import bucina.core.measure.LengthFormat;
+import bucina.core.measure.Unit;
+import bucina.core.plan.Build;
+import bucina.core.plan.Layer;
+import bucina.core.plan.Row;
+import bucina.core.sheet.Corner;
+import bucina.core.sheet.Point;
+import bucina.core.sheet.Ring;
+import bucina.core.stack.FaceReading;
+import bucina.core.stack.HoleReading;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Something to print in true size and tape to the part.
+ *
+ * @param title   what it is, {@code Upper skin} or {@code Row R1 of Upper skin}
+ * @param hand    which hand, {@code LEFT HAND}; empty where there is none
+ * @param viewed  which face is up
+ * @param xToward what lies along +x
+ * @param yToward what lies along +y; empty on a strip
+ * @param drawing in true size
+ */
+public record Template(String title, String hand, String viewed, String xToward, String yToward, Drawing drawing) {
+
+    private static final double HALF_STRIP = 15e6;
+    private static final double END = 12e6;
+    private static final Length SMALL = Length.mm(1.9);
+
+    /** The whole face: outlines, holes with a cross and their label. */
+    public static Template face(Build.FaceRef ref, FaceReading reading) {
+        List<Drawing.Shape> shapes = new ArrayList<>();
+        for (Layer layer : ref.face().layers()) {
+            shapes.add(path("SHEETS", layer.outline().outer()));
+            layer.outline().openings().forEach(o -> shapes.add(path("SHEETS", o)));
+        }
+        for (HoleReading r : reading.readings()) {
+            hole(shapes, r.hole().at(), r.solution().hole(), r.hole().label());
+            double beside = r.solution().hole().nanometres() / 2 + 0.8e6;
+            shapes.add(new Drawing.Words("WORDS", new Point(r.hole().at().x() + beside, r.hole().at().y() + 0.6e6), SMALL, r.label()));
+        }
+        return new Template(ref.face().name(), Hands.banner(ref.assembly()), ref.face().viewed(), ref.face().xToward(), ref.face().yToward(),
+                new Drawing(shapes, List.of()));
+    }
+
+    /** One row unrolled: a strip with every station as a running dimension in decimals, to the nearest 1/64 and in mm. */
+    public static Template strip(Build.FaceRef ref, Row row, FaceReading reading) {
+        List<HoleReading> holes = row.holes().stream().flatMap(h -> reading.of(h.id()).stream()).toList();
+        List<Length> stations = Rows.running(holes.stream().map(h -> h.hole().at()).toList());
+        List<Drawing.Shape> shapes = new ArrayList<>();
+        double end = stations.isEmpty() ? 0 : stations.getLast().nanometres();
+        shapes.add(new Drawing.Path("STRIP", List.of(Corner.of(new Point(-END, -HALF_STRIP)), Corner.of(new Point(end + END, -HALF_STRIP)),
+                Corner.of(new Point(end + END, HALF_STRIP)), Corner.of(new Point(-END, HALF_STRIP))), true));
+        shapes.add(new Drawing.Path("STRIP", List.of(Corner.of(new Point(-END, 0)), Corner.of(new Point(end + END, 0))), false));
+        for (int i = 0; i < holes.size(); i++) {
+            HoleReading r = holes.get(i);
+            double x = stations.get(i).nanometres();
+            hole(shapes, new Point(x, 0), r.solution().hole(), r.hole().label());
+            word(shapes, x, 9e6, Integer.toString(r.hole().label()));
+            word(shapes, x, -6e6, LengthFormat.figure(stations.get(i), Unit.INCH, 3));
+            word(shapes, x, -9e6, LengthFormat.fraction(stations.get(i)).replace(" in", ""));
+            word(shapes, x, -12e6, LengthFormat.figure(stations.get(i), Unit.MM, 3) + " mm");
+        }
+        return new Template("Row " + row.name() + " of " + ref.face().name(), Hands.banner(ref.assembly()), ref.face().viewed(),
+                along(ref, holes), "", new Drawing(shapes, List.of()));
+    }
+
+    /** What lies toward the last hole of a row, in the words of the face. */
+    private static String along(Build.FaceRef ref, List<HoleReading> holes) {
+        if (holes.size() < 2) {
+            return ref.face().xToward();
+        }
+        Point a = holes.getFirst().hole().at();
+        Point b = holes.getLast().hole().at();
+        boolean across = Math.abs(b.x() - a.x()) >= Math.abs(b.y() - a.y());
+        String word = across ? ref.face().xToward() : ref.face().yToward();
+        boolean with = across ? b.x() > a.x() : b.y() > a.y();
+        return holes.getLast().label() + (with ? ", " + word : ", away from " + word);
+    }
+
+    private static void hole(List<Drawing.Shape> shapes, Point at, Length diameter, int label) {
+        shapes.add(new Drawing.Circle("HOLES", at, diameter, Optional.of(label)));
+        double arm = diameter.nanometres() / 2 + 1.2e6;
+        shapes.add(new Drawing.Path("CROSSES", List.of(Corner.of(new Point(at.x() - arm, at.y())), Corner.of(new Point(at.x() + arm, at.y()))), false));
+        shapes.add(new Drawing.Path("CROSSES", List.of(Corner.of(new Point(at.x(), at.y() - arm)), Corner.of(new Point(at.x(), at.y() + arm))), false));
+    }
+
+    private static void word(List<Drawing.Shape> shapes, double x, double y, String text) {
+        shapes.add(new Drawing.Words("WORDS", new Point(x - text.length() * 0.62e6, y), SMALL, text));
+    }
+
+    private static Drawing.Path path(String layer, Ring ring) {
+        return new Drawing.Path(layer, ring.corners(), true);
+    }
+}
