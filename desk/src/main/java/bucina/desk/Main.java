@@ -3,6 +3,7 @@ package bucina.desk;
 import bucina.desk.app.DeskApp;
 import bucina.desk.app.Screenshots;
 import bucina.desk.cli.Cli;
+import bucina.desk.session.DemoBuild;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -16,14 +17,16 @@ public final class Main {
     private Main() {
     }
 
-    /** Opens a window for a file, for nothing and for {@code demo}, takes pictures for {@code screenshots}; otherwise runs a verb. */
+    /** Opens a window for a file, for nothing, for {@code demo} and for {@code new FILE}, takes pictures for {@code screenshots}; otherwise runs a verb. */
     public static void main(String[] args) {
         List<String> words = List.of(args);
         String first = words.isEmpty() ? "" : words.getFirst();
         if (words.isEmpty()) {
             DeskApp.open(new DeskApp.What.Last());
-        } else if (words.equals(List.of("demo")) || words.equals(List.of("demo", "--fresh"))) {
-            DeskApp.open(new DeskApp.What.Demo(words.size() == 2));
+        } else if (first.equals("demo") && List.of("locker", "--fresh").containsAll(words.subList(1, words.size()))) {
+            DeskApp.open(new DeskApp.What.Demo(words.contains("locker") ? DemoBuild.Which.LOCKER : DemoBuild.Which.STABILATOR, words.contains("--fresh")));
+        } else if (first.equals("new") && words.size() == 2 && !words.get(1).startsWith("-")) {
+            DeskApp.open(new DeskApp.What.New(Path.of(words.get(1))));
         } else if (first.equals("screenshots") && words.size() == 2 && !words.get(1).startsWith("-")) {
             System.setProperty("java.awt.headless", "true");
             System.exit(Screenshots.into(Path.of(words.get(1))));

@@ -7,6 +7,7 @@ import bucina.core.log.Logbook;
 import bucina.core.material.Material;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
+import bucina.core.edit.HoleEdits;
 import bucina.core.plan.Assembly;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
@@ -39,6 +40,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Executor;
+import java.util.function.UnaryOperator;
 
 /** Builds of any size: faces with a skin, a cut-out, ribs each inch and a half, two spars and a doubler; rows of holes along the ribs. */
 final class BigBuild {
@@ -56,6 +58,31 @@ final class BigBuild {
             Path file = Files.createTempDirectory("bucina-speed").resolve("big.bucina");
             Catalogue catalogue = CatalogueReader.shipped();
             BuildFile.create(file, new Document(of(faces, holesEach, catalogue.rules()), Logbook.EMPTY, List.of())).close();
+            return new Desk(Session.open(file, Optional.empty(), catalogue, Clock.systemUTC(), worker, ui), Prefs.in(file.getParent()));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** A desk with one face of so many holes, the last {@code inRow} of them one row across the ribs. */
+    static Desk longRow(int holes, int inRow, Executor worker, Executor ui) {
+        return desk(build -> {
+            Face face = build.faces().getFirst().face();
+            Group ribs = face.groups().getFirst();
+            double width = face.layers().getFirst().outline().box().width();
+            List<Point> points = new ArrayList<>();
+            for (int i = 0; i < inRow; i++) {
+                points.add(new Point(2e6 + i * (width - 4e6) / (inRow - 1), 1.55 * 25.4e6));
+            }
+            return HoleEdits.addRow(build, ribs.id(), points);
+        }, holes - inRow, worker, ui);
+    }
+
+    private static Desk desk(UnaryOperator<Build> more, int holes, Executor worker, Executor ui) {
+        try {
+            Path file = Files.createTempDirectory("bucina-speed").resolve("long.bucina");
+            Catalogue catalogue = CatalogueReader.shipped();
+            BuildFile.create(file, new Document(more.apply(of(1, holes, catalogue.rules())), Logbook.EMPTY, List.of())).close();
             return new Desk(Session.open(file, Optional.empty(), catalogue, Clock.systemUTC(), worker, ui), Prefs.in(file.getParent()));
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -40,9 +40,9 @@ public record BlindChoice(Length grip, Optional<BlindRivet> rivet, Optional<Leng
         return cut(candidates, gripping.getFirst(), grip, room.orElseThrow());
     }
 
-    /** What to call a length at the bench: {@code × 8}, {@code × 8 cut}, {@code grip 3}. */
+    /** What to call a length at the bench: {@code 8 mm}, {@code 8 mm cut}, {@code grip 3}. */
     public String bench(BlindRivet c) {
-        return c.length().map(l -> "× " + LengthFormat.exact(l, Unit.MM).replace(" mm", "")).orElse(c.name()) + (cutTo.isPresent() ? " cut" : "");
+        return c.length().map(l -> LengthFormat.exact(l, Unit.MM)).orElse(c.name()) + (cutTo.isPresent() ? " cut" : "");
     }
 
     /** True if the room is known to be enough; where the maker's figure is not known, only no room given will do. */

@@ -189,7 +189,11 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
                 next = sheet(next, id, sheet, choices);
             }
         }
-        return new Landing(next, id, choices, rows).landed();
+        try {
+            return new Landing(next, id, choices, rows).landed();
+        } catch (IllegalArgumentException e) {
+            throw new InputException("the drawing cannot be taken over: " + e.getMessage(), e);
+        }
     }
 
     private static Build sheet(Build build, Id.Face id, Sheet sheet, Choices choices) {
@@ -207,7 +211,7 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
 
     /** A layer's name as people write it. */
     private static String plain(String layer) {
-        String name = layer.replaceFirst("^SHEET-\\d+-T\\d+-", "").replace('_', ' ').strip();
+        String name = layer.replaceFirst("^SHEET-\\d+-T\\d+-", "").replace('_', ' ').replaceAll("[{}\\p{Cntrl}]", "").strip();
         String cut = name.length() > 100 ? name.substring(0, 100) : name;
         return cut.isEmpty() ? "Sheet" : cut;
     }

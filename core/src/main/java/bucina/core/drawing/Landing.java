@@ -29,8 +29,9 @@ import java.util.Set;
 import java.util.stream.Stream;
 
 /*
- * Design. A group gets the fastener whose final hole is the size of most of its holes, with the head that was chosen; where no fastener has such
- * a hole the chosen one, and the size drawn is what the holes have at present. A hole of another size than its group's deviates.
+ * Design. A group gets the fastener whose final hole is the size of most of its holes, with the head that was chosen. Where none has such a
+ * hole: if it is larger than the chosen one's, hardware the drawing does not name; else the chosen one, and the size drawn is what the holes have now. A
+ * hole of another size than its group's deviates.
  */
 
 /** Makes groups and rows of the holes that come in. Used once. */
@@ -80,13 +81,19 @@ final class Landing {
         Map<Long, Integer> sizes = new LinkedHashMap<>();
         lines.forEach(l -> l.holes().forEach(h -> sizes.merge(size(h.diameter()), 1, Integer::sum)));
         long usual = sizes.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
-        Optional<Fastener> fits = fastener(usual);
+        Optional<Fastener> fits = fastener(usual).or(() -> hardware(usual));
         Fastener fastener = fits.orElse(choices.fastener());
         HolePlan plan = fits.isPresent() ? HolePlan.NONE : new HolePlan(Optional.of(Length.nm(usual)), Hold.AUTO, "", Optional.empty());
         List<Row> rows = new ArrayList<>();
         lines.forEach(l -> rows.add(row(l, usual)));
         return new Group(new Id.Group(next++), code, "Brought in", fastener, false, fastener.flush() ? Preparation.AUTO : Preparation.NONE, "", rows,
                 Optional.empty(), Set.of(), Set.of(), plan);
+    }
+
+    /** A hole larger than the chosen fastener's is for hardware that the drawing does not name. */
+    private Optional<Fastener> hardware(long hole) {
+        Length size = Length.nm(hole);
+        return size.atMost(choices.fastener().shank().times(1.25)) ? Optional.empty() : Optional.of(new Fastener.Hardware("Hole " + size, size, size, false));
     }
 
     /** A diameter to a tenth of a micrometre, nm. */

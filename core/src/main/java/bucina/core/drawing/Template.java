@@ -84,6 +84,22 @@ public record Template(String title, String hand, String viewed, String xToward,
         return holes.getLast().label() + (with ? ", " + word : ", away from " + word);
     }
 
+    /** The drawing with what a printed page says in words and with a bar of 100 mm under it: for formats that have no pages. */
+    public Drawing marked() {
+        List<Drawing.Shape> shapes = new ArrayList<>(drawing.shapes());
+        var box = drawing.box().orElse(new bucina.core.sheet.Box(0, 0, 0, 0));
+        double y = box.minY() - 12e6;
+        shapes.add(new Drawing.Path("BAR", List.of(Corner.of(new Point(box.minX(), y)), Corner.of(new Point(box.minX() + 100e6, y))), false));
+        shapes.add(new Drawing.Path("BAR", List.of(Corner.of(new Point(box.minX(), y - 2e6)), Corner.of(new Point(box.minX(), y + 2e6))), false));
+        shapes.add(new Drawing.Path("BAR", List.of(Corner.of(new Point(box.minX() + 100e6, y - 2e6)), Corner.of(new Point(box.minX() + 100e6, y + 2e6))), false));
+        String[] lines = {title + (hand.isEmpty() ? "" : ", " + hand), "This side up: seen " + viewed, "to the right: " + xToward + (yToward.isEmpty() ? ""
+                : ". up: " + yToward), "the bar is 100 mm long"};
+        for (int i = 0; i < lines.length; i++) {
+            shapes.add(new Drawing.Words("WORDS", new Point(box.minX(), y - 7e6 - i * 5e6), Length.mm(3), lines[i]));
+        }
+        return new Drawing(shapes, List.of());
+    }
+
     private static void hole(List<Drawing.Shape> shapes, Point at, Length diameter, int label) {
         shapes.add(new Drawing.Circle("HOLES", at, diameter, Optional.of(label)));
         double arm = diameter.nanometres() / 2 + 1.2e6;

@@ -14,6 +14,7 @@ import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
 import bucina.core.plan.Row;
 import bucina.core.rule.EdgeRule;
+import bucina.core.rule.RuleKey;
 import bucina.core.sheet.Box;
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Outline;
@@ -137,11 +138,17 @@ public final class Panel {
         return group;
     }
 
-    private void row(Point from, Point to) {
+    /** A row in whole spaces; one space more where the nearest number would stretch the pitch over the most that the wished one keeps. */
+    private void row(Point from, Point to, Length flange) {
         if (from.to(to).compareTo(plan.fastener().shank().times(4)) < 0) {
             return;
         }
         List<Point> points = Rows.line(from, to, Rows.Spacing.pitch(plan.pitch()));
+        Length most = build.rules().times(RuleKey.PITCH_MOST_DIAMETERS, plan.fastener().shank())
+                .min(build.rules().times(RuleKey.PITCH_MOST_THICKNESS, flange.min(plan.skin().thickness())));
+        if (plan.pitch().atMost(most) && !points.get(0).to(points.get(1)).atMost(most)) {
+            points = Rows.line(from, to, Rows.Spacing.count(points.size() + 1));
+        }
         rows.add(HoleEdits.row(next, "R" + (++rowCount), points));
         next += 1 + points.size();
     }
@@ -171,7 +178,7 @@ public final class Panel {
         structure.add(layer(part(spar.name(), 1), spar.name() + " flange", spar.flange().thickness(), Outline.of(Ring.polygon(List.of(
                         up(a, -half), up(b, -half), up(b, half), up(a, half)))), List.of(new Segment(up(a, bend), up(b, bend)))));
         double along = margin.nanometres() / a.to(b).nanometres();
-        row(between(a, b, along), between(a, b, 1 - along));
+        row(between(a, b, along), between(a, b, 1 - along), spar.flange().thickness());
     }
 
     private static double tangent(PanelPlan.Flange flange) {
@@ -214,7 +221,7 @@ public final class Panel {
             structure.add(layer(part, rib.name() + " flange" + (bays.size() > 1 ? ", bay " + bay : ""), rib.flange().thickness(),
                     Outline.rectangle(new Point(x - half, b[0]), new Point(x + half, b[1])),
                     List.of(new Segment(new Point(tangent, b[0]), new Point(tangent, b[1])))));
-            row(new Point(x, b[0] + margin.nanometres()), new Point(x, b[1] - margin.nanometres()));
+            row(new Point(x, b[0] + margin.nanometres()), new Point(x, b[1] - margin.nanometres()), rib.flange().thickness());
         }
     }
 

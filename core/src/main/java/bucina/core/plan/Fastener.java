@@ -100,7 +100,7 @@ public sealed interface Fastener {
      */
     record Hardware(String name, Length shank, Length hole, boolean flush) implements Fastener {
         public Hardware {
-            if (name.isBlank()) {
+            if (name.isBlank() || name.contains("{}")) {
                 throw new IllegalArgumentException("hardware needs a designation such as AN4-5A");
             }
             if (!(shank.positive() && hole.atLeast(shank))) {

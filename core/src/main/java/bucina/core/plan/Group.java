@@ -87,6 +87,11 @@ public record Group(Id.Group id, String code, String name, Fastener fastener, bo
         return new Group(id, code, name, fastener, headFar, preparation, callout, rows, typed, expects, clears, changed);
     }
 
+    /** This group catching these layers, and no others, as the drawing lists them; none if the drawing does not say. */
+    public Group expecting(Set<Id.Layer> listed) {
+        return new Group(id, code, name, fastener, headFar, preparation, callout, rows, typed, listed, clears, holes);
+    }
+
     /** This group under another code and name. */
     public Group named(String newCode, String newName) {
         return new Group(id, newCode, newName, fastener, headFar, preparation, callout, rows, typed, expects, clears, holes);

@@ -10,5 +10,8 @@ final class Names {
             throw new IllegalArgumentException(what + " needs a name of 1 to 120 characters, was "
                     + (name == null ? "none" : "\"" + (name.length() > 30 ? name.substring(0, 30) + "..." : name) + "\""));
         }
+        if (name.contains("{}")) {
+            throw new IllegalArgumentException(what + " cannot have {} in its name, as in \"" + name + "\": those stand for figures in sentences");
+        }
     }
 }

@@ -61,6 +61,7 @@ final class HoleReader {
         Point at = hole.at();
         double reach = holes.reach();
         List<Integer> near = index.in(new Box(at.x() - reach, at.y() - reach, at.x() + reach, at.y() + reach));
+        near.sort(null);
         BitSet places = new BitSet(face.layers().size());
         List<Integer> beside = new ArrayList<>(0);
         for (int l : near) {

@@ -48,7 +48,7 @@ final class PulledSolver {
         blind.ifPresent(b -> faults.addAll(faults(rivet, b)));
         Length head = size.map(PulledSize::head).orElse(rivet.diameter().times(2)).times(0.5);
         Length tail = rules.times(RuleKey.TAIL_DIAMETER, rivet.diameter()).times(0.5);
-        return new Solution(rivet, hole, dressing, Optional.empty(), blind, new Solution.Heads(head, tail),
+        return new Solution(rivet, hole, dressing, Optional.empty(), blind, new Solution.Heads(head, tail, cone),
                 EdgeRule.of(rules, rivet.shank(), rivet.flush()), faults);
     }
 

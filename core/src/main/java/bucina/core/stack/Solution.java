@@ -3,6 +3,7 @@ package bucina.core.stack;
 import bucina.core.blind.BlindChoice;
 import bucina.core.blind.BlindRivet;
 import bucina.core.dress.Dressing;
+import bucina.core.dress.FlushHead;
 import bucina.core.measure.Length;
 import bucina.core.measure.LengthFormat;
 import bucina.core.measure.Unit;
@@ -80,8 +81,9 @@ public record Solution(Fastener fastener, Length hole, Dressing dressing, Option
      *
      * @param head radius of the head it came with
      * @param tail radius of the head that is formed, or of a nut
+     * @param cone the cone of a flush head; empty for a protruding one
      */
-    public record Heads(Length head, Length tail) {
+    public record Heads(Length head, Length tail, Optional<FlushHead> cone) {
 
         /** The reach of the heads on the side where the manufactured head is, or on the other. */
         public Length on(boolean headSide) {

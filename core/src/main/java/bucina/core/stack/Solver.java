@@ -68,7 +68,7 @@ public final class Solver {
             case Fastener.SolidRivet rivet -> solid(rivet, ask);
             case Fastener.PulledRivet rivet -> new PulledSolver(catalogue, rules).solve(rivet, ask);
             case Fastener.Hardware h -> new Solution(h, ask.drilled.orElse(h.hole()), Dressing.plain(ask.layers), Optional.empty(), Optional.empty(),
-                    new Solution.Heads(h.shank(), h.shank()), edge(h), List.of());
+                    new Solution.Heads(h.shank(), h.shank(), Optional.empty()), edge(h), List.of());
         };
     }
 
@@ -86,7 +86,7 @@ public final class Solver {
         Length tail = rules.times(RuleKey.GAUGE_DIAMETER, rivet.shank()).times(0.5);
         if (size.isEmpty()) {
             return new Solution(rivet, ask.drilled.orElse(rivet.shank()), Dressing.plain(ask.layers), Optional.empty(), Optional.empty(),
-                    new Solution.Heads(rivet.shank(), tail), edge(rivet), List.of(fault("rivet-not-in-catalogue", Level.ERROR, "catalogue",
+                    new Solution.Heads(rivet.shank(), tail, Optional.empty()), edge(rivet), List.of(fault("rivet-not-in-catalogue", Level.ERROR, "catalogue",
                     Sentence.of(rivet.name() + " is not in the catalogue."), "Add its row to rivets.csv with the source, or choose another rivet.")));
         }
         Length hole = ask.drilled.orElse(size.get().hole());
@@ -98,8 +98,8 @@ public final class Solver {
         Optional<RivetChoice> choice = ask.layers.isEmpty() || !hole.atLeast(rivet.shank()) ? Optional.empty()
                 : Optional.of(chooser.choose(size.get(), rivet.alloy(), hole, dressing, ask.coupon));
         choice.ifPresent(c -> faults.addAll(choiceFaults(c)));
-        return new Solution(rivet, hole, dressing, choice, Optional.empty(), new Solution.Heads(size.get().headDiameter().times(0.5), tail), edge(rivet),
-                faults);
+        return new Solution(rivet, hole, dressing, choice, Optional.empty(), new Solution.Heads(size.get().headDiameter().times(0.5), tail,
+                rivet.flush() ? Optional.of(head(size.get())) : Optional.empty()), edge(rivet), faults);
     }
 
     /** A head of one angle in dimples of another does not seat. */

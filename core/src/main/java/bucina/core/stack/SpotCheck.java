@@ -91,7 +91,10 @@ final class SpotCheck {
         FaceHoles.Slot slot = holes.slot(i);
         Point at = slot.hole().at();
         double reach = holes.reach();
-        for (int j : holes.in(new Box(at.x() - reach, at.y() - reach, at.x() + reach, at.y() + reach))) {
+        List<Integer> near = holes.in(new Box(at.x() - reach, at.y() - reach, at.x() + reach, at.y() + reach));
+        // In the order of the face: what is found must not depend on how the index was built.
+        near.sort(null);
+        for (int j : near) {
             if (j != i) {
                 neighbour(slot, solution, holes.slot(j), found);
             }

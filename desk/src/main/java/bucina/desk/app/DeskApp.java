@@ -4,7 +4,6 @@ import bucina.core.catalogue.Catalogue;
 import bucina.desk.look.Type;
 import bucina.desk.session.Catalogues;
 import bucina.desk.session.DemoBuild;
-import bucina.desk.session.Desk;
 import bucina.desk.session.Places;
 import bucina.desk.session.Prefs;
 import bucina.desk.session.Session;
@@ -48,11 +47,15 @@ public final class DeskApp extends Application {
         }
 
         /** The demonstration. */
-        record Demo(boolean fresh) implements What {
+        record Demo(DemoBuild.Which which, boolean fresh) implements What {
         }
 
         /** The build opened last, or the demonstration where there is none. */
         record Last() implements What {
+        }
+
+        /** A new build with nothing in it, in a file that is not there yet. */
+        record New(Path path) implements What {
         }
     }
 
@@ -67,16 +70,13 @@ public final class DeskApp extends Application {
         Catalogue catalogue = Catalogues.inForce();
         Path path = switch (what) {
             case What.File f -> f.path();
-            case What.Demo d -> DemoBuild.file(catalogue, d.fresh());
-            case What.Last l -> prefs.last().orElseGet(() -> DemoBuild.file(catalogue, false));
+            case What.New n -> DemoBuild.empty(n.path(), catalogue);
+            case What.Demo d -> DemoBuild.file(d.which(), catalogue, d.fresh());
+            case What.Last l -> prefs.last().orElseGet(() -> DemoBuild.file(DemoBuild.Which.STABILATOR, catalogue, false));
         };
         WindowLock lock = WindowLock.of(path);
         try {
             Session session = Session.open(path, lock.onlyReads(), catalogue, Clock.systemDefaultZone(), WORKER, Platform::runLater);
-            if (session.snapshot().build().faces().isEmpty()) {
-                session.close();
-                throw new IllegalStateException(path + " has no face to show yet. Bring one in, or try the demo: bucina demo");
-            }
             prefs.keep("last", path.toAbsolutePath().toString());
             return new Opened(session, lock, prefs);
         } catch (RuntimeException e) {
@@ -105,10 +105,7 @@ public final class DeskApp extends Application {
     }
 
     private void show(Stage stage, Opened next) {
-        Desk desk = new Desk(next.session, next.prefs);
-        DeskWindow window = new DeskWindow(desk, Clock.systemDefaultZone());
-        stage.setScene(window.scene());
-        stage.setTitle(next.session.snapshot().build().name() + " - Bucina");
+        new BuildStage(stage, next.session, next.prefs, Clock.systemDefaultZone());
         Timeline look = new Timeline(new KeyFrame(Duration.seconds(1.5), e -> next.session.look()));
         look.setCycleCount(Animation.INDEFINITE);
         look.play();
@@ -119,7 +116,7 @@ public final class DeskApp extends Application {
     }
 
     private void reopen(Stage stage) {
-        CompletableFuture.supplyAsync(() -> openNow(new What.Demo(false)), WORKER).whenCompleteAsync((next, failed) -> {
+        CompletableFuture.supplyAsync(() -> openNow(new What.Demo(DemoBuild.Which.STABILATOR, false)), WORKER).whenCompleteAsync((next, failed) -> {
             if (failed != null) {
                 trouble(stage, failed.getCause());
             } else {

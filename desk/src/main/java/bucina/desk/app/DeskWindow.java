@@ -2,13 +2,20 @@ package bucina.desk.app;
 
 import bucina.desk.bench.BenchSide;
 import bucina.desk.card.BenchMode;
+import bucina.desk.card.BringCard;
+import bucina.desk.card.CalloutCard;
 import bucina.desk.card.LegendCard;
+import bucina.desk.card.OutCard;
+import bucina.desk.card.PanelCard;
 import bucina.desk.card.SearchCard;
+import bucina.desk.card.StationsCard;
 import bucina.desk.card.TypedCard;
 import bucina.desk.card.WhyCard;
 import bucina.desk.logbook.LogbookRoom;
+import bucina.desk.papers.PapersRoom;
 import bucina.desk.look.Palette;
 import bucina.desk.rack.Rack;
+import bucina.desk.rules.RulesRoom;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Finder;
 import bucina.desk.session.LengthClasses;
@@ -46,6 +53,8 @@ public final class DeskWindow {
     private final Finder finder;
     private final Keys keys;
     private LogbookRoom logbook;
+    private RulesRoom rules;
+    private PapersRoom papers;
     private Node legend;
 
     public DeskWindow(Desk desk, Clock clock) {
@@ -57,8 +66,8 @@ public final class DeskWindow {
         sheet.setId("sheet");
         strip = new RowStrip(desk);
         strip.setId("strip");
-        bench = new BenchSide(desk, timer);
-        rack = new Rack(desk, this::addTyped);
+        bench = new BenchSide(desk, timer, () -> writeOut(OutCard.What.HELD), this::stations);
+        rack = new Rack(desk, new Rack.Ways(this::makePanel, this::bringIn, this::callouts, this::addTyped));
         top = new TopBar(desk, timer, this::search);
         rail = new StageRail(desk);
         badge = new OrientationBadge(desk);
@@ -99,6 +108,7 @@ public final class DeskWindow {
         Scene scene = new Scene(root, 1280, 800);
         scene.getStylesheets().add(DeskWindow.class.getResource("/bucina/desk/desk.css").toExternalForm());
         keys.on(scene);
+        sheet.requestFocus();
         return scene;
     }
 
@@ -125,15 +135,26 @@ public final class DeskWindow {
     }
 
     private void room() {
-        if (desk.roomProperty().get() == Desk.Room.LOGBOOK) {
-            if (logbook == null) {
-                logbook = new LogbookRoom(desk);
+        switch (desk.roomProperty().get()) {
+            case LOGBOOK -> {
+                logbook = logbook == null ? new LogbookRoom(desk) : logbook;
+                frame.setCenter(logbook);
+                logbook.enter();
             }
-            frame.setCenter(logbook);
-            logbook.enter();
-        } else {
-            frame.setCenter(sheetRoom);
-            sheet.requestFocus();
+            case RULES -> {
+                rules = rules == null ? new RulesRoom(desk) : rules;
+                frame.setCenter(rules);
+                rules.enter();
+            }
+            case PAPERS -> {
+                papers = papers == null ? new PapersRoom(desk) : papers;
+                frame.setCenter(papers);
+                papers.enter();
+            }
+            case SHEET -> {
+                frame.setCenter(sheetRoom);
+                sheet.requestFocus();
+            }
         }
     }
 
@@ -178,7 +199,7 @@ public final class DeskWindow {
         veil.getChildren().clear();
         desk.whyProperty().set(Optional.empty());
         if (was) {
-            (desk.roomProperty().get() == Desk.Room.LOGBOOK ? logbook : sheet).requestFocus();
+            (desk.roomProperty().get() == Desk.Room.SHEET ? sheet : frame.getCenter()).requestFocus();
         }
         return was;
     }
@@ -200,6 +221,53 @@ public final class DeskWindow {
             show(card, Pos.CENTER);
             card.enter();
         }
+    }
+
+    private boolean locked() {
+        return desk.session().readOnly();
+    }
+
+    void makePanel() {
+        if (!locked()) {
+            PanelCard card = new PanelCard(desk.session(), desk.unit(), palette(), this::made, this::putAway);
+            show(card, Pos.CENTER);
+            card.enter();
+        }
+    }
+
+    void bringIn() {
+        if (!locked()) {
+            BringCard card = new BringCard(desk.session(), desk.unit(), Optional.of(desk.face().face().id()), palette(), this::made, this::putAway);
+            show(card, Pos.CENTER);
+            card.enter();
+        }
+    }
+
+    private void made(bucina.core.plan.Id.Face face) {
+        putAway();
+        desk.show(face);
+    }
+
+    void callouts() {
+        if (!locked()) {
+            CalloutCard card = new CalloutCard(desk, this::putAway);
+            show(card, Pos.CENTER);
+            card.enter();
+        }
+    }
+
+    void stations() {
+        desk.cursor().ifPresent(c -> {
+            StationsCard card = new StationsCard(c.row(), this::putAway);
+            show(card, Pos.CENTER);
+            card.enter();
+        });
+    }
+
+    void writeOut(OutCard.What what) {
+        OutCard card = new OutCard(desk, what, this::putAway);
+        show(card, Pos.CENTER);
+        card.enter();
     }
 
     SheetView sheet() {

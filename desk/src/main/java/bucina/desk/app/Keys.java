@@ -1,5 +1,6 @@
 package bucina.desk.app;
 
+import bucina.desk.card.OutCard;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Finder;
 import bucina.desk.session.Selection;
@@ -50,6 +51,17 @@ final class Keys {
         add("Redo", "Ctrl+Y", shortcut(KeyCode.Y), () -> desk.session().redo(s -> { }));
         add("Sheet room", "F1", plain(KeyCode.F1), () -> desk.roomProperty().set(Desk.Room.SHEET));
         add("Logbook room", "F2", plain(KeyCode.F2), () -> desk.roomProperty().set(Desk.Room.LOGBOOK));
+        add("Rules room: limits, and what another rule set changes", "F3", plain(KeyCode.F3), () -> desk.roomProperty().set(Desk.Room.RULES));
+        add("Papers room: queries, bulletins, the other hand", "F4", plain(KeyCode.F4), () -> desk.roomProperty().set(Desk.Room.PAPERS));
+        add("Change the sheet by hand, or stop", "E", plain(KeyCode.E), () -> change(!desk.changingProperty().get()));
+        add("Delete the picked holes", "Del", plain(KeyCode.DELETE), () -> window.bench().delete());
+        add("Add a hole after this one", "A", plain(KeyCode.A), () -> window.bench().addHole());
+        add("Safe trim lines", "Y", plain(KeyCode.Y), () -> desk.trimProperty().set(!desk.trimProperty().get()));
+        add("Stations of the row, as running dimensions", "S", plain(KeyCode.S), window::stations);
+        add("Make a panel", "P", plain(KeyCode.P), window::makePanel);
+        add("Bring in a drawing or a hole table", "I", plain(KeyCode.I), window::bringIn);
+        add("Callouts: read them in", "K", plain(KeyCode.K), window::callouts);
+        add("Write out: templates, drawings, tables", "X", plain(KeyCode.X), () -> window.writeOut(OutCard.What.FACE));
         add("Find anything", "Ctrl+K", shortcut(KeyCode.K), window::search);
         add("Pick the row", "R", plain(KeyCode.R), () -> pick(true));
         add("Pick the group", "G", plain(KeyCode.G), () -> pick(false));
@@ -125,7 +137,13 @@ final class Keys {
         }
     }
 
+    private void change(boolean on) {
+        desk.roomProperty().set(Desk.Room.SHEET);
+        desk.changingProperty().set(on && !desk.session().readOnly());
+    }
+
     private void stage(Stage stage) {
+        desk.changingProperty().set(false);
         desk.benchProperty().set(false);
         desk.roomProperty().set(Desk.Room.SHEET);
         desk.stageProperty().set(stage);
@@ -137,17 +155,20 @@ final class Keys {
     }
 
     private void escape() {
-        if (window.putAway()) {
+        if (window.sheet().letGo() || window.putAway()) {
             return;
         }
         if (desk.benchProperty().get()) {
             desk.benchProperty().set(false);
+        } else if (desk.changingProperty().get() && desk.cursor().isEmpty() && desk.layerProperty().get().isEmpty()) {
+            desk.changingProperty().set(false);
         } else if (desk.correctingProperty().get().isPresent()) {
             desk.correctingProperty().set(Optional.empty());
         } else if (desk.legendProperty().get()) {
             desk.legendProperty().set(false);
         } else {
             desk.typedGroupProperty().set(Optional.empty());
+            desk.layerProperty().set(Optional.empty());
             desk.selectionProperty().set(Selection.none(desk.selectionProperty().get().face()));
             window.sheet().requestFocus();
         }

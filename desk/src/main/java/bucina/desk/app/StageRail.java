@@ -23,8 +23,8 @@ final class StageRail extends HBox {
     private final Desk desk;
     private final Map<Stage, Button> buttons = new EnumMap<>(Stage.class);
     private final Button findings;
+    private final Label held = Ui.kept("", "stage-left");
     private final Label toSet = Ui.kept("", "stage-left");
-    private final Label face = Ui.label("", "face-name");
 
     StageRail(Desk desk) {
         super(6);
@@ -39,15 +39,18 @@ final class StageRail extends HBox {
         }
         findings = Ui.button("", "F", desk::nextFinding, "quiet");
         findings.setId("findings");
-        getChildren().addAll(buttons.get(Stage.STUDY), findings, buttons.get(Stage.SET), toSet);
-        getChildren().addAll(Ui.spring(), face, Ui.button("Legend", "L", () -> desk.legendProperty().set(!desk.legendProperty().get()), "quiet"));
+        Button change = Ui.button("Change", "E", () -> desk.changingProperty().set(!desk.changingProperty().get() && !desk.session().readOnly()), "stage");
+        change.setId("change");
+        desk.changingProperty().addListener((o, was, now) -> change.pseudoClassStateChanged(HERE, now));
+        getChildren().addAll(buttons.get(Stage.STUDY), findings, buttons.get(Stage.FIT), held, buttons.get(Stage.SET), toSet);
+        getChildren().addAll(Ui.spring(), change, Ui.button("Legend", "L", () -> desk.legendProperty().set(!desk.legendProperty().get()), "quiet"));
         desk.stageProperty().addListener((o, was, now) -> fill());
         desk.selectionProperty().addListener((o, was, now) -> {
             if (!was.face().equals(now.face())) {
                 fill();
             }
         });
-        desk.session().snapshotProperty().addListener((o, was, now) -> fill());
+        desk.snapshotProperty().addListener((o, was, now) -> fill());
         fill();
     }
 
@@ -57,9 +60,10 @@ final class StageRail extends HBox {
         long open = reading.readings().stream().filter(this::open).count();
         findings.setText(found == 0 ? "no findings here" : found + (found == 1 ? " finding" : " findings"));
         findings.setAccessibleText(findings.getText() + ", go to the next");
+        long gates = reading.readings().stream().filter(r -> desk.snapshot().holds().of(r).isPresent()).filter(this::open).count();
+        held.setText(gates == 0 ? "none held" : gates + " held open");
         toSet.setText(open == 0 ? "all set" : open + " to set");
         buttons.forEach((stage, button) -> button.pseudoClassStateChanged(HERE, stage == desk.stageProperty().get()));
-        face.setText(reading.face().name());
     }
 
     private boolean open(HoleReading reading) {

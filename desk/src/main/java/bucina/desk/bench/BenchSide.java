@@ -49,11 +49,20 @@ public final class BenchSide extends BorderPane {
     private final VBox study = new VBox(8);
     private final VBox empty = new VBox(10);
     private final LogPanel log;
+    private final ChangePanel change;
+    private final FitPanel fit;
+    private Optional<String> accepting = Optional.empty();
     private final ScrollPane scroll = new ScrollPane();
     private Palette palette = Palette.LIGHT;
 
-    public BenchSide(Desk desk, WorkTimer timer) {
+    /**
+     * @param print    offers the sheet of what stays open
+     * @param stations shows the running dimensions of the row
+     */
+    public BenchSide(Desk desk, WorkTimer timer, Runnable print, Runnable stations) {
         this.desk = desk;
+        this.change = new ChangePanel(desk, stations);
+        this.fit = new FitPanel(desk, print);
         small.setPrefHeight(134);
         small.setMinHeight(134);
         this.log = new LogPanel(desk, timer, small, this::fill);
@@ -87,10 +96,13 @@ public final class BenchSide extends BorderPane {
         setBottom(next);
         desk.selectionProperty().addListener((o, was, now) -> fill());
         desk.typedGroupProperty().addListener((o, was, now) -> fill());
-        desk.session().snapshotProperty().addListener((o, was, now) -> fill());
+        desk.snapshotProperty().addListener((o, was, now) -> fill());
         desk.unitProperty().addListener((o, was, now) -> fill());
         desk.stageProperty().addListener((o, was, now) -> fill());
         desk.correctingProperty().addListener((o, was, now) -> fill());
+        desk.changingProperty().addListener((o, was, now) -> fill());
+        desk.layerProperty().addListener((o, was, now) -> fill());
+        desk.trimProperty().addListener((o, was, now) -> fill());
     }
 
     /** Draws in the colours of one variant, text larger by a factor. */
@@ -111,7 +123,12 @@ public final class BenchSide extends BorderPane {
         Optional<Solution> typed = desk.typedGroupProperty().get().flatMap(g -> desk.snapshot().derivation().typed(g));
         boolean setting = desk.stageProperty().get() == Stage.SET;
         head(cursor, typed.isPresent());
-        if (setting || desk.correctingProperty().get().isPresent()) {
+        if (desk.changingProperty().get()) {
+            changing(cursor);
+        } else if (desk.stageProperty().get() == Stage.FIT) {
+            fit.fill();
+            content(fit);
+        } else if (setting || desk.correctingProperty().get().isPresent()) {
             log.fill();
             content(log);
         } else if (cursor.isPresent()) {
@@ -121,6 +138,7 @@ public final class BenchSide extends BorderPane {
                     desk.unit());
             sheets(reading.solution(), stack);
             numbers(new Explain(desk.snapshot().build().rules(), desk.unit()).hole(reading), Optional.of(reading));
+            row(reading);
             findings(StackCheck.findings(desk.face().face(), reading));
             content(study);
         } else if (typed.isPresent()) {
@@ -137,8 +155,34 @@ public final class BenchSide extends BorderPane {
         offer(setting);
     }
 
+    /** Typed values for what is picked, with what is wrong with it above them. */
+    private void changing(Optional<HoleReading> cursor) {
+        change.fill();
+        VBox both = new VBox(8, findings, change);
+        findings(cursor.map(c -> StackCheck.findings(desk.face().face(), c)).orElse(List.of()));
+        content(both);
+    }
+
+    /** The panel that changes what is picked, for the keys that act on it. */
+    public void delete() {
+        if (desk.changingProperty().get()) {
+            change.delete();
+        }
+    }
+
+    /** Adds a hole after the one looked at. */
+    public void addHole() {
+        if (desk.changingProperty().get()) {
+            change.addAfter();
+        }
+    }
+
     /** The one next action: what the holes alike in this row take, to be written down once they are set. */
     private void offer(boolean setting) {
+        if (desk.changingProperty().get() || desk.stageProperty().get() == Stage.FIT) {
+            setBottom(null);
+            return;
+        }
         boolean writing = (setting || desk.correctingProperty().get().isPresent()) && log.writing();
         setBottom(writing ? log.footer() : next);
         if (writing) {
@@ -204,7 +248,7 @@ public final class BenchSide extends BorderPane {
     }
 
     private void head(Optional<HoleReading> cursor, boolean typed) {
-        boolean none = cursor.isEmpty() && !typed;
+        boolean none = cursor.isEmpty() && !typed || desk.changingProperty().get() && cursor.isEmpty();
         Ui.shown(title, !none);
         Ui.shown(where, !none);
         int picked = desk.selectionProperty().get().holes().size();
@@ -240,6 +284,12 @@ public final class BenchSide extends BorderPane {
         reading.flatMap(this::gapChange).ifPresent(text -> numbers.getChildren().add(Ui.wrapped(text, "attention-text", "inset")));
     }
 
+    /** What is to be said about the row as a whole. */
+    private void row(HoleReading reading) {
+        desk.face().rowFindings(desk.snapshot().build().rules()).stream().filter(f -> f.place().hole().equals(reading.row().name())).forEach(f ->
+                numbers.getChildren().add(Ui.wrapped(f.message().in(desk.unit()), f.level() == Level.NOTE ? "soft" : "attention-text", "inset")));
+    }
+
     /** What the squeezer wants when the stack changed since the hole before in the row. */
     private Optional<String> gapChange(HoleReading reading) {
         Optional<RowModel> row = desk.row();
@@ -260,7 +310,12 @@ public final class BenchSide extends BorderPane {
 
     private void findings(List<Finding> list) {
         findings.getChildren().clear();
-        Ui.shown(findings, !list.isEmpty());
+        desk.cursor().ifPresent(c -> desk.snapshot().holds().of(c).filter(h -> !desk.snapshot().state(c).set()).ifPresent(h -> {
+            VBox box = new VBox(2, Ui.wrapped(h.sentence(desk.unit()), "attention-text"));
+            box.getStyleClass().add("finding-warning");
+            findings.getChildren().add(box);
+        }));
+        Ui.shown(findings, !list.isEmpty() || !findings.getChildren().isEmpty());
         section.setPrefHeight(list.isEmpty() ? 206 : 172);
         for (Finding finding : list) {
             boolean error = finding.level() == Level.ERROR;
@@ -270,9 +325,28 @@ public final class BenchSide extends BorderPane {
             message.setGraphic(mark);
             message.setGraphicTextGap(4);
             VBox box = new VBox(2, message,
-                    Ui.wrapped(finding.remedy().in(desk.unit()), "soft"), Ui.wrapped(finding.source(), "tiny"));
+                    Ui.wrapped(finding.accepted().map(a -> "Accepted: " + a).orElse(finding.remedy().in(desk.unit())), "soft"), Ui.wrapped(finding.source(),
+                            "tiny"));
+            if (finding.accepted().isEmpty() && !desk.session().readOnly()) {
+                accept(finding, box);
+            }
             box.getStyleClass().add(error ? "finding-error" : "finding-warning");
             findings.getChildren().add(box);
         }
+    }
+
+    /** A quiet way to accept a finding; opened, it asks for the reason. */
+    private void accept(Finding finding, VBox box) {
+        String key = finding.rule() + "|" + finding.place().hole() + "|" + finding.place().layer();
+        if (accepting.filter(key::equals).isPresent()) {
+            desk.cursor().ifPresent(c -> box.getChildren().add(new AcceptForm(desk, c.hole().id(), finding)));
+            return;
+        }
+        Button open = Ui.button("Accept it with a reason", "", () -> {
+            accepting = Optional.of(key);
+            fill();
+        }, "quiet");
+        open.setId("accept");
+        box.getChildren().add(open);
     }
 }

@@ -48,7 +48,7 @@ public final class BenchMode extends BorderPane {
         setBottom(targets);
         addEventHandler(KeyEvent.KEY_PRESSED, this::key);
         desk.selectionProperty().addListener((o, was, now) -> fill());
-        desk.session().snapshotProperty().addListener((o, was, now) -> fill());
+        desk.snapshotProperty().addListener((o, was, now) -> fill());
         fill();
     }
 

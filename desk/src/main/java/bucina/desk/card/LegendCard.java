@@ -14,26 +14,31 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** What the glyphs mean. */
-public final class LegendCard extends VBox {
+public final class LegendCard extends HBox {
+
+    private final VBox over = new VBox(5);
+    private VBox column = new VBox(5);
 
     /**
      * @param lengths the lengths of the face, to explain holes drawn by length; empty where they are drawn by state
      */
     public LegendCard(Palette palette, Optional<LengthClasses> lengths) {
-        super(5);
+        super(18);
+        getChildren().addAll(column, over);
         getStyleClass().addAll("card", "legend");
         setId("legend-card");
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
         lengths.ifPresentOrElse(l -> {
-            getChildren().add(Ui.label("The fuller the hole, the longer the rivet", "strong"));
+            column.getChildren().add(Ui.label("The fuller the hole, the longer the rivet", "strong"));
             l.classes().forEach(c -> add(c.name(), g -> Glyph.length(g, c.place(), l.lengths(), 13, 13, 7, palette)));
         }, () -> {
-            getChildren().add(Ui.label("Holes, as far as they have come", "strong"));
+            column.getChildren().add(Ui.label("Holes, as far as they have come", "strong"));
             for (HoleState state : HoleState.values()) {
                 add(state.words(), g -> Glyph.paint(g, state, 13, 13, 7, palette));
             }
         });
-        getChildren().add(Ui.label("Over them", "strong"));
+        column = over;
+        column.getChildren().add(Ui.label("Over them", "strong"));
         for (Glyph.Mark mark : Glyph.Mark.values()) {
             if (mark != Glyph.Mark.NONE) {
                 add(mark.words(), g -> {
@@ -49,6 +54,6 @@ public final class LegendCard extends VBox {
         paint.accept(canvas.getGraphicsContext2D());
         HBox row = new HBox(8, canvas, Ui.label(words, "plain"));
         row.setAlignment(Pos.CENTER_LEFT);
-        getChildren().add(row);
+        column.getChildren().add(row);
     }
 }

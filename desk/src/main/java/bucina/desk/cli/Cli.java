@@ -15,7 +15,7 @@ import picocli.CommandLine.Spec;
         subcommands = {CalcCommand.class, CheckCommand.class, StackCommand.class, GroupsCommand.class, LogCommand.class, ExportCommand.class,
             ImportCommand.class, MirrorCommand.class},
         description = "Plans and logs rivet work on sheet-metal aircraft kits. Without a verb it opens the window.",
-        footer = {"", "Windows: bucina FILE   bucina   bucina demo [--fresh]   bucina screenshots DIR",
+        footer = {"", "Windows: bucina FILE   bucina   bucina demo [locker] [--fresh]   bucina new FILE   bucina screenshots DIR",
             "Computed figures never approve anything: the kit's drawings and the authority that certifies the aircraft govern."})
 public final class Cli implements Callable<Integer> {
 

@@ -67,7 +67,7 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
             case "csv holes", "csv build" -> csv();
             case "svg build", "dxf build" -> drawn(FaceDrawing.of(reading()));
             case "svg holes", "dxf holes" -> drawn(FaceDrawing.holes(reading()));
-            case "svg template", "dxf template" -> drawn(template().drawing());
+            case "svg template", "dxf template" -> drawn(template().marked());
             case "pdf template" -> TemplatePdf.write(template(), Paper.of(paper), opened().build().name(), Type::printFont);
             case "pdf held-open" -> HeldOpenPdf.write(ref(), reading(), new Holds(opened().build()), common().unit(), Paper.of(paper), Type::printFont);
             default -> throw unknown(chosen);

@@ -22,6 +22,10 @@ public final class Glyph {
         WARNING("warning"),
         /** An error: a wedge with its point at the hole. */
         ERROR("rule broken"),
+        /** The hole stays open: a gate, two bars either side of it. */
+        HOLD("held open"),
+        /** Its group waits for an answer: a hook and a dot. */
+        QUERY("in query"),
         /** The hole deviates from its group. */
         DEVIATION("differs from its group");
 
@@ -135,6 +139,19 @@ public final class Glyph {
             case WARNING -> {
                 g.setFill(p.attention());
                 g.fillRect(x + r * 0.6, y - r * 1.5, a * 0.85, a * 0.85);
+            }
+            case HOLD -> {
+                g.setStroke(p.attention());
+                g.setLineWidth(Math.max(1.6, r * 0.3));
+                g.strokeLine(x - r * 1.35, y - r * 1.05, x - r * 1.35, y + r * 1.05);
+                g.strokeLine(x + r * 1.35, y - r * 1.05, x + r * 1.35, y + r * 1.05);
+            }
+            case QUERY -> {
+                g.setStroke(p.attention());
+                g.setLineWidth(Math.max(1.5, r * 0.26));
+                g.strokeArc(x + r * 0.75, y - r * 1.75, r * 0.85, r * 0.85, -60, 240, javafx.scene.shape.ArcType.OPEN);
+                g.setFill(p.attention());
+                g.fillOval(x + r * 1.0, y - r * 0.6, r * 0.36, r * 0.36);
             }
             case DEVIATION -> {
                 g.setStroke(p.attention());

@@ -49,7 +49,9 @@ public final class Sprites {
         double r = Math.min(size / 2.0, MOST_MARK);
         double out = (size / 2.0 - r) * 0.7;
         boolean below = mark == Glyph.Mark.DEVIATION;
-        Glyph.mark(canvas.getGraphicsContext2D(), mark, size * 1.5 + (below ? 0 : out), size * 1.5 + (below ? out * 1.4 : -out), r, palette);
+        boolean around = mark == Glyph.Mark.HOLD;
+        Glyph.mark(canvas.getGraphicsContext2D(), mark, size * 1.5 + (below || around ? 0 : out),
+                size * 1.5 + (below ? out * 1.4 : around ? 0 : -out), around ? size / 2.0 : r, palette);
         SnapshotParameters clear = new SnapshotParameters();
         clear.setFill(Color.TRANSPARENT);
         return canvas.snapshot(clear, null);

@@ -29,9 +29,17 @@ public final class Rack extends BorderPane {
     private Palette palette = Palette.LIGHT;
 
     /**
-     * @param addTyped starts a group without holes
+     * The ways to get something onto the bench.
+     *
+     * @param panel   makes a panel
+     * @param bring   brings in a drawing
+     * @param callout reads callouts
+     * @param typed   starts a group without holes
      */
-    public Rack(Desk desk, Runnable addTyped) {
+    public record Ways(Runnable panel, Runnable bring, Runnable callout, Runnable typed) {
+    }
+
+    public Rack(Desk desk, Ways ways) {
         this.desk = desk;
         getStyleClass().add("rack");
         ScrollPane scroll = new ScrollPane(list);
@@ -39,14 +47,12 @@ public final class Rack extends BorderPane {
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.setFocusTraversable(false);
         setCenter(scroll);
-        Button add = Ui.button("Typed stack", "N", addTyped, "quiet");
-        add.setId("add-typed");
-        add.setMaxWidth(Double.MAX_VALUE);
-        add.setDisable(desk.session().readOnly());
-        add.setAccessibleHelp("Adds a group without holes: a stack typed by hand and a count");
-        BorderPane.setMargin(add, new Insets(6, 10, 10, 10));
-        setBottom(add);
-        desk.session().snapshotProperty().addListener((o, was, now) -> {
+        VBox foot = new VBox(0, way("Make a panel", "P", "add-panel", ways.panel), way("Bring in a drawing", "I", "add-drawing", ways.bring),
+                way("Callouts", "K", "add-callouts", ways.callout), way("Typed stack", "N", "add-typed", ways.typed));
+        foot.setDisable(desk.session().readOnly());
+        BorderPane.setMargin(foot, new Insets(4, 6, 8, 6));
+        setBottom(foot);
+        desk.snapshotProperty().addListener((o, was, now) -> {
             if (was.build() == now.build()) {
                 counts.forEach(Runnable::run);
             } else {
@@ -63,6 +69,14 @@ public final class Rack extends BorderPane {
         desk.typedGroupProperty().addListener((o, was, now) -> mark());
     }
 
+    private static Button way(String text, String key, String id, Runnable action) {
+        Button button = Ui.button(text, key, action, "quiet");
+        button.setId(id);
+        button.setMaxWidth(Double.MAX_VALUE);
+        button.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        return button;
+    }
+
     /** Draws in the colours of one variant. */
     public void use(Palette next) {
         palette = next;
@@ -75,7 +89,8 @@ public final class Rack extends BorderPane {
         counts.clear();
         for (Assembly assembly : snapshot.build().assemblies()) {
             list.getChildren().add(Ui.wrapped(assembly.name(), "rack-assembly"));
-            list.getChildren().add(Ui.wrapped(assembly.hand().word() + " hand, drawn in " + (assembly.unit() == bucina.core.measure.Unit.INCH ? "inches" : "mm")
+            list.getChildren().add(Ui.wrapped((assembly.hand() == bucina.core.plan.Hand.NONE ? "no hand" : assembly.hand().word() + " hand") + ", drawn in "
+                    + (assembly.unit() == bucina.core.measure.Unit.INCH ? "inches" : "mm")
                     + (assembly.drawings().isEmpty() ? "" : ". " + String.join(", ", assembly.drawings())), "rack-note"));
             for (Face face : assembly.faces()) {
                 list.getChildren().add(face(face));

@@ -42,7 +42,7 @@ public final class SectionShape {
         this.solution = solution;
         this.width = width.nanometres();
         this.holeRadius = solution.hole().nanometres() / 2;
-        this.head = solution.choice().map(RivetChoice::size).filter(s -> s.head().flush()).map(s -> FlushHead.of100(s.headDiameter(), s.headHeight()));
+        this.head = solution.heads().cone();
     }
 
     /** The right half of every sheet, head side first; mirror it for the left. */

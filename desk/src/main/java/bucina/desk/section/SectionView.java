@@ -114,11 +114,15 @@ public final class SectionView extends Region {
             double d = s.fastener().shank().nanometres();
             double over = s.choice().map(c -> c.size().head().flush() ? 0 : c.size().headHeight().nanometres()).orElse(d * 0.5);
             double proud = s.choice().isPresent() ? new SectionShape(s, Length.nm(d)).proud().max(Length.nm(d)).nanometres() : d * 0.6;
+            if (s.blind().isPresent()) {
+                over = s.fastener().flush() ? 0 : d * 0.4;
+                proud = behind(s).nanometres();
+            }
             double deep = over + s.grip().nanometres() * 1.25 + proud;
             this.k = Math.min((h - 58) / deep, (w - 132) / (d * 2.7));
             this.axis = w * 0.42;
             double shown = s.choice().isPresent() ? new SectionShape(s, Length.nm(d)).farFace() + height().orElseThrow().nanometres()
-                    : s.grip().nanometres() * 1.2;
+                    : s.grip().nanometres() * 1.2 + (s.blind().isPresent() ? proud * 0.9 : 0);
             this.top = Math.max(10, (h - 30 - (over + shown) * k) / 2) + over * k;
             this.reach = Math.min(axis - 34, w - axis - 92);
             this.shape = new SectionShape(s, Length.nm(reach / k));
@@ -139,6 +143,8 @@ public final class SectionView extends Region {
             }
             if (shape.hasRivet()) {
                 rivet();
+            } else if (s.blind().isPresent()) {
+                pulled();
             } else {
                 bolt();
             }
@@ -226,6 +232,43 @@ public final class SectionView extends Region {
             }
         }
 
+        /** A pulled rivet: going in with its mandrel, or with its tail drawn up. */
+        private void pulled() {
+            double d = s.fastener().shank().nanometres();
+            double head = s.heads().head().nanometres();
+            double far = s.grip().nanometres();
+            g.setFill(palette.layout().interpolate(palette.film(), 0.72));
+            g.setStroke(palette.layout());
+            g.setLineWidth(1.6);
+            if (s.fastener().flush()) {
+                double cone = s.heads().cone().map(c -> c.height().nanometres()).orElse(d * 0.3);
+                polygon(-head, 0, head, 0, d / 2, cone, -d / 2, cone);
+            } else {
+                polygon(-head, 0, -head * 0.6, -d * 0.4, head * 0.6, -d * 0.4, head, 0);
+            }
+            if (set < 0.5) {
+                double body = s.blind().flatMap(b -> b.cutTo().or(() -> b.rivet().flatMap(r -> r.length()))).map(l -> l.nanometres()).orElse(far + d);
+                polygon(-d / 2, 0, d / 2, 0, d / 2, body, -d / 2, body);
+                double mandrel = Math.max(0, far + behind(s).nanometres() - body);
+                polygon(-d * 0.42, body, d * 0.42, body, d * 0.42, body + mandrel, -d * 0.42, body + mandrel);
+            } else {
+                double tail = s.heads().tail().nanometres();
+                polygon(-d / 2, 0, d / 2, 0, d / 2, far, tail, far + d * 0.25, tail * 0.9, far + d * 0.75, d * 0.35, far + d, -d * 0.35, far + d, -tail * 0.9,
+                        far + d * 0.75, -tail, far + d * 0.25, -d / 2, far);
+            }
+        }
+
+        private void polygon(double... rz) {
+            double[] xs = new double[rz.length / 2];
+            double[] ys = new double[rz.length / 2];
+            for (int i = 0; i < xs.length; i++) {
+                xs[i] = x(rz[2 * i]);
+                ys[i] = y(rz[2 * i + 1]);
+            }
+            g.fillPolygon(xs, ys, xs.length);
+            g.strokePolygon(xs, ys, xs.length);
+        }
+
         private void bolt() {
             double r = s.fastener().shank().nanometres() / 2;
             g.setFill(palette.layout().interpolate(palette.film(), 0.72));
@@ -294,8 +337,20 @@ public final class SectionView extends Region {
         }
     }
 
+    /** What a pulled rivet needs behind as it goes in; one and a half diameters where no length is chosen. */
+    private static Length behind(Solution s) {
+        return s.blind().flatMap(b -> b.rivet().flatMap(r -> r.needsBehind(s.grip()).map(n -> b.cutTo().map(c -> n.minus(r.length().orElse(c).minus(c)))
+                .orElse(n))))
+                .orElse(s.fastener().shank().times(1.5));
+    }
+
     /** What is said under the section: the head as drawn. */
     public String caption() {
+        if (solution.filter(s -> s.blind().isPresent()).isPresent()) {
+            Solution s = solution.get();
+            return set < 0.5 ? "As it goes in: needs " + show(behind(s)) + " behind, mandrel counted" : "As set: tail about " + show(s.heads().tail()
+                    .times(2)) + " across";
+        }
         return solution.filter(s -> s.choice().isPresent()).map(s -> {
             Length height = height().orElseThrow();
             SectionShape shape = new SectionShape(s, Length.in(1));

@@ -3,7 +3,9 @@ package bucina.desk.session;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.demo.Dunlin;
 import bucina.core.demo.DunlinHistory;
+import bucina.core.demo.Locker;
 import bucina.core.measure.InputException;
+import bucina.core.log.Logbook;
 import bucina.core.plan.Build;
 import bucina.core.stack.Derivation;
 import bucina.store.Document;
@@ -12,6 +14,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 
 /** The demonstration build on disk. */
 public final class DemoBuild {
@@ -19,9 +22,23 @@ public final class DemoBuild {
     private DemoBuild() {
     }
 
-    /** The demonstration's file; made if it is not there, or if {@code fresh} is asked for. */
-    public static Path file(Catalogue catalogue, boolean fresh) {
-        Path path = Places.data().resolve("dunlin-demo.bucina");
+    /** Which demonstration. */
+    public enum Which {
+        /** The left half of the stabilator: inch, solid rivets. */
+        STABILATOR("dunlin-demo"),
+        /** The belly locker: millimetres, pulled rivets. */
+        LOCKER("dunlin-locker");
+
+        private final String file;
+
+        Which(String file) {
+            this.file = file;
+        }
+    }
+
+    /** A demonstration's file; made if it is not there, or if {@code fresh} is asked for. */
+    public static Path file(Which which, Catalogue catalogue, boolean fresh) {
+        Path path = Places.data().resolve(which.file + ".bucina");
         try {
             Files.createDirectories(path.getParent());
             if (fresh && Files.exists(path)) {
@@ -38,13 +55,30 @@ public final class DemoBuild {
             throw new InputException("The demo cannot be made at " + path + " (" + e.getMessage() + "). Set BUCINA_HOME to a folder you can write to", e);
         }
         if (!Files.exists(path)) {
-            write(path, catalogue);
+            write(which, path, catalogue);
         }
+        return path;
+    }
+
+    /** Makes a build with nothing in it and gives its path; its name is the file's. */
+    public static Path empty(Path path, Catalogue catalogue) {
+        String name = path.getFileName().toString().replaceFirst("\\.bucina$", "");
+        Build build = new Build(name.isBlank() ? "Build" : name, "", catalogue.rules(), 1, List.of(), List.of(), Map.of());
+        BuildFile.create(path, new Document(build, new Logbook(List.of(), List.of()), List.of())).close();
         return path;
     }
 
     /** Writes the demonstration to a new file. */
     public static void write(Path path, Catalogue catalogue) {
+        write(Which.STABILATOR, path, catalogue);
+    }
+
+    /** Writes one of the demonstrations to a new file. */
+    public static void write(Which which, Path path, Catalogue catalogue) {
+        if (which == Which.LOCKER) {
+            BuildFile.create(path, new Document(Locker.build(catalogue.rules()), Locker.log(), List.of())).close();
+            return;
+        }
         Build build = Dunlin.build(catalogue.rules());
         Derivation derivation = Derivation.of(build, catalogue);
         BuildFile.create(path, new Document(build, DunlinHistory.of(derivation), List.of())).close();

@@ -5,6 +5,7 @@ import bucina.core.measure.LengthParser;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
 import java.util.List;
@@ -12,6 +13,8 @@ import java.util.Optional;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
@@ -24,7 +27,11 @@ public final class Desk {
         /** The sheet on the bench. */
         SHEET("Sheet"),
         /** Everything logged. */
-        LOGBOOK("Logbook");
+        LOGBOOK("Logbook"),
+        /** The limits in force. */
+        RULES("Rules"),
+        /** Queries, accepted findings, bulletins, the other hand. */
+        PAPERS("Papers");
 
         private final String word;
 
@@ -40,6 +47,10 @@ public final class Desk {
 
     private final Session session;
     private final Prefs prefs;
+    private final ReadOnlyObjectWrapper<Snapshot> shown = new ReadOnlyObjectWrapper<>();
+    private final BooleanProperty changing = new SimpleBooleanProperty();
+    private final BooleanProperty trim = new SimpleBooleanProperty();
+    private final ObjectProperty<Optional<Id.Layer>> layer = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Room> room = new SimpleObjectProperty<>(Room.SHEET);
     private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.STUDY);
     private final ObjectProperty<Selection> selection = new SimpleObjectProperty<>();
@@ -69,7 +80,51 @@ public final class Desk {
                 typedGroup.set(Optional.empty());
             }
         });
-        session.snapshotProperty().addListener((o, was, now) -> keepSelection(now));
+        shown.set(session.snapshot());
+        session.snapshotProperty().addListener((o, was, now) -> show(now));
+    }
+
+    /** A build that has lost its last face is not shown here: the window is changed for one that offers to make a face. */
+    private void show(Snapshot now) {
+        if (!now.build().faces().isEmpty()) {
+            keepSelection(now);
+            shown.set(now);
+        }
+    }
+
+    /** What is shown: what is on the disk, or while something is dragged, what it would become. */
+    public ReadOnlyObjectProperty<Snapshot> snapshotProperty() {
+        return shown.getReadOnlyProperty();
+    }
+
+    /** Shows what a drag would make; empty to show what is on the disk again. */
+    public void attempt(Optional<Snapshot> tried) {
+        show(tried.orElseGet(session::snapshot));
+    }
+
+    /** True while the sheet can be changed by hand. */
+    public BooleanProperty changingProperty() {
+        return changing;
+    }
+
+    /** True while the safe trim lines are shown. */
+    public BooleanProperty trimProperty() {
+        return trim;
+    }
+
+    /** The sheet picked for a change; empty if none is. */
+    public ObjectProperty<Optional<Id.Layer>> layerProperty() {
+        return layer;
+    }
+
+    /** The sheet picked, as it is now; empty if none is, or it is gone or on another face. */
+    public Optional<Layer> layer() {
+        return layer.get().flatMap(id -> face().face().layers().stream().filter(l -> l.id().equals(id)).findFirst());
+    }
+
+    /** The assembly of the face shown. */
+    public Build.FaceRef ref() {
+        return snapshot().ref(selection.get().face());
     }
 
     /** After a change of the build: what was picked stays picked where it is still there. */
@@ -148,7 +203,7 @@ public final class Desk {
 
     /** What is shown now. */
     public Snapshot snapshot() {
-        return session.snapshot();
+        return shown.get();
     }
 
     /** The unit shown now. */

@@ -1,24 +1,30 @@
 package bucina.desk.session;
 
+import bucina.core.bulletin.Bulletins;
+import bucina.core.callout.Queries;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.log.LogCheck;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
+import bucina.core.plan.Id;
 import bucina.core.stack.Derivation;
 import bucina.store.Photo;
 import bucina.store.file.BuildFile;
 import bucina.store.file.BuildFileException;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CancellationException;
 import java.util.concurrent.Executor;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -45,6 +51,9 @@ public final class Session implements AutoCloseable {
     private final ReadOnlyStringWrapper status = new ReadOnlyStringWrapper("");
     private final Deque<Doing> done = new ArrayDeque<>();
     private final Deque<Doing> undone = new ArrayDeque<>();
+    private final AtomicReference<Runnable> trying = new AtomicReference<>();
+    /** The bulletin being written: every change of the plan goes into it too. */
+    private volatile Optional<Id.Bulletin> recording = Optional.empty();
     /** What the file holds as far as the worker knows; ahead of {@link #snapshot} until the interface thread has caught up. */
     private volatile Snapshot latest;
     private volatile long seen;
@@ -156,13 +165,70 @@ public final class Session implements AutoCloseable {
         }, written -> then.accept(written.what), refused);
     }
 
-    /** Changes the plan by a function of the build as it is; the change can be undone. */
+    /** The bulletin being written; empty if none is. */
+    public Optional<Id.Bulletin> recording() {
+        return recording;
+    }
+
+    /** Begins to write changes into a bulletin, or ends it. */
+    public void record(Optional<Id.Bulletin> bulletin) {
+        recording = bulletin;
+    }
+
+    /**
+     * Changes the plan by a function of the build as it is; the change can be undone. Queries open and settle with it, and it goes into the
+     * bulletin being written.
+     */
     public void plan(String words, UnaryOperator<Build> change, Runnable then, Consumer<String> refused) {
-        savePlan(change, plans -> {
+        UnaryOperator<Build> kept = build -> {
+            Build after = Queries.kept(change.apply(build), LocalDate.now(clock));
+            return recording.filter(id -> build.papers().bulletins().stream().anyMatch(b -> b.id().equals(id)))
+                    .map(id -> Bulletins.recorded(build, after, id)).orElse(after);
+        };
+        savePlan(kept, plans -> {
             remember(new Doing.Planned(plans.before, plans.after, words));
             status.set("Saved: the plan is on the disk.");
             then.run();
         }, refused);
+    }
+
+    /**
+     * Derives a change without writing it, for a drag: {@code then} is told what it would be. Of changes that come faster than they are derived
+     * only the last is.
+     */
+    public void attempt(UnaryOperator<Build> change, Consumer<Snapshot> then) {
+        Runnable job = () -> {
+            try {
+                Snapshot now = latest;
+                Snapshot tried = now.tried(now.derivation().after(change.apply(now.build())));
+                ui.execute(() -> then.accept(tried));
+            } catch (InputException | IllegalArgumentException e) {
+                ui.execute(() -> status.set(e.getMessage()));
+            }
+        };
+        if (trying.getAndSet(job) == null) {
+            worker.execute(() -> trying.getAndSet(null).run());
+        }
+    }
+
+    /** Today, by the shop's clock. */
+    public LocalDate today() {
+        return LocalDate.now(clock);
+    }
+
+    /** Runs something long off the interface thread, such as reading a drawing; failures come as sentences. */
+    public <T> void aside(Callable<T> work, Consumer<T> then, Consumer<String> refused) {
+        Thread.ofPlatform().daemon().name("aside").start(() -> {
+            try {
+                T made = work.call();
+                ui.execute(() -> then.accept(made));
+            } catch (InputException | IllegalArgumentException | BuildFileException | CancellationException e) {
+                ui.execute(() -> refused.accept(e.getMessage()));
+            } catch (Exception e) {
+                ui.execute(() -> refused.accept("Bucina itself failed (" + e.getClass().getSimpleName()
+                        + "). Nothing was changed; please report what you did."));
+            }
+        });
     }
 
     /** A plan as it was when the change came to be written, and as it is after. */

@@ -1,5 +1,7 @@
 package bucina.desk.session;
 
+import bucina.core.callout.Queries;
+import bucina.core.hold.Holds;
 import bucina.core.log.HoleState;
 import bucina.core.log.Logbook;
 import bucina.core.plan.Build;
@@ -20,15 +22,26 @@ import java.util.Optional;
  *
  * @param derivation the plan and its readings
  * @param log        the log
+ * @param holds      what stays open, and why
  * @param installed  how many fasteners of each group are in and sound: counted once, when the snapshot is made off the interface thread
  */
-public record Snapshot(Derivation derivation, Logbook log, Map<Id.Group, Integer> installed) {
+public record Snapshot(Derivation derivation, Logbook log, Holds holds, Map<Id.Group, Integer> installed) {
 
     /** The snapshot of a plan and a log; counts every hole of the build, so not for the interface thread. */
     public static Snapshot of(Derivation derivation, Logbook log) {
         Map<Id.Group, Integer> installed = new HashMap<>();
         derivation.build().faces().forEach(ref -> ref.face().groups().forEach(g -> installed.put(g.id(), log.installed(g))));
-        return new Snapshot(derivation, log, Map.copyOf(installed));
+        return new Snapshot(derivation, log, new Holds(derivation.build()), Map.copyOf(installed));
+    }
+
+    /** This snapshot with a plan that is only tried: nothing is counted anew. */
+    public Snapshot tried(Derivation plan) {
+        return new Snapshot(plan, log, new Holds(plan.build()), installed);
+    }
+
+    /** The open queries of a group. */
+    public boolean queried(Group group) {
+        return !Queries.open(build().papers(), group.id()).isEmpty();
     }
 
     /** How many fasteners of a group are in and sound. */

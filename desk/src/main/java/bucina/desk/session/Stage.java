@@ -4,6 +4,8 @@ package bucina.desk.session;
 public enum Stage {
     /** What goes through each hole, and does it hold? */
     STUDY("Study", 1, "What goes through here?"),
+    /** What stays open, and for which part? */
+    FIT("Fit", 3, "What stays open?"),
     /** What is in, and what is set next? */
     SET("Set", 6, "What is in, what is next?");
 

@@ -5,11 +5,13 @@ import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Face;
 import bucina.core.plan.Layer;
+import bucina.core.plan.Zone;
 import bucina.core.rule.Level;
 import bucina.core.sheet.Box;
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Ring;
 import bucina.core.stack.FaceReading;
+import bucina.core.stack.SafeTrim;
 import bucina.core.stack.HoleReading;
 import bucina.desk.look.Glyph;
 import bucina.desk.look.Palette;
@@ -21,6 +23,7 @@ import bucina.desk.session.Snapshot;
 import bucina.desk.session.Stage;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.Image;
@@ -212,6 +215,66 @@ final class SheetPainter {
         return taken.add(place);
     }
 
+    /** Keep-outs and what stands behind, hatched and named. */
+    void zones(FaceReading reading) {
+        g.setTextAlign(TextAlignment.LEFT);
+        g.setTextBaseline(VPos.CENTER);
+        for (Zone zone : reading.face().zones()) {
+            boolean keepOut = zone.kind() == Zone.Kind.KEEP_OUT;
+            Color colour = keepOut ? p.stop() : p.attention();
+            g.beginPath();
+            g.setFillRule(FillRule.EVEN_ODD);
+            ring(zone.outline().outer());
+            g.setFill(Color.color(colour.getRed(), colour.getGreen(), colour.getBlue(), 0.10));
+            g.fill();
+            g.setStroke(colour);
+            g.setLineWidth(1.2);
+            g.setLineDashes(keepOut ? new double[] {2, 3} : new double[] {8, 3, 2, 3});
+            g.stroke();
+            g.setLineDashes((double[]) null);
+            g.setFont(Type.text(Type.SMALL * text));
+            g.setFill(colour);
+            var box = zone.outline().box();
+            if (box.width() * t.scale() > 40) {
+                g.fillText(zone.name(), t.toX(box.minX()) + 4, t.toY(box.maxY()) + Type.SMALL * text * 0.8);
+            }
+        }
+    }
+
+    /** Lines beyond which metal must stay, for the sheet picked or for the largest. */
+    void trims(FaceReading reading, Optional<Layer> picked, Unit unit) {
+        int skin = largest(reading.face().layers());
+        if (skin < 0) {
+            return;
+        }
+        g.setFont(Type.bold(Type.SMALL * text));
+        g.setTextAlign(TextAlignment.CENTER);
+        g.setTextBaseline(VPos.CENTER);
+        for (SafeTrim trim : SafeTrim.of(picked.orElse(reading.face().layers().get(skin)), reading)) {
+            boolean bad = !(trim.largest().nanometres() >= 0);
+            double x1 = t.toX(trim.line().a().x());
+            double y1 = t.toY(trim.line().a().y());
+            double x2 = t.toX(trim.line().b().x());
+            double y2 = t.toY(trim.line().b().y());
+            g.setStroke(bad ? p.stop() : p.done());
+            g.setLineWidth(1.8);
+            g.setLineDashes(10, 4, 2, 4);
+            g.strokeLine(x1, y1, x2, y2);
+            g.setLineDashes((double[]) null);
+            String words = bucina.core.measure.LengthFormat.decimal(trim.largest(), unit, 3);
+            double w = words.length() * Type.SMALL * text * 0.62 + 8;
+            if (Math.hypot(x2 - x1, y2 - y1) < 60) {
+                continue;
+            }
+            double mx = Math.clamp((x1 + x2) / 2, Math.min(width - w / 2 - 4, RULER + w / 2 + 4), width - w / 2 - 4);
+            double my = Math.clamp((y1 + y2) / 2, RULER + 12, height - 12);
+            g.setFill(p.film());
+            g.fillRect(mx - w / 2, my - 9, w, 18);
+            g.setFill(bad ? p.stop() : p.done());
+            g.fillText(words, mx, my);
+        }
+    }
+
     // ---- holes ----------------------------------------------------------------------------------------------------------------------
 
     /** Size of a glyph at this zoom, px; under {@link #LEAST_GLYPH} holes are dots. */
@@ -237,8 +300,8 @@ final class SheetPainter {
                         : stage == Stage.STUDY ? p.layout() : Glyph.colour(state, p));
                 g.fillRect(x - 1.5, y - 1.5, 3, 3);
             } else {
-                Image sprite = stage == Stage.STUDY ? sprites.ofLength(place, lengths.lengths(), mark(reading), size)
-                        : sprites.of(state, mark(reading), size);
+                Image sprite = stage == Stage.STUDY ? sprites.ofLength(place, lengths.lengths(), mark(snapshot, reading, stage), size)
+                        : sprites.of(stage == Stage.FIT ? fit(snapshot, reading) : state, mark(snapshot, reading, stage), size);
                 g.drawImage(sprite, Math.round(x - half), Math.round(y - half));
             }
         }
@@ -258,10 +321,28 @@ final class SheetPainter {
         }
     }
 
+    /** In Fit a hole is either in, or still a bare ring: the gate says which stay open. */
+    private static HoleState fit(Snapshot snapshot, HoleReading reading) {
+        HoleState state = snapshot.state(reading);
+        return state.set() ? state : HoleState.PLANNED;
+    }
+
     /** The one mark a hole gets: the worst thing to say about it. */
-    static Glyph.Mark mark(HoleReading reading) {
+    static Glyph.Mark mark(Snapshot snapshot, HoleReading reading, Stage stage) {
+        if (stage == Stage.FIT && !snapshot.state(reading).set() && snapshot.holds().of(reading).isPresent()) {
+            return Glyph.Mark.HOLD;
+        }
+        if (reading.worst().filter(l -> l == Level.ERROR).isPresent()) {
+            return Glyph.Mark.ERROR;
+        }
+        if (snapshot.queried(reading.group())) {
+            return Glyph.Mark.QUERY;
+        }
+        if (!snapshot.state(reading).set() && snapshot.holds().of(reading).isPresent()) {
+            return Glyph.Mark.HOLD;
+        }
         if (reading.worst().isPresent()) {
-            return reading.worst().get() == Level.ERROR ? Glyph.Mark.ERROR : Glyph.Mark.WARNING;
+            return Glyph.Mark.WARNING;
         }
         return reading.hole().deviation().isPresent() ? Glyph.Mark.DEVIATION : Glyph.Mark.NONE;
     }
@@ -271,12 +352,19 @@ final class SheetPainter {
         double size = Type.SMALL * text;
         g.setFont(Type.bold(size));
         g.setTextBaseline(VPos.CENTER);
+        double lastRight = -1000;
+        double lastTop = 0;
         for (RowModel.Run run : row.runs()) {
             var at = row.cells().get(run.from()).reading().hole().at();
             double x = t.toX(at.x());
             double y = t.toY(at.y());
             double w = run.dash().length() * size * 0.62 + 10;
             double top = y - glyphOffset() - size * 1.6;
+            if (x < lastRight && Math.abs(top - lastTop) < size * 1.5) {
+                top -= size * 1.8;
+            }
+            lastRight = x + w;
+            lastTop = top;
             g.setStroke(p.layout());
             g.setLineWidth(1.2);
             g.strokeLine(x, y - 4, x, top);

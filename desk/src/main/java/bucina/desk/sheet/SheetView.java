@@ -47,6 +47,8 @@ public final class SheetView extends Region {
     private Point2D pressed;
     private Point2D dragged;
     private boolean panning;
+    private final ChangeHands hands;
+    private boolean holding;
     private Optional<SheetDetail> detail = Optional.empty();
     private FaceReading classed;
     private LengthClasses lengths;
@@ -54,6 +56,7 @@ public final class SheetView extends Region {
     /** A view of the desk's face. */
     public SheetView(Desk desk) {
         this.desk = desk;
+        this.hands = new ChangeHands(desk);
         getChildren().addAll(sheet, overlay);
         getStyleClass().add("sheet-view");
         setFocusTraversable(true);
@@ -74,9 +77,15 @@ public final class SheetView extends Region {
                 reveal();
             }
         });
-        desk.session().snapshotProperty().addListener((o, was, now) -> draw());
+        desk.snapshotProperty().addListener((o, was, now) -> draw());
         desk.unitProperty().addListener((o, was, now) -> draw());
         desk.stageProperty().addListener((o, was, now) -> draw());
+        desk.trimProperty().addListener((o, was, now) -> draw());
+        desk.layerProperty().addListener((o, was, now) -> draw());
+        desk.changingProperty().addListener((o, was, now) -> {
+            desk.layerProperty().set(Optional.empty());
+            draw();
+        });
         desk.scaleProperty().addListener((o, was, now) -> draw());
     }
 
@@ -172,6 +181,19 @@ public final class SheetView extends Region {
         return new Point2D(wanted.toX(p.x()), wanted.toY(p.y()));
     }
 
+    /** Lets go of what is dragged without writing it; true if something was. */
+    public boolean letGo() {
+        boolean was = hands.dragging();
+        if (was) {
+            hands.cancel();
+            holding = false;
+            pressed = null;
+            dragged = null;
+            draw();
+        }
+        return was;
+    }
+
     // ---- drawing --------------------------------------------------------------------------------------------------------------------
 
     private void draw() {
@@ -191,6 +213,10 @@ public final class SheetView extends Region {
         }
         painter.ground();
         painter.layers(face);
+        if (desk.trimProperty().get()) {
+            painter.trims(face, desk.layer(), desk.unit());
+        }
+        painter.zones(face);
         painter.holes(desk.snapshot(), face, desk.stageProperty().get(), lengths);
         painter.rulers(desk.unit(), face.face().xToward(), face.face().yToward());
         drawOverlay();
@@ -210,7 +236,8 @@ public final class SheetView extends Region {
         g.clearRect(0, 0, overlay.getWidth(), overlay.getHeight());
         FaceReading face = desk.face();
         SheetPainter painter = new SheetPainter(g, drawn, palette, sprites, overlay.getWidth(), overlay.getHeight(), desk.scaleProperty().get() / 100.0);
-        detail = fitted ? desk.cursor().flatMap(c -> SheetDetail.of(c, box(face), drawn, getWidth(), getHeight() - BADGE, SLIM)) : Optional.empty();
+        detail = fitted && !desk.changingProperty().get() ? desk.cursor().flatMap(c -> SheetDetail.of(c, box(face), drawn, getWidth(), getHeight() - BADGE,
+                SLIM)) : Optional.empty();
         detail.ifPresent(d -> d.draw(g, desk, lengths, palette, sprites));
         desk.row().ifPresent(painter::flags);
         desk.cursor().ifPresent(c -> painter.runningDimension(c, desk.unit()));
@@ -227,7 +254,7 @@ public final class SheetView extends Region {
             }
         }
         desk.cursor().ifPresent(c -> cursor(g, drawn.toX(c.hole().at().x()), drawn.toY(c.hole().at().y()), r));
-        if (pressed != null && dragged != null && !panning) {
+        if (pressed != null && dragged != null && !panning && !holding) {
             g.setFill(Color.color(palette.layout().getRed(), palette.layout().getGreen(), palette.layout().getBlue(), 0.12));
             double x = Math.min(pressed.getX(), dragged.getX());
             double y = Math.min(pressed.getY(), dragged.getY());
@@ -236,7 +263,11 @@ public final class SheetView extends Region {
             g.fillRect(x, y, w, h);
             g.strokeRect(x, y, w, h);
         }
+        if (desk.changingProperty().get()) {
+            hands.draw(g, drawn, palette, overlay.getWidth(), overlay.getHeight(), desk.scaleProperty().get() / 100.0);
+        }
         if (isFocused()) {
+            g.setStroke(desk.changingProperty().get() ? palette.attention() : palette.layout());
             g.setLineWidth(2);
             g.strokeRect(1, 1, overlay.getWidth() - 2, overlay.getHeight() - 2);
         }
@@ -272,9 +303,14 @@ public final class SheetView extends Region {
         if (panning) {
             setCursor(Cursor.MOVE);
         }
+        holding = !panning && desk.changingProperty().get() && !desk.session().readOnly() && e.getClickCount() == 1
+                && hands.press(wanted, e.getX(), e.getY(), under(e.getX(), e.getY()), e.isShiftDown());
     }
 
     private void drag(MouseEvent e) {
+        if (pressed == null) {
+            return;
+        }
         Point2D now = new Point2D(e.getX(), e.getY());
         if (panning) {
             Point2D from = dragged == null ? pressed : dragged;
@@ -284,11 +320,17 @@ public final class SheetView extends Region {
             moveDrawn();
         } else if (dragged != null || now.distance(pressed) > 5) {
             dragged = now;
+            if (holding) {
+                hands.drag(wanted, e.getX(), e.getY(), pressed.getX(), pressed.getY(), e.isControlDown());
+            }
             drawOverlay();
         }
     }
 
     private void release(MouseEvent e) {
+        if (pressed == null) {
+            return;
+        }
         setCursor(Cursor.DEFAULT);
         FaceReading face = desk.face();
         Selection selection = desk.selectionProperty().get();
@@ -300,13 +342,19 @@ public final class SheetView extends Region {
         pressed = null;
         if (wasPanning) {
             draw();
+        } else if (holding && hands.dragging()) {
+            hands.release();
         } else if (to != null) {
             Box box = Box.around(wanted.toFace(from.getX(), from.getY()), wanted.toFace(to.getX(), to.getY()));
             desk.selectionProperty().set(selection.swept(face, box, e.isShiftDown()));
             drawOverlay();
         } else {
+            if (desk.changingProperty().get() && !holding && under(e.getX(), e.getY()).isEmpty()) {
+                hands.pickSheet(wanted, e.getX(), e.getY());
+            }
             desk.selectionProperty().set(clicked(e, face, selection));
         }
+        holding = false;
     }
 
     private Selection clicked(MouseEvent e, FaceReading face, Selection selection) {

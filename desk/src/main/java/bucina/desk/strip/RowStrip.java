@@ -40,7 +40,7 @@ public final class RowStrip extends Region {
         setMinHeight(166);
         setPrefHeight(176);
         desk.selectionProperty().addListener((o, was, now) -> draw());
-        desk.session().snapshotProperty().addListener((o, was, now) -> draw());
+        desk.snapshotProperty().addListener((o, was, now) -> draw());
         desk.unitProperty().addListener((o, was, now) -> draw());
         desk.scaleProperty().addListener((o, was, now) -> draw());
         focusedProperty().addListener((o, was, now) -> draw());
@@ -136,7 +136,7 @@ public final class RowStrip extends Region {
             g.strokeRect(a, top + 3, b - a, lane - 6);
             String count = " × " + (run.to() - run.from() + 1);
             boolean wide = b - a > (run.dash().length() + count.length()) * size * 0.62;
-            if (wide || b - a > run.dash().length() * size * 0.6) {
+            if (wide || b - a > run.dash().length() * size * 0.68) {
                 words(run.dash() + (wide ? count : ""), palette.layout(), Type.bold(size * 1.08), (a + b) / 2, top + lane / 2, TextAlignment.CENTER);
             }
         }
@@ -207,6 +207,9 @@ public final class RowStrip extends Region {
         for (int i = 0; i < row.cells().size(); i++) {
             double r = Math.clamp(halfCell(row, i) * 0.85, 2.5, 6);
             Glyph.paint(g, row.cells().get(i).state(), x(row, i), y, r, palette);
+            if (!row.cells().get(i).state().set() && desk.snapshot().holds().of(row.cells().get(i).reading()).isPresent()) {
+                Glyph.mark(g, Glyph.Mark.HOLD, x(row, i), y, r, palette);
+            }
         }
         for (int i = 0; i < row.cells().size(); i++) {
             int place = i;

@@ -109,7 +109,7 @@ public final class HoleCsv {
     }
 
     private static String firstLine(String message) {
-        String line = message == null ? "damaged" : message.lines().findFirst().orElse("damaged");
+        String line = message == null ? "damaged" : message.lines().findFirst().orElse("damaged").replaceAll("[\\w.]+Exception: ", "");
         return line.length() > 120 ? line.substring(0, 120) : line;
     }
 

@@ -106,7 +106,8 @@ public final class TemplatePdf {
                         double foot = bands == 1 ? FOOT : paper.height() - HEAD - (band + 1) * windowHeight() - band * GAP;
                         window(page, column + band, row, tiles, foot);
                     }
-                    head(page, bands == 1 ? name(column, row) : name(column, row) + " to " + name(Math.min(column + bands, tiles[0]) - 1, row), ++number, pages);
+                    head(page, bands == 1 ? name(column, row) : name(column, row) + " to " + name(Math.min(column + bands, tiles[0]) - 1, row), ++number,
+                            pages);
                     foot(page);
                 }
             }

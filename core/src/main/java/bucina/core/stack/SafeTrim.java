@@ -1,0 +1,68 @@
+package bucina.core.stack;
+
+import bucina.core.measure.Length;
+import bucina.core.plan.Layer;
+import bucina.core.sheet.Corner;
+import bucina.core.sheet.Point;
+import bucina.core.sheet.Segment;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * How far one straight edge of a sheet may be cut back parallel to itself before a hole through the sheet is too near.
+ *
+ * @param edge    number of the edge in the outer ring, from 0
+ * @param line    where metal must stay: the edge moved in by the largest trim
+ * @param largest what may be cut off; negative where a hole is too near already
+ * @param hole    the hole that sets it
+ */
+public record SafeTrim(int edge, Segment line, Length largest, HoleReading hole) {
+
+    /**
+     * The safe trim of every straight edge of a layer; edges of a layer with no holes have none. A hole counts for an edge where its foot falls
+     * within the edge, widened by its least edge distance.
+     */
+    public static List<SafeTrim> of(Layer layer, FaceReading face) {
+        List<HoleReading> holes = face.readings().stream().filter(r -> r.layers().stream().anyMatch(l -> l.id().equals(layer.id()))).toList();
+        List<Corner> corners = layer.outline().outer().corners();
+        double sum = 0;
+        for (int i = 0; i < corners.size(); i++) {
+            Point p = corners.get(i).at();
+            Point q = corners.get((i + 1) % corners.size()).at();
+            sum += p.x() * q.y() - q.x() * p.y();
+        }
+        List<SafeTrim> trims = new ArrayList<>();
+        for (int i = 0; i < corners.size(); i++) {
+            if (corners.get(i).bulge() == 0) {
+                edge(i, corners.get(i).at(), corners.get((i + 1) % corners.size()).at(), sum > 0 ? 1 : -1, holes, trims);
+            }
+        }
+        return trims;
+    }
+
+    private static void edge(int edge, Point a, Point b, int turn, List<HoleReading> holes, List<SafeTrim> trims) {
+        double length = a.to(b).nanometres();
+        if (length == 0) {
+            return;
+        }
+        // Inward normal: left of the way for a ring that turns left.
+        double nx = -turn * (b.y() - a.y()) / length;
+        double ny = turn * (b.x() - a.x()) / length;
+        HoleReading nearest = null;
+        double least = Double.MAX_VALUE;
+        for (HoleReading r : holes) {
+            Point p = r.hole().at();
+            double along = ((p.x() - a.x()) * (b.x() - a.x()) + (p.y() - a.y()) * (b.y() - a.y())) / length;
+            double keep = r.solution().edge().least().nanometres();
+            double spare = (p.x() - a.x()) * nx + (p.y() - a.y()) * ny - keep;
+            if (along >= -keep && along <= length + keep && spare > -keep && spare < least) {
+                least = spare;
+                nearest = r;
+            }
+        }
+        if (nearest != null) {
+            trims.add(new SafeTrim(edge, new Segment(new Point(a.x() + nx * least, a.y() + ny * least), new Point(b.x() + nx * least, b.y() + ny * least)),
+                    Length.nm(least), nearest));
+        }
+    }
+}

@@ -1,0 +1,112 @@
+package bucina.desk.app;
+
+import bucina.core.measure.Unit;
+import bucina.core.plan.Id;
+import bucina.desk.card.BringCard;
+import bucina.desk.card.PanelCard;
+import bucina.desk.look.Palette;
+import bucina.desk.look.Ui;
+import bucina.desk.session.Prefs;
+import bucina.desk.session.Session;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** The window of a build with no face yet: says what goes here, and the two ways to get it in. */
+final class EmptyView extends StackPane {
+
+    private final Session session;
+    private final Palette palette;
+    private final Consumer<Id.Face> made;
+    private final VBox words;
+    private final Button unitButton;
+    private Unit unit;
+
+    EmptyView(Session session, Prefs prefs, Consumer<Id.Face> made) {
+        this.session = session;
+        this.made = made;
+        this.palette = prefs.dark() ? Palette.DARK : Palette.LIGHT;
+        this.unit = prefs.unit().orElse(Unit.INCH);
+        setStyle(palette.css() + "-fx-font-size: " + Math.round(13 * prefs.scale() / 100.0) + "px;");
+        getStyleClass().add("window");
+        Button panel = Ui.button("Make a panel", "P", this::panel, "primary");
+        panel.setId("empty-panel");
+        Button bring = Ui.button("Bring in a drawing", "I", this::bring);
+        bring.setId("empty-bring");
+        unitButton = Ui.button("", "U", this::turn, "quiet");
+        unitButton.setId("empty-unit");
+        words = new VBox(14, Ui.label(session.snapshot().build().name(), "bench-title"), Ui.wrapped("Nothing is on the bench yet. A face goes here: one joint "
+                + "plane, drawn flat, with its sheets and its holes.", "plain"), new HBox(10, panel, bring, unitButton),
+                        Ui.wrapped("A panel is made from a few figures: "
+                + "skin, spars, ribs, pitch. A drawing can be DXF or SVG; holes measured off a part come as a table.", "soft"));
+        words.setMaxSize(620, USE_PREF_SIZE);
+        words.setAlignment(Pos.CENTER_LEFT);
+        getChildren().add(words);
+        turnWords();
+        addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+    }
+
+    /** The scene, 1280 x 800 unless the stage says otherwise. */
+    Scene scene() {
+        Scene scene = new Scene(this, 1280, 800);
+        scene.getStylesheets().add(DeskWindow.class.getResource("/bucina/desk/desk.css").toExternalForm());
+        return scene;
+    }
+
+    private void key(KeyEvent e) {
+        if (e.getTarget() instanceof javafx.scene.control.TextInputControl && e.getCode() != KeyCode.ESCAPE) {
+            return;
+        }
+        switch (e.getCode()) {
+            case P -> panel();
+            case I -> bring();
+            case U -> turn();
+            case ESCAPE -> show(words);
+            default -> {
+                return;
+            }
+        }
+        e.consume();
+    }
+
+    private void turn() {
+        if (getChildren().contains(words)) {
+            unit = unit == Unit.INCH ? Unit.MM : Unit.INCH;
+            turnWords();
+        }
+    }
+
+    private void turnWords() {
+        unitButton.setText("figures in " + (unit == Unit.INCH ? "inches" : "mm"));
+    }
+
+    private void show(Node node) {
+        getChildren().setAll(node);
+        setMargin(node, new Insets(30));
+    }
+
+    private void panel() {
+        if (getChildren().contains(words)) {
+            PanelCard card = new PanelCard(session, unit, palette, made, () -> show(words));
+            show(card);
+            card.enter();
+        }
+    }
+
+    private void bring() {
+        if (getChildren().contains(words)) {
+            BringCard card = new BringCard(session, unit, Optional.empty(), palette, made, () -> show(words));
+            show(card);
+            card.enter();
+        }
+    }
+}

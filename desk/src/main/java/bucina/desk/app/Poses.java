@@ -1,0 +1,155 @@
+package bucina.desk.app;
+
+import bucina.core.plan.Build;
+import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
+import bucina.core.stack.HoleReading;
+import bucina.core.bulletin.Bulletins;
+import bucina.core.callout.Callout;
+import bucina.core.edit.Edit;
+import bucina.core.sheet.Corner;
+import bucina.core.sheet.Point;
+import bucina.desk.session.Desk;
+import bucina.desk.session.Explain;
+import bucina.desk.session.Selection;
+import bucina.desk.session.Stage;
+
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import javafx.geometry.Point2D;
+import javafx.scene.Scene;
+import javafx.scene.control.TextField;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+
+/** What is done before each picture is taken, in order. */
+final class Poses {
+
+    private Poses() {
+    }
+
+    static Map<String, Runnable> stabilator(Desk desk, DeskWindow window, Scene scene) {
+        Map<String, Runnable> poses = new LinkedHashMap<>();
+        poses.put("sheet", () -> pick(desk, "Upper skin", "R1", 9));
+        poses.put("why", () -> {
+            HoleReading hole = desk.cursor().orElseThrow();
+            desk.whyProperty().set(Optional.of(new Explain(desk.snapshot().build().rules(), desk.unit()).hole(hole).get(1)));
+        });
+        poses.put("finding", () -> {
+            window.putAway();
+            pick(desk, "Main spar web", "R8", 1);
+        });
+        poses.put("logging", () -> logging(desk, scene));
+        poses.put("logbook", () -> desk.roomProperty().set(Desk.Room.LOGBOOK));
+        poses.put("held-open", () -> {
+            desk.roomProperty().set(Desk.Room.SHEET);
+            desk.stageProperty().set(Stage.FIT);
+            pick(desk, "Upper skin", "R1", 4);
+        });
+        poses.put("dragged-edge", () -> draggedEdge(desk, window));
+        poses.put("trim", () -> {
+            window.sheet().letGo();
+            desk.changingProperty().set(false);
+            window.sheet().fit();
+            desk.show(desk.snapshot().build().face("Main spar web").orElseThrow().face().id());
+            desk.trimProperty().set(true);
+        });
+        poses.put("bulletin", () -> {
+            desk.trimProperty().set(false);
+            bulletin(desk);
+        });
+        poses.put("rules", () -> {
+            desk.roomProperty().set(Desk.Room.RULES);
+            ((javafx.scene.control.ComboBox<?>) scene.lookup("#rules-other")).getSelectionModel().select(4);
+        });
+        poses.put("night", () -> {
+            desk.roomProperty().set(Desk.Room.SHEET);
+            desk.stageProperty().set(Stage.STUDY);
+            desk.darkProperty().set(true);
+            pick(desk, "Upper skin", "R1", 18);
+        });
+        poses.put("bench-mode", () -> {
+            desk.darkProperty().set(false);
+            pick(desk, "Lower skin", "R1", 16);
+            desk.selectionProperty().set(Selection.row(desk.face(), desk.cursor().orElseThrow().row().id(), desk.selectionProperty().get().cursor()));
+            desk.benchProperty().set(true);
+        });
+        return poses;
+    }
+
+    /** An edge of the trailing edge strip pulled in until its row is too near: what the window shows in the middle of the drag. */
+    private static void draggedEdge(Desk desk, DeskWindow window) {
+        desk.stageProperty().set(Stage.STUDY);
+        pick(desk, "Upper skin", "R3", 20);
+        desk.changingProperty().set(true);
+        Layer strip = desk.face().face().layers().stream().filter(l -> l.name().startsWith("Trailing")).findFirst().orElseThrow();
+        window.sheet().zoom(3);
+        Corner from = strip.outline().outer().corners().get(0);
+        Corner to = strip.outline().outer().corners().get(1);
+        Point2D at = window.sheet().onView(new Point(from.at().x() * 0.45 + to.at().x() * 0.55, from.at().y() * 0.45 + to.at().y() * 0.55));
+        hand(window, MouseEvent.MOUSE_PRESSED, at);
+        hand(window, MouseEvent.MOUSE_DRAGGED, at.add(0, 10));
+        hand(window, MouseEvent.MOUSE_DRAGGED, at.add(1, 22));
+    }
+
+    private static void hand(DeskWindow window, javafx.event.EventType<MouseEvent> what, Point2D at) {
+        Point2D screen = window.sheet().localToScreen(at);
+        Point2D scene = window.sheet().localToScene(at);
+        window.sheet().fireEvent(new MouseEvent(what, scene.getX(), scene.getY(), screen.getX(), screen.getY(), MouseButton.PRIMARY, 1, false, false, false,
+                false, true, false,
+                false, true, false, false, null));
+    }
+
+    private static void bulletin(Desk desk) {
+        desk.session().plan("beginning a bulletin", b -> Bulletins.begin(b, "SL 31-02", LocalDate.of(2026, 11, 20)), () -> {
+            desk.session().record(Optional.of(desk.snapshot().build().papers().bulletins().getLast().id()));
+            Id.Group ring = desk.snapshot().build().group("LS-7").orElseThrow().group().id();
+            desk.session().plan("as the bulletin says", b -> Edit.group(b, ring, g -> g.withFastener(Callout.parse("20× MS20426AD4").fastener(),
+                    "20× MS20426AD4")),
+                    () -> {
+                        desk.session().record(Optional.empty());
+                        desk.roomProperty().set(Desk.Room.PAPERS);
+                    }, s -> { });
+        }, s -> { });
+    }
+
+    static Map<String, Runnable> panel(javafx.stage.Stage stage) {
+        Map<String, Runnable> poses = new LinkedHashMap<>();
+        poses.put("making-a-panel", () -> {
+            ((javafx.scene.control.Button) stage.getScene().lookup("#empty-panel")).fire();
+            Map.of("name", "Upper skin", "length", "48", "root", "20", "tip", "16", "thickness", ".032", "spars", "2.5, 14:11", "ribs",
+                    "1.5, 12.5, 24, 35.5, 46.5",
+                    "doubler", "0.1,1.9 to 12,3.1", "pitch", ".75").forEach((k, v) -> ((TextField) stage.getScene().lookup("#panel-" + k)).setText(v));
+        });
+        return poses;
+    }
+
+    static Map<String, Runnable> locker(Desk desk, DeskWindow window) {
+        Map<String, Runnable> poses = new LinkedHashMap<>();
+        poses.put("locker", () -> pick(desk, "Locker floor", "R2", 5));
+        poses.put("locker-lap", () -> {
+            desk.stageProperty().set(Stage.FIT);
+            pick(desk, "Belly skin lap", "R1", 2);
+        });
+        return poses;
+    }
+
+    static void pick(Desk desk, String face, String row, int label) {
+        Build.FaceRef ref = desk.snapshot().build().face(face).orElseThrow();
+        desk.show(ref.face().id());
+        HoleReading reading = desk.face().readings().stream().filter(r -> r.row().name().equals(row) && r.hole().label() == label).findFirst().orElseThrow();
+        desk.selectionProperty().set(desk.selectionProperty().get().one(reading));
+    }
+
+    private static void logging(Desk desk, Scene scene) {
+        pick(desk, "Lower skin", "R1", 15);
+        desk.stageProperty().set(Stage.SET);
+        HoleReading to = desk.face().readings().stream().filter(r -> r.label().equals("R1.30")).findFirst().orElseThrow();
+        desk.selectionProperty().set(desk.selectionProperty().get().range(desk.face(), to));
+        ((TextField) scene.lookup("#log-tool")).setText("Gun 2X and bar");
+        ((TextField) scene.lookup("#log-minutes")).setText("35");
+        ((TextField) scene.lookup("#log-readings")).setText(".146x.047, .149x.045, .138x.044");
+    }
+}

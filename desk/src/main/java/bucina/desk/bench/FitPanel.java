@@ -1,0 +1,105 @@
+package bucina.desk.bench;
+
+import bucina.core.hold.Holds;
+import bucina.core.plan.Build;
+import bucina.core.plan.Face;
+import bucina.core.plan.Layer;
+import bucina.core.plan.Part;
+import bucina.core.stack.HoleReading;
+import bucina.desk.look.Ui;
+import bucina.desk.session.Desk;
+import bucina.desk.session.Selection;
+import bucina.desk.session.Snapshot;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** What stays open on the face, for which part, and which parts are in place. */
+final class FitPanel extends VBox {
+
+    private final Desk desk;
+    private final Runnable print;
+
+    /**
+     * @param print offers the sheet to tape up
+     */
+    FitPanel(Desk desk, Runnable print) {
+        super(8);
+        this.desk = desk;
+        this.print = print;
+        setId("fit-panel");
+    }
+
+    void fill() {
+        getChildren().clear();
+        Snapshot snapshot = desk.snapshot();
+        Face face = desk.face().face();
+        desk.cursor().flatMap(c -> snapshot.holds().of(c).filter(h -> !snapshot.state(c).set()).map(h -> c.label() + ": " + h.sentence(desk.unit())))
+                .ifPresent(words -> getChildren().add(Ui.wrapped(words, "attention-text")));
+        List<Holds.Range> ranges = snapshot.holds().ranges(desk.face().readings().stream().filter(r -> !snapshot.state(r).set()).toList());
+        int held = ranges.stream().mapToInt(Holds.Range::count).sum();
+        getChildren().add(Ui.wrapped(held == 0 ? "Nothing is held open on this face." : held + " holes stay open on this face.", "strong"));
+        getChildren().add(Ui.wrapped("Parts in the order they go on. Tick one when it is in place, clecoed or riveted.", "soft"));
+        List<Part> parts = parts(snapshot.build(), face);
+        parts.stream().filter(p -> !p.fitted()).forEach(p -> getChildren().add(part(p, ranges)));
+        for (Holds.Range range : ranges) {
+            getChildren().add(range(range));
+        }
+        if (held > 0) {
+            Button sheet = Ui.button("Print the sheet to tape up", "", print);
+            sheet.setId("print-held");
+            getChildren().add(sheet);
+        }
+        getChildren().add(Ui.label("In place", "strong"));
+        parts.stream().filter(Part::fitted).forEach(p -> getChildren().add(part(p, ranges)));
+    }
+
+    private static List<Part> parts(Build build, Face face) {
+        return face.layers().stream().map(Layer::part).distinct().map(build::part).sorted(Comparator.comparing(Part::fittingOrder)).toList();
+    }
+
+    private HBox part(Part part, List<Holds.Range> ranges) {
+        CheckBox box = new CheckBox(part.name());
+        box.setSelected(part.fitted());
+        box.setDisable(desk.session().readOnly());
+        box.setId("fitted-" + part.id().n());
+        box.setOnAction(e -> desk.session().plan(part.name() + (part.fitted() ? " is not in place" : " is in place"), b -> b.with(b.part(part.id())
+                .withFitted(!part.fitted())), () -> { }, s -> fill()));
+        int holds = ranges.stream().filter(r -> r.held().parts().contains(part.name())).mapToInt(Holds.Range::count).sum();
+        HBox line = new HBox(6, Ui.kept(part.fittingOrder() + ".", "soft"), box, Ui.spring(), Ui.kept(holds == 0 ? "" : "holds " + holds, "attention-text"));
+        line.setAlignment(Pos.CENTER_LEFT);
+        return line;
+    }
+
+    private Button range(Holds.Range range) {
+        String holes = range.from().equals(range.to()) ? range.from() : range.from() + " to " + range.to();
+        Button button = Ui.button(holes + "  (" + range.count() + ")  " + range.held().waitsFor(), "", () -> pick(range), "quiet");
+        button.setMaxWidth(Double.MAX_VALUE);
+        button.setAlignment(Pos.CENTER_LEFT);
+        button.setMinWidth(0);
+        button.setAccessibleText(holes + ": " + range.held().sentence(desk.unit()));
+        return button;
+    }
+
+    private void pick(Holds.Range range) {
+        List<HoleReading> row = desk.face().readings().stream().filter(r -> r.group().id().equals(range.group().id())
+                && r.row().name().equals(range.from().substring(0, range.from().lastIndexOf('.')))).toList();
+        LinkedHashSet<bucina.core.plan.Id.Hole> holes = new LinkedHashSet<>();
+        boolean in = false;
+        for (HoleReading r : row) {
+            in |= r.label().equals(range.from());
+            if (in) {
+                holes.add(r.hole().id());
+            }
+            if (r.label().equals(range.to())) {
+                break;
+            }
+        }
+        desk.selectionProperty().set(new Selection(desk.face().face().id(), holes.stream().findFirst(), holes));
+    }
+}

@@ -1,0 +1,224 @@
+package bucina.desk.card;
+
+import bucina.core.callout.Callout;
+import bucina.core.drawing.Intake;
+import bucina.core.material.Material;
+import bucina.core.measure.InputException;
+import bucina.core.measure.LengthParser;
+import bucina.core.measure.Unit;
+import bucina.core.plan.Build;
+import bucina.core.plan.Id;
+import bucina.desk.look.Fields;
+import bucina.desk.look.Palette;
+import bucina.desk.look.Ui;
+import bucina.desk.session.Bringing;
+import bucina.desk.session.Session;
+import java.io.File;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+
+/** Brings in a drawing or a hole table: shows what is understood and what is left out before anything changes. */
+public final class BringCard extends VBox {
+
+    /** Where the holes go. */
+    private record Where(String word, Optional<Id.Face> face, boolean sheets) {
+    }
+
+    private final Session session;
+    private final Unit unit;
+    private final Consumer<Id.Face> made;
+    private final FacePicture picture;
+    private final VBox says = new VBox(3);
+    private final Label error = Ui.wrapped("", "stop-text");
+    private final ProgressBar bar = new ProgressBar(0);
+    private final Button stop;
+    private final HBox work;
+    private final Button go;
+    private final TextField path;
+    private final TextField name;
+    private final TextField thickness;
+    private final TextField rivet;
+    private final ComboBox<Unit> as;
+    private final ComboBox<Where> where;
+    private AtomicBoolean stopped = new AtomicBoolean();
+    private Optional<Bringing> brought = Optional.empty();
+
+    /**
+     * @param here the face shown; empty where there is none yet
+     * @param made told the face once everything is on the disk
+     * @param away puts the card away
+     */
+    public BringCard(Session session, Unit unit, Optional<Id.Face> here, Palette palette, Consumer<Id.Face> made, Runnable away) {
+        super(10);
+        this.session = session;
+        this.unit = unit;
+        this.made = made;
+        getStyleClass().add("card");
+        setId("bring-card");
+        setMaxSize(900, USE_PREF_SIZE);
+        picture = new FacePicture(palette, 480, 280);
+        Fields f = new Fields();
+        path = f.committed("File", "", "bring-path", t -> read());
+        path.setPromptText("skin.dxf, skin.svg or holes.csv");
+        as = f.choice("Unit, if it names none", List.of(Unit.INCH, Unit.MM), unit, u -> u == Unit.INCH ? "inch" : "mm", "bring-unit", u -> read());
+        List<Where> places = places(here);
+        where = f.choice("Goes", places, places.getFirst(), Where::word, "bring-where", w -> look());
+        name = f.live("Name of the face", "", "bring-name", t -> { });
+        thickness = f.live("Sheets without thickness", unit == Unit.INCH ? ".025" : "0.6", "bring-thickness", t -> { });
+        rivet = f.live("Rivet", unit == Unit.INCH ? "MS20426AD3" : "ISO 15977 3.2", "bring-rivet", t -> { });
+        f.setPrefWidth(360);
+        f.setMinWidth(360);
+        stop = Ui.button("Stop", "", () -> stopped.set(true), "quiet");
+        stop.setId("bring-stop");
+        bar.setPrefWidth(360);
+        work = new HBox(8, bar, stop);
+        Ui.shown(work, false);
+        go = Ui.button("Bring it in", "Enter", this::go, "primary");
+        go.setId("bring-go");
+        go.setDefaultButton(true);
+        go.setDisable(true);
+        says.getChildren().add(Ui.wrapped("DXF (ASCII), SVG or a table of holes as CSV. Nothing changes until you bring it in.", "soft"));
+        getChildren().addAll(Ui.label("Bring in a drawing", "bench-title"), new HBox(18, f, new VBox(8, picture, work, says, error)),
+                new HBox(8, Ui.button("Choose a file", "", this::choose), go, Ui.button("Close", "Esc", () -> {
+                    stopped.set(true);
+                    away.run();
+                }, "quiet")));
+        Ui.shown(error, false);
+    }
+
+    private static List<Where> places(Optional<Id.Face> here) {
+        Where fresh = new Where("on a new face", Optional.empty(), true);
+        return here.map(face -> List.of(fresh, new Where("holes onto this face", Optional.of(face), false), new Where("sheets and holes onto this face",
+                Optional.of(face), true))).orElse(List.of(fresh));
+    }
+
+    /** Puts the keyboard into the first field. */
+    public void enter() {
+        path.requestFocus();
+    }
+
+    private void choose() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Bring in");
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Drawings and tables", "*.dxf", "*.svg", "*.csv", "*.txt"));
+        File file = chooser.showOpenDialog(getScene().getWindow());
+        if (file != null) {
+            path.setText(file.getPath());
+            read();
+        }
+    }
+
+    private void read() {
+        stopped.set(true);
+        brought = Optional.empty();
+        go.setDisable(true);
+        Ui.shown(error, false);
+        String typed = path.getText().strip();
+        if (typed.isEmpty()) {
+            return;
+        }
+        Path file;
+        Bringing.Format format;
+        try {
+            file = Path.of(typed);
+            format = Bringing.Format.of(file);
+        } catch (InputException | java.nio.file.InvalidPathException e) {
+            refuse(e.getMessage());
+            return;
+        }
+        AtomicBoolean mine = new AtomicBoolean();
+        stopped = mine;
+        Ui.shown(work, true);
+        bar.setProgress(0);
+        Unit taken = as.getValue();
+        session.aside(() -> Bringing.read(file, format, taken, session.catalogue().drills(), share -> {
+            Platform.runLater(() -> bar.setProgress(share));
+            return !mine.get();
+        }), b -> {
+            if (!mine.get()) {
+                understood(b, file);
+            }
+        }, sentence -> {
+            if (stopped == mine) {
+                Ui.shown(work, false);
+                refuse(sentence);
+            }
+        });
+    }
+
+    private void understood(Bringing b, Path file) {
+        Ui.shown(work, false);
+        brought = Optional.of(b);
+        as.setDisable(b.unit().isPresent() && !file.toString().endsWith(".csv"));
+        if (name.getText().isBlank()) {
+            name.setText(file.getFileName().toString().replaceFirst("\\.[^.]*$", ""));
+        }
+        look();
+    }
+
+    private void look() {
+        brought.ifPresent(b -> {
+            Intake in = b.intake();
+            boolean sheets = where.getValue().sheets;
+            picture.showOutlines(sheets ? in.sheets().stream().map(Intake.Sheet::outline).toList() : List.of(),
+                    in.rows().stream().flatMap(r -> r.holes().stream()).map(c -> c.at()).toList());
+            says.getChildren().clear();
+            if (b.unit().isEmpty()) {
+                says.getChildren().add(Ui.wrapped("The file does not say its unit: taken for " + (as.getValue() == Unit.INCH ? "inches" : "millimetres")
+                        + ". Look at the size below, or choose the other.", "attention-text"));
+            }
+            picture(in).ifPresent(words -> says.getChildren().add(Ui.wrapped(words, "soft")));
+            List<String> words = in.sentences();
+            for (String sentence : words.subList(0, Math.min(6, words.size()))) {
+                says.getChildren().add(Ui.wrapped(sentence, says.getChildren().isEmpty() ? "strong" : "soft"));
+            }
+            go.setDisable(in.count() == 0 && in.sheets().isEmpty());
+            name.setDisable(where.getValue().face.isPresent());
+        });
+    }
+
+    private Optional<String> picture(Intake in) {
+        return in.sheets().stream().map(s -> s.outline().box()).reduce(bucina.core.sheet.Box::with).map(box -> "Drawn "
+                + bucina.core.measure.LengthFormat.trade(bucina.core.measure.Length.nm(box.width()), unit) + " by "
+                + bucina.core.measure.LengthFormat.trade(bucina.core.measure.Length.nm(box.height()), unit) + ".");
+    }
+
+    private void go() {
+        if (brought.isEmpty()) {
+            read();
+            return;
+        }
+        Intake in = brought.get().intake();
+        Where to = where.getValue();
+        String called = name.getText().strip();
+        Intake.Choices choices;
+        try {
+            LengthParser lengths = new LengthParser(unit, session.catalogue().drills());
+            choices = new Intake.Choices(lengths.parsePositive(thickness.getText(), "thickness"), Callout.parse(rivet.getText()).fastener(),
+                    Material.parse("2024-T3"), session.catalogue());
+        } catch (InputException e) {
+            refuse(e.getMessage());
+            return;
+        }
+        session.plan("bringing in " + (called.isEmpty() ? "a drawing" : called), (Build build) -> to.face.map(face -> in.onto(build, face, choices, to.sheets))
+                .orElseGet(() -> in.asFace(build, called, as.getValue(), choices)), () -> made.accept(to.face.orElseGet(() -> session.snapshot().build()
+                .assemblies().getLast().faces().getLast().id())), this::refuse);
+    }
+
+    private void refuse(String sentence) {
+        error.setText(sentence);
+        Ui.shown(error, true);
+    }
+}

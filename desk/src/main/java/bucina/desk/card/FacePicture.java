@@ -1,0 +1,93 @@
+package bucina.desk.card;
+
+import bucina.core.plan.Layer;
+import bucina.core.sheet.Box;
+import bucina.core.sheet.Outline;
+import bucina.core.sheet.Point;
+import bucina.core.sheet.Trace;
+import bucina.desk.look.Palette;
+import java.util.List;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.layout.Region;
+
+/** A small picture of sheets and holes on a card, to scale, drawn anew when it is given something else. */
+final class FacePicture extends Region {
+
+    private final Canvas canvas = new Canvas();
+    private Palette palette;
+    private List<Outline> sheets = List.of();
+    private List<Point> holes = List.of();
+
+    FacePicture(Palette palette, double width, double height) {
+        this.palette = palette;
+        getChildren().add(canvas);
+        setMinSize(width, height);
+        setPrefSize(width, height);
+        setMaxSize(width, height);
+        canvas.setWidth(width);
+        canvas.setHeight(height);
+    }
+
+    void show(List<Layer> layers, List<Point> points) {
+        showOutlines(layers.stream().map(Layer::outline).toList(), points);
+    }
+
+    void showOutlines(List<Outline> outlines, List<Point> points) {
+        sheets = outlines;
+        holes = points;
+        draw();
+    }
+
+    private void draw() {
+        GraphicsContext g = canvas.getGraphicsContext2D();
+        double w = canvas.getWidth();
+        double h = canvas.getHeight();
+        g.setFill(palette.film());
+        g.fillRect(0, 0, w, h);
+        Box box = null;
+        for (Outline o : sheets) {
+            box = box == null ? o.box() : box.with(o.box());
+        }
+        for (Point p : holes) {
+            box = box == null ? Box.around(p, p) : box.with(Box.around(p, p));
+        }
+        if (box == null) {
+            return;
+        }
+        double scale = Math.min((w - 20) / Math.max(1, box.width()), (h - 20) / Math.max(1, box.height()));
+        double x0 = w / 2 - (box.minX() + box.width() / 2) * scale;
+        double y0 = h / 2 + (box.minY() + box.height() / 2) * scale;
+        for (int i = 0; i < sheets.size(); i++) {
+            g.beginPath();
+            g.setFillRule(javafx.scene.shape.FillRule.EVEN_ODD);
+            ring(g, Trace.of(sheets.get(i).outer(), 0.5 / scale), x0, y0, scale);
+            sheets.get(i).openings().forEach(o -> ring(g, Trace.of(o, 0.5 / scale), x0, y0, scale));
+            g.setFill(i == 0 ? palette.metal() : palette.shade());
+            g.setGlobalAlpha(i == 0 ? 1 : 0.6);
+            g.fill();
+            g.setGlobalAlpha(1);
+            g.setStroke(palette.edge());
+            g.setLineWidth(1);
+            g.stroke();
+        }
+        g.setFill(palette.layout());
+        double r = holes.size() > 1500 ? 1 : 2;
+        for (Point p : holes) {
+            g.fillOval(x0 + p.x() * scale - r, y0 - p.y() * scale - r, 2 * r, 2 * r);
+        }
+    }
+
+    private static void ring(GraphicsContext g, List<Point> points, double x0, double y0, double scale) {
+        for (int i = 0; i < points.size(); i++) {
+            double x = x0 + points.get(i).x() * scale;
+            double y = y0 - points.get(i).y() * scale;
+            if (i == 0) {
+                g.moveTo(x, y);
+            } else {
+                g.lineTo(x, y);
+            }
+        }
+        g.closePath();
+    }
+}

@@ -1,0 +1,168 @@
+package bucina.desk.card;
+
+import bucina.core.drawing.FaceDrawing;
+import bucina.core.drawing.Template;
+import bucina.core.plan.Build;
+import bucina.core.plan.Row;
+import bucina.core.stack.FaceReading;
+import bucina.desk.look.Fields;
+import bucina.desk.look.Type;
+import bucina.desk.look.Ui;
+import bucina.desk.session.Desk;
+import bucina.desk.session.Snapshot;
+import bucina.store.drawing.DxfWriter;
+import bucina.store.drawing.HeldOpenPdf;
+import bucina.store.drawing.HoleCsv;
+import bucina.store.drawing.Paper;
+import bucina.store.drawing.SvgWriter;
+import bucina.store.drawing.TemplatePdf;
+import bucina.store.file.OutFile;
+import java.io.File;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+
+/** Writes the face or the row out: templates in true size, drawings, the hole table, the sheet of what stays open. */
+public final class OutCard extends VBox {
+
+    /** What can be written. */
+    public enum What {
+        FACE("face template, true size (PDF)", "pdf"), STRIP("strip of the row, true size (PDF)", "pdf"), HELD("sheet of what stays open (PDF)", "pdf"),
+        FACE_SVG("face template, true size (SVG)", "svg"), FACE_DXF("face template, true size (DXF)", "dxf"), DXF("sheets and holes (DXF)", "dxf"), SVG("sheets and holes (SVG)", "svg"), CSV("hole table (CSV)", "csv");
+
+        private final String word;
+        private final String ending;
+
+        What(String word, String ending) {
+            this.word = word;
+            this.ending = ending;
+        }
+
+        String word() {
+            return word;
+        }
+    }
+
+    private final Desk desk;
+    private final ComboBox<What> what;
+    private final ComboBox<Paper> paper;
+    private final TextField path;
+    private final Label says = Ui.wrapped("", "soft");
+    private final Label error = Ui.wrapped("", "stop-text");
+
+    public OutCard(Desk desk, What first, Runnable away) {
+        super(10);
+        this.desk = desk;
+        getStyleClass().add("card");
+        setId("out-card");
+        setMaxSize(560, USE_PREF_SIZE);
+        Fields f = new Fields();
+        what = f.choice("Write", List.of(What.values()), first, What::word, "out-what", w -> look());
+        paper = f.choice("Paper", List.of(Paper.A4, Paper.LETTER), Paper.A4, Paper::name, "out-paper", p -> look());
+        path = f.add("File", new TextField(), "out-path");
+        Button go = Ui.button("Write it", "Enter", this::go, "primary");
+        go.setId("out-go");
+        go.setDefaultButton(true);
+        getChildren().addAll(Ui.label("Write out " + desk.face().face().name(), "bench-title"), f, says, error, new HBox(8, Ui.button("Choose a file", "",
+                this::choose),
+                go, Ui.button("Close", "Esc", away, "quiet")));
+        look();
+    }
+
+    /** Puts the keyboard into the first field. */
+    public void enter() {
+        path.requestFocus();
+    }
+
+    private Optional<Row> row() {
+        return desk.cursor().map(c -> c.row());
+    }
+
+    private void look() {
+        Ui.shown(error, false);
+        What w = what.getValue();
+        paper.setDisable(!w.ending.equals("pdf"));
+        String stem = (w == What.STRIP ? row().map(r -> "row " + r.name()).orElse("row") : w == What.HELD ? "leave open" : desk.face().face().name())
+                .toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+        String folder = path.getText().isBlank() ? System.getProperty("user.home") : Optional.ofNullable(Path.of(path.getText()).getParent())
+                .map(Path::toString).orElse(".");
+        path.setText(Path.of(folder, stem + "." + w.ending).toString());
+        says.setText(words(w));
+    }
+
+    private String words(What w) {
+        if (w == What.STRIP && row().isEmpty()) {
+            return "Pick a hole first: the strip is of its row.";
+        }
+        if (w == What.FACE || w == What.STRIP) {
+            int[] tiles = TemplatePdf.tiles(template(w), paper.getValue());
+            return "True size on " + tiles[0] + " by " + tiles[1] + " pieces of " + paper.getValue().name()
+                    + " with overlap marks, and a bar of 100 mm to check the print with.";
+        }
+        return w == What.HELD ? "To tape up beside the part." : "Lengths in millimetres.";
+    }
+
+    private Template template(What w) {
+        Build.FaceRef ref = desk.ref();
+        return w == What.STRIP ? Template.strip(ref, row().orElseThrow(), desk.face()) : Template.face(ref, desk.face());
+    }
+
+    private void choose() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Write out");
+        Path now = Path.of(path.getText());
+        chooser.setInitialFileName(now.getFileName().toString());
+        File file = chooser.showSaveDialog(getScene().getWindow());
+        if (file != null) {
+            path.setText(file.getPath());
+        }
+    }
+
+    private void go() {
+        What w = what.getValue();
+        if (w == What.STRIP && row().isEmpty()) {
+            refuse(words(w));
+            return;
+        }
+        Callable<byte[]> content = content(w);
+        Path to = Path.of(path.getText().strip());
+        says.setText("Writing.");
+        desk.session().aside(() -> {
+            OutFile.write(to, content.call(), false);
+            return to;
+        }, p -> says.setText("Written to " + p + "."), this::refuse);
+    }
+
+    private Callable<byte[]> content(What w) {
+        Snapshot snapshot = desk.snapshot();
+        FaceReading face = desk.face();
+        Build.FaceRef ref = desk.ref();
+        Paper on = paper.getValue();
+        Optional<Template> template = w == What.FACE || w == What.STRIP ? Optional.of(template(w)) : Optional.empty();
+        var unit = desk.unit();
+        return () -> switch (w) {
+            case FACE, STRIP -> TemplatePdf.write(template.orElseThrow(), on, snapshot.build().name(), Type::printFont);
+            case HELD -> HeldOpenPdf.write(ref, face, snapshot.holds(), unit, on, Type::printFont);
+            case FACE_SVG -> SvgWriter.write(Template.face(ref, face).marked()).getBytes(StandardCharsets.UTF_8);
+            case FACE_DXF -> DxfWriter.write(Template.face(ref, face).marked()).getBytes(StandardCharsets.UTF_8);
+            case DXF -> DxfWriter.write(FaceDrawing.of(face)).getBytes(StandardCharsets.UTF_8);
+            case SVG -> SvgWriter.write(FaceDrawing.of(face)).getBytes(StandardCharsets.UTF_8);
+            case CSV -> HoleCsv.write(face.readings()).getBytes(StandardCharsets.UTF_8);
+        };
+    }
+
+    private void refuse(String sentence) {
+        error.setText(sentence);
+        Ui.shown(error, true);
+        says.setText("");
+    }
+}

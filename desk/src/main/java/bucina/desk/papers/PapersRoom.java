@@ -1,0 +1,82 @@
+package bucina.desk.papers;
+
+import bucina.desk.look.Ui;
+import bucina.desk.session.Desk;
+import bucina.desk.session.PapersModel;
+import bucina.desk.session.Snapshot;
+import javafx.geometry.Insets;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** What was asked, replaced and accepted, and what the other hand differs in: questions at the left, bulletins in the middle, hands and acceptances right. */
+public final class PapersRoom extends BorderPane {
+
+    private final Desk desk;
+    private final QueryList queries;
+    private final BulletinList bulletins;
+    private final HandList hands;
+    private final AcceptedList accepted;
+    private final Label error = Ui.wrapped("", "stop-text");
+
+    public PapersRoom(Desk desk) {
+        this.desk = desk;
+        getStyleClass().add("logbook");
+        queries = new QueryList(desk, this::refuse);
+        bulletins = new BulletinList(desk, this::refuse);
+        hands = new HandList(desk, this::refuse);
+        accepted = new AcceptedList(desk, this::refuse);
+        HBox columns = new HBox(0, column("Queries", queries), column("Bulletins", bulletins), column("The other hand", hands, Ui.label("Accepted findings",
+                "room-title"), accepted));
+        Ui.shown(error, false);
+        BorderPane.setMargin(error, new Insets(8, 14, 0, 14));
+        setTop(error);
+        setCenter(columns);
+        desk.snapshotProperty().addListener((o, was, now) -> {
+            if (desk.roomProperty().get() == Desk.Room.PAPERS) {
+                fill();
+            }
+        });
+    }
+
+    private static ScrollPane column(String title, javafx.scene.Node... nodes) {
+        VBox box = new VBox(10, Ui.label(title, "room-title"));
+        box.getChildren().addAll(nodes);
+        box.setPadding(new Insets(14));
+        ScrollPane pane = new ScrollPane(box);
+        pane.setFitToWidth(true);
+        pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        pane.setFocusTraversable(false);
+        pane.getStyleClass().add("paper-column");
+        HBox.setHgrow(pane, Priority.ALWAYS);
+        pane.setPrefWidth(420);
+        return pane;
+    }
+
+    /** Shows the papers as they are. */
+    public void enter() {
+        Ui.shown(error, false);
+        fill();
+        requestFocus();
+    }
+
+    private void fill() {
+        queries.fill();
+        accepted.fill();
+        Snapshot snapshot = desk.snapshot();
+        desk.session().aside(() -> PapersModel.of(snapshot), model -> {
+            if (desk.snapshot() == snapshot) {
+                bulletins.fill(model);
+                hands.fill(model);
+            }
+        }, this::refuse);
+    }
+
+    private void refuse(String sentence) {
+        error.setText(sentence);
+        Ui.shown(error, !sentence.isEmpty());
+    }
+}

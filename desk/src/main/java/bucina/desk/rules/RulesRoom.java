@@ -1,0 +1,254 @@
+package bucina.desk.rules;
+
+import bucina.core.measure.InputException;
+import bucina.core.rule.CountersinkSchool;
+import bucina.core.rule.Finding;
+import bucina.core.rule.Rule;
+import bucina.core.rule.RuleKey;
+import bucina.core.rule.RuleSet;
+import bucina.core.rule.ShopSchool;
+import bucina.desk.look.Fields;
+import bucina.desk.look.Ui;
+import bucina.desk.session.Desk;
+import bucina.desk.session.RuleEffect;
+import bucina.store.file.OutFile;
+import bucina.store.json.Json;
+import bucina.store.json.PlanJson;
+import java.io.File;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Control;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+
+/** Every limit of the rule set in force at the left; another set beside it, and what it would change, at the right. */
+public final class RulesRoom extends BorderPane {
+
+    private final Desk desk;
+    private final GridPane table = new GridPane();
+    private final VBox effect = new VBox(6);
+    private final ComboBox<RuleSet> other;
+    private final Label error = Ui.wrapped("", "stop-text");
+    private final TextField reason = new TextField();
+    private final Button take;
+    private RuleSet shown;
+    private RuleSet compared;
+
+    public RulesRoom(Desk desk) {
+        this.desk = desk;
+        getStyleClass().add("logbook");
+        Fields choose = new Fields();
+        List<RuleSet> sets = desk.session().catalogue().ruleSets();
+        other = choose.choice("Compare with", sets, null, RuleSet::name, "rules-other", s -> fill());
+        other.setPromptText("choose a rule set");
+        reason.setId("rules-reason");
+        reason.setPromptText("why, for the record");
+        reason.setAccessibleText("Reason for changing a rule");
+        choose.add("Reason for a change", reason, "rules-reason");
+        take = Ui.button("Use this set on this build", "", this::take, "primary");
+        take.setId("rules-take");
+        Button export = Ui.button("Export as JSON", "", this::export);
+        export.setId("rules-export");
+        VBox right = new VBox(10, Ui.label("Another rule set", "bench-title"),
+                Ui.wrapped("Choose one: where it differs stands beside the value in force, and what it "
+                + "would change on this build below.", "soft"), choose, new HBox(8, take, export), error, scroll(effect));
+        right.setPadding(new Insets(14));
+        right.setPrefWidth(430);
+        right.setMinWidth(430);
+        right.getStyleClass().add("bench-side");
+        table.setHgap(12);
+        table.setVgap(4);
+        VBox left = new VBox(10, Ui.label("Rules in force", "room-title"),
+                Ui.wrapped("Defaults from AC 43.13-1B and FAA-H-8083-31. The kit's drawing governs: a value that "
+                + "it replaces is typed here with the reason. Saved with the build.", "soft"), table);
+        left.setPadding(new Insets(14));
+        setCenter(scroll(left));
+        setRight(right);
+        Ui.shown(error, false);
+        desk.snapshotProperty().addListener((o, was, now) -> {
+            if (desk.roomProperty().get() == Desk.Room.RULES) {
+                fill();
+            }
+        });
+    }
+
+    private static ScrollPane scroll(Node node) {
+        ScrollPane pane = new ScrollPane(node);
+        pane.setFitToWidth(true);
+        pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        pane.setFocusTraversable(false);
+        VBox.setVgrow(pane, Priority.ALWAYS);
+        return pane;
+    }
+
+    /** Shows the rules as they are. */
+    public void enter() {
+        fill();
+        other.requestFocus();
+    }
+
+    private void fill() {
+        RuleSet rules = desk.snapshot().build().rules();
+        if (rules == shown && other.getValue() == compared) {
+            return;
+        }
+        shown = rules;
+        compared = other.getValue();
+        table.getChildren().clear();
+        table.addRow(0, Ui.label("Rule", "strong"), Ui.label("In force", "strong"), Ui.kept(compared == null ? "" : compared.name(), "strong"),
+                Ui.label("Source", "strong"));
+        for (Rule rule : rules.rules()) {
+            row(rule);
+        }
+        take.setDisable(compared == null || compared.rules().equals(rules.rules()) || desk.session().readOnly());
+        effect();
+    }
+
+    private void row(Rule rule) {
+        Label title = Ui.wrapped(rule.key().title(), "plain");
+        title.setMinWidth(250);
+        title.setMaxWidth(250);
+        String theirs = compared == null ? "" : compared.rule(rule.key()).value();
+        boolean differs = compared != null && !theirs.equals(rule.value());
+        Label beside = Ui.kept(differs ? theirs : "", "attention-text");
+        Label source = Ui.wrapped(rule.source() + (rule.reason().isEmpty() ? "" : ". Replaced: " + rule.reason()), rule.reason().isEmpty() ? "tiny"
+                : "attention-text");
+        source.setMaxWidth(330);
+        HBox value = new HBox(4, editor(rule), Ui.kept(unit(rule.key()), "soft"));
+        value.setAlignment(Pos.CENTER_LEFT);
+        table.addRow(table.getRowCount(), title, value, beside, source);
+    }
+
+    private static String unit(RuleKey key) {
+        return switch (key.kind()) {
+            case DIAMETERS -> "D";
+            case THICKNESSES -> "t";
+            case LENGTH, CHOICE -> "";
+        };
+    }
+
+    private Control editor(Rule rule) {
+        if (rule.key().kind() == RuleKey.Kind.CHOICE) {
+            ComboBox<String> box = new ComboBox<>();
+            box.getItems().setAll(rule.key() == RuleKey.SHOP_SCHOOL ? Arrays.stream(ShopSchool.values()).map(ShopSchool::code).toList()
+                    : Arrays.stream(CountersinkSchool.values()).map(CountersinkSchool::code).toList());
+            box.setValue(rule.value());
+            box.setId("rule-" + rule.key().code().replace('.', '-'));
+            box.setAccessibleText(rule.key().title());
+            box.setPrefWidth(120);
+            box.valueProperty().addListener((o, was, now) -> change(rule.key(), now));
+            return box;
+        }
+        TextField field = new TextField(rule.value());
+        field.setId("rule-" + rule.key().code().replace('.', '-'));
+        field.setAccessibleText(rule.key().title());
+        field.setPrefWidth(90);
+        field.setDisable(desk.session().readOnly());
+        Fields.committing(field, t -> change(rule.key(), t.strip()));
+        return field;
+    }
+
+    private void change(RuleKey key, String value) {
+        Ui.shown(error, false);
+        if (value == null || desk.snapshot().build().rules().rule(key).value().equals(value)) {
+            return;
+        }
+        String why = reason.getText().strip();
+        if (why.isEmpty()) {
+            refuse("a rule is replaced with a written reason: type it first, such as \"drawing note 4 allows it\"");
+            return;
+        }
+        try {
+            RuleSet changed = desk.snapshot().build().rules().with(key, value, why);
+            desk.session().plan("changing the rule " + key.code(), b -> b.withRules(b.rules().with(key, value, why)), () -> { }, this::refuse);
+            reason.setText(changed.rule(key).reason());
+        } catch (InputException e) {
+            refuse(e.getMessage());
+        }
+    }
+
+    private void refuse(String sentence) {
+        error.setText(sentence);
+        Ui.shown(error, true);
+        shown = null;
+        fill();
+    }
+
+    private void take() {
+        RuleSet chosen = other.getValue();
+        desk.session().plan("using the rule set " + chosen.name(), b -> b.withRules(chosen), () -> { }, this::refuse);
+    }
+
+    private void export() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Export the rules");
+        chooser.setInitialFileName("rules.json");
+        File file = chooser.showSaveDialog(getScene().getWindow());
+        Optional.ofNullable(file).ifPresent(f -> write(f.toPath()));
+    }
+
+    private void write(Path path) {
+        byte[] text = (Json.pretty(PlanJson.rules(desk.snapshot().build().rules())) + "\n").getBytes(StandardCharsets.UTF_8);
+        desk.session().aside(() -> {
+            OutFile.write(path, text, true);
+            return path;
+        }, p -> {
+            error.setText("Written to " + p);
+            Ui.shown(error, true);
+        }, this::refuse);
+    }
+
+    private void effect() {
+        effect.getChildren().clear();
+        RuleSet chosen = compared;
+        if (chosen == null) {
+            return;
+        }
+        effect.getChildren().add(Ui.wrapped("Working out what it changes here.", "soft"));
+        desk.session().aside(() -> RuleEffect.of(desk.snapshot().derivation(), chosen), e -> {
+            if (compared == chosen) {
+                show(chosen, e);
+            }
+        }, s -> effect.getChildren().setAll(Ui.wrapped(s, "stop-text")));
+    }
+
+    private void show(RuleSet chosen, RuleEffect e) {
+        effect.getChildren().clear();
+        int differing = chosen.differing(shown).size();
+        effect.getChildren().add(Ui.wrapped(differing + (differing == 1 ? " value differs. " : " values differ. ") + e.rivets()
+                + " holes would take another rivet, "
+                + e.fresh().size() + " findings would come, " + e.gone().size() + " would go.", "strong"));
+        grouped(e.fresh()).forEach((words, list) -> line("comes", words, list, "stop-text"));
+        grouped(e.gone()).forEach((words, list) -> line("goes", words, list, "soft"));
+    }
+
+    private static Map<String, List<Finding>> grouped(List<Finding> findings) {
+        Map<String, List<Finding>> groups = new LinkedHashMap<>();
+        findings.forEach(f -> groups.computeIfAbsent(f.rule().replace('-', ' ') + " on " + f.place().face(), k -> new ArrayList<>()).add(f));
+        return groups;
+    }
+
+    /** One kind of finding on one face: how many, and the first in full. */
+    private void line(String what, String words, List<Finding> list, String style) {
+        effect.getChildren().add(new VBox(1, Ui.wrapped(list.size() + (list.size() == 1 ? " hole " : " holes ") + what + ": " + words, style),
+                Ui.wrapped((list.size() > 1 ? "First: " : "") + list.getFirst().message().in(desk.unit()), "soft")));
+    }
+}

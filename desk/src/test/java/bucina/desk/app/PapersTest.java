@@ -1,0 +1,164 @@
+package bucina.desk.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bucina.core.callout.Callout;
+import bucina.core.edit.Edit;
+import bucina.core.rule.RuleKey;
+import bucina.core.rule.RuleSet;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.TimeUnit;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.Start;
+import org.testfx.framework.junit5.Stop;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Rules, bulletins, the other hand and bringing in, in the real window. */
+class PapersTest extends OnWindow {
+
+    @Start
+    void start(javafx.stage.Stage stage) throws IOException {
+        open(stage);
+    }
+
+    @Stop
+    void stop() throws InterruptedException {
+        shut();
+    }
+
+    private void fire(FxRobot robot, String query) throws Exception {
+        robot.interact(() -> robot.lookup(query).queryAs(Button.class).fire());
+        settle(robot);
+    }
+
+    private static boolean says(FxRobot robot, String words) {
+        return robot.lookup(".label").queryAllAs(Label.class).stream().anyMatch(l -> l.isVisible() && l.getText().contains(words));
+    }
+
+    private static void waitFor(FxRobot robot, String words) throws Exception {
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, words));
+    }
+
+    @Test
+    void a_rule_is_changed_only_with_a_reason_and_another_set_shows_what_it_would_change(FxRobot robot) throws Exception {
+        robot.push(KeyCode.F3);
+        settle(robot);
+        TextField least = robot.lookup("#rule-edge-least-flush").queryAs(TextField.class);
+        robot.interact(() -> {
+            least.setText("2");
+            least.fireEvent(new javafx.event.ActionEvent());
+        });
+        settle(robot);
+        assertThat(desk.snapshot().build().rules().rule(RuleKey.EDGE_LEAST_FLUSH).value()).isEqualTo("2.5");
+        assertThat(says(robot, "written reason")).isTrue();
+        write(robot, "#rules-reason", "drawing note 4 allows it");
+        robot.interact(() -> {
+            TextField again = robot.lookup("#rule-edge-least-flush").queryAs(TextField.class);
+            again.setText("2");
+            again.fireEvent(new javafx.event.ActionEvent());
+        });
+        settle(robot);
+        assertThat(desk.snapshot().build().rules().rule(RuleKey.EDGE_LEAST_FLUSH).reason()).isEqualTo("drawing note 4 allows it");
+        robot.interact(() -> {
+            @SuppressWarnings("unchecked")
+            ComboBox<RuleSet> other = robot.lookup("#rules-other").queryAs(ComboBox.class);
+            other.setValue(other.getItems().stream().filter(r -> r.name().equals("Careful")).findFirst().orElseThrow());
+        });
+        waitFor(robot, "values differ");
+        fire(robot, "#rules-take");
+        assertThat(desk.snapshot().build().rules().name()).isEqualTo("Careful");
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        settle(robot);
+        assertThat(desk.snapshot().build().rules().name()).isEqualTo("handbook");
+    }
+
+    @Test
+    void a_bulletin_records_what_is_edited_lists_what_is_in_and_is_switched_off_and_on(FxRobot robot) throws Exception {
+        robot.push(KeyCode.F4);
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> robot.lookup("#bulletin-begin").tryQuery().isPresent());
+        write(robot, "#bulletin-name", "SL 31-02");
+        fire(robot, "#bulletin-begin");
+        robot.interact(() -> desk.session().plan("editing", b -> Edit.group(b, b.group("LS-7").orElseThrow().group().id(),
+                g -> g.withFastener(Callout.parse("20× MS20426AD4").fastener(), "20× MS20426AD4")), () -> { }, s -> { }));
+        settle(robot);
+        waitFor(robot, "MS20426AD4");
+        fire(robot, "#bulletin-done");
+        waitFor(robot, "20 installed under the old values");
+        assertThat(robot.lookup(".struck").queryAllAs(Label.class)).anyMatch(l -> l.getText().equals("MS20426AD3"));
+        waitFor(robot, "In force.");
+        long n = desk.snapshot().build().papers().bulletins().getFirst().id().n();
+        fire(robot, "#bulletin-switch-" + n);
+        assertThat(desk.snapshot().build().group("LS-7").orElseThrow().group().fastener().name()).isEqualTo("MS20426AD3");
+        waitFor(robot, "Switched off");
+        fire(robot, "#bulletin-switch-" + n);
+        assertThat(desk.snapshot().build().group("LS-7").orElseThrow().group().fastener().name()).isEqualTo("MS20426AD4");
+    }
+
+    @Test
+    void the_other_hand_is_made_offered_changes_and_brought_in_line(FxRobot robot) throws Exception {
+        robot.push(KeyCode.F4);
+        long first = desk.snapshot().build().assemblies().getFirst().id().n();
+        waitFor(robot, "is the left hand");
+        fire(robot, "#mirror-" + first);
+        assertThat(desk.snapshot().build().assemblies()).hasSize(2);
+        waitFor(robot, "in line with the other hand");
+        robot.interact(() -> desk.session().plan("editing", b -> Edit.group(b, b.group("US-7").orElseThrow().group().id(), g -> g.withHeadFar(true)),
+                () -> { }, s -> { }));
+        settle(robot);
+        waitFor(robot, "1 difference.");
+        fire(robot, "#hands-take");
+        assertThat(desk.snapshot().build().group("US-7R").orElseThrow().group().headFar()).isTrue();
+    }
+
+    @Test
+    void a_table_is_previewed_before_anything_changes_and_then_brought_in(FxRobot robot) throws Exception {
+        Path table = folder.resolve("measured.csv");
+        Files.writeString(table, "x (in);y (in)\n1,5;-1\n2,5;-1\n;\n", StandardCharsets.UTF_8);
+        robot.push(KeyCode.I);
+        robot.interact(() -> {
+            TextField path = robot.lookup("#bring-path").queryAs(TextField.class);
+            path.setText(table.toString());
+            path.fireEvent(new javafx.event.ActionEvent());
+        });
+        waitFor(robot, "0 sheets, 2 holes in 1 row.");
+        assertThat(says(robot, "Line 4 has no place")).isTrue();
+        assertThat(session.undoWords()).isEmpty();
+        robot.interact(() -> {
+            ComboBox<?> where = robot.lookup("#bring-where").queryAs(ComboBox.class);
+            where.getSelectionModel().select(1);
+        });
+        int before = desk.face().size();
+        fire(robot, "#bring-go");
+        assertThat(desk.face().size()).isEqualTo(before + 2);
+    }
+
+    @Test
+    void a_long_reading_is_stopped_and_leaves_nothing_behind(FxRobot robot) throws Exception {
+        StringBuilder many = new StringBuilder("0\nSECTION\n2\nENTITIES\n");
+        for (int i = 0; i < 300_000; i++) {
+            many.append("0\nLINE\n8\nA\n10\n").append(i % 1000).append("\n20\n").append(i / 1000).append("\n11\n").append(i % 1000 + 1).append("\n21\n")
+                    .append(i / 1000).append('\n');
+        }
+        Path drawing = folder.resolve("large.dxf");
+        Files.writeString(drawing, many + "0\nENDSEC\n0\nEOF\n");
+        robot.push(KeyCode.I);
+        robot.interact(() -> {
+            TextField path = robot.lookup("#bring-path").queryAs(TextField.class);
+            path.setText(drawing.toString());
+            path.fireEvent(new javafx.event.ActionEvent());
+        });
+        robot.interact(() -> robot.lookup("#bring-stop").queryAs(Button.class).fire());
+        waitFor(robot, "nothing was brought in");
+        assertThat(robot.lookup("#bring-go").queryAs(Button.class).isDisabled()).isTrue();
+        assertThat(session.undoWords()).isEmpty();
+    }
+}

@@ -1,0 +1,133 @@
+package bucina.desk.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bucina.core.catalogue.CatalogueReader;
+import bucina.core.plan.Face;
+import bucina.core.stack.FaceReading;
+import bucina.desk.look.Type;
+import bucina.desk.session.Desk;
+import bucina.desk.session.DemoBuild;
+import bucina.desk.session.Prefs;
+import bucina.desk.session.Session;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import javafx.application.Platform;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.framework.junit5.Stop;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The script of docs/walkthrough.md: an empty build to a checked skin, every action counted. One action: a click, a committed field or a key command. */
+@ExtendWith(ApplicationExtension.class)
+class WalkthroughTest {
+
+    private static final int MOST = 40;
+
+    private Session session;
+    private BuildStage shown;
+    private ExecutorService worker;
+    private int actions;
+
+    @Start
+    void start(javafx.stage.Stage stage) throws IOException {
+        Type.load();
+        Path folder = Files.createTempDirectory("bucina-walk");
+        Path file = DemoBuild.empty(folder.resolve("new.bucina"), CatalogueReader.shipped());
+        worker = Executors.newSingleThreadExecutor();
+        session = Session.open(file, Optional.empty(), CatalogueReader.shipped(), Clock.systemDefaultZone(), worker, Platform::runLater);
+        shown = new BuildStage(stage, session, Prefs.in(folder), Clock.systemDefaultZone());
+        stage.setX(0);
+        stage.setY(0);
+        stage.setWidth(1280);
+        stage.setHeight(800);
+        stage.show();
+    }
+
+    @Stop
+    void stop() throws InterruptedException {
+        worker.execute(session::close);
+        worker.shutdown();
+        assertThat(worker.awaitTermination(10, TimeUnit.SECONDS)).isTrue();
+    }
+
+    private void settle() throws Exception {
+        worker.submit(() -> { }).get(10, TimeUnit.SECONDS);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private void click(FxRobot robot, String query) throws Exception {
+        robot.clickOn(query);
+        actions++;
+        settle();
+    }
+
+    private void key(FxRobot robot, KeyCode... codes) throws Exception {
+        robot.push(codes);
+        actions++;
+        settle();
+    }
+
+    /** Types into the field that has the keyboard or is clicked: one committed field is one action. */
+    private void field(FxRobot robot, String query, String text) throws Exception {
+        robot.interact(() -> {
+            TextField field = robot.lookup(query).queryAs(TextField.class);
+            field.requestFocus();
+            field.selectAll();
+        });
+        robot.write(text, 0);
+        actions++;
+        settle();
+    }
+
+    @Test
+    void an_empty_build_becomes_a_checked_skin_over_five_ribs_and_two_spars_in_forty_actions(FxRobot robot) throws Exception {
+        assertThat(robot.lookup("#empty-panel").tryQuery()).isPresent();
+        key(robot, KeyCode.P);
+        field(robot, "#panel-name", "Upper skin");
+        field(robot, "#panel-length", "48");
+        field(robot, "#panel-root", "20");
+        field(robot, "#panel-tip", "16");
+        field(robot, "#panel-thickness", ".032");
+        field(robot, "#panel-spars", "2.5, 14:11");
+        field(robot, "#panel-ribs", "1.5, 12.5, 24, 35.5, 46.5");
+        field(robot, "#panel-doubler", "0.1,1.9 to 12,3.1");
+        field(robot, "#panel-rivet", "MS20426AD3");
+        field(robot, "#panel-pitch", ".75");
+        key(robot, KeyCode.ENTER);
+        settle();
+        Desk desk = shown.desk();
+        Face face = desk.face().face();
+        assertThat(face.name()).isEqualTo("Upper skin");
+        assertThat(face.count()).isGreaterThanOrEqualTo(150);
+        assertThat(face.layers()).anyMatch(l -> l.name().equals("Doubler")).anyMatch(l -> l.name().startsWith("Rib 5")).anyMatch(l -> l.name()
+                .startsWith("Spar 2"));
+        assertThat(robot.lookup("#findings").queryAs(Labeled.class).getText()).isEqualTo("no findings here");
+
+        // Check it as a careful builder would: cut a hole of the doubler's row open, take a row off by hand, see the finding, put it right.
+        key(robot, KeyCode.RIGHT);
+        key(robot, KeyCode.E);
+        field(robot, "#hole-y", "2.2");
+        key(robot, KeyCode.ENTER);
+        FaceReading reading = desk.face();
+        assertThat(reading.readings().stream().filter(r -> r.worst().isPresent())).isNotEmpty();
+        key(robot, KeyCode.ESCAPE);
+        key(robot, KeyCode.CONTROL, KeyCode.Z);
+        assertThat(desk.face().readings()).allSatisfy(r -> assertThat(r.worst()).isEmpty());
+        assertThat(session.snapshot().derivation().findings(() -> false)).isEmpty();
+        assertThat(actions).isLessThanOrEqualTo(MOST);
+        assertThat(actions).as("docs/walkthrough.md says eighteen").isEqualTo(18);
+    }
+}

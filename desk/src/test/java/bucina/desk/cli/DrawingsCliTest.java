@@ -1,0 +1,168 @@
+package bucina.desk.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bucina.core.catalogue.CatalogueReader;
+import bucina.desk.session.DemoBuild;
+import bucina.store.json.Json;
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.Arrays;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Drawings out and in, the other hand, and the checks of a build, on the command line. */
+class DrawingsCliTest {
+
+    private static final Clock CLOCK = Clock.fixed(Instant.parse("2026-11-24T12:00:00Z"), ZoneOffset.UTC);
+
+    @TempDir
+    private Path folder;
+    private Path dunlin;
+    private Path locker;
+    private String out;
+    private String err;
+
+    @BeforeEach
+    void demo() {
+        dunlin = folder.resolve("dunlin.bucina");
+        locker = folder.resolve("locker.bucina");
+        DemoBuild.write(dunlin, CatalogueReader.shipped());
+        DemoBuild.write(DemoBuild.Which.LOCKER, locker, CatalogueReader.shipped());
+    }
+
+    private int run(Object... args) {
+        StringWriter output = new StringWriter();
+        StringWriter errors = new StringWriter();
+        int exit = Cli.run(CLOCK, new PrintWriter(output), new PrintWriter(errors), Arrays.stream(args).map(Object::toString).toArray(String[]::new));
+        out = output.toString();
+        err = errors.toString();
+        return exit;
+    }
+
+    @ParameterizedTest
+    @CsvSource({"dxf,Lower skin,MS20426AD3", "svg,Lower skin,MS20426AD3", "dxf,Main spar web,MS20470AD4"})
+    void a_face_goes_out_comes_in_and_goes_out_the_same(String format, String face, String fastener) throws IOException {
+        Path first = folder.resolve("a." + format);
+        Path second = folder.resolve("b." + format);
+        Path build = folder.resolve("b.bucina");
+        assertThat(run("export", dunlin, "--to", format, "--what", "build", "--face", face, "--out", first)).isZero();
+        assertThat(run("import", first, "--from", format, "--fastener", fastener, "--face", "Brought in", "--out", build)).isZero();
+        assertThat(run("export", build, "--to", format, "--out", second)).isZero();
+        assertThat(Files.readString(second)).isEqualTo(Files.readString(first));
+    }
+
+    @Test
+    void a_table_goes_out_and_comes_in_hole_by_hole() throws IOException {
+        Path table = folder.resolve("a.csv");
+        assertThat(run("export", locker, "--to", "csv", "--what", "holes", "--out", table)).isZero();
+        assertThat(Files.readString(table)).startsWith("row,hole,group,x_mm,y_mm,diameter_mm,grip_mm,use").contains("R2,5,LF-2,");
+        assertThat(run("import", table, "--from", "csv", "--unit", "mm", "--fastener", "ISO 15977 3.2", "--out", folder.resolve("c.bucina"), "--json"))
+                .isZero();
+        assertThat(Json.read(out).at("/holes").asInt()).isEqualTo(59);
+    }
+
+    @Test
+    void a_drawing_that_does_not_say_its_unit_is_asked_for_it() throws IOException {
+        Path drawing = folder.resolve("plain.dxf");
+        Files.writeString(drawing, "0\nSECTION\n2\nENTITIES\n0\nCIRCLE\n8\nH\n10\n1\n20\n1\n40\n0.049\n0\nENDSEC\n0\nEOF\n");
+        assertThat(run("import", drawing, "--from", "dxf", "--out", folder.resolve("u.bucina"))).isEqualTo(Cli.UNUSABLE);
+        assertThat(err).contains("--unit mm");
+        assertThat(folder.resolve("u.bucina")).doesNotExist();
+        assertThat(run("import", drawing, "--from", "dxf", "--unit", "in", "--out", folder.resolve("u.bucina"))).isZero();
+        assertThat(run("stack", folder.resolve("u.bucina"), "--face", "plain", "--at", "1,1")).isNotEqualTo(70);
+    }
+
+    @Test
+    void templates_strips_and_the_held_open_sheet_are_pdf() throws IOException {
+        for (String[] what : new String[][] {{"template"}, {"template", "--row", "R1"}, {"held-open"}, {"template", "--paper", "letter"}}) {
+            Path pdf = folder.resolve("t" + Arrays.hashCode(what) + ".pdf");
+            Object[] args = new Object[7 + what.length];
+            Object[] start = {"export", dunlin, "--to", "pdf", "--out", pdf, "--what"};
+            System.arraycopy(start, 0, args, 0, 7);
+            System.arraycopy(what, 0, args, 7, what.length);
+            assertThat(run(args)).as(err).isZero();
+            assertThat(Files.readAllBytes(pdf)).startsWith((byte) '%', (byte) 'P', (byte) 'D', (byte) 'F');
+        }
+    }
+
+    @Test
+    void the_rules_go_out_as_json_and_a_template_as_dxf() throws IOException {
+        Path rules = folder.resolve("rules.json");
+        assertThat(run("export", dunlin, "--to", "json", "--what", "rules", "--out", rules)).isZero();
+        assertThat(Json.read(Files.readString(rules)).at("/rules").size()).isEqualTo(20);
+        Path template = folder.resolve("t.dxf");
+        assertThat(run("export", dunlin, "--to", "dxf", "--what", "template", "--out", template)).isZero();
+        assertThat(Files.readString(template)).contains("CROSSES", "R1.1");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"--to png|write json, csv, svg, dxf or pdf", "--to pdf --what evidence|held-open",
+            "--to dxf --face Keel|there is no face",
+        "--to pdf --row R99|there is no row", "--to pdf --paper a3|a4 or letter"})
+    void what_cannot_be_written_is_said(String options, String expected) {
+        Object[] given = options.split(" ");
+        Object[] args = new Object[4 + given.length];
+        System.arraycopy(new Object[] {"export", dunlin, "--out", folder.resolve("x")}, 0, args, 0, 4);
+        System.arraycopy(given, 0, args, 4, given.length);
+        assertThat(run(args)).isEqualTo(Cli.UNUSABLE);
+        assertThat(err).contains(expected);
+        assertThat(folder.resolve("x")).doesNotExist();
+    }
+
+    @Test
+    void the_other_hand_is_added_in_a_new_file() {
+        Path both = folder.resolve("both.bucina");
+        assertThat(run("mirror", dunlin, "--assembly", "stabilator", "--out", both, "--json")).isZero();
+        assertThat(Json.read(out).at("/hand").asText()).isEqualTo("right");
+        assertThat(run("groups", both, "--json")).isZero();
+        assertThat(out).contains("US-1R");
+        assertThat(run("mirror", both, "--assembly", "Stabilator", "--out", folder.resolve("three.bucina"))).isEqualTo(Cli.UNUSABLE);
+        assertThat(err).contains("already");
+        assertThat(run("mirror", locker, "--assembly", "Belly locker", "--out", folder.resolve("four.bucina"))).isEqualTo(Cli.UNUSABLE);
+        assertThat(err).contains("no hand");
+        assertThat(run("mirror", dunlin, "--assembly", "Keel", "--out", folder.resolve("five.bucina"))).isEqualTo(Cli.UNUSABLE);
+        assertThat(err).contains("Stabilator");
+    }
+
+    @Test
+    void check_names_queries_pulled_rivets_and_walls() {
+        assertThat(run("check", locker, "--json")).isEqualTo(Cli.FINDINGS);
+        JsonNode findings = Json.read(out).at("/findings");
+        assertThat(findings.findValuesAsText("rule")).contains("length-cut", "tail-at-wall", "query-open", "nosepiece-changes", "edge-distance-least");
+        for (JsonNode f : findings) {
+            assertThat(f.has("accepted")).isTrue();
+            assertThat(f.get("accepted").isNull()).isTrue();
+        }
+    }
+
+    @Test
+    void a_group_in_query_or_held_open_is_not_logged() {
+        assertThat(run("log", locker, "add", "--group", "BS-1", "--designation", "ISO 15977 3.2 x 6", "--who", "M. Oake", "--at", "2026-11-24T10:00",
+                "--minutes", "20",
+                "--row", "R1", "--holes", "5-9")).isEqualTo(Cli.UNUSABLE);
+        assertThat(err).contains("query");
+        assertThat(run("log", dunlin, "add", "--group", "US-3", "--designation", "MS20426AD3-3.5", "--who", "M. Oake", "--at", "2026-11-24T10:00",
+                "--minutes", "20",
+                "--row", "R3", "--holes", "1-4")).isEqualTo(Cli.UNUSABLE);
+        assertThat(err).contains("held open for Trailing edge strip");
+        assertThat(run("log", locker, "add", "--group", "LF-1", "--designation", "15977-3.2 x 6", "--who", "M. Oake", "--at", "2026-11-24T10:00",
+                "--minutes", "20",
+                "--row", "R1", "--holes", "1-14")).as(err).isZero();
+        assertThat(run("log", locker, "add", "--group", "LL-2", "--designation", "ISO 15977 3.2 stainless x 6", "--who", "M. Oake", "--at", "2026-11-24T10:00",
+                "--minutes", "20", "--row", "R4", "--holes", "1-9")).isEqualTo(Cli.UNUSABLE);
+        assertThat(err).contains("stainless");
+        assertThat(run("log", locker, "add", "--group", "LL-2", "--designation", "ISO 15977 3.2 stainless x 6", "--who", "M. Oake", "--at", "2026-11-24T10:00",
+                "--minutes", "20", "--row", "R4", "--holes", "1-9", "--note", "checked twice")).as(err).isZero();
+    }
+}

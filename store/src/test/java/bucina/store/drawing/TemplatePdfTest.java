@@ -1,0 +1,146 @@
+package bucina.store.drawing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import bucina.core.catalogue.Catalogue;
+import bucina.core.catalogue.CatalogueReader;
+import bucina.core.demo.Dunlin;
+import bucina.core.demo.Locker;
+import bucina.core.drawing.Template;
+import bucina.core.hold.Holds;
+import bucina.core.measure.InputException;
+import bucina.core.measure.Unit;
+import bucina.core.plan.Build;
+import bucina.core.stack.Derivation;
+import bucina.core.stack.FaceReading;
+import bucina.core.stack.HoleReading;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.List;
+import java.util.function.Supplier;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.ImageType;
+import org.apache.pdfbox.rendering.PDFRenderer;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+
+/** A page rendered at 600 dpi is measured in pixels. */
+class TemplatePdfTest {
+
+    private static final int DPI = 600;
+    private static final double PX = DPI / 25.4;
+    private static final Supplier<InputStream> FONT =
+            () -> PDDocument.class.getResourceAsStream("/org/apache/pdfbox/resources/ttf/LiberationSans-Regular.ttf");
+
+    private final Catalogue catalogue = CatalogueReader.shipped();
+    private final Build dunlin = Dunlin.build(catalogue.rules());
+
+    private static boolean dark(BufferedImage image, double xMm, double yMm) {
+        int x = (int) Math.round(xMm * PX);
+        int y = image.getHeight() - 1 - (int) Math.round(yMm * PX);
+        return x >= 0 && y >= 0 && x < image.getWidth() && y < image.getHeight() && (image.getRGB(x, y) & 0xff) < 128;
+    }
+
+    /** The middle of the dark run that lies nearest to a place on a line, mm; along x or along y. */
+    private static double crossing(BufferedImage image, double x, double y, boolean alongX) {
+        double best = Double.NaN;
+        for (double d = -1; d <= 1; d += 0.5 / PX) {
+            boolean hit = dark(image, alongX ? x + d : x, alongX ? y : y + d);
+            if (hit && (Double.isNaN(best) || Math.abs(d) < Math.abs(best))) {
+                best = d;
+            }
+        }
+        return best;
+    }
+
+    private static String text(byte[] pdf) throws IOException {
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            return new PDFTextStripper().getText(document);
+        }
+    }
+
+    @Test
+    void the_calibration_bar_and_the_holes_measure_true() throws IOException {
+        Build build = Locker.build(catalogue.rules());
+        Build.FaceRef ref = build.face("Locker floor").orElseThrow();
+        FaceReading reading = Derivation.of(build, catalogue).face(ref.face().id());
+        Template template = Template.face(ref, reading);
+        byte[] pdf = TemplatePdf.write(template, Paper.A4, build.name(), FONT);
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            assertThat(document.getNumberOfPages()).isEqualTo(TemplatePdf.tiles(template, Paper.A4)[0] * TemplatePdf.tiles(template, Paper.A4)[1]);
+            BufferedImage image = new PDFRenderer(document).renderImageWithDPI(document.getNumberOfPages() - TemplatePdf.tiles(template, Paper.A4)[0], DPI,
+                    ImageType.GRAY);
+            // The bar begins 12 mm from the left, 13 mm up; its end ticks stand 100 mm apart.
+            double left = 12 + crossing(image, 12, 15, true);
+            double right = 112 + crossing(image, 112, 15, true);
+            assertThat(right - left).isCloseTo(100, within(0.2));
+            measureHoles(image, template, reading.readings());
+        }
+    }
+
+    /** Five holes on the lower left page: the rim of each is where the plan says, left and above. */
+    private static void measureHoles(BufferedImage image, Template template, List<HoleReading> readings) {
+        var box = template.drawing().box().orElseThrow();
+        double x0 = 12 - (box.minX() / 1e6 - 4);
+        double y0 = 22 - (box.minY() / 1e6 - 4);
+        int measured = 0;
+        for (HoleReading r : readings) {
+            double x = x0 + r.hole().at().x() / 1e6;
+            double y = y0 + r.hole().at().y() / 1e6;
+            double radius = r.solution().hole().mm() / 2;
+            if (measured == 5 || x > 180 || y > 250) {
+                continue;
+            }
+            double off = radius * Math.sqrt(0.5);
+            assertThat(crossing(image, x - off, y + off, true)).as(r.label()).isCloseTo(0, within(0.2));
+            assertThat(crossing(image, x + off, y + off, false)).as(r.label()).isCloseTo(0, within(0.2));
+            assertThat(crossing(image, x, y + radius + 0.8, true)).as("cross of " + r.label()).isCloseTo(0, within(0.2));
+            measured++;
+        }
+        assertThat(measured).isEqualTo(5);
+    }
+
+    @Test
+    void every_page_says_hand_face_directions_and_which_page_it_is() throws IOException {
+        Build.FaceRef ref = dunlin.face("Upper skin").orElseThrow();
+        Template template = Template.face(ref, Derivation.of(dunlin, catalogue).face(ref.face().id()));
+        byte[] pdf = TemplatePdf.write(template, Paper.LETTER, dunlin.name(), FONT);
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            PDFTextStripper words = new PDFTextStripper();
+            for (int page = 1; page <= document.getNumberOfPages(); page++) {
+                words.setStartPage(page);
+                words.setEndPage(page);
+                assertThat(words.getText(document)).contains("LEFT HAND", "seen from above, outside", "outboard", "aft", "100 mm", "page " + page + " of "
+                        + document.getNumberOfPages());
+            }
+        }
+    }
+
+    @Test
+    void a_strip_gives_every_station_three_ways_on_few_pages() throws IOException {
+        Build.FaceRef ref = dunlin.face("Upper skin").orElseThrow();
+        FaceReading reading = Derivation.of(dunlin, catalogue).face(ref.face().id());
+        Template strip = Template.strip(ref, ref.face().groups().getFirst().rows().getFirst(), reading);
+        byte[] pdf = TemplatePdf.write(strip, Paper.A4, dunlin.name(), FONT);
+        assertThat(text(pdf)).contains("Row R1 of Upper skin", "1.202", "~1 13/64", "30.53 mm", "R1.48, outboard", "LEFT HAND");
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            assertThat(document.getNumberOfPages()).isEqualTo(2);
+        }
+    }
+
+    @Test
+    void the_sheet_to_tape_up_lists_what_stays_open() throws IOException {
+        Build.FaceRef ref = dunlin.face("Upper skin").orElseThrow();
+        FaceReading reading = Derivation.of(dunlin, catalogue).face(ref.face().id());
+        assertThat(text(HeldOpenPdf.write(ref, reading, new Holds(dunlin), Unit.INCH, Paper.A4, FONT))).contains("LEAVE OPEN", "LEFT HAND", "R3.1 to R3.39",
+                "Held open for Trailing edge strip");
+        Build.FaceRef web = dunlin.face("Rear spar web").orElseThrow();
+        assertThat(text(HeldOpenPdf.write(web, Derivation.of(dunlin, catalogue).face(web.face().id()), new Holds(dunlin), Unit.MM, Paper.LETTER, FONT)))
+                .contains("Nothing is held open");
+        assertThatThrownBy(() -> Paper.of("a3")).isInstanceOf(InputException.class).hasMessageContaining("a4 or letter");
+    }
+}
