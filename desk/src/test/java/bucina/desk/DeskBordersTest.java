@@ -20,7 +20,8 @@ class DeskBordersTest {
 
     @ArchTest
     static final ArchRule VIEWS_WRITE_NOTHING = noClasses().that().resideInAnyPackage("bucina.desk.sheet..", "bucina.desk.strip..", "bucina.desk.section..",
-            "bucina.desk.bench..", "bucina.desk.rack..", "bucina.desk.logbook..", "bucina.desk.card..").should().dependOnClassesThat()
+            "bucina.desk.bench..", "bucina.desk.rack..", "bucina.desk.logbook..", "bucina.desk.card..", "bucina.desk.papers..", "bucina.desk.rules..")
+                    .should().dependOnClassesThat()
             .resideInAnyPackage("bucina.store.file..", "java.sql..");
 
     @ArchTest

@@ -84,7 +84,8 @@ final class DragSpeed {
             from = null;
             print("a movement of the hand taken", hands);
             print("its checks shown", shows);
-            System.out.printf(Locale.ROOT, "  %-70s %6.1f%n", "milliseconds from one checked movement to the next", (System.nanoTime() - began) / 1e6 / (MOVES + WARM));
+            System.out.printf(Locale.ROOT, "  %-70s %6.1f%n", "milliseconds from one checked movement to the next",
+                    (System.nanoTime() - began) / 1e6 / (MOVES + WARM));
             then.run();
             return;
         }

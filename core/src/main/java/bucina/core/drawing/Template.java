@@ -91,7 +91,8 @@ public record Template(String title, String hand, String viewed, String xToward,
         double y = box.minY() - 12e6;
         shapes.add(new Drawing.Path("BAR", List.of(Corner.of(new Point(box.minX(), y)), Corner.of(new Point(box.minX() + 100e6, y))), false));
         shapes.add(new Drawing.Path("BAR", List.of(Corner.of(new Point(box.minX(), y - 2e6)), Corner.of(new Point(box.minX(), y + 2e6))), false));
-        shapes.add(new Drawing.Path("BAR", List.of(Corner.of(new Point(box.minX() + 100e6, y - 2e6)), Corner.of(new Point(box.minX() + 100e6, y + 2e6))), false));
+        shapes.add(new Drawing.Path("BAR", List.of(Corner.of(new Point(box.minX() + 100e6, y - 2e6)), Corner.of(new Point(box.minX() + 100e6, y + 2e6))),
+                false));
         String[] lines = {title + (hand.isEmpty() ? "" : ", " + hand), "This side up: seen " + viewed, "to the right: " + xToward + (yToward.isEmpty() ? ""
                 : ". up: " + yToward), "the bar is 100 mm long"};
         for (int i = 0; i < lines.length; i++) {

@@ -143,8 +143,12 @@ public final class BringCard extends VBox {
         Ui.shown(work, true);
         bar.setProgress(0);
         Unit taken = as.getValue();
+        double[] told = {0};
         session.aside(() -> Bringing.read(file, format, taken, session.catalogue().drills(), share -> {
-            Platform.runLater(() -> bar.setProgress(share));
+            if (share - told[0] >= 0.01) {
+                told[0] = share;
+                Platform.runLater(() -> bar.setProgress(share));
+            }
             return !mine.get();
         }), b -> {
             if (!mine.get()) {

@@ -6,9 +6,9 @@ import bucina.core.plan.Build;
 import bucina.core.plan.Row;
 import bucina.core.stack.FaceReading;
 import bucina.desk.look.Fields;
-import bucina.desk.look.Type;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
+import bucina.desk.session.Printing;
 import bucina.desk.session.Snapshot;
 import bucina.store.drawing.DxfWriter;
 import bucina.store.drawing.HeldOpenPdf;
@@ -16,7 +16,6 @@ import bucina.store.drawing.HoleCsv;
 import bucina.store.drawing.Paper;
 import bucina.store.drawing.SvgWriter;
 import bucina.store.drawing.TemplatePdf;
-import bucina.store.file.OutFile;
 import java.io.File;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
@@ -37,7 +36,8 @@ public final class OutCard extends VBox {
     /** What can be written. */
     public enum What {
         FACE("face template, true size (PDF)", "pdf"), STRIP("strip of the row, true size (PDF)", "pdf"), HELD("sheet of what stays open (PDF)", "pdf"),
-        FACE_SVG("face template, true size (SVG)", "svg"), FACE_DXF("face template, true size (DXF)", "dxf"), DXF("sheets and holes (DXF)", "dxf"), SVG("sheets and holes (SVG)", "svg"), CSV("hole table (CSV)", "csv");
+        FACE_SVG("face template, true size (SVG)", "svg"), FACE_DXF("face template, true size (DXF)", "dxf"), DXF("sheets and holes (DXF)", "dxf"),
+                SVG("sheets and holes (SVG)", "svg"), CSV("hole table (CSV)", "csv");
 
         private final String word;
         private final String ending;
@@ -136,10 +136,7 @@ public final class OutCard extends VBox {
         Callable<byte[]> content = content(w);
         Path to = Path.of(path.getText().strip());
         says.setText("Writing.");
-        desk.session().aside(() -> {
-            OutFile.write(to, content.call(), false);
-            return to;
-        }, p -> says.setText("Written to " + p + "."), this::refuse);
+        desk.session().writeOut(to, content, () -> says.setText("Written to " + to + "."), this::refuse);
     }
 
     private Callable<byte[]> content(What w) {
@@ -150,8 +147,8 @@ public final class OutCard extends VBox {
         Optional<Template> template = w == What.FACE || w == What.STRIP ? Optional.of(template(w)) : Optional.empty();
         var unit = desk.unit();
         return () -> switch (w) {
-            case FACE, STRIP -> TemplatePdf.write(template.orElseThrow(), on, snapshot.build().name(), Type::printFont);
-            case HELD -> HeldOpenPdf.write(ref, face, snapshot.holds(), unit, on, Type::printFont);
+            case FACE, STRIP -> TemplatePdf.write(template.orElseThrow(), on, snapshot.build().name(), Printing::font);
+            case HELD -> HeldOpenPdf.write(ref, face, snapshot.holds(), unit, on, Printing::font);
             case FACE_SVG -> SvgWriter.write(Template.face(ref, face).marked()).getBytes(StandardCharsets.UTF_8);
             case FACE_DXF -> DxfWriter.write(Template.face(ref, face).marked()).getBytes(StandardCharsets.UTF_8);
             case DXF -> DxfWriter.write(FaceDrawing.of(face)).getBytes(StandardCharsets.UTF_8);

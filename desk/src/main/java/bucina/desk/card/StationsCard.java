@@ -26,7 +26,8 @@ public final class StationsCard extends VBox {
         text.setId("stations-text");
         text.setPrefRowCount(Math.min(22, row.holes().size() + 1));
         text.getStyleClass().add("columns");
-        getChildren().addAll(Ui.label("Stations of " + row.name(), "bench-title"), Ui.wrapped("Running dimensions from the first hole along the row: errors do not add up.",
+        getChildren().addAll(Ui.label("Stations of " + row.name(), "bench-title"),
+                Ui.wrapped("Running dimensions from the first hole along the row: errors do not add up.",
                 "soft"), text, new HBox(8, Ui.button("Close", "Esc", away, "quiet")));
     }
 

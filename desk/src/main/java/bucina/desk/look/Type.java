@@ -47,9 +47,4 @@ public final class Type {
     public static Font bold(double size) {
         return Font.font(TEXT, javafx.scene.text.FontWeight.BOLD, size);
     }
-
-    /** The typeface for printing; the caller closes it. Starts no toolkit. */
-    public static InputStream printFont() {
-        return Type.class.getResourceAsStream("/bucina/desk/fonts/b612-regular.ttf");
-    }
 }

@@ -53,7 +53,8 @@ final class HandList extends VBox {
 
     private void twin(Assembly twin, List<Hands.Difference> differences) {
         List<Hands.Difference> offered = differences.stream().filter(d -> d.exception().isEmpty()).toList();
-        getChildren().add(Ui.wrapped(twin.name() + ": " + (offered.isEmpty() ? "in line with the other hand." : offered.size() + (offered.size() == 1 ? " difference." : " differences.")), "strong"));
+        getChildren().add(Ui.wrapped(twin.name() + ": " + (offered.isEmpty() ? "in line with the other hand." : offered.size() + (offered.size() == 1
+                ? " difference." : " differences.")), "strong"));
         if (!offered.isEmpty()) {
             Button take = Ui.button("Bring it in line", "", () -> desk.session().plan("bringing " + twin.name() + " in line", b -> Hands.takeOver(b, twin.id()),
                     () -> refused.accept(""), refused), "primary");

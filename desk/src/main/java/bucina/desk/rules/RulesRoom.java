@@ -11,7 +11,6 @@ import bucina.desk.look.Fields;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.RuleEffect;
-import bucina.store.file.OutFile;
 import bucina.store.json.Json;
 import bucina.store.json.PlanJson;
 import java.io.File;
@@ -207,11 +206,8 @@ public final class RulesRoom extends BorderPane {
 
     private void write(Path path) {
         byte[] text = (Json.pretty(PlanJson.rules(desk.snapshot().build().rules())) + "\n").getBytes(StandardCharsets.UTF_8);
-        desk.session().aside(() -> {
-            OutFile.write(path, text, true);
-            return path;
-        }, p -> {
-            error.setText("Written to " + p);
+        desk.session().writeOut(path, () -> text, () -> {
+            error.setText("Written to " + path);
             Ui.shown(error, true);
         }, this::refuse);
     }

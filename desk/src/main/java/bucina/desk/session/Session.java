@@ -13,6 +13,7 @@ import bucina.core.stack.Derivation;
 import bucina.store.Photo;
 import bucina.store.file.BuildFile;
 import bucina.store.file.BuildFileException;
+import bucina.store.file.OutFile;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -229,6 +230,14 @@ public final class Session implements AutoCloseable {
                         + "). Nothing was changed; please report what you did."));
             }
         });
+    }
+
+    /** Makes a file's content and writes it, off the interface thread; a file that is there already is left as it is. */
+    public void writeOut(Path path, Callable<byte[]> content, Runnable then, Consumer<String> refused) {
+        aside(() -> {
+            OutFile.write(path, content.call(), false);
+            return path;
+        }, p -> then.run(), refused);
     }
 
     /** A plan as it was when the change came to be written, and as it is after. */

@@ -11,7 +11,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * What the log panel offers to write down: the picked holes that are not set yet and take one and the same rivet.
+ * What the log panel offers to write down: the picked holes that are not set yet, not held open, and take one and the same rivet.
  *
  * @param group    the group
  * @param holes    the holes; empty for a typed stack
@@ -32,7 +32,7 @@ public record Suggestion(Group group, List<Work.LoggedHole> holes, int count, So
         if (desk.typedGroupProperty().get().isPresent()) {
             return snapshot.group(desk.typedGroupProperty().get().get()).flatMap(ref -> typed(snapshot, ref.group()));
         }
-        List<HoleReading> open = selection.readings(desk.face()).stream().filter(r -> !snapshot.state(r).set()).toList();
+        List<HoleReading> open = selection.readings(desk.face()).stream().filter(r -> !snapshot.state(r).set() && snapshot.holds().of(r).isEmpty()).toList();
         if (open.isEmpty()) {
             return Optional.empty();
         }

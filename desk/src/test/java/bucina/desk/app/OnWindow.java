@@ -44,7 +44,7 @@ abstract class OnWindow {
         Type.load();
         folder = Files.createTempDirectory("bucina-window");
         file = folder.resolve("demo.bucina");
-        DemoBuild.write(file, CatalogueReader.shipped());
+        bucina.desk.session.Sessions.everythingInPlace(file);
         worker = Executors.newSingleThreadExecutor();
         session = Session.open(file, java.util.Optional.empty(), CatalogueReader.shipped(), Clock.systemDefaultZone(), worker, Platform::runLater);
         desk = new Desk(session, Prefs.in(folder));

@@ -34,7 +34,7 @@ class CliTest {
     @BeforeEach
     void demo() {
         file = folder.resolve("demo.bucina");
-        DemoBuild.write(file, CatalogueReader.shipped());
+        bucina.desk.session.Sessions.everythingInPlace(file);
     }
 
     private int run(String... args) {

@@ -1,6 +1,8 @@
 package bucina.desk.session;
 
 import bucina.core.catalogue.CatalogueReader;
+import bucina.core.plan.Build;
+import bucina.store.file.BuildFile;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
@@ -17,12 +19,21 @@ public final class Sessions {
     public static Session demo(Path folder) {
         Path path = folder.resolve("demo.bucina");
         if (!java.nio.file.Files.exists(path)) {
-            DemoBuild.write(path, CatalogueReader.shipped());
+            everythingInPlace(path);
         }
         return Session.open(path, java.util.Optional.empty(), CatalogueReader.shipped(), CLOCK, Runnable::run, Runnable::run);
     }
 
     public static Desk desk(Session session, Path folder) {
         return new Desk(session, Prefs.in(folder));
+    }
+
+    /** Writes the demonstration with every part in place, so that no hole is held open. */
+    public static void everythingInPlace(Path path) {
+        DemoBuild.write(path, CatalogueReader.shipped());
+        try (BuildFile file = BuildFile.open(path)) {
+            Build build = file.read().build();
+            file.save(build.withParts(build.parts().stream().map(p -> p.withFitted(true)).toList(), build.nextId()));
+        }
     }
 }
