@@ -4,6 +4,7 @@ import bucina.core.plan.Row;
 import bucina.core.sheet.Point;
 import bucina.core.stack.HoleReading;
 import bucina.desk.app.DeskWindow;
+import bucina.desk.look.Type;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Selection;
 import bucina.desk.sheet.SheetView;
@@ -11,7 +12,9 @@ import java.time.Clock;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.concurrent.Executor;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.event.EventType;
 import javafx.geometry.Point2D;
@@ -23,14 +26,14 @@ import javafx.stage.Stage;
  * A row of 300 holes dragged over a face of 5 000 in the whole window: each movement of the hand is followed by its derived checks before the
  * next. Every piece of work on the interface thread is timed by itself.
  */
-final class DragSpeed {
+public final class DragSpeed extends Application {
 
     private static final int MOVES = 60;
-    private static final int WARM = 15;
+    private static final int WARM = 30;
 
-    private final Stage stage;
-    private final Runnable then;
-    private final Desk desk;
+    private final ExecutorService worker = Executors.newSingleThreadExecutor();
+    private Stage stage;
+    private Desk desk;
     private final double[] hands = new double[MOVES];
     private final double[] shows = new double[MOVES];
     private SheetView sheet;
@@ -39,10 +42,16 @@ final class DragSpeed {
 
     private long began;
 
-    DragSpeed(Stage stage, Executor worker, Runnable then) {
-        this.stage = stage;
-        this.then = then;
-        this.desk = BigBuild.longRow(5000, 300, worker, this::timed);
+    public static void main(String[] args) {
+        launch(args);
+    }
+
+    @Override
+    public void start(Stage first) {
+        Type.load();
+        stage = first;
+        desk = BigBuild.longRow(5000, 300, worker, this::timed);
+        begin();
     }
 
     /** Runs what comes back from the worker on the interface thread, and keeps how long it held it. */
@@ -60,7 +69,7 @@ final class DragSpeed {
         });
     }
 
-    void begin() {
+    private void begin() {
         stage.setScene(new DeskWindow(desk, Clock.systemUTC()).scene());
         stage.show();
         Platform.runLater(() -> {
@@ -86,7 +95,8 @@ final class DragSpeed {
             print("its checks shown", shows);
             System.out.printf(Locale.ROOT, "  %-70s %6.1f%n", "milliseconds from one checked movement to the next",
                     (System.nanoTime() - began) / 1e6 / (MOVES + WARM));
-            then.run();
+            worker.shutdown();
+            Platform.exit();
             return;
         }
         long start = System.nanoTime();

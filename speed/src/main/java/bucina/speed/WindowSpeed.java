@@ -35,7 +35,6 @@ public final class WindowSpeed extends Application {
         Queue<Runnable> todo = new ArrayDeque<>();
         measure(stage, 40, 500, todo);
         measure(stage, 1, 5000, todo);
-        todo.add(() -> new DragSpeed(stage, worker, () -> next(todo)).begin());
         todo.add(() -> {
             worker.shutdown();
             Platform.exit();

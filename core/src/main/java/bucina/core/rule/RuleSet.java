@@ -16,10 +16,21 @@ public final class RuleSet {
 
     private final String name;
     private final Map<RuleKey, Rule> rules;
+    /** Values read once: they are asked for at every hole. */
+    private final Map<RuleKey, Double> factors = new EnumMap<>(RuleKey.class);
+    private final Map<RuleKey, Length> lengths = new EnumMap<>(RuleKey.class);
 
     private RuleSet(String name, Map<RuleKey, Rule> rules) {
         this.name = name;
         this.rules = rules;
+        rules.forEach((key, rule) -> {
+            switch (key.kind()) {
+                case DIAMETERS, THICKNESSES -> factors.put(key, Double.parseDouble(rule.value()));
+                case LENGTH -> lengths.put(key, parser().parse(rule.value()));
+                case CHOICE -> {
+                }
+            }
+        });
     }
 
     /**
@@ -101,7 +112,7 @@ public final class RuleSet {
 
     /** The factor of a rule in diameters or thicknesses. */
     public double factor(RuleKey key) {
-        return Double.parseDouble(rule(key).value());
+        return factors.get(key);
     }
 
     /** The rule's factor times {@code d}. */
@@ -111,7 +122,7 @@ public final class RuleSet {
 
     /** The value of a rule that is a length. */
     public Length length(RuleKey key) {
-        return parser().parse(rule(key).value());
+        return lengths.get(key);
     }
 
     /** The shop head school that governs; the other is still shown. */

@@ -10,13 +10,11 @@ import bucina.core.plan.Row;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
 import bucina.core.sheet.Box;
-import bucina.core.sheet.BoxIndex;
-import bucina.core.sheet.Point;
+import bucina.core.sheet.PointGrid;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.IntStream;
 
 /** The holes of one face laid out in one list, with an index of where they are. Immutable. */
 final class FaceHoles {
@@ -34,7 +32,7 @@ final class FaceHoles {
 
     private final List<Slot> slots = new ArrayList<>();
     private final Map<Id.Hole, Integer> places;
-    private final BoxIndex<Integer> index;
+    private final PointGrid index;
     private final double reach;
 
     FaceHoles(Face face, RuleSet rules) {
@@ -53,13 +51,9 @@ final class FaceHoles {
         for (int i = 0; i < slots.size(); i++) {
             places.put(slots.get(i).hole.id(), i);
         }
-        index = new BoxIndex<>(IntStream.range(0, slots.size()).boxed().toList(), i -> box(slots.get(i).hole.at()));
         double factor = Math.max(REACH, Math.max(rules.factor(RuleKey.PITCH_LEAST), rules.factor(RuleKey.GAUGE_LEAST)));
         reach = shank * factor + rules.length(RuleKey.TANGENT_CLEAR).nanometres();
-    }
-
-    private static Box box(Point p) {
-        return Box.around(p, p);
+        index = new PointGrid(slots.stream().map(s -> s.hole.at()).toList(), Math.max(reach, 1e6));
     }
 
     int size() {
@@ -74,6 +68,7 @@ final class FaceHoles {
         return places.get(hole);
     }
 
+    /** Places of the holes whose centre lies in the box, ascending. */
     List<Integer> in(Box box) {
         return index.in(box);
     }

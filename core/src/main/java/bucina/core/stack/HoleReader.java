@@ -31,7 +31,8 @@ import java.util.stream.IntStream;
 /** Reads holes of one face. Not for more than one thread at a time. */
 final class HoleReader {
 
-    private record Key(Group group, Fastener fastener, Preparation preparation, Optional<Length> drilled, Optional<Length> room, BitSet covering) {
+    private record Key(Fastener fastener, Preparation preparation, Optional<Length> drilled, boolean far, Optional<Integer> dies, Optional<Length> room,
+                       BitSet covering) {
     }
 
     private record Answer(List<Layer> layers, Solution solution) {
@@ -72,7 +73,8 @@ final class HoleReader {
             }
         }
         Fastener fastener = group.fastenerAt(hole);
-        Key key = new Key(group, fastener, group.preparationAt(hole), hole.deviation().flatMap(Deviation::hole), room(fastener, at), places);
+        Key key = new Key(fastener, group.preparationAt(hole), hole.deviation().flatMap(Deviation::hole), group.headFar(), group.holes().dieAngle(),
+                room(fastener, at), places);
         Answer answer = answers.computeIfAbsent(key, this::answer);
         double[] edges = new double[answer.layers.size()];
         boolean edgeHolds = true;
@@ -99,9 +101,9 @@ final class HoleReader {
 
     private Answer answer(Key key) {
         List<Layer> near = key.covering.stream().mapToObj(face.layers()::get).toList();
-        List<Layer> layers = key.group.headFar() ? near.reversed() : near;
+        List<Layer> layers = key.far ? near.reversed() : near;
         List<Length> thicknesses = layers.stream().map(Layer::thickness).toList();
         return new Answer(layers, solver.solve(new Solver.Ask(key.fastener, key.preparation, key.drilled, thicknesses, Optional.empty(), key.room,
-                key.group.holes().dieAngle())));
+                key.dies)));
     }
 }

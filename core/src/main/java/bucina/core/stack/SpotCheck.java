@@ -91,10 +91,8 @@ final class SpotCheck {
         FaceHoles.Slot slot = holes.slot(i);
         Point at = slot.hole().at();
         double reach = holes.reach();
-        List<Integer> near = holes.in(new Box(at.x() - reach, at.y() - reach, at.x() + reach, at.y() + reach));
         // In the order of the face: what is found must not depend on how the index was built.
-        near.sort(null);
-        for (int j : near) {
+        for (int j : holes.in(new Box(at.x() - reach, at.y() - reach, at.x() + reach, at.y() + reach))) {
             if (j != i) {
                 neighbour(slot, solution, holes.slot(j), found);
             }

@@ -50,7 +50,11 @@ final class StageRail extends HBox {
                 fill();
             }
         });
-        desk.snapshotProperty().addListener((o, was, now) -> fill());
+        desk.snapshotProperty().addListener((o, was, now) -> {
+            if (!desk.attempting()) {
+                fill();
+            }
+        });
         fill();
     }
 

@@ -51,6 +51,7 @@ public final class BenchSide extends BorderPane {
     private final LogPanel log;
     private final ChangePanel change;
     private final FitPanel fit;
+    private final VBox changing = new VBox(8);
     private Optional<String> accepting = Optional.empty();
     private final ScrollPane scroll = new ScrollPane();
     private Palette palette = Palette.LIGHT;
@@ -140,13 +141,13 @@ public final class BenchSide extends BorderPane {
             numbers(new Explain(desk.snapshot().build().rules(), desk.unit()).hole(reading), Optional.of(reading));
             row(reading);
             findings(StackCheck.findings(desk.face().face(), reading));
-            content(study);
+            studying();
         } else if (typed.isPresent()) {
             section.show(typed, List.of(), List.of(), desk.unit());
             sheets(typed.get(), List.of());
             numbers(new Explain(desk.snapshot().build().rules(), desk.unit()).stack(typed.get(), List.of()), Optional.empty());
             findings(typed.get().faults());
-            content(study);
+            studying();
         } else {
             content(empty);
         }
@@ -155,12 +156,24 @@ public final class BenchSide extends BorderPane {
         offer(setting);
     }
 
+    /** Section, findings and numbers; the findings come back from the panel that changes things. */
+    private void studying() {
+        if (findings.getParent() != study) {
+            study.getChildren().add(3, findings);
+        }
+        content(study);
+    }
+
     /** Typed values for what is picked, with what is wrong with it above them. */
     private void changing(Optional<HoleReading> cursor) {
-        change.fill();
-        VBox both = new VBox(8, findings, change);
+        if (!desk.attempting()) {
+            change.fill();
+        }
         findings(cursor.map(c -> StackCheck.findings(desk.face().face(), c)).orElse(List.of()));
-        content(both);
+        if (changing.getChildren().isEmpty() || findings.getParent() != changing) {
+            changing.getChildren().setAll(findings, change);
+        }
+        content(changing);
     }
 
     /** The panel that changes what is picked, for the keys that act on it. */

@@ -27,6 +27,7 @@ public final class Rack extends BorderPane {
     /** Each brings one row's count up to the snapshot: after a log entry only figures change. */
     private final List<Runnable> counts = new ArrayList<>();
     private Palette palette = Palette.LIGHT;
+    private Build filled;
 
     /**
      * The ways to get something onto the bench.
@@ -53,7 +54,10 @@ public final class Rack extends BorderPane {
         BorderPane.setMargin(foot, new Insets(4, 6, 8, 6));
         setBottom(foot);
         desk.snapshotProperty().addListener((o, was, now) -> {
-            if (was.build() == now.build()) {
+            if (desk.attempting()) {
+                return;
+            }
+            if (filled == now.build()) {
                 counts.forEach(Runnable::run);
             } else {
                 fill();
@@ -85,6 +89,7 @@ public final class Rack extends BorderPane {
 
     private void fill() {
         Snapshot snapshot = desk.snapshot();
+        filled = snapshot.build();
         list.getChildren().clear();
         counts.clear();
         for (Assembly assembly : snapshot.build().assemblies()) {

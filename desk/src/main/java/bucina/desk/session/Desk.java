@@ -50,6 +50,7 @@ public final class Desk {
     private final ReadOnlyObjectWrapper<Snapshot> shown = new ReadOnlyObjectWrapper<>();
     private final BooleanProperty changing = new SimpleBooleanProperty();
     private final BooleanProperty trim = new SimpleBooleanProperty();
+    private boolean attempting;
     private final ObjectProperty<Optional<Id.Layer>> layer = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Room> room = new SimpleObjectProperty<>(Room.SHEET);
     private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.STUDY);
@@ -81,7 +82,10 @@ public final class Desk {
             }
         });
         shown.set(session.snapshot());
-        session.snapshotProperty().addListener((o, was, now) -> show(now));
+        session.snapshotProperty().addListener((o, was, now) -> {
+            attempting = false;
+            show(now);
+        });
     }
 
     /** A build that has lost its last face is not shown here: the window is changed for one that offers to make a face. */
@@ -99,7 +103,13 @@ public final class Desk {
 
     /** Shows what a drag would make; empty to show what is on the disk again. */
     public void attempt(Optional<Snapshot> tried) {
+        attempting = tried.isPresent();
         show(tried.orElseGet(session::snapshot));
+    }
+
+    /** True while what is shown is only tried: lists and figures of the whole build wait until it is written. */
+    public boolean attempting() {
+        return attempting;
     }
 
     /** True while the sheet can be changed by hand. */

@@ -6,7 +6,6 @@ import bucina.core.catalogue.CatalogueReader;
 import bucina.core.sheet.Point;
 import bucina.core.stack.HoleReading;
 import bucina.desk.look.Type;
-import bucina.desk.session.DemoBuild;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Prefs;
 import bucina.desk.session.Session;

@@ -3,8 +3,6 @@ package bucina.desk.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import bucina.core.catalogue.CatalogueReader;
-import bucina.desk.session.DemoBuild;
 import bucina.store.json.Json;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;

@@ -4,20 +4,39 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.fail;
 
+import bucina.core.bulletin.Bulletins;
+import bucina.core.callout.Queries;
+import bucina.core.catalogue.CatalogueReader;
+import bucina.core.demo.Dunlin;
+import bucina.core.demo.Locker;
 import bucina.core.dress.Preparation;
+import bucina.core.edit.Edit;
+import bucina.core.edit.HoleEdits;
+import bucina.core.edit.SheetEdits;
+import bucina.core.hand.Hands;
+import bucina.core.hand.Mirror;
+import bucina.core.log.Logbook;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
+import bucina.core.plan.Acceptance;
+import bucina.core.plan.Assembly;
 import bucina.core.plan.Build;
 import bucina.core.plan.Deviation;
 import bucina.core.plan.Face;
 import bucina.core.plan.Fastener;
 import bucina.core.plan.Group;
+import bucina.core.plan.Hold;
 import bucina.core.plan.Hole;
+import bucina.core.plan.HolePlan;
 import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
 import bucina.core.plan.Row;
 import bucina.core.plan.TypedStack;
+import bucina.core.plan.Zone;
 import bucina.core.rivet.HeadStyle;
+import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
+import bucina.core.sheet.Segment;
 import bucina.store.Demo;
 import bucina.store.Document;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -31,6 +50,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -74,6 +94,66 @@ class BuildJsonTest {
                 "", List.of(), Optional.of(new TypedStack(List.of(Length.nm(1.0 / 3 * 1e6)), 7)), Set.of(), Set.of());
         Build more = build.with(face.plus(rows).plus(typed), build.nextId() + 601).checked();
         assertThat(again(new Document(more, demo.log(), demo.photos())).build()).isEqualTo(more);
+    }
+
+    /** Everything that version 2 brought in one build: pulled rivets, zones, holds, bends, the other hand, queries, acceptances, a bulletin. */
+    static Build full() {
+        var catalogue = CatalogueReader.shipped();
+        Build build = Locker.build(catalogue.rules());
+        Build dunlin = Mirror.add(Dunlin.build(catalogue.rules()), new Id.Assembly(
+                Dunlin.build(catalogue.rules()).assemblies().getFirst().id().n()));
+        dunlin = Hands.except(dunlin, dunlin.assemblies().getLast().id(), dunlin.assemblies().getLast().faces().getFirst().layers().getFirst().id(), "cuff");
+        List<Assembly> assemblies = dunlin.assemblies();
+        Build begun = Bulletins.begin(dunlin, "SL 31-02", LocalDate.of(2026, 11, 20));
+        Id.Bulletin id = begun.papers().bulletins().getFirst().id();
+        Id.Group group = begun.group("LS-7").orElseThrow().group().id();
+        Build changed = Edit.group(begun, group, g -> g.withFastener(build.faces().getFirst().face().groups().getFirst().fastener(), "20× ISO 15977 3.2")
+                .withHoles(new HolePlan(Optional.of(Length.mm(2.5)), Hold.OPEN, "the cover is fitted", Optional.of(120))));
+        changed = HoleEdits.delete(changed, Set.of(changed.group("LS-7").orElseThrow().group().rows().getFirst().holes().getFirst().id()));
+        changed = SheetEdits.zone(changed, changed.faces().getFirst().face().id(), new Zone(new Id.Zone(changed.nextId()), "Hinge",
+                Zone.Kind.BEHIND, Outline.rectangle(Point.in(0, 0), Point.in(1, 1)), Length.mm(6)));
+        changed = Edit.layer(changed, changed.faces().getFirst().face().layers().getFirst().id(), l -> new Layer(l.id(), l.part(), l.name(),
+                l.thickness(), l.outline(), List.of(new Segment(Point.in(0, 0), Point.in(1, 2)))));
+        Build recorded = Queries.kept(Bulletins.recorded(begun, changed, id), LocalDate.of(2026, 11, 21));
+        recorded = Queries.answer(recorded, recorded.papers().queries().getFirst().id(), "63", "Sheet 31 rev D", LocalDate.of(2026, 11, 22));
+        Acceptance accepted = new Acceptance(new Id.Acceptance(recorded.nextId()), new Id.Row(5), "pitch-most", "", Optional.of(Length.in(1)),
+                Optional.empty(), "so drawn", "M. Oake", LocalDate.of(2026, 11, 23));
+        assertThat(assemblies).hasSize(2);
+        return recorded.withPapers(recorded.papers().with(accepted), recorded.nextId() + 1).checked();
+    }
+
+    @Test
+    void what_version_2_brought_goes_out_and_comes_in_and_is_valid_by_the_schema() throws IOException {
+        Document document = new Document(full(), Logbook.EMPTY, List.of());
+        assertThat(again(document).build()).isEqualTo(document.build());
+        assertThat(schema().validate(BuildJson.write(document))).isEmpty();
+        Document locker = new Document(Locker.build(CatalogueReader.shipped().rules()), Logbook.EMPTY, List.of());
+        assertThat(again(locker).build()).isEqualTo(locker.build());
+        assertThat(schema().validate(BuildJson.write(locker))).isEmpty();
+    }
+
+    @Test
+    void a_thousand_mutations_of_a_full_build_end_in_a_build_or_a_sentence() {
+        String text = Json.line(BuildJson.write(new Document(full(), Logbook.EMPTY, List.of())));
+        Random random = new Random(17);
+        int refused = 0;
+        for (int i = 0; i < 1000; i++) {
+            StringBuilder bad = new StringBuilder(text);
+            int at = random.nextInt(bad.length() - 80);
+            switch (random.nextInt(4)) {
+                case 0 -> bad.setCharAt(at, (char) (32 + random.nextInt(90)));
+                case 1 -> bad.delete(at, at + 1 + random.nextInt(60));
+                case 2 -> bad.insert(at, new String[] {"null", "-1", "1e999", "\"\"", "[]", "{}", "NaN", "{}{}"}[random.nextInt(8)]);
+                default -> bad.setLength(at);
+            }
+            try {
+                BuildJson.read(Json.read(bad.toString()));
+            } catch (InputException e) {
+                refused++;
+                assertThat(e.getMessage()).hasSizeGreaterThan(15);
+            }
+        }
+        assertThat(refused).isGreaterThan(500);
     }
 
     @Test
