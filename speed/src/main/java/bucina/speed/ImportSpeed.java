@@ -48,6 +48,7 @@ public final class ImportSpeed {
                 throw new IllegalStateException("holes were lost");
             }
         }
-        System.out.printf(Locale.ROOT, "DXF of %d entities: %.0f ms the first time in a fresh process, then %.0f ms%n", ENTITIES, times[0], sorted(times)[times.length / 2]);
+        System.out.printf(Locale.ROOT, "DXF of %d entities: %.0f ms the first time in a fresh process, then %.0f ms%n", ENTITIES, times[0],
+                sorted(times)[times.length / 2]);
     }
 }

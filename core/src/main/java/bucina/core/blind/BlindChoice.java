@@ -40,9 +40,13 @@ public record BlindChoice(Length grip, Optional<BlindRivet> rivet, Optional<Leng
         return cut(candidates, gripping.getFirst(), grip, room.orElseThrow());
     }
 
-    /** What to call a length at the bench: {@code 8 mm}, {@code 8 mm cut}, {@code grip 3}. */
-    public String bench(BlindRivet c) {
-        return c.length().map(l -> LengthFormat.exact(l, Unit.MM)).orElse(c.name()) + (cutTo.isPresent() ? " cut" : "");
+    /** What to call a length at the bench: {@code Ø3.2 L8}, {@code Ø3.2 L8 cut}, {@code grip 3}; diameter and length in mm. */
+    public String bench(BlindRivet c, Length diameter) {
+        return c.length().map(l -> "Ø" + figure(diameter) + " L" + figure(l)).orElse(c.name()) + (cutTo.isPresent() ? " cut" : "");
+    }
+
+    private static String figure(Length length) {
+        return LengthFormat.exact(length, Unit.MM).replace(" mm", "");
     }
 
     /** True if the room is known to be enough; where the maker's figure is not known, only no room given will do. */

@@ -1,6 +1,7 @@
 package bucina.core.stack;
 
 import bucina.core.measure.Length;
+import bucina.core.plan.Face;
 import bucina.core.plan.Layer;
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Point;
@@ -12,11 +13,12 @@ import java.util.List;
  * How far one straight edge of a sheet may be cut back parallel to itself before a hole through the sheet is too near.
  *
  * @param edge    number of the edge in the outer ring, from 0
+ * @param outer   the edge as it is
  * @param line    where metal must stay: the edge moved in by the largest trim
  * @param largest what may be cut off; negative where a hole is too near already
  * @param hole    the hole that sets it
  */
-public record SafeTrim(int edge, Segment line, Length largest, HoleReading hole) {
+public record SafeTrim(int edge, Segment outer, Segment line, Length largest, HoleReading hole) {
 
     /**
      * The safe trim of every straight edge of a layer; edges of a layer with no holes have none. A hole counts for an edge where its foot falls
@@ -61,8 +63,17 @@ public record SafeTrim(int edge, Segment line, Length largest, HoleReading hole)
             }
         }
         if (nearest != null) {
-            trims.add(new SafeTrim(edge, new Segment(new Point(a.x() + nx * least, a.y() + ny * least), new Point(b.x() + nx * least, b.y() + ny * least)),
+            trims.add(new SafeTrim(edge, new Segment(a, b), new Segment(new Point(a.x() + nx * least, a.y() + ny * least), new Point(b.x() + nx * least,
+                    b.y() + ny * least)),
                     Length.nm(least), nearest));
         }
+    }
+
+    /** Which way the edge looks, in the words of the face: {@code toward outboard}. */
+    public String looks(Face face) {
+        double dx = (outer.a().x() + outer.b().x() - line.a().x() - line.b().x()) * Math.signum(largest.nanometres() + 1e-9);
+        double dy = (outer.a().y() + outer.b().y() - line.a().y() - line.b().y()) * Math.signum(largest.nanometres() + 1e-9);
+        boolean across = Math.abs(dx) > Math.abs(dy);
+        return ((across ? dx : dy) > 0 ? "toward " : "away from ") + (across ? face.xToward() : face.yToward());
     }
 }

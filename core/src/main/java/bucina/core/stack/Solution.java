@@ -42,7 +42,7 @@ public record Solution(Fastener fastener, Length hole, Dressing dressing, Option
     public String dash() {
         return switch (fastener) {
             case Fastener.SolidRivet r -> choice.map(c -> c.pick().dash()).orElse("none");
-            case Fastener.PulledRivet r -> blind.flatMap(b -> b.rivet().map(c -> b.bench(c))).orElse("none");
+            case Fastener.PulledRivet r -> blind.flatMap(b -> b.rivet().map(c -> b.bench(c, r.diameter()))).orElse("none");
             case Fastener.Hardware h -> h.name();
         };
     }

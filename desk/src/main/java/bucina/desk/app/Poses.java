@@ -90,8 +90,8 @@ final class Poses {
         Corner to = strip.outline().outer().corners().get(1);
         Point2D at = window.sheet().onView(new Point(from.at().x() * 0.45 + to.at().x() * 0.55, from.at().y() * 0.45 + to.at().y() * 0.55));
         hand(window, MouseEvent.MOUSE_PRESSED, at);
-        hand(window, MouseEvent.MOUSE_DRAGGED, at.add(0, 10));
-        hand(window, MouseEvent.MOUSE_DRAGGED, at.add(1, 22));
+        hand(window, MouseEvent.MOUSE_DRAGGED, at.add(0, 6));
+        hand(window, MouseEvent.MOUSE_DRAGGED, at.add(1, 10));
     }
 
     private static void hand(DeskWindow window, javafx.event.EventType<MouseEvent> what, Point2D at) {

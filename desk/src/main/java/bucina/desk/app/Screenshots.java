@@ -1,26 +1,37 @@
 package bucina.desk.app;
 
 import bucina.core.catalogue.Catalogue;
+import bucina.core.demo.Dunlin;
+import bucina.core.drawing.Template;
+import bucina.core.plan.Build;
+import bucina.core.stack.Derivation;
+import bucina.core.stack.FaceReading;
 import bucina.desk.look.Type;
 import bucina.desk.session.Catalogues;
 import bucina.desk.session.DemoBuild;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Prefs;
+import bucina.desk.session.Printing;
 import bucina.desk.session.Session;
+import bucina.store.drawing.Paper;
+import bucina.store.drawing.TemplatePdf;
+import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayDeque;
+import java.util.List;
 import java.util.Optional;
 import java.util.Queue;
-import java.util.function.Consumer;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
@@ -28,6 +39,10 @@ import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.ImageType;
+import org.apache.pdfbox.rendering.PDFRenderer;
 
 /** Takes one picture of each main view, 1280 x 800, from a fresh copy of the demonstration. */
 public final class Screenshots extends Application {
@@ -80,6 +95,7 @@ public final class Screenshots extends Application {
             worker.execute(session::close);
         }
         if (sitting == null) {
+            templatePage();
             EXIT.complete(0);
             worker.shutdown();
             Platform.exit();
@@ -121,6 +137,33 @@ public final class Screenshots extends Application {
             }
         });
         settle.play();
+    }
+
+    /** The first page of a face template and of a strip, side by side. */
+    private void templatePage() {
+        Build build = Dunlin.build(catalogue.rules());
+        Build.FaceRef web = build.face("Main spar web").orElseThrow();
+        FaceReading reading = Derivation.of(build, catalogue).face(web.face().id());
+        BufferedImage out = new BufferedImage(1280, 800, BufferedImage.TYPE_INT_RGB);
+        Graphics2D g = out.createGraphics();
+        g.setColor(java.awt.Color.LIGHT_GRAY);
+        g.fillRect(0, 0, 1280, 800);
+        Template strip = Template.strip(web, web.face().groups().getFirst().rows().getFirst(), reading);
+        int x = 70;
+        for (Template template : List.of(Template.face(web, reading), strip)) {
+            try (PDDocument pdf = Loader.loadPDF(TemplatePdf.write(template, Paper.A4, build.name(), Printing::font))) {
+                BufferedImage page = new PDFRenderer(pdf).renderImage(0, 0.9f, ImageType.RGB);
+                g.drawImage(page, x, 20, null);
+                x += page.getWidth() + 70;
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+        try {
+            ImageIO.write(out, "png", folder.resolve("template-page.png").toFile());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private static void write(WritableImage image, Path path) throws IOException {

@@ -62,10 +62,10 @@ final class StageRail extends HBox {
         FaceReading reading = desk.face();
         long found = reading.readings().stream().filter(r -> r.worst().isPresent()).count();
         long open = reading.readings().stream().filter(this::open).count();
-        findings.setText(found == 0 ? "no findings here" : found + (found == 1 ? " finding" : " findings"));
+        findings.setText(found == 0 ? "no findings" : found + (found == 1 ? " finding" : " findings"));
         findings.setAccessibleText(findings.getText() + ", go to the next");
         long gates = reading.readings().stream().filter(r -> desk.snapshot().holds().of(r).isPresent()).filter(this::open).count();
-        held.setText(gates == 0 ? "none held" : gates + " held open");
+        held.setText(gates == 0 ? "none held" : gates + " held");
         toSet.setText(open == 0 ? "all set" : open + " to set");
         buttons.forEach((stage, button) -> button.pseudoClassStateChanged(HERE, stage == desk.stageProperty().get()));
     }

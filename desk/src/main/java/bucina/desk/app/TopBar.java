@@ -51,7 +51,7 @@ final class TopBar extends HBox {
         undo.setId("undo");
         redo = Ui.button("Redo", "Ctrl+Y", () -> desk.session().redo(sentence -> { }), "quiet");
         redo.setId("redo");
-        Label name = Ui.label(desk.snapshot().build().name(), "build-name");
+        Label name = Ui.kept(desk.snapshot().build().name(), "build-name");
         Label status = Ui.label("", "saved");
         status.setId("status");
         status.textProperty().bind(desk.session().statusProperty());

@@ -6,6 +6,7 @@ import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
 import bucina.core.stack.HoleReading;
 import bucina.core.stack.Solution;
+import bucina.core.stack.SafeTrim;
 import bucina.core.stack.StackCheck;
 import bucina.desk.look.Glyph;
 import bucina.desk.look.Palette;
@@ -48,6 +49,7 @@ public final class BenchSide extends BorderPane {
     private final VBox findings = new VBox(6);
     private final VBox study = new VBox(8);
     private final VBox empty = new VBox(10);
+    private final VBox trims = new VBox(4);
     private final LogPanel log;
     private final ChangePanel change;
     private final FitPanel fit;
@@ -79,7 +81,7 @@ public final class BenchSide extends BorderPane {
         ends.setAlignment(javafx.geometry.Pos.CENTER);
         study.getChildren().addAll(section, ends, caption, findings, sheets, numbers,
                 Ui.wrapped("Worked out from the plan, not approved: the kit's drawing governs.", "caution"));
-        empty.getChildren().addAll(Ui.label("Nothing picked", "bench-title"),
+        empty.getChildren().addAll(trims, Ui.label("Nothing picked", "bench-title"),
                 Ui.wrapped("Click a hole on the sheet, or press an arrow key. Its stack is cut through here, with the rivet it takes and why.", "soft"),
                 Ui.wrapped("Double click takes the row, three clicks the group; drag sweeps over holes; Shift goes on to the next hole along the row.",
                         "soft"),
@@ -149,11 +151,31 @@ public final class BenchSide extends BorderPane {
             findings(typed.get().faults());
             studying();
         } else {
+            trims.getChildren().clear();
+            if (desk.trimProperty().get()) {
+                trims();
+            }
             content(empty);
         }
         caption.setText(section.caption());
         section.describe();
         offer(setting);
+    }
+
+    /** The largest trim of each straight edge of the sheet picked, or of the largest. */
+    private void trims() {
+        desk.layer().or(() -> desk.face().face().layers().stream().max(java.util.Comparator.comparingDouble(l -> l.outline().outer().area())))
+                .ifPresent(layer -> {
+            trims.getChildren().add(Ui.label("Safe trim of " + layer.name(), "strong"));
+            for (SafeTrim trim : SafeTrim.of(layer, desk.face())) {
+                boolean bad = !(trim.largest().nanometres() >= 0);
+                trims.getChildren().add(Ui.wrapped("Edge " + trim.looks(desk.face().face()) + ": " + (bad ? "too near already by "
+                        + bucina.core.measure.LengthFormat.decimal(trim.largest().abs(), desk.unit(), 3)
+                                : bucina.core.measure.LengthFormat.decimal(trim.largest(),
+                        desk.unit(), 3) + " at most") + ", set by " + trim.hole().label() + ".", bad ? "stop-text" : "plain"));
+            }
+            trims.getChildren().add(Ui.wrapped("Leave metal beyond the line until every hole is known.", "soft"));
+        });
     }
 
     /** Section, findings and numbers; the findings come back from the panel that changes things. */

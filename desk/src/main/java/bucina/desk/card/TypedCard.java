@@ -7,33 +7,30 @@ import bucina.core.plan.Group;
 import bucina.core.plan.Id;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.stack.Solution;
+import bucina.desk.look.Fields;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.TypedGroupForm;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Function;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** A group without holes: type the stack, see the length at once, add it to the face to plan and log it. */
 public final class TypedCard extends VBox {
 
     private final Desk desk;
     private final Runnable away;
-    private final TextField name = new TextField();
-    private final ComboBox<HeadStyle> head = choice(HeadStyle::word, List.of(HeadStyle.values()));
-    private final TextField diameter = new TextField("3/32");
-    private final TextField layers = new TextField();
-    private final ComboBox<Preparation> preparation = choice(TypedCard::words,
-            List.of(Preparation.AUTO, Preparation.DIMPLE, Preparation.COUNTERSINK));
-    private final TextField count = new TextField("1");
+    private final TextField layers;
+    private final TextField diameter;
+    private final ComboBox<HeadStyle> head;
+    private final ComboBox<Preparation> preparation;
+    private final TextField count;
+    private final TextField name;
     private final Label answer = Ui.wrapped("", "why-value");
     private final Label detail = Ui.wrapped("", "soft");
     private final Label error = Ui.wrapped("", "stop-text");
@@ -48,26 +45,21 @@ public final class TypedCard extends VBox {
         getStyleClass().add("card");
         setId("typed-card");
         setMaxSize(470, USE_PREF_SIZE);
+        Fields fields = new Fields();
+        layers = fields.live("Layers", "", "typed-layers", t -> solve());
+        diameter = fields.live("Diameter", "3/32", "typed-diameter", t -> solve());
+        head = fields.choice("Head", List.of(HeadStyle.values()), HeadStyle.values()[0], HeadStyle::word, "typed-head", h -> solve());
+        preparation = fields.choice("Sheets", List.of(Preparation.AUTO, Preparation.DIMPLE, Preparation.COUNTERSINK), Preparation.AUTO, TypedCard::words,
+                "typed-preparation", p -> solve());
+        count = fields.live("Count", "1", "typed-count", t -> { });
+        name = fields.live("For", "", "typed-name", t -> { });
         name.setPromptText("what it is for");
         layers.setPromptText(".025, .032 head side first");
-        GridPane grid = new GridPane();
-        grid.setHgap(10);
-        grid.setVgap(8);
-        add(grid, "Layers", layers, "typed-layers");
-        add(grid, "Diameter", diameter, "typed-diameter");
-        add(grid, "Head", head, "typed-head");
-        add(grid, "Sheets", preparation, "typed-preparation");
-        add(grid, "Count", count, "typed-count");
-        add(grid, "For", name, "typed-name");
-        head.valueProperty().addListener((o, was, now) -> solve());
-        preparation.valueProperty().addListener((o, was, now) -> solve());
-        layers.textProperty().addListener((o, was, now) -> solve());
-        diameter.textProperty().addListener((o, was, now) -> solve());
         Button go = Ui.button("Add to " + desk.face().face().name(), "Enter", this::go, "primary");
         go.setId("typed-go");
         go.setDefaultButton(true);
         getChildren().addAll(Ui.label("Typed stack", "bench-title"),
-                Ui.wrapped("An answer without a drawing. Once added it is planned and logged like any other group.", "soft"), grid, answer, detail, error,
+                Ui.wrapped("An answer without a drawing. Once added it is planned and logged like any other group.", "soft"), fields, answer, detail, error,
                 new HBox(8, go, Ui.button("Close", "Esc", away, "quiet")));
         solve();
     }
@@ -79,34 +71,6 @@ public final class TypedCard extends VBox {
             case COUNTERSINK -> "countersink";
             case NONE -> "plain";
         };
-    }
-
-    private static <T> ComboBox<T> choice(Function<T, String> word, List<T> values) {
-        ComboBox<T> box = new ComboBox<>();
-        box.getItems().setAll(values);
-        box.setValue(values.getFirst());
-        box.setMaxWidth(Double.MAX_VALUE);
-        box.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(T value) {
-                return value == null ? "" : word.apply(value);
-            }
-
-            @Override
-            public T fromString(String text) {
-                return null;
-            }
-        });
-        return box;
-    }
-
-    private static void add(GridPane grid, String title, javafx.scene.control.Control field, String id) {
-        field.setId(id);
-        field.setAccessibleText(title);
-        Label label = Ui.label(title, "field-name");
-        label.setLabelFor(field);
-        GridPane.setHgrow(field, javafx.scene.layout.Priority.ALWAYS);
-        grid.addRow(grid.getRowCount(), label, field);
     }
 
     /** Puts the keyboard into the first field. */

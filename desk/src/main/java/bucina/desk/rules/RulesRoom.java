@@ -244,7 +244,7 @@ public final class RulesRoom extends BorderPane {
 
     /** One kind of finding on one face: how many, and the first in full. */
     private void line(String what, String words, List<Finding> list, String style) {
-        effect.getChildren().add(new VBox(1, Ui.wrapped(list.size() + (list.size() == 1 ? " hole " : " holes ") + what + ": " + words, style),
+        effect.getChildren().add(new VBox(1, Ui.wrapped(what + " at " + list.size() + (list.size() == 1 ? " hole: " : " holes: ") + words, style),
                 Ui.wrapped((list.size() > 1 ? "First: " : "") + list.getFirst().message().in(desk.unit()), "soft")));
     }
 }

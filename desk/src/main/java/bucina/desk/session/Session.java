@@ -188,7 +188,7 @@ public final class Session implements AutoCloseable {
         };
         savePlan(kept, plans -> {
             remember(new Doing.Planned(plans.before, plans.after, words));
-            status.set("Saved: the plan is on the disk.");
+            status.set("Plan saved.");
             then.run();
         }, refused);
     }

@@ -8,8 +8,9 @@ import bucina.core.plan.Layer;
 import bucina.core.plan.Zone;
 import bucina.core.rule.Level;
 import bucina.core.sheet.Box;
-import bucina.core.sheet.Corner;
+import bucina.core.sheet.Point;
 import bucina.core.sheet.Ring;
+import bucina.core.sheet.Trace;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.SafeTrim;
 import bucina.core.stack.HoleReading;
@@ -123,38 +124,19 @@ final class SheetPainter {
         layer.outline().openings().forEach(this::ring);
     }
 
+    /** A ring on the screen, its arcs as chords too short to be seen. */
     private void ring(Ring ring) {
-        List<Corner> corners = ring.corners();
-        for (int i = 0; i < corners.size(); i++) {
-            Corner a = corners.get(i);
-            Corner b = corners.get((i + 1) % corners.size());
+        List<Point> points = Trace.of(ring, 0.3 / t.scale());
+        for (int i = 0; i < points.size(); i++) {
+            double x = t.toX(points.get(i).x());
+            double y = t.toY(points.get(i).y());
             if (i == 0) {
-                g.moveTo(t.toX(a.at().x()), t.toY(a.at().y()));
-            }
-            if (a.bulge() == 0) {
-                g.lineTo(t.toX(b.at().x()), t.toY(b.at().y()));
+                g.moveTo(x, y);
             } else {
-                arc(a, b);
+                g.lineTo(x, y);
             }
         }
         g.closePath();
-    }
-
-    /** An arc on the screen, as chords too short to be seen. */
-    private void arc(Corner a, Corner b) {
-        double dx = b.at().x() - a.at().x();
-        double dy = b.at().y() - a.at().y();
-        double k = (1 - a.bulge() * a.bulge()) / (4 * a.bulge());
-        double cx = (a.at().x() + b.at().x()) / 2 - dy * k;
-        double cy = (a.at().y() + b.at().y()) / 2 + dx * k;
-        double r = Math.hypot(a.at().x() - cx, a.at().y() - cy);
-        double start = Math.atan2(a.at().y() - cy, a.at().x() - cx);
-        double sweep = 4 * Math.atan(a.bulge());
-        int chords = (int) Math.clamp(Math.ceil(Math.abs(sweep) * Math.sqrt(r * t.scale()) * 1.5), 4, 720);
-        for (int i = 1; i <= chords; i++) {
-            double at = start + sweep * i / chords;
-            g.lineTo(t.toX(cx + r * Math.cos(at)), t.toY(cy + r * Math.sin(at)));
-        }
     }
 
     /** Names on the sheets that are drawn large enough to carry them beside their holes, each kept clear of those before it. */
@@ -266,8 +248,13 @@ final class SheetPainter {
             if (Math.hypot(x2 - x1, y2 - y1) < 60) {
                 continue;
             }
-            double mx = Math.clamp((x1 + x2) / 2, Math.min(width - w / 2 - 4, RULER + w / 2 + 4), width - w / 2 - 4);
-            double my = Math.clamp((y1 + y2) / 2, RULER + 12, height - 12);
+            // Outside the sheet, where it covers neither holes nor edge.
+            double ox = (trim.outer().a().x() + trim.outer().b().x() - trim.line().a().x() - trim.line().b().x()) / 2;
+            double oy = (trim.outer().a().y() + trim.outer().b().y() - trim.line().a().y() - trim.line().b().y()) / 2;
+            double out = Math.max(1e-9, Math.hypot(ox, oy));
+            double at = Math.max(0, trim.largest().nanometres()) * t.scale() + 14;
+            double mx = Math.clamp((x1 + x2) / 2 + ox / out * (at + w / 2), Math.min(width - w / 2 - 4, RULER + w / 2 + 4), width - w / 2 - 4);
+            double my = Math.clamp((y1 + y2) / 2 - oy / out * at, RULER + 12, height - 12);
             g.setFill(p.film());
             g.fillRect(mx - w / 2, my - 9, w, 18);
             g.setFill(bad ? p.stop() : p.done());
