@@ -4,6 +4,7 @@ import bucina.desk.session.Desk;
 import bucina.desk.session.Prefs;
 import bucina.desk.session.Session;
 import java.time.Clock;
+import java.util.function.Consumer;
 import javafx.stage.Stage;
 
 /** Puts an open build into a stage: the desk where it has a face, a way to make one where it has none, and the other when that changes. */
@@ -13,10 +14,19 @@ final class BuildStage {
     private final Session session;
     private final Prefs prefs;
     private final Clock clock;
+    private final Consumer<DeskApp.What> other;
     private boolean empty;
     private Desk desk;
 
     BuildStage(Stage stage, Session session, Prefs prefs, Clock clock) {
+        this(stage, session, prefs, clock, what -> { });
+    }
+
+    /**
+     * @param other opens another build in the place of this one
+     */
+    BuildStage(Stage stage, Session session, Prefs prefs, Clock clock, Consumer<DeskApp.What> other) {
+        this.other = other;
         this.stage = stage;
         this.session = session;
         this.prefs = prefs;
@@ -36,7 +46,7 @@ final class BuildStage {
             stage.setScene(new EmptyView(session, prefs, face -> desk().show(face)).scene());
         } else {
             desk = new Desk(session, prefs);
-            stage.setScene(new DeskWindow(desk, clock).scene());
+            stage.setScene(new DeskWindow(desk, clock, other).scene());
         }
     }
 

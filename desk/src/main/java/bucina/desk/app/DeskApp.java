@@ -39,6 +39,7 @@ public final class DeskApp extends Application {
     }
 
     private Opened opened;
+    private Timeline look;
 
     /** Which build to open. */
     public sealed interface What {
@@ -105,14 +106,34 @@ public final class DeskApp extends Application {
     }
 
     private void show(Stage stage, Opened next) {
-        new BuildStage(stage, next.session, next.prefs, Clock.systemDefaultZone());
-        Timeline look = new Timeline(new KeyFrame(Duration.seconds(1.5), e -> next.session.look()));
+        new BuildStage(stage, next.session, next.prefs, Clock.systemDefaultZone(), what -> other(stage, what));
+        if (look != null) {
+            look.stop();
+        }
+        look = new Timeline(new KeyFrame(Duration.seconds(1.5), e -> next.session.look()));
         look.setCycleCount(Animation.INDEFINITE);
         look.play();
     }
 
     private void trouble(Stage stage, Throwable why) {
         stage.setScene(new Scene(new TroubleView(String.valueOf(why.getMessage()), () -> reopen(stage)), 1280, 800));
+    }
+
+    /** Opens another build in this window; the one that was open is closed once the other is there. */
+    private void other(Stage stage, What what) {
+        Opened before = opened;
+        CompletableFuture.supplyAsync(() -> openNow(what), WORKER).whenCompleteAsync((next, failed) -> {
+            if (failed != null) {
+                before.session.say("Not opened: " + failed.getCause().getMessage());
+                return;
+            }
+            opened = next;
+            show(stage, next);
+            WORKER.execute(() -> {
+                before.session.close();
+                before.lock.close();
+            });
+        }, Platform::runLater);
     }
 
     private void reopen(Stage stage) {

@@ -16,6 +16,7 @@ import bucina.desk.papers.PapersRoom;
 import bucina.desk.look.Palette;
 import bucina.desk.rack.Rack;
 import bucina.desk.rules.RulesRoom;
+import bucina.desk.session.DemoBuild;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Finder;
 import bucina.desk.session.LengthClasses;
@@ -25,13 +26,16 @@ import bucina.desk.sheet.OrientationBadge;
 import bucina.desk.sheet.SheetView;
 import bucina.desk.strip.RowStrip;
 import java.time.Clock;
+import java.nio.file.Path;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
+import javafx.stage.FileChooser;
 
 /** The scene of an open build: bars, rooms, and the cards over them. Views are made once; the logbook when it is first entered. */
 public final class DeskWindow {
@@ -51,14 +55,24 @@ public final class DeskWindow {
     private final OrientationBadge badge;
     private final StackPane middle;
     private final Finder finder;
+    private final Consumer<DeskApp.What> other;
     private final Keys keys;
     private LogbookRoom logbook;
     private RulesRoom rules;
     private PapersRoom papers;
     private Node legend;
 
+    /** A window that opens no other build. */
     public DeskWindow(Desk desk, Clock clock) {
+        this(desk, clock, what -> { });
+    }
+
+    /**
+     * @param other opens another build in the place of this one
+     */
+    DeskWindow(Desk desk, Clock clock, Consumer<DeskApp.What> other) {
         this.desk = desk;
+        this.other = other;
         this.timer = new WorkTimer(clock);
         this.keys = new Keys(desk, this);
         this.finder = new Finder(desk, keys.commands());
@@ -254,6 +268,30 @@ public final class DeskWindow {
             show(card, Pos.CENTER);
             card.enter();
         }
+    }
+
+    /** Asks where, and begins an empty build there. */
+    void newBuild() {
+        FileChooser chooser = builds("Begin a build");
+        chooser.setInitialFileName("build.bucina");
+        Optional.ofNullable(chooser.showSaveDialog(root.getScene().getWindow())).ifPresent(f -> other.accept(new DeskApp.What.New(f.toPath())));
+    }
+
+    /** Asks which, and opens it. */
+    void openBuild() {
+        Optional.ofNullable(builds("Open a build").showOpenDialog(root.getScene().getWindow())).ifPresent(f -> other.accept(new DeskApp.What.File(f.toPath())));
+    }
+
+    private FileChooser builds(String title) {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle(title);
+        chooser.setInitialDirectory(Optional.ofNullable(desk.session().path().toAbsolutePath().getParent()).map(Path::toFile).orElse(null));
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Builds", "*.bucina"));
+        return chooser;
+    }
+
+    void demo(DemoBuild.Which which) {
+        other.accept(new DeskApp.What.Demo(which, false));
     }
 
     void stations() {

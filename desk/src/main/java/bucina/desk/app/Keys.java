@@ -1,6 +1,7 @@
 package bucina.desk.app;
 
 import bucina.desk.card.OutCard;
+import bucina.desk.session.DemoBuild;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Finder;
 import bucina.desk.session.Selection;
@@ -58,6 +59,11 @@ final class Keys {
         add("Add a hole after this one", "A", plain(KeyCode.A), () -> window.bench().addHole());
         add("Safe trim lines", "Y", plain(KeyCode.Y), () -> desk.trimProperty().set(!desk.trimProperty().get()));
         add("Stations of the row, as running dimensions", "S", plain(KeyCode.S), window::stations);
+        add("Begin a build", "Ctrl+N", shortcut(KeyCode.N), window::newBuild);
+        add("Open a build", "Ctrl+O", shortcut(KeyCode.O), window::openBuild);
+        add("Demo 1: the stabilator", "Ctrl+F1", new KeyCodeCombination(KeyCode.F1, KeyCombination.SHORTCUT_DOWN),
+                () -> window.demo(DemoBuild.Which.STABILATOR));
+        add("Demo 2: the belly locker", "Ctrl+F2", new KeyCodeCombination(KeyCode.F2, KeyCombination.SHORTCUT_DOWN), () -> window.demo(DemoBuild.Which.LOCKER));
         add("Make a panel", "P", plain(KeyCode.P), window::makePanel);
         add("Bring in a drawing or a hole table", "I", plain(KeyCode.I), window::bringIn);
         add("Callouts: read them in", "K", plain(KeyCode.K), window::callouts);

@@ -1,5 +1,6 @@
 package bucina.desk.bench;
 
+import bucina.core.callout.Queries;
 import bucina.core.dress.Dress;
 import bucina.core.plan.Id;
 import bucina.core.rule.Finding;
@@ -347,6 +348,12 @@ public final class BenchSide extends BorderPane {
         findings.getChildren().clear();
         desk.cursor().ifPresent(c -> desk.snapshot().holds().of(c).filter(h -> !desk.snapshot().state(c).set()).ifPresent(h -> {
             VBox box = new VBox(2, Ui.wrapped(h.sentence(desk.unit()), "attention-text"));
+            box.getStyleClass().add("finding-warning");
+            findings.getChildren().add(box);
+        }));
+        desk.cursor().ifPresent(c -> Queries.open(desk.snapshot().build().papers(), c.group().id()).forEach(q -> {
+            VBox box = new VBox(2, Ui.wrapped("In query: " + q.text(), "attention-text"), Ui.wrapped("Nothing of " + c.group().code()
+                    + " is set before it is answered, in Papers (F4).", "soft"));
             box.getStyleClass().add("finding-warning");
             findings.getChildren().add(box);
         }));

@@ -38,7 +38,7 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
             + "Left out: build for json, svg and dxf, holes for csv, template for pdf.")
     private String what;
 
-    @Option(names = "--face", description = "The face; left out: the first.")
+    @Option(names = "--face", description = "The face; left out: the first, and every one as csv.")
     private String face;
 
     @Option(names = "--row", description = "With template: a strip of this row in place of the face.")
@@ -73,7 +73,7 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
             default -> throw unknown(chosen);
         };
         OutFile.write(out, content, force);
-        String from = opened == null ? "" : ref().face().name() + " to ";
+        String from = opened == null || to.equals("csv") && face == null ? "" : ref().face().name() + " to ";
         common().answer(Common.object().put("out", out.toString()), List.of("Wrote " + from + out));
         return Cli.FINE;
     }
@@ -109,7 +109,10 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
     }
 
     private byte[] csv() {
-        return bytes(HoleCsv.write(reading().readings()));
+        if (face != null) {
+            return bytes(HoleCsv.write(reading().readings()));
+        }
+        return bytes(HoleCsv.writeFaces(opened().build().faces().stream().map(f -> opened().derivation().face(f.face().id())).toList()));
     }
 
     private byte[] drawn(Drawing drawing) {

@@ -1,6 +1,7 @@
 package bucina.desk.cli;
 
 import bucina.core.callout.Callout;
+import bucina.core.drawing.Drawing;
 import bucina.core.drawing.Intake;
 import bucina.core.log.Logbook;
 import bucina.core.material.Material;
@@ -9,7 +10,9 @@ import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.desk.session.Bringing;
 import bucina.store.Document;
+import bucina.store.drawing.HoleCsv;
 import bucina.store.drawing.Progress;
+import bucina.store.drawing.TextFile;
 import bucina.store.file.BuildFile;
 import bucina.store.json.BuildJson;
 import bucina.store.json.Json;
@@ -79,6 +82,15 @@ final class ImportCommand implements Callable<Integer> {
         return Cli.FINE;
     }
 
+    /** A table that names faces makes one of each. */
+    private Build table(Build empty, String stem, Unit unit, Intake.Choices choices) {
+        Build build = empty;
+        for (Map.Entry<String, Drawing> each : HoleCsv.readFaces(TextFile.read(in), common.unit(), common.catalogue().drills(), Progress.NONE).entrySet()) {
+            build = Intake.of(each.getValue()).asFace(build, each.getKey().isBlank() ? stem : each.getKey(), unit, choices);
+        }
+        return build;
+    }
+
     private int drawing() {
         Bringing brought = Bringing.read(in, Bringing.Format.of(from), common.unit(), common.catalogue().drills(), Progress.NONE);
         if (brought.unit().isEmpty() && common.unitGiven().isEmpty()) {
@@ -90,7 +102,7 @@ final class ImportCommand implements Callable<Integer> {
                 Material.parse(material), common.catalogue());
         Unit unit = brought.unit().or(common::unitGiven).orElse(Unit.INCH);
         Build empty = new Build(stem.isBlank() ? "Build" : stem, "", common.catalogue().rules(), 1, List.of(), List.of(), Map.of());
-        Build build = brought.intake().asFace(empty, name, unit, choices);
+        Build build = from.equals("csv") && face == null ? table(empty, name, unit, choices) : brought.intake().asFace(empty, name, unit, choices);
         BuildFile.create(out, new Document(build, new Logbook(List.of(), List.of()), List.of())).close();
         ObjectNode node = Common.object().put("out", out.toString()).put("face", name).put("sheets", brought.intake().sheets().size())
                 .put("holes", brought.intake().count());

@@ -107,6 +107,11 @@ public final class Session implements AutoCloseable {
         return status.getReadOnlyProperty();
     }
 
+    /** Shows one line about something that was asked for. */
+    public void say(String line) {
+        status.set(line);
+    }
+
     /** Where the file is. */
     public Path path() {
         return file.path();

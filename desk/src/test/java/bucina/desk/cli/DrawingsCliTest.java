@@ -15,6 +15,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.Arrays;
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -65,11 +66,27 @@ class DrawingsCliTest {
     @Test
     void a_table_goes_out_and_comes_in_hole_by_hole() throws IOException {
         Path table = folder.resolve("a.csv");
-        assertThat(run("export", locker, "--to", "csv", "--what", "holes", "--out", table)).isZero();
+        assertThat(run("export", locker, "--to", "csv", "--what", "holes", "--face", "Locker floor", "--out", table)).isZero();
         assertThat(Files.readString(table)).startsWith("row,hole,group,x_mm,y_mm,diameter_mm,grip_mm,use").contains("R2,5,LF-2,");
         assertThat(run("import", table, "--from", "csv", "--unit", "mm", "--fastener", "ISO 15977 3.2", "--out", folder.resolve("c.bucina"), "--json"))
                 .isZero();
         assertThat(Json.read(out).at("/holes").asInt()).isEqualTo(59);
+    }
+
+    @Test
+    void a_table_of_every_face_makes_them_all_again() throws IOException {
+        Path first = folder.resolve("all.csv");
+        Path second = folder.resolve("again.csv");
+        assertThat(run("export", dunlin, "--to", "csv", "--what", "holes", "--out", first)).isZero();
+        assertThat(Files.readAllLines(first)).hasSize(680).first().isEqualTo("face,row,hole,group,x_mm,y_mm,diameter_mm,grip_mm,use");
+        assertThat(run("import", first, "--from", "csv", "--out", folder.resolve("all.bucina"))).isZero();
+        assertThat(run("export", folder.resolve("all.bucina"), "--to", "csv", "--out", second)).isZero();
+        assertThat(places(second)).isEqualTo(places(first));
+    }
+
+    /** Everything but grip and rivet, which follow from sheets that a table does not carry. */
+    private static List<String> places(Path table) throws IOException {
+        return Files.readAllLines(table).stream().map(l -> String.join(",", Arrays.copyOf(l.split(","), 7))).toList();
     }
 
     @Test

@@ -6,12 +6,14 @@ import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.measure.LengthParser;
 import bucina.core.measure.Unit;
+import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -26,7 +28,8 @@ public final class HoleCsv {
 
     /** What a column holds. */
     private enum Column {
-        ROW("row", "line"), HOLE("hole", "label", "no", "number", "nr"), GROUP("group", "code"), X("x", "across", "station", "posx"), Y("y", "up", "posy"),
+        FACE("face"), ROW("row", "line"), HOLE("hole", "label", "no", "number", "nr"), GROUP("group", "code"), X("x", "across", "station", "posx"), Y("y",
+                "up", "posy"),
         DIAMETER("diameter", "dia", "d", "size");
 
         private final List<String> names;
@@ -45,19 +48,38 @@ public final class HoleCsv {
 
     /** The holes of a face as a table; text that a spreadsheet would take for a formula is made harmless. */
     public static String write(List<HoleReading> readings) {
+        return write(List.of(new Page("", readings)), false);
+    }
+
+    /** The holes of several faces as one table, the name of the face in the first column. */
+    public static String writeFaces(List<FaceReading> faces) {
+        return write(faces.stream().map(f -> new Page(f.face().name(), f.readings())).toList(), true);
+    }
+
+    private record Page(String face, List<HoleReading> readings) {
+    }
+
+    private static String write(List<Page> pages, boolean named) {
         StringBuilder out = new StringBuilder();
         try (CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180)) {
-            csv.printRecord("row", "hole", "group", "x_mm", "y_mm", "diameter_mm", "grip_mm", "use");
-            for (HoleReading r : readings) {
-                csv.printRecord(safe(r.row().name()), r.hole().label(), safe(r.group().code()), DxfWriter.mm(r.hole().at().x()), DxfWriter.mm(r.hole().at()
-                        .y()),
-                        DxfWriter.mm(r.solution().hole().nanometres()), DxfWriter.mm(r.solution().grip().nanometres()),
-                        safe(r.solution().designation().orElse("none")));
+            List<Object> titles = List.of("face", "row", "hole", "group", "x_mm", "y_mm", "diameter_mm", "grip_mm", "use");
+            csv.printRecord(titles.subList(named ? 0 : 1, titles.size()));
+            for (Page page : pages) {
+                for (HoleReading r : page.readings) {
+                    List<Object> line = line(page.face, r);
+                    csv.printRecord(line.subList(named ? 0 : 1, line.size()));
+                }
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
         return out.toString();
+    }
+
+    private static List<Object> line(String face, HoleReading r) {
+        return List.of(safe(face), safe(r.row().name()), r.hole().label(), safe(r.group().code()), DxfWriter.mm(r.hole().at().x()),
+                DxfWriter.mm(r.hole().at().y()), DxfWriter.mm(r.solution().hole().nanometres()), DxfWriter.mm(r.solution().grip().nanometres()),
+                safe(r.solution().designation().orElse("none")));
     }
 
     /** Text with an apostrophe before it where it begins like a formula. */
@@ -76,10 +98,26 @@ public final class HoleCsv {
      * @throws InputException if it has no columns for x and y, or a figure cannot be read; the message names the line
      */
     public static Drawing read(String text, Unit unit, DrillTable drills, Progress progress) {
+        List<Drawing> faces = List.copyOf(readFaces(text, unit, drills, progress).values());
+        if (faces.size() == 1) {
+            return faces.getFirst();
+        }
+        List<String> left = new ArrayList<>(faces.stream().flatMap(d -> d.left().stream()).toList());
+        left.add("The table has holes of " + faces.size() + " faces: they come in together.");
+        return new Drawing(faces.stream().flatMap(d -> d.shapes().stream()).toList(), left);
+    }
+
+    /**
+     * Reads a table face by face, as its column {@code face} says; one without that column is one face with an empty name.
+     *
+     * @throws InputException as {@link #read}
+     */
+    public static Map<String, Drawing> readFaces(String text, Unit unit, DrillTable drills, Progress progress) {
         String clean = text.startsWith("\uFEFF") ? text.substring(1) : text;
         char delimiter = delimiter(clean);
         CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(delimiter).setTrim(true).setIgnoreEmptyLines(true).get();
-        List<Drawing.Shape> holes = new ArrayList<>();
+        Map<String, List<Drawing.Shape>> faces = new LinkedHashMap<>();
+        int holes = 0;
         List<String> left = new ArrayList<>();
         try (CSVParser parser = CSVParser.parse(new StringReader(clean), format)) {
             Table table = null;
@@ -91,8 +129,13 @@ public final class HoleCsv {
                         continue;
                     }
                 }
-                table.hole(line).ifPresentOrElse(holes::add, () -> left.add("Line " + line.getRecordNumber() + " has no place: left out."));
-                if (holes.size() > MOST) {
+                Optional<Drawing.Circle> hole = table.hole(line);
+                if (hole.isPresent()) {
+                    faces.computeIfAbsent(cut(table.text(line, Column.FACE)), f -> new ArrayList<>()).add(hole.get());
+                } else {
+                    left.add("Line " + line.getRecordNumber() + " has no place: left out.");
+                }
+                if (++holes > MOST) {
                     throw new InputException("the table has over " + MOST + " holes: bring in one face at a time");
                 }
                 if ((line.getRecordNumber() & 1023) == 0) {
@@ -102,10 +145,17 @@ public final class HoleCsv {
         } catch (IOException | UncheckedIOException | IllegalStateException e) {
             throw new InputException("the table cannot be read: " + firstLine(e.getMessage()) + ". Lines hold figures between commas or semicolons", e);
         }
-        if (holes.isEmpty()) {
+        if (faces.isEmpty()) {
             throw new InputException("the table holds no hole: write a header such as row,hole,x_mm,y_mm and a line for each hole");
         }
-        return new Drawing(holes, left.size() > 20 ? List.of(left.size() + " lines have no place: left out.") : left);
+        List<String> told = left.size() > 20 ? List.of(left.size() + " lines have no place: left out.") : left;
+        Map<String, Drawing> drawings = new LinkedHashMap<>();
+        faces.forEach((face, shapes) -> drawings.put(face, new Drawing(shapes, drawings.isEmpty() ? told : List.of())));
+        return drawings;
+    }
+
+    private static String cut(String text) {
+        return text.length() > 60 ? text.substring(0, 60) : text;
     }
 
     private static String firstLine(String message) {
@@ -194,10 +244,6 @@ public final class HoleCsv {
             return Optional.of(new Drawing.Circle(row.isEmpty() && group.isEmpty() ? "" : "HOLES-" + cut(row) + "-" + cut(group),
                     Limits.point(length(line, Column.X).nanometres(), length(line, Column.Y).nanometres()), diameter,
                     label.matches("[1-9]\\d{0,5}") ? Optional.of(Integer.valueOf(label)) : Optional.empty()));
-        }
-
-        private static String cut(String text) {
-            return text.length() > 60 ? text.substring(0, 60) : text;
         }
     }
 }
