@@ -3,7 +3,9 @@ package bucina.core.stack;
 import bucina.core.plan.Face;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
+import bucina.core.plan.Row;
 import bucina.core.rule.Finding;
+import bucina.core.rule.Level;
 import bucina.core.rule.RuleSet;
 import bucina.core.sheet.Box;
 import bucina.core.sheet.Point;
@@ -171,6 +173,20 @@ public final class FaceReading {
             rowFindings = found;
         }
         return found;
+    }
+
+    /** What is wrong with a row as a whole, worse than a note and not accepted. */
+    public List<Finding> rowFaults(Row row, RuleSet rules) {
+        return rowFindings(rules).stream().filter(f -> f.level() != Level.NOTE && f.accepted().isEmpty() && f.place().hole().equals(row.name())).toList();
+    }
+
+    /** How many findings there are that nobody accepted: holes with one, and rows with one as a whole. */
+    public int found(RuleSet rules) {
+        int holesWrong = 0;
+        for (HoleReading reading : readings) {
+            holesWrong += reading.worst().isPresent() ? 1 : 0;
+        }
+        return holesWrong + (int) rowFindings(rules).stream().filter(f -> f.level() != Level.NOTE && f.accepted().isEmpty()).count();
     }
 
     /** The face read. */

@@ -320,10 +320,18 @@ public final class BenchSide extends BorderPane {
         reading.flatMap(this::gapChange).ifPresent(text -> numbers.getChildren().add(Ui.wrapped(text, "attention-text", "inset")));
     }
 
-    /** What is to be said about the row as a whole. */
+    /** What is to be said about the row as a whole; a warning can be accepted like one of a hole. */
     private void row(HoleReading reading) {
-        desk.face().rowFindings(desk.snapshot().build().rules()).stream().filter(f -> f.place().hole().equals(reading.row().name())).forEach(f ->
-                numbers.getChildren().add(Ui.wrapped(f.message().in(desk.unit()), f.level() == Level.NOTE ? "soft" : "attention-text", "inset")));
+        desk.face().rowFindings(desk.snapshot().build().rules()).stream().filter(f -> f.place().hole().equals(reading.row().name())).forEach(f -> {
+            boolean note = f.level() == Level.NOTE || f.accepted().isPresent();
+            VBox box = new VBox(2, Ui.wrapped(f.message().in(desk.unit()), note ? "soft" : "attention-text"));
+            f.accepted().ifPresent(a -> box.getChildren().add(Ui.wrapped("Accepted: " + a, "soft")));
+            if (!note && !desk.session().readOnly()) {
+                accept(f, reading.row().id(), box);
+            }
+            box.getStyleClass().add("inset");
+            numbers.getChildren().add(box);
+        });
     }
 
     /** What the squeezer wants when the stack changed since the hole before in the row. */
@@ -370,7 +378,7 @@ public final class BenchSide extends BorderPane {
                     Ui.wrapped(finding.accepted().map(a -> "Accepted: " + a).orElse(finding.remedy().in(desk.unit())), "soft"), Ui.wrapped(finding.source(),
                             "tiny"));
             if (finding.accepted().isEmpty() && !desk.session().readOnly()) {
-                accept(finding, box);
+                desk.cursor().ifPresent(c -> accept(finding, c.hole().id(), box));
             }
             box.getStyleClass().add(error ? "finding-error" : "finding-warning");
             findings.getChildren().add(box);
@@ -378,10 +386,10 @@ public final class BenchSide extends BorderPane {
     }
 
     /** A quiet way to accept a finding; opened, it asks for the reason. */
-    private void accept(Finding finding, VBox box) {
+    private void accept(Finding finding, Id subject, VBox box) {
         String key = finding.rule() + "|" + finding.place().hole() + "|" + finding.place().layer();
         if (accepting.filter(key::equals).isPresent()) {
-            desk.cursor().ifPresent(c -> box.getChildren().add(new AcceptForm(desk, c.hole().id(), finding)));
+            box.getChildren().add(new AcceptForm(desk, subject, finding));
             return;
         }
         Button open = Ui.button("Accept it with a reason", "", () -> {

@@ -41,6 +41,13 @@ final class AcceptedList extends VBox {
 
     private String where(Acceptance a) {
         for (Build.FaceRef ref : desk.snapshot().build().faces()) {
+            if (a.subject() instanceof Id.Row row) {
+                Optional<String> name = ref.face().groups().stream().flatMap(g -> g.rows().stream()).filter(r -> r.id().equals(row)).map(r -> r.name())
+                        .findFirst();
+                if (name.isPresent()) {
+                    return ref.face().name() + " row " + name.get();
+                }
+            }
             if (a.subject() instanceof Id.Hole hole) {
                 Optional<HoleReading> r = desk.snapshot().face(ref.face().id()).of(hole);
                 if (r.isPresent()) {
@@ -48,6 +55,6 @@ final class AcceptedList extends VBox {
                 }
             }
         }
-        return "A hole that is gone";
+        return "Something that is gone";
     }
 }

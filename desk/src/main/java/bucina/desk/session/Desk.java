@@ -266,7 +266,7 @@ public final class Desk {
         for (int i = 0; i <= faces.size(); i++) {
             FaceReading reading = snapshot().face(faces.get((here + i) % faces.size()).face().id());
             for (int k = i == 0 ? after + 1 : 0; k < reading.size(); k++) {
-                if (reading.reading(k).worst().isPresent()) {
+                if (found(reading, reading.reading(k))) {
                     show(reading.face().id());
                     selection.set(Selection.none(reading.face().id()).one(reading.reading(k)));
                     return true;
@@ -274,6 +274,12 @@ public final class Desk {
             }
         }
         return false;
+    }
+
+    /** True for a hole with a finding, and for the first hole of a row that has one as a whole. */
+    private boolean found(FaceReading face, HoleReading reading) {
+        return reading.worst().isPresent() || reading.row().holes().getFirst().id().equals(reading.hole().id())
+                && !face.rowFaults(reading.row(), snapshot().build().rules()).isEmpty();
     }
 
     /** Shows the other unit. */
