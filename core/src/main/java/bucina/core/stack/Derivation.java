@@ -125,7 +125,7 @@ public final class Derivation {
                     all.addAll(StackCheck.findings(ref.face(), reading));
                 }
             }
-            all.addAll(face(ref.face().id()).rowFindings(build.rules()));
+            all.addAll(face(ref.face().id()).rowFindings());
             for (Group group : ref.face().groups()) {
                 group(ref.face(), group).forEach(all::add);
                 typed(group.id()).ifPresent(s -> s.faults().forEach(f -> all.add(new Finding(f.rule(), f.level(),

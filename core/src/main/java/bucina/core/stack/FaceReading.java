@@ -10,6 +10,8 @@ import bucina.core.rule.RuleSet;
 import bucina.core.sheet.Box;
 import bucina.core.sheet.Point;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,14 +25,15 @@ public final class FaceReading {
     private final HoleReading[] readings;
     private final Accepted accepted;
     private final int workedOut;
-    private List<Finding> rowFindings;
+    private final List<Finding> rowFindings;
 
-    private FaceReading(Face face, FaceHoles holes, HoleReading[] readings, Accepted accepted, int workedOut) {
+    private FaceReading(Face face, FaceHoles holes, HoleReading[] readings, RuleSet rules, Accepted accepted, int workedOut) {
         this.face = face;
         this.holes = holes;
         this.readings = readings;
         this.accepted = accepted;
         this.workedOut = workedOut;
+        this.rowFindings = rows(rules);
     }
 
     /** Works out every hole of a face. */
@@ -41,7 +44,7 @@ public final class FaceReading {
         for (int i = 0; i < readings.length; i++) {
             readings[i] = reader.read(i);
         }
-        return new FaceReading(face, holes, readings, accepted, readings.length);
+        return new FaceReading(face, holes, readings, solver.rules(), accepted, readings.length);
     }
 
     /**
@@ -68,7 +71,7 @@ public final class FaceReading {
                 made[i] = readings[holes.place(slot.hole().id())].in(slot.group(), slot.row());
             }
         }
-        return new FaceReading(changed, next, made, now, count);
+        return new FaceReading(changed, next, made, solver.rules(), now, count);
     }
 
     /** Finds the holes that a change touches. */
@@ -158,35 +161,36 @@ public final class FaceReading {
         return Optional.of(boxes);
     }
 
-    /** Findings about rows as wholes: their place names the row. Worked out when first asked for. */
-    public List<Finding> rowFindings(RuleSet rules) {
-        List<Finding> found = rowFindings;
-        if (found == null) {
-            found = new ArrayList<>();
-            int from = 0;
-            for (int i = 1; i <= readings.length; i++) {
-                if (i == readings.length || !readings[i].row().id().equals(readings[from].row().id())) {
-                    found.addAll(RowCheck.findings(face.name(), List.of(readings).subList(from, i), rules, accepted));
-                    from = i;
-                }
+    private List<Finding> rows(RuleSet rules) {
+        List<Finding> found = new ArrayList<>();
+        List<HoleReading> all = readings();
+        int from = 0;
+        for (int i = 1; i <= readings.length; i++) {
+            if (i == readings.length || !readings[i].row().id().equals(readings[from].row().id())) {
+                found.addAll(RowCheck.findings(face.name(), all.subList(from, i), rules, accepted));
+                from = i;
             }
-            rowFindings = found;
         }
-        return found;
+        return List.copyOf(found);
+    }
+
+    /** Findings about rows as wholes: their place names the row. */
+    public List<Finding> rowFindings() {
+        return rowFindings;
     }
 
     /** What is wrong with a row as a whole, worse than a note and not accepted. */
-    public List<Finding> rowFaults(Row row, RuleSet rules) {
-        return rowFindings(rules).stream().filter(f -> f.level() != Level.NOTE && f.accepted().isEmpty() && f.place().hole().equals(row.name())).toList();
+    public List<Finding> rowFaults(Row row) {
+        return rowFindings.stream().filter(f -> f.level() != Level.NOTE && f.accepted().isEmpty() && f.place().hole().equals(row.name())).toList();
     }
 
     /** How many findings there are that nobody accepted: holes with one, and rows with one as a whole. */
-    public int found(RuleSet rules) {
+    public int found() {
         int holesWrong = 0;
         for (HoleReading reading : readings) {
             holesWrong += reading.worst().isPresent() ? 1 : 0;
         }
-        return holesWrong + (int) rowFindings(rules).stream().filter(f -> f.level() != Level.NOTE && f.accepted().isEmpty()).count();
+        return holesWrong + (int) rowFindings.stream().filter(f -> f.level() != Level.NOTE && f.accepted().isEmpty()).count();
     }
 
     /** The face read. */
@@ -196,7 +200,7 @@ public final class FaceReading {
 
     /** Every reading, in the order of groups, rows and holes. */
     public List<HoleReading> readings() {
-        return List.of(readings);
+        return Collections.unmodifiableList(Arrays.asList(readings));
     }
 
     /** How many holes there are. */

@@ -36,28 +36,28 @@ class RowCheckTest {
     void a_wide_pitch_is_a_warning_in_free_layout_and_a_note_where_the_drawing_fixes_it() {
         // Holes an inch apart, thinnest sheet .032: 24 t = .768.
         Build free = Plans.build(8.5);
-        Finding f = read(free).rowFindings(catalogue.rules()).getFirst();
+        Finding f = read(free).rowFindings().getFirst();
         assertThat(f.rule()).isEqualTo("pitch-most");
         assertThat(f.level()).isEqualTo(Level.WARNING);
         assertThat(f.required()).contains(Length.in(.768));
         assertThat(f.place().hole()).isEqualTo("R1");
         assertThat(f.message().in(Unit.INCH)).startsWith("R1.1 to R1.2: The pitch is 1.000 in, over 24 t");
         Build fixed = Edit.group(free, new Id.Group(20), g -> g.withFastener(g.fastener(), "19× MS20470AD4"));
-        assertThat(read(fixed).rowFindings(catalogue.rules())).singleElement().satisfies(n -> assertThat(n.level()).isEqualTo(Level.NOTE));
-        assertThat(read(free).found(catalogue.rules())).isEqualTo(1);
-        assertThat(read(fixed).found(catalogue.rules())).isZero();
+        assertThat(read(fixed).rowFindings()).singleElement().satisfies(n -> assertThat(n.level()).isEqualTo(Level.NOTE));
+        assertThat(read(free).found()).isEqualTo(1);
+        assertThat(read(fixed).found()).isZero();
     }
 
     @Test
     void a_row_accepted_is_not_counted_any_more() {
         Build free = Plans.build(8.5);
-        Finding f = read(free).rowFindings(catalogue.rules()).getFirst();
+        Finding f = read(free).rowFindings().getFirst();
         Acceptance a = new Acceptance(new Id.Acceptance(free.nextId()), new Id.Row(1000), f.rule(), "", f.measured(), f.required(), "stiff enough", "M. Oake",
                 LocalDate.of(2026, 11, 1));
         Build accepted = free.withPapers(free.papers().with(a), free.nextId() + 1).checked();
         FaceReading after = Derivation.of(free, catalogue).after(accepted).face(new Id.Face(3));
-        assertThat(after.found(catalogue.rules())).isZero();
-        assertThat(after.rowFindings(catalogue.rules()).getFirst().accepted()).contains("stiff enough (M. Oake, 2026-11-01)");
+        assertThat(after.found()).isZero();
+        assertThat(after.rowFindings().getFirst().accepted()).contains("stiff enough (M. Oake, 2026-11-01)");
     }
 
     @Test
@@ -73,8 +73,8 @@ class RowCheckTest {
         Face face = Plans.face(Plans.layers(20), List.of(Plans.group(20, "G-1", small, List.of(row.withHoles(holes)))));
         FaceReading reading = read(Plans.build(face));
         assertThat(RowCheck.noseChanges(reading.readings())).isEqualTo(4);
-        assertThat(reading.rowFindings(catalogue.rules())).extracting(Finding::rule).contains("nosepiece-changes");
-        assertThat(reading.rowFaults(row, catalogue.rules())).extracting(Finding::rule).containsExactly("pitch-most");
+        assertThat(reading.rowFindings()).extracting(Finding::rule).contains("nosepiece-changes");
+        assertThat(reading.rowFaults(row)).extracting(Finding::rule).containsExactly("pitch-most");
     }
 
     @Test
@@ -82,6 +82,6 @@ class RowCheckTest {
         Fastener bolt = new Fastener.Hardware("AN4-5A", Length.in(.25), Length.in(.25), false);
         Face bolts = Plans.face(Plans.layers(20), List.of(Plans.group(20, "G-1", bolt, List.of(Plans.row(1000, "R1", 2, 3))),
                 Plans.group(21, "G-2", Plans.UNIVERSAL, List.of(Plans.row(2000, "R2", 2.2, 1)))));
-        assertThat(read(Plans.build(bolts)).rowFindings(catalogue.rules())).isEmpty();
+        assertThat(read(Plans.build(bolts)).rowFindings()).isEmpty();
     }
 }

@@ -322,7 +322,7 @@ public final class BenchSide extends BorderPane {
 
     /** What is to be said about the row as a whole; a warning can be accepted like one of a hole. */
     private void row(HoleReading reading) {
-        desk.face().rowFindings(desk.snapshot().build().rules()).stream().filter(f -> f.place().hole().equals(reading.row().name())).forEach(f -> {
+        desk.face().rowFindings().stream().filter(f -> f.place().hole().equals(reading.row().name())).forEach(f -> {
             boolean note = f.level() == Level.NOTE || f.accepted().isPresent();
             VBox box = new VBox(2, Ui.wrapped(f.message().in(desk.unit()), note ? "soft" : "attention-text"));
             f.accepted().ifPresent(a -> box.getChildren().add(Ui.wrapped("Accepted: " + a, "soft")));

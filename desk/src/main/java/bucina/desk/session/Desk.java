@@ -279,7 +279,7 @@ public final class Desk {
     /** True for a hole with a finding, and for the first hole of a row that has one as a whole. */
     private boolean found(FaceReading face, HoleReading reading) {
         return reading.worst().isPresent() || reading.row().holes().getFirst().id().equals(reading.hole().id())
-                && !face.rowFaults(reading.row(), snapshot().build().rules()).isEmpty();
+                && !face.rowFaults(reading.row()).isEmpty();
     }
 
     /** Shows the other unit. */

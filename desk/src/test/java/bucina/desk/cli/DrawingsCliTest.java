@@ -21,6 +21,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Drawings out and in, the other hand, and the checks of a build, on the command line. */
 class DrawingsCliTest {
@@ -181,5 +182,24 @@ class DrawingsCliTest {
         assertThat(err).contains("stainless");
         assertThat(run("log", locker, "add", "--group", "LL-2", "--designation", "ISO 15977 3.2 stainless x 6", "--who", "M. Oake", "--at", "2026-11-24T10:00",
                 "--minutes", "20", "--row", "R4", "--holes", "1-9", "--note", "checked twice")).as(err).isZero();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {
+        "dxf|0\nSECTION\n2\nENTITIES\n0\nCIRCLE\n10\nNaN\n20\n0\n40\n1\n0\nENDSEC\n0\nEOF\n",
+        "dxf|0\nSECTION\n2\nENTITIES\n0\nCIRCLE\n10\n1e400\n20\n0\n40\n1\n0\nENDSEC\n0\nEOF\n",
+        "dxf|0\nSECTION\n2\nENTITIES\n0\nLWPOLYLINE\n8\nBOW\n70\n1\n10\n0\n20\n0\n10\n9\n20\n9\n10\n9\n20\n0\n10\n0\n20\n9\n0\nENDSEC\n0\nEOF\n",
+        "svg|<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='100mm' viewBox='0 0 100 100'><path d='M0 0 L90 90 L90 0 L0 90 Z'/></svg>",
+        "svg|<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='100mm' viewBox='0 0 100 100'><path d='M0 0 L1e999 9 L9 9 Z'/></svg>",
+        "svg|<svg xmlns='http://www.w3.org/2000/svg' width='0mm' height='0mm' viewBox='0 0 NaN 0'><circle cx='1' cy='1' r='1'/></svg>",
+        "svg|<!DOCTYPE s [<!ENTITY a 'aaaa'><!ENTITY b '&a;&a;'>]><svg xmlns='http://www.w3.org/2000/svg'><text>&b;</text></svg>",
+        "csv|x,y,d\nNaN,1,.125\n", "csv|x,y,d\nInfinity,1,.125\n", "csv|x,y,d\n1,1e400,.125\n", "csv|", "json|{\"format\": NaN}"})
+    void hostile_files_end_in_a_sentence_and_leave_no_build(String line) throws IOException {
+        String format = line.substring(0, line.indexOf('|'));
+        Path bad = Files.writeString(folder.resolve("bad." + format), line.substring(format.length() + 1));
+        Path build = folder.resolve("bad.bucina");
+        assertThat(run("import", bad, "--from", format, "--unit", "mm", "--fastener", "MS20470AD4", "--out", build)).isEqualTo(2);
+        assertThat(err).isNotBlank().doesNotContain("Exception", "\tat ", "itself failed");
+        assertThat(build).doesNotExist();
     }
 }
