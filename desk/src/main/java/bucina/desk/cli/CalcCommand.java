@@ -4,6 +4,7 @@ import picocli.CommandLine.Command;
 
 /** Sums that need no build. */
 @Command(name = "calc", description = "Sums that need no build.", mixinStandardHelpOptions = true, synopsisSubcommandLabel = "VERB",
-        subcommands = {CalcRivetCommand.class, CalcBlindCommand.class, CalcEdgeCommand.class, CalcRowCommand.class, CalcTrimCommand.class})
+        subcommands = {CalcRivetCommand.class, CalcBlindCommand.class, CalcEdgeCommand.class, CalcRowCommand.class, CalcTrimCommand.class,
+            CalcBendCommand.class, CalcFlatCommand.class})
 final class CalcCommand {
 }

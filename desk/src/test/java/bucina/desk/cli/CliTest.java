@@ -135,6 +135,22 @@ class CliTest {
         assertThat(out).contains("too near already");
     }
 
+    @Test
+    void a_bend_and_a_flat() throws IOException {
+        assertThat(run("calc", "bend", "--radius", ".250", "--thickness", ".051", "--angle", "90", "--k", "empirical", "--json")).isZero();
+        assertThat(json().at("/allowance/in").asDouble()).isCloseTo(.42798, within(.000005));
+        assertThat(json().at("/setback/in").asDouble()).isCloseTo(.301, within(1e-12));
+        assertThat(run("calc", "bend", "--radius", "1/32", "--thickness", ".025", "--angle", "180", "--k", "0.446", "--json")).isZero();
+        assertThat(json().at("/setback").isNull()).isTrue();
+        assertThat(run("calc", "flat", "--legs", "1,2,1", "--angles", "-90,90", "--radius", ".16", "--thickness", ".04", "--k", ".5", "--json")).isZero();
+        assertThat(json().at("/developed_length/in").asDouble()).isCloseTo(3.76549, within(.000005));
+        assertThat(json().at("/flats/1/in").asDouble()).isCloseTo(1.6, within(1e-9));
+        assertThat(json().at("/tangents/0/1/in").asDouble()).isCloseTo(1.08274, within(.000005));
+        assertThat(json().at("/sight_lines/0/in").asDouble()).isCloseTo(.96, within(1e-9));
+        assertThat(run("calc", "flat", "--legs", "25,50", "--angles", "92", "--radius", "3", "--thickness", "1", "--k", "0.446", "--unit", "mm")).isZero();
+        assertThat(out).contains("Developed length 72.249 mm", "sight line");
+    }
+
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {
         "calc row --first 1 --last 1 --pitch 1 --diameter 1/8|both at", "calc row --first 1 --last 9 --pitch 0 --diameter 1/8|--pitch",
@@ -147,7 +163,10 @@ class CliTest {
         "calc rivet --head flush --diameter 1/8 --layers .03 --prep none|countersink or a dimple", "calc rivet --head universal --diameter 1/8|--layers",
         "calc rivet --head universal --diameter 1/8 --layers .03 --hole .1|smaller than the shank", "calc edge --head flush --diameter 1/8 --distance NaN|NaN",
         "calc edge --head flush --diameter 1/8 --distance .3 --flush-school 3|2.5 or 2", "frobnicate|frobnicate", "check /no/such.bucina|no build",
-        "calc rivet --head universal --diameter 1/8 --layers .03 --unit ft|ft"})
+        "calc rivet --head universal --diameter 1/8 --layers .03 --unit ft|ft",
+        "calc bend --radius -.1 --thickness .04 --angle 90 --k 0.5|radius", "calc bend --radius .1 --thickness .04 --angle 0 --k 0.5|over 0",
+        "calc flat --legs 1,.2,1 --angles 90,90 --radius .16 --thickness .04 --k 0.5|Leg 2",
+        "calc flat --legs 1,2 --angles 90 --radius .16 --thickness .04 --k 0.5 --measured-to middle|mould, outside"})
     void unusable_input_is_exit_2_and_one_sentence(String line, String expected) {
         assertThat(run(line.split(" "))).isEqualTo(2);
         assertThat(err.strip().lines()).hasSize(1);
