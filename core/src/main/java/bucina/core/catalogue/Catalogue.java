@@ -1,5 +1,6 @@
 package bucina.core.catalogue;
 
+import bucina.core.bend.RadiusTable;
 import bucina.core.blind.BlindTable;
 import bucina.core.blind.PulledSize;
 import bucina.core.measure.DrillTable;
@@ -26,8 +27,10 @@ import java.util.stream.Collectors;
  * @param pulled heads and mandrels of pulled rivets
  * @param rules  the rule set a new build starts with
  * @param choices what other rule sets change in it
+ * @param radii  least inside radii of bends
  */
-public record Catalogue(DrillTable drills, List<RivetSize> rivets, BlindTable blind, List<PulledSize> pulled, RuleSet rules, List<RuleChoice> choices) {
+public record Catalogue(DrillTable drills, List<RivetSize> rivets, BlindTable blind, List<PulledSize> pulled, RuleSet rules, List<RuleChoice> choices,
+                        RadiusTable radii) {
     public Catalogue {
         rivets = rivets.stream().sorted(Comparator.comparing(RivetSize::head).thenComparing(RivetSize::dash)).toList();
         pulled = List.copyOf(pulled);

@@ -1,8 +1,10 @@
 package bucina.core.catalogue;
 
+import bucina.core.bend.RadiusTable;
 import bucina.core.blind.BlindRivet;
 import bucina.core.blind.BlindTable;
 import bucina.core.blind.PulledSize;
+import bucina.core.material.Material;
 import bucina.core.measure.DrillSize;
 import bucina.core.measure.DrillTable;
 import bucina.core.measure.InputException;
@@ -49,8 +51,8 @@ public final class CatalogueReader {
     }
 
     /**
-     * Opens one of the shipped tables: {@code drills}, {@code rivets}, {@code blind}, {@code pulled}, {@code rules} or {@code rule-choices}. The caller
-     * closes it.
+     * Opens one of the shipped tables: {@code drills}, {@code rivets}, {@code blind}, {@code pulled}, {@code rules}, {@code rule-choices} or
+     * {@code bend-radius}. The caller closes it.
      */
     public static Reader shippedTable(String name) {
         InputStream in = CatalogueReader.class.getResourceAsStream("/bucina/core/data/" + name + ".csv");
@@ -72,7 +74,8 @@ public final class CatalogueReader {
                 new BlindTable(rows("blind", tables.apply("blind"), CatalogueReader::blind)),
                 rows("pulled", tables.apply("pulled"), CatalogueReader::pulled),
                 RuleSet.filled("handbook", rows("rules", tables.apply("rules"), CatalogueReader::rule), shippedRules()),
-                rows("rule-choices", tables.apply("rule-choices"), CatalogueReader::choice));
+                rows("rule-choices", tables.apply("rule-choices"), CatalogueReader::choice),
+                new RadiusTable(rows("bend-radius", tables.apply("bend-radius"), CatalogueReader::radius)));
     }
 
     private static <T> List<T> rows(String table, Reader reader, Function<CSVRecord, T> row) {
@@ -106,6 +109,11 @@ public final class CatalogueReader {
         Optional<RuleKey> key = code.isEmpty() ? Optional.empty() : Optional.of(RuleKey.of(code).orElseThrow(() -> new InputException("\"" + code
                 + "\" is no rule; edge.least.flush is one")));
         return new Catalogue.RuleChoice(row.get("name"), key, row.get("value"), row.get("reason"));
+    }
+
+    private static RadiusTable.Row radius(CSVRecord row) {
+        return new RadiusTable.Row(Material.parse(row.get("material")), inches(row, "thickness_in"), Double.parseDouble(row.get("practical_t")),
+                Double.parseDouble(row.get("safe_t")), row.get("source"));
     }
 
     private static PulledSize pulled(CSVRecord row) {

@@ -5,6 +5,6 @@ import picocli.CommandLine.Command;
 /** Sums that need no build. */
 @Command(name = "calc", description = "Sums that need no build.", mixinStandardHelpOptions = true, synopsisSubcommandLabel = "VERB",
         subcommands = {CalcRivetCommand.class, CalcBlindCommand.class, CalcEdgeCommand.class, CalcRowCommand.class, CalcTrimCommand.class,
-            CalcBendCommand.class, CalcFlatCommand.class})
+            CalcBendCommand.class, CalcFlatCommand.class, CalcRadiusCommand.class, CalcFluteCommand.class})
 final class CalcCommand {
 }

@@ -151,6 +151,18 @@ class CliTest {
         assertThat(out).contains("Developed length 72.249 mm", "sight line");
     }
 
+    @Test
+    void a_radius_and_flutes() throws IOException {
+        assertThat(run("calc", "radius", "--alloy", "2024-T3", "--thickness", ".040", "--json")).isZero();
+        assertThat(json().at("/practical/in").asDouble()).isCloseTo(.090, within(1e-9));
+        assertThat(json().at("/safe/in").asDouble()).isCloseTo(.170, within(1e-9));
+        assertThat(run("calc", "flute", "--sagitta", ".1", "--chord", "12", "--flange", ".75", "--depth", ".08", "--width", ".35", "--json")).isZero();
+        assertThat(json().at("/flutes").asInt()).isEqualTo(2);
+        assertThat(json().at("/depth_each/in").asDouble()).isCloseTo(.05955, within(.000005));
+        assertThat(run("calc", "flute", "--sagitta", "0", "--chord", "12", "--flange", ".75", "--depth", ".08", "--width", ".35")).isZero();
+        assertThat(out).contains("No flute is needed");
+    }
+
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {
         "calc row --first 1 --last 1 --pitch 1 --diameter 1/8|both at", "calc row --first 1 --last 9 --pitch 0 --diameter 1/8|--pitch",
@@ -166,6 +178,7 @@ class CliTest {
         "calc rivet --head universal --diameter 1/8 --layers .03 --unit ft|ft",
         "calc bend --radius -.1 --thickness .04 --angle 90 --k 0.5|radius", "calc bend --radius .1 --thickness .04 --angle 0 --k 0.5|over 0",
         "calc flat --legs 1,.2,1 --angles 90,90 --radius .16 --thickness .04 --k 0.5|Leg 2",
+        "calc radius --alloy 2024-T3 --thickness .2|.128", "calc radius --alloy 3003-O --thickness .04|5052-H32",
         "calc flat --legs 1,2 --angles 90 --radius .16 --thickness .04 --k 0.5 --measured-to middle|mould, outside"})
     void unusable_input_is_exit_2_and_one_sentence(String line, String expected) {
         assertThat(run(line.split(" "))).isEqualTo(2);
