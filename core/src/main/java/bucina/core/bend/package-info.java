@@ -1,5 +1,5 @@
 /**
- * Bends of sheet: how long the flat is, and where its tangent and sight lines lie.
+ * Forming of sheet: how long the flat of a bent profile is and where its tangent and sight lines lie, how tight a bend may be, and the flutes of a flange.
  *
  * <p>Terms: <b>bend angle</b> how far the sheet is turned, not the angle left between the legs; <b>tangent line</b> where flat and bend meet;
  * <b>bend allowance</b> the length of flat sheet that goes into a bend; <b>setback</b> mould line to tangent; <b>mould line</b> where the outer faces
