@@ -11,28 +11,28 @@ public enum MeasuredTo {
     /** The apex of the outer faces; up to 150°, beyond which the apex runs away. */
     MOULD("mould") {
         @Override
-        Optional<Length> beyondTangent(Bend bend) {
+        public Optional<Length> beyondTangent(Bend bend) {
             return bend.size().degrees() > 150 ? Optional.empty() : bend.setback();
         }
     },
     /** The plane across the leg that the outside of the bend touches, R + t beyond the tangent; under 90° there is none: the apex of the outer faces. */
     OUTSIDE("outside") {
         @Override
-        Optional<Length> beyondTangent(Bend bend) {
+        public Optional<Length> beyondTangent(Bend bend) {
             return bend.size().degrees() < 90 ? bend.setback() : Optional.of(bend.radius().plus(bend.thickness()));
         }
     },
     /** The apex of the inner faces; none at 180°. */
     INSIDE("inside") {
         @Override
-        Optional<Length> beyondTangent(Bend bend) {
+        public Optional<Length> beyondTangent(Bend bend) {
             return bend.innerSetback();
         }
     },
     /** The tangent: the leg is its flat. */
     FLAT("flat") {
         @Override
-        Optional<Length> beyondTangent(Bend bend) {
+        public Optional<Length> beyondTangent(Bend bend) {
             return Optional.of(Length.ZERO);
         }
     };
@@ -49,7 +49,7 @@ public enum MeasuredTo {
     }
 
     /** How much of the leg's given length lies beyond the tangent of the bend; empty if legs cannot be measured so at this bend. */
-    abstract Optional<Length> beyondTangent(Bend bend);
+    public abstract Optional<Length> beyondTangent(Bend bend);
 
     /**
      * Reads the word.

@@ -1,8 +1,12 @@
 package bucina.core.catalogue;
 
 import bucina.core.bend.RadiusTable;
+import bucina.core.bend.SheetStrength;
 import bucina.core.blind.BlindTable;
 import bucina.core.blind.PulledSize;
+import bucina.core.bolt.BoltThread;
+import bucina.core.bolt.Nut;
+import bucina.core.bolt.Washer;
 import bucina.core.measure.DrillTable;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
@@ -28,13 +32,21 @@ import java.util.stream.Collectors;
  * @param rules  the rule set a new build starts with
  * @param choices what other rule sets change in it
  * @param radii  least inside radii of bends
+ * @param sheets how strong, stiff and heavy sheets are
+ * @param bolts  threads, their bolts and torques
+ * @param nuts   heights of nuts
+ * @param washers kinds of washers
  */
 public record Catalogue(DrillTable drills, List<RivetSize> rivets, BlindTable blind, List<PulledSize> pulled, RuleSet rules, List<RuleChoice> choices,
-                        RadiusTable radii) {
+                        RadiusTable radii, List<SheetStrength> sheets, List<BoltThread> bolts, List<Nut> nuts, List<Washer> washers) {
     public Catalogue {
         rivets = rivets.stream().sorted(Comparator.comparing(RivetSize::head).thenComparing(RivetSize::dash)).toList();
         pulled = List.copyOf(pulled);
         choices = List.copyOf(choices);
+        sheets = List.copyOf(sheets);
+        bolts = List.copyOf(bolts);
+        nuts = List.copyOf(nuts);
+        washers = List.copyOf(washers);
     }
 
     /**

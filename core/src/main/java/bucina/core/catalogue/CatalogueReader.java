@@ -1,9 +1,13 @@
 package bucina.core.catalogue;
 
 import bucina.core.bend.RadiusTable;
+import bucina.core.bend.SheetStrength;
 import bucina.core.blind.BlindRivet;
 import bucina.core.blind.BlindTable;
 import bucina.core.blind.PulledSize;
+import bucina.core.bolt.BoltThread;
+import bucina.core.bolt.Nut;
+import bucina.core.bolt.Washer;
 import bucina.core.material.Material;
 import bucina.core.measure.DrillSize;
 import bucina.core.measure.DrillTable;
@@ -51,8 +55,8 @@ public final class CatalogueReader {
     }
 
     /**
-     * Opens one of the shipped tables: {@code drills}, {@code rivets}, {@code blind}, {@code pulled}, {@code rules}, {@code rule-choices} or
-     * {@code bend-radius}. The caller closes it.
+     * Opens one of the shipped tables: {@code drills}, {@code rivets}, {@code blind}, {@code pulled}, {@code rules}, {@code rule-choices},
+     * {@code bend-radius}, {@code sheets}, {@code bolts}, {@code nuts} or {@code washers}. The caller closes it.
      */
     public static Reader shippedTable(String name) {
         InputStream in = CatalogueReader.class.getResourceAsStream("/bucina/core/data/" + name + ".csv");
@@ -75,7 +79,10 @@ public final class CatalogueReader {
                 rows("pulled", tables.apply("pulled"), CatalogueReader::pulled),
                 RuleSet.filled("handbook", rows("rules", tables.apply("rules"), CatalogueReader::rule), shippedRules()),
                 rows("rule-choices", tables.apply("rule-choices"), CatalogueReader::choice),
-                new RadiusTable(rows("bend-radius", tables.apply("bend-radius"), CatalogueReader::radius)));
+                new RadiusTable(rows("bend-radius", tables.apply("bend-radius"), CatalogueReader::radius)),
+                rows("sheets", tables.apply("sheets"), CatalogueReader::sheet), rows("bolts", tables.apply("bolts"), CatalogueReader::bolt),
+                rows("nuts", tables.apply("nuts"), CatalogueReader::nut), rows("washers", tables.apply("washers"), r -> new Washer(r.get("name"),
+                inches(r, "thickness_in"), r.get("source"))));
     }
 
     private static <T> List<T> rows(String table, Reader reader, Function<CSVRecord, T> row) {
@@ -114,6 +121,39 @@ public final class CatalogueReader {
     private static RadiusTable.Row radius(CSVRecord row) {
         return new RadiusTable.Row(Material.parse(row.get("material")), inches(row, "thickness_in"), Double.parseDouble(row.get("practical_t")),
                 Double.parseDouble(row.get("safe_t")), row.get("source"));
+    }
+
+    private static SheetStrength sheet(CSVRecord row) {
+        return new SheetStrength(Material.parse(row.get("material")), number(row, "yield_ksi"), number(row, "modulus_msi"), number(row, "density_lb_in3"),
+                row.get("source"));
+    }
+
+    private static BoltThread bolt(CSVRecord row) {
+        List<Length> grips = new ArrayList<>();
+        for (String grip : row.get("grips_in").isBlank() ? new String[0] : row.get("grips_in").split(" +")) {
+            grips.add(Length.of(new BigDecimal(grip), Unit.INCH));
+        }
+        while (!grips.isEmpty() && grips.size() < (int) number(row, "lengths")) {
+            grips.add(grips.getLast().plus(inches(row, "grip_step_in")));
+        }
+        return new BoltThread(row.get("thread"), row.get("series"), inches(row, "shank_in"), (int) number(row, "threads_per_in"), grips,
+                (int) number(row, "shortest_eighths"), inches(row, "beyond_grip_in"), inches(row, "head_in"),
+                new BoltThread.Torque(number(row, "tension_low"), number(row, "tension_high")),
+                new BoltThread.Torque(number(row, "shear_low"), number(row, "shear_high")), row.get("source"));
+    }
+
+    private static Nut nut(CSVRecord row) {
+        Nut.Kind kind = Arrays.stream(Nut.Kind.values()).filter(k -> k.code().equals(row.get("kind"))).findFirst().orElseThrow(() -> new InputException(
+                "column kind must be tension, shear, castle or shear-castle, was \"" + row.get("kind") + "\""));
+        return new Nut(row.get("name"), kind, row.get("thread"), inches(row, "height_in"), row.get("source"));
+    }
+
+    private static double number(CSVRecord row, String column) {
+        try {
+            return Double.parseDouble(row.get(column));
+        } catch (NumberFormatException e) {
+            throw new InputException("column " + column + " must be a number like 50, was \"" + row.get(column) + "\"", e);
+        }
     }
 
     private static PulledSize pulled(CSVRecord row) {
