@@ -7,6 +7,7 @@ import bucina.core.blind.PulledSize;
 import bucina.core.bolt.BoltThread;
 import bucina.core.bolt.Nut;
 import bucina.core.bolt.Washer;
+import bucina.core.dress.Screw;
 import bucina.core.measure.DrillTable;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
@@ -36,9 +37,10 @@ import java.util.stream.Collectors;
  * @param bolts  threads, their bolts and torques
  * @param nuts   heights of nuts
  * @param washers kinds of washers
+ * @param screws 100 degree flush screws
  */
 public record Catalogue(DrillTable drills, List<RivetSize> rivets, BlindTable blind, List<PulledSize> pulled, RuleSet rules, List<RuleChoice> choices,
-                        RadiusTable radii, List<SheetStrength> sheets, List<BoltThread> bolts, List<Nut> nuts, List<Washer> washers) {
+                        RadiusTable radii, List<SheetStrength> sheets, List<BoltThread> bolts, List<Nut> nuts, List<Washer> washers, List<Screw> screws) {
     public Catalogue {
         rivets = rivets.stream().sorted(Comparator.comparing(RivetSize::head).thenComparing(RivetSize::dash)).toList();
         pulled = List.copyOf(pulled);
@@ -47,6 +49,7 @@ public record Catalogue(DrillTable drills, List<RivetSize> rivets, BlindTable bl
         bolts = List.copyOf(bolts);
         nuts = List.copyOf(nuts);
         washers = List.copyOf(washers);
+        screws = List.copyOf(screws);
     }
 
     /**

@@ -20,9 +20,10 @@ import java.util.Set;
  * @param assemblies the assemblies
  * @param stock      how many of each designation are on hand, by designation; counts at least 0
  * @param papers     what was asked, accepted and replaced
+ * @param workshop   sums and tools that are kept
  */
 public record Build(String name, String aircraft, RuleSet rules, long nextId, List<Part> parts, List<Assembly> assemblies,
-                    Map<String, Integer> stock, Paperwork papers) {
+                    Map<String, Integer> stock, Paperwork papers, Workshop workshop) {
     public Build {
         Names.check("a build", name);
         Objects.requireNonNull(aircraft, "aircraft");
@@ -31,11 +32,12 @@ public record Build(String name, String aircraft, RuleSet rules, long nextId, Li
         assemblies = List.copyOf(assemblies);
         stock = Map.copyOf(stock);
         Objects.requireNonNull(papers, "papers");
+        Objects.requireNonNull(workshop, "workshop");
     }
 
-    /** A build with no paperwork yet. */
+    /** A build with no paperwork and an empty workshop. */
     public Build(String name, String aircraft, RuleSet rules, long nextId, List<Part> parts, List<Assembly> assemblies, Map<String, Integer> stock) {
-        this(name, aircraft, rules, nextId, parts, assemblies, stock, Paperwork.NONE);
+        this(name, aircraft, rules, nextId, parts, assemblies, stock, Paperwork.NONE, Workshop.NONE);
     }
 
     /**
@@ -59,6 +61,11 @@ public record Build(String name, String aircraft, RuleSet rules, long nextId, Li
         papers.queries().forEach(q -> ids.take(q.id(), "query " + q.id().n()));
         papers.accepted().forEach(a -> ids.take(a.id(), "acceptance " + a.id().n()));
         papers.bulletins().forEach(b -> ids.take(b.id(), "bulletin " + b.name()));
+        workshop.sums().forEach(s -> {
+            ids.take(s.id(), "kept sum " + s.name());
+            s.part().ifPresent(p -> require(known.contains(p), "kept sum " + s.name() + " names part " + p.n() + ", which the build does not have"));
+        });
+        workshop.tools().forEach(t -> ids.take(t.id(), "tool " + t.name()));
         stock.forEach((designation, count) -> require(count >= 0, "stock of " + designation + " must be at least 0, was " + count));
         return this;
     }
@@ -135,12 +142,12 @@ public record Build(String name, String aircraft, RuleSet rules, long nextId, Li
 
     /** This build with other assemblies, and the next id moved on. */
     public Build withAssemblies(List<Assembly> changed, long next) {
-        return new Build(name, aircraft, rules, Math.max(next, nextId), parts, changed, stock, papers);
+        return new Build(name, aircraft, rules, Math.max(next, nextId), parts, changed, stock, papers, workshop);
     }
 
     /** This build with other parts, and the next id moved on. */
     public Build withParts(List<Part> changed, long next) {
-        return new Build(name, aircraft, rules, Math.max(next, nextId), changed, assemblies, stock, papers);
+        return new Build(name, aircraft, rules, Math.max(next, nextId), changed, assemblies, stock, papers, workshop);
     }
 
     /** This build with one part put in the place of the part with the same id. */
@@ -150,17 +157,22 @@ public record Build(String name, String aircraft, RuleSet rules, long nextId, Li
 
     /** This build with other paperwork, and the next id moved on. */
     public Build withPapers(Paperwork changed, long next) {
-        return new Build(name, aircraft, rules, Math.max(next, nextId), parts, assemblies, stock, changed);
+        return new Build(name, aircraft, rules, Math.max(next, nextId), parts, assemblies, stock, changed, workshop);
+    }
+
+    /** This build with another workshop, and the next id moved on. */
+    public Build withWorkshop(Workshop changed, long next) {
+        return new Build(name, aircraft, rules, Math.max(next, nextId), parts, assemblies, stock, papers, changed);
     }
 
     /** This build under another rule set. */
     public Build withRules(RuleSet changed) {
-        return new Build(name, aircraft, changed, nextId, parts, assemblies, stock, papers);
+        return new Build(name, aircraft, changed, nextId, parts, assemblies, stock, papers, workshop);
     }
 
     /** This build with the ids below {@code next} kept out of reach. */
     public Build withNextId(long next) {
-        return new Build(name, aircraft, rules, Math.max(next, nextId), parts, assemblies, stock, papers);
+        return new Build(name, aircraft, rules, Math.max(next, nextId), parts, assemblies, stock, papers, workshop);
     }
 
     /** The part with this id; it must be in the build. */

@@ -86,6 +86,22 @@ public sealed interface Id {
         }
     }
 
+    /** Of a kept sum. */
+    record Sum(long n) implements Id {
+
+        public Sum {
+            check(n);
+        }
+    }
+
+    /** Of a tool. */
+    record Tool(long n) implements Id {
+
+        public Tool {
+            check(n);
+        }
+    }
+
     /** Of a hole. */
     record Hole(long n) implements Id {
         public Hole {

@@ -5,6 +5,7 @@ import picocli.CommandLine.Command;
 /** Sums that need no build. */
 @Command(name = "calc", description = "Sums that need no build.", mixinStandardHelpOptions = true, synopsisSubcommandLabel = "VERB",
         subcommands = {CalcRivetCommand.class, CalcBlindCommand.class, CalcEdgeCommand.class, CalcRowCommand.class, CalcTrimCommand.class,
-            CalcBendCommand.class, CalcFlatCommand.class, CalcRadiusCommand.class, CalcFluteCommand.class})
+            CalcBendCommand.class, CalcFlatCommand.class, CalcRadiusCommand.class, CalcFluteCommand.class, CalcBoltCommand.class, CalcNestCommand.class,
+            CalcDressCommand.class, CalcCutCommand.class})
 final class CalcCommand {
 }

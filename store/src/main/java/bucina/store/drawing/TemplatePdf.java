@@ -134,7 +134,7 @@ public final class TemplatePdf {
     private void shapes(PdfPage page, double x0, double y0, double left, double low) throws IOException {
         Box seen = new Box(left, low, left + windowWidth() * 1e6, low + windowHeight() * 1e6);
         for (Drawing.Shape shape : template.drawing().shapes()) {
-            page.grey(0).width(shape.layer().equals("CROSSES") ? 0.1 : 0.2);
+            page.grey(0).width(shape.layer().equals("CROSSES") || shape.layer().equals("TANGENTS") ? 0.1 : 0.2).dashed(shape.layer().equals("SIGHT") ? 1.5 : 0);
             switch (shape) {
                 case Drawing.Path p -> page.path(p, x0, y0, 1);
                 case Drawing.Circle c when near(seen, c.at()) -> page.circle(c.at(), c.diameter().nanometres() / 2, x0, y0, 1);
@@ -143,6 +143,7 @@ public final class TemplatePdf {
                 }
             }
         }
+        page.dashed(0);
     }
 
     private static boolean near(Box seen, Point p) {

@@ -1,5 +1,7 @@
 package bucina.store.file;
 
+import bucina.store.json.Json;
+import bucina.store.json.PlanJson;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -61,6 +63,22 @@ final class Migrations {
             throw e;
         } finally {
             connection.setAutoCommit(true);
+        }
+    }
+
+    /** Runs the statements of a step; rules that are new get their shipped value. */
+    static void run(Connection connection, List<String> statements) throws SQLException {
+        try (Statement s = connection.createStatement()) {
+            for (String statement : statements) {
+                s.execute(statement);
+            }
+            String rules = null;
+            try (ResultSet r = s.executeQuery("SELECT rules FROM build")) {
+                rules = r.next() ? r.getString(1) : null;
+            }
+            if (rules != null) {
+                PlanRows.execute(connection, "UPDATE build SET rules = ?", Json.line(PlanJson.rules(PlanJson.rulesFrom(rules))));
+            }
         }
     }
 

@@ -19,11 +19,13 @@ import bucina.core.plan.Layer;
 import bucina.core.plan.Paperwork;
 import bucina.core.plan.Part;
 import bucina.core.plan.Row;
+import bucina.core.plan.Workshop;
 import bucina.core.sheet.Point;
 import bucina.store.json.Json;
 import bucina.store.json.LogJson;
 import bucina.store.json.PapersJson;
 import bucina.store.json.PlanJson;
+import bucina.store.json.WorkshopJson;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.sql.Connection;
 import java.sql.ResultSet;
@@ -98,8 +100,10 @@ final class PlanReader {
         Paperwork papers = new Paperwork(all("SELECT * FROM query ORDER BY position", r -> PapersJson.queryFrom(r.getString("body"))),
                 all("SELECT * FROM acceptance ORDER BY position", r -> PapersJson.acceptanceFrom(r.getString("body"))),
                 all("SELECT * FROM bulletin ORDER BY position", r -> PapersJson.bulletinFrom(r.getString("body"))));
+        Workshop workshop = new Workshop(all("SELECT * FROM kept_sum ORDER BY position", r -> WorkshopJson.sumFrom(r.getString("body"))),
+                all("SELECT * FROM tool ORDER BY position", r -> WorkshopJson.toolFrom(r.getString("body"))));
         List<Build> builds = all("SELECT * FROM build", r -> new Build(r.getString("name"), r.getString("aircraft"),
-                PlanJson.rulesFrom(r.getString("rules")), r.getLong("next_id"), parts, assemblies, stock, papers));
+                PlanJson.rulesFrom(r.getString("rules")), r.getLong("next_id"), parts, assemblies, stock, papers, workshop));
         if (builds.size() != 1) {
             throw new IllegalArgumentException("it holds " + builds.size() + " builds instead of one");
         }

@@ -7,14 +7,17 @@ import bucina.core.plan.Bulletin;
 import bucina.core.plan.Face;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hole;
+import bucina.core.plan.KeptSum;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Paperwork;
 import bucina.core.plan.Part;
 import bucina.core.plan.Query;
 import bucina.core.plan.Row;
+import bucina.core.plan.Tool;
 import bucina.store.json.Json;
 import bucina.store.json.PapersJson;
 import bucina.store.json.PlanJson;
+import bucina.store.json.WorkshopJson;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.SQLException;
@@ -94,6 +97,14 @@ final class PlanRows {
             }
         }
         papers(build.papers(), flat);
+        int s = 0;
+        for (KeptSum sum : build.workshop().sums()) {
+            flat.put(sum.id().n(), new Place(sum, 0, s++));
+        }
+        int t = 0;
+        for (Tool tool : build.workshop().tools()) {
+            flat.put(tool.id().n(), new Place(tool, 0, t++));
+        }
         return flat;
     }
 
@@ -142,6 +153,8 @@ final class PlanRows {
             case Query q -> "query";
             case Acceptance x -> "acceptance";
             case Bulletin b -> "bulletin";
+            case KeptSum s -> "kept_sum";
+            case Tool t -> "tool";
             case Hole h -> "hole";
             default -> throw new IllegalStateException("no table for " + record.getClass());
         };
@@ -164,6 +177,8 @@ final class PlanRows {
             case Query q -> put(c, "body", Json.line(PapersJson.query(q)));
             case Acceptance x -> put(c, "body", Json.line(PapersJson.acceptance(x)));
             case Bulletin b -> put(c, "body", Json.line(PapersJson.bulletin(b)));
+            case KeptSum s -> put(c, "body", Json.line(WorkshopJson.sum(s)));
+            case Tool t -> put(c, "body", Json.line(WorkshopJson.tool(t)));
             case Row r -> put(c, "name", r.name(), "next_label", r.nextLabel());
             case Hole h -> put(c, "label", h.label(), "x_nm", h.at().x(), "y_nm", h.at().y(), "deviation",
                     h.deviation().map(d -> Json.line(PlanJson.deviation(d))).orElse(null));

@@ -1,11 +1,7 @@
 package bucina.store.file;
 
-import bucina.store.json.Json;
-import bucina.store.json.PlanJson;
 import java.sql.Connection;
-import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.sql.Statement;
 import java.util.List;
 
 /** From version 1 to 2: bends, zones, holds, the other hand, queries, accepted findings and bulletins; rules that are new get their shipped value. */
@@ -24,17 +20,6 @@ final class Version2 {
     }
 
     static void run(Connection connection) throws SQLException {
-        try (Statement s = connection.createStatement()) {
-            for (String statement : STATEMENTS) {
-                s.execute(statement);
-            }
-            String rules = null;
-            try (ResultSet r = s.executeQuery("SELECT rules FROM build")) {
-                rules = r.next() ? r.getString(1) : null;
-            }
-            if (rules != null) {
-                PlanRows.execute(connection, "UPDATE build SET rules = ?", Json.line(PlanJson.rules(PlanJson.rulesFrom(rules))));
-            }
-        }
+        Migrations.run(connection, STATEMENTS);
     }
 }

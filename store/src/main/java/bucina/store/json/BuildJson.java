@@ -11,6 +11,7 @@ import bucina.core.plan.Assembly;
 import bucina.core.plan.Build;
 import bucina.core.plan.Paperwork;
 import bucina.core.plan.Part;
+import bucina.core.plan.Workshop;
 import bucina.store.Document;
 import bucina.store.Photo;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -24,7 +25,7 @@ import java.util.Map;
 public final class BuildJson {
 
     /** The version of the format written; older ones are read, newer ones refused. */
-    public static final int VERSION = 2;
+    public static final int VERSION = 3;
     private static final String FORMAT = "bucina-build";
 
     private BuildJson() {
@@ -42,6 +43,9 @@ public final class BuildJson {
         build.stock().entrySet().stream().sorted(Map.Entry.comparingByKey()).forEach(e -> stock.put(e.getKey(), e.getValue()));
         if (!build.papers().equals(Paperwork.NONE)) {
             node.set("papers", PapersJson.papers(build.papers()));
+        }
+        if (!build.workshop().equals(Workshop.NONE)) {
+            node.set("workshop", WorkshopJson.workshop(build.workshop()));
         }
         node.set("marks", array(document.log().marks(), LogJson::mark));
         node.set("log", array(document.log().entries(), LogJson::entry));
@@ -63,7 +67,8 @@ public final class BuildJson {
         if (at.whole("version") > VERSION || at.whole("version") < 1) {
             throw at.get("version").wrong("this program reads versions 1 to " + VERSION + "; use a newer Bucina for a newer file");
         }
-        at.only("format", "version", "unit", "name", "aircraft", "nextId", "rules", "parts", "assemblies", "stock", "papers", "marks", "log", "photographs");
+        at.only("format", "version", "unit", "name", "aircraft", "nextId", "rules", "parts", "assemblies", "stock", "papers", "workshop", "marks", "log",
+                "photographs");
         if (!at.text("unit").equals("mm")) {
             throw at.get("unit").wrong("lengths in this format are mm");
         }
@@ -73,8 +78,9 @@ public final class BuildJson {
         At counts = at.get("stock");
         counts.names().forEach(name -> stock.put(name, counts.small(name)));
         Paperwork papers = at.maybe("papers").map(PapersJson::papers).orElse(Paperwork.NONE);
+        Workshop workshop = at.maybe("workshop").map(WorkshopJson::workshop).orElse(Workshop.NONE);
         Build build = at.make(() -> new Build(at.text("name"), at.text("aircraft"), PlanJson.rules(at.get("rules")), at.whole("nextId"), parts,
-                assemblies, stock, papers).checked());
+                assemblies, stock, papers, workshop).checked());
         List<Mark> marks = at.list("marks", LogJson::mark);
         List<LogEntry> entries = at.list("log", LogJson::entry);
         Logbook log = at.get("log").make(() -> new Logbook(entries, marks));

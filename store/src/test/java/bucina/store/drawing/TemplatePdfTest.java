@@ -4,6 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import bucina.core.bend.Bracket;
+import bucina.core.bend.BracketFlat;
+import bucina.core.bend.NeutralLine;
+import bucina.core.drawing.FlatDrawing;
+import bucina.core.measure.Angle;
+import bucina.core.measure.Length;
+import bucina.core.sheet.Box;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.demo.Dunlin;
@@ -20,6 +27,7 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Supplier;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -60,6 +68,36 @@ class TemplatePdfTest {
     private static String text(byte[] pdf) throws IOException {
         try (PDDocument document = Loader.loadPDF(pdf)) {
             return new PDFTextStripper().getText(document);
+        }
+    }
+
+    @Test
+    void a_flat_of_a_bracket_prints_true() throws IOException {
+        Bracket.Sheet sheet = new Bracket.Sheet(Length.in(.040), Length.in(.125), new NeutralLine.Factor(0.446));
+        Angle right = Angle.degrees(90);
+        Bracket bracket = new Bracket(Bracket.rectangle(Length.in(3), Length.in(2)), sheet, List.of(new Bracket.Flange(0, Length.in(.75), right),
+                new Bracket.Flange(1, Length.in(.75), right)), List.of(new Bracket.Hole(Optional.empty(), Length.in(1), Length.in(1.25), Length.in(.19)),
+                new Bracket.Hole(Optional.of(0), Length.in(1.5), Length.in(.45), Length.in(.098))), Optional.empty(), Bracket.Grain.UNKNOWN);
+        Template template = FlatDrawing.of("Rib clip", BracketFlat.of(bracket));
+        try (PDDocument document = Loader.loadPDF(TemplatePdf.write(template, Paper.A4, "Dunlin", FONT))) {
+            assertThat(document.getNumberOfPages()).isEqualTo(1);
+            BufferedImage image = new PDFRenderer(document).renderImageWithDPI(0, DPI, ImageType.GRAY);
+            // One page: the lower left of the drawing with its 4 mm of air lies at the window's corner, a window as high as the drawing under the head.
+            Box box = template.drawing().box().orElseThrow();
+            double x0 = 12 - box.minX() / 1e6 + 4;
+            double y0 = Paper.A4.height() - 22 - (box.height() / 1e6 + 8) - box.minY() / 1e6 + 4;
+            double in = 25.4;
+            // Hand: SB .165, BA .2243725, reach .8093725. Left edge x 0; free edge of side 1 at y .165 - .8093725 = -.6443725; of side 2 at x 3.6443725.
+            assertThat(crossing(image, x0, y0 + 1 * in, true)).isCloseTo(0, within(0.2));
+            assertThat(crossing(image, x0 + 1.5 * in, y0 - .6443725 * in, false)).isCloseTo(0, within(0.2));
+            assertThat(crossing(image, x0 + 3.6443725 * in, y0 + 1 * in, true)).isCloseTo(0, within(0.2));
+            // Tangents of side 1 at y .165 and -.0593725; the relief hole of .25 at (2.835, .165) is cut round on its inner side.
+            assertThat(crossing(image, x0 + 1.2 * in, y0 + .165 * in, false)).isCloseTo(0, within(0.2));
+            assertThat(crossing(image, x0 + 1.2 * in, y0 - .0593725 * in, false)).isCloseTo(0, within(0.2));
+            double diagonal = .125 * Math.sqrt(0.5);
+            assertThat(crossing(image, x0 + (2.835 - diagonal) * in, y0 + (.165 + diagonal) * in, true)).isCloseTo(0, within(0.2));
+            // The hole .45 up side 1 lies at y -(.45 - .1056275) = -.3443725; its right edge .049 beyond 1.5.
+            assertThat(crossing(image, x0 + 1.549 * in, y0 - .3443725 * in, true)).isCloseTo(0, within(0.2));
         }
     }
 

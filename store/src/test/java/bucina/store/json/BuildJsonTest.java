@@ -52,6 +52,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import bucina.core.plan.KeptSum;
+import bucina.core.plan.Tool;
+import bucina.core.plan.Workshop;
+import bucina.core.measure.Unit;
+import java.util.Map;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -96,7 +101,7 @@ class BuildJsonTest {
         assertThat(again(new Document(more, demo.log(), demo.photos())).build()).isEqualTo(more);
     }
 
-    /** Everything that version 2 brought in one build: pulled rivets, zones, holds, bends, the other hand, queries, acceptances, a bulletin. */
+    /** Everything that versions 2 and 3 brought: pulled rivets, zones, holds, bends, the other hand, queries, acceptances, a bulletin, a workshop. */
     static Build full() {
         var catalogue = CatalogueReader.shipped();
         Build build = Locker.build(catalogue.rules());
@@ -119,11 +124,15 @@ class BuildJsonTest {
         Acceptance accepted = new Acceptance(new Id.Acceptance(recorded.nextId()), new Id.Row(5), "pitch-most", "", Optional.of(Length.in(1)),
                 Optional.empty(), "so drawn", "M. Oake", LocalDate.of(2026, 11, 23));
         assertThat(assemblies).hasSize(2);
-        return recorded.withPapers(recorded.papers().with(accepted), recorded.nextId() + 1).checked();
+        Build papered = recorded.withPapers(recorded.papers().with(accepted), recorded.nextId() + 1);
+        KeptSum sum = new KeptSum(new Id.Sum(papered.nextId()), "bend", "Clip", Optional.of(papered.parts().getFirst().id()), Unit.INCH, Map.of("legs",
+                "1, 2"));
+        Tool drill = new Tool(new Id.Tool(papered.nextId() + 1), Tool.Kind.STEP_DRILL, "Bench step drill", List.of(Length.mm(4), Length.mm(6)));
+        return papered.withWorkshop(Workshop.NONE.with(sum).withTools(List.of(drill)), papered.nextId() + 2).checked();
     }
 
     @Test
-    void what_version_2_brought_goes_out_and_comes_in_and_is_valid_by_the_schema() throws IOException {
+    void what_later_versions_brought_goes_out_and_comes_in_and_is_valid_by_the_schema() throws IOException {
         Document document = new Document(full(), Logbook.EMPTY, List.of());
         assertThat(again(document).build()).isEqualTo(document.build());
         assertThat(schema().validate(BuildJson.write(document))).isEmpty();
@@ -190,7 +199,7 @@ class BuildJsonTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
-        "/version|3|versions 1 to 2", "/unit|\"in\"|/unit", "/parts/0/fittingOrder|\"x\"|/parts/0/fittingOrder: must be a whole number",
+        "/version|4|versions 1 to 3", "/unit|\"in\"|/unit", "/parts/0/fittingOrder|\"x\"|/parts/0/fittingOrder: must be a whole number",
         "/assemblies/0/faces/1/layers/2/thickness|\"thin\"|/assemblies/0/faces/1/layers/2/thickness: must be a number",
         "/assemblies/0/faces/1/layers/2/thickness|0|thickness must be over 0",
                 "/assemblies/0/faces/0/groups/0/rows/0/holes/3/at|[1]|/at: must be a list of at least 2",

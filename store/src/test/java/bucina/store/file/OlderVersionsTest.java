@@ -2,8 +2,14 @@ package bucina.store.file;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import bucina.core.measure.Length;
+import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
+import bucina.core.plan.Id;
+import bucina.core.plan.KeptSum;
 import bucina.core.plan.Paperwork;
+import bucina.core.plan.Tool;
+import bucina.core.plan.Workshop;
 import bucina.core.rule.RuleKey;
 import bucina.store.Demo;
 import java.io.IOException;
@@ -14,11 +20,13 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** A file of version 1 is made by taking away what version 2 added. */
-class Version2Test {
+/** Files of older versions are made by taking away what the later ones added. */
+class OlderVersionsTest {
 
     @TempDir
     private Path folder;
@@ -28,10 +36,12 @@ class Version2Test {
         BuildFile.create(path, Demo.document()).close();
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path); Statement s = c.createStatement()) {
             for (String sql : List.of("ALTER TABLE assembly DROP COLUMN twin", "ALTER TABLE face DROP COLUMN zones", "ALTER TABLE layer DROP COLUMN bends",
-                    "ALTER TABLE fastener_group DROP COLUMN holes", "DROP TABLE query", "DROP TABLE acceptance", "DROP TABLE bulletin",
+                    "ALTER TABLE fastener_group DROP COLUMN holes", "DROP TABLE kept_sum", "DROP TABLE tool", "DROP TABLE query", "DROP TABLE acceptance",
+                            "DROP TABLE bulletin",
                     "UPDATE build SET rules = json_set(rules, '$.rules', (SELECT json_group_array(json(value)) FROM json_each(rules, '$.rules') "
                             + "WHERE json_extract(value, '$.key') NOT IN ('gauge.least', 'head.tangent.clear', 'lap.lift.back', 'blind.punch.under', "
-                            + "'blind.tail.diameter')))", "PRAGMA user_version = 1", "PRAGMA wal_checkpoint(TRUNCATE)")) {
+                            + "'blind.tail.diameter', 'opening.land.least', 'opening.corner.least')))", "PRAGMA user_version = 1",
+                            "PRAGMA wal_checkpoint(TRUNCATE)")) {
                 s.execute(sql);
             }
         }
@@ -49,7 +59,28 @@ class Version2Test {
             file.save(read.withRules(read.rules().with(RuleKey.LAP_BACK, "4 in", "stiff skin")));
             assertThat(file.read().build().rules().rule(RuleKey.LAP_BACK).value()).isEqualTo("4 in");
         }
-        assertThat(folder.resolve("old.bucina.before-version-2")).exists();
+        assertThat(folder.resolve("old.bucina.before-version-3")).exists();
+    }
+
+    @Test
+    void a_file_of_version_2_gets_an_empty_workshop_and_keeps_what_is_put_there() throws SQLException {
+        Path path = folder.resolve("two.bucina");
+        BuildFile.create(path, Demo.document()).close();
+        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path); Statement s = c.createStatement()) {
+            s.execute("DROP TABLE kept_sum");
+            s.execute("DROP TABLE tool");
+            s.execute("PRAGMA user_version = 2");
+        }
+        try (BuildFile file = BuildFile.open(path)) {
+            Build read = file.read().build();
+            assertThat(read.workshop()).isEqualTo(Workshop.NONE);
+            KeptSum sum = new KeptSum(new Id.Sum(read.nextId()), "bend", "Clip", Optional.of(read.parts().getFirst().id()), Unit.MM, Map.of("legs", "20, 30"));
+            Tool drill = new Tool(new Id.Tool(read.nextId() + 1), Tool.Kind.STEP_DRILL, "Bench step drill", List.of(Length.fraction(1, 8), Length.mm(6)));
+            file.save(read.withWorkshop(Workshop.NONE.with(sum).withTools(List.of(drill)), read.nextId() + 2));
+            assertThat(file.read().build().workshop()).isEqualTo(new Workshop(List.of(sum), List.of(drill)));
+            file.save(file.read().build().withWorkshop(Workshop.NONE, 1));
+            assertThat(file.read().build().workshop()).isEqualTo(Workshop.NONE);
+        }
     }
 
     @Test
@@ -60,6 +91,6 @@ class Version2Test {
             assertThat(file.document().build().assemblies()).isEqualTo(Demo.document().build().assemblies());
         }
         assertThat(Files.readAllBytes(path)).isEqualTo(before);
-        assertThat(folder.resolve("old.bucina.before-version-2")).doesNotExist();
+        assertThat(folder.resolve("old.bucina.before-version-3")).doesNotExist();
     }
 }
