@@ -2,6 +2,7 @@ package bucina.desk;
 
 import bucina.desk.app.DeskApp;
 import bucina.desk.app.Screenshots;
+import bucina.desk.app.SumsApp;
 import bucina.desk.cli.Cli;
 import bucina.desk.session.DemoBuild;
 import java.io.PrintWriter;
@@ -10,6 +11,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
+import java.util.Locale;
 
 /** Where the program starts. */
 public final class Main {
@@ -17,19 +19,24 @@ public final class Main {
     private Main() {
     }
 
-    /** Opens a window for a file, for nothing, for {@code demo} and for {@code new FILE}, takes pictures for {@code screenshots}; otherwise runs a verb. */
+    /** Opens a window for a file, for nothing, for {@code demo} and for {@code new FILE}, the sums alone for {@code sums},
+            takes pictures for {@code screenshots}; otherwise runs a verb. */
     public static void main(String[] args) {
+        // Figures have a decimal point, wherever the machine stands.
+        Locale.setDefault(Locale.Category.FORMAT, Locale.ROOT);
         List<String> words = List.of(args);
         String first = words.isEmpty() ? "" : words.getFirst();
         if (words.isEmpty()) {
             DeskApp.open(new DeskApp.What.Last());
         } else if (first.equals("demo") && List.of("locker", "--fresh").containsAll(words.subList(1, words.size()))) {
             DeskApp.open(new DeskApp.What.Demo(words.contains("locker") ? DemoBuild.Which.LOCKER : DemoBuild.Which.STABILATOR, words.contains("--fresh")));
+        } else if (words.equals(List.of("sums"))) {
+            SumsApp.open();
         } else if (first.equals("new") && words.size() == 2 && !words.get(1).startsWith("-")) {
             DeskApp.open(new DeskApp.What.New(Path.of(words.get(1))));
-        } else if (first.equals("screenshots") && words.size() == 2 && !words.get(1).startsWith("-")) {
+        } else if (first.equals("screenshots") && words.size() >= 2 && !words.get(1).startsWith("-")) {
             System.setProperty("java.awt.headless", "true");
-            System.exit(Screenshots.into(Path.of(words.get(1))));
+            System.exit(Screenshots.into(Path.of(words.get(1)), words.subList(2, words.size())));
         } else if (words.size() == 1 && (first.endsWith(".bucina") || Files.isRegularFile(Path.of(first)))) {
             DeskApp.open(new DeskApp.What.File(Path.of(first)));
         } else {

@@ -1,5 +1,6 @@
 package bucina.desk.app;
 
+import bucina.core.plan.Layer;
 import bucina.desk.bench.BenchSide;
 import bucina.desk.card.BenchMode;
 import bucina.desk.card.BringCard;
@@ -25,6 +26,7 @@ import bucina.desk.session.WorkTimer;
 import bucina.desk.sheet.OrientationBadge;
 import bucina.desk.sheet.SheetView;
 import bucina.desk.strip.RowStrip;
+import bucina.desk.sumsroom.SumsRoom;
 import java.time.Clock;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -60,6 +62,7 @@ public final class DeskWindow {
     private LogbookRoom logbook;
     private RulesRoom rules;
     private PapersRoom papers;
+    private SumsRoom sums;
     private Node legend;
 
     /** A window that opens no other build. */
@@ -145,6 +148,9 @@ public final class DeskWindow {
         bench.use(p, scale);
         rack.use(p);
         badge.use(p);
+        if (sums != null) {
+            sums.use(p, scale);
+        }
         legend();
     }
 
@@ -165,11 +171,40 @@ public final class DeskWindow {
                 frame.setCenter(papers);
                 papers.enter();
             }
+            case SUMS -> {
+                frame.setCenter(sums());
+                sums.enter();
+            }
             case SHEET -> {
                 frame.setCenter(sheetRoom);
                 sheet.requestFocus();
             }
         }
+    }
+
+    private SumsRoom sums() {
+        if (sums == null) {
+            sums = new SumsRoom(new SumsRoom.Host(desk.session().catalogue(), Optional.of(desk.session()), desk.unitProperty(),
+                    w -> desk.whyProperty().set(Optional.of(w))));
+            sums.use(palette(), desk.scaleProperty().get() / 100.0);
+        }
+        return sums;
+    }
+
+    /** Opens a sum in its room. */
+    void sum(String code) {
+        desk.roomProperty().set(Desk.Room.SUMS);
+        sums.sum(code);
+    }
+
+    /** Opens the bend bench for the part of the sheet picked, or of the sheet under the picked hole that is bent. */
+    void formPart() {
+        Optional<Layer> sheetOf = desk.layer().or(() -> desk.cursor().flatMap(c -> c.layers().stream().filter(l -> !l.bends().isEmpty()).findFirst()
+                .or(() -> c.layers().stream().reduce((a, b) -> b))));
+        sheetOf.ifPresent(l -> {
+            desk.roomProperty().set(Desk.Room.SUMS);
+            sums.form(desk.snapshot().build().part(l.part()), l.thickness());
+        });
     }
 
     private void legend() {

@@ -42,10 +42,12 @@ final class EmptyView extends StackPane {
         panel.setId("empty-panel");
         Button bring = Ui.button("Bring in a drawing", "I", this::bring);
         bring.setId("empty-bring");
+        Button sums = Ui.button("Bench sums", "S", this::sums);
+        sums.setId("empty-sums");
         unitButton = Ui.button("", "U", this::turn, "quiet");
         unitButton.setId("empty-unit");
         words = new VBox(14, Ui.label(session.snapshot().build().name(), "bench-title"), Ui.wrapped("Nothing is on the bench yet. A face goes here: one joint "
-                + "plane, drawn flat, with its sheets and its holes.", "plain"), new HBox(10, panel, bring, unitButton),
+                + "plane, drawn flat, with its sheets and its holes.", "plain"), new HBox(10, panel, bring, sums, unitButton),
                         Ui.wrapped("A panel is made from a few figures: "
                 + "skin, spars, ribs, pitch. A drawing can be DXF or SVG; holes measured off a part come as a table.", "soft"));
         words.setMaxSize(620, USE_PREF_SIZE);
@@ -69,8 +71,13 @@ final class EmptyView extends StackPane {
         switch (e.getCode()) {
             case P -> panel();
             case I -> bring();
+            case S -> sums();
             case U -> turn();
-            case ESCAPE -> show(words);
+            case ESCAPE -> {
+                if (!(getChildren().getFirst() instanceof SumsPane pane && pane.putAway())) {
+                    show(words);
+                }
+            }
             default -> {
                 return;
             }
@@ -92,6 +99,16 @@ final class EmptyView extends StackPane {
     private void show(Node node) {
         getChildren().setAll(node);
         setMargin(node, new Insets(30));
+    }
+
+    /** The sums need no face; the number opened up lies over them. */
+    private void sums() {
+        if (getChildren().contains(words)) {
+            SumsPane pane = new SumsPane(session.catalogue(), Optional.of(session), unit, palette, Ui.button("Back", "Esc", () -> show(words), "quiet"));
+            show(pane);
+            setMargin(pane, Insets.EMPTY);
+            pane.enter();
+        }
     }
 
     private void panel() {

@@ -6,6 +6,7 @@ import bucina.desk.session.Desk;
 import bucina.desk.session.Finder;
 import bucina.desk.session.Selection;
 import bucina.desk.session.Stage;
+import bucina.desk.sums.Sums;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -51,10 +52,12 @@ final class Keys {
         add("Undo (a correcting entry for a logged one)", "Ctrl+Z", shortcut(KeyCode.Z), () -> desk.session().undo(s -> { }));
         add("Redo", "Ctrl+Y", shortcut(KeyCode.Y), () -> desk.session().redo(s -> { }));
         add("Sheet room", "F1", plain(KeyCode.F1), () -> desk.roomProperty().set(Desk.Room.SHEET));
-        add("Logbook room", "F2", plain(KeyCode.F2), () -> desk.roomProperty().set(Desk.Room.LOGBOOK));
-        add("Rules room: limits, and what another rule set changes", "F3", plain(KeyCode.F3), () -> desk.roomProperty().set(Desk.Room.RULES));
-        add("Papers room: queries, bulletins, the other hand", "F4", plain(KeyCode.F4), () -> desk.roomProperty().set(Desk.Room.PAPERS));
+        add("Bench sums room: bends, cutting, bolts", "F2", plain(KeyCode.F2), () -> desk.roomProperty().set(Desk.Room.SUMS));
+        add("Logbook room", "F3", plain(KeyCode.F3), () -> desk.roomProperty().set(Desk.Room.LOGBOOK));
+        add("Rules room: limits, and what another rule set changes", "F4", plain(KeyCode.F4), () -> desk.roomProperty().set(Desk.Room.RULES));
+        add("Papers room: queries, bulletins, the other hand", "F5", plain(KeyCode.F5), () -> desk.roomProperty().set(Desk.Room.PAPERS));
         add("Change the sheet by hand, or stop", "E", plain(KeyCode.E), () -> change(!desk.changingProperty().get()));
+        add("Bend bench for this sheet's part", "H", plain(KeyCode.H), window::formPart);
         add("Delete the picked holes", "Del", plain(KeyCode.DELETE), () -> window.bench().delete());
         add("Add a hole after this one", "A", plain(KeyCode.A), () -> window.bench().addHole());
         add("Safe trim lines", "Y", plain(KeyCode.Y), () -> desk.trimProperty().set(!desk.trimProperty().get()));
@@ -114,6 +117,7 @@ final class Keys {
                 hits.add(new Finder.Hit(Finder.Kind.COMMAND, c.name, c.shown, c.does));
             }
         }
+        Sums.ALL.forEach(s -> hits.add(new Finder.Hit(Finder.Kind.COMMAND, "Sum: " + s.title(), "", () -> window.sum(s.code()))));
         return hits;
     }
 

@@ -13,6 +13,7 @@ import bucina.desk.session.Desk;
 import bucina.desk.session.Explain;
 import bucina.desk.session.Selection;
 import bucina.desk.session.Stage;
+import bucina.desk.sums.Sums;
 
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
@@ -37,11 +38,10 @@ final class Poses {
             HoleReading hole = desk.cursor().orElseThrow();
             desk.whyProperty().set(Optional.of(new Explain(desk.snapshot().build().rules(), desk.unit()).hole(hole).get(1)));
         });
-        poses.put("finding", () -> {
+        poses.put("logging", () -> {
             window.putAway();
-            pick(desk, "Main spar web", "R8", 1);
+            logging(desk, scene);
         });
-        poses.put("logging", () -> logging(desk, scene));
         poses.put("logbook", () -> desk.roomProperty().set(Desk.Room.LOGBOOK));
         poses.put("held-open", () -> {
             desk.roomProperty().set(Desk.Room.SHEET);
@@ -49,15 +49,10 @@ final class Poses {
             pick(desk, "Upper skin", "R1", 4);
         });
         poses.put("dragged-edge", () -> draggedEdge(desk, window));
-        poses.put("trim", () -> {
+        poses.put("bulletin", () -> {
             window.sheet().letGo();
             desk.changingProperty().set(false);
             window.sheet().fit();
-            desk.show(desk.snapshot().build().face("Main spar web").orElseThrow().face().id());
-            desk.trimProperty().set(true);
-        });
-        poses.put("bulletin", () -> {
-            desk.trimProperty().set(false);
             bulletin(desk);
         });
         poses.put("rules", () -> {
@@ -76,6 +71,16 @@ final class Poses {
             desk.selectionProperty().set(Selection.row(desk.face(), desk.cursor().orElseThrow().row().id(), desk.selectionProperty().get().cursor()));
             desk.benchProperty().set(true);
         });
+        return poses;
+    }
+
+    /** The sums that have a picture of their own in the documentation, then every sum by its code. */
+    static Map<String, Runnable> sums(Desk desk, DeskWindow window) {
+        Map<String, Runnable> poses = new LinkedHashMap<>();
+        Map.of("bend-bench", "bend", "bracket-flat", "bracket", "flutes", "flute", "cutting-list", "cut", "bolt", "bolt")
+                .forEach((name, code) -> poses.put(name, () -> window.sum(code)));
+        Sums.ALL.forEach(s -> poses.put("sum-" + s.code(), () -> window.sum(s.code())));
+        poses.put("sum-done", () -> desk.roomProperty().set(Desk.Room.SHEET));
         return poses;
     }
 

@@ -48,14 +48,20 @@ import org.apache.pdfbox.rendering.PDFRenderer;
 public final class Screenshots extends Application {
 
     private static volatile Path folder;
+    private static volatile List<String> only = List.of();
     private static final CompletableFuture<Integer> EXIT = new CompletableFuture<>();
     private final ExecutorService worker = Executors.newSingleThreadExecutor();
     private Session session;
     private javafx.stage.Stage stage;
 
-    /** Takes the pictures; gives the exit code. */
-    public static int into(Path out) {
+    /**
+     * Takes the pictures; gives the exit code.
+     *
+     * @param names of the pictures to take; empty for those of the documentation
+     */
+    public static int into(Path out, List<String> names) {
         folder = out;
+        only = List.copyOf(names);
         launch(Screenshots.class);
         return EXIT.getNow(1);
     }
@@ -81,6 +87,7 @@ public final class Screenshots extends Application {
         stage = first;
         Files.createDirectories(folder);
         home = Files.createTempDirectory("bucina-pictures");
+        sittings.add(new Sitting(f -> DemoBuild.write(f, catalogue), q -> Poses.sums(desk, window).forEach((n, p) -> q.add(new Shot(n, p)))));
         sittings.add(new Sitting(f -> DemoBuild.write(f, catalogue), q -> Poses.stabilator(desk, window, stage.getScene()).forEach((n,
                 p) -> q.add(new Shot(n, p)))));
         sittings.add(new Sitting(f -> DemoBuild.empty(f, catalogue), q -> Poses.panel(stage).forEach((n, p) -> q.add(new Shot(n, p)))));
@@ -95,7 +102,9 @@ public final class Screenshots extends Application {
             worker.execute(session::close);
         }
         if (sitting == null) {
-            templatePage();
+            if (only.isEmpty()) {
+                templatePage();
+            }
             EXIT.complete(0);
             worker.shutdown();
             Platform.exit();
@@ -125,11 +134,14 @@ public final class Screenshots extends Application {
             next();
             return;
         }
+        boolean wanted = only.isEmpty() ? !shot.name.startsWith("sum-") : only.contains(shot.name);
         shot.pose.run();
-        PauseTransition settle = new PauseTransition(Duration.millis(900));
+        PauseTransition settle = new PauseTransition(Duration.millis(wanted ? 900 : 60));
         settle.setOnFinished(e -> {
             try {
-                write(stage.getScene().snapshot(null), folder.resolve(shot.name + ".png"));
+                if (wanted) {
+                    write(stage.getScene().snapshot(null), folder.resolve(shot.name + ".png"));
+                }
                 take(shots);
             } catch (IOException ex) {
                 System.err.println("The picture " + shot.name + " could not be written to " + folder + ": " + ex.getMessage());

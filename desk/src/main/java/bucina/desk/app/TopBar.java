@@ -33,12 +33,12 @@ final class TopBar extends HBox {
     private final Map<Desk.Room, Button> rooms = new EnumMap<>(Desk.Room.class);
 
     TopBar(Desk desk, WorkTimer timer, Runnable search) {
-        super(4);
+        super(1);
         this.desk = desk;
         this.timer = timer;
         getStyleClass().add("top-bar");
         setAlignment(Pos.CENTER_LEFT);
-        setPadding(new Insets(5, 10, 5, 10));
+        setPadding(new Insets(5, 8, 5, 8));
         for (Desk.Room room : Desk.Room.values()) {
             Button button = Ui.button(room.word(), "F" + (room.ordinal() + 1), () -> desk.roomProperty().set(room), "room");
             button.setId("room-" + room.name().toLowerCase(java.util.Locale.ROOT));
@@ -53,6 +53,7 @@ final class TopBar extends HBox {
         redo.setId("redo");
         Label name = Ui.kept(desk.snapshot().build().name(), "build-name");
         Label status = Ui.label("", "saved");
+        status.setMinWidth(70);
         status.setId("status");
         status.textProperty().bind(desk.session().statusProperty());
         status.setMaxWidth(330);

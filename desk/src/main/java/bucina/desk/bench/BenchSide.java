@@ -305,17 +305,7 @@ public final class BenchSide extends BorderPane {
     private void numbers(List<Why> all, Optional<HoleReading> reading) {
         numbers.getChildren().clear();
         for (Why why : all) {
-            HBox line = new HBox(8, Ui.label(why.title(), "number-name"), Ui.spring(), Ui.kept(why.value(), "number-value"), Ui.label("?", "number-why"));
-            line.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-            Button button = new Button();
-            line.prefWidthProperty().bind(button.widthProperty().subtract(8));
-            line.setMouseTransparent(true);
-            button.setGraphic(line);
-            button.getStyleClass().add("number");
-            button.setMaxWidth(Double.MAX_VALUE);
-            button.setAccessibleText(why.title() + " " + why.value() + ", open the reason");
-            button.setOnAction(e -> desk.whyProperty().set(Optional.of(why)));
-            numbers.getChildren().add(button);
+            numbers.getChildren().add(Ui.number(why.title(), why.value(), () -> desk.whyProperty().set(Optional.of(why))));
         }
         reading.flatMap(this::gapChange).ifPresent(text -> numbers.getChildren().add(Ui.wrapped(text, "attention-text", "inset")));
     }

@@ -50,6 +50,21 @@ public final class Ui {
         return button;
     }
 
+    /** A number in a line of its own that opens its reason. */
+    public static Button number(String title, String value, Runnable open) {
+        HBox line = new HBox(8, label(title, "number-name"), spring(), kept(value, "number-value"), label("?", "number-why"));
+        line.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        line.setMouseTransparent(true);
+        Button button = new Button();
+        line.prefWidthProperty().bind(button.widthProperty().subtract(8));
+        button.setGraphic(line);
+        button.getStyleClass().add("number");
+        button.setMaxWidth(Double.MAX_VALUE);
+        button.setAccessibleText(title + " " + value + ", open the reason");
+        button.setOnAction(e -> open.run());
+        return button;
+    }
+
     /** A stretch that takes the room left in a row. */
     public static Node spring() {
         Region region = new Region();

@@ -26,6 +26,8 @@ public final class Desk {
     public enum Room {
         /** The sheet on the bench. */
         SHEET("Sheet"),
+        /** Bends, cutting, fasteners: sums with a picture. */
+        SUMS("Bench sums"),
         /** Everything logged. */
         LOGBOOK("Logbook"),
         /** The limits in force. */

@@ -208,7 +208,7 @@ class ChangeTest extends OnWindow {
         assertThat(desk.snapshot().build().group("C-1").orElseThrow().group().callout()).isEqualTo("18× MS20426AD3-4");
         var open = desk.snapshot().build().papers().queries().stream().filter(q -> q.open() && q.text().startsWith("C-1")).toList();
         assertThat(open).singleElement().satisfies(q -> assertThat(q.text()).isEqualTo("C-1: the drawing calls for 18, the sheet has 0."));
-        robot.push(KeyCode.F4);
+        robot.push(KeyCode.F5);
         settle(robot);
         long n = open.getFirst().id().n();
         write(robot, "#query-answer-" + n, "left out on this hand");

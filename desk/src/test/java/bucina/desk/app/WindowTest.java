@@ -89,7 +89,7 @@ class WindowTest extends OnWindow {
         assertThat(text(robot, "#next")).isEqualTo("Set 12 × -4.5, R1.7 to R1.18");
         robot.clickOn("#next");
         assertThat(text(robot, ".log-lead")).isEqualTo("R1.7 to R1.18, 12 holes");
-        robot.type(KeyCode.F2);
+        robot.type(KeyCode.F3);
         assertThat(text(robot, ".bench-title")).isEqualTo("Entry 33");
         robot.press(KeyCode.CONTROL).type(KeyCode.Z).release(KeyCode.CONTROL);
         settle(robot);
@@ -118,7 +118,7 @@ class WindowTest extends OnWindow {
 
     @Test
     void an_entry_is_corrected_from_the_logbook(FxRobot robot) throws Exception {
-        robot.type(KeyCode.F2).clickOn("#log-correct");
+        robot.type(KeyCode.F3).clickOn("#log-correct");
         assertThat(text(robot, ".log-lead")).isEqualTo("Correcting entry 32");
         write(robot, "#log-minutes", "61");
         write(robot, "#log-reason", "looked at the clock");
@@ -128,7 +128,7 @@ class WindowTest extends OnWindow {
         assertThat(last.corrects()).contains(32);
         assertThat(last.reason()).isEqualTo("looked at the clock");
         assertThat(last.work().orElseThrow().minutes()).isEqualTo(61);
-        robot.type(KeyCode.F2);
+        robot.type(KeyCode.F3);
         robot.clickOn("#log-filter").write("#32");
         assertThat(robot.lookup(".struck").queryAll()).isNotEmpty();
     }

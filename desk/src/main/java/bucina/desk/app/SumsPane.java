@@ -1,0 +1,65 @@
+package bucina.desk.app;
+
+import bucina.core.catalogue.Catalogue;
+import bucina.core.measure.Unit;
+import bucina.desk.card.WhyCard;
+import bucina.desk.look.Palette;
+import bucina.desk.look.Ui;
+import bucina.desk.session.Session;
+import bucina.desk.session.Why;
+import bucina.desk.sumsroom.SumsRoom;
+import java.util.Optional;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+
+/** The bench sums where there is no desk: under a bar of their own, with the number that is opened up over them. */
+final class SumsPane extends StackPane {
+
+    private final ObjectProperty<Unit> unit;
+    private final SumsRoom room;
+    private final Button turn;
+
+    /**
+     * @param session the build that is open; empty where none is
+     * @param more    further buttons of the bar
+     */
+    SumsPane(Catalogue catalogue, Optional<Session> session, Unit first, Palette palette, Node... more) {
+        unit = new SimpleObjectProperty<>(first);
+        room = new SumsRoom(new SumsRoom.Host(catalogue, session, unit, this::why));
+        room.use(palette, 1);
+        turn = Ui.button("", "", () -> unit.set(unit.get() == Unit.INCH ? Unit.MM : Unit.INCH), "quiet");
+        turn.setId("sums-unit");
+        unit.addListener((o, was, now) -> words());
+        HBox bar = new HBox(6, Ui.label("Bench sums", "build-name"), Ui.spring(), turn);
+        bar.getChildren().addAll(more);
+        bar.setAlignment(Pos.CENTER_LEFT);
+        bar.setPadding(new Insets(5, 10, 5, 14));
+        bar.getStyleClass().add("top-bar");
+        getChildren().add(new BorderPane(room, bar, null, null, null));
+        words();
+    }
+
+    private void words() {
+        turn.setText("answers in " + (unit.get() == Unit.INCH ? "inches" : "mm"));
+    }
+
+    void enter() {
+        room.enter();
+    }
+
+    private void why(Why number) {
+        getChildren().add(new WhyCard(number, this::putAway));
+    }
+
+    /** Takes the number opened up away; true if there was one. */
+    boolean putAway() {
+        return getChildren().size() > 1 && getChildren().removeLast() != null;
+    }
+}

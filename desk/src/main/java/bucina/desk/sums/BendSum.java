@@ -1,0 +1,351 @@
+package bucina.desk.sums;
+
+import bucina.core.bend.Bend;
+import bucina.core.bend.FlatPattern;
+import bucina.core.bend.Fold;
+import bucina.core.bend.MeasuredTo;
+import bucina.core.bend.NeutralLine;
+import bucina.core.bend.RadiusTable;
+import bucina.core.bend.SheetStrength;
+import bucina.core.bend.Springback;
+import bucina.core.drawing.FlatDrawing;
+import bucina.core.measure.Angle;
+import bucina.core.measure.InputException;
+import bucina.core.measure.Length;
+import bucina.core.rule.Level;
+import bucina.core.sheet.Point;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+
+/** The bend bench: a profile of legs and angles, folded and flat. */
+final class BendSum implements Sum {
+
+    static final String BETWEEN = "left between the legs";
+    private static final List<String> MEASURES = Arrays.stream(MeasuredTo.values()).map(MeasuredTo::code).toList();
+    private static final String RULE = "BA = π/180 · A · (R + K t)";
+
+    @Override
+    public String code() {
+        return "bend";
+    }
+
+    @Override
+    public String title() {
+        return "Bend bench";
+    }
+
+    @Override
+    public String question() {
+        return "A profile of legs and bends: how long is its flat, and where do the tangent and sight lines lie?";
+    }
+
+    @Override
+    public Family family() {
+        return Family.FORM;
+    }
+
+    @Override
+    public List<Ask> asks(Bench bench) {
+        return List.of(sheet(bench), Ask.length("thickness", "Thickness", ".040"), Ask.length("radius", "Inside radius", ".125"),
+                Ask.line("k", "K, or empirical", "0.446"), Ask.choice("measured", "Legs given to", MEASURES), Ask.length("legs", "Legs", ".75, 1.5, 1, .5"),
+                Ask.line("angles", "Bends, degrees", "90, -90, 60"), Ask.choice("angle", "Degrees are", List.of("how far it is turned", BETWEEN)),
+                Ask.choice("clamp", "Under the nose bar", List.of("first", "last")), Ask.length("width", "Width of the strip", "1"));
+    }
+
+    static Ask sheet(Bench bench) {
+        return Ask.choice("material", "Sheet", bench.catalogue().sheets().stream().map(s -> s.material().code()).toList());
+    }
+
+    private record Asked(FlatPattern flat, List<Length> legs, MeasuredTo measured, FlatPattern.Clamp clamp) {
+    }
+
+    /** The angles as they are turned, whichever way they are given. */
+    private static List<Angle> turns(Figures f) {
+        List<Angle> given = f.angles("angles");
+        return !f.is("angle", BETWEEN) ? given : given.stream().map(a -> {
+            double size = 180 - Math.abs(a.degrees());
+            if (!(size > 0)) {
+                throw new InputException("Bends: " + a + " between the legs is no bend: what is left between them is over or at 0° and under 180°, like 88");
+            }
+            return Angle.degrees(a.degrees() < 0 ? -size : size);
+        }).toList();
+    }
+
+    private static Asked read(Figures f) {
+        Length r = f.length("radius");
+        Length t = f.over0("thickness");
+        NeutralLine neutral = NeutralLine.parse(f.text("k"));
+        List<Bend> bends = turns(f).stream().map(a -> new Bend(r, t, a, neutral)).toList();
+        MeasuredTo measured = MeasuredTo.parse(f.text("measured"));
+        List<Length> legs = f.list("legs");
+        return new Asked(FlatPattern.of(legs, bends, measured), legs, measured, FlatPattern.Clamp.parse(f.text("clamp")));
+    }
+
+    @Override
+    public Answer answer(Figures f) {
+        Asked a = read(f);
+        Fold fold = Fold.of(a.flat);
+        Answer.Maker out = new Answer.Maker();
+        List<Integer> clash = fold.clash();
+        if (!clash.isEmpty()) {
+            out.note(Level.ERROR, "Legs " + clash.get(0) + " and " + clash.get(1)
+                    + " would run through each other: change a length or turn a bend the other way.");
+        }
+        numbers(f, a, out);
+        radius(f, a.flat.bends(), out);
+        out.note(Level.NOTE, "Bend a strip of the same sheet first and measure it; then cut the part.");
+        table(f, a, out);
+        out.flat(FlatDrawing.of("Profile", a.flat, f.over0("width"), a.clamp));
+        return out.answer(folded(f, a, fold), flat(f, a));
+    }
+
+    private static void numbers(Figures f, Asked a, Answer.Maker out) {
+        Bend first = a.flat.bends().getFirst();
+        boolean same = a.flat.bends().stream().map(Bend::size).distinct().count() == 1;
+        String which = same ? "" : " of bend 1";
+        String flats = a.flat.flats().stream().map(f::figure).collect(Collectors.joining(" + "));
+        String bands = a.flat.bends().stream().map(b -> f.figure(b.allowance())).collect(Collectors.joining(" + "));
+        out.line("Developed length", f.show(a.flat.developed()), "flats and bend allowances laid end to end", flats + " + " + bands + " = "
+                + f.figure(a.flat.developed()), "FAA-H-8083-31", "The sheet to cut, from free edge to free edge.");
+        out.line("Allowance" + which, f.fine(first.allowance()), first.neutral() instanceof NeutralLine.Empirical ? "BA = (0.01743 R + 0.0078 t) · A" : RULE,
+                allowance(f, first), first.neutral() instanceof NeutralLine.Empirical ? "AC 65-15A, FAA-H-8083-31: empirical"
+                : "length of the neutral line; K from the sheet and radius",
+                        "K is 0.446 for usual aluminium bends, 0.33 to 0.40 for tight radii in soft sheet.");
+        out.line("Setback" + which, first.setback().map(f::fine).orElse("none at 180°"), "SB = tan(A/2) · (R + t)", first.setback().map(s -> "tan("
+                + first.size().half() + ") × (" + f.figure(first.radius()) + " + " + f.figure(first.thickness()) + ") = " + f.figure(s)).orElse(""),
+                "FAA-H-8083-31", "From the mould line, where the outer faces would meet, to the tangent line.");
+        first.deduction().ifPresent(d -> out.line("Deduction" + which, f.fine(d), "BD = 2 SB − BA", "2 × " + f.figure(first.setback().orElseThrow()) + " − "
+                + f.figure(first.allowance()) + " = " + f.figure(d), "FAA-H-8083-31", "What the flat is shorter than the legs over their mould lines."));
+    }
+
+    private static String allowance(Figures f, Bend b) {
+        if (b.neutral() instanceof NeutralLine.Factor k) {
+            return "π/180 × " + plain(b.size()) + " × (" + f.figure(b.radius()) + " + " + k.k() + " × " + f.figure(b.thickness()) + ") = "
+                    + f.figure(b.allowance());
+        }
+        return "(0.01743 × " + f.figure(b.radius()) + " + 0.0078 × " + f.figure(b.thickness()) + ") × " + plain(b.size()) + " = " + f.figure(b.allowance());
+    }
+
+    private static String plain(Angle a) {
+        return a.toString().replace("°", "");
+    }
+
+    /** Whether the radius is allowed, and how far to turn. */
+    static void radius(Figures f, List<Bend> bends, Answer.Maker out) {
+        Bend b = bends.stream().max(Comparator.comparing(Bend::size)).orElseThrow();
+        RadiusTable table = f.bench().catalogue().radii();
+        try {
+            RadiusTable.Least least = table.at(f.material("material"), b.thickness());
+            if (!b.radius().atLeast(least.practical())) {
+                out.note(Level.ERROR, "A radius of " + f.fine(b.radius()) + " is under the practical least of " + f.fine(least.practical()) + " for "
+                        + f.text("material") + " " + f.fine(b.thickness()) + ": it may crack. Take " + f.fine(least.safe()) + ".");
+            } else if (!b.radius().atLeast(least.safe())) {
+                out.note(Level.WARNING, "A radius of " + f.fine(b.radius()) + " lies under the safe " + f.fine(least.safe())
+                        + ": try it on scrap, across the grain.");
+            }
+            out.line("Least radius", f.fine(least.practical()) + " to " + f.fine(least.safe()),
+                    "multiple of t from the table, between its thicknesses by proportion",
+                    "practical " + f.figure(least.practical()) + ", safe " + f.figure(least.safe()), least.source(),
+                    "For 90° bends. The lower figure is the practical least, the upper the safe one.");
+        } catch (InputException e) {
+            out.note(Level.WARNING, e.getMessage());
+        }
+        springback(f, b).ifPresent(s -> out.line("Turn to", degrees(s.bendTo()) + " ± " + degrees(s.uncertainty()),
+                "A' = A · (2 Rf/t + 1) / (2 Ri/t + 1),  Ri/Rf = 4x³ − 3x + 1,  x = Ri Y / (E t)", "Ri/Rf = " + four(s.ratio()) + ", Rf = "
+                + f.figure(s.finalRadius()) + "; turned by " + b.size() + " it springs back to " + degrees(s.finalAngle()), strength(f, b).source(),
+                "An estimate until a coupon is bent, for the bend of " + b.size() + "."));
+    }
+
+    private static SheetStrength strength(Figures f, Bend b) {
+        return SheetStrength.of(f.bench().catalogue().sheets(), f.material("material"));
+    }
+
+    static Optional<Springback> springback(Figures f, Bend b) {
+        try {
+            return Optional.of(Springback.of(b, strength(f, b)));
+        } catch (InputException e) {
+            return Optional.empty();
+        }
+    }
+
+    static String degrees(Angle a) {
+        return String.format(Locale.ROOT, "%.1f°", a.degrees());
+    }
+
+    private static String four(double value) {
+        return String.format(Locale.ROOT, "%.4f", value);
+    }
+
+    private static void table(Figures f, Asked a, Answer.Maker out) {
+        String unit = f.shown().symbol();
+        out.heads("Bend", "Turned", "Between legs", "Allowance " + unit, "Setback " + unit, "Tangent " + unit, "Sight line " + unit, "Tangent " + unit);
+        List<Length> sight = a.flat.sightLines(a.clamp);
+        for (int i = 0; i < sight.size(); i++) {
+            Bend b = a.flat.bends().get(i);
+            FlatPattern.Band band = a.flat.bands().get(i);
+            out.row((i + 1) + (b.turn().degrees() > 0 ? " up" : " down"), b.size().toString(), Angle.degrees(180 - b.size().degrees()).toString(),
+                    f.figure(b.allowance()), b.setback().map(f::figure).orElse("none"), f.figure(band.from()), f.figure(sight.get(i)), f.figure(band.to()));
+        }
+    }
+
+    // ---- pictures -------------------------------------------------------------------------------------------------------------------
+
+    /** The profile laid so that its longest leg is level. */
+    private static double level(Asked a, Fold fold) {
+        int longest = IntStream.range(0, a.legs.size()).boxed().max(Comparator.comparing(a.legs::get)).orElse(0);
+        return -fold.leg(longest).from().heading();
+    }
+
+    private static Point turned(Point p, double by) {
+        return new Point(p.x() * Math.cos(by) - p.y() * Math.sin(by), p.x() * Math.sin(by) + p.y() * Math.cos(by));
+    }
+
+    private static Picture.Panel folded(Figures f, Asked a, Fold fold) {
+        double by = level(a, fold);
+        double t = a.flat.bends().getFirst().thickness().nanometres();
+        Picture.Pen pen = new Picture.Pen();
+        pen.add(new Picture.Area(Picture.Ink.METAL, fold.outline().stream().map(p -> turned(p, by)).toList()));
+        for (int i = 0; i < a.legs.size(); i++) {
+            leg(f, a, fold, by, t, i, pen);
+        }
+        for (int i = 0; i < a.flat.bends().size(); i++) {
+            bend(f, a, fold, by, i, pen);
+        }
+        return pen.panel("Folded, seen along the bends. Pull a ring to change a leg or its bend", 0.62);
+    }
+
+    private static void bend(Figures f, Asked a, Fold fold, double by, int i, Picture.Pen pen) {
+        Fold.Piece piece = fold.pieces().get(2 * i + 1);
+        boolean left = piece.turn() > 0;
+        List<Point> outer = left ? piece.right() : piece.left();
+        List<Point> inner = left ? piece.left() : piece.right();
+        FlatPattern.Band band = a.flat.bands().get(i);
+        for (int end = 0; end < 2; end++) {
+            int at = end == 0 ? 0 : outer.size() - 1;
+            Point o = turned(outer.get(at), by);
+            Point n = turned(inner.get(at), by);
+            double dx = o.x() - n.x();
+            double dy = o.y() - n.y();
+            pen.line(Picture.Ink.TANGENT, n.x() - 0.5 * dx, n.y() - 0.5 * dy, o.x() + 1.2 * dx, o.y() + 1.2 * dy);
+            pen.words(Picture.Ink.TANGENT, o.x() + 1.3 * dx, o.y() + 1.3 * dy, f.figure(end == 0 ? band.from() : band.to()), side(dx, dy));
+        }
+        Bend b = a.flat.bends().get(i);
+        Point m = turned(outer.get(outer.size() / 2), by);
+        Point c = turned(inner.get(inner.size() / 2), by);
+        double dx = m.x() - c.x();
+        double dy = m.y() - c.y();
+        pen.words(Picture.Ink.EDGE, c.x() - 1.6 * dx, c.y() - 1.6 * dy, b.size() + " turned, " + Angle.degrees(180 - b.size().degrees()) + " between",
+                dx > 0 ? Picture.Side.LEFT : Picture.Side.RIGHT);
+    }
+
+    private static Picture.Side side(double dx, double dy) {
+        if (Math.abs(dx) > Math.abs(dy)) {
+            return dx > 0 ? Picture.Side.RIGHT : Picture.Side.LEFT;
+        }
+        return dy > 0 ? Picture.Side.ABOVE : Picture.Side.BELOW;
+    }
+
+    /** The dimension of a leg, between the ends that it is measured to, and its grip. */
+    private static void leg(Figures f, Asked a, Fold fold, double by, double t, int i, Picture.Pen pen) {
+        Fold.Piece leg = fold.leg(i);
+        double before = i == 0 ? 0 : a.measured.beyondTangent(a.flat.bends().get(i - 1)).map(Length::nanometres).orElse(0.0);
+        double after = i == a.flat.bends().size() ? 0 : a.measured.beyondTangent(a.flat.bends().get(i)).map(Length::nanometres).orElse(0.0);
+        double length = a.flat.flats().get(i).nanometres();
+        boolean left = outside(a.flat, i);
+        boolean inner = a.measured == MeasuredTo.INSIDE;
+        double face = left != inner ? t : 0;
+        Point from = turned(leg.from().off(-before, face), by);
+        Point to = turned(leg.from().off(length + after, face), by);
+        for (Point[] ghost : new Point[][] {{from, turned(leg.from().off(0, face), by)}, {turned(leg.from().off(length, face), by), to}}) {
+            pen.add(new Picture.Line(Picture.Ink.GHOST, List.of(ghost[0], ghost[1])));
+        }
+        // Words stand wider than they are high: beside an upright leg the dimension goes farther out, clear of the tangents' figures.
+        double off = Math.abs(to.y() - from.y()) > Math.abs(to.x() - from.x()) ? 66 : 36;
+        pen.add(new Picture.Dim(from, to, left ? off : -off, f.figure(a.legs.get(i)) + " " + f.shown().symbol()));
+        boolean first = i == 0;
+        Point grip = turned(first ? leg.from().off(0, t / 2) : leg.from().off(length, t / 2), by);
+        pen.add(new Picture.Grip(i, grip, first ? "leg 1, its length" : "leg " + (i + 1) + ", its length and the bend before it"));
+    }
+
+    /** True if the outer side of a leg is its left: the bends beside it go right. */
+    private static boolean outside(FlatPattern flat, int i) {
+        Bend near = i == 0 ? flat.bends().getFirst() : flat.bends().get(i - 1);
+        return near.turn().degrees() < 0;
+    }
+
+    private static Picture.Panel flat(Figures f, Asked a) {
+        double end = a.flat.developed().nanometres();
+        double high = end * 0.085;
+        Picture.Pen pen = new Picture.Pen();
+        pen.box(Picture.Ink.METAL, 0, 0, end, high);
+        List<Picture.Tick> above = new ArrayList<>();
+        List<Picture.Tick> below = new ArrayList<>();
+        List<Length> sight = a.flat.sightLines(a.clamp);
+        above.add(new Picture.Tick(0, "0", Picture.Ink.EDGE));
+        double at = 0;
+        for (int i = 0; i < sight.size(); i++) {
+            FlatPattern.Band band = a.flat.bands().get(i);
+            double from = band.from().nanometres();
+            double to = band.to().nanometres();
+            pen.box(Picture.Ink.SHADE, from, 0, to, high);
+            pen.line(Picture.Ink.TANGENT, from, 0, from, high).line(Picture.Ink.TANGENT, to, 0, to, high);
+            double s = sight.get(i).nanometres();
+            pen.line(Picture.Ink.SIGHT, s, -high * 0.25, s, high * 1.25);
+            pen.words(Picture.Ink.EDGE, (at + from) / 2, high / 2, Integer.toString(i + 1), Picture.Side.CENTRE);
+            above.add(new Picture.Tick(from, f.figure(band.from()), Picture.Ink.TANGENT));
+            above.add(new Picture.Tick(to, f.figure(band.to()), Picture.Ink.TANGENT));
+            below.add(new Picture.Tick(s, "sight " + f.figure(sight.get(i)) + (a.flat.bends().get(i).turn().degrees() > 0 ? ", up " : ", down ")
+                    + a.flat.bends().get(i).size(), Picture.Ink.SIGHT));
+            at = to;
+        }
+        pen.words(Picture.Ink.EDGE, (at + end) / 2, high / 2, Integer.toString(sight.size() + 1), Picture.Side.CENTRE);
+        above.add(new Picture.Tick(end, f.figure(a.flat.developed()), Picture.Ink.EDGE));
+        pen.add(new Picture.Running(high, true, above)).add(new Picture.Running(0, false, below));
+        return pen.panel("Flat, running from the free edge of leg 1 (" + f.shown().symbol() + ")", 0.38);
+    }
+
+    // ---- pulling --------------------------------------------------------------------------------------------------------------------
+
+    @Override
+    public Map<String, String> pulled(Figures f, int grip, double dx, double dy) {
+        Asked a = read(f);
+        Fold fold = Fold.of(a.flat);
+        Point by = turned(new Point(dx, dy), -level(a, fold));
+        Fold.Piece leg = fold.leg(grip);
+        double hx = Math.cos(leg.from().heading());
+        double hy = Math.sin(leg.from().heading());
+        List<Length> legs = new ArrayList<>(a.legs);
+        double step = f.unit() == bucina.core.measure.Unit.MM ? 0.5e6 : 0.254e6;
+        if (grip == 0) {
+            legs.set(0, snapped(legs.get(0).nanometres() - by.x() * hx - by.y() * hy, step));
+            return Map.of("legs", typed(f, legs));
+        }
+        // The leg swings about the end it is measured from.
+        double reach = legs.get(grip).nanometres();
+        double along = reach + by.x() * hx + by.y() * hy;
+        double across = by.y() * hx - by.x() * hy;
+        legs.set(grip, snapped(Math.hypot(along, across), step));
+        List<Angle> turns = new ArrayList<>(turns(f));
+        double turn = turns.get(grip - 1).degrees() + Math.toDegrees(Math.atan2(across, along));
+        double whole = Math.clamp(Math.rint(Math.abs(turn)), 1, 180);
+        turns.set(grip - 1, Angle.degrees(turn < 0 ? -whole : whole));
+        String angles = turns.stream().map(t -> f.is("angle", BETWEEN) ? Math.copySign(180 - Math.abs(t.degrees()), t.degrees()) : t.degrees())
+                .map(d -> plain(Angle.degrees(d))).collect(Collectors.joining(", "));
+        return Map.of("legs", typed(f, legs), "angles", angles);
+    }
+
+    private static Length snapped(double nm, double step) {
+        return Length.nm(Math.max(step, Math.rint(nm / step) * step));
+    }
+
+    private static String typed(Figures f, List<Length> legs) {
+        return legs.stream().map(l -> Ask.typed(l, f.unit())).collect(Collectors.joining(", "));
+    }
+}

@@ -1,0 +1,129 @@
+package bucina.desk.sums;
+
+import bucina.core.dress.FlushHead;
+import bucina.core.dress.Nest;
+import bucina.core.measure.InputException;
+import bucina.core.measure.Length;
+import bucina.core.rivet.HeadStyle;
+import bucina.core.rivet.RivetSize;
+import bucina.core.rule.CountersinkSchool;
+import bucina.core.rule.Level;
+import bucina.core.rule.RuleKey;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
+/** A countersink for a head, or the nest for the dimpled sheets above it. */
+final class NestSum implements Sum {
+
+    @Override
+    public String code() {
+        return "nest";
+    }
+
+    @Override
+    public String title() {
+        return "Countersink and nest";
+    }
+
+    @Override
+    public String question() {
+        return "How wide and how deep is the countersink that takes this head, or the dimpled skin above it?";
+    }
+
+    @Override
+    public Family family() {
+        return Family.FASTEN;
+    }
+
+    @Override
+    public List<Ask> asks(Bench bench) {
+        List<String> heads = new ArrayList<>();
+        bench.catalogue().rivets().stream().filter(s -> s.head().flush()).forEach(s -> heads.add(name(s)));
+        bench.catalogue().screws().forEach(s -> heads.add("#" + s.size() + " screw"));
+        return List.of(Ask.choice("head", "Head", heads), Ask.length("skin", "Dimpled above (0: none)", ".032"), Ask.length("sub", "Sheet that is cut", ".063"),
+                Ask.line("hole", "Hole, if not the usual", ""), Ask.choice("school", "School", Arrays.stream(CountersinkSchool.values())
+                        .map(CountersinkSchool::code)
+                .toList()));
+    }
+
+    private static String name(RivetSize s) {
+        return s.head().standard() + " -" + s.dash();
+    }
+
+    private record Head(FlushHead cone, Length hole, String source) {
+    }
+
+    private static Head head(Figures f) {
+        for (RivetSize s : f.bench().catalogue().rivets()) {
+            if (s.head() != HeadStyle.UNIVERSAL && f.is("head", name(s))) {
+                return new Head(FlushHead.of100(s.headDiameter(), s.headHeight()), s.hole(), s.source());
+            }
+        }
+        return f.bench().catalogue().screws().stream().filter(s -> f.is("head", "#" + s.size() + " screw")).findFirst()
+                .map(s -> new Head(s.head(), s.hole(), s.source())).orElseThrow(() -> new InputException("Head: \"" + f.text("head")
+                        + "\" is not in the catalogue"));
+    }
+
+    @Override
+    public Answer answer(Figures f) {
+        Head head = head(f);
+        Length skin = f.signed("skin").stream().reduce(Length.ZERO, Length::plus);
+        CountersinkSchool school = Arrays.stream(CountersinkSchool.values()).filter(s -> f.is("school", s.code())).findFirst().orElseThrow();
+        Nest nest = new Nest(head.cone, skin, f.over0("sub"), f.maybe("hole").orElse(head.hole), school);
+        Answer.Maker out = new Answer.Maker();
+        out.line("Across the top", f.fine(nest.diameter()), "Dcsk = Dhead + 2 ts (1 − sin θ) / cos θ", f.figure(head.cone.diameter()) + " + 0.728 × "
+                + f.figure(skin)
+                + " = " + f.figure(nest.diameter()), head.source, "θ is 50°. The underside of a dimple is the cone offset by the sheet.");
+        out.line("Cutter depth", f.fine(nest.cutterDepth()), "(Dcsk − Dh) / (2 tan θ)", "(" + f.figure(nest.diameter()) + " − " + f.figure(nest.hole())
+                + ") / 2.384 = "
+                + f.figure(nest.cutterDepth()), head.source, "From the surface down to the hole.");
+        out.line("Judged depth", f.fine(nest.judgedDepth()), "head height + 0.364 ts / tan θ", f.figure(head.cone.height()) + " + "
+                + f.figure(nest.extraDepth())
+                + " = " + f.figure(nest.judgedDepth()), f.source(RuleKey.COUNTERSINK_SCHOOL), "School: " + school.word() + ".");
+        out.line("Deeper than the head", f.fine(nest.extraDepth()), "0.364 ts / tan θ", "", head.source, "");
+        if (!nest.fits()) {
+            out.note(Level.ERROR, f.fine(nest.sub()) + " does not take " + f.fine(nest.judgedDepth()) + " (" + school.word()
+                    + "): it would leave a knife edge. Dimple it, or take a reduced or protruding head.");
+        } else if (school == CountersinkSchool.FULL && nest.sub().minus(nest.judgedDepth()).atMost(nest.sub().times(0.15))) {
+            out.note(Level.WARNING, "Near the limit: cut it clamped to a backing piece with the pilot hole in it.");
+        }
+        if (!skin.atMost(f.rules().length(RuleKey.COLD_DIMPLE_MOST))) {
+            out.note(Level.ERROR, "Dimpled sheets of " + f.fine(skin) + " are over " + f.fine(f.rules().length(RuleKey.COLD_DIMPLE_MOST))
+                    + ", the most that is dimpled cold.");
+        }
+        out.note(Level.NOTE, "Set the stop cage on scrap, creep up, try a dimpled coupon in it. Too shallow is mended, too deep is not.");
+        return out.answer(picture(f, nest));
+    }
+
+    private static Picture.Panel picture(Figures f, Nest nest) {
+        Picture.Pen pen = new Picture.Pen();
+        double tan = nest.head().halfAngle().tan();
+        double r = nest.diameter().nanometres() / 2;
+        double h = nest.hole().nanometres() / 2;
+        double t = nest.sub().nanometres();
+        double deep = Math.min(nest.cutterDepth().nanometres(), t);
+        double low = r - deep * tan;
+        double wide = r * 2;
+        double ts = nest.dimpled().nanometres();
+        double head = nest.head().diameter().nanometres() / 2;
+        for (int side = -1; side <= 1; side += 2) {
+            pen.area(Picture.Ink.METAL, side * wide, 0, side * r, 0, side * low, -deep, side * Math.max(h, low), -t, side * wide, -t);
+            if (ts > 0) {
+                double end = h;
+                double drop = (head - end) / tan;
+                // The underside lies in the nest: it is the nest's own cone.
+                pen.area(Picture.Ink.SHADE, side * wide, ts, side * head, ts, side * end, ts - drop, side * end, -(r - end) / tan, side * r, 0, side * wide, 0);
+            }
+        }
+        pen.line(Picture.Ink.SIGHT, 0, ts + t * 0.4, 0, -t * 1.3);
+        pen.dim(-r, 0, r, 0, ts > 0 ? 70 : 30, "Ø " + f.fine(nest.diameter()));
+        pen.dim(wide, -deep, wide, 0, -16, "cutter " + f.fine(nest.cutterDepth()));
+        pen.dim(-wide, -t, -wide, 0, 18, f.fine(nest.sub()));
+        if (ts > 0) {
+            pen.words(Picture.Ink.SOFT, wide, ts * 0.7, "dimpled " + f.fine(nest.dimpled()), Picture.Side.RIGHT);
+        }
+        pen.dim(-h, -t, h, -t, -18, "hole " + f.fine(nest.hole()));
+        return pen.panel("Cut through the middle, to scale", 1);
+    }
+}

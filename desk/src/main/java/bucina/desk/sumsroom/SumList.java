@@ -1,0 +1,90 @@
+package bucina.desk.sumsroom;
+
+import bucina.core.plan.Id;
+import bucina.core.plan.KeptSum;
+import bucina.desk.look.Ui;
+import bucina.desk.sums.Sum;
+import bucina.desk.sums.Sums;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.css.PseudoClass;
+import javafx.geometry.Insets;
+import javafx.scene.control.Button;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** The sums by family, and those kept with the build. */
+final class SumList extends VBox {
+
+    private static final PseudoClass PICKED = PseudoClass.getPseudoClass("picked");
+
+    private final Map<String, Button> sums = new HashMap<>();
+    private final Map<Id.Sum, Button> keptButtons = new HashMap<>();
+    private final VBox keptBox = new VBox();
+    private final Consumer<KeptSum> open;
+    private List<KeptSum> shown = List.of();
+
+    SumList(Consumer<Sum> choose, Consumer<KeptSum> open) {
+        this.open = open;
+        getStyleClass().add("rack");
+        setPrefWidth(206);
+        setMinWidth(206);
+        VBox all = new VBox();
+        for (Sum.Family family : Sum.Family.values()) {
+            all.getChildren().add(heading(family.word()));
+            Sums.ALL.stream().filter(s -> s.family() == family).forEach(s -> {
+                Button button = Ui.button(s.title(), "", () -> choose.accept(s), "rack-group");
+                button.setId("sum-" + s.code());
+                button.setMaxWidth(Double.MAX_VALUE);
+                sums.put(s.code(), button);
+                all.getChildren().add(button);
+            });
+        }
+        all.getChildren().addAll(heading("Kept with the build"), keptBox);
+        all.setPadding(new Insets(0, 0, 8, 0));
+        ScrollPane pane = new ScrollPane(all);
+        pane.setFitToWidth(true);
+        pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        pane.setFocusTraversable(false);
+        setVgrow(pane, Priority.ALWAYS);
+        getChildren().add(pane);
+    }
+
+    private static javafx.scene.Node heading(String text) {
+        var label = Ui.label(text, "caption");
+        label.setPadding(new Insets(8, 10, 2, 12));
+        return label;
+    }
+
+    void kept(List<KeptSum> kept, Optional<Id.Sum> here) {
+        if (kept.equals(shown) && !keptBox.getChildren().isEmpty()) {
+            return;
+        }
+        shown = kept;
+        keptBox.getChildren().clear();
+        keptButtons.clear();
+        for (KeptSum k : kept) {
+            Button button = Ui.button(k.name(), "", () -> open.accept(k), "rack-group");
+            button.setMinWidth(0);
+            button.setMaxWidth(Double.MAX_VALUE);
+            button.setAccessibleText(k.name() + ", kept sum");
+            keptButtons.put(k.id(), button);
+            keptBox.getChildren().add(button);
+        }
+        if (kept.isEmpty()) {
+            var none = Ui.wrapped("none yet", "tiny");
+            none.setPadding(new Insets(2, 10, 0, 16));
+            keptBox.getChildren().add(none);
+        }
+        here.map(keptButtons::get).ifPresent(b -> b.pseudoClassStateChanged(PICKED, true));
+    }
+
+    void mark(Sum sum, Optional<Id.Sum> here) {
+        sums.forEach((code, button) -> button.pseudoClassStateChanged(PICKED, here.isEmpty() && code.equals(sum.code())));
+        keptButtons.forEach((id, button) -> button.pseudoClassStateChanged(PICKED, here.equals(Optional.of(id))));
+    }
+}
