@@ -19,9 +19,9 @@ import org.ojalgo.optimisation.Variable;
 final class Fillings {
 
     /** With more fillings than this the first-fit list stands. */
-    private static final int MOST = 2500;
-    /** Branches that the solver may try: deterministic where a time limit is not. */
-    private static final int BRANCHES = 3000;
+    private static final int MOST = 1500;
+    /** Branches that the solver may try, times fillings: deterministic where a time limit is not. Half a second's work, and a list better than this is rare. */
+    private static final int WORK = 30_000;
 
     /**
      * One filling.
@@ -128,8 +128,8 @@ final class Fillings {
             return Optional.empty();
         }
         ExpressionsBasedModel model = new ExpressionsBasedModel();
-        model.options.iterations_abort = BRANCHES;
-        model.options.iterations_suffice = BRANCHES;
+        model.options.iterations_abort = Math.max(10, WORK / fillings.size());
+        model.options.iterations_suffice = model.options.iterations_abort;
         double most = stock.getFirst().length().nanometres() * (pieces.size() + 1) * 2;
         List<Variable> x = new ArrayList<>();
         for (Filling f : fillings) {

@@ -20,6 +20,10 @@ import bucina.core.sheet.Corner;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
 import bucina.core.sheet.Ring;
+import bucina.core.plan.KeptSum;
+import bucina.core.plan.Tool;
+import bucina.core.plan.Workshop;
+import bucina.core.plan.Id;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -73,7 +77,29 @@ public final class Dunlin {
         Build build = new Build("Dunlin stabilator, left half", "Dunlin", rules, sketch.next(), sketch.parts(), List.of(assembly), Map.of(
                 "MS20426AD3-3", 420, "MS20426AD3-3.5", 640, "MS20426AD3-4", 180, "MS20426AD3-4.5", 90, "MS20426AD3-5", 40,
                 "MS20470AD4-4", 120, "MS20470AD4-5", 160, "MS20470AD4-6", 80)).checked();
-        return Queries.kept(build, LocalDate.of(2026, 11, 12));
+        return workshop(Queries.kept(build, LocalDate.of(2026, 11, 12)));
+    }
+
+    /** What lies on the bench beside it: a clip to bend, the flutes of a nose rib, the angle to cut, a step drill. */
+    private Build workshop(Build build) {
+        long id = build.nextId();
+        Optional<Id.Part> rib = Optional.of(noseRibs.get(1).id());
+        Workshop shop = Workshop.NONE
+                .with(new KeptSum(new Id.Sum(id), "bracket", "Hinge rib clip", Optional.empty(), Unit.INCH, Map.of("material", "2024-T3", "thickness",
+                        ".040", "radius",
+                        ".190", "base", "2.6, 1.8", "flanges", "1: .75, 90\n2: .75, 90", "holes",
+                                "1: .8, .47, #30\n1: 1.9, .47, #30\n2: .9, .47, #30\nbase: 1.1, 1.1, #11",
+                        "grain", "not marked")))
+                .with(new KeptSum(new Id.Sum(id + 1), "flute", "Nose rib 2, lower flange", rib, Unit.INCH, Map.of("chord", "8.4", "bow", ".07, .02",
+                        "flange", ".64",
+                        "holes", ".6, 1.5, 2.4, 3.3, 4.2, 5.1, 6.0, 6.9, 7.8", "depth", ".035", "width", ".32")))
+                .with(new KeptSum(new Id.Sum(id + 2), "cut", "Angle and strip", Optional.empty(), Unit.INCH, Map.of()))
+                .withTools(List.of(new Tool(new Id.Tool(id + 3), Tool.Kind.STEP_DRILL, "Bench step drill", List.of(Length.fraction(3, 16),
+                        Length.fraction(1, 4),
+                        Length.fraction(5, 16), Length.fraction(3, 8), Length.fraction(7, 16), Length.fraction(1, 2), Length.fraction(9, 16),
+                                Length.fraction(5, 8),
+                        Length.fraction(3, 4)))));
+        return build.withWorkshop(shop, id + 4).checked();
     }
 
     // ---- planform -------------------------------------------------------------------------------------------------------------------

@@ -25,6 +25,8 @@ import bucina.core.rule.RuleSet;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
 import bucina.core.sheet.Segment;
+import bucina.core.plan.KeptSum;
+import bucina.core.plan.Workshop;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -69,7 +71,12 @@ public final class Locker {
         Build build = new Build("Dunlin belly locker", "Dunlin", rules, next, parts, List.of(assembly), Map.of("ISO 15977 3.2 × 6", 220, "ISO 15977 3.2 × 8",
                 150,
                 "ISO 15977 4 × 6", 60, "ISO 15978 3.2 × 6", 90)).checked();
-        return bucina.core.callout.Queries.kept(build, LocalDate.of(2026, 11, 9));
+        Build asked = bucina.core.callout.Queries.kept(build, LocalDate.of(2026, 11, 9));
+        Id.Part hat = parts.stream().filter(p -> p.name().equals("Floor stiffener")).findFirst().orElseThrow().id();
+        KeptSum profile = new KeptSum(new Id.Sum(asked.nextId()), "bend", "Floor stiffener, hat", Optional.of(hat), Unit.MM, Map.of("material", "6061-T6",
+                "thickness",
+                "0.8", "radius", "1.6", "measured", "outside", "legs", "15, 18, 24, 18, 15", "angles", "-90, 90, 90, -90", "width", "200"));
+        return asked.withWorkshop(Workshop.NONE.with(profile), asked.nextId() + 1).checked();
     }
 
     // ---- pieces ---------------------------------------------------------------------------------------------------------------------

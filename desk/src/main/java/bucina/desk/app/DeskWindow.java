@@ -1,5 +1,6 @@
 package bucina.desk.app;
 
+import bucina.core.plan.KeptSum;
 import bucina.core.plan.Layer;
 import bucina.desk.bench.BenchSide;
 import bucina.desk.card.BenchMode;
@@ -78,7 +79,7 @@ public final class DeskWindow {
         this.other = other;
         this.timer = new WorkTimer(clock);
         this.keys = new Keys(desk, this);
-        this.finder = new Finder(desk, keys.commands());
+        this.finder = new Finder(desk, keys.commands(), this::kept);
         sheet = new SheetView(desk);
         sheet.setId("sheet");
         strip = new RowStrip(desk);
@@ -195,6 +196,12 @@ public final class DeskWindow {
     void sum(String code) {
         desk.roomProperty().set(Desk.Room.SUMS);
         sums.sum(code);
+    }
+
+    /** Opens a kept sum in its room. */
+    void kept(KeptSum sum) {
+        desk.roomProperty().set(Desk.Room.SUMS);
+        sums.kept(sum);
     }
 
     /** Opens the bend bench for the part of the sheet picked, or of the sheet under the picked hole that is bent. */

@@ -77,8 +77,10 @@ final class Poses {
     /** The sums that have a picture of their own in the documentation, then every sum by its code. */
     static Map<String, Runnable> sums(Desk desk, DeskWindow window) {
         Map<String, Runnable> poses = new LinkedHashMap<>();
-        Map.of("bend-bench", "bend", "bracket-flat", "bracket", "flutes", "flute", "cutting-list", "cut", "bolt", "bolt")
-                .forEach((name, code) -> poses.put(name, () -> window.sum(code)));
+        poses.put("bend-bench", () -> window.sum("bend"));
+        poses.put("bolt", () -> window.sum("bolt"));
+        Map.of("bracket-flat", "bracket", "flutes", "flute", "cutting-list", "cut").forEach((name, code) -> poses.put(name, () -> window.kept(
+                desk.snapshot().build().workshop().sums().stream().filter(k -> k.kind().equals(code)).findFirst().orElseThrow())));
         Sums.ALL.forEach(s -> poses.put("sum-" + s.code(), () -> window.sum(s.code())));
         poses.put("sum-done", () -> desk.roomProperty().set(Desk.Room.SHEET));
         return poses;

@@ -5,9 +5,13 @@ import bucina.core.drawing.FaceDrawing;
 import bucina.core.drawing.Template;
 import bucina.core.hold.Holds;
 import bucina.core.plan.Build;
+import bucina.core.plan.KeptSum;
 import bucina.core.plan.Row;
 import bucina.core.stack.FaceReading;
 import bucina.desk.session.Printing;
+import bucina.desk.sums.Bench;
+import bucina.desk.sums.FlatOut;
+import bucina.desk.sums.SumForm;
 import bucina.store.drawing.DxfWriter;
 import bucina.store.drawing.HeldOpenPdf;
 import bucina.store.drawing.HoleCsv;
@@ -22,6 +26,7 @@ import bucina.store.json.PlanJson;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Command;
@@ -34,7 +39,7 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
     @Option(names = "--to", required = true, description = "json, csv, svg, dxf or pdf")
     private String to;
 
-    @Option(names = "--what", description = "build (everything as json, a face's sheets and holes as svg or dxf), holes, template, held-open or rules. "
+    @Option(names = "--what", description = "build (everything as json, a face's sheets and holes as svg or dxf), holes, template, held-open, flat or rules. "
             + "Left out: build for json, svg and dxf, holes for csv, template for pdf.")
     private String what;
 
@@ -43,6 +48,9 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
 
     @Option(names = "--row", description = "With template: a strip of this row in place of the face.")
     private String row;
+
+    @Option(names = "--flat", description = "With flat: name of the kept bend or bracket; left out: the first.")
+    private String flat;
 
     @Option(names = "--paper", defaultValue = "a4", description = "With pdf: a4 or letter.")
     private String paper;
@@ -69,11 +77,12 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
             case "svg holes", "dxf holes" -> drawn(FaceDrawing.holes(reading()));
             case "svg template", "dxf template" -> drawn(template().marked());
             case "pdf template" -> TemplatePdf.write(template(), Paper.of(paper), opened().build().name(), Printing::font);
+            case "pdf flat", "svg flat", "dxf flat" -> FlatOut.content(flat(), to, Paper.of(paper), opened().build().name());
             case "pdf held-open" -> HeldOpenPdf.write(ref(), reading(), new Holds(opened().build()), common().unit(), Paper.of(paper), Printing::font);
             default -> throw unknown(chosen);
         };
         OutFile.write(out, content, force);
-        String from = opened == null || to.equals("csv") && face == null ? "" : ref().face().name() + " to ";
+        String from = chosen.equals("flat") ? flat().title() + " to " : opened == null || to.equals("csv") && face == null ? "" : ref().face().name() + " to ";
         common().answer(Common.object().put("out", out.toString()), List.of("Wrote " + from + out));
         return Cli.FINE;
     }
@@ -83,7 +92,7 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
             return Common.wrong("--to " + to + " is not a format this version writes: write json, csv, svg, dxf or pdf");
         }
         return Common.wrong("--what " + chosen + " is not something this version writes as " + to + ": there are json build and rules, csv holes, svg and dxf "
-                + "build, holes and template, pdf template and held-open");
+                + "build, holes, template and flat, pdf template, held-open and flat");
     }
 
     private Opened opened() {
@@ -127,6 +136,24 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
         Row found = rows.stream().filter(r -> r.name().equalsIgnoreCase(row.strip())).findFirst().orElseThrow(() -> Common.wrong("there is no row \"" + row
                 + "\" on " + ref().face().name() + "; it has " + rows.stream().map(Row::name).collect(Collectors.joining(", "))));
         return Template.strip(ref(), found, reading());
+    }
+
+    /** The flat of a kept sum: the one named, or the first that has one. */
+    private Template flat() {
+        List<KeptSum> sums = opened().build().workshop().sums();
+        Bench bench = Bench.of(common().catalogue(), opened().derivation());
+        for (KeptSum sum : sums) {
+            if (flat != null && !sum.name().equalsIgnoreCase(flat.strip())) {
+                continue;
+            }
+            Optional<Template> template = SumForm.of(sum, bench).flatMap(f -> f.sum().answer(f.figures(bench, common().unit())).flat());
+            if (template.isPresent()) {
+                return FlatOut.titled(template.get(), sum.name());
+            }
+        }
+        String names = sums.stream().map(KeptSum::name).collect(Collectors.joining(", "));
+        throw Common.wrong(flat == null ? "this build keeps no bend or bracket to write the flat of: keep one in the bench sums"
+                : "there is no flat \"" + flat + "\"; this build keeps " + (names.isEmpty() ? "no sums" : names));
     }
 
     private static byte[] bytes(String text) {

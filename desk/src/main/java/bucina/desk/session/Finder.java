@@ -2,6 +2,7 @@ package bucina.desk.session;
 
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
+import bucina.core.plan.KeptSum;
 import bucina.core.plan.Layer;
 import bucina.core.stack.HoleReading;
 import java.util.ArrayList;
@@ -9,13 +10,14 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Consumer;
 
 /** The one search box: finds holes, rows, groups, faces, sheets and commands by what they are called. */
 public final class Finder {
 
     /** What a hit is. */
     public enum Kind {
-        COMMAND("do"), FACE("face"), GROUP("group"), ROW("row"), HOLE("hole"), SHEET("sheet"), HELP("help");
+        COMMAND("do"), FACE("face"), GROUP("group"), ROW("row"), HOLE("hole"), SHEET("sheet"), SUM("sum"), HELP("help");
 
         private final String word;
 
@@ -42,12 +44,15 @@ public final class Finder {
 
     private final Desk desk;
     private final List<Hit> commands;
+    private final Consumer<KeptSum> open;
 
     /**
      * @param commands commands and help, searched with the rest
+     * @param open     opens a kept sum
      */
-    public Finder(Desk desk, List<Hit> commands) {
+    public Finder(Desk desk, List<Hit> commands, Consumer<KeptSum> open) {
         this.desk = desk;
+        this.open = open;
         this.commands = List.copyOf(commands);
     }
 
@@ -78,6 +83,7 @@ public final class Finder {
     }
 
     private void places(List<Hit> all, String wanted) {
+        desk.snapshot().build().workshop().sums().forEach(k -> all.add(new Hit(Kind.SUM, k.name(), "bench sums", () -> open.accept(k))));
         for (Build.FaceRef ref : desk.snapshot().build().faces()) {
             Id.Face face = ref.face().id();
             String where = ref.face().name();

@@ -148,10 +148,11 @@ final class CutSum implements Sum {
             double low = top - step * 0.55;
             double at = 0;
             pen.box(Picture.Ink.WASTE, 0, low, bar.stock().nanometres(), top);
-            for (CutList.Named piece : bar.pieces()) {
+            boolean many = bar.pieces().size() > 40;
+            for (CutList.Named piece : bar.pieces().stream().limit(200).toList()) {
                 double end = at + piece.length().nanometres();
-                pen.box(Picture.Ink.METAL, at, low, end, top);
-                pen.words(Picture.Ink.EDGE, (at + end) / 2, (top + low) / 2, f.figure(piece.length()), Picture.Side.CENTRE);
+                pen.box(many ? Picture.Ink.SHADE : Picture.Ink.METAL, at, low, end, top);
+                pen.words(Picture.Ink.EDGE, (at + end) / 2, (top + low) / 2, many ? "" : f.figure(piece.length()), Picture.Side.CENTRE);
                 at = end + f.length("kerf").nanometres();
             }
             pen.words(Picture.Ink.SOFT, 0, (top + low) / 2, index == 0 ? s.name : "", Picture.Side.LEFT);

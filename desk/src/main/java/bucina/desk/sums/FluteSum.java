@@ -70,16 +70,22 @@ final class FluteSum implements Sum {
                 "arc of one wave, summed", "Measure again after the first flutes and type the new bow behind the first.");
         taken.ifPresent(r -> out.line("Taken so far", String.format(Locale.ROOT, "%.0f %%", r * 100), "bow taken out / bow to take out", "from "
                 + f.fine(bows.getFirst()) + " to " + f.fine(now), "your own readings", "The next flutes are reckoned with what yours take."));
-        notes(flutes, line, holes, out);
+        notes(f, flutes, line, holes, out);
         table(f, line, holes, out);
         return out.answer(lines(f, line, holes), flange(line, flange, width, holes));
     }
 
-    private static void notes(Flutes flutes, FluteLine line, List<Length> holes, Answer.Maker out) {
+    private static void notes(Figures f, Flutes flutes, FluteLine line, List<Length> holes, Answer.Maker out) {
         if (flutes.count() > 0) {
             List<String> where = line.between().stream().map(i -> i + " and " + (i + 1)).toList();
             out.note(Level.WARNING, "Put " + (flutes.count() == 1 ? "it" : "them") + " between holes " + String.join(", ", where)
                     + ". Squeeze a little, lay the straight-edge on, squeeze again.");
+        }
+        Length worst = line.worstAfter(holes);
+        if (flutes.count() > 0 && worst.times(2).minus(line.sagitta()).positive()) {
+            out.note(Level.WARNING, "So few flutes kink the line: holes end up to " + f.fine(worst)
+                    + " off the other way. Wish for less depth: more, shallower "
+                    + "flutes lie straighter.");
         }
         out.note(Level.NOTE, "The middle holes move back toward the web. Too much is undone by flattening. Keep flutes clear of hole edges.");
     }

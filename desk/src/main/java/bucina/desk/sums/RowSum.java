@@ -68,7 +68,9 @@ final class RowSum implements Sum {
         List<Picture.Tick> ticks = new ArrayList<>();
         ticks.add(new Picture.Tick(0, "0", Picture.Ink.EDGE));
         int every = Math.max(1, (row.stations().size() + 39) / 40);
-        for (int i = 0; i < row.stations().size(); i++) {
+        // Of a very long row not every hole can be seen; every station is in the table.
+        int step = Math.max(1, row.stations().size() / 600);
+        for (int i = 0; i < row.stations().size(); i += step) {
             double x = row.stations().get(i).nanometres();
             pen.round(Picture.Ink.BLUE, x, 0, Math.max(d.nanometres() / 2, high * 0.22));
             if (i % every == 0 || i == row.stations().size() - 1) {

@@ -15,7 +15,7 @@ import javafx.scene.layout.Priority;
 final class AnswerTable extends ScrollPane {
 
     private static final double MOST = 236;
-    private static final int ROWS = 400;
+    private static final int ROWS = 150;
     /** Rows that stand one under the other before a second block is begun. */
     private static final int BLOCK = 9;
     /** Columns that go side by side. */
@@ -52,6 +52,9 @@ final class AnswerTable extends ScrollPane {
         int high = (shownRows + blocks - 1) / blocks;
         for (int b = 0; b < blocks; b++) {
             block(t, b * (t.heads().size() + 1), b * high, Math.min(shownRows, (b + 1) * high));
+        }
+        if (t.rows().size() > ROWS) {
+            grid.add(Ui.kept("and " + (t.rows().size() - ROWS) + " more", "soft"), 0, high + 1);
         }
         setVvalue(0);
     }

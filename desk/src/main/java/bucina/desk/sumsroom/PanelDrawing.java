@@ -5,7 +5,9 @@ import bucina.desk.look.Palette;
 import bucina.desk.look.Type;
 import bucina.desk.sums.Picture;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
@@ -27,6 +29,7 @@ final class PanelDrawing {
     private final double width;
     private final double height;
     private final List<GripAt> grips = new ArrayList<>();
+    private final Map<String, Double> widths = new HashMap<>();
     private double scale;
     private double x0;
     private double y0;
@@ -149,9 +152,11 @@ final class PanelDrawing {
     }
 
     private double wide(String words) {
-        Text measure = new Text(words);
-        measure.setFont(Type.text(Type.SMALL * text));
-        return measure.getLayoutBounds().getWidth();
+        return widths.computeIfAbsent(words, w -> {
+            Text measure = new Text(w);
+            measure.setFont(Type.text(Type.SMALL * text));
+            return measure.getLayoutBounds().getWidth();
+        });
     }
 
     // ---- shapes ---------------------------------------------------------------------------------------------------------------------

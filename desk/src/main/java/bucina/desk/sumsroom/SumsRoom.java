@@ -128,6 +128,14 @@ public final class SumsRoom extends BorderPane {
                 }));
     }
 
+    /** Opens a kept sum. */
+    public void kept(KeptSum sum) {
+        refresh(() -> {
+            open(sum);
+            side.focus();
+        });
+    }
+
     /** Opens a sum by its code. */
     public void sum(String code) {
         refresh(() -> {

@@ -223,6 +223,73 @@ class CliTest {
     }
 
     @Test
+    void calc_bolt_answers_the_contract() {
+        assertThat(run("calc", "bolt", "--thread", "10-32", "--layers", ".125,.063", "--drag", "8", "--json")).isZero();
+        assertThat(json().at("/choice/designation").asText()).isEqualTo("AN3-5");
+        assertThat(json().at("/choice/grip/in").asDouble()).isEqualTo(.25);
+        assertThat(json().at("/choice/length/in").asDouble()).isEqualTo(.65625);
+        assertThat(json().at("/choice/washers_head").size()).isZero();
+        assertThat(json().at("/choice/washers_nut/0/thickness/in").asDouble()).isEqualTo(.063);
+        assertThat(json().at("/choice/threads_showing").asDouble()).isCloseTo(2.952, within(1e-9));
+        assertThat(json().at("/alternatives").size()).isGreaterThan(3);
+        assertThat(json().at("/torque/low").asDouble()).isEqualTo(28);
+        assertThat(json().at("/torque/high").asDouble()).isEqualTo(33);
+        assertThat(run("calc", "bolt", "--thread", "10-32", "--layers", ".25", "--nut", "castle:.45", "--json")).isEqualTo(1);
+        assertThat(json().at("/choice").isNull()).isTrue();
+        assertThat(json().at("/why").asText()).startsWith("No thread would show");
+        assertThat(run("calc", "bolt", "--thread", "1/2-20", "--layers", ".25")).isEqualTo(2);
+        assertThat(err).contains("\"1/2-20\" is no thread");
+    }
+
+    @Test
+    void calc_nest_and_dress_answer_the_contract() {
+        // .332 + .0233 = .3553 outside; .364 × .032 / tan 50° = .0098 deeper.
+        assertThat(run("calc", "nest", "--head", "screw-8", "--skin", ".032", "--sub", ".125", "--json")).isZero();
+        assertThat(json().at("/diameter/in").asDouble()).isCloseTo(.3553, within(5e-5));
+        assertThat(json().at("/extra_depth/in").asDouble()).isCloseTo(.0098, within(5e-5));
+        assertThat(json().at("/verdict").asText()).isEqualTo("fits");
+        assertThat(run("calc", "nest", "--head", "ms20426-3", "--skin", ".032", "--sub", ".063", "--school", "two-thirds", "--json")).isEqualTo(1);
+        assertThat(json().at("/verdict").asText()).isEqualTo("too-thin");
+        assertThat(run("calc", "nest", "--head", ".4", "--skin", "0", "--sub", ".125")).isEqualTo(2);
+        assertThat(err).contains("--hole is missing");
+        assertThat(run("calc", "dress", "--head", "flush", "--diameter", "3/32", "--layers", ".025,.063", "--school", "full", "--json")).isZero();
+        assertThat(json().at("/layers/0/dress").asText()).isEqualTo("dimple");
+        assertThat(json().at("/layers/1/dress").asText()).isEqualTo("countersink");
+        // .179 + .728 × .025 = .1972.
+        assertThat(json().at("/layers/1/nest/diameter/in").asDouble()).isCloseTo(.1972, within(5e-5));
+        assertThat(run("calc", "dress", "--diameter", "1/8", "--layers", ".063", "--school", "two-thirds", "--json")).isZero();
+        assertThat(run("calc", "dress", "--diameter", "5/32", "--layers", ".063", "--school", "two-thirds", "--json")).isEqualTo(1);
+        assertThat(json().at("/layers/0/dress").asText()).isEqualTo("impossible");
+    }
+
+    @Test
+    void calc_cut_answers_the_contract() {
+        assertThat(run("calc", "cut", "--want", "24x3,36x2", "--stock", "72x3", "--kerf", ".06", "--json")).isZero();
+        assertThat(json().at("/bars").size()).isEqualTo(3);
+        assertThat(json().at("/bars/0/pieces/0/in").asDouble()).isEqualTo(36);
+        // 72 − 36 − 24 − 2 × .06 = 11.88.
+        assertThat(json().at("/bars/0/left/in").asDouble()).isCloseTo(11.88, within(1e-9));
+        assertThat(json().at("/missing").size()).isZero();
+        assertThat(json().at("/bound").asInt()).isEqualTo(3);
+        assertThat(run("calc", "cut", "--want", "24x4", "--stock", "72x1", "--json")).isEqualTo(1);
+        assertThat(json().at("/missing").size()).isEqualTo(1);
+        assertThat(run("calc", "cut", "--want", "24x0", "--stock", "72x1")).isEqualTo(2);
+        assertThat(err).contains("the count is 1 to 10000, like 24x3");
+    }
+
+    @Test
+    void a_kept_flat_goes_out_in_true_size() throws IOException {
+        Path svg = folder.resolve("clip.svg");
+        assertThat(run("export", file.toString(), "--to", "svg", "--what", "flat", "--out", svg.toString())).isZero();
+        assertThat(out).contains("Hinge rib clip, flat");
+        assertThat(Files.readString(svg)).contains("Hinge rib clip, flat");
+        assertThat(run("export", file.toString(), "--to", "pdf", "--what", "flat", "--flat", "hinge rib clip", "--out", folder.resolve("c.pdf").toString()))
+                .isZero();
+        assertThat(run("export", file.toString(), "--to", "dxf", "--what", "flat", "--flat", "lid", "--out", folder.resolve("c.dxf").toString())).isEqualTo(2);
+        assertThat(err).contains("there is no flat \"lid\"").contains("Hinge rib clip");
+    }
+
+    @Test
     void log_add_prints_the_number_and_the_entry_is_there() {
         assertThat(run("log", file.toString(), "add", "--group", "US-3", "--row", "R3", "--holes", "1-10", "--designation", "426AD3-3.5", "--who", "M. Oake",
                 "--at", "2026-11-23T19:30", "--minutes", "25", "--readings", ".146x.047,.15x.046", "--rejects", "1:replaced", "--note", "went well")).isZero();

@@ -238,7 +238,8 @@ class SessionTest extends OnDesk {
 
     @Test
     void the_finder_finds_holes_rows_groups_sheets_and_commands() {
-        Finder finder = new Finder(desk, List.of(new Finder.Hit(Finder.Kind.COMMAND, "Night theme", "T", () -> { })));
+        List<String> opened = new java.util.ArrayList<>();
+        Finder finder = new Finder(desk, List.of(new Finder.Hit(Finder.Kind.COMMAND, "Night theme", "T", () -> { })), k -> opened.add(k.name()));
         assertThat(finder.find("", 5)).extracting(Finder.Hit::name).containsExactly("Night theme");
         assertThat(finder.find("R1.12", 3).getFirst().kind()).isEqualTo(Finder.Kind.HOLE);
         assertThat(finder.find("cap doubler", 3).getFirst().name()).isEqualTo("Spar cap doubler");
@@ -246,6 +247,8 @@ class SessionTest extends OnDesk {
         assertThat(desk.face().face().name()).isEqualTo("Main spar web");
         assertThat(desk.selectionProperty().get().holes()).hasSize(4);
         assertThat(finder.find("zzz", 3)).isEmpty();
+        finder.find("rib clip", 3).getFirst().go().run();
+        assertThat(opened).containsExactly("Hinge rib clip");
     }
 
     @Test
