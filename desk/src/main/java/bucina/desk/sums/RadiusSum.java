@@ -89,7 +89,7 @@ final class RadiusSum implements Sum {
 
     private static void asked(Figures f, Bend bend, Answer.Maker out) {
         RadiusTable.Least least = f.bench().catalogue().radii().at(f.material("material"), bend.thickness());
-        out.row("→ " + f.figure(bend.thickness()), times(least.practical().per(bend.thickness())), times(least.safe().per(bend.thickness())),
+        out.row("yours " + f.figure(bend.thickness()), times(least.practical().per(bend.thickness())), times(least.safe().per(bend.thickness())),
                 f.figure(least.practical()), f.figure(least.safe()));
     }
 

@@ -122,7 +122,7 @@ class SumsTest {
     void radius_says_practical_safe_and_what_a_tweak_may_be() {
         Answer tight = answer("radius", Map.of("radius", ".06"));
         assertThat(says(tight, Level.ERROR, "under the practical least of .090 in")).isTrue();
-        assertThat(tight.table().orElseThrow().rows()).anySatisfy(r -> assertThat(r).containsExactly("→ .040", "2.25", "4.25", ".090", ".170"));
+        assertThat(tight.table().orElseThrow().rows()).anySatisfy(r -> assertThat(r).containsExactly("yours .040", "2.25", "4.25", ".090", ".170"));
         assertThat(says(answer("radius", Map.of("tweak", "1.5")), Level.NOTE, "in the vice")).isTrue();
         assertThat(says(answer("radius", Map.of("tweak", "-3")), Level.ERROR, "a new part")).isTrue();
     }

@@ -1,0 +1,250 @@
+package bucina.core.cleco;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+
+/** Goes along a row as one does at the bench, and writes down every step. */
+final class Progression {
+
+    private final ClecoPlan.Row row;
+    private final TreeSet<Integer> locators;
+    private final TreeSet<Integer> in = new TreeSet<>();
+    private final Set<Integer> drilled = new HashSet<>();
+    private final List<ClecoPlan.Wave> waves = new ArrayList<>();
+    private List<Integer> place = new ArrayList<>();
+    private List<Integer> drill = new ArrayList<>();
+    private List<Integer> remove = new ArrayList<>();
+    private String why = "";
+    private int peak;
+    private int moves;
+
+    Progression(ClecoPlan.Row row) {
+        this.row = row;
+        this.locators = new TreeSet<>(Locators.of(row));
+    }
+
+    ClecoPlan plan(int bound, int least) {
+        if (row.mode() == Mode.EVERY_HOLE) {
+            locators.forEach(h -> put(h, "locate the row first"));
+        }
+        List<Integer> order = order();
+        for (int i = 0; i < order.size(); i++) {
+            hole(order.get(i), order.get(Math.min(i + 1, order.size() - 1)));
+        }
+        close();
+        return new ClecoPlan(row, waves, peak, moves, bound, least);
+    }
+
+    // ---- order ----------------------------------------------------------------------------------------------------------------------
+
+    private List<Integer> order() {
+        int n = row.holes();
+        List<Integer> order = new ArrayList<>();
+        switch (row.mode()) {
+            case NOSE_FIRST -> through(order, n);
+            case ENDS_IN -> {
+                if (row.stock() < 4) {
+                    // Two hands' worth of clecos hold one end only: from one end through.
+                    through(order, n);
+                } else {
+                    for (int i = 0; i < n; i++) {
+                        order.add(i % 2 == 0 ? 1 + i / 2 : n - i / 2);
+                    }
+                }
+            }
+            case MIDDLE_OUT -> {
+                int c = Locators.middle(n);
+                order.add(c);
+                if (row.stock() < 4) {
+                    for (int h = c + 1; h <= n; h++) {
+                        order.add(h);
+                    }
+                    for (int h = c - 1; h >= 1; h--) {
+                        order.add(h);
+                    }
+                } else {
+                    for (int i = 1; i < n; i++) {
+                        order.add(i % 2 == 1 ? c + (i + 1) / 2 : c - i / 2);
+                    }
+                    order.removeIf(h -> h < 1 || h > n);
+                }
+            }
+            case EVERY_HOLE -> everyHole(order, n);
+        }
+        return order;
+    }
+
+    private static void through(List<Integer> order, int n) {
+        for (int h = 1; h <= n; h++) {
+            order.add(h);
+        }
+    }
+
+    /** Gap by gap from the middle of the row: each closed from its own middle; then the holes of the locating clecos. */
+    private void everyHole(List<Integer> order, int n) {
+        List<int[]> gaps = new ArrayList<>();
+        int last = 0;
+        for (int p : locators) {
+            gaps.add(new int[] {last + 1, p - 1});
+            last = p;
+        }
+        gaps.add(new int[] {last + 1, n});
+        double middle = Locators.middle(n);
+        gaps.sort(Comparator.comparingDouble(g -> Math.abs((g[0] + g[1]) / 2.0 - middle)));
+        for (int[] g : gaps) {
+            if (g[0] > g[1]) {
+                continue;
+            }
+            boolean left = g[0] == 1;
+            boolean right = g[1] == n;
+            int start = left ? 1 : right ? n : (g[0] + g[1] + 1) / 2;
+            if (left && right) {
+                start = 1;
+            }
+            span(order, start, g);
+        }
+        locators.stream().sorted(Comparator.comparingDouble(p -> Math.abs(p - middle))).forEach(order::add);
+    }
+
+    /** A hole, then one on either side of what is drilled in turn, inside a gap. */
+    private static void span(List<Integer> order, int start, int[] gap) {
+        order.add(start);
+        int low = start - 1;
+        int high = start + 1;
+        while (low >= gap[0] || high <= gap[1]) {
+            if (high <= gap[1]) {
+                order.add(high++);
+            }
+            if (low >= gap[0]) {
+                order.add(low--);
+            }
+        }
+    }
+
+    // ---- one hole -------------------------------------------------------------------------------------------------------------------
+
+    private void hole(int h, int next) {
+        Set<Integer> holding = new HashSet<>();
+        for (int side = -1; side <= 1; side += 2) {
+            support(h, side).ifPresent(holding::add);
+        }
+        boolean lift = in.contains(h);
+        for (int side = -1; side <= 1; side += 2) {
+            if (hasHoles(h, side) && support(h, side).isEmpty()) {
+                if (lift) {
+                    // Its own cleco goes first where the bin is short; otherwise it holds until the next one is in.
+                    if (in.size() >= row.stock()) {
+                        take(h);
+                        lift = false;
+                    }
+                }
+                int at = ahead(h, side);
+                room(holding, h, next);
+                put(at, drilled.contains(at) ? "support behind" : "support ahead of " + h);
+                holding.add(at);
+            }
+        }
+        if (in.contains(h)) {
+            take(h);
+        }
+        bore(h);
+        Set<Integer> keep = new HashSet<>(holding);
+        keep.removeIf(drilled::contains);
+        if (row.mode() == Mode.MIDDLE_OUT && row.stock() >= 4 || row.mode() == Mode.ENDS_IN && row.stock() >= 4) {
+            keep.addAll(holding);
+            otherFront(h).ifPresent(keep::add);
+            keep.removeIf(k -> drilled.contains(k) && sameSide(k, h) && in.size() >= row.stock());
+        }
+        room(keep, h, next);
+        put(h, "cleco " + h + ", so that none is skipped or drilled twice");
+    }
+
+    private boolean hasHoles(int h, int side) {
+        return side < 0 ? h > 1 : h < row.holes();
+    }
+
+    /** The farthest cleco that supports a hole on a side; the nearest drilled one if there is any. */
+    private Optional<Integer> support(int h, int side) {
+        int k = row.nearest();
+        Optional<Integer> nearest = Optional.ofNullable(side < 0 ? in.lower(h) : in.higher(h));
+        return nearest.filter(p -> Math.abs(p - h) <= k);
+    }
+
+    /** Where a missing support goes: the farthest planned locating hole in reach, else a drilled hole beside it. */
+    private int ahead(int h, int side) {
+        int k = row.nearest();
+        for (int d = k; d >= 1; d--) {
+            int at = h + side * d;
+            if (at >= 1 && at <= row.holes() && locators.contains(at) && !drilled.contains(at)) {
+                return at;
+            }
+        }
+        for (int d = 1; d <= k; d++) {
+            if (drilled.contains(h + side * d)) {
+                return h + side * d;
+            }
+        }
+        return side < 0 ? Math.max(1, h - k) : Math.min(row.holes(), h + k);
+    }
+
+    /** The drilled hole that the other front works from, with its locating cleco kept by the caller. */
+    private Optional<Integer> otherFront(int h) {
+        return drilled.stream().filter(d -> in.contains(d) && !sameSide(d, h)).max(Comparator.comparingInt(d -> row.mode() == Mode.MIDDLE_OUT ? Math.abs(d
+                - Locators.middle(row.holes())) : -Math.abs(d - Locators.middle(row.holes()))));
+    }
+
+    private boolean sameSide(int a, int b) {
+        double m = (row.holes() + 1) / 2.0;
+        return Math.signum(a - m) == Math.signum(b - m);
+    }
+
+    /** Lifts what is needed least until one more can be placed: behind before ahead; at last what is farthest from the hole that is next. */
+    private void room(Set<Integer> keep, int h, int next) {
+        while (in.size() >= row.stock()) {
+            Optional<Integer> spare = in.stream().filter(p -> !keep.contains(p) && p != h).max(Comparator.comparing((Integer p) -> drilled.contains(p))
+                    .thenComparingInt(p -> Math.abs(p - h)));
+            take(spare.orElseGet(() -> in.stream().filter(p -> p != h).max(Comparator.comparingInt(p -> Math.abs(p - next))).orElseThrow()));
+        }
+    }
+
+    // ---- writing down ---------------------------------------------------------------------------------------------------------------
+
+    private void put(int h, String reason) {
+        if (!drill.isEmpty() || !remove.isEmpty()) {
+            close();
+        }
+        place.add(h);
+        why = why.isEmpty() ? reason : why;
+        in.add(h);
+        moves++;
+        peak = Math.max(peak, in.size());
+    }
+
+    private void bore(int h) {
+        if (!remove.isEmpty()) {
+            close();
+        }
+        drill.add(h);
+        drilled.add(h);
+    }
+
+    private void take(int h) {
+        remove.add(h);
+        in.remove(h);
+    }
+
+    private void close() {
+        if (!place.isEmpty() || !drill.isEmpty() || !remove.isEmpty()) {
+            waves.add(new ClecoPlan.Wave(place, drill, remove, why));
+            place = new ArrayList<>();
+            drill = new ArrayList<>();
+            remove = new ArrayList<>();
+            why = "";
+        }
+    }
+}
