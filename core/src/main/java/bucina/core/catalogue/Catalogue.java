@@ -7,6 +7,7 @@ import bucina.core.blind.PulledSize;
 import bucina.core.bolt.BoltThread;
 import bucina.core.bolt.Nut;
 import bucina.core.bolt.Washer;
+import bucina.core.cleco.ClecoSize;
 import bucina.core.dress.Screw;
 import bucina.core.measure.DrillTable;
 import bucina.core.measure.InputException;
@@ -38,9 +39,11 @@ import java.util.stream.Collectors;
  * @param nuts   heights of nuts
  * @param washers kinds of washers
  * @param screws 100 degree flush screws
+ * @param clecos sizes of clecos
  */
 public record Catalogue(DrillTable drills, List<RivetSize> rivets, BlindTable blind, List<PulledSize> pulled, RuleSet rules, List<RuleChoice> choices,
-                        RadiusTable radii, List<SheetStrength> sheets, List<BoltThread> bolts, List<Nut> nuts, List<Washer> washers, List<Screw> screws) {
+                        RadiusTable radii, List<SheetStrength> sheets, List<BoltThread> bolts, List<Nut> nuts, List<Washer> washers, List<Screw> screws,
+                                List<ClecoSize> clecos) {
     public Catalogue {
         rivets = rivets.stream().sorted(Comparator.comparing(RivetSize::head).thenComparing(RivetSize::dash)).toList();
         pulled = List.copyOf(pulled);
@@ -50,6 +53,7 @@ public record Catalogue(DrillTable drills, List<RivetSize> rivets, BlindTable bl
         nuts = List.copyOf(nuts);
         washers = List.copyOf(washers);
         screws = List.copyOf(screws);
+        clecos = List.copyOf(clecos);
     }
 
     /**

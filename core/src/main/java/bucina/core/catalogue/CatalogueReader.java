@@ -8,6 +8,7 @@ import bucina.core.blind.PulledSize;
 import bucina.core.bolt.BoltThread;
 import bucina.core.bolt.Nut;
 import bucina.core.bolt.Washer;
+import bucina.core.cleco.ClecoSize;
 import bucina.core.dress.Screw;
 import bucina.core.material.Material;
 import bucina.core.measure.DrillSize;
@@ -57,8 +58,8 @@ public final class CatalogueReader {
 
     /**
      * Opens one of the shipped tables: {@code drills}, {@code rivets}, {@code blind}, {@code pulled}, {@code rules}, {@code rule-choices},
-     * {@code bend-radius}, {@code sheets}, {@code bolts}, {@code nuts}, {@code washers} or
-     * {@code screws}. The caller closes it.
+     * {@code bend-radius}, {@code sheets}, {@code bolts}, {@code nuts}, {@code washers},
+     * {@code screws} or {@code clecos}. The caller closes it.
      */
     public static Reader shippedTable(String name) {
         InputStream in = CatalogueReader.class.getResourceAsStream("/bucina/core/data/" + name + ".csv");
@@ -85,7 +86,9 @@ public final class CatalogueReader {
                 rows("sheets", tables.apply("sheets"), CatalogueReader::sheet), rows("bolts", tables.apply("bolts"), CatalogueReader::bolt),
                 rows("nuts", tables.apply("nuts"), CatalogueReader::nut), rows("washers", tables.apply("washers"), r -> new Washer(r.get("name"),
                 inches(r, "thickness_in"), r.get("source"))), rows("screws", tables.apply("screws"), r -> new Screw(r.get("size"), inches(r, "shank_in"),
-                inches(r, "sharp_in"), inches(r, "typical_in"), r.get("drill"), inches(r, "hole_in"), r.get("source"))));
+                inches(r, "sharp_in"), inches(r, "typical_in"), r.get("drill"), inches(r, "hole_in"), r.get("source"))),
+                rows("clecos", tables.apply("clecos"), r -> new ClecoSize(r.get("size_in"), r.get("colour"), length(r, "hole_from_mm", Unit.MM),
+                length(r, "hole_to_mm", Unit.MM), r.get("source"))));
     }
 
     private static <T> List<T> rows(String table, Reader reader, Function<CSVRecord, T> row) {

@@ -48,8 +48,8 @@ final class Progression {
         switch (row.mode()) {
             case NOSE_FIRST -> through(order, n);
             case ENDS_IN -> {
-                if (row.stock() < 4) {
-                    // Two hands' worth of clecos hold one end only: from one end through.
+                if (!bothWays()) {
+                    // So few clecos hold one end only: from one end through.
                     through(order, n);
                 } else {
                     for (int i = 0; i < n; i++) {
@@ -60,7 +60,7 @@ final class Progression {
             case MIDDLE_OUT -> {
                 int c = Locators.middle(n);
                 order.add(c);
-                if (row.stock() < 4) {
+                if (!bothWays()) {
                     for (int h = c + 1; h <= n; h++) {
                         order.add(h);
                     }
@@ -77,6 +77,11 @@ final class Progression {
             case EVERY_HOLE -> everyHole(order, n);
         }
         return order;
+    }
+
+    /** Two fronts at once want a cleco behind and ahead of each, one to go on with at each, and one for the new hole. */
+    private boolean bothWays() {
+        return row.stock() >= Math.min(7, row.holes());
     }
 
     private static void through(List<Integer> order, int n) {
@@ -155,7 +160,7 @@ final class Progression {
         bore(h);
         Set<Integer> keep = new HashSet<>(holding);
         keep.removeIf(drilled::contains);
-        if (row.mode() == Mode.MIDDLE_OUT && row.stock() >= 4 || row.mode() == Mode.ENDS_IN && row.stock() >= 4) {
+        if ((row.mode() == Mode.MIDDLE_OUT || row.mode() == Mode.ENDS_IN) && bothWays()) {
             keep.addAll(holding);
             otherFront(h).ifPresent(keep::add);
             keep.removeIf(k -> drilled.contains(k) && sameSide(k, h) && in.size() >= row.stock());

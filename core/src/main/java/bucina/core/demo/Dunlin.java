@@ -75,7 +75,7 @@ public final class Dunlin {
         Assembly assembly = new Assembly(sketch.assembly(), "Stabilator", Hand.LEFT, Unit.INCH,
                 List.of("Sheet 31 rev C", "Sheet 32 rev A", "Sheet 33 rev B"), faces);
         Build build = new Build("Dunlin stabilator, left half", "Dunlin", rules, sketch.next(), sketch.parts(), List.of(assembly), Map.of(
-                "MS20426AD3-3", 420, "MS20426AD3-3.5", 640, "MS20426AD3-4", 180, "MS20426AD3-4.5", 90, "MS20426AD3-5", 40,
+                "cleco 3/32", 120, "cleco 1/8", 60, "MS20426AD3-3", 420, "MS20426AD3-3.5", 640, "MS20426AD3-4", 180, "MS20426AD3-4.5", 90, "MS20426AD3-5", 40,
                 "MS20470AD4-4", 120, "MS20470AD4-5", 160, "MS20470AD4-6", 80)).checked();
         return workshop(Queries.kept(build, LocalDate.of(2026, 11, 12)));
     }

@@ -5,7 +5,8 @@ import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import java.util.ArrayList;
-import java.util.EnumSet;
+import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -24,7 +25,7 @@ public final class Logbook {
     private final Set<Integer> corrected = new HashSet<>();
     private final Map<Id.Hole, LogEntry> installedBy = new HashMap<>();
     private final Map<Id.Group, Integer> typedInstalled = new HashMap<>();
-    private final Map<Id.Hole, Map<Id.Layer, Set<Operation>>> done = new HashMap<>();
+    private final Map<Id.Hole, Map<Id.Layer, Map<Operation, Integer>>> done = new HashMap<>();
 
     /**
      * @param entries in the order of their numbers
@@ -52,8 +53,12 @@ public final class Logbook {
             known.add(entry.id());
         }
         this.entries.stream().filter(this::inForce).forEach(this::take);
-        this.marks.forEach(m -> done.computeIfAbsent(m.hole(), h -> new HashMap<>())
-                .computeIfAbsent(m.layer(), l -> EnumSet.noneOf(Operation.class)).add(m.operation()));
+        for (Mark m : this.marks) {
+            Map<Operation, Integer> sides = done.computeIfAbsent(m.hole(), h -> new HashMap<>()).computeIfAbsent(m.layer(), l ->
+                    new EnumMap<>(Operation.class));
+            int before = sides.getOrDefault(m.operation(), 0);
+            sides.put(m.operation(), m.on() ? before | m.side().bits() : before & ~m.side().bits());
+        }
     }
 
     private void take(LogEntry entry) {
@@ -70,6 +75,19 @@ public final class Logbook {
         List<LogEntry> more = new ArrayList<>(entries);
         more.add(entry);
         return new Logbook(more, marks);
+    }
+
+    /** This logbook with more marks. */
+    public Logbook plus(List<Mark> more) {
+        List<Mark> all = new ArrayList<>(marks);
+        all.addAll(more);
+        return new Logbook(entries, all);
+    }
+
+    /** True if an operation was done to a hole in a layer; what is done from a side counts for that side only. */
+    public boolean marked(Id.Hole hole, Id.Layer layer, Operation operation, Mark.Side side) {
+        int sides = done.getOrDefault(hole, Map.of()).getOrDefault(layer, Map.of()).getOrDefault(operation, 0);
+        return operation == Operation.DEBURRED ? (sides & side.bits()) == side.bits() : sides != 0;
     }
 
     /** Every entry, oldest first. */
@@ -112,14 +130,13 @@ public final class Logbook {
         if (entry != null) {
             return logged(entry.work().orElseThrow(), hole.id());
         }
-        Map<Id.Layer, Set<Operation>> steps = done.get(hole.id());
-        if (steps == null) {
+        if (!done.containsKey(hole.id())) {
             return HoleState.PLANNED;
         }
         HoleState behind = null;
         for (Layer layer : layers) {
-            HoleState furthest = steps.getOrDefault(layer.id(), Set.of()).stream().map(HoleState::of).max(Enum::compareTo)
-                    .orElse(HoleState.PLANNED);
+            HoleState furthest = Arrays.stream(Operation.values()).filter(o -> marked(hole.id(), layer.id(), o, Mark.Side.BOTH)).map(HoleState::of)
+                    .max(Enum::compareTo).orElse(HoleState.PLANNED);
             behind = behind == null || furthest.compareTo(behind) < 0 ? furthest : behind;
         }
         return behind == null ? HoleState.PLANNED : behind;

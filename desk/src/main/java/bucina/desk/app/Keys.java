@@ -46,7 +46,11 @@ final class Keys {
         for (Stage stage : Stage.values()) {
             add(stage.word() + ": " + stage.question(), Integer.toString(stage.key()), digit(stage.key()), () -> stage(stage));
         }
-        add("Log what is picked as set", "Ctrl+Enter", shortcut(KeyCode.ENTER), () -> window.bench().act());
+        add("Log or mark what is picked", "Ctrl+Enter", shortcut(KeyCode.ENTER), () -> window.bench().act());
+        add("Take the mark back from what is picked", "Ctrl+Back", shortcut(KeyCode.BACK_SPACE), () -> window.bench().takeBack());
+        add("Mark what is picked, and go on", "Space", plain(KeyCode.SPACE), () -> window.bench().mark());
+        add("Pick what was jumped over", "J", plain(KeyCode.J), () -> window.bench().pickSkipped());
+        add("Pick every hole of the face", "Ctrl+A", shortcut(KeyCode.A), desk::pickFace);
         add("Add a reject to the entry", "Ctrl+R", shortcut(KeyCode.R), () -> window.bench().log().reject());
         add("Add a photograph to the entry", "Ctrl+P", shortcut(KeyCode.P), () -> window.bench().log().photograph());
         add("Undo (a correcting entry for a logged one)", "Ctrl+Z", shortcut(KeyCode.Z), () -> desk.session().undo(s -> { }));

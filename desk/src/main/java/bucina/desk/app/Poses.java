@@ -1,7 +1,9 @@
 package bucina.desk.app;
 
 import bucina.core.plan.Build;
+import bucina.core.log.Operation;
 import bucina.core.plan.Id;
+import bucina.core.progress.Task;
 import bucina.core.plan.Layer;
 import bucina.core.stack.HoleReading;
 import bucina.core.bulletin.Bulletins;
@@ -17,6 +19,7 @@ import bucina.desk.sums.Sums;
 
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Point2D;
@@ -48,6 +51,7 @@ final class Poses {
             desk.stageProperty().set(Stage.FIT);
             pick(desk, "Upper skin", "R1", 4);
         });
+        poses.put("drilling", () -> drilling(desk));
         poses.put("dragged-edge", () -> draggedEdge(desk, window));
         poses.put("bulletin", () -> {
             window.sheet().letGo();
@@ -84,6 +88,23 @@ final class Poses {
         Sums.ALL.forEach(s -> poses.put("sum-" + s.code(), () -> window.sum(s.code())));
         poses.put("sum-done", () -> desk.roomProperty().set(Desk.Room.SHEET));
         return poses;
+    }
+
+    /** A row with two holes jumped over, and the rest of it picked. */
+    private static void drilling(Desk desk) {
+        Build.FaceRef ref = desk.snapshot().build().face("Upper skin").orElseThrow();
+        desk.show(ref.face().id());
+        desk.stageProperty().set(Stage.DRILL);
+        desk.taskProperty().set(Task.of(Operation.DEBURRED));
+        List<String> rows = List.of("R8", "R9", "R10", "R11", "R12", "R16", "R17");
+        var some = desk.face().readings().stream().filter(r -> rows.contains(r.row().name()) && !(r.row().name().equals("R17") && (r.hole().label() == 3
+                || r.hole().label() == 4))).toList();
+        desk.session().mark("marking " + some.size() + " holes", desk.taskProperty().get().marks(desk.snapshot().log(), some, true, desk.session()
+                .instant(), ""),
+                () -> {
+                    pick(desk, "Upper skin", "R18", 2);
+                    desk.selectionProperty().set(Selection.row(desk.face(), desk.cursor().orElseThrow().row().id(), desk.selectionProperty().get().cursor()));
+                }, s -> { });
     }
 
     /** An edge of the trailing edge strip pulled in until its row is too near: what the window shows in the middle of the drag. */

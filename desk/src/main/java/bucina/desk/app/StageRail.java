@@ -14,6 +14,7 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
 
 /** The stages of work, each with what is left to do on this face. */
 final class StageRail extends HBox {
@@ -24,26 +25,39 @@ final class StageRail extends HBox {
     private final Map<Stage, Button> buttons = new EnumMap<>(Stage.class);
     private final Button findings;
     private final Label held = Ui.kept("", "stage-left");
+    private final Label toDrill = Ui.kept(" ", "stage-left");
+    private final Label toDress = Ui.kept(" ", "stage-left");
     private final Label toSet = Ui.kept("", "stage-left");
 
     StageRail(Desk desk) {
         super(6);
         this.desk = desk;
         getStyleClass().add("stage-rail");
-        setAlignment(Pos.CENTER_LEFT);
-        setPadding(new Insets(6, 12, 6, 12));
+        setAlignment(Pos.TOP_LEFT);
+        setPadding(new Insets(6, 12, 3, 12));
+        findings = Ui.button("", "F", desk::nextFinding, "quiet", "stage-find");
+        findings.setId("findings");
         for (Stage stage : Stage.values()) {
             Button button = Ui.button(stage.word(), Integer.toString(stage.key()), () -> desk.stageProperty().set(stage), "stage");
             button.setId("stage-" + stage.name().toLowerCase(java.util.Locale.ROOT));
+            button.setMaxWidth(Double.MAX_VALUE);
             buttons.put(stage, button);
+            getChildren().add(new VBox(1, button, switch (stage) {
+                case STUDY -> findings;
+                case FIT -> held;
+                case DRILL -> toDrill;
+                case DRESS -> toDress;
+                case SET -> toSet;
+            }));
         }
-        findings = Ui.button("", "F", desk::nextFinding, "quiet");
-        findings.setId("findings");
         Button change = Ui.button("Change", "E", () -> desk.changingProperty().set(!desk.changingProperty().get() && !desk.session().readOnly()), "stage");
         change.setId("change");
         desk.changingProperty().addListener((o, was, now) -> change.pseudoClassStateChanged(HERE, now));
-        getChildren().addAll(buttons.get(Stage.STUDY), findings, buttons.get(Stage.FIT), held, buttons.get(Stage.SET), toSet);
         getChildren().addAll(Ui.spring(), change, Ui.button("Legend", "L", () -> desk.legendProperty().set(!desk.legendProperty().get()), "quiet"));
+        desk.progressProperty().addListener((o, was, now) -> {
+            toDrill.setText(now.map(p -> p.toDrill() == 0 ? "all drilled" : p.toDrill() + " to drill").orElse(" "));
+            toDress.setText(now.map(p -> p.toDress() == 0 ? "all dressed" : p.toDress() + " to dress").orElse(" "));
+        });
         desk.stageProperty().addListener((o, was, now) -> fill());
         desk.selectionProperty().addListener((o, was, now) -> {
             if (!was.face().equals(now.face())) {

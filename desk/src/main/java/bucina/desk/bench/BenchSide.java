@@ -54,6 +54,7 @@ public final class BenchSide extends BorderPane {
     private final LogPanel log;
     private final ChangePanel change;
     private final FitPanel fit;
+    private final WorkPanel work;
     private final VBox changing = new VBox(8);
     private Optional<String> accepting = Optional.empty();
     private final ScrollPane scroll = new ScrollPane();
@@ -67,6 +68,7 @@ public final class BenchSide extends BorderPane {
         this.desk = desk;
         this.change = new ChangePanel(desk, stations);
         this.fit = new FitPanel(desk, print);
+        this.work = new WorkPanel(desk);
         small.setPrefHeight(134);
         small.setMinHeight(134);
         this.log = new LogPanel(desk, timer, small, this::fill);
@@ -132,6 +134,9 @@ public final class BenchSide extends BorderPane {
         } else if (desk.stageProperty().get() == Stage.FIT) {
             fit.fill();
             content(fit);
+        } else if (working()) {
+            work.fill();
+            content(work);
         } else if (setting || desk.correctingProperty().get().isPresent()) {
             log.fill();
             content(log);
@@ -161,6 +166,32 @@ public final class BenchSide extends BorderPane {
         caption.setText(section.caption());
         section.describe();
         offer(setting);
+    }
+
+    private boolean working() {
+        Stage stage = desk.stageProperty().get();
+        return (stage == Stage.DRILL || stage == Stage.DRESS) && desk.correctingProperty().get().isEmpty() && !desk.changingProperty().get();
+    }
+
+    /** Picks what was jumped over, in the stages where holes are marked. */
+    public void pickSkipped() {
+        if (working()) {
+            work.pickSkipped();
+        }
+    }
+
+    /** Takes back the mark on what is picked, in the stages where holes are marked. */
+    public void takeBack() {
+        if (working()) {
+            work.takeBack();
+        }
+    }
+
+    /** Marks what is picked, in the stages where holes are marked. */
+    public void mark() {
+        if (working()) {
+            work.mark();
+        }
     }
 
     /** The largest trim of each straight edge of the sheet picked, or of the largest. */
@@ -215,6 +246,10 @@ public final class BenchSide extends BorderPane {
 
     /** The one next action: what the holes alike in this row take, to be written down once they are set. */
     private void offer(boolean setting) {
+        if (working()) {
+            setBottom(work.footer());
+            return;
+        }
         if (desk.changingProperty().get() || desk.stageProperty().get() == Stage.FIT) {
             setBottom(null);
             return;
@@ -242,7 +277,9 @@ public final class BenchSide extends BorderPane {
 
     /** Does what the button at the foot says: writes the entry down, or goes on to what is set next. */
     public void act() {
-        if (getBottom() == log.footer()) {
+        if (working()) {
+            work.mark();
+        } else if (getBottom() == log.footer()) {
             log.submit();
         } else if (next.isVisible()) {
             next();

@@ -26,6 +26,8 @@ public final class Glyph {
         HOLD("held open"),
         /** Its group waits for an answer: a hook and a dot. */
         QUERY("in query"),
+        /** Its neighbours on both sides are done and it is not. */
+        SKIPPED("jumped over"),
         /** The hole deviates from its group. */
         DEVIATION("differs from its group");
 
@@ -152,6 +154,12 @@ public final class Glyph {
                 g.strokeArc(x + r * 0.75, y - r * 1.75, r * 0.85, r * 0.85, -60, 240, javafx.scene.shape.ArcType.OPEN);
                 g.setFill(p.attention());
                 g.fillOval(x + r * 1.0, y - r * 0.6, r * 0.36, r * 0.36);
+            }
+            case SKIPPED -> {
+                g.setStroke(p.attention());
+                g.setLineWidth(Math.max(1.6, r * 0.3));
+                g.strokeArc(x - r * 1.4, y - r * 2.1, r * 2.8, r * 2.4, 20, 140, javafx.scene.shape.ArcType.OPEN);
+                g.strokeLine(x + r * 1.25, y - r * 1.35, x + r * 1.5, y - r * 0.75);
             }
             case DEVIATION -> {
                 g.setStroke(p.attention());

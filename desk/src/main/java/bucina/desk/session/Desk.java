@@ -1,15 +1,18 @@
 package bucina.desk.session;
 
 import bucina.core.log.LogEntry;
+import bucina.core.log.Operation;
 import bucina.core.measure.LengthParser;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
+import bucina.core.progress.Task;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
@@ -55,6 +58,8 @@ public final class Desk {
     private boolean attempting;
     private final ObjectProperty<Optional<Id.Layer>> layer = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Room> room = new SimpleObjectProperty<>(Room.SHEET);
+    private final ObjectProperty<Task> task = new SimpleObjectProperty<>(Task.of(Operation.FINAL_SIZE));
+    private final ReadOnlyObjectWrapper<Optional<Progress>> progress = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.STUDY);
     private final ObjectProperty<Selection> selection = new SimpleObjectProperty<>();
     private final ObjectProperty<Unit> unit = new SimpleObjectProperty<>();
@@ -84,6 +89,26 @@ public final class Desk {
             }
         });
         shown.set(session.snapshot());
+        selection.addListener((o, was, now) -> {
+            if (!was.face().equals(now.face())) {
+                progress.set(Optional.empty());
+                count();
+            }
+        });
+        shown.addListener((o, was, now) -> {
+            if (!attempting) {
+                count();
+            }
+        });
+        task.addListener((o, was, now) -> count());
+        stage.addListener((o, was, now) -> {
+            if (now == Stage.DRILL && task.get().operation().compareTo(Operation.DIMPLED) >= 0) {
+                task.set(Task.of(Operation.FINAL_SIZE));
+            } else if (now == Stage.DRESS && task.get().operation().compareTo(Operation.DIMPLED) < 0) {
+                task.set(Task.of(Operation.DIMPLED));
+            }
+        });
+        count();
         session.snapshotProperty().addListener((o, was, now) -> {
             attempting = false;
             show(now);
@@ -241,6 +266,40 @@ public final class Desk {
     /** The row of the hole looked at. */
     public Optional<RowModel> row() {
         return cursor().flatMap(c -> RowModel.of(snapshot(), face(), c.row().id()));
+    }
+
+    /** What is marked in the stages Drill and Dress. */
+    public ObjectProperty<Task> taskProperty() {
+        return task;
+    }
+
+    /** How far the face shown has come; empty until it is counted. */
+    public ReadOnlyObjectProperty<Optional<Progress>> progressProperty() {
+        return progress.getReadOnlyProperty();
+    }
+
+    /** Counts the face shown anew, off the interface thread; what is out of date when it is counted is dropped. */
+    private void count() {
+        FaceReading reading = face();
+        var log = snapshot().log();
+        Task asked = task.get();
+        session.aside(() -> Progress.of(reading, log, asked), p -> {
+            if (snapshot().log() == log && task.get().equals(asked) && p.face().equals(selection.get().face())) {
+                progress.set(Optional.of(p));
+            }
+        }, s -> { });
+    }
+
+    /** Holes of the face that were jumped over in the task; none in other stages. */
+    public Set<Id.Hole> skipped() {
+        return stage.get() == Stage.DRILL || stage.get() == Stage.DRESS ? progress.get().filter(p -> p.face().equals(selection.get().face()))
+                .map(Progress::marks)
+                .orElse(Set.of()) : Set.of();
+    }
+
+    /** Picks every hole of the face. */
+    public void pickFace() {
+        selection.set(Selection.all(face(), selection.get().cursor()));
     }
 
     /** Turns to a face, with nothing picked. */

@@ -1,7 +1,9 @@
 package bucina.desk.session;
 
 import bucina.core.log.LogEntry;
+import bucina.core.log.Mark;
 import bucina.core.plan.Build;
+import java.util.List;
 import java.util.Optional;
 
 /** One thing done in this session that can be taken back and done again. */
@@ -24,6 +26,15 @@ sealed interface Doing {
         Logged as(int by) {
             return new Logged(Optional.of(by), content, instead, words);
         }
+    }
+
+    /**
+     * Progress marked, or taken back.
+     *
+     * @param marks as they were written
+     * @param words in words
+     */
+    record Marked(List<Mark> marks, String words) implements Doing {
     }
 
     /**

@@ -44,6 +44,11 @@ public record Selection(Id.Face face, Optional<Id.Hole> cursor, Set<Id.Hole> hol
         return all(face, face.readings().stream().filter(r -> r.group().id().equals(group)).toList(), at);
     }
 
+    /** Every hole of a face. */
+    public static Selection all(FaceReading face, Optional<Id.Hole> at) {
+        return all(face, face.readings(), at);
+    }
+
     private static Selection all(FaceReading face, List<HoleReading> readings, Optional<Id.Hole> at) {
         if (readings.isEmpty()) {
             return none(face.face().id());

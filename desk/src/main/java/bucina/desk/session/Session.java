@@ -5,6 +5,7 @@ import bucina.core.callout.Queries;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.log.LogCheck;
 import bucina.core.log.LogEntry;
+import bucina.core.log.Mark;
 import bucina.core.log.Logbook;
 import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
@@ -16,6 +17,7 @@ import bucina.store.file.BuildFileException;
 import bucina.store.file.OutFile;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayDeque;
@@ -171,6 +173,36 @@ public final class Session implements AutoCloseable {
         }, written -> then.accept(written.what), refused);
     }
 
+    /**
+     * Marks progress, or takes it back; all of it or none is on the disk when {@code then} runs.
+     *
+     * @param words what is done, for undo: {@code marking 12 holes deburred}
+     */
+    public void mark(String words, List<Mark> marks, Runnable then, Consumer<String> refused) {
+        write(marks, () -> {
+            remember(new Doing.Marked(marks, words));
+            status.set("Marks saved.");
+            then.run();
+        }, refused);
+    }
+
+    private void write(List<Mark> marks, Runnable then, Consumer<String> refused) {
+        job(() -> {
+            Snapshot now = latest;
+            file.mark(marks);
+            return new Written<>(marks, now.with(now.log().plus(marks)));
+        }, written -> then.run(), refused);
+    }
+
+    /** The time, for marks. */
+    public Instant instant() {
+        return clock.instant();
+    }
+
+    private List<Mark> turned(Doing.Marked marked) {
+        return marked.marks().stream().map(m -> m.turned(clock.instant())).toList();
+    }
+
     /** The bulletin being written; empty if none is. */
     public Optional<Id.Bulletin> recording() {
         return recording;
@@ -273,6 +305,7 @@ public final class Session implements AutoCloseable {
         switch (last) {
             case null -> refused.accept("There is nothing to undo in this session.");
             case Doing.Logged logged -> takeBack(logged, backTo(done, logged, refused));
+            case Doing.Marked marked -> write(turned(marked), () -> moved(undone, marked, "Undone: " + marked.words()), backTo(done, marked, refused));
             case Doing.Planned planned -> savePlan(b -> replan(b, planned.before()), plans -> moved(undone, planned, "Undone: " + planned.words()),
                     backTo(done, planned, refused));
         }
@@ -290,6 +323,7 @@ public final class Session implements AutoCloseable {
         Doing last = undone.poll();
         switch (last) {
             case null -> refused.accept("There is nothing to do again.");
+            case Doing.Marked marked -> write(marked.marks(), () -> moved(done, marked, "Done again: " + marked.words()), backTo(undone, marked, refused));
             case Doing.Planned planned -> savePlan(b -> replan(b, planned.after()), plans -> moved(done, planned, "Done again: " + planned.words()),
                     backTo(undone, planned, refused));
             case Doing.Logged logged -> {

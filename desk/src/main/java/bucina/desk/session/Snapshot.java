@@ -34,6 +34,11 @@ public record Snapshot(Derivation derivation, Logbook log, Holds holds, Map<Id.G
         return new Snapshot(derivation, log, new Holds(derivation.build()), Map.copyOf(installed));
     }
 
+    /** This snapshot with more marks: nothing that is set changes. */
+    Snapshot with(Logbook marked) {
+        return new Snapshot(derivation, marked, holds, installed);
+    }
+
     /** This snapshot with a plan that is only tried: nothing is counted anew. */
     public Snapshot tried(Derivation plan) {
         return new Snapshot(plan, log, new Holds(plan.build()), installed);

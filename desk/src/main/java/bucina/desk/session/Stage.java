@@ -6,6 +6,10 @@ public enum Stage {
     STUDY("Study", 1, "What goes through here?"),
     /** What stays open, and for which part? */
     FIT("Fit", 3, "What stays open?"),
+    /** What is drilled and deburred, and what was skipped? */
+    DRILL("Drill", 4, "What is drilled and deburred, what was skipped?"),
+    /** What is dimpled or countersunk, and how? */
+    DRESS("Dress", 5, "What is dimpled or countersunk?"),
     /** What is in, and what is set next? */
     SET("Set", 6, "What is in, what is next?");
 

@@ -57,7 +57,7 @@ record SheetDetail(double x, double y, double width, double height, SheetTransfo
         g.fillRect(x, y, width, height);
         SheetPainter painter = new SheetPainter(g, transform, p, sprites, x + width, y + height, desk.scaleProperty().get() / 100.0);
         painter.layers(desk.face());
-        painter.holes(desk.snapshot(), desk.face(), desk.stageProperty().get(), lengths);
+        painter.holes(desk.snapshot(), desk.face(), desk.stageProperty().get(), lengths, desk.skipped());
         double r = SheetPainter.glyphSize(transform, desk.face()) * 0.5 + 3;
         g.setStroke(p.layout());
         g.setLineWidth(2);

@@ -272,7 +272,7 @@ final class SheetPainter {
     }
 
     /** Every hole in view, drawn as the stage asks: by length in Study, by state in Set. */
-    void holes(Snapshot snapshot, FaceReading face, Stage stage, LengthClasses lengths) {
+    void holes(Snapshot snapshot, FaceReading face, Stage stage, LengthClasses lengths, java.util.Set<bucina.core.plan.Id.Hole> skipped) {
         int size = glyphSize(t, face);
         boolean dots = size < LEAST_GLYPH;
         double half = size * 1.5;
@@ -288,7 +288,8 @@ final class SheetPainter {
                 g.fillRect(x - 1.5, y - 1.5, 3, 3);
             } else {
                 Image sprite = stage == Stage.STUDY ? sprites.ofLength(place, lengths.lengths(), mark(snapshot, reading, stage), size)
-                        : sprites.of(stage == Stage.FIT ? fit(snapshot, reading) : state, mark(snapshot, reading, stage), size);
+                        : sprites.of(stage == Stage.FIT ? fit(snapshot, reading) : state, skipped.contains(reading.hole().id()) ? Glyph.Mark.SKIPPED
+                        : mark(snapshot, reading, stage), size);
                 g.drawImage(sprite, Math.round(x - half), Math.round(y - half));
             }
         }

@@ -81,6 +81,11 @@ public final class SheetView extends Region {
         desk.unitProperty().addListener((o, was, now) -> draw());
         desk.stageProperty().addListener((o, was, now) -> draw());
         desk.trimProperty().addListener((o, was, now) -> draw());
+        desk.progressProperty().addListener((o, was, now) -> {
+            if (!was.map(p -> p.marks()).equals(now.map(p -> p.marks()))) {
+                draw();
+            }
+        });
         desk.layerProperty().addListener((o, was, now) -> draw());
         desk.changingProperty().addListener((o, was, now) -> {
             desk.layerProperty().set(Optional.empty());
@@ -217,7 +222,7 @@ public final class SheetView extends Region {
             painter.trims(face, desk.layer(), desk.unit());
         }
         painter.zones(face);
-        painter.holes(desk.snapshot(), face, desk.stageProperty().get(), lengths);
+        painter.holes(desk.snapshot(), face, desk.stageProperty().get(), lengths, desk.skipped());
         painter.rulers(desk.unit(), face.face().xToward(), face.face().yToward());
         drawOverlay();
     }

@@ -290,6 +290,52 @@ class CliTest {
     }
 
     @Test
+    void calc_cleco_answers_the_contract() {
+        assertThat(run("calc", "cleco", "--holes", "40", "--mode", "middle-out", "--stock", "12", "--json")).isZero();
+        assertThat(json().at("/peak").asInt()).isLessThanOrEqualTo(12);
+        assertThat(json().at("/bound").asInt()).isEqualTo(60);
+        assertThat(json().at("/moves").asInt()).isGreaterThanOrEqualTo(60);
+        assertThat(json().at("/waves/0/drill/0").asInt()).isEqualTo(20);
+        assertThat(json().at("/waves/0/place").size()).isEqualTo(2);
+        assertThat(run("calc", "cleco", "--holes", "40", "--mode", "every-hole", "--stock", "12", "--json")).isEqualTo(1);
+        assertThat(json().at("/least_stock").asInt()).isEqualTo(40);
+        assertThat(run("calc", "cleco", "--holes", "0", "--mode", "every-hole", "--stock", "12")).isEqualTo(2);
+        assertThat(run("calc", "cleco", "--holes", "9", "--pitch", "1", "--mode", "nose-first", "--stock", "12")).isZero();
+        assertThat(out).contains("drill 3 at 2.000 in");
+    }
+
+    @Test
+    void a_face_is_clecoed_against_the_bin() {
+        assertThat(run("cleco", file.toString(), "--face", "Upper skin", "--bin", "3/32:30", "--json")).isZero();
+        assertThat(json().at("/sizes/0/bin").asInt()).isEqualTo(30);
+        assertThat(json().at("/sizes/0/peak").asInt()).isLessThanOrEqualTo(30);
+        assertThat(json().at("/rows/0/sentences/0").asText()).startsWith("Cleco ");
+        assertThat(run("cleco", file.toString(), "--face", "Upper skin", "--row", "R99")).isEqualTo(2);
+        assertThat(run("cleco", file.toString(), "--face", "Upper skin", "--bin", "many")).isEqualTo(2);
+        assertThat(err).contains("write it like 3/32:80");
+    }
+
+    @Test
+    void progress_is_marked_and_taken_back_and_holes_that_wait_are_not_marked_without_a_word() {
+        String[] mark = {"mark", file.toString(), "--face", "Upper skin", "--row", "R20", "--holes", "1-3,5", "--operation", "match-drilled", "--json"};
+        assertThat(run(mark)).isZero();
+        assertThat(json().at("/marked").asInt()).isEqualTo(4);
+        assertThat(json().at("/skipped/0").asText()).isEqualTo("R20.4");
+        assertThat(run(mark)).isZero();
+        assertThat(json().at("/marked").asInt()).isZero();
+        assertThat(run("mark", file.toString(), "--face", "Upper skin", "--row", "R20", "--operation", "match-drilled", "--undo", "--json")).isZero();
+        assertThat(json().at("/marked").asInt()).isEqualTo(4);
+        assertThat(run("mark", file.toString(), "--face", "Upper skin", "--operation", "match-drilled", "--json")).isEqualTo(1);
+        assertThat(json().at("/guarded").size()).isPositive();
+        assertThat(json().at("/marked").asInt()).isZero();
+        assertThat(run("mark", file.toString(), "--face", "Upper skin", "--operation", "match-drilled", "--note", "drawing note 4")).isZero();
+        assertThat(run("mark", file.toString(), "--face", "Upper skin", "--operation", "polished")).isEqualTo(2);
+        assertThat(err).contains("deburred");
+        assertThat(run("mark", file.toString(), "--face", "Upper skin", "--row", "R20", "--holes", "1", "--operation", "deburred", "--side", "near", "--layer",
+                "Upper skin")).isZero();
+    }
+
+    @Test
     void log_add_prints_the_number_and_the_entry_is_there() {
         assertThat(run("log", file.toString(), "add", "--group", "US-3", "--row", "R3", "--holes", "1-10", "--designation", "426AD3-3.5", "--who", "M. Oake",
                 "--at", "2026-11-23T19:30", "--minutes", "25", "--readings", ".146x.047,.15x.046", "--rejects", "1:replaced", "--note", "went well")).isZero();

@@ -2,6 +2,7 @@ package bucina.store.file;
 
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
+import bucina.core.log.Mark;
 import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
 import bucina.store.Document;
@@ -96,10 +97,7 @@ public final class BuildFile implements AutoCloseable {
             for (LogEntry entry : document.log().entries()) {
                 insert(entry);
             }
-            for (var mark : document.log().marks()) {
-                PlanRows.execute(connection, "INSERT INTO mark (hole, layer, side, operation, at) VALUES (?, ?, ?, ?, ?)", mark.hole().n(),
-                        mark.layer().n(), mark.side().name().toLowerCase(java.util.Locale.ROOT), mark.operation().code(), mark.at().toString());
-            }
+            insertMarks(document.log().marks());
             insert(document.photos());
             s.execute("COMMIT");
         }
@@ -293,6 +291,31 @@ public final class BuildFile implements AutoCloseable {
             insert(entry);
             return entry;
         });
+    }
+
+    /** Writes marks down, all or none; when this returns, they are on the disk. */
+    public void mark(List<Mark> marks) {
+        transaction(() -> {
+            insertMarks(marks);
+            return null;
+        });
+    }
+
+    private void insertMarks(List<Mark> marks) throws SQLException {
+        try (PreparedStatement s = connection.prepareStatement("INSERT INTO mark (hole, layer, side, operation, at, done, note) "
+                + "VALUES (?, ?, ?, ?, ?, ?, ?)")) {
+            for (Mark mark : marks) {
+                s.setLong(1, mark.hole().n());
+                s.setLong(2, mark.layer().n());
+                s.setString(3, mark.side().name().toLowerCase(java.util.Locale.ROOT));
+                s.setString(4, mark.operation().code());
+                s.setString(5, mark.at().toString());
+                s.setInt(6, mark.on() ? 1 : 0);
+                s.setString(7, mark.note());
+                s.addBatch();
+            }
+            s.executeBatch();
+        }
     }
 
     /** Writes the plan as it has become; only what differs from what was last read or written here. */

@@ -143,7 +143,7 @@ final class PlanReader {
         };
         List<Mark> marks = all("SELECT * FROM mark ORDER BY id", r -> new Mark(new Id.Hole(r.getLong("hole")), new Id.Layer(r.getLong("layer")),
                 Mark.Side.valueOf(r.getString("side").toUpperCase(Locale.ROOT)), operation.apply(r.getString("operation")),
-                Instant.parse(r.getString("at"))));
+                Instant.parse(r.getString("at")), r.getInt("done") != 0, r.getString("note")));
         return new Logbook(entries, marks);
     }
 

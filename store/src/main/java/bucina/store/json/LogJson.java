@@ -84,14 +84,18 @@ public final class LogJson {
     }
 
     static ObjectNode mark(Mark m) {
-        return NODES.objectNode().put("hole", m.hole().n()).put("layer", m.layer().n()).put("side", lower(m.side()))
+        ObjectNode node = NODES.objectNode().put("hole", m.hole().n()).put("layer", m.layer().n()).put("side", lower(m.side()))
                 .put("operation", m.operation().code()).put("at", m.at().toString());
+        if (!m.on()) {
+            node.put("done", false);
+        }
+        return m.note().isEmpty() ? node : node.put("note", m.note());
     }
 
     static Mark mark(At at) {
-        at.only("hole", "layer", "side", "operation", "at");
+        at.only("hole", "layer", "side", "operation", "at", "done", "note");
         return at.make(() -> new Mark(new Id.Hole(at.whole("hole")), new Id.Layer(at.whole("layer")),
                 at.get("side").word(Mark.Side.values(), PlanJson::lower), at.get("operation").word(Operation.values(), Operation::code),
-                Instant.parse(at.text("at"))));
+                Instant.parse(at.text("at")), at.maybe("done").isEmpty() || at.flag("done"), at.maybe("note").map(At::text).orElse("")));
     }
 }

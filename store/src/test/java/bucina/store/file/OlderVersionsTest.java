@@ -36,7 +36,8 @@ class OlderVersionsTest {
         BuildFile.create(path, Demo.document()).close();
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path); Statement s = c.createStatement()) {
             for (String sql : List.of("ALTER TABLE assembly DROP COLUMN twin", "ALTER TABLE face DROP COLUMN zones", "ALTER TABLE layer DROP COLUMN bends",
-                    "ALTER TABLE fastener_group DROP COLUMN holes", "DROP TABLE kept_sum", "DROP TABLE tool", "DROP TABLE query", "DROP TABLE acceptance",
+                    "ALTER TABLE fastener_group DROP COLUMN holes", "DROP TABLE kept_sum", "DROP TABLE tool", "ALTER TABLE mark DROP COLUMN done",
+                            "ALTER TABLE mark DROP COLUMN note", "DROP TABLE query", "DROP TABLE acceptance",
                             "DROP TABLE bulletin",
                     "UPDATE build SET rules = json_set(rules, '$.rules', (SELECT json_group_array(json(value)) FROM json_each(rules, '$.rules') "
                             + "WHERE json_extract(value, '$.key') NOT IN ('gauge.least', 'head.tangent.clear', 'lap.lift.back', 'blind.punch.under', "
@@ -69,6 +70,8 @@ class OlderVersionsTest {
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path); Statement s = c.createStatement()) {
             s.execute("DROP TABLE kept_sum");
             s.execute("DROP TABLE tool");
+            s.execute("ALTER TABLE mark DROP COLUMN done");
+            s.execute("ALTER TABLE mark DROP COLUMN note");
             s.execute("PRAGMA user_version = 2");
         }
         try (BuildFile file = BuildFile.open(path)) {

@@ -1,0 +1,146 @@
+package bucina.core.progress;
+
+import bucina.core.cleco.ClecoPlan;
+import bucina.core.cleco.ClecoSize;
+import bucina.core.cleco.Mode;
+import bucina.core.hold.Held;
+import bucina.core.hold.Holds;
+import bucina.core.measure.Length;
+import bucina.core.measure.LengthFormat;
+import bucina.core.measure.Unit;
+import bucina.core.plan.Row;
+import bucina.core.stack.FaceReading;
+import bucina.core.stack.HoleReading;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/*
+ * Design. Rows of the largest fasteners first (main structure before skin), among those the longest, then the others from the middle of the face outward. A row
+ * that is done keeps a cleco in every eighth hole, so that the face stays located, as long as the bin has enough for the row that follows.
+ */
+
+/**
+ * The clecos of a face, row by row.
+ *
+ * @param rows  in the order to drill them
+ * @param sizes what each size needs at its peak against the bin
+ */
+public record FaceClecos(List<RowPlan> rows, List<Use> sizes) {
+
+    private static final int KEPT_EVERY = 8;
+
+    /**
+     * One row.
+     *
+     * @param size  of cleco; empty for a hole between sizes
+     * @param holes in the order of the plan's numbers: hole 1 of the plan is the first
+     * @param plan  empty where no cleco fits the hole, or no hole of the row may be drilled
+     * @param held  how many are clecoed and drilled but not riveted, or not drilled past their size
+     * @param why   why the row comes here
+     */
+    public record RowPlan(Row row, Optional<ClecoSize> size, List<HoleReading> holes, Optional<ClecoPlan> plan, int held, String why) {
+    }
+
+    /**
+     * A size of cleco.
+     *
+     * @param bin  how many there are
+     * @param peak most in use at once
+     */
+    public record Use(ClecoSize size, int bin, int peak) {
+    }
+
+    public FaceClecos {
+        rows = List.copyOf(rows);
+        sizes = List.copyOf(sizes);
+    }
+
+    /**
+     * Plans a face.
+     *
+     * @param bins  how many of each size, by {@link ClecoSize#bin}; a size that is not named has as many as it takes
+     * @param asked how every row is worked; empty for the middle outward, and every hole in stacks of four sheets or over .2 in
+     */
+    public static FaceClecos of(FaceReading face, Holds holds, List<ClecoSize> table, Map<String, Integer> bins, Optional<Mode> asked, int nearest) {
+        List<Row> order = order(face);
+        Map<ClecoSize, Integer> kept = new HashMap<>();
+        Map<ClecoSize, Integer> peaks = new HashMap<>();
+        List<RowPlan> plans = new ArrayList<>();
+        for (Row row : order) {
+            List<HoleReading> holes = row.holes().stream().flatMap(h -> face.of(h.id()).stream()).toList();
+            Optional<ClecoSize> size = holes.isEmpty() ? Optional.empty() : ClecoSize.of(table, holes.getFirst().solution().hole());
+            int held = (int) holes.stream().filter(h -> holds.of(h).isPresent()).count();
+            Optional<ClecoPlan> plan = size.map(s -> {
+                int bin = bins.getOrDefault(s.bin(), Integer.MAX_VALUE);
+                Mode mode = asked.orElse(thick(holes) ? Mode.EVERY_HOLE : Mode.MIDDLE_OUT);
+                int before = kept.getOrDefault(s, 0);
+                int free = Math.max(0, bin == Integer.MAX_VALUE ? holes.size() : bin - before);
+                ClecoPlan one = ClecoPlan.of(new ClecoPlan.Row(holes.size(), mode, Math.min(free, holes.size()), nearest));
+                if (!one.fits() && before > 0) {
+                    // Short: what held the rows before is lifted first.
+                    kept.put(s, 0);
+                    one = ClecoPlan.of(new ClecoPlan.Row(holes.size(), mode, Math.min(bin, holes.size()), nearest));
+                }
+                peaks.merge(s, kept.getOrDefault(s, 0) + one.peak(), Math::max);
+                int stay = (holes.size() + KEPT_EVERY - 1) / KEPT_EVERY;
+                kept.merge(s, one.fits() ? stay : 0, Integer::sum);
+                return one;
+            });
+            plans.add(new RowPlan(row, size, holes, plan, held, why(order, row, holes)));
+        }
+        List<Use> uses = peaks.entrySet().stream().map(e -> new Use(e.getKey(), bins.getOrDefault(e.getKey().bin(), -1), e.getValue()))
+                .sorted(Comparator.comparing(u -> u.size.from())).toList();
+        return new FaceClecos(plans, uses);
+    }
+
+    private static boolean thick(List<HoleReading> holes) {
+        return holes.stream().allMatch(h -> h.layers().size() >= 4 || h.solution().grip().atLeast(Length.in(.2)));
+    }
+
+    private static List<Row> order(FaceReading face) {
+        double middle = face.readings().stream().mapToDouble(r -> r.hole().at().x()).average().orElse(0);
+        List<Row> rows = face.face().groups().stream().flatMap(g -> g.rows().stream()).filter(r -> !r.holes().isEmpty()).toList();
+        return rows.stream().sorted(Comparator.comparing((Row r) -> shank(face, r)).reversed().thenComparing(Comparator.comparingInt((Row r) -> r.holes()
+                .size() / 10)
+                .reversed()).thenComparingDouble(r -> Math.abs(r.holes().stream().mapToDouble(h -> h.at().x()).average().orElse(0) - middle))).toList();
+    }
+
+    private static Length shank(FaceReading face, Row row) {
+        return face.of(row.holes().getFirst().id()).map(r -> r.solution().fastener().shank()).orElse(Length.ZERO);
+    }
+
+    private static String why(List<Row> order, Row row, List<HoleReading> holes) {
+        if (row == order.getFirst()) {
+            return "the largest fasteners and the longest line: main structure before skin";
+        }
+        return holes.stream().allMatch(h -> h.layers().size() >= 4) ? "thick joint: a cleco in every hole" : "next by size and length, from the middle outward";
+    }
+
+    /** What a step of a row's plan asks for, in one sentence; a hole held under size says how far it may be drilled. */
+    public static String sentence(RowPlan row, ClecoPlan.Wave wave, Holds holds, Unit unit) {
+        List<String> words = new ArrayList<>();
+        if (!wave.place().isEmpty()) {
+            words.add("cleco " + labels(row, wave.place()));
+        }
+        if (!wave.drill().isEmpty()) {
+            words.add("drill " + labels(row, wave.drill()));
+        }
+        if (!wave.remove().isEmpty()) {
+            words.add("lift " + labels(row, wave.remove()));
+        }
+        for (int n : wave.drill()) {
+            holds.of(row.holes.get(n - 1)).filter(Held::underSize).ifPresent(h -> words.add("but " + row.holes.get(n - 1).label() + " not past " + h.present()
+                    .map(p -> LengthFormat.trade(p, unit)).orElse("its present size") + ", held for " + h.waitsFor()));
+        }
+        String all = String.join(", ", words);
+        return all.isEmpty() ? "" : Character.toUpperCase(all.charAt(0)) + all.substring(1) + ".";
+    }
+
+    private static String labels(RowPlan row, List<Integer> numbers) {
+        return String.join(", ", numbers.stream().map(n -> row.holes.get(n - 1).label()).toList());
+    }
+}

@@ -1,0 +1,128 @@
+package bucina.core.progress;
+
+import bucina.core.dress.Dress;
+import bucina.core.hold.Held;
+import bucina.core.hold.Holds;
+import bucina.core.log.Logbook;
+import bucina.core.log.Mark;
+import bucina.core.log.Operation;
+import bucina.core.measure.LengthFormat;
+import bucina.core.measure.Unit;
+import bucina.core.plan.Fastener;
+import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
+import bucina.core.plan.Row;
+import bucina.core.stack.FaceReading;
+import bucina.core.stack.HoleReading;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What is being done over a face.
+ *
+ * @param operation what
+ * @param side      from which side; only deburring tells them apart
+ * @param layer     in one layer; empty for every layer that takes the operation
+ */
+public record Task(Operation operation, Mark.Side side, Optional<Id.Layer> layer) {
+
+    /** A task on every layer, from both sides. */
+    public static Task of(Operation operation) {
+        return new Task(operation, Mark.Side.BOTH, Optional.empty());
+    }
+
+    /** The layers of a hole that take the operation: a sheet that stays plain is not dimpled. */
+    public List<Layer> layers(HoleReading reading) {
+        List<Layer> taking = new ArrayList<>();
+        for (int i = 0; i < reading.layers().size(); i++) {
+            Layer l = reading.layers().get(i);
+            Dress dress = i < reading.solution().dressing().plies().size() ? reading.solution().dressing().plies().get(i).dress() : Dress.PLAIN;
+            boolean takes = switch (operation) {
+                case DIMPLED -> dress == Dress.DIMPLE;
+                case COUNTERSUNK -> dress == Dress.COUNTERSINK;
+                case CLEARED -> dress == Dress.DIMPLE && reading.solution().fastener() instanceof Fastener.PulledRivet;
+                default -> true;
+            };
+            if (takes && layer.map(l.id()::equals).orElse(true)) {
+                taking.add(l);
+            }
+        }
+        return taking;
+    }
+
+    /** True if it is done in every layer that takes it; a hole that takes it in none is not asked for. */
+    public boolean done(Logbook log, HoleReading reading) {
+        return layers(reading).stream().allMatch(l -> log.marked(reading.hole().id(), l.id(), operation, side));
+    }
+
+    /** True if the hole waits for it: some layer takes it and lacks it, and no fastener is in. */
+    public boolean waits(Logbook log, HoleReading reading) {
+        return !done(log, reading) && !log.state(reading.hole(), reading.layers()).set();
+    }
+
+    /** Holes of a face that still wait. */
+    public List<HoleReading> left(Logbook log, FaceReading face) {
+        return face.readings().stream().filter(r -> waits(log, r)).toList();
+    }
+
+    /** Holes that wait between holes of their row where it is done: jumped over. */
+    public List<HoleReading> skipped(Logbook log, FaceReading face) {
+        List<HoleReading> skipped = new ArrayList<>();
+        for (var group : face.face().groups()) {
+            for (Row row : group.rows()) {
+                List<HoleReading> holes = row.holes().stream().flatMap(h -> face.of(h.id()).stream()).filter(r -> !layers(r).isEmpty()).toList();
+                int first = -1;
+                int last = -1;
+                for (int i = 0; i < holes.size(); i++) {
+                    if (done(log, holes.get(i))) {
+                        first = first < 0 ? i : first;
+                        last = i;
+                    }
+                }
+                for (int i = first + 1; i < last; i++) {
+                    if (waits(log, holes.get(i))) {
+                        skipped.add(holes.get(i));
+                    }
+                }
+            }
+        }
+        return skipped;
+    }
+
+    /** Why a hole must not get this now; empty if it may. */
+    public Optional<String> guard(Holds holds, HoleReading reading, Unit unit) {
+        boolean drilling = operation == Operation.FINAL_SIZE || operation == Operation.MATCH_DRILLED || operation == Operation.CLEARED;
+        Optional<Held> held = holds.of(reading);
+        if (drilling && held.filter(Held::underSize).isPresent()) {
+            return Optional.of(reading.label() + " is not drilled past " + held.get().present().map(p -> LengthFormat.trade(p, unit)).orElse("its present size")
+                    + ": it waits for " + held.get().waitsFor());
+        }
+        if (drilling && reading.hole().deviation().isPresent()) {
+            return Optional.of(reading.label() + " differs from its group: it takes " + LengthFormat.trade(reading.solution().hole(), unit) + ", "
+                    + reading.hole().deviation().get().reason());
+        }
+        return Optional.empty();
+    }
+
+    /**
+     * The marks that do it to these holes, or take it back; nothing for what is so already.
+     *
+     * @param note why, where a guarded hole is marked all the same
+     */
+    public List<Mark> marks(Logbook log, List<HoleReading> holes, boolean on, Instant at, String note) {
+        List<Mark> marks = new ArrayList<>();
+        for (HoleReading r : holes) {
+            for (Layer l : layers(r)) {
+                List<Mark.Side> sides = operation == Operation.DEBURRED && side == Mark.Side.BOTH ? List.of(Mark.Side.NEAR, Mark.Side.FAR) : List.of(side);
+                for (Mark.Side s : sides) {
+                    if (log.marked(r.hole().id(), l.id(), operation, s) != on) {
+                        marks.add(new Mark(r.hole().id(), l.id(), s, operation, at, on, note));
+                    }
+                }
+            }
+        }
+        return marks;
+    }
+}

@@ -1,0 +1,133 @@
+package bucina.core.progress;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bucina.core.catalogue.Catalogue;
+import bucina.core.catalogue.CatalogueReader;
+import bucina.core.cleco.ClecoPlan;
+import bucina.core.cleco.ClecoSize;
+import bucina.core.demo.Dunlin;
+import bucina.core.demo.Locker;
+import bucina.core.hold.Holds;
+import bucina.core.log.HoleState;
+import bucina.core.log.Logbook;
+import bucina.core.log.Mark;
+import bucina.core.log.Operation;
+import bucina.core.measure.Length;
+import bucina.core.measure.Unit;
+import bucina.core.plan.Build;
+import bucina.core.stack.Derivation;
+import bucina.core.stack.FaceReading;
+import bucina.core.stack.HoleReading;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class TaskTest {
+
+    private static final Instant AT = Instant.parse("2026-11-25T10:00:00Z");
+    private final Catalogue catalogue = CatalogueReader.shipped();
+    private final Build build = Dunlin.build(catalogue.rules());
+    private final Derivation derivation = Derivation.of(build, catalogue);
+    private final Holds holds = new Holds(build);
+
+    private FaceReading face(String name) {
+        return derivation.face(build.face(name).orElseThrow().face().id());
+    }
+
+    private static List<HoleReading> row(FaceReading face, String name) {
+        return face.readings().stream().filter(r -> r.row().name().equals(name)).toList();
+    }
+
+    @Test
+    void deburring_counts_when_both_sides_are_done_in_every_sheet() {
+        FaceReading face = face("Upper skin");
+        List<HoleReading> row = row(face, "R8");
+        Task near = new Task(Operation.DEBURRED, Mark.Side.NEAR, Optional.empty());
+        Task both = Task.of(Operation.DEBURRED);
+        Logbook log = Logbook.EMPTY.plus(near.marks(Logbook.EMPTY, row, true, AT, ""));
+        assertThat(row).allSatisfy(r -> {
+            assertThat(near.done(log, r)).isTrue();
+            assertThat(both.done(log, r)).isFalse();
+            assertThat(log.state(r.hole(), r.layers())).isEqualTo(HoleState.PLANNED);
+        });
+        Logbook after = log.plus(both.marks(log, row, true, AT, ""));
+        assertThat(row).allSatisfy(r -> assertThat(log == after || both.done(after, r)).isTrue());
+        // Each layer of each hole: one mark for the near side, then one for the far.
+        int layers = row.stream().mapToInt(r -> r.layers().size()).sum();
+        assertThat(after.marks()).hasSize(2 * layers);
+        assertThat(after.state(row.getFirst().hole(), row.getFirst().layers())).isEqualTo(HoleState.DEBURRED);
+        assertThat(both.marks(after, row, true, AT, "")).isEmpty();
+    }
+
+    @Test
+    void a_mark_taken_back_is_another_mark() {
+        List<HoleReading> row = row(face("Upper skin"), "R8");
+        Task task = Task.of(Operation.FINAL_SIZE);
+        Logbook log = Logbook.EMPTY.plus(task.marks(Logbook.EMPTY, row, true, AT, ""));
+        Logbook back = log.plus(task.marks(log, row, false, AT.plusSeconds(60), ""));
+        assertThat(back.marks()).hasSize(2 * log.marks().size());
+        assertThat(row).allSatisfy(r -> assertThat(task.waits(back, r)).isTrue());
+        assertThat(back.marks().getFirst().turned(AT).turned(AT)).isEqualTo(back.marks().getFirst());
+    }
+
+    @Test
+    void only_sheets_that_take_a_dimple_are_asked_for_one() {
+        FaceReading face = face("Upper skin");
+        HoleReading hole = row(face, "R8").getFirst();
+        Task dimple = Task.of(Operation.DIMPLED);
+        assertThat(dimple.layers(hole)).hasSizeBetween(1, hole.layers().size());
+        assertThat(Task.of(Operation.CLEARED).layers(hole)).isEmpty();
+        assertThat(Task.of(Operation.CLEARED).waits(Logbook.EMPTY, hole)).isFalse();
+        Build locker = Locker.build(catalogue.rules());
+        Derivation derived = Derivation.of(locker, catalogue);
+        assertThat(locker.faces().stream().flatMap(f -> derived.face(f.face().id()).readings().stream()).anyMatch(r -> !Task.of(Operation.CLEARED).layers(r)
+                .isEmpty())).isTrue();
+    }
+
+    @Test
+    void holes_between_done_ones_are_skipped_and_those_at_the_end_are_not() {
+        FaceReading face = face("Upper skin");
+        List<HoleReading> row = row(face, "R1");
+        Task task = Task.of(Operation.MATCH_DRILLED);
+        List<HoleReading> some = List.of(row.get(2), row.get(3), row.get(7));
+        Logbook log = Logbook.EMPTY.plus(task.marks(Logbook.EMPTY, some, true, AT, ""));
+        assertThat(task.skipped(log, face)).containsExactly(row.get(4), row.get(5), row.get(6));
+        assertThat(task.left(log, face)).hasSize(face.size() - 3);
+    }
+
+    @Test
+    void a_hole_held_under_size_is_guarded_against_drilling_but_not_against_deburring() {
+        FaceReading face = face("Upper skin");
+        HoleReading held = face.readings().stream().filter(r -> holds.of(r).filter(h -> h.underSize()).isPresent()).findFirst().orElseThrow();
+        assertThat(Task.of(Operation.FINAL_SIZE).guard(holds, held, Unit.INCH)).get().asString().contains(held.label()).contains("it waits for");
+        assertThat(Task.of(Operation.DEBURRED).guard(holds, held, Unit.INCH)).isEmpty();
+        HoleReading free = row(face, "R8").getFirst();
+        assertThat(Task.of(Operation.FINAL_SIZE).guard(holds, free, Unit.INCH)).isEmpty();
+    }
+
+    /* Handbook: 2.5 takes 3/32, 3.1 and 3.3 take 1/8, 4.1 takes 5/32, 4.9 takes 3/16; 2.9 lies between and takes none. */
+    @ParameterizedTest
+    @CsvSource({"2.5,3/32", "2.4892,3/32", "3.1,1/8", "3.2639,1/8", "3.3,1/8", "4.0386,5/32", "4.1,5/32", "4.8514,3/16", "4.9,3/16", "2.9,", "2.0,", "3.6,"})
+    void a_hole_takes_the_cleco_of_its_size(double mm, String size) {
+        assertThat(ClecoSize.of(catalogue.clecos(), Length.mm(mm)).map(ClecoSize::name)).isEqualTo(Optional.ofNullable(size));
+    }
+
+    @Test
+    void a_face_is_clecoed_row_by_row_within_the_bin() {
+        FaceReading face = face("Upper skin");
+        FaceClecos plan = FaceClecos.of(face, holds, catalogue.clecos(), Map.of("cleco 3/32", 20), Optional.empty(), 2);
+        assertThat(plan.rows()).hasSize((int) face.face().groups().stream().mapToLong(g -> g.rows().size()).sum());
+        assertThat(plan.rows()).allSatisfy(r -> assertThat(r.plan().filter(ClecoPlan::fits)).as(r.row().name()).isPresent());
+        assertThat(plan.sizes()).allSatisfy(u -> assertThat(u.bin() < 0 || u.peak() <= u.bin()).isTrue());
+        assertThat(plan.rows().getFirst().holes().size()).isGreaterThan(30);
+        FaceClecos.RowPlan held = plan.rows().stream().filter(r -> r.row().name().equals("R1")).findFirst().orElseThrow();
+        assertThat(held.held()).isEqualTo(6);
+        List<String> sentences = held.plan().orElseThrow().waves().stream().map(w -> FaceClecos.sentence(held, w, holds, Unit.INCH)).toList();
+        assertThat(sentences).anyMatch(s -> s.startsWith("Cleco R1.")).anyMatch(s -> s.contains("not past"));
+    }
+}

@@ -1,0 +1,258 @@
+package bucina.desk.bench;
+
+import bucina.core.log.Mark;
+import bucina.core.log.Operation;
+import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
+import bucina.core.progress.Task;
+import bucina.core.stack.HoleReading;
+import bucina.desk.look.Fields;
+import bucina.desk.look.Ui;
+import bucina.desk.session.Desk;
+import bucina.desk.session.Progress;
+import bucina.desk.session.Selection;
+import bucina.desk.session.Stage;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import javafx.css.PseudoClass;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** What is drilled, deburred and dressed: a task is chosen, holes are picked on the sheet, one key marks them. */
+final class WorkPanel extends VBox {
+
+    private static final PseudoClass PICKED = PseudoClass.getPseudoClass("picked");
+    private static final int SHOWN = 10;
+
+    /** One task that can be chosen. */
+    private record Choice(String words, Operation operation, Mark.Side side) {
+    }
+
+    private static final List<Choice> DRILL = List.of(new Choice("Match-drilled", Operation.MATCH_DRILLED, Mark.Side.BOTH), new Choice("Final size",
+            Operation.FINAL_SIZE, Mark.Side.BOTH), new Choice("Deburred, both sides", Operation.DEBURRED, Mark.Side.BOTH), new Choice("Deburred, near side",
+            Operation.DEBURRED, Mark.Side.NEAR), new Choice("Deburred, far side", Operation.DEBURRED, Mark.Side.FAR));
+    private static final List<Choice> DRESS = List.of(new Choice("Dimpled", Operation.DIMPLED, Mark.Side.BOTH), new Choice("Countersunk", Operation.COUNTERSUNK,
+            Mark.Side.BOTH), new Choice("Cleared to size", Operation.CLEARED, Mark.Side.BOTH), new Choice("Primed", Operation.PRIMED, Mark.Side.BOTH));
+
+    private final Desk desk;
+    private final VBox tasks = new VBox();
+    private final ComboBox<Optional<Layer>> layer;
+    private final VBox below = new VBox(6);
+    private final TextField why = new TextField();
+    private final Label error = Ui.wrapped("", "stop-text");
+    private final Button mark;
+    private final Button back;
+    private final VBox foot;
+    private boolean filling;
+
+    WorkPanel(Desk desk) {
+        super(8);
+        this.desk = desk;
+        setId("work-panel");
+        Fields fields = new Fields();
+        layer = fields.choice("In", List.of(Optional.<Layer>empty()), Optional.empty(), l -> l.map(Layer::name).orElse("every sheet that takes it"),
+                "work-layer",
+                l -> {
+                    if (!filling && l != null) {
+                        choose(new Task(desk.taskProperty().get().operation(), desk.taskProperty().get().side(), l.map(Layer::id)));
+                    }
+                });
+        why.setId("work-why");
+        why.setPromptText("why they may be marked now");
+        why.setAccessibleText("Reason for marking holes that must wait");
+        mark = Ui.button("", "Ctrl+Enter", this::mark, "primary");
+        mark.setId("work-mark");
+        mark.setMaxWidth(Double.MAX_VALUE);
+        back = Ui.button("Take back", "Ctrl+Back", this::takeBack);
+        back.setId("work-back");
+        Button all = Ui.button("Whole face", "Ctrl+A", desk::pickFace, "quiet");
+        all.setId("work-all");
+        HBox more = new HBox(6, back, Ui.spring(), all);
+        more.setAlignment(Pos.CENTER_LEFT);
+        foot = new VBox(6, mark, more);
+        foot.setPadding(new Insets(8, 14, 12, 14));
+        getChildren().addAll(tasks, fields, error, below);
+        Ui.shown(error, false);
+        desk.progressProperty().addListener((o, was, now) -> {
+            if (getScene() != null) {
+                fill();
+            }
+        });
+    }
+
+    /** Buttons at the foot of the bench side. */
+    VBox footer() {
+        return foot;
+    }
+
+    private void choose(Task task) {
+        Ui.shown(error, false);
+        desk.taskProperty().set(task);
+        fill();
+    }
+
+    void fill() {
+        filling = true;
+        Task task = desk.taskProperty().get();
+        Optional<Progress> progress = desk.progressProperty().get().filter(p -> p.face().equals(desk.face().face().id()));
+        tasks.getChildren().clear();
+        for (Choice c : desk.stageProperty().get() == Stage.DRESS ? DRESS : DRILL) {
+            boolean here = c.operation == task.operation() && c.side == task.side();
+            String left = progress.map(p -> here ? p.waiting() : c.side == Mark.Side.BOTH ? p.left().get(c.operation) : -1).map(n ->
+                    n < 0 ? "" : n == 0 ? "done"
+                    : n + " left").orElse("");
+            HBox line = new HBox(6, Ui.label((here ? "● " : "○ ") + c.words, here ? "strong" : "plain"), Ui.spring(), Ui.kept(left, "soft"));
+            line.setMouseTransparent(true);
+            Button button = new Button();
+            line.prefWidthProperty().bind(button.widthProperty().subtract(8));
+            button.setGraphic(line);
+            button.getStyleClass().add("number");
+            button.setMaxWidth(Double.MAX_VALUE);
+            button.setId("task-" + c.operation.code() + (c.side == Mark.Side.BOTH ? "" : "-" + c.side.name().toLowerCase(java.util.Locale.ROOT)));
+            button.setAccessibleText(c.words + (here ? ", chosen, " : ", ") + left);
+            button.pseudoClassStateChanged(PICKED, here);
+            button.setOnAction(e -> choose(new Task(c.operation, c.side, desk.taskProperty().get().layer())));
+            tasks.getChildren().add(button);
+        }
+        layers(task);
+        below.getChildren().clear();
+        picked(task);
+        skipped(progress);
+        filling = false;
+    }
+
+    private void layers(Task task) {
+        List<Optional<Layer>> choices = new ArrayList<>(List.of(Optional.empty()));
+        desk.face().face().layers().forEach(l -> choices.add(Optional.of(l)));
+        if (!layer.getItems().equals(choices)) {
+            layer.getItems().setAll(choices);
+        }
+        Optional<Layer> now = task.layer().flatMap(id -> desk.face().face().layers().stream().filter(l -> l.id().equals(id)).findFirst());
+        layer.setValue(now);
+        if (task.layer().isPresent() && now.isEmpty()) {
+            desk.taskProperty().set(new Task(task.operation(), task.side(), Optional.empty()));
+        }
+    }
+
+    /** The picked holes that still wait. */
+    private List<HoleReading> open(Task task) {
+        return desk.selectionProperty().get().readings(desk.face()).stream().filter(r -> task.waits(desk.snapshot().log(), r)).toList();
+    }
+
+    private List<HoleReading> guarded(Task task, List<HoleReading> open) {
+        return open.stream().filter(r -> task.guard(desk.snapshot().holds(), r, desk.unit()).isPresent()).toList();
+    }
+
+    private void picked(Task task) {
+        List<HoleReading> holes = desk.selectionProperty().get().readings(desk.face());
+        List<HoleReading> open = open(task);
+        List<HoleReading> guarded = guarded(task, open);
+        mark.setText(open.isEmpty() ? holes.isEmpty() ? "Pick holes to mark" : "Nothing left to mark here" : "Mark " + open.size() + " " + words(task));
+        mark.setDisable(open.isEmpty() || desk.session().readOnly());
+        back.setDisable(holes.stream().noneMatch(r -> touched(task, r)) || desk.session().readOnly());
+        if (guarded.isEmpty()) {
+            return;
+        }
+        VBox box = new VBox(4, Ui.wrapped(guarded.size() + (guarded.size() == 1 ? " of these must wait: " : " of these must wait. First: ")
+                + task.guard(desk.snapshot().holds(), guarded.getFirst(), desk.unit()).orElseThrow() + ".", "attention-text"), why,
+                Ui.wrapped("Without a reason only the others are marked.", "tiny"));
+        box.getStyleClass().add("finding-warning");
+        below.getChildren().add(box);
+    }
+
+    private boolean touched(Task task, HoleReading r) {
+        return task.layers(r).stream().anyMatch(l -> desk.snapshot().log().marked(r.hole().id(), l.id(), task.operation(), task.side()));
+    }
+
+    static String words(Task task) {
+        return task.operation().code().replace('-', ' ') + (task.operation() == Operation.DEBURRED ? switch (task.side()) {
+            case BOTH -> ", both sides";
+            case NEAR -> ", near side";
+            case FAR -> ", far side";
+        } : "");
+    }
+
+    private void skipped(Optional<Progress> progress) {
+        progress.filter(p -> !p.skipped().isEmpty()).ifPresent(p -> {
+            below.getChildren().add(Ui.wrapped(p.skipped().size() + (p.skipped().size() == 1 ? " hole was" : " holes were")
+                    + " jumped over: their neighbours on both "
+                    + "sides are done.", "attention-text"));
+            javafx.scene.layout.FlowPane flow = new javafx.scene.layout.FlowPane(4, 4);
+            p.skipped().stream().limit(SHOWN).forEach(r -> flow.getChildren().add(Ui.button(r.label(), "", () -> pick(List.of(r)), "quiet")));
+            below.getChildren().add(flow);
+            Button all = Ui.button("Pick the skipped", "J", () -> pick(p.skipped()));
+            all.setId("work-skipped");
+            below.getChildren().add(all);
+        });
+    }
+
+    /** Picks what was jumped over. */
+    void pickSkipped() {
+        desk.progressProperty().get().filter(p -> !p.skipped().isEmpty()).ifPresent(p -> pick(p.skipped()));
+    }
+
+    private void pick(List<HoleReading> readings) {
+        LinkedHashSet<Id.Hole> holes = new LinkedHashSet<>();
+        readings.forEach(r -> holes.add(r.hole().id()));
+        desk.selectionProperty().set(new Selection(desk.face().face().id(), holes.stream().findFirst(), holes));
+    }
+
+    /** Marks what is picked; holes that must wait only with a reason. */
+    void mark() {
+        Task task = desk.taskProperty().get();
+        List<HoleReading> open = open(task);
+        List<HoleReading> guarded = guarded(task, open);
+        String reason = why.getText().strip();
+        List<HoleReading> now = reason.isEmpty() ? open.stream().filter(r -> !guarded.contains(r)).toList() : open;
+        if (now.isEmpty()) {
+            if (!guarded.isEmpty()) {
+                refuse("Nothing is marked: " + task.guard(desk.snapshot().holds(), guarded.getFirst(), desk.unit()).orElseThrow() + ". Say why, if it is so.");
+            }
+            return;
+        }
+        List<Mark> marks = new ArrayList<>(task.marks(desk.snapshot().log(), now.stream().filter(r -> !guarded.contains(r)).toList(), true, desk.session()
+                .instant(),
+                ""));
+        marks.addAll(task.marks(desk.snapshot().log(), now.stream().filter(guarded::contains).toList(), true, desk.session().instant(), reason));
+        Ui.shown(error, false);
+        desk.session().mark("marking " + now.size() + (now.size() == 1 ? " hole " : " holes ") + words(task), marks, () -> {
+            why.clear();
+            goOn(open);
+        }, this::refuse);
+    }
+
+    /** At one hole the cursor goes on along the row. */
+    private void goOn(List<HoleReading> marked) {
+        if (marked.size() == 1 && desk.selectionProperty().get().holes().size() == 1) {
+            HoleReading at = marked.getFirst();
+            List<HoleReading> row = at.row().holes().stream().flatMap(h -> desk.face().of(h.id()).stream()).toList();
+            int next = row.indexOf(row.stream().filter(r -> r.hole().id().equals(at.hole().id())).findFirst().orElse(at)) + 1;
+            if (next > 0 && next < row.size()) {
+                desk.selectionProperty().set(desk.selectionProperty().get().one(row.get(next)));
+            }
+        }
+    }
+
+    void takeBack() {
+        Task task = desk.taskProperty().get();
+        List<HoleReading> holes = desk.selectionProperty().get().readings(desk.face());
+        List<Mark> marks = task.marks(desk.snapshot().log(), holes, false, desk.session().instant(), "");
+        if (!marks.isEmpty()) {
+            long count = marks.stream().map(Mark::hole).distinct().count();
+            desk.session().mark("taking " + words(task) + " back from " + count + (count == 1 ? " hole" : " holes"), marks, () -> { }, this::refuse);
+        }
+    }
+
+    private void refuse(String sentence) {
+        error.setText(sentence);
+        Ui.shown(error, true);
+    }
+}

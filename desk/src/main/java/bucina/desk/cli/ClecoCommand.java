@@ -1,0 +1,105 @@
+package bucina.desk.cli;
+
+import bucina.core.cleco.ClecoPlan;
+import bucina.core.cleco.Mode;
+import bucina.core.hold.Holds;
+import bucina.core.measure.LengthFormat;
+import bucina.core.progress.FaceClecos;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+
+/** {@code cleco FILE --face NAME}: the cleco progression of a face. */
+@Command(name = "cleco", mixinStandardHelpOptions = true, description = "Clecos of a face, row by row, against the bin.")
+final class ClecoCommand extends OnBuild implements Callable<Integer> {
+
+    @Option(names = "--face", required = true, description = "Name of the face: \"Upper skin\"")
+    private String face;
+    @Option(names = "--row", description = "This row only, step by step.")
+    private String row;
+    @Option(names = "--mode",
+            description = "middle-out, every-hole, nose-first or ends-in for every row; left out: middle-out, and every hole in thick joints.")
+    private String mode;
+    @Option(names = "--nearest", defaultValue = "2", description = "A cleco lies within so many holes on each side of the hole being drilled.")
+    private int nearest;
+    @Option(names = "--bin", split = ",", description = "Clecos on hand by size, in place of the build's stock: 3/32:80,1/8:40")
+    private List<String> bins = List.of();
+
+    @Override
+    public Integer call() {
+        Opened opened = open();
+        var ref = opened.build().face(face).orElseThrow(() -> Common.wrong("there is no face \"" + face + "\"; this build has "
+                + String.join(", ", opened.build().faces().stream().map(f -> f.face().name()).toList())));
+        Holds holds = new Holds(opened.build());
+        FaceClecos plan = FaceClecos.of(opened.derivation().face(ref.face().id()), holds, common().catalogue().clecos(), counts(opened.build().stock()),
+                Optional.ofNullable(mode).map(Mode::parse), nearest);
+        List<FaceClecos.RowPlan> rows = plan.rows().stream().filter(r -> row == null || r.row().name().equalsIgnoreCase(row.strip())).toList();
+        if (rows.isEmpty()) {
+            throw Common.wrong("there is no row \"" + row + "\" on " + ref.face().name());
+        }
+        common().answer(tree(ref.face().name(), plan, rows, holds), lines(plan, rows, holds));
+        return rows.stream().allMatch(r -> r.plan().filter(ClecoPlan::fits).isPresent()) ? Cli.FINE : Cli.FINDINGS;
+    }
+
+    private Map<String, Integer> counts(Map<String, Integer> stock) {
+        Map<String, Integer> counts = new HashMap<>(stock);
+        for (String bin : bins) {
+            String[] parts = bin.split(":", -1);
+            try {
+                counts.put("cleco " + parts[0].strip(), Integer.parseInt(parts[1].strip()));
+            } catch (NumberFormatException | ArrayIndexOutOfBoundsException e) {
+                throw Common.wrong("--bin \"" + bin + "\" is no size and count: write it like 3/32:80");
+            }
+        }
+        return counts;
+    }
+
+    private ObjectNode tree(String name, FaceClecos plan, List<FaceClecos.RowPlan> rows, Holds holds) {
+        ObjectNode node = Common.object().put("face", name);
+        ArrayNode sizes = node.putArray("sizes");
+        plan.sizes().forEach(u -> {
+            ObjectNode each = sizes.addObject().put("size", u.size().name()).put("colour", u.size().colour()).put("peak", u.peak());
+            if (u.bin() >= 0) {
+                each.put("bin", u.bin());
+            } else {
+                each.putNull("bin");
+            }
+        });
+        ArrayNode list = node.putArray("rows");
+        for (FaceClecos.RowPlan r : rows) {
+            ObjectNode each = r.plan().map(CalcClecoCommand::tree).orElseGet(Common::object);
+            each.put("row", r.row().name()).put("cleco", r.size().map(s -> s.name()).orElse(null)).put("mode", r.plan().map(p -> p.row().mode().code())
+                    .orElse(null)).put("held", r.held()).put("reason", r.why());
+            ArrayNode labels = each.putArray("holes");
+            r.holes().forEach(h -> labels.add(h.hole().label()));
+            ArrayNode says = each.putArray("sentences");
+            r.plan().ifPresent(p -> p.waves().forEach(w -> says.add(FaceClecos.sentence(r, w, holds, common().unit()))));
+            list.add(each);
+        }
+        return node;
+    }
+
+    private List<String> lines(FaceClecos plan, List<FaceClecos.RowPlan> rows, Holds holds) {
+        List<String> lines = new ArrayList<>();
+        plan.sizes().forEach(u -> lines.add("Cleco %-5s (%s)  peak %d%s".formatted(u.size().name(), u.size().colour(), u.peak(),
+                u.bin() < 0 ? ", no bin counted"
+                : " of " + u.bin())));
+        for (FaceClecos.RowPlan r : rows) {
+            String what = r.size().isEmpty() ? "no cleco holds well in " + LengthFormat.trade(r.holes().getFirst().solution().hole(), common().unit())
+                    : r.plan().filter(ClecoPlan::fits).map(p -> p.row().mode().code() + ", peak " + p.peak() + ", " + p.moves() + " placed")
+                    .orElse("the bin is too small: at least " + r.plan().map(ClecoPlan::least).orElse(0));
+            lines.add("%-5s %3d holes  %s%s. %s".formatted(r.row().name(), r.holes().size(), what, r.held() == 0 ? "" : ", " + r.held() + " held", r.why()));
+            if (row != null) {
+                r.plan().ifPresent(p -> p.waves().forEach(w -> lines.add("      " + FaceClecos.sentence(r, w, holds, common().unit()))));
+            }
+        }
+        return lines;
+    }
+}

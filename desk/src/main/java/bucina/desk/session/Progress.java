@@ -1,0 +1,48 @@
+package bucina.desk.session;
+
+import bucina.core.log.Logbook;
+import bucina.core.log.Operation;
+import bucina.core.plan.Id;
+import bucina.core.progress.Task;
+import bucina.core.stack.FaceReading;
+import bucina.core.stack.HoleReading;
+import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * How far the work on a face has come; counted off the interface thread.
+ *
+ * @param face    which face
+ * @param task    the task chosen
+ * @param left    holes that wait for each operation
+ * @param waiting holes that wait for the task
+ * @param skipped holes jumped over in the task
+ * @param marks   the same as ids
+ */
+public record Progress(Id.Face face, Task task, Map<Operation, Integer> left, int waiting, List<HoleReading> skipped, Set<Id.Hole> marks) {
+
+    /** Counts a face. */
+    public static Progress of(FaceReading face, Logbook log, Task task) {
+        Map<Operation, Integer> left = new EnumMap<>(Operation.class);
+        for (Operation operation : Operation.values()) {
+            left.put(operation, Task.of(operation).left(log, face).size());
+        }
+        List<HoleReading> skipped = task.skipped(log, face);
+        Set<Id.Hole> ids = new HashSet<>();
+        skipped.forEach(r -> ids.add(r.hole().id()));
+        return new Progress(face.face().id(), task, left, task.left(log, face).size(), skipped, ids);
+    }
+
+    /** Holes not brought to final size yet. */
+    public int toDrill() {
+        return left.get(Operation.FINAL_SIZE);
+    }
+
+    /** Holes not dimpled or countersunk yet. */
+    public int toDress() {
+        return left.get(Operation.DIMPLED) + left.get(Operation.COUNTERSUNK);
+    }
+}

@@ -1,0 +1,123 @@
+package bucina.desk.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bucina.core.log.Mark;
+import bucina.core.log.Operation;
+import bucina.core.progress.Task;
+import bucina.core.stack.HoleReading;
+import bucina.store.file.BuildFile;
+import java.io.IOException;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.Start;
+import org.testfx.framework.junit5.Stop;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Progress in the real window: a task, a pick, one key. */
+class MarkingTest extends OnWindow {
+
+    @Start
+    void start(javafx.stage.Stage stage) throws IOException {
+        open(stage);
+    }
+
+    @Stop
+    void stop() throws InterruptedException {
+        shut();
+    }
+
+    private void task(FxRobot robot, String code) {
+        robot.interact(() -> robot.lookup("#task-" + code).queryAs(Button.class).fire());
+    }
+
+    private static boolean says(FxRobot robot, String words) {
+        return robot.lookup(".label").queryAllAs(Label.class).stream().anyMatch(l -> l.isVisible() && l.getText().contains(words));
+    }
+
+    @Test
+    void a_face_of_three_hundred_holes_is_marked_deburred_on_both_sides_in_four_actions(FxRobot robot) throws Exception {
+        robot.interact(() -> desk.show(desk.snapshot().build().face("Lower skin").orElseThrow().face().id()));
+        Task both = Task.of(Operation.DEBURRED);
+        int before = both.left(desk.snapshot().log(), desk.face()).size();
+        assertThat(desk.face().size()).isGreaterThan(280);
+        // 1 the stage, 2 the task, 3 the whole face, 4 mark.
+        robot.push(KeyCode.DIGIT4);
+        task(robot, "deburred");
+        robot.push(KeyCode.CONTROL, KeyCode.A);
+        robot.push(KeyCode.CONTROL, KeyCode.ENTER);
+        settle(robot);
+        assertThat(before).isGreaterThan(100);
+        assertThat(both.left(desk.snapshot().log(), desk.face())).isEmpty();
+        // What the window says is saved is in the file: read it as another program would, with no word to this one.
+        try (BuildFile saved = BuildFile.openToRead(file)) {
+            assertThat(both.left(saved.read().log(), desk.face())).isEmpty();
+        }
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        settle(robot);
+        assertThat(both.left(desk.snapshot().log(), desk.face())).hasSize(before);
+        robot.push(KeyCode.CONTROL, KeyCode.Y);
+        settle(robot);
+        assertThat(both.left(desk.snapshot().log(), desk.face())).isEmpty();
+    }
+
+    @Test
+    void one_hole_after_the_other_is_marked_with_the_space_bar_and_the_jumped_ones_are_said(FxRobot robot) throws Exception {
+        robot.interact(() -> desk.show(desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
+        robot.push(KeyCode.DIGIT4);
+        task(robot, "match-drilled");
+        robot.interact(() -> desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R20.1"))));
+        robot.push(KeyCode.SPACE);
+        settle(robot);
+        assertThat(desk.cursor().orElseThrow().label()).isEqualTo("R20.2");
+        robot.push(KeyCode.RIGHT).push(KeyCode.SPACE);
+        settle(robot);
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, "1 hole was jumped over"));
+        robot.push(KeyCode.J);
+        assertThat(desk.cursor().orElseThrow().label()).isEqualTo("R20.2");
+        robot.push(KeyCode.CONTROL, KeyCode.ENTER);
+        settle(robot);
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> !says(robot, "jumped over"));
+    }
+
+    @Test
+    void a_sweep_does_not_mark_holes_that_must_wait_without_a_word(FxRobot robot) throws Exception {
+        robot.interact(() -> desk.show(desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
+        robot.push(KeyCode.DIGIT4);
+        task(robot, "match-drilled");
+        robot.push(KeyCode.CONTROL, KeyCode.A);
+        Task task = desk.taskProperty().get();
+        List<HoleReading> guarded = desk.face().readings().stream().filter(r -> task.guard(desk.snapshot().holds(), r, desk.unit()).isPresent()).toList();
+        assertThat(guarded).isNotEmpty();
+        assertThat(says(robot, "of these must wait")).isTrue();
+        robot.push(KeyCode.CONTROL, KeyCode.ENTER);
+        settle(robot);
+        assertThat(task.left(desk.snapshot().log(), desk.face())).containsExactlyInAnyOrderElementsOf(guarded);
+        robot.interact(() -> robot.lookup("#work-why").queryAs(TextField.class).setText("the cuff is scrapped"));
+        robot.push(KeyCode.CONTROL, KeyCode.ENTER);
+        settle(robot);
+        assertThat(task.left(desk.snapshot().log(), desk.face())).isEmpty();
+        assertThat(desk.snapshot().log().marks()).extracting(Mark::note).contains("the cuff is scrapped");
+    }
+
+    @Test
+    void dressing_asks_only_for_what_is_dimpled_and_a_mark_is_taken_back(FxRobot robot) throws Exception {
+        robot.interact(() -> desk.show(desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
+        robot.push(KeyCode.DIGIT5);
+        assertThat(desk.taskProperty().get().operation()).isEqualTo(Operation.DIMPLED);
+        robot.interact(() -> desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R20.1"))));
+        robot.push(KeyCode.CONTROL, KeyCode.ENTER);
+        settle(robot);
+        robot.interact(() -> desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R20.1"))));
+        assertThat(desk.taskProperty().get().done(desk.snapshot().log(), hole("R20.1"))).isTrue();
+        robot.push(KeyCode.CONTROL, KeyCode.BACK_SPACE);
+        settle(robot);
+        assertThat(desk.taskProperty().get().done(desk.snapshot().log(), hole("R20.1"))).isFalse();
+    }
+}
