@@ -13,6 +13,7 @@ import bucina.core.measure.DrillTable;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.measure.LengthFormat;
+import bucina.core.nutplate.NutPlate;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.rivet.RivetSize;
 import bucina.core.rule.RuleKey;
@@ -40,10 +41,13 @@ import java.util.stream.Collectors;
  * @param washers kinds of washers
  * @param screws 100 degree flush screws
  * @param clecos sizes of clecos
+ * @param nutPlates two-lug nut plates by screw size
+ * @param crib   the tool crib that ships, for a build that has none of its own
  */
 public record Catalogue(DrillTable drills, List<RivetSize> rivets, BlindTable blind, List<PulledSize> pulled, RuleSet rules, List<RuleChoice> choices,
                         RadiusTable radii, List<SheetStrength> sheets, List<BoltThread> bolts, List<Nut> nuts, List<Washer> washers, List<Screw> screws,
-                                List<ClecoSize> clecos) {
+                                List<ClecoSize> clecos,
+                        List<NutPlate> nutPlates, List<CribTool> crib) {
     public Catalogue {
         rivets = rivets.stream().sorted(Comparator.comparing(RivetSize::head).thenComparing(RivetSize::dash)).toList();
         pulled = List.copyOf(pulled);
@@ -54,6 +58,17 @@ public record Catalogue(DrillTable drills, List<RivetSize> rivets, BlindTable bl
         washers = List.copyOf(washers);
         screws = List.copyOf(screws);
         clecos = List.copyOf(clecos);
+        nutPlates = List.copyOf(nutPlates);
+        crib = List.copyOf(crib);
+    }
+
+    /**
+     * A tool of the crib that ships.
+     *
+     * @param kind  as {@code plan.Tool.Kind} has it
+     * @param sizes the figures of its kind
+     */
+    public record CribTool(String kind, String name, List<Length> sizes, String source) {
     }
 
     /**

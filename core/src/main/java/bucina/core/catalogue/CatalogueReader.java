@@ -16,6 +16,7 @@ import bucina.core.measure.DrillTable;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
+import bucina.core.nutplate.NutPlate;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.rivet.RivetSize;
 import bucina.core.rule.Rule;
@@ -59,7 +60,7 @@ public final class CatalogueReader {
     /**
      * Opens one of the shipped tables: {@code drills}, {@code rivets}, {@code blind}, {@code pulled}, {@code rules}, {@code rule-choices},
      * {@code bend-radius}, {@code sheets}, {@code bolts}, {@code nuts}, {@code washers},
-     * {@code screws} or {@code clecos}. The caller closes it.
+     * {@code screws}, {@code clecos}, {@code nutplates} or {@code tools}. The caller closes it.
      */
     public static Reader shippedTable(String name) {
         InputStream in = CatalogueReader.class.getResourceAsStream("/bucina/core/data/" + name + ".csv");
@@ -88,7 +89,10 @@ public final class CatalogueReader {
                 inches(r, "thickness_in"), r.get("source"))), rows("screws", tables.apply("screws"), r -> new Screw(r.get("size"), inches(r, "shank_in"),
                 inches(r, "sharp_in"), inches(r, "typical_in"), r.get("drill"), inches(r, "hole_in"), r.get("source"))),
                 rows("clecos", tables.apply("clecos"), r -> new ClecoSize(r.get("size_in"), r.get("colour"), length(r, "hole_from_mm", Unit.MM),
-                length(r, "hole_to_mm", Unit.MM), r.get("source"))));
+                length(r, "hole_to_mm", Unit.MM), r.get("source"))),
+                rows("nutplates", tables.apply("nutplates"), r -> new NutPlate(r.get("size"), inches(r, "hole_in"), r.get("drill"), inches(r, "lug_in"),
+                inches(r, "rivet_in"), r.get("source"))), rows("tools", tables.apply("tools"), r -> new Catalogue.CribTool(r.get("kind"), r.get("name"),
+                Arrays.stream(r.get("sizes_in").split(" +")).map(t -> Length.of(new BigDecimal(t), Unit.INCH)).toList(), r.get("source"))));
     }
 
     private static <T> List<T> rows(String table, Reader reader, Function<CSVRecord, T> row) {

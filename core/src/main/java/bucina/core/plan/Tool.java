@@ -10,18 +10,51 @@ import java.util.Objects;
  * @param id    its id
  * @param kind  what it is
  * @param name  as it is called in the shop, not blank
- * @param sizes of a step drill, its steps from the tip, rising; at least one
+ * @param sizes the figures of its kind, each over 0; of a step drill its steps from the tip
  */
 public record Tool(Id.Tool id, Kind kind, String name, List<Length> sizes) {
 
     /** Kinds of tool. */
     public enum Kind {
-        STEP_DRILL("step-drill");
+        /** Steps from the tip. */
+        STEP_DRILL("step-drill"),
+        /** Squeezes rivets over an edge. */
+        YOKE("yoke", "throat", "clear radius"),
+        /** A set on one side, a bar on the other. */
+        GUN_AND_BAR("gun-and-bar", "clear radius"),
+        /** Pulls blind rivets. */
+        PULLED_GUN("pulled-gun", "clear radius"),
+        /** Pulls blind rivets where a gun does not fit. */
+        HAND_PULLER("hand-puller", "clear radius"),
+        /** Dimples in the open sheet. */
+        C_FRAME("c-frame", "throat", "clear radius"),
+        /** Dimple dies in a squeezer. */
+        YOKE_DIES("yoke-dies", "throat", "clear radius"),
+        /** Dies cut down at one side. */
+        REDUCED_DIES("reduced-dies", "throat", "clear radius"),
+        /** A flat bar with a die in it, for tight places. */
+        FLAT_BAR("flat-bar", "clear radius"),
+        /** Countersinks to a set depth. */
+        STOP_CAGE("stop-cage", "clear radius"),
+        /** Countersinks by hand, led by the hole. */
+        PILOTED_CUTTER("piloted-cutter", "clear radius");
 
         private final String code;
+        private final List<String> figures;
 
-        Kind(String code) {
+        Kind(String code, String... figures) {
             this.code = code;
+            this.figures = List.of(figures);
+        }
+
+        /** What its sizes are, in order; empty for a step drill, which has as many as it has steps. */
+        public List<String> figures() {
+            return figures;
+        }
+
+        /** True if it is used over an edge, as far in as its throat is deep. */
+        public boolean throat() {
+            return figures.size() == 2;
         }
 
         /** The word in files. */
@@ -30,13 +63,26 @@ public record Tool(Id.Tool id, Kind kind, String name, List<Length> sizes) {
         }
     }
 
+    /** How far in from an edge it reaches; without a throat as far as one likes. */
+    public Length throat() {
+        return kind.throat() ? sizes.getFirst() : Length.nm(1e15);
+    }
+
+    /** What it needs clear round the hole. */
+    public Length clear() {
+        return sizes.getLast();
+    }
+
     public Tool {
         Objects.requireNonNull(id, "id");
         Objects.requireNonNull(kind, "kind");
         Names.check("a tool", name);
         sizes = List.copyOf(sizes);
         if (sizes.isEmpty() || !sizes.stream().allMatch(Length::positive)) {
-            throw new IllegalArgumentException("a step drill has steps over 0 from the tip, like 1/8, 3/16");
+            throw new IllegalArgumentException("a tool has sizes over 0, such as the steps of a step drill from its tip: 1/8, 3/16");
+        }
+        if (!kind.figures.isEmpty() && sizes.size() != kind.figures.size()) {
+            throw new IllegalArgumentException("a " + kind.code + " has " + String.join(" and ", kind.figures) + ", was given " + sizes.size() + " figures");
         }
     }
 }

@@ -13,7 +13,7 @@ import picocli.CommandLine.Spec;
 /** The top of the command line. */
 @Command(name = "bucina", mixinStandardHelpOptions = true, version = "Bucina 0.1.0",
         subcommands = {CalcCommand.class, CheckCommand.class, StackCommand.class, GroupsCommand.class, LogCommand.class, ExportCommand.class,
-            ImportCommand.class, MirrorCommand.class, ClecoCommand.class, MarkCommand.class},
+            ImportCommand.class, MirrorCommand.class, ClecoCommand.class, MarkCommand.class, ReachCommand.class},
         description = "Plans and logs rivet work on sheet-metal aircraft kits. Without a verb it opens the window.",
         footer = {"", "Windows: bucina FILE   bucina   bucina demo [locker] [--fresh]   bucina new FILE   bucina screenshots DIR",
             "Computed figures never approve anything: the kit's drawings and the authority that certifies the aircraft govern."})

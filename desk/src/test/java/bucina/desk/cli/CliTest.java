@@ -336,6 +336,33 @@ class CliTest {
     }
 
     @Test
+    void calc_nutplate_answers_the_contract() {
+        assertThat(run("calc", "nutplate", "--screws", "rect:4x3:6.0x4.0", "--size", "8", "--times", "2", "--json")).isZero();
+        assertThat(json().at("/screws").size()).isEqualTo(10);
+        assertThat(json().at("/rivets").size()).isEqualTo(20);
+        assertThat(json().at("/plates/1/turn").asDouble()).isZero();
+        assertThat(json().at("/plates/1/position/x/in").asDouble()).isCloseTo(2, within(1e-9));
+        assertThat(json().at("/demand/plates").asInt()).isEqualTo(20);
+        assertThat(json().at("/demand/rivets").asInt()).isEqualTo(40);
+        assertThat(json().at("/findings").size()).isZero();
+        assertThat(run("calc", "nutplate", "--screws", "row:6:.25", "--size", "8")).isEqualTo(1);
+        assertThat(run("calc", "nutplate", "--screws", "row:6:1.25", "--size", "12")).isEqualTo(2);
+        assertThat(err).contains("6, 8, 10, 1/4");
+    }
+
+    @Test
+    void reach_names_tools_and_reasons() {
+        int exit = run("reach", file.toString(), "--face", "Upper skin", "--operation", "dimpled", "--json");
+        assertThat(exit).isBetween(0, 1);
+        assertThat(json().at("/holes").size()).isGreaterThan(100);
+        assertThat(json().at("/holes/0/operation").asText()).isEqualTo("dimpled");
+        assertThat(json().at("/holes/0/tools").size()).isPositive();
+        assertThat(run("reach", file.toString(), "--face", "Upper skin")).isBetween(0, 1);
+        assertThat(run("reach", file.toString(), "--face", "Upper skin", "--operation", "painted")).isEqualTo(2);
+        assertThat(run("reach", file.toString(), "--face", "Nowhere")).isEqualTo(2);
+    }
+
+    @Test
     void log_add_prints_the_number_and_the_entry_is_there() {
         assertThat(run("log", file.toString(), "add", "--group", "US-3", "--row", "R3", "--holes", "1-10", "--designation", "426AD3-3.5", "--who", "M. Oake",
                 "--at", "2026-11-23T19:30", "--minutes", "25", "--readings", ".146x.047,.15x.046", "--rejects", "1:replaced", "--note", "went well")).isZero();

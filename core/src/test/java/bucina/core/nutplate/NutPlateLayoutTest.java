@@ -1,0 +1,100 @@
+package bucina.core.nutplate;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import bucina.core.catalogue.Catalogue;
+import bucina.core.catalogue.CatalogueReader;
+import bucina.core.measure.InputException;
+import bucina.core.measure.Length;
+import bucina.core.measure.LengthParser;
+import bucina.core.measure.Unit;
+import bucina.core.rule.Finding;
+import bucina.core.sheet.Outline;
+import bucina.core.sheet.Point;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class NutPlateLayoutTest {
+
+    private final Catalogue catalogue = CatalogueReader.shipped();
+    private final NutPlate eight = NutPlate.of(catalogue.nutPlates(), "8");
+
+    private NutPlateLayout lay(ScrewPattern pattern) {
+        return NutPlateLayout.of(pattern, eight, catalogue.rules(), Optional.empty(), List.of());
+    }
+
+    @Test
+    void a_ring_has_its_lugs_tangential() {
+        NutPlateLayout ring = lay(ScrewPattern.circle(8, Length.in(3)));
+        assertThat(ring.findings()).isEmpty();
+        assertThat(ring.plates()).hasSize(8);
+        // Screw 1 at (1.5, 0): lugs at (1.5, ±.344). Screw 2 at 45°: its lugs run at 135°.
+        NutPlateLayout.Laid first = ring.plates().getFirst();
+        assertThat(first.turn()).isCloseTo(90, within(1e-9));
+        assertThat(first.rivets().get(1).across().in()).isCloseTo(1.5, within(1e-9));
+        assertThat(first.rivets().get(1).up().in()).isCloseTo(.344, within(1e-9));
+        assertThat(ring.plates().get(1).turn()).isCloseTo(135, within(1e-9));
+    }
+
+    @Test
+    void a_rectangle_of_four_by_three_has_ten_screws_and_plates_across_its_corners() {
+        NutPlateLayout rect = lay(ScrewPattern.rectangle(4, 3, Length.in(6), Length.in(4)));
+        assertThat(rect.plates()).hasSize(10);
+        assertThat(rect.plates()).extracting(NutPlateLayout.Laid::turn).containsExactly(135.0, 0.0, 0.0, 45.0, 90.0, 135.0, 0.0, 0.0, 45.0, 90.0);
+        assertThat(rect.plates().get(1).screw().across().in()).isCloseTo(2, within(1e-9));
+    }
+
+    @Test
+    void plates_that_would_meet_are_turned_until_they_clear() {
+        // Pitch .75: in line the lug rivets of neighbours are .75 − .688 = .062 apart, 3 D is .281. Every other plate is turned.
+        NutPlateLayout row = lay(ScrewPattern.row(6, Length.in(.75)));
+        assertThat(row.findings()).isEmpty();
+        assertThat(row.plates().get(0).turn()).isZero();
+        assertThat(row.plates().get(1).turn()).isNotZero();
+        List<Point> rivets = new ArrayList<>();
+        row.plates().forEach(p -> p.rivets().forEach(r -> {
+            rivets.forEach(o -> assertThat(r.to(o).in()).isGreaterThanOrEqualTo(.28125 - 1e-9));
+            rivets.add(r);
+        }));
+    }
+
+    @Test
+    void screws_too_close_for_any_turn_are_a_finding() {
+        assertThat(lay(ScrewPattern.row(6, Length.in(.25))).findings()).isNotEmpty().allSatisfy(f -> assertThat(f.message().in(Unit.INCH))
+                .contains("whichever way"));
+    }
+
+    @Test
+    void an_edge_near_by_turns_the_plate_along_it() {
+        // The sheet ends .3 below the row of one: a plate across it would stand .044 outside; along it there is .3, 2.5 D is .234.
+        Outline sheet = Outline.rectangle(Point.in(-2, -.3), Point.in(2, 2));
+        NutPlateLayout one = NutPlateLayout.of(new ScrewPattern(List.of(new ScrewPattern.Screw(Point.in(0, 0), 90))), eight, catalogue.rules(),
+                Optional.of(sheet),
+                List.of());
+        assertThat(one.findings()).isEmpty();
+        assertThat(one.plates().getFirst().turn()).isZero();
+        NutPlateLayout none = NutPlateLayout.of(new ScrewPattern(List.of(new ScrewPattern.Screw(Point.in(0, 0), 90))), eight, catalogue.rules(),
+                Optional.of(Outline.rectangle(Point.in(-.2, -.2), Point.in(.2, .2))), List.of());
+        assertThat(none.findings()).extracting(Finding::rule).containsExactly("edge-distance-least");
+    }
+
+    @Test
+    void a_quarter_inch_plate_has_its_lugs_half_an_inch_out() {
+        assertThat(NutPlate.of(catalogue.nutPlates(), "1/4").lug()).isEqualTo(Length.in(.5));
+        assertThat(NutPlate.of(catalogue.nutPlates(), "#10").hole()).isEqualTo(Length.in(.1935));
+        assertThatThrownBy(() -> NutPlate.of(catalogue.nutPlates(), "12")).isInstanceOf(InputException.class).hasMessageContaining("6, 8, 10, 1/4");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"ring:8:3", "circle:8", "circle:1:3", "rect:4x3:6", "row:0:1", "row:6:-1", "row:99999:1", "circle:8:x"})
+    void what_is_no_pattern_is_refused_with_an_example(String text) {
+        assertThatThrownBy(() -> ScrewPattern.parse(text, new LengthParser(Unit.INCH, catalogue.drills()))).isInstanceOf(InputException.class)
+                .hasMessageMatching("(?s).*(like|write).*");
+    }
+}
