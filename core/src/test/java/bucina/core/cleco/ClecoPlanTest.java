@@ -119,6 +119,40 @@ class ClecoPlanTest {
     }
 
     @Test
+    void two_people_never_work_at_one_hole_and_never_lift_what_holds_it() {
+        Random random = new Random(22);
+        int saved = 0;
+        for (int i = 0; i < 500; i++) {
+            ClecoPlan plan = plan(1 + random.nextInt(50), Mode.values()[random.nextInt(4)], 2 + random.nextInt(60), 1 + random.nextInt(3));
+            TwoHands hands = TwoHands.of(plan);
+            Set<Integer> in = new HashSet<>();
+            Set<Integer> drilled = new HashSet<>();
+            int k = plan.row().nearest();
+            for (TwoHands.Turn turn : hands.turns()) {
+                assertThat(java.util.Collections.disjoint(turn.place(), turn.drill())).isTrue();
+                assertThat(java.util.Collections.disjoint(turn.remove(), turn.drill())).isTrue();
+                for (int h : turn.drill()) {
+                    assertThat(in).doesNotContain(h);
+                    assertThat(drilled.add(h)).isTrue();
+                    for (int side = -1; side <= 1; side += 2) {
+                        int s = side;
+                        boolean end = side < 0 ? h == 1 : h == plan.row().holes();
+                        assertThat(end || java.util.stream.IntStream.rangeClosed(1, k).anyMatch(d -> in.contains(h + s * d) && !turn.remove().contains(h
+                                + s * d)))
+                                .isTrue();
+                    }
+                }
+                turn.remove().forEach(h -> assertThat(in.remove(h)).isTrue());
+                turn.place().forEach(h -> assertThat(in.add(h)).isTrue());
+                assertThat(in.size()).isLessThanOrEqualTo(plan.row().stock());
+                saved += turn.drill().isEmpty() || turn.place().isEmpty() ? 0 : 1;
+            }
+            assertThat(drilled).hasSize(plan.fits() ? plan.row().holes() : 0);
+        }
+        assertThat(saved).isPositive();
+    }
+
+    @Test
     void what_is_no_row_is_refused() {
         assertThatThrownBy(() -> plan(0, Mode.NOSE_FIRST, 5, 2)).isInstanceOf(InputException.class).hasMessageContaining("0 holes");
         assertThatThrownBy(() -> plan(5, Mode.NOSE_FIRST, -1, 2)).hasMessageContaining("stock of -1");

@@ -118,6 +118,27 @@ class TaskTest {
     }
 
     @Test
+    void the_dress_list_covers_every_dressed_hole_once_and_says_what_comes_before_a_later_part() {
+        FaceReading face = face("Upper skin");
+        DressList list = DressList.of(face, build, catalogue, Logbook.EMPTY);
+        long dressed = face.readings().stream().filter(r -> r.solution().dressing().plies().stream().anyMatch(p ->
+                p.dress() != bucina.core.dress.Dress.PLAIN)).count();
+        assertThat(list.ways().stream().mapToLong(w -> w.holes().size()).sum()).isEqualTo(dressed);
+        // Skin .032 dimpled into the .063 doubler: .179 + .728 × .032 = .202 across.
+        assertThat(list.ways()).anySatisfy(w -> assertThat(w.detail().in(Unit.INCH)).startsWith("Nest ").contains("deep in .063 in, 100°."));
+        // With the skin off, the dimples of the rib flanges under it come first.
+        Build off = build.with(build.parts().stream().filter(p -> p.name().equals("Upper skin")).findFirst().orElseThrow().withFitted(false));
+        FaceReading bare = Derivation.of(off, catalogue).face(face.face().id());
+        assertThat(DressList.of(bare, off, catalogue, Logbook.EMPTY).first()).anySatisfy(w -> {
+            assertThat(w.title()).isEqualTo("Before Upper skin goes on");
+            assertThat(w.holes()).isNotEmpty();
+        });
+        Task dimple = Task.of(Operation.DIMPLED);
+        Logbook done = Logbook.EMPTY.plus(dimple.marks(Logbook.EMPTY, face.readings(), true, AT, ""));
+        assertThat(DressList.of(bare, off, catalogue, done).first()).isEmpty();
+    }
+
+    @Test
     void a_face_is_clecoed_row_by_row_within_the_bin() {
         FaceReading face = face("Upper skin");
         FaceClecos plan = FaceClecos.of(face, holds, catalogue.clecos(), Map.of("cleco 3/32", 20), Optional.empty(), 2);

@@ -26,6 +26,7 @@ import bucina.desk.session.Stage;
 import bucina.desk.session.WorkTimer;
 import bucina.desk.sheet.OrientationBadge;
 import bucina.desk.sheet.SheetView;
+import bucina.desk.strip.ClecoBar;
 import bucina.desk.strip.RowStrip;
 import bucina.desk.sumsroom.SumsRoom;
 import java.time.Clock;
@@ -57,6 +58,7 @@ public final class DeskWindow {
     private final StageRail rail;
     private final OrientationBadge badge;
     private final StackPane middle;
+    private final ClecoBar clecos;
     private final Finder finder;
     private final Consumer<DeskApp.What> other;
     private final Keys keys;
@@ -84,7 +86,7 @@ public final class DeskWindow {
         sheet.setId("sheet");
         strip = new RowStrip(desk);
         strip.setId("strip");
-        bench = new BenchSide(desk, timer, () -> writeOut(OutCard.What.HELD), this::stations);
+        bench = new BenchSide(desk, timer, () -> writeOut(OutCard.What.HELD), this::stations, this::playClecos);
         rack = new Rack(desk, new Rack.Ways(this::makePanel, this::bringIn, this::callouts, this::addTyped));
         top = new TopBar(desk, timer, this::search);
         rail = new StageRail(desk);
@@ -93,7 +95,10 @@ public final class DeskWindow {
         StackPane.setAlignment(badge, Pos.BOTTOM_LEFT);
         StackPane.setMargin(badge, new Insets(0, 0, 10, 36));
         sheetRoom.setLeft(rack);
-        sheetRoom.setCenter(new BorderPane(middle, rail, null, strip, null));
+        BorderPane bench1 = new BorderPane(middle, rail, null, strip, null);
+        sheetRoom.setCenter(bench1);
+        clecos = new ClecoBar(desk);
+        desk.playingProperty().addListener((o, was, now) -> bench1.setBottom(now.isPresent() ? clecos : strip));
         sheetRoom.setRight(bench);
         frame.setTop(top);
         frame.setCenter(sheetRoom);
@@ -190,6 +195,25 @@ public final class DeskWindow {
             sums.use(palette(), desk.scaleProperty().get() / 100.0);
         }
         return sums;
+    }
+
+    /** Plays the cleco plan of the row at hand. */
+    void playClecos() {
+        desk.roomProperty().set(Desk.Room.SHEET);
+        desk.stageProperty().set(Stage.FIT);
+        clecos.begin();
+    }
+
+    /** Goes along the plan played; true if one is. */
+    boolean step(int by) {
+        clecos.step(by);
+        return desk.playingProperty().get().isPresent();
+    }
+
+    void turnPlay() {
+        if (desk.playingProperty().get().isPresent()) {
+            clecos.turn();
+        }
     }
 
     /** Opens a sum in its room. */

@@ -47,6 +47,10 @@ final class Keys {
             add(stage.word() + ": " + stage.question(), Integer.toString(stage.key()), digit(stage.key()), () -> stage(stage));
         }
         add("Log or mark what is picked", "Ctrl+Enter", shortcut(KeyCode.ENTER), () -> window.bench().act());
+        add("Play the clecos of this row", "Q", plain(KeyCode.Q), window::playClecos);
+        add("Cleco plan: a step back", ",", plain(KeyCode.COMMA), () -> window.step(-1));
+        add("Cleco plan: a step on", ".", plain(KeyCode.PERIOD), () -> window.step(1));
+        add("Cleco plan: play or stop", "/", plain(KeyCode.SLASH), window::turnPlay);
         add("Take the mark back from what is picked", "Ctrl+Back", shortcut(KeyCode.BACK_SPACE), () -> window.bench().takeBack());
         add("Mark what is picked, and go on", "Space", plain(KeyCode.SPACE), () -> window.bench().mark());
         add("Pick what was jumped over", "J", plain(KeyCode.J), () -> window.bench().pickSkipped());
@@ -170,6 +174,10 @@ final class Keys {
 
     private void escape() {
         if (window.sheet().letGo() || window.putAway()) {
+            return;
+        }
+        if (desk.playingProperty().get().isPresent()) {
+            desk.playingProperty().set(Optional.empty());
             return;
         }
         if (desk.benchProperty().get()) {

@@ -12,7 +12,6 @@ import bucina.core.edit.Edit;
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Point;
 import bucina.desk.session.Desk;
-import bucina.desk.session.Explain;
 import bucina.desk.session.Selection;
 import bucina.desk.session.Stage;
 import bucina.desk.sums.Sums;
@@ -37,12 +36,7 @@ final class Poses {
     static Map<String, Runnable> stabilator(Desk desk, DeskWindow window, Scene scene) {
         Map<String, Runnable> poses = new LinkedHashMap<>();
         poses.put("sheet", () -> pick(desk, "Upper skin", "R1", 9));
-        poses.put("why", () -> {
-            HoleReading hole = desk.cursor().orElseThrow();
-            desk.whyProperty().set(Optional.of(new Explain(desk.snapshot().build().rules(), desk.unit()).hole(hole).get(1)));
-        });
         poses.put("logging", () -> {
-            window.putAway();
             logging(desk, scene);
         });
         poses.put("logbook", () -> desk.roomProperty().set(Desk.Room.LOGBOOK));
@@ -50,6 +44,20 @@ final class Poses {
             desk.roomProperty().set(Desk.Room.SHEET);
             desk.stageProperty().set(Stage.FIT);
             pick(desk, "Upper skin", "R1", 4);
+        });
+        poses.put("to-clecos", () -> {
+            desk.stageProperty().set(Stage.FIT);
+            pick(desk, "Lower skin", "R2", 20);
+            window.playClecos();
+        });
+        poses.put("clecos", () -> {
+            for (int i = 0; i < 16; i++) {
+                window.step(1);
+            }
+        });
+        poses.put("dressing", () -> {
+            pick(desk, "Upper skin", "R1", 14);
+            desk.stageProperty().set(Stage.DRESS);
         });
         poses.put("drilling", () -> drilling(desk));
         poses.put("dragged-edge", () -> draggedEdge(desk, window));
@@ -63,14 +71,9 @@ final class Poses {
             desk.roomProperty().set(Desk.Room.RULES);
             ((javafx.scene.control.ComboBox<?>) scene.lookup("#rules-other")).getSelectionModel().select(4);
         });
-        poses.put("night", () -> {
+        poses.put("bench-mode", () -> {
             desk.roomProperty().set(Desk.Room.SHEET);
             desk.stageProperty().set(Stage.STUDY);
-            desk.darkProperty().set(true);
-            pick(desk, "Upper skin", "R1", 18);
-        });
-        poses.put("bench-mode", () -> {
-            desk.darkProperty().set(false);
             pick(desk, "Lower skin", "R1", 16);
             desk.selectionProperty().set(Selection.row(desk.face(), desk.cursor().orElseThrow().row().id(), desk.selectionProperty().get().cursor()));
             desk.benchProperty().set(true);
@@ -86,7 +89,7 @@ final class Poses {
         Map.of("bracket-flat", "bracket", "flutes", "flute", "cutting-list", "cut").forEach((name, code) -> poses.put(name, () -> window.kept(
                 desk.snapshot().build().workshop().sums().stream().filter(k -> k.kind().equals(code)).findFirst().orElseThrow())));
         Sums.ALL.forEach(s -> poses.put("sum-" + s.code(), () -> window.sum(s.code())));
-        poses.put("sum-done", () -> desk.roomProperty().set(Desk.Room.SHEET));
+        poses.put("to-sheet", () -> desk.roomProperty().set(Desk.Room.SHEET));
         return poses;
     }
 
@@ -157,10 +160,6 @@ final class Poses {
     static Map<String, Runnable> locker(Desk desk, DeskWindow window) {
         Map<String, Runnable> poses = new LinkedHashMap<>();
         poses.put("locker", () -> pick(desk, "Locker floor", "R2", 5));
-        poses.put("locker-lap", () -> {
-            desk.stageProperty().set(Stage.FIT);
-            pick(desk, "Belly skin lap", "R1", 2);
-        });
         return poses;
     }
 

@@ -134,7 +134,7 @@ public final class Screenshots extends Application {
             next();
             return;
         }
-        boolean wanted = only.isEmpty() ? !shot.name.startsWith("sum-") : only.contains(shot.name);
+        boolean wanted = only.isEmpty() ? !shot.name.startsWith("sum-") && !shot.name.startsWith("to-") : only.contains(shot.name);
         shot.pose.run();
         PauseTransition settle = new PauseTransition(Duration.millis(wanted ? 900 : 60));
         settle.setOnFinished(e -> {

@@ -63,11 +63,12 @@ public final class BenchSide extends BorderPane {
     /**
      * @param print    offers the sheet of what stays open
      * @param stations shows the running dimensions of the row
+     * @param clecos   plays the cleco plan of the row
      */
-    public BenchSide(Desk desk, WorkTimer timer, Runnable print, Runnable stations) {
+    public BenchSide(Desk desk, WorkTimer timer, Runnable print, Runnable stations, Runnable clecos) {
         this.desk = desk;
         this.change = new ChangePanel(desk, stations);
-        this.fit = new FitPanel(desk, print);
+        this.fit = new FitPanel(desk, print, clecos);
         this.work = new WorkPanel(desk);
         small.setPrefHeight(134);
         small.setMinHeight(134);

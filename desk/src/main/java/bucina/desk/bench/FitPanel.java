@@ -24,14 +24,19 @@ final class FitPanel extends VBox {
 
     private final Desk desk;
     private final Runnable print;
+    private final Button play;
 
     /**
-     * @param print offers the sheet to tape up
+     * @param print  offers the sheet to tape up
+     * @param clecos plays the cleco plan of the row
      */
-    FitPanel(Desk desk, Runnable print) {
+    FitPanel(Desk desk, Runnable print, Runnable clecos) {
         super(8);
         this.desk = desk;
         this.print = print;
+        play = Ui.button("Play the clecos of this row", "Q", clecos, "primary");
+        play.setId("play-clecos");
+        play.setMaxWidth(Double.MAX_VALUE);
         setId("fit-panel");
     }
 
@@ -43,6 +48,7 @@ final class FitPanel extends VBox {
                 .ifPresent(words -> getChildren().add(Ui.wrapped(words, "attention-text")));
         List<Holds.Range> ranges = snapshot.holds().ranges(desk.face().readings().stream().filter(r -> !snapshot.state(r).set()).toList());
         int held = ranges.stream().mapToInt(Holds.Range::count).sum();
+        getChildren().add(play);
         getChildren().add(Ui.wrapped(held == 0 ? "Nothing is held open on this face." : held + " holes stay open on this face.", "strong"));
         getChildren().add(Ui.wrapped("Parts in the order they go on. Tick one when it is in place, clecoed or riveted.", "soft"));
         List<Part> parts = parts(snapshot.build(), face);

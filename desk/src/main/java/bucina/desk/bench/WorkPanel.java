@@ -4,6 +4,7 @@ import bucina.core.log.Mark;
 import bucina.core.log.Operation;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
+import bucina.core.progress.DressList;
 import bucina.core.progress.Task;
 import bucina.core.stack.HoleReading;
 import bucina.desk.look.Fields;
@@ -109,7 +110,7 @@ final class WorkPanel extends VBox {
             String left = progress.map(p -> here ? p.waiting() : c.side == Mark.Side.BOTH ? p.left().get(c.operation) : -1).map(n ->
                     n < 0 ? "" : n == 0 ? "done"
                     : n + " left").orElse("");
-            HBox line = new HBox(6, Ui.label((here ? "● " : "○ ") + c.words, here ? "strong" : "plain"), Ui.spring(), Ui.kept(left, "soft"));
+            HBox line = new HBox(6, Ui.label((here ? "• " : "") + c.words, here ? "strong" : "plain"), Ui.spring(), Ui.kept(left, "soft"));
             line.setMouseTransparent(true);
             Button button = new Button();
             line.prefWidthProperty().bind(button.widthProperty().subtract(8));
@@ -126,6 +127,9 @@ final class WorkPanel extends VBox {
         below.getChildren().clear();
         picked(task);
         skipped(progress);
+        if (desk.stageProperty().get() == Stage.DRESS) {
+            progress.ifPresent(p -> dress(p.dress()));
+        }
         filling = false;
     }
 
@@ -191,6 +195,26 @@ final class WorkPanel extends VBox {
             Button all = Ui.button("Pick the skipped", "J", () -> pick(p.skipped()));
             all.setId("work-skipped");
             below.getChildren().add(all);
+        });
+    }
+
+    /** How the holes are dressed: what comes first, what needs care, then the rest. */
+    private void dress(DressList list) {
+        below.getChildren().add(Ui.label("How they are dressed", "strong"));
+        java.util.stream.Stream.concat(list.first().stream(), list.ways().stream()).forEach(w -> {
+            Button pick = Ui.button(w.holes().size() + (w.holes().size() == 1 ? " hole" : " holes"), "", () -> pick(w.holes()), "dress-pick");
+            pick.setAccessibleText(w.title() + ", pick its " + w.holes().size() + " holes");
+            Label name = Ui.wrapped(w.title(), "strong");
+            HBox.setHgrow(name, javafx.scene.layout.Priority.ALWAYS);
+            name.setMaxWidth(Double.MAX_VALUE);
+            HBox line = new HBox(6, name, pick);
+            line.setAlignment(Pos.CENTER_LEFT);
+            VBox box = new VBox(0, line, Ui.wrapped(w.detail().in(desk.unit()), switch (w.level()) {
+                case ERROR -> "stop-text";
+                case WARNING -> "attention-text";
+                case NOTE -> "soft";
+            }));
+            below.getChildren().add(box);
         });
     }
 

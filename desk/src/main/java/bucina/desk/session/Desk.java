@@ -58,6 +58,7 @@ public final class Desk {
     private boolean attempting;
     private final ObjectProperty<Optional<Id.Layer>> layer = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Room> room = new SimpleObjectProperty<>(Room.SHEET);
+    private final ObjectProperty<Optional<Playing>> playing = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Task> task = new SimpleObjectProperty<>(Task.of(Operation.FINAL_SIZE));
     private final ReadOnlyObjectWrapper<Optional<Progress>> progress = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.STUDY);
@@ -92,16 +93,19 @@ public final class Desk {
         selection.addListener((o, was, now) -> {
             if (!was.face().equals(now.face())) {
                 progress.set(Optional.empty());
+                playing.set(Optional.empty());
                 count();
             }
         });
         shown.addListener((o, was, now) -> {
+            playing.set(Optional.empty());
             if (!attempting) {
                 count();
             }
         });
         task.addListener((o, was, now) -> count());
         stage.addListener((o, was, now) -> {
+            playing.set(Optional.empty());
             if (now == Stage.DRILL && task.get().operation().compareTo(Operation.DIMPLED) >= 0) {
                 task.set(Task.of(Operation.FINAL_SIZE));
             } else if (now == Stage.DRESS && task.get().operation().compareTo(Operation.DIMPLED) < 0) {
@@ -283,11 +287,17 @@ public final class Desk {
         FaceReading reading = face();
         var log = snapshot().log();
         Task asked = task.get();
-        session.aside(() -> Progress.of(reading, log, asked), p -> {
+        Build build = snapshot().build();
+        session.aside(() -> Progress.of(reading, build, session.catalogue(), log, asked), p -> {
             if (snapshot().log() == log && task.get().equals(asked) && p.face().equals(selection.get().face())) {
                 progress.set(Optional.of(p));
             }
         }, s -> { });
+    }
+
+    /** The cleco plan that is played on the sheet; empty while none is. */
+    public ObjectProperty<Optional<Playing>> playingProperty() {
+        return playing;
     }
 
     /** Holes of the face that were jumped over in the task; none in other stages. */

@@ -1,8 +1,11 @@
 package bucina.desk.session;
 
+import bucina.core.catalogue.Catalogue;
 import bucina.core.log.Logbook;
 import bucina.core.log.Operation;
+import bucina.core.plan.Build;
 import bucina.core.plan.Id;
+import bucina.core.progress.DressList;
 import bucina.core.progress.Task;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
@@ -21,11 +24,13 @@ import java.util.Set;
  * @param waiting holes that wait for the task
  * @param skipped holes jumped over in the task
  * @param marks   the same as ids
+ * @param dress   how the holes are dressed
  */
-public record Progress(Id.Face face, Task task, Map<Operation, Integer> left, int waiting, List<HoleReading> skipped, Set<Id.Hole> marks) {
+public record Progress(Id.Face face, Task task, Map<Operation, Integer> left, int waiting, List<HoleReading> skipped, Set<Id.Hole> marks,
+                       DressList dress) {
 
     /** Counts a face. */
-    public static Progress of(FaceReading face, Logbook log, Task task) {
+    public static Progress of(FaceReading face, Build build, Catalogue catalogue, Logbook log, Task task) {
         Map<Operation, Integer> left = new EnumMap<>(Operation.class);
         for (Operation operation : Operation.values()) {
             left.put(operation, Task.of(operation).left(log, face).size());
@@ -33,7 +38,7 @@ public record Progress(Id.Face face, Task task, Map<Operation, Integer> left, in
         List<HoleReading> skipped = task.skipped(log, face);
         Set<Id.Hole> ids = new HashSet<>();
         skipped.forEach(r -> ids.add(r.hole().id()));
-        return new Progress(face.face().id(), task, left, task.left(log, face).size(), skipped, ids);
+        return new Progress(face.face().id(), task, left, task.left(log, face).size(), skipped, ids, DressList.of(face, build, catalogue, log));
     }
 
     /** Holes not brought to final size yet. */

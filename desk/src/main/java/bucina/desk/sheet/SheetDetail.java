@@ -6,6 +6,7 @@ import bucina.desk.look.Palette;
 import bucina.desk.look.Sprites;
 import bucina.desk.look.Type;
 import bucina.desk.session.Desk;
+import bucina.desk.session.Playing;
 import bucina.desk.session.LengthClasses;
 import bucina.desk.session.Selection;
 import java.util.Optional;
@@ -57,7 +58,8 @@ record SheetDetail(double x, double y, double width, double height, SheetTransfo
         g.fillRect(x, y, width, height);
         SheetPainter painter = new SheetPainter(g, transform, p, sprites, x + width, y + height, desk.scaleProperty().get() / 100.0);
         painter.layers(desk.face());
-        painter.holes(desk.snapshot(), desk.face(), desk.stageProperty().get(), lengths, desk.skipped());
+        painter.holes(desk.snapshot(), desk.face(), desk.stageProperty().get(), lengths, desk.skipped(), desk.playingProperty().get()
+                .map(Playing::states).orElse(java.util.Map.of()));
         double r = SheetPainter.glyphSize(transform, desk.face()) * 0.5 + 3;
         g.setStroke(p.layout());
         g.setLineWidth(2);

@@ -272,13 +272,15 @@ final class SheetPainter {
     }
 
     /** Every hole in view, drawn as the stage asks: by length in Study, by state in Set. */
-    void holes(Snapshot snapshot, FaceReading face, Stage stage, LengthClasses lengths, java.util.Set<bucina.core.plan.Id.Hole> skipped) {
+    void holes(Snapshot snapshot, FaceReading face, Stage stage, LengthClasses lengths, java.util.Set<bucina.core.plan.Id.Hole> skipped,
+               java.util.Map<bucina.core.plan.Id.Hole, HoleState> played) {
         int size = glyphSize(t, face);
         boolean dots = size < LEAST_GLYPH;
         double half = size * 1.5;
         for (int i : face.in(t.visible(width, height, size))) {
             HoleReading reading = face.reading(i);
-            HoleState state = snapshot.state(reading);
+            HoleState played1 = played.get(reading.hole().id());
+            HoleState state = played1 == null ? snapshot.state(reading) : played1;
             int place = lengths.place(reading);
             double x = t.toX(reading.hole().at().x());
             double y = t.toY(reading.hole().at().y());
@@ -287,7 +289,8 @@ final class SheetPainter {
                         : stage == Stage.STUDY ? p.layout() : Glyph.colour(state, p));
                 g.fillRect(x - 1.5, y - 1.5, 3, 3);
             } else {
-                Image sprite = stage == Stage.STUDY ? sprites.ofLength(place, lengths.lengths(), mark(snapshot, reading, stage), size)
+                Image sprite = played1 != null ? sprites.of(state, mark(snapshot, reading, stage), size) : stage == Stage.STUDY ? sprites.ofLength(place,
+                        lengths.lengths(), mark(snapshot, reading, stage), size)
                         : sprites.of(stage == Stage.FIT ? fit(snapshot, reading) : state, skipped.contains(reading.hole().id()) ? Glyph.Mark.SKIPPED
                         : mark(snapshot, reading, stage), size);
                 g.drawImage(sprite, Math.round(x - half), Math.round(y - half));

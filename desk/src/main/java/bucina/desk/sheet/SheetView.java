@@ -7,6 +7,7 @@ import bucina.core.stack.HoleReading;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Sprites;
 import bucina.desk.session.Desk;
+import bucina.desk.session.Playing;
 import bucina.desk.session.LengthClasses;
 import bucina.desk.session.Selection;
 import java.util.Comparator;
@@ -81,6 +82,7 @@ public final class SheetView extends Region {
         desk.unitProperty().addListener((o, was, now) -> draw());
         desk.stageProperty().addListener((o, was, now) -> draw());
         desk.trimProperty().addListener((o, was, now) -> draw());
+        desk.playingProperty().addListener((o, was, now) -> draw());
         desk.progressProperty().addListener((o, was, now) -> {
             if (!was.map(p -> p.marks()).equals(now.map(p -> p.marks()))) {
                 draw();
@@ -222,7 +224,8 @@ public final class SheetView extends Region {
             painter.trims(face, desk.layer(), desk.unit());
         }
         painter.zones(face);
-        painter.holes(desk.snapshot(), face, desk.stageProperty().get(), lengths, desk.skipped());
+        painter.holes(desk.snapshot(), face, desk.stageProperty().get(), lengths, desk.skipped(), desk.playingProperty().get()
+                .map(Playing::states).orElse(java.util.Map.of()));
         painter.rulers(desk.unit(), face.face().xToward(), face.face().yToward());
         drawOverlay();
     }

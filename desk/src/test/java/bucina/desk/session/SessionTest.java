@@ -166,7 +166,7 @@ class SessionTest extends OnDesk {
 
     @Test
     void undo_pressed_twice_before_the_disk_answers_takes_back_two_things() {
-        List<Runnable> answers = new ArrayList<>();
+        List<Runnable> answers = new java.util.concurrent.CopyOnWriteArrayList<>();
         try (Session slow = Session.open(session.path(), Optional.empty(), session.catalogue(), Sessions.CLOCK, Runnable::run, answers::add)) {
             Desk behind = Sessions.desk(slow, folder);
             for (int i : new int[] {0, 1}) {

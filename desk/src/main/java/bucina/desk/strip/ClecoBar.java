@@ -1,0 +1,168 @@
+package bucina.desk.strip;
+
+import bucina.core.cleco.Mode;
+import bucina.desk.look.Ui;
+import bucina.desk.session.Desk;
+import bucina.desk.session.Playing;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.Slider;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.util.Duration;
+import javafx.util.StringConverter;
+
+/** The cleco plan of a row, played step by step on the sheet above. */
+public final class ClecoBar extends VBox {
+
+    private final Desk desk;
+    private final Label title = Ui.kept("", "strong");
+    private final Label sentence = Ui.wrapped("", "cleco-says");
+    private final Label why = Ui.wrapped("", "soft");
+    private final Label supply = Ui.kept("", "soft");
+    private final Slider slider = new Slider(0, 1, 0);
+    private final ComboBox<Optional<Mode>> mode = new ComboBox<>();
+    private final CheckBox two = new CheckBox("two people");
+    private final Button play;
+    private final Timeline clock = new Timeline(new KeyFrame(Duration.millis(900), e -> tick()));
+    private boolean filling;
+
+    public ClecoBar(Desk desk) {
+        super(5);
+        this.desk = desk;
+        setPadding(new Insets(8, 14, 8, 14));
+        getStyleClass().add("cleco-bar");
+        setPrefHeight(176);
+        setMinHeight(150);
+        List<Optional<Mode>> modes = new ArrayList<>(List.of(Optional.empty()));
+        for (Mode m : Mode.values()) {
+            modes.add(Optional.of(m));
+        }
+        mode.getItems().setAll(modes);
+        mode.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(Optional<Mode> m) {
+                return m == null ? "" : m.map(Mode::code).orElse("as the joint asks");
+            }
+
+            @Override
+            public Optional<Mode> fromString(String text) {
+                return Optional.empty();
+            }
+        });
+        mode.setValue(Optional.empty());
+        mode.setId("cleco-mode");
+        mode.setAccessibleText("Order of the row");
+        mode.valueProperty().addListener((o, was, now) -> plan(false));
+        two.setId("cleco-two");
+        two.setMinWidth(USE_PREF_SIZE);
+        mode.setMinWidth(168);
+        slider.setMinWidth(60);
+        two.setOnAction(e -> plan(false));
+        Button back = Ui.button("Back", ",", () -> step(-1));
+        back.setId("cleco-back");
+        Button on = Ui.button("Step", ".", () -> step(1), "primary");
+        on.setId("cleco-on");
+        play = Ui.button("Play", "/", this::turn);
+        play.setId("cleco-play");
+        Button next = Ui.button("Next row", "", this::nextRow, "quiet");
+        next.setId("cleco-next");
+        Button done = Ui.button("Close", "Esc", () -> desk.playingProperty().set(Optional.empty()), "quiet");
+        slider.setId("cleco-slider");
+        slider.setAccessibleText("Step of the cleco plan");
+        slider.valueProperty().addListener((o, was, now) -> {
+            if (!filling) {
+                desk.playingProperty().get().ifPresent(p -> desk.playingProperty().set(Optional.of(p.at((int) Math.round(now.doubleValue())))));
+            }
+        });
+        HBox.setHgrow(slider, Priority.ALWAYS);
+        HBox head = new HBox(8, title, Ui.spring(), mode, two, next, done);
+        head.setAlignment(Pos.CENTER_LEFT);
+        HBox steps = new HBox(8, back, on, play, slider, supply);
+        steps.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(head, steps, sentence, why);
+        clock.setCycleCount(Timeline.INDEFINITE);
+        desk.playingProperty().addListener((o, was, now) -> fill());
+    }
+
+    /** Plans the face anew, and begins with the picked row. */
+    public void begin() {
+        plan(true);
+    }
+
+    private void plan(boolean pick) {
+        if (filling) {
+            return;
+        }
+        var snapshot = desk.snapshot();
+        var face = desk.selectionProperty().get().face();
+        var row = pick ? desk.cursor().map(c -> c.row().id()) : desk.playingProperty().get().map(p -> p.row().row().id());
+        boolean pair = two.isSelected();
+        Optional<Mode> order = mode.getValue();
+        if (desk.face().size() == 0) {
+            return;
+        }
+        desk.session().aside(() -> Playing.of(snapshot, desk.session().catalogue(), face, row, order, 2, pair), p -> {
+            if (desk.selectionProperty().get().face().equals(face)) {
+                desk.playingProperty().set(Optional.of(p));
+            }
+        }, desk.session()::say);
+    }
+
+    /** Goes so many steps on. */
+    public void step(int by) {
+        desk.playingProperty().get().ifPresent(p -> desk.playingProperty().set(Optional.of(p.at(p.step() + by))));
+    }
+
+    /** Plays, or stops. */
+    public void turn() {
+        if (clock.getStatus() == javafx.animation.Animation.Status.RUNNING) {
+            clock.stop();
+        } else {
+            clock.play();
+        }
+        play.setText(clock.getStatus() == javafx.animation.Animation.Status.RUNNING ? "Stop" : "Play");
+    }
+
+    private void tick() {
+        Optional<Playing> p = desk.playingProperty().get();
+        if (p.isEmpty() || p.get().step() + 1 >= p.get().steps()) {
+            clock.stop();
+            play.setText("Play");
+        } else {
+            step(1);
+        }
+    }
+
+    private void nextRow() {
+        desk.playingProperty().get().flatMap(Playing::next).ifPresent(row -> {
+            desk.face().readings().stream().filter(r -> r.row().id().equals(row)).findFirst()
+                    .ifPresent(r -> desk.selectionProperty().set(desk.selectionProperty().get().one(r)));
+            plan(true);
+        });
+    }
+
+    private void fill() {
+        filling = true;
+        desk.playingProperty().get().ifPresent(p -> {
+            title.setText("Clecos: row " + p.row().row().name() + ", " + (p.face().rows().indexOf(p.row()) + 1) + " of " + p.face().rows().size());
+            slider.setMax(Math.max(1, p.steps() - 1));
+            slider.setValue(p.step());
+            sentence.setText((p.steps() == 0 ? "" : (p.step() + 1) + " of " + p.steps() + ".  ") + p.sentence(desk.snapshot(), desk.unit()));
+            why.setText(p.why() + (p.row().held() == 0 ? "" : " " + p.row().held() + " holes here are held: clecoed, not riveted.")
+                    + " Never force: if a hole is off, move the rib, not the skin.");
+            supply.setText(p.supply());
+        });
+        filling = false;
+    }
+}

@@ -1,0 +1,78 @@
+package bucina.desk.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bucina.core.log.HoleState;
+import bucina.desk.session.Playing;
+import java.io.IOException;
+import java.util.concurrent.TimeUnit;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.Start;
+import org.testfx.framework.junit5.Stop;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The cleco plan played in the real window. */
+class ClecoBarTest extends OnWindow {
+
+    @Start
+    void start(javafx.stage.Stage stage) throws IOException {
+        open(stage);
+    }
+
+    @Stop
+    void stop() throws InterruptedException {
+        shut();
+    }
+
+    private Playing play(FxRobot robot) throws Exception {
+        robot.interact(() -> desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R18.3"))));
+        robot.push(KeyCode.Q);
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> desk.playingProperty().get().isPresent());
+        return desk.playingProperty().get().orElseThrow();
+    }
+
+    private static boolean says(FxRobot robot, String words) {
+        return robot.lookup(".label").queryAllAs(Label.class).stream().anyMatch(l -> l.isVisible() && l.getText().contains(words));
+    }
+
+    @Test
+    void the_picked_row_is_stepped_through_and_back_with_the_keyboard(FxRobot robot) throws Exception {
+        Playing first = play(robot);
+        assertThat(first.row().row().name()).isEqualTo("R18");
+        // Seven holes from the middle: the locating clecos at 2 and 6, then 4 is drilled.
+        assertThat(says(robot, "1 of 12.  Cleco R18.2, R18.6, drill R18.4.")).isTrue();
+        assertThat(first.states().get(hole("R18.4").hole().id())).isEqualTo(HoleState.DRILLED);
+        assertThat(first.states().get(hole("R18.2").hole().id())).isEqualTo(HoleState.CLECOED);
+        robot.push(KeyCode.PERIOD);
+        assertThat(says(robot, "2 of 12.  Cleco R18.4, drill R18.5.")).isTrue();
+        robot.push(KeyCode.COMMA);
+        assertThat(desk.playingProperty().get().orElseThrow().step()).isZero();
+        robot.push(KeyCode.ESCAPE);
+        assertThat(desk.playingProperty().get()).isEmpty();
+    }
+
+    @Test
+    void two_people_share_the_row_and_the_next_row_follows(FxRobot robot) throws Exception {
+        play(robot);
+        robot.interact(() -> robot.lookup("#cleco-two").queryAs(CheckBox.class).fire());
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> desk.playingProperty().get().filter(Playing::two).isPresent());
+        robot.push(KeyCode.PERIOD);
+        assertThat(says(robot, "One drills R18.4")).isTrue();
+        robot.interact(() -> robot.lookup("#cleco-next").queryAs(Button.class).fire());
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> desk.playingProperty().get().filter(p -> !p.row().row().name().equals("R18")).isPresent());
+    }
+
+    @Test
+    void it_plays_by_itself_to_the_end_and_stops(FxRobot robot) throws Exception {
+        play(robot);
+        robot.push(KeyCode.SLASH);
+        WaitForAsyncUtils.waitFor(15, TimeUnit.SECONDS, () -> desk.playingProperty().get().filter(p -> p.step() == p.steps() - 1).isPresent());
+        WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> robot.lookup("#cleco-play").queryAs(Button.class).getText().equals("Play"));
+        assertThat(desk.playingProperty().get().orElseThrow().states().values()).contains(HoleState.CLECOED);
+    }
+}
