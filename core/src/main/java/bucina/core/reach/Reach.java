@@ -116,7 +116,7 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
 
     private static Optional<Blocked> block(Tool tool, Length in, Length edge, Near near) {
         if (!in.atMost(tool.throat())) {
-            return Optional.of(new Blocked(tool, Sentence.of(tool.name() + " reaches {} in from an edge; the hole is {} in.", tool.throat(), in), in,
+            return Optional.of(new Blocked(tool, Sentence.of(tool.name() + " reaches {} from an edge; the hole is {} from it.", tool.throat(), in), in,
                     tool.throat()));
         }
         if (!near.away.atLeast(tool.clear())) {

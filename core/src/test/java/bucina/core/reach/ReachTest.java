@@ -49,7 +49,7 @@ class ReachTest {
         double in = hole.layers().stream().mapToDouble(l -> l.outline().outer().distance(hole.hole().at()).in()).min().orElseThrow();
         assertThat(at(dunlin, "R18.4", Reach.Work.DIMPLE, tool(Tool.Kind.YOKE_DIES, in + .001, .1)).tools()).hasSize(1);
         Reach.Blocked blocked = at(dunlin, "R18.4", Reach.Work.DIMPLE, tool(Tool.Kind.YOKE_DIES, in - .001, .1)).blocked().getFirst();
-        assertThat(blocked.why().in(Unit.INCH)).contains("in from an edge");
+        assertThat(blocked.why().in(Unit.INCH)).contains("from an edge; the hole is");
         assertThat(blocked.measured().in()).isEqualTo(in);
     }
 

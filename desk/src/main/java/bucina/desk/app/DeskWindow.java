@@ -7,8 +7,10 @@ import bucina.desk.card.BenchMode;
 import bucina.desk.card.BringCard;
 import bucina.desk.card.CalloutCard;
 import bucina.desk.card.LegendCard;
+import bucina.desk.card.NutPlateCard;
 import bucina.desk.card.OutCard;
 import bucina.desk.card.PanelCard;
+import bucina.desk.card.ReachCard;
 import bucina.desk.card.SearchCard;
 import bucina.desk.card.StationsCard;
 import bucina.desk.card.TypedCard;
@@ -326,6 +328,20 @@ public final class DeskWindow {
     private void made(bucina.core.plan.Id.Face face) {
         putAway();
         desk.show(face);
+    }
+
+    void nutPlates() {
+        if (!locked()) {
+            NutPlateCard card = new NutPlateCard(desk, palette(), this::putAway);
+            show(card, Pos.CENTER);
+            card.enter();
+        }
+    }
+
+    void reach() {
+        ReachCard card = new ReachCard(desk, this::putAway);
+        show(card, Pos.CENTER);
+        card.enter();
     }
 
     void callouts() {

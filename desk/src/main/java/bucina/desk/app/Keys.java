@@ -75,9 +75,16 @@ final class Keys {
         add("Demo 1: the stabilator", "Ctrl+F1", new KeyCodeCombination(KeyCode.F1, KeyCombination.SHORTCUT_DOWN),
                 () -> window.demo(DemoBuild.Which.STABILATOR));
         add("Demo 2: the belly locker", "Ctrl+F2", new KeyCodeCombination(KeyCode.F2, KeyCombination.SHORTCUT_DOWN), () -> window.demo(DemoBuild.Which.LOCKER));
+        sheetCommands();
+    }
+
+    /** What is done to the face shown, and how it is looked at. */
+    private void sheetCommands() {
         add("Make a panel", "P", plain(KeyCode.P), window::makePanel);
         add("Bring in a drawing or a hole table", "I", plain(KeyCode.I), window::bringIn);
         add("Callouts: read them in", "K", plain(KeyCode.K), window::callouts);
+        add("Will the tool fit? The tool crib, and what it reaches", "V", plain(KeyCode.V), window::reach);
+        add("Nut plates behind screws", "O", plain(KeyCode.O), window::nutPlates);
         add("Write out: templates, drawings, tables", "X", plain(KeyCode.X), () -> window.writeOut(OutCard.What.FACE));
         add("Find anything", "Ctrl+K", shortcut(KeyCode.K), window::search);
         add("Pick the row", "R", plain(KeyCode.R), () -> pick(true));

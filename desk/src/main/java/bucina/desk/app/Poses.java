@@ -59,6 +59,17 @@ final class Poses {
             pick(desk, "Upper skin", "R1", 14);
             desk.stageProperty().set(Stage.DRESS);
         });
+        poses.put("nut-plates", () -> {
+            desk.show(desk.snapshot().build().face("Lower skin").orElseThrow().face().id());
+            window.nutPlates();
+            Optional.ofNullable((TextField) scene.lookup("#np-lug")).ifPresent(t -> t.setText(".025"));
+        });
+        poses.put("reach", () -> {
+            window.putAway();
+            desk.show(desk.snapshot().build().face("Main spar web").orElseThrow().face().id());
+            window.reach();
+        });
+        poses.put("to-sheet-again", window::putAway);
         poses.put("drilling", () -> drilling(desk));
         poses.put("dragged-edge", () -> draggedEdge(desk, window));
         poses.put("bulletin", () -> {

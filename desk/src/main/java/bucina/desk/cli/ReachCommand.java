@@ -1,15 +1,12 @@
 package bucina.desk.cli;
 
-import bucina.core.catalogue.Catalogue;
-import bucina.core.plan.Build;
-import bucina.core.plan.Id;
 import bucina.core.plan.Tool;
 import bucina.core.reach.Reach;
+import bucina.desk.session.ToolCrib;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
@@ -34,7 +31,7 @@ final class ReachCommand extends OnBuild implements Callable<Integer> {
         Opened opened = open();
         var ref = opened.build().face(face).orElseThrow(() -> Common.wrong("there is no face \"" + face + "\"; this build has "
                 + String.join(", ", opened.build().faces().stream().map(f -> f.face().name()).toList())));
-        List<Tool> crib = crib(opened.build(), common().catalogue());
+        List<Tool> crib = ToolCrib.of(opened.build(), common().catalogue());
         List<Reach> reaches = Reach.of(opened.derivation().face(ref.face().id()), opened.build(), crib).stream().filter(r -> operation == null
                 || r.work().operation().equals(operation)).toList();
         ObjectNode node = Common.object().put("face", ref.face().name());
@@ -44,21 +41,6 @@ final class ReachCommand extends OnBuild implements Callable<Integer> {
         node.put("out_of_reach", none);
         common().answer(node, lines(reaches));
         return none == 0 ? Cli.FINE : Cli.FINDINGS;
-    }
-
-    /** The builder's own tools, and for the kinds that the crib lacks those that ship. */
-    static List<Tool> crib(Build build, Catalogue catalogue) {
-        List<Tool> tools = new ArrayList<>(build.workshop().tools());
-        long id = build.nextId();
-        for (Catalogue.CribTool t : catalogue.crib()) {
-            Tool.Kind kind = Arrays.stream(Tool.Kind.values()).filter(k -> k.code().equals(t.kind())).findFirst().orElseThrow(() ->
-                    Common.wrong("table tools: \""
-                    + t.kind() + "\" is no kind of tool"));
-            if (build.workshop().tools().stream().noneMatch(own -> own.kind() == kind)) {
-                tools.add(new Tool(new Id.Tool(id++), kind, t.name(), t.sizes()));
-            }
-        }
-        return tools;
     }
 
     private ObjectNode tree(Reach r) {
@@ -76,9 +58,7 @@ final class ReachCommand extends OnBuild implements Callable<Integer> {
 
     /** Holes that the same tools reach are one line; those that none reaches are named with every reason. */
     private List<String> lines(List<Reach> reaches) {
-        Map<String, List<Reach>> alike = new LinkedHashMap<>();
-        reaches.forEach(r -> alike.computeIfAbsent(r.work().operation() + ": " + (r.tools().isEmpty() ? "no tool reaches"
-                : r.tools().stream().map(Tool::name).collect(Collectors.joining(", "))), k -> new ArrayList<>()).add(r));
+        Map<String, List<Reach>> alike = ToolCrib.alike(reaches);
         List<String> lines = new ArrayList<>();
         alike.forEach((words, list) -> {
             lines.add("%4d holes  %s".formatted(list.size(), words));

@@ -31,7 +31,7 @@ class LockerDeskTest {
 
     @TempDir
     Path folder;
-    private final List<Runnable> waiting = new ArrayList<>();
+    private final List<Runnable> waiting = new java.util.concurrent.CopyOnWriteArrayList<>();
     private boolean hold;
     private Session session;
     private Desk desk;

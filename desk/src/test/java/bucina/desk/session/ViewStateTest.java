@@ -160,7 +160,7 @@ class ViewStateTest extends OnDesk {
 
     @Test
     void two_entries_sent_at_once_cannot_set_a_hole_twice() {
-        List<Runnable> queue = new java.util.ArrayList<>();
+        List<Runnable> queue = new java.util.concurrent.CopyOnWriteArrayList<>();
         try (Session slow = Session.open(session.path(), Optional.empty(), session.catalogue(), Clock.systemUTC(), Runnable::run, queue::add)) {
             Desk behind = new Desk(slow, Prefs.in(folder));
             behind.selectionProperty().set(behind.selectionProperty().get().one(behind.face().readings().getFirst()));

@@ -1,0 +1,164 @@
+package bucina.core.edit;
+
+import bucina.core.dress.Preparation;
+import bucina.core.material.Material;
+import bucina.core.measure.InputException;
+import bucina.core.measure.Length;
+import bucina.core.nutplate.NutPlate;
+import bucina.core.nutplate.NutPlateLayout;
+import bucina.core.nutplate.ScrewPattern;
+import bucina.core.plan.Build;
+import bucina.core.plan.Face;
+import bucina.core.plan.Fastener;
+import bucina.core.plan.Group;
+import bucina.core.plan.Hole;
+import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
+import bucina.core.plan.Part;
+import bucina.core.plan.Row;
+import bucina.core.rivet.HeadStyle;
+import bucina.core.rule.RuleSet;
+import bucina.core.sheet.Outline;
+import bucina.core.sheet.Point;
+import bucina.core.sheet.Ring;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** Nut plates put behind a face: a plate is a layer of its lug rivets' stack, so that they get lengths, dressing and edge checks like all others. */
+public final class NutPlateEdits {
+
+    /** Metal of a lug beyond its rivet, and half the width of the body: typical. */
+    private static final Length BEYOND = Length.in(.13);
+    private static final Length HALF_WIDE = Length.in(.16);
+
+    private NutPlateEdits() {
+    }
+
+    /** The pattern of a row of screws that is on the face: a ring is known by its ends lying as near as neighbours. */
+    public static ScrewPattern pattern(Row row) {
+        List<Point> at = row.holes().stream().map(Hole::at).toList();
+        int n = at.size();
+        boolean ring = n >= 4 && at.getLast().to(at.getFirst()).nanometres() <= 1.5 * at.get(0).to(at.get(1)).nanometres();
+        List<ScrewPattern.Screw> screws = new ArrayList<>();
+        for (int i = 0; i < n; i++) {
+            Point before = at.get(ring ? (i + n - 1) % n : Math.max(0, i - 1));
+            Point after = at.get(ring ? (i + 1) % n : Math.min(n - 1, i + 1));
+            screws.add(new ScrewPattern.Screw(at.get(i), Math.toDegrees(Math.atan2(after.y() - before.y(), after.x() - before.x()))));
+        }
+        return new ScrewPattern(screws);
+    }
+
+    /** A pattern moved so that its origin lies at a point. */
+    public static ScrewPattern at(ScrewPattern pattern, Point origin) {
+        return new ScrewPattern(pattern.screws().stream().map(s -> new ScrewPattern.Screw(new Point(s.at().x() + origin.x(), s.at().y() + origin.y()),
+                s.along()))
+                .toList());
+    }
+
+    /** Lays plates behind a face: they keep clear of its holes and of the edges of the sheet that they lie on, the last that covers the screws. */
+    public static NutPlateLayout lay(Face face, ScrewPattern pattern, NutPlate plate, RuleSet rules) {
+        Set<Point> screws = new HashSet<>();
+        pattern.screws().forEach(s -> screws.add(s.at()));
+        List<Point> taken = face.groups().stream().flatMap(g -> g.rows().stream()).flatMap(r -> r.holes().stream()).map(Hole::at).filter(p ->
+                !screws.contains(p))
+                .toList();
+        Optional<Outline> sheet = face.layers().reversed().stream().map(Layer::outline).filter(o -> pattern.screws().stream().allMatch(s -> o.covers(s.at())))
+                .findFirst();
+        return NutPlateLayout.of(pattern, plate, rules, sheet, taken);
+    }
+
+    /**
+     * The build with the plates on the far side of a face, a group of their lug rivets, and a group of the screws where they are not there yet.
+     *
+     * @param lug    thickness of the lugs as measured, over 0
+     * @param screws true to add the screws too
+     */
+    public static Build add(Build build, Id.Face on, NutPlateLayout layout, Length lug, boolean screws) {
+        if (!lug.positive()) {
+            throw new InputException("The lugs are " + lug + " thick: measure one, it is over 0, like .025");
+        }
+        Face face = build.faces().stream().map(Build.FaceRef::face).filter(f -> f.id().equals(on)).findFirst()
+                .orElseThrow(() -> new InputException("that face is no longer in the build: undo, or make it again"));
+        long next = build.nextId();
+        NutPlate plate = layout.plate();
+        int order = build.parts().stream().mapToInt(Part::fittingOrder).max().orElse(0);
+        Part part = new Part(new Id.Part(next++), free(build, "Nut plates #" + plate.size()), Material.parse("STEEL"), order, true);
+        List<Layer> layers = new ArrayList<>(face.layers());
+        List<Hole> lugs = new ArrayList<>();
+        List<Hole> holes = new ArrayList<>();
+        for (NutPlateLayout.Laid laid : layout.plates()) {
+            int n = holes.size() + 1;
+            layers.add(new Layer(new Id.Layer(next++), part.id(), "Nut plate " + n, lug, body(laid, plate)));
+            holes.add(new Hole(new Id.Hole(next++), n, laid.screw(), Optional.empty()));
+            for (Point p : laid.rivets()) {
+                lugs.add(new Hole(new Id.Hole(next++), lugs.size() + 1, p, Optional.empty()));
+            }
+        }
+        Fastener.SolidRivet rivet = new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", (int) Math.round(plate.rivet().in() * 32));
+        Face with = face.withLayers(layers);
+        Row row = new Row(new Id.Row(next++), Edit.freeRowName(with), lugs.size() + 1, lugs);
+        with = with.plus(new Group(new Id.Group(next++), Edit.freeCode(build, "NP"), "Nut plate lugs", rivet, false, Preparation.AUTO, "", List.of(row),
+                Optional.empty(), Set.of(), Set.of()));
+        Build after = build.withParts(plus(build.parts(), part), next).with(with, next);
+        if (!screws) {
+            return after.checked();
+        }
+        Length shank = plate.hole().minus(Length.in(.002));
+        Fastener.Hardware screw = new Fastener.Hardware("Screw #" + plate.size(), shank, plate.hole(), true);
+        Row of = new Row(new Id.Row(next++), Edit.freeRowName(with), holes.size() + 1, holes);
+        with = with.plus(new Group(new Id.Group(next++), Edit.freeCode(after, "NS"), "Screws #" + plate.size(), screw, false, Preparation.NONE, "", List.of(of),
+                Optional.empty(), Set.of(), Set.of()));
+        return after.with(with, next).checked();
+    }
+
+    private static List<Part> plus(List<Part> parts, Part part) {
+        List<Part> more = new ArrayList<>(parts);
+        more.add(part);
+        return more;
+    }
+
+    private static String free(Build build, String name) {
+        Set<String> names = new HashSet<>(build.parts().stream().map(Part::name).toList());
+        String free = name;
+        for (int n = 2; names.contains(free); n++) {
+            free = name + ", " + n;
+        }
+        return free;
+    }
+
+    /** A plate as a rectangle along its lugs. */
+    private static Outline body(NutPlateLayout.Laid laid, NutPlate plate) {
+        double c = Math.cos(Math.toRadians(laid.turn()));
+        double s = Math.sin(Math.toRadians(laid.turn()));
+        double l = plate.lug().plus(BEYOND).nanometres();
+        double w = HALF_WIDE.nanometres();
+        List<Point> corners = new ArrayList<>();
+        for (double[] k : new double[][] {{-l, -w}, {l, -w}, {l, w}, {-l, w}}) {
+            corners.add(new Point(laid.screw().x() + k[0] * c - k[1] * s, laid.screw().y() + k[0] * s + k[1] * c));
+        }
+        return Outline.of(Ring.polygon(corners));
+    }
+
+    /** How many plates lie another way than along the edge. */
+    public static long turned(ScrewPattern pattern, NutPlateLayout layout) {
+        return java.util.stream.IntStream.range(0, layout.plates().size()).filter(i -> Math.abs(Math.sin(Math.toRadians(layout.plates().get(i).turn()
+                - pattern.screws().get(i).along()))) > 1e-6).count();
+    }
+
+    /** The drilling order of one plate, a sentence a step: the plate stays square to its screw. */
+    public static List<String> steps(NutPlate plate) {
+        return List.of("Drill the screw hole " + plate.drill() + ".", "Run a screw through and thread the plate on a turn or so: its lock must not be worn.",
+                "Turn it as drawn, drill one lug #40, cleco it, drill the other.", "Take it off, deburr, dimple or countersink.",
+                "Set one rivet, then the other, with the screw holding the plate flat.");
+    }
+
+    /** Rows of the face that could be screws: their holes take no rivet. */
+    public static List<Row> screwRows(Face face) {
+        return face.groups().stream().filter(g -> g.fastener() instanceof Fastener.Hardware).flatMap(g -> g.rows().stream())
+                .sorted(Comparator.comparing(Row::name)).toList();
+    }
+}

@@ -1,0 +1,214 @@
+package bucina.desk.card;
+
+import bucina.core.measure.InputException;
+import bucina.core.measure.Length;
+import bucina.core.measure.LengthFormat;
+import bucina.core.plan.Id;
+import bucina.core.plan.Tool;
+import bucina.core.reach.Reach;
+import bucina.desk.look.Fields;
+import bucina.desk.look.Ui;
+import bucina.desk.session.Desk;
+import bucina.desk.session.Selection;
+import bucina.desk.session.Snapshot;
+import bucina.desk.session.ToolCrib;
+import java.util.Arrays;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/** Will the tool fit: the crib at the left, and what it reaches on the face at the right. */
+public final class ReachCard extends VBox {
+
+    private final Desk desk;
+    private final Runnable away;
+    private final GridPane crib = new GridPane();
+    private final VBox reached = new VBox(8);
+    private final Label error = Ui.wrapped("", "stop-text");
+    private final ComboBox<Tool.Kind> kind = new ComboBox<>();
+    private final TextField name = new TextField();
+    private final TextField sizes = new TextField();
+
+    /**
+     * @param away puts the card away
+     */
+    public ReachCard(Desk desk, Runnable away) {
+        super(10);
+        this.desk = desk;
+        this.away = away;
+        getStyleClass().add("card");
+        setId("reach-card");
+        setMaxSize(1120, 690);
+        crib.setHgap(8);
+        crib.setVgap(3);
+        kind.getItems().setAll(Tool.Kind.values());
+        kind.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(Tool.Kind k) {
+                return k == null ? "" : k.code().replace('-', ' ');
+            }
+
+            @Override
+            public Tool.Kind fromString(String text) {
+                return null;
+            }
+        });
+        kind.setValue(Tool.Kind.YOKE);
+        kind.setId("crib-kind");
+        kind.setAccessibleText("Kind of the new tool");
+        name.setId("crib-name");
+        name.setPromptText("its name");
+        name.setAccessibleText("Name of the new tool");
+        sizes.setId("crib-sizes");
+        sizes.setPrefColumnCount(8);
+        sizes.setAccessibleText("Figures of the new tool");
+        kind.valueProperty().addListener((o, was, now) -> prompt());
+        prompt();
+        Button add = Ui.button("Add", "", this::add);
+        add.setId("crib-add");
+        HBox.setHgrow(name, Priority.ALWAYS);
+        HBox more = new HBox(6, kind, name, sizes, add);
+        more.setAlignment(Pos.CENTER_LEFT);
+        error.setId("crib-error");
+        Ui.shown(error, false);
+        VBox left = new VBox(8, Ui.label("Tool crib", "strong"), Ui.wrapped("Typical figures ship with the program: type your own over them.", "soft"),
+                scroll(crib), more, error);
+        left.setPrefWidth(600);
+        left.setMinWidth(600);
+        VBox right = new VBox(8, Ui.label("On " + desk.face().face().name(), "strong"), Ui.wrapped("Parts in place are in the way, parts to come are not.",
+                "soft"),
+                scroll(reached));
+        HBox.setHgrow(right, Priority.ALWAYS);
+        HBox columns = new HBox(18, left, right);
+        VBox.setVgrow(columns, Priority.ALWAYS);
+        getChildren().addAll(Ui.label("Will the tool fit?", "bench-title"), columns, new HBox(Ui.button("Close", "Esc", away, "quiet")));
+        fill();
+    }
+
+    private static ScrollPane scroll(javafx.scene.Node node) {
+        ScrollPane pane = new ScrollPane(node);
+        pane.setFitToWidth(true);
+        pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        pane.setFocusTraversable(false);
+        VBox.setVgrow(pane, Priority.ALWAYS);
+        return pane;
+    }
+
+    /** Puts the keyboard into the first field. */
+    public void enter() {
+        kind.requestFocus();
+    }
+
+    private void prompt() {
+        List<String> figures = kind.getValue().figures();
+        sizes.setPromptText(figures.isEmpty() ? "steps from the tip" : String.join(", ", figures));
+    }
+
+    private void fill() {
+        Snapshot snapshot = desk.snapshot();
+        crib.getChildren().clear();
+        crib.addRow(0, Ui.label("Tool", "soft"), Ui.label("Figures", "soft"), Ui.label("", "soft"), Ui.label("", "soft"));
+        for (Tool tool : ToolCrib.of(snapshot.build(), desk.session().catalogue())) {
+            boolean own = ToolCrib.own(snapshot.build(), tool);
+            TextField field = new TextField(tool.sizes().stream().map(this::figure).collect(Collectors.joining(", ")));
+            field.setPrefColumnCount(9);
+            field.setAccessibleText("Figures of " + tool.name());
+            field.setDisable(desk.session().readOnly());
+            Fields.committing(field, t -> change(tool, t));
+            String says = tool.kind().figures().isEmpty() ? "steps" : String.join(", ", tool.kind().figures());
+            Button drop = Ui.button("Drop", "", () -> plan("dropping " + tool.name(), b -> ToolCrib.without(b, tool)), "quiet", "dress-pick");
+            Ui.shown(drop, own && !desk.session().readOnly());
+            Label words = Ui.wrapped(tool.name(), own ? "strong" : "plain");
+            crib.addRow(crib.getRowCount(), words, field, Ui.kept(says + (own ? "" : ", typical"), "tiny"), drop);
+        }
+        reached.getChildren().setAll(Ui.label("Looking.", "soft"));
+        var face = desk.face();
+        desk.session().aside(() -> ToolCrib.alike(Reach.of(face, snapshot.build(), ToolCrib.of(snapshot.build(), desk.session().catalogue()))), m -> {
+            if (desk.snapshot() == snapshot) {
+                show(m);
+            }
+        }, this::refuse);
+    }
+
+    private String figure(Length length) {
+        return LengthFormat.trade(length, desk.unit()).replaceAll(" .*", "");
+    }
+
+    private void show(Map<String, List<Reach>> alike) {
+        reached.getChildren().clear();
+        if (alike.isEmpty()) {
+            reached.getChildren().add(Ui.wrapped("Nothing on this face wants a tool at its holes.", "soft"));
+        }
+        alike.forEach((words, list) -> {
+            Reach one = list.getFirst();
+            boolean none = one.tools().isEmpty();
+            Button pick = Ui.button(list.size() + (list.size() == 1 ? " hole" : " holes"), "", () -> pick(list), "dress-pick");
+            Label title = Ui.wrapped(words, none ? "stop-text" : "strong");
+            HBox.setHgrow(title, Priority.ALWAYS);
+            title.setMaxWidth(Double.MAX_VALUE);
+            HBox line = new HBox(6, title, pick);
+            VBox box = new VBox(1, line);
+            if (!one.blocked().isEmpty()) {
+                box.getChildren().add(Ui.wrapped(one.hole().label() + ": " + one.blocked().stream().map(b -> b.why().in(desk.unit()))
+                        .collect(Collectors.joining(" ")),
+                        none ? "attention-text" : "tiny"));
+            }
+            reached.getChildren().add(box);
+        });
+    }
+
+    private void pick(List<Reach> list) {
+        LinkedHashSet<Id.Hole> holes = new LinkedHashSet<>();
+        list.forEach(r -> holes.add(r.hole().hole().id()));
+        desk.selectionProperty().set(new Selection(desk.face().face().id(), holes.stream().findFirst(), holes));
+        away.run();
+    }
+
+    private List<Length> lengths(String text) {
+        return Arrays.stream(text.split(",", -1)).map(t -> desk.lengths().parsePositive(t, "Figures")).toList();
+    }
+
+    private void change(Tool tool, String text) {
+        try {
+            List<Length> read = lengths(text);
+            plan("measuring " + tool.name(), b -> ToolCrib.measured(b, tool, read));
+        } catch (InputException e) {
+            refuse(e.getMessage());
+        }
+    }
+
+    private void add() {
+        try {
+            List<Length> read = lengths(sizes.getText());
+            Tool.Kind of = kind.getValue();
+            String called = name.getText();
+            plan("adding " + called, b -> ToolCrib.plus(b, of, called, read));
+        } catch (InputException e) {
+            refuse(e.getMessage());
+        }
+    }
+
+    private void plan(String words, java.util.function.UnaryOperator<bucina.core.plan.Build> change) {
+        desk.session().plan(words, change, () -> {
+            Ui.shown(error, false);
+            fill();
+        }, this::refuse);
+    }
+
+    private void refuse(String sentence) {
+        error.setText(sentence);
+        Ui.shown(error, true);
+    }
+}

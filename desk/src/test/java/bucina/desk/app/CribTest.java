@@ -1,0 +1,88 @@
+package bucina.desk.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bucina.core.measure.Length;
+import bucina.core.plan.Tool;
+import java.io.IOException;
+import java.util.concurrent.TimeUnit;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.Start;
+import org.testfx.framework.junit5.Stop;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The tool crib and nut plates in the real window. */
+class CribTest extends OnWindow {
+
+    @Start
+    void start(javafx.stage.Stage stage) throws IOException {
+        open(stage);
+    }
+
+    @Stop
+    void stop() throws InterruptedException {
+        shut();
+    }
+
+    private static boolean says(FxRobot robot, String words) {
+        return robot.lookup(".label").queryAllAs(Label.class).stream().anyMatch(l -> l.isVisible() && l.getText().contains(words));
+    }
+
+    private void fire(FxRobot robot, String query) throws Exception {
+        robot.interact(() -> robot.lookup(query).queryAs(Button.class).fire());
+        settle(robot);
+    }
+
+    @Test
+    void a_tool_of_ones_own_takes_the_place_of_the_typical_ones_and_holes_are_picked_by_what_reaches(FxRobot robot) throws Exception {
+        robot.push(KeyCode.V);
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, "dimpled: "));
+        assertThat(says(robot, "Squeezer with 3 in yoke")).isTrue();
+        write(robot, "#crib-name", "Blue yoke");
+        write(robot, "#crib-sizes", ".75");
+        fire(robot, "#crib-add");
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, "throat and clear radius"));
+        write(robot, "#crib-sizes", ".75, .4");
+        fire(robot, "#crib-add");
+        assertThat(session.snapshot().build().workshop().tools()).anySatisfy(t -> {
+            assertThat(t.name()).isEqualTo("Blue yoke");
+            assertThat(t.kind()).isEqualTo(Tool.Kind.YOKE);
+            assertThat(t.throat()).isEqualTo(Length.in(.75));
+        });
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> !says(robot, "Squeezer with 3 in yoke") && says(robot, "dimpled: "));
+        robot.interact(() -> robot.lookup("#reach-card .dress-pick").queryAllAs(Button.class).stream().filter(b -> b.getText().endsWith("holes")).findFirst()
+                .orElseThrow().fire());
+        assertThat(desk.selectionProperty().get().holes().size()).isGreaterThan(1);
+        assertThat(robot.lookup("#reach-card").tryQuery()).isEmpty();
+    }
+
+    @Test
+    void nut_plates_go_behind_a_ring_of_screws_and_off_again(FxRobot robot) throws Exception {
+        robot.interact(() -> desk.show(desk.snapshot().build().face("Lower skin").orElseThrow().face().id()));
+        int layers = desk.face().face().layers().size();
+        robot.push(KeyCode.O);
+        assertThat(robot.lookup("#np-go").queryAs(Button.class).isDisabled()).isTrue();
+        write(robot, "#np-lug", ".025");
+        assertThat(says(robot, "8 plates, 16 lug rivets, all along the edge.")).isTrue();
+        fire(robot, "#np-go");
+        assertThat(desk.face().face().layers()).hasSize(layers + 8);
+        robot.interact(() -> session.undo(s -> { }));
+        settle(robot);
+        assertThat(desk.face().face().layers()).hasSize(layers);
+    }
+
+    @Test
+    void a_typed_pattern_says_what_is_wrong_with_it(FxRobot robot) throws Exception {
+        robot.interact(() -> desk.show(desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
+        robot.push(KeyCode.O);
+        robot.interact(() -> robot.lookup("#np-pattern").queryAs(TextField.class).setText("ring of 8"));
+        assertThat(says(robot, "is no pattern of screws")).isTrue();
+        robot.interact(() -> robot.lookup("#np-pattern").queryAs(TextField.class).setText("row:3:.3"));
+        assertThat(says(robot, "whichever way the plate is turned")).isTrue();
+    }
+}
