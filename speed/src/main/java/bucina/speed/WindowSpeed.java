@@ -61,6 +61,22 @@ public final class WindowSpeed extends Application {
                 Optional.empty())));
         step(todo, "the whole face picked", i -> desk[0].selectionProperty().set(Selection.group(desk[0].face(), desk[0].face().reading(0).group().id(),
                 Optional.of(desk[0].face().reading(i).hole().id()))));
+        step(todo, "the whole face picked in Drill", i -> {
+            if (desk[0].stageProperty().get() != bucina.desk.session.Stage.DRILL) {
+                desk[0].stageProperty().set(bucina.desk.session.Stage.DRILL);
+            }
+            desk[0].selectionProperty().set(Selection.all(desk[0].face(), Optional.of(desk[0].face().reading(i).hole().id())));
+        });
+        step(todo, "a hole picked in Dress", i -> {
+            if (desk[0].stageProperty().get() != bucina.desk.session.Stage.DRESS) {
+                desk[0].stageProperty().set(bucina.desk.session.Stage.DRESS);
+            }
+            desk[0].selectionProperty().set(desk[0].selectionProperty().get().one(desk[0].face().reading(i * 3)));
+        });
+        todo.add(() -> {
+            desk[0].stageProperty().set(bucina.desk.session.Stage.STUDY);
+            next(todo);
+        });
         step(todo, "another face", i -> desk[0].show(desk[0].snapshot().build().faces().get(i % faces).face().id()));
         step(todo, "another unit", i -> desk[0].turnUnit());
         todo.add(() -> log(desk[0], 0, new double[RUNS], todo));

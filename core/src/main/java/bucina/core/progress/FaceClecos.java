@@ -3,6 +3,7 @@ package bucina.core.progress;
 import bucina.core.cleco.ClecoPlan;
 import bucina.core.cleco.ClecoSize;
 import bucina.core.cleco.Mode;
+import bucina.core.cleco.RivetOrder;
 import bucina.core.hold.Held;
 import bucina.core.hold.Holds;
 import bucina.core.measure.Length;
@@ -14,9 +15,11 @@ import bucina.core.stack.HoleReading;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /*
  * Design. Rows of the largest fasteners first (main structure before skin), among those the longest, then the others from the middle of the face outward. A row
@@ -66,7 +69,7 @@ public record FaceClecos(List<RowPlan> rows, List<Use> sizes) {
      * @param asked how every row is worked; empty for the middle outward, and every hole in stacks of four sheets or over .2 in
      */
     public static FaceClecos of(FaceReading face, Holds holds, List<ClecoSize> table, Map<String, Integer> bins, Optional<Mode> asked, int nearest) {
-        List<Row> order = order(face);
+        List<Row> order = asked.filter(m -> m == Mode.NOSE_FIRST).isPresent() ? aft(face) : order(face);
         Map<ClecoSize, Integer> kept = new HashMap<>();
         Map<ClecoSize, Integer> peaks = new HashMap<>();
         List<RowPlan> plans = new ArrayList<>();
@@ -99,6 +102,39 @@ public record FaceClecos(List<RowPlan> rows, List<Use> sizes) {
 
     private static boolean thick(List<HoleReading> holes) {
         return holes.stream().allMatch(h -> h.layers().size() >= 4 || h.solution().grip().atLeast(Length.in(.2)));
+    }
+
+    /** Rows of a wrapped skin as the work goes aft: from the forward edge, whichever way y runs. */
+    private static List<Row> aft(FaceReading face) {
+        double sign = face.face().yToward().contains("aft") ? 1 : -1;
+        return face.face().groups().stream().flatMap(g -> g.rows().stream()).filter(r -> !r.holes().isEmpty()).sorted(Comparator.comparingDouble(r -> sign
+                * r.holes().stream().mapToDouble(h -> h.at().y()).average().orElse(0))).toList();
+    }
+
+    /** The order in which a row is riveted once it is drilled; what is held keeps its cleco. */
+    public static RivetOrder rivet(RowPlan row, Holds holds) {
+        Set<Integer> held = new HashSet<>();
+        for (int n = 1; n <= row.holes.size(); n++) {
+            if (holds.of(row.holes.get(n - 1)).isPresent()) {
+                held.add(n);
+            }
+        }
+        return RivetOrder.of(row.holes.size(), held);
+    }
+
+    /** What a step of riveting asks for, in one sentence. */
+    public static String sentence(RowPlan row, RivetOrder.Step step) {
+        List<String> words = new ArrayList<>();
+        if (!step.pull().isEmpty()) {
+            words.add("pull the cleco from " + labels(row, step.pull()));
+        }
+        if (!step.set().isEmpty()) {
+            words.add("set " + labels(row, step.set()));
+        }
+        if (!step.place().isEmpty()) {
+            words.add("cleco " + labels(row, step.place()));
+        }
+        return words.isEmpty() ? "" : Character.toUpperCase(words.getFirst().charAt(0)) + String.join(", ", words).substring(1) + ".";
     }
 
     private static List<Row> order(FaceReading face) {

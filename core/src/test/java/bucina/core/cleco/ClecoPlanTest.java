@@ -153,6 +153,39 @@ class ClecoPlanTest {
     }
 
     @Test
+    void every_second_hole_is_riveted_first_and_each_has_a_cleco_or_a_rivet_on_both_sides() {
+        Random random = new Random(9);
+        for (int i = 0; i < 300; i++) {
+            int n = 1 + random.nextInt(60);
+            Set<Integer> held = new HashSet<>();
+            for (int h = 1; h <= n; h++) {
+                if (random.nextInt(6) == 0) {
+                    held.add(h);
+                }
+            }
+            RivetOrder order = RivetOrder.of(n, held);
+            Set<Integer> in = new HashSet<>();
+            Set<Integer> set = new HashSet<>();
+            for (RivetOrder.Step step : order.steps()) {
+                step.pull().forEach(h -> assertThat(in.remove(h)).isTrue());
+                for (int h : step.set()) {
+                    assertThat(in).doesNotContain(h);
+                    assertThat(held).doesNotContain(h);
+                    assertThat(h == 1 || in.contains(h - 1) || set.contains(h - 1)).isTrue();
+                    assertThat(h == n || in.contains(h + 1) || set.contains(h + 1)).isTrue();
+                    assertThat(set.add(h)).isTrue();
+                }
+                in.addAll(step.place());
+                assertThat(in.size()).isLessThanOrEqualTo(order.peak());
+            }
+            assertThat(set).hasSize(n - held.size());
+            assertThat(in).isEqualTo(held);
+        }
+        // By hand, 7 holes: clecos in 1 3 5 7; set 4, 2, 6; then pull and set 3, 5, 1, 7.
+        assertThat(RivetOrder.of(7, Set.of()).steps().stream().flatMap(s -> s.set().stream())).containsExactly(4, 2, 6, 3, 5, 1, 7);
+    }
+
+    @Test
     void what_is_no_row_is_refused() {
         assertThatThrownBy(() -> plan(0, Mode.NOSE_FIRST, 5, 2)).isInstanceOf(InputException.class).hasMessageContaining("0 holes");
         assertThatThrownBy(() -> plan(5, Mode.NOSE_FIRST, -1, 2)).hasMessageContaining("stock of -1");

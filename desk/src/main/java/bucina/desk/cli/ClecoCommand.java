@@ -81,6 +81,8 @@ final class ClecoCommand extends OnBuild implements Callable<Integer> {
             r.holes().forEach(h -> labels.add(h.hole().label()));
             ArrayNode says = each.putArray("sentences");
             r.plan().ifPresent(p -> p.waves().forEach(w -> says.add(FaceClecos.sentence(r, w, holds, common().unit()))));
+            ArrayNode riveting = each.putArray("riveting");
+            r.size().ifPresent(z -> FaceClecos.rivet(r, holds).steps().forEach(t -> riveting.add(FaceClecos.sentence(r, t))));
             list.add(each);
         }
         return node;
@@ -98,6 +100,8 @@ final class ClecoCommand extends OnBuild implements Callable<Integer> {
             lines.add("%-5s %3d holes  %s%s. %s".formatted(r.row().name(), r.holes().size(), what, r.held() == 0 ? "" : ", " + r.held() + " held", r.why()));
             if (row != null) {
                 r.plan().ifPresent(p -> p.waves().forEach(w -> lines.add("      " + FaceClecos.sentence(r, w, holds, common().unit()))));
+                r.size().ifPresent(z -> lines.add("      Then rivet:"));
+                r.size().ifPresent(z -> FaceClecos.rivet(r, holds).steps().forEach(t -> lines.add("      " + FaceClecos.sentence(r, t))));
             }
         }
         return lines;

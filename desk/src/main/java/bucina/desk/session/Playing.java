@@ -2,12 +2,13 @@ package bucina.desk.session;
 
 import bucina.core.cleco.ClecoPlan;
 import bucina.core.cleco.Mode;
+import bucina.core.cleco.RivetOrder;
 import bucina.core.cleco.TwoHands;
+import bucina.core.hold.Holds;
 import bucina.core.log.HoleState;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Id;
 import bucina.core.progress.FaceClecos;
-import bucina.core.stack.HoleReading;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -22,69 +23,108 @@ import java.util.stream.Collectors;
  * @param face    the plan of the whole face
  * @param row     the row played
  * @param step    which step is shown, from 0
- * @param two     true if the steps are shared by two people
+ * @param work    what is played
  * @param states  of the row's holes while this step is done
  * @param inUse   clecos in the row then
  */
-public record Playing(FaceClecos face, FaceClecos.RowPlan row, int step, boolean two, Map<Id.Hole, HoleState> states, int inUse) {
+public record Playing(FaceClecos face, FaceClecos.RowPlan row, int step, Work work, Map<Id.Hole, HoleState> states, int inUse) {
+
+    /** What is played of a row. */
+    public enum Work {
+        DRILL("drilled by one"), TWO("drilled by two"), RIVET("riveted");
+
+        private final String words;
+
+        Work(String words) {
+            this.words = words;
+        }
+
+        @Override
+        public String toString() {
+            return words;
+        }
+    }
 
     /** Plans the face and begins with a row. */
     public static Playing of(Snapshot snapshot, bucina.core.catalogue.Catalogue catalogue, Id.Face on, Optional<Id.Row> at, Optional<Mode> mode, int nearest,
-                             boolean two) {
+                             Work work) {
         FaceClecos plan = FaceClecos.of(snapshot.face(on), snapshot.holds(), catalogue.clecos(), snapshot.build().stock(), mode, nearest);
         FaceClecos.RowPlan row = plan.rows().stream().filter(r -> at.equals(Optional.of(r.row().id()))).findFirst().orElse(plan.rows().getFirst());
-        return new Playing(plan, row, 0, two, Map.of(), 0).at(0);
+        return new Playing(plan, row, 0, work, Map.of(), 0).at(snapshot.holds(), 0);
     }
 
     /** How many steps the row takes. */
-    public int steps() {
-        return two ? hands().turns().size() : row.plan().map(p -> p.waves().size()).orElse(0);
+    public int steps(Holds holds) {
+        return switch (work) {
+            case DRILL -> waves().size();
+            case TWO -> hands().turns().size();
+            case RIVET -> riveting(holds).size();
+        };
+    }
+
+    private List<ClecoPlan.Wave> waves() {
+        return row.plan().map(ClecoPlan::waves).orElse(List.of());
     }
 
     private TwoHands hands() {
         return row.plan().map(TwoHands::of).orElse(new TwoHands(List.of()));
     }
 
+    /** A row that no cleco holds in is not riveted by clecos either. */
+    private List<RivetOrder.Step> riveting(Holds holds) {
+        return row.size().isPresent() ? FaceClecos.rivet(row, holds).steps() : List.of();
+    }
+
     /** The same at another step, kept within the plan. */
-    public Playing at(int wished) {
-        int last = Math.max(0, steps() - 1);
-        int now = Math.clamp(wished, 0, last);
+    public Playing at(Holds holds, int wished) {
+        int now = Math.clamp(wished, 0, Math.max(0, steps(holds) - 1));
         Set<Integer> in = new HashSet<>();
         Set<Integer> drilled = new HashSet<>();
-        if (two) {
-            List<TwoHands.Turn> turns = hands().turns();
-            for (int i = 0; i <= now && i < turns.size(); i++) {
-                turns.get(i).remove().forEach(in::remove);
-                in.addAll(turns.get(i).place());
-                drilled.addAll(turns.get(i).drill());
-            }
-        } else {
-            List<ClecoPlan.Wave> waves = row.plan().map(ClecoPlan::waves).orElse(List.of());
-            for (int i = 0; i <= now && i < waves.size(); i++) {
-                in.addAll(waves.get(i).place());
-                drilled.addAll(waves.get(i).drill());
-                if (i < now) {
-                    waves.get(i).remove().forEach(in::remove);
+        Set<Integer> set = new HashSet<>();
+        switch (work) {
+            case DRILL -> waves().stream().limit(now + 1L).forEach(w -> {
+                in.addAll(w.place());
+                drilled.addAll(w.drill());
+                if (w != waves().get(now)) {
+                    w.remove().forEach(in::remove);
                 }
+            });
+            case TWO -> hands().turns().stream().limit(now + 1L).forEach(t -> {
+                t.remove().forEach(in::remove);
+                in.addAll(t.place());
+                drilled.addAll(t.drill());
+            });
+            case RIVET -> {
+                for (int n = 1; n <= row.holes().size(); n++) {
+                    drilled.add(n);
+                }
+                riveting(holds).stream().limit(now + 1L).forEach(s -> {
+                    s.pull().forEach(in::remove);
+                    in.addAll(s.place());
+                    set.addAll(s.set());
+                });
             }
         }
         Map<Id.Hole, HoleState> states = new HashMap<>();
         for (int n = 1; n <= row.holes().size(); n++) {
-            HoleReading r = row.holes().get(n - 1);
-            states.put(r.hole().id(), in.contains(n) ? HoleState.CLECOED : drilled.contains(n) ? HoleState.DRILLED : HoleState.PLANNED);
+            states.put(row.holes().get(n - 1).hole().id(), set.contains(n) ? HoleState.SET : in.contains(n) ? HoleState.CLECOED
+                    : drilled.contains(n) ? HoleState.DRILLED : HoleState.PLANNED);
         }
-        return new Playing(face, row, now, two, Map.copyOf(states), in.size());
+        return new Playing(face, row, now, work, Map.copyOf(states), in.size());
     }
 
     /** The step in one sentence; with two people, what each does. */
     public String sentence(Snapshot snapshot, Unit unit) {
+        if (work == Work.RIVET && row.size().isPresent()) {
+            return FaceClecos.sentence(row, riveting(snapshot.holds()).get(step));
+        }
         if (row.plan().isEmpty()) {
             return "No cleco holds well in a hole of this size: use side clamps or a bolt, and drill with care.";
         }
         if (!row.plan().get().fits()) {
             return "The bin is too small for this: it takes at least " + row.plan().get().least() + " clecos.";
         }
-        if (!two) {
+        if (work == Work.DRILL) {
             return FaceClecos.sentence(row, row.plan().get().waves().get(step), snapshot.holds(), unit);
         }
         TwoHands.Turn turn = hands().turns().get(step);
@@ -100,9 +140,11 @@ public record Playing(FaceClecos face, FaceClecos.RowPlan row, int step, boolean
 
     /** Why this step. */
     public String why() {
-        return row.plan().filter(ClecoPlan::fits).map(p -> (two || p.waves().get(step).why().isEmpty() ? "" : capital(p.waves().get(step).why()) + ". ")
-                + capital(p.row().mode().code()) + ": "
-                + p.row().mode().reason() + ".").orElse("");
+        if (work == Work.RIVET) {
+            return "Set every second hole first, from the middle outward; then pull a cleco and set its hole.";
+        }
+        return row.plan().filter(ClecoPlan::fits).map(p -> (work == Work.TWO || p.waves().get(step).why().isEmpty() ? ""
+                : capital(p.waves().get(step).why()) + ". ") + capital(p.row().mode().code()) + ": " + p.row().mode().reason() + ".").orElse("");
     }
 
     private static String capital(String text) {
@@ -110,11 +152,11 @@ public record Playing(FaceClecos face, FaceClecos.RowPlan row, int step, boolean
     }
 
     /** Clecos in use against the peak and the bin. */
-    public String supply() {
+    public String supply(Holds holds) {
+        int peak = work == Work.RIVET ? FaceClecos.rivet(row, holds).peak() : row.plan().map(ClecoPlan::peak).orElse(0);
         return row.size().map(s -> {
-            String bin = face.sizes().stream().filter(u -> u.size().equals(s) && u.bin() >= 0).map(u -> " of " + u.bin()).findFirst()
-                    .orElse("");
-            return s.name() + " " + s.colour() + ": " + inUse + ", peak " + row.plan().map(ClecoPlan::peak).orElse(0) + bin;
+            String bin = face.sizes().stream().filter(u -> u.size().equals(s) && u.bin() >= 0).map(u -> " of " + u.bin()).findFirst().orElse("");
+            return s.name() + " " + s.colour() + ": " + inUse + ", peak " + peak + bin;
         }).orElse("");
     }
 

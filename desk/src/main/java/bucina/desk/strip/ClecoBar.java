@@ -12,7 +12,6 @@ import javafx.animation.Timeline;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
-import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
@@ -32,7 +31,7 @@ public final class ClecoBar extends VBox {
     private final Label supply = Ui.kept("", "soft");
     private final Slider slider = new Slider(0, 1, 0);
     private final ComboBox<Optional<Mode>> mode = new ComboBox<>();
-    private final CheckBox two = new CheckBox("two people");
+    private final ComboBox<Playing.Work> work = new ComboBox<>();
     private final Button play;
     private final Timeline clock = new Timeline(new KeyFrame(Duration.millis(900), e -> tick()));
     private boolean filling;
@@ -64,11 +63,14 @@ public final class ClecoBar extends VBox {
         mode.setId("cleco-mode");
         mode.setAccessibleText("Order of the row");
         mode.valueProperty().addListener((o, was, now) -> plan(false));
-        two.setId("cleco-two");
-        two.setMinWidth(USE_PREF_SIZE);
+        work.getItems().setAll(Playing.Work.values());
+        work.setValue(Playing.Work.DRILL);
+        work.setId("cleco-work");
+        work.setAccessibleText("What is played");
+        work.setMinWidth(132);
+        work.valueProperty().addListener((o, was, now) -> plan(false));
         mode.setMinWidth(168);
         slider.setMinWidth(60);
-        two.setOnAction(e -> plan(false));
         Button back = Ui.button("Back", ",", () -> step(-1));
         back.setId("cleco-back");
         Button on = Ui.button("Step", ".", () -> step(1), "primary");
@@ -82,11 +84,12 @@ public final class ClecoBar extends VBox {
         slider.setAccessibleText("Step of the cleco plan");
         slider.valueProperty().addListener((o, was, now) -> {
             if (!filling) {
-                desk.playingProperty().get().ifPresent(p -> desk.playingProperty().set(Optional.of(p.at((int) Math.round(now.doubleValue())))));
+                desk.playingProperty().get().ifPresent(p -> desk.playingProperty().set(Optional.of(p.at(desk.snapshot().holds(),
+                        (int) Math.round(now.doubleValue())))));
             }
         });
         HBox.setHgrow(slider, Priority.ALWAYS);
-        HBox head = new HBox(8, title, Ui.spring(), mode, two, next, done);
+        HBox head = new HBox(8, title, Ui.spring(), mode, work, next, done);
         head.setAlignment(Pos.CENTER_LEFT);
         HBox steps = new HBox(8, back, on, play, slider, supply);
         steps.setAlignment(Pos.CENTER_LEFT);
@@ -107,12 +110,12 @@ public final class ClecoBar extends VBox {
         var snapshot = desk.snapshot();
         var face = desk.selectionProperty().get().face();
         var row = pick ? desk.cursor().map(c -> c.row().id()) : desk.playingProperty().get().map(p -> p.row().row().id());
-        boolean pair = two.isSelected();
+        Playing.Work played = work.getValue();
         Optional<Mode> order = mode.getValue();
         if (desk.face().size() == 0) {
             return;
         }
-        desk.session().aside(() -> Playing.of(snapshot, desk.session().catalogue(), face, row, order, 2, pair), p -> {
+        desk.session().aside(() -> Playing.of(snapshot, desk.session().catalogue(), face, row, order, 2, played), p -> {
             if (desk.selectionProperty().get().face().equals(face)) {
                 desk.playingProperty().set(Optional.of(p));
             }
@@ -121,7 +124,7 @@ public final class ClecoBar extends VBox {
 
     /** Goes so many steps on. */
     public void step(int by) {
-        desk.playingProperty().get().ifPresent(p -> desk.playingProperty().set(Optional.of(p.at(p.step() + by))));
+        desk.playingProperty().get().ifPresent(p -> desk.playingProperty().set(Optional.of(p.at(desk.snapshot().holds(), p.step() + by))));
     }
 
     /** Plays, or stops. */
@@ -136,7 +139,7 @@ public final class ClecoBar extends VBox {
 
     private void tick() {
         Optional<Playing> p = desk.playingProperty().get();
-        if (p.isEmpty() || p.get().step() + 1 >= p.get().steps()) {
+        if (p.isEmpty() || p.get().step() + 1 >= p.get().steps(desk.snapshot().holds())) {
             clock.stop();
             play.setText("Play");
         } else {
@@ -156,12 +159,13 @@ public final class ClecoBar extends VBox {
         filling = true;
         desk.playingProperty().get().ifPresent(p -> {
             title.setText("Clecos: row " + p.row().row().name() + ", " + (p.face().rows().indexOf(p.row()) + 1) + " of " + p.face().rows().size());
-            slider.setMax(Math.max(1, p.steps() - 1));
+            int steps = p.steps(desk.snapshot().holds());
+            slider.setMax(Math.max(1, steps - 1));
             slider.setValue(p.step());
-            sentence.setText((p.steps() == 0 ? "" : (p.step() + 1) + " of " + p.steps() + ".  ") + p.sentence(desk.snapshot(), desk.unit()));
+            sentence.setText((steps == 0 ? "" : (p.step() + 1) + " of " + steps + ".  ") + p.sentence(desk.snapshot(), desk.unit()));
             why.setText(p.why() + (p.row().held() == 0 ? "" : " " + p.row().held() + " holes here are held: clecoed, not riveted.")
                     + " Never force: if a hole is off, move the rib, not the skin.");
-            supply.setText(p.supply());
+            supply.setText(p.supply(desk.snapshot().holds()));
         });
         filling = false;
     }

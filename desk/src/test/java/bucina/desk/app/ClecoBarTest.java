@@ -7,7 +7,7 @@ import bucina.desk.session.Playing;
 import java.io.IOException;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.control.Button;
-import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -36,6 +36,11 @@ class ClecoBarTest extends OnWindow {
         return desk.playingProperty().get().orElseThrow();
     }
 
+    @SuppressWarnings("unchecked")
+    private static void work(FxRobot robot, Playing.Work work) {
+        robot.lookup("#cleco-work").queryAs(ComboBox.class).setValue(work);
+    }
+
     private static boolean says(FxRobot robot, String words) {
         return robot.lookup(".label").queryAllAs(Label.class).stream().anyMatch(l -> l.isVisible() && l.getText().contains(words));
     }
@@ -59,8 +64,8 @@ class ClecoBarTest extends OnWindow {
     @Test
     void two_people_share_the_row_and_the_next_row_follows(FxRobot robot) throws Exception {
         play(robot);
-        robot.interact(() -> robot.lookup("#cleco-two").queryAs(CheckBox.class).fire());
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> desk.playingProperty().get().filter(Playing::two).isPresent());
+        robot.interact(() -> work(robot, Playing.Work.TWO));
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> desk.playingProperty().get().filter(p -> p.work() == Playing.Work.TWO).isPresent());
         robot.push(KeyCode.PERIOD);
         assertThat(says(robot, "One drills R18.4")).isTrue();
         robot.interact(() -> robot.lookup("#cleco-next").queryAs(Button.class).fire());
@@ -68,10 +73,28 @@ class ClecoBarTest extends OnWindow {
     }
 
     @Test
+    void a_drilled_row_is_riveted_from_the_middle_a_cleco_pulled_at_a_time(FxRobot robot) throws Exception {
+        play(robot);
+        robot.interact(() -> work(robot, Playing.Work.RIVET));
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> desk.playingProperty().get().filter(p -> p.work() == Playing.Work.RIVET).isPresent());
+        // Seven holes: clecos in 1, 3, 5, 7; then 4, 2, 6 are set, then 3, 5, 1, 7.
+        assertThat(says(robot, "1 of 8.  Cleco R18.1, R18.3, R18.5, R18.7.")).isTrue();
+        robot.push(KeyCode.PERIOD);
+        assertThat(says(robot, "2 of 8.  Set R18.4.")).isTrue();
+        for (int i = 0; i < 3; i++) {
+            robot.push(KeyCode.PERIOD);
+        }
+        assertThat(says(robot, "5 of 8.  Pull the cleco from R18.3, set R18.3.")).isTrue();
+        assertThat(desk.playingProperty().get().orElseThrow().states().get(hole("R18.3").hole().id())).isEqualTo(HoleState.SET);
+        assertThat(desk.playingProperty().get().orElseThrow().inUse()).isEqualTo(3);
+    }
+
+    @Test
     void it_plays_by_itself_to_the_end_and_stops(FxRobot robot) throws Exception {
         play(robot);
         robot.push(KeyCode.SLASH);
-        WaitForAsyncUtils.waitFor(15, TimeUnit.SECONDS, () -> desk.playingProperty().get().filter(p -> p.step() == p.steps() - 1).isPresent());
+        WaitForAsyncUtils.waitFor(15, TimeUnit.SECONDS, () -> desk.playingProperty().get().filter(p -> p.step() == p.steps(desk.snapshot().holds()) - 1)
+                .isPresent());
         WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> robot.lookup("#cleco-play").queryAs(Button.class).getText().equals("Play"));
         assertThat(desk.playingProperty().get().orElseThrow().states().values()).contains(HoleState.CLECOED);
     }

@@ -1,0 +1,66 @@
+package bucina.speed;
+
+import bucina.core.catalogue.Catalogue;
+import bucina.core.catalogue.CatalogueReader;
+import bucina.core.hold.Holds;
+import bucina.core.log.Logbook;
+import bucina.core.log.Operation;
+import bucina.core.plan.Build;
+import bucina.core.plan.Tool;
+import bucina.core.progress.FaceClecos;
+import bucina.core.progress.Task;
+import bucina.core.reach.Reach;
+import bucina.core.stack.Derivation;
+import bucina.desk.session.Progress;
+import bucina.desk.session.ToolCrib;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/** Clecos, reach and progress of a whole aircraft: 40 faces of 500 holes. */
+final class ProgressSpeed {
+
+    private static final int RUNS = 9;
+
+    private ProgressSpeed() {
+    }
+
+    public static void main(String[] args) {
+        Catalogue catalogue = CatalogueReader.shipped();
+        Build build = BigBuild.of(40, 500, catalogue.rules());
+        Derivation derivation = Derivation.of(build, catalogue);
+        Holds holds = new Holds(build);
+        List<Tool> crib = ToolCrib.of(build, catalogue);
+        System.out.println("40 faces of 500 holes: ms, median and most of " + RUNS + " after one to warm up");
+        time("cleco progression of every row", () -> build.faces().forEach(f -> FaceClecos.of(derivation.face(f.face().id()), holds, catalogue.clecos(), Map.of(
+                "cleco 3/32", 60), Optional.empty(), 2)));
+        time("reach of every hole, every work", () -> build.faces().forEach(f -> Reach.of(derivation.face(f.face().id()), build, crib)));
+        Task task = Task.of(Operation.DEBURRED);
+        Logbook log = Logbook.EMPTY;
+        for (Build.FaceRef f : build.faces()) {
+            log = log.plus(task.marks(log, derivation.face(f.face().id()).readings(), true, Instant.EPOCH, ""));
+        }
+        Logbook marked = log;
+        System.out.println(marked.marks().size() + " marks");
+        Build.FaceRef first = build.faces().getFirst();
+        time("progress of one face counted", () -> Progress.of(derivation.face(first.face().id()), build, catalogue, marked, task));
+        time("one row marked more", () -> marked.plus(Task.of(Operation.DIMPLED).marks(marked, derivation.face(first.face().id()).readings().subList(0, 20),
+                true,
+                Instant.EPOCH, "")));
+    }
+
+    private static void time(String name, Runnable work) {
+        double[] times = new double[RUNS];
+        work.run();
+        for (int i = 0; i < RUNS; i++) {
+            long start = System.nanoTime();
+            work.run();
+            times[i] = (System.nanoTime() - start) / 1e6;
+        }
+        Arrays.sort(times);
+        System.out.printf(Locale.ROOT, "  %-50s %8.1f %8.1f%n", name, times[RUNS / 2], times[RUNS - 1]);
+    }
+}
