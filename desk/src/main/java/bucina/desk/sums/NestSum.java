@@ -38,23 +38,31 @@ final class NestSum implements Sum {
 
     @Override
     public List<Ask> asks(Bench bench) {
-        List<String> heads = new ArrayList<>();
-        bench.catalogue().rivets().stream().filter(s -> s.head().flush()).forEach(s -> heads.add(name(s)));
-        bench.catalogue().screws().forEach(s -> heads.add("#" + s.size() + " screw"));
-        return List.of(Ask.choice("head", "Head", heads), Ask.length("skin", "Dimpled above (0: none)", ".032"), Ask.length("sub", "Sheet that is cut", ".063"),
+        return List.of(Ask.choice("head", "Head", heads(bench)), Ask.length("skin", "Dimpled above (0: none)", ".032"), Ask.length("sub",
+                "Sheet that is cut", ".063"),
                 Ask.line("hole", "Hole, if not the usual", ""), Ask.choice("school", "School", Arrays.stream(CountersinkSchool.values())
                         .map(CountersinkSchool::code)
                 .toList()));
+    }
+
+    /** Every flush head of the catalogue, rivets first. */
+    static List<String> heads(Bench bench) {
+        List<String> heads = new ArrayList<>();
+        bench.catalogue().rivets().stream().filter(s -> s.head().flush()).forEach(s -> heads.add(name(s)));
+        bench.catalogue().screws().forEach(s -> heads.add("#" + s.size() + " screw"));
+        return heads;
     }
 
     private static String name(RivetSize s) {
         return s.head().standard() + " -" + s.dash();
     }
 
-    private record Head(FlushHead cone, Length hole, String source) {
+    /** A head, the usual hole for it, and where its figures are from. */
+    record Head(FlushHead cone, Length hole, String source) {
     }
 
-    private static Head head(Figures f) {
+    /** The head that is picked. */
+    static Head head(Figures f) {
         for (RivetSize s : f.bench().catalogue().rivets()) {
             if (s.head() != HeadStyle.UNIVERSAL && f.is("head", name(s))) {
                 return new Head(FlushHead.of100(s.headDiameter(), s.headHeight()), s.hole(), s.source());

@@ -9,7 +9,8 @@ public final class Sums {
     /** All of them. */
     public static final List<Sum> ALL = List.of(new BendSum(), new BracketSum(), new RadiusSum(), new TaperSum(), new FluteSum(), new CutSum(),
             new NestingSum(),
-            new OpeningSum(), new RivetSum(), new PulledSum(), new BoltSum(), new GapSum(), new NestSum(), new RowSum(), new EdgeSum(), new WeightSum());
+            new OpeningSum(), new RivetSum(), new PulledSum(), new BoltSum(), new GapSum(), new NestSum(), new CouponSum(), new RowSum(), new EdgeSum(),
+                    new WeightSum());
 
     private Sums() {
     }

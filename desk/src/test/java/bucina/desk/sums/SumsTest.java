@@ -100,7 +100,8 @@ class SumsTest {
         "opening|steps|1/4, 1/8|Step 2", "rivet|diameter|.3|no flush rivet", "pulled|diameter|9 mm|ISO 15977 9 is not", "bolt|drag|-4|drag",
                 "bolt|height|0|over 0",
                 "gap|gap|1|make a bushing",
-        "nest|hole|1|as wide as the nest", "row|pitch|0|must be over 0", "edge|diameter|0|must be over 0", "weight|list|screw x2|screw"})
+        "nest|hole|1|as wide as the nest", "coupon|scrap|.165|on scrap first", "coupon|every|0|no count", "row|pitch|0|must be over 0",
+                "edge|diameter|0|must be over 0", "weight|list|screw x2|screw"})
     void impossible_figures_get_a_sentence(String code, String key, String text, String expected) {
         assertThatThrownBy(() -> answer(code, Map.of(key, text))).isInstanceOf(InputException.class).hasMessageContaining(expected);
     }
@@ -157,6 +158,22 @@ class SumsTest {
         Answer corners = answer("opening", Map.of("for", "opening with corners", "across", "2", "corner", ".06"));
         assertThat(value(corners, "Corner drill")).isEqualTo(".120 in");
         assertThat(says(corners, Level.ERROR, "place for a crack")).isTrue();
+    }
+
+    @Test
+    void a_coupon_creeps_up_by_half_and_a_check_that_is_too_deep_stops_the_work() {
+        // -3 head .179: from .175 to .180. At .165, .014 is missing: .0059 deeper, half of it first.
+        Map<String, String> scrap = Map.of("scrap", ".165", "checks", "");
+        assertThat(value(answer("coupon", scrap), "Next")).isEqualTo("deeper by .0029 in, then read");
+        assertThat(value(answer("coupon", scrap), "Good from, to")).isEqualTo(".175 in to .180 in");
+        Answer stop = answer("coupon", Map.of("scrap", ".178", "checks", ".179, .181"));
+        assertThat(value(stop, "Next")).startsWith("STOP");
+        assertThat(says(stop, Level.ERROR, "too deep by .001 in")).isTrue();
+        // .178, .1765, .175 falls .003 in 50 holes: .175 is reached at hole 50, so the next one is out.
+        Answer drifting = answer("coupon", Map.of("scrap", ".178", "checks", ".1765, .175"));
+        assertThat(value(drifting, "Drift in 25 holes")).isEqualTo("−.0015 in");
+        assertThat(value(drifting, "Next")).isEqualTo("after hole 51");
+        assertThat(says(drifting, Level.WARNING, "set the stop before it")).isTrue();
     }
 
     @Test
