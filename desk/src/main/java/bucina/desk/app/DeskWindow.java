@@ -1,11 +1,13 @@
 package bucina.desk.app;
 
+import bucina.core.measure.LengthFormat;
 import bucina.core.plan.KeptSum;
 import bucina.core.plan.Layer;
 import bucina.desk.bench.BenchSide;
 import bucina.desk.card.BenchMode;
 import bucina.desk.card.BringCard;
 import bucina.desk.card.CalloutCard;
+import bucina.desk.card.GaugeCard;
 import bucina.desk.card.LegendCard;
 import bucina.desk.card.NutPlateCard;
 import bucina.desk.card.OutCard;
@@ -15,9 +17,10 @@ import bucina.desk.card.SearchCard;
 import bucina.desk.card.StationsCard;
 import bucina.desk.card.TypedCard;
 import bucina.desk.card.WhyCard;
+import bucina.desk.gauge.GaugePost;
 import bucina.desk.logbook.LogbookRoom;
-import bucina.desk.papers.PapersRoom;
 import bucina.desk.look.Palette;
+import bucina.desk.papers.PapersRoom;
 import bucina.desk.rack.Rack;
 import bucina.desk.rules.RulesRoom;
 import bucina.desk.session.DemoBuild;
@@ -31,10 +34,11 @@ import bucina.desk.sheet.SheetView;
 import bucina.desk.strip.ClecoBar;
 import bucina.desk.strip.RowStrip;
 import bucina.desk.sumsroom.SumsRoom;
-import java.time.Clock;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -47,6 +51,7 @@ import javafx.stage.FileChooser;
 public final class DeskWindow {
 
     private final Desk desk;
+    private final GaugePost gauge;
     private final WorkTimer timer;
     private final StackPane root = new StackPane();
     private final BorderPane frame = new BorderPane();
@@ -80,6 +85,7 @@ public final class DeskWindow {
      */
     DeskWindow(Desk desk, Clock clock, Consumer<DeskApp.What> other) {
         this.desk = desk;
+        gauge = new GaugePost(Platform::runLater, l -> LengthFormat.trade(l, desk.unit()));
         this.other = other;
         this.timer = new WorkTimer(clock);
         this.keys = new Keys(desk, this);
@@ -133,6 +139,16 @@ public final class DeskWindow {
         Scene scene = new Scene(root, 1280, 800);
         scene.getStylesheets().add(DeskWindow.class.getResource("/bucina/desk/desk.css").toExternalForm());
         keys.on(scene);
+        scene.focusOwnerProperty().addListener((o, was, now) -> {
+            if (now != null && now.getProperties().get(GaugePost.RECEIVER) instanceof GaugePost.Receiver r) {
+                gauge.to(Optional.of(r));
+            }
+        });
+        scene.windowProperty().addListener((o, was, now) -> {
+            if (now == null) {
+                gauge.off();
+            }
+        });
         sheet.requestFocus();
         return scene;
     }
@@ -193,7 +209,7 @@ public final class DeskWindow {
     private SumsRoom sums() {
         if (sums == null) {
             sums = new SumsRoom(new SumsRoom.Host(desk.session().catalogue(), Optional.of(desk.session()), desk.unitProperty(),
-                    w -> desk.whyProperty().set(Optional.of(w))));
+                    w -> desk.whyProperty().set(Optional.of(w)), true));
             sums.use(palette(), desk.scaleProperty().get() / 100.0);
         }
         return sums;
@@ -336,6 +352,12 @@ public final class DeskWindow {
             show(card, Pos.CENTER);
             card.enter();
         }
+    }
+
+    void gauge() {
+        GaugeCard card = new GaugeCard(desk, gauge, this::putAway);
+        show(card, Pos.CENTER);
+        card.enter();
     }
 
     void reach() {

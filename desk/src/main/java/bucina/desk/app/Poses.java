@@ -23,6 +23,7 @@ import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Point2D;
 import javafx.scene.Scene;
+import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -93,13 +94,21 @@ final class Poses {
     }
 
     /** The sums that have a picture of their own in the documentation, then every sum by its code. */
-    static Map<String, Runnable> sums(Desk desk, DeskWindow window) {
+    static Map<String, Runnable> sums(Desk desk, DeskWindow window, Scene scene) {
         Map<String, Runnable> poses = new LinkedHashMap<>();
         poses.put("bend-bench", () -> window.sum("bend"));
         poses.put("bolt", () -> window.sum("bolt"));
         Map.of("bracket-flat", "bracket", "flutes", "flute", "cutting-list", "cut").forEach((name, code) -> poses.put(name, () -> window.kept(
                 desk.snapshot().build().workshop().sums().stream().filter(k -> k.kind().equals(code)).findFirst().orElseThrow())));
         Sums.ALL.forEach(s -> poses.put("sum-" + s.code(), () -> window.sum(s.code())));
+        poses.put("to-coupon", () -> window.sum("coupon"));
+        poses.put("gauge", () -> {
+            ((TextField) scene.lookup("#ask-checks")).requestFocus();
+            window.gauge();
+            ((Button) scene.lookup("#gauge-simulated")).fire();
+            ((TextField) scene.lookup("#gauge-jaws")).setText("4.47 mm");
+            ((Button) scene.lookup("#gauge-send")).fire();
+        });
         poses.put("to-sheet", () -> desk.roomProperty().set(Desk.Room.SHEET));
         return poses;
     }

@@ -87,7 +87,7 @@ public final class Screenshots extends Application {
         stage = first;
         Files.createDirectories(folder);
         home = Files.createTempDirectory("bucina-pictures");
-        sittings.add(new Sitting(f -> DemoBuild.write(f, catalogue), q -> Poses.sums(desk, window).forEach((n, p) -> q.add(new Shot(n, p)))));
+        sittings.add(new Sitting(f -> DemoBuild.write(f, catalogue), q -> Poses.sums(desk, window, stage.getScene()).forEach((n, p) -> q.add(new Shot(n, p)))));
         sittings.add(new Sitting(f -> DemoBuild.write(f, catalogue), q -> Poses.stabilator(desk, window, stage.getScene()).forEach((n,
                 p) -> q.add(new Shot(n, p)))));
         sittings.add(new Sitting(f -> DemoBuild.empty(f, catalogue), q -> Poses.panel(stage).forEach((n, p) -> q.add(new Shot(n, p)))));

@@ -32,7 +32,7 @@ final class SumsPane extends StackPane {
      */
     SumsPane(Catalogue catalogue, Optional<Session> session, Unit first, Palette palette, Node... more) {
         unit = new SimpleObjectProperty<>(first);
-        room = new SumsRoom(new SumsRoom.Host(catalogue, session, unit, this::why));
+        room = new SumsRoom(new SumsRoom.Host(catalogue, session, unit, this::why, false));
         room.use(palette, 1);
         turn = Ui.button("", "", () -> unit.set(unit.get() == Unit.INCH ? Unit.MM : Unit.INCH), "quiet");
         turn.setId("sums-unit");

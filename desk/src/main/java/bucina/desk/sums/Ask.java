@@ -24,6 +24,8 @@ public record Ask(String key, String title, Kind kind, List<String> choices, Str
     public enum Kind {
         /** One line. */
         LINE,
+        /** Lengths in one line, that a gauge may add to. */
+        READINGS,
         /** Several lines. */
         LINES,
         /** One of a few words. */

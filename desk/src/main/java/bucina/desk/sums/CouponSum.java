@@ -37,8 +37,8 @@ final class CouponSum implements Sum {
         return List.of(Ask.choice("head", "Head", NestSum.heads(bench)), Ask.length("skin", "Dimpled above (0: none)", "0"),
                 Ask.line("target", "Target, if drawn", ""), new Ask("under", "Good down to, under", Ask.Kind.LINE, List.of(), ".004", "0.1"),
                 new Ask("over", "Good up to, over", Ask.Kind.LINE, List.of(), ".001", "0.025"),
-                new Ask("scrap", "Read on scrap", Ask.Kind.LINE, List.of(), ".165, .172, .178", "4.19, 4.37, 4.52"),
-                new Ask("checks", "Checks on the work", Ask.Kind.LINE, List.of(), ".1775, .1765", "4.51, 4.48"), Ask.line("every", "Holes between checks",
+                new Ask("scrap", "Read on scrap", Ask.Kind.READINGS, List.of(), ".165, .172, .178", "4.19, 4.37, 4.52"),
+                new Ask("checks", "Checks on the work", Ask.Kind.READINGS, List.of(), ".1775, .1765", "4.51, 4.48"), Ask.line("every", "Holes between checks",
                         "25"));
     }
 

@@ -1,12 +1,16 @@
 package bucina.desk.sums;
 
+import bucina.core.measure.Length;
+import bucina.core.measure.LengthFormat;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Id;
 import bucina.core.plan.KeptSum;
 import bucina.core.plan.Part;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * One sum while it is worked on.
@@ -42,7 +46,7 @@ public record SumForm(Sum sum, Map<String, String> typed, Unit unit, String name
     }
 
     /** The bend bench set up for a part: its sheet, its thickness, and a radius that is safe for it. */
-    public static SumForm of(Part part, bucina.core.measure.Length thickness, Bench bench, Unit unit) {
+    public static SumForm of(Part part, Length thickness, Bench bench, Unit unit) {
         SumForm fresh = fresh(Sums.of("bend").orElseThrow(), bench, unit);
         Map<String, String> typed = new LinkedHashMap<>(fresh.typed);
         typed.put("thickness", Ask.typed(thickness, unit));
@@ -58,6 +62,14 @@ public record SumForm(Sum sum, Map<String, String> typed, Unit unit, String name
         Map<String, String> next = new LinkedHashMap<>(typed);
         next.putAll(changed);
         return new SumForm(sum, next, unit, name, kept, part);
+    }
+
+    /** What stands in a field with readings behind it, to .0001 in or .01 mm. */
+    public String plus(String key, List<Length> readings) {
+        String was = typed.getOrDefault(key, "").strip();
+        String more = readings.stream().map(l -> LengthFormat.decimal(l, unit, unit == Unit.INCH ? 4 : 2).replaceAll(" .*", "")).collect(
+                Collectors.joining(", "));
+        return was.isEmpty() ? more : was.replaceAll(",\\s*$", "") + ", " + more;
     }
 
     /** With another name. */

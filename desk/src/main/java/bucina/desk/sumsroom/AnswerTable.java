@@ -81,6 +81,6 @@ final class AnswerTable extends ScrollPane {
     /** True for a column of figures, which stand at the right. */
     private static boolean figures(Answer.Table t, int c) {
         List<String> cells = t.rows().stream().map(r -> r.get(c)).filter(s -> !s.isEmpty()).toList();
-        return cells.stream().allMatch(s -> s.matches("(?:yours |~)?-?[\\d.]+°?( in)?|[~\\d /]+ in")) && !cells.isEmpty();
+        return cells.stream().allMatch(s -> s.matches("(?:yours |~)?[-−+]?[\\d.]+°?( in)?|[~\\d /]+ in")) && !cells.isEmpty();
     }
 }

@@ -1,8 +1,10 @@
 package bucina.desk.sumsroom;
 
 import bucina.core.drawing.Template;
+import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
 import bucina.core.rule.Level;
+import bucina.desk.gauge.GaugePost;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Ui;
 import bucina.desk.sums.Answer;
@@ -131,7 +133,9 @@ final class SumSide extends BorderPane {
             controls.put(ask.key(), control);
         }
         fields.getChildren().setAll(grid);
-        unit.setText("Bare figures are " + (form.unit() == Unit.INCH ? "inches" : "mm") + ". 3/32, #40, 2.4 mm work too.");
+        unit.setText("Bare figures are " + (form.unit() == Unit.INCH ? "inches" : "mm") + ". 3/32, #40, 2.4 mm work too."
+                + (room.host().gauge() && form.sum().asks(bench).stream().anyMatch(a ->
+                        a.kind() == Ask.Kind.READINGS) ? " Ctrl+G: a gauge sends readings." : ""));
         name.setText(form.name());
         kept(form);
         Ui.shown(said, false);
@@ -142,6 +146,27 @@ final class SumSide extends BorderPane {
         String id = "ask-" + ask.key();
         return switch (ask.kind()) {
             case LINE -> grid.live(ask.title(), text, id, t -> typed(ask.key(), t));
+            case READINGS -> {
+                TextField field = grid.live(ask.title(), text, id, t -> typed(ask.key(), t));
+                field.getProperties().put(GaugePost.RECEIVER, new GaugePost.Receiver() {
+                    @Override
+                    public String title() {
+                        return ask.title();
+                    }
+
+                    @Override
+                    public boolean there() {
+                        return field.getScene() != null;
+                    }
+
+                    @Override
+                    public void take(List<Length> readings) {
+                        field.setText(room.form().plus(ask.key(), readings));
+                        field.end();
+                    }
+                });
+                yield field;
+            }
             case CHOICE -> grid.choice(ask.title(), ask.choices(), ask.choices().contains(text) ? text : ask.choices().getFirst(), s -> s, id,
                     t -> typed(ask.key(), t));
             case LINES -> {

@@ -55,8 +55,9 @@ public final class SumsRoom extends BorderPane {
      * @param session the build that is open; empty where none is
      * @param unit    that answers are shown in
      * @param why     opens a number up
+     * @param gauge   true if a gauge may send readings
      */
-    public record Host(Catalogue catalogue, Optional<Session> session, ObservableValue<Unit> unit, Consumer<Why> why) {
+    public record Host(Catalogue catalogue, Optional<Session> session, ObservableValue<Unit> unit, Consumer<Why> why, boolean gauge) {
     }
 
     private final Host host;

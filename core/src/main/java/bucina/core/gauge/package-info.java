@@ -1,0 +1,2 @@
+/** What a gauge sends: lines of text, each a reading or not. The format is in docs/format/gauge.md. */
+package bucina.core.gauge;

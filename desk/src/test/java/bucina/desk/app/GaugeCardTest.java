@@ -1,0 +1,91 @@
+package bucina.desk.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bucina.core.gauge.GaugeLines;
+import bucina.core.measure.Length;
+import bucina.desk.gauge.Pty;
+import bucina.desk.session.Desk;
+import bucina.desk.sums.Sums;
+import java.io.IOException;
+import java.util.concurrent.TimeUnit;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.Start;
+import org.testfx.framework.junit5.Stop;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Readings of a gauge in the real window. */
+class GaugeCardTest extends OnWindow {
+
+    @Start
+    void start(javafx.stage.Stage stage) throws IOException {
+        open(stage);
+    }
+
+    @Stop
+    void stop() throws InterruptedException {
+        shut();
+    }
+
+    private static TextField field(FxRobot robot, String id) {
+        return robot.lookup(id).queryAs(TextField.class);
+    }
+
+    private void coupon(FxRobot robot) throws Exception {
+        robot.push(KeyCode.F2);
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> desk.roomProperty().get() == Desk.Room.SUMS);
+        robot.clickOn(Sums.of("coupon").orElseThrow().title());
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> robot.lookup("#ask-scrap").tryQuery().isPresent());
+        robot.interact(() -> {
+            field(robot, "#ask-scrap").setText(".165");
+            field(robot, "#ask-checks").setText("");
+            field(robot, "#ask-scrap").requestFocus();
+        });
+        robot.push(KeyCode.CONTROL, KeyCode.G);
+        WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> robot.lookup("#gauge-card").tryQuery().isPresent());
+    }
+
+    private static boolean says(FxRobot robot, String words) {
+        return robot.lookup(".label").queryAllAs(Label.class).stream().anyMatch(l -> l.isVisible() && l.getText() != null && l.getText().contains(words));
+    }
+
+    @Test
+    void the_simulated_caliper_adds_to_the_field_that_had_the_keyboard_and_the_answer_follows(FxRobot robot) throws Exception {
+        coupon(robot);
+        assertThat(says(robot, "Readings go to: Read on scrap.")).isTrue();
+        robot.clickOn("#gauge-simulated");
+        robot.clickOn("#gauge-jaws").write("4.52 mm").push(KeyCode.ENTER);
+        WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> field(robot, "#ask-scrap").getText().equals(".165, .1780"));
+        robot.clickOn("#gauge-jaws").write("four").push(KeyCode.ENTER);
+        WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> says(robot, "Jaws: "));
+        assertThat(field(robot, "#ask-scrap").getText()).isEqualTo(".165, .1780");
+        robot.push(KeyCode.ESCAPE);
+        WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> says(robot, "scrap 2"));
+    }
+
+    @Test
+    void a_serial_gauge_sends_into_the_field_is_unplugged_and_the_readings_stay(FxRobot robot) throws Exception {
+        coupon(robot);
+        try (Pty pty = new Pty()) {
+            robot.interact(() -> field(robot, "#gauge-port").setText(pty.device()));
+            robot.clickOn("#gauge-connect");
+            WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, "Ready: " + pty.device()));
+            for (int i = 0; i < 100; i++) {
+                pty.send(GaugeLines.line(Length.mm(4.5)));
+            }
+            pty.send("4.5\r\n");
+            WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, "is no reading, not used"));
+            assertThat(field(robot, "#ask-scrap").getText().split(",")).hasSize(101);
+        }
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, "no longer there"));
+        assertThat(field(robot, "#ask-scrap").getText().split(",")).hasSize(101);
+        robot.interact(() -> field(robot, "#gauge-port").setText(""));
+        robot.clickOn("#gauge-off");
+        robot.clickOn("#gauge-connect");
+        WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> says(robot, "No port is named"));
+    }
+}
