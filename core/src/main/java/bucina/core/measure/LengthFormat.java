@@ -19,6 +19,11 @@ public final class LengthFormat {
         return figure(length, unit, decimals) + " " + unit.symbol();
     }
 
+    /** What a gauge read, without its unit: to .0001 in or 0.01 mm. */
+    public static String reading(Length length, Unit unit) {
+        return figure(length, unit, unit == Unit.INCH ? 4 : 3);
+    }
+
     /** As {@link #decimal}, without the unit: for columns and axes that name it once. */
     public static String figure(Length length, Unit unit, int decimals) {
         int places = unit == Unit.MM ? Math.max(0, decimals - 1) : decimals;

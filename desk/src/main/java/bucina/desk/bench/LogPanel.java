@@ -5,9 +5,11 @@ import bucina.core.measure.InputException;
 import bucina.core.measure.LengthFormat;
 import bucina.core.rivet.ShopHeadLimits;
 import bucina.core.stack.Solution;
+import bucina.desk.gauge.GaugePost;
 import bucina.desk.look.Ui;
 import bucina.desk.section.SectionView;
 import bucina.desk.session.Desk;
+import bucina.desk.session.Entries;
 import bucina.desk.session.LogForm;
 import bucina.desk.session.PhotoFiles;
 import bucina.desk.session.Suggestion;
@@ -105,6 +107,7 @@ public final class LogPanel extends VBox {
         footer.getChildren().addAll(error, go, cancel);
         footer.setPadding(new javafx.geometry.Insets(8, 14, 12, 14));
         readings.textProperty().addListener((o, was, now) -> judge());
+        GaugePost.receives(readings, "Heads, diameter then height", l -> readings.setText(Entries.plus(readings.getText(), l, desk.unit())));
         ChangeListener<String> check = (o, was, now) -> odd();
         for (TextField each : List.of(designation, length, done, setting, hole, readings)) {
             each.textProperty().addListener(check);

@@ -9,11 +9,13 @@ import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
+import javafx.scene.control.TextField;
 
 /*
  * Design. Events queue up on the gauge's thread; one errand to the interface thread takes all that came until it runs. However fast a gauge sends, a field is
@@ -60,6 +62,27 @@ public final class GaugePost {
         this.ui = ui;
         this.show = show;
         to(Optional.empty());
+    }
+
+    /** Makes a field take readings while it can be seen; its end is shown after. */
+    public static void receives(TextField field, String title, Consumer<List<Length>> takes) {
+        field.getProperties().put(RECEIVER, new Receiver() {
+            @Override
+            public String title() {
+                return title;
+            }
+
+            @Override
+            public boolean there() {
+                return field.getScene() != null;
+            }
+
+            @Override
+            public void take(List<Length> readings) {
+                takes.accept(readings);
+                field.end();
+            }
+        });
     }
 
     /** Puts a gauge in the place of the one there is. */

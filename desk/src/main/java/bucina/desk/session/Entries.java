@@ -4,7 +4,9 @@ import bucina.core.log.Logbook;
 import bucina.core.log.Work;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
+import bucina.core.measure.LengthFormat;
 import bucina.core.measure.LengthParser;
+import bucina.core.measure.Unit;
 import bucina.core.plan.Hole;
 import bucina.core.plan.Row;
 import java.time.LocalDate;
@@ -53,6 +55,17 @@ public final class Entries {
             list.add(new Work.Reading(diameter, lengths.parsePositive(pair[1], "shop head height")));
         }
         return list;
+    }
+
+    /** Readings of a gauge put behind what is typed: first a head's diameter, then its height. */
+    public static String plus(String text, List<Length> readings, Unit unit) {
+        StringBuilder all = new StringBuilder(text.replaceAll("[,;\\s]*$", ""));
+        for (Length reading : readings) {
+            String last = all.substring(Math.max(all.lastIndexOf(","), all.lastIndexOf(";")) + 1).strip();
+            boolean height = !last.isEmpty() && !last.matches("\\S+\\s*[xX×]\\s*\\S+");
+            all.append(height ? last.matches(".*[xX×]") ? "" : "x" : all.isEmpty() ? "" : ", ").append(LengthFormat.reading(reading, unit));
+        }
+        return all.toString();
     }
 
     /** The holes of a row named by labels: {@code 1-40}, {@code 1,3,5-9}. */

@@ -67,8 +67,7 @@ public record SumForm(Sum sum, Map<String, String> typed, Unit unit, String name
     /** What stands in a field with readings behind it, to .0001 in or .01 mm. */
     public String plus(String key, List<Length> readings) {
         String was = typed.getOrDefault(key, "").strip();
-        String more = readings.stream().map(l -> LengthFormat.decimal(l, unit, unit == Unit.INCH ? 4 : 2).replaceAll(" .*", "")).collect(
-                Collectors.joining(", "));
+        String more = readings.stream().map(l -> LengthFormat.reading(l, unit)).collect(Collectors.joining(", "));
         return was.isEmpty() ? more : was.replaceAll(",\\s*$", "") + ", " + more;
     }
 

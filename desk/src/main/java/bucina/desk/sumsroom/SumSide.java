@@ -1,7 +1,6 @@
 package bucina.desk.sumsroom;
 
 import bucina.core.drawing.Template;
-import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
 import bucina.core.rule.Level;
 import bucina.desk.gauge.GaugePost;
@@ -148,23 +147,7 @@ final class SumSide extends BorderPane {
             case LINE -> grid.live(ask.title(), text, id, t -> typed(ask.key(), t));
             case READINGS -> {
                 TextField field = grid.live(ask.title(), text, id, t -> typed(ask.key(), t));
-                field.getProperties().put(GaugePost.RECEIVER, new GaugePost.Receiver() {
-                    @Override
-                    public String title() {
-                        return ask.title();
-                    }
-
-                    @Override
-                    public boolean there() {
-                        return field.getScene() != null;
-                    }
-
-                    @Override
-                    public void take(List<Length> readings) {
-                        field.setText(room.form().plus(ask.key(), readings));
-                        field.end();
-                    }
-                });
+                GaugePost.receives(field, ask.title(), l -> field.setText(room.form().plus(ask.key(), l)));
                 yield field;
             }
             case CHOICE -> grid.choice(ask.title(), ask.choices(), ask.choices().contains(text) ? text : ask.choices().getFirst(), s -> s, id,

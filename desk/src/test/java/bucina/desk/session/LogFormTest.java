@@ -16,6 +16,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
+import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -111,6 +112,15 @@ class LogFormTest {
         assertThat(form.oddity(fields, desk.lengths(), rules)).contains("not the MS20426AD3 of the plan");
         fields.designation = "AN4";
         assertThat(form.oddity(fields, desk.lengths(), rules)).isEmpty();
+    }
+
+    @Test
+    void a_gauge_gives_a_diameter_then_a_height_behind_what_is_typed() {
+        List<Length> two = List.of(Length.mm(3.75), Length.mm(1.2));
+        assertThat(Entries.plus("", two, Unit.MM)).isEqualTo("3.75x1.20");
+        assertThat(Entries.plus(".146x.047, ", two, Unit.INCH)).isEqualTo(".146x.047, .1476x.0472");
+        assertThat(Entries.plus(".146", two, Unit.INCH)).isEqualTo(".146x.1476, .0472");
+        assertThat(Entries.plus(".146x", List.of(Length.in(.047)), Unit.INCH)).isEqualTo(".146x.0470");
     }
 
     @Test

@@ -177,6 +177,13 @@ class SumsTest {
     }
 
     @Test
+    void a_gauge_adds_to_a_field_to_a_hundredth_of_a_mm() {
+        SumForm form = SumForm.fresh(Sums.of("coupon").orElseThrow(), BARE, Unit.MM).with(Map.of("scrap", "4.4, "));
+        assertThat(form.plus("scrap", java.util.List.of(Length.mm(4.52), Length.mm(4.5)))).isEqualTo("4.4, 4.52, 4.50");
+        assertThat(form.with(Map.of("scrap", "")).plus("scrap", java.util.List.of(Length.in(.178)))).isEqualTo("4.52");
+    }
+
+    @Test
     void bolt_and_nest_and_gap_agree_with_the_core() {
         assertThat(value(answer("bolt", Map.of("drag", "8")), "Torque")).isEqualTo("28 to 33 in-lb");
         assertThat(value(answer("bolt", Map.of()), "Under the nut")).isEqualTo("2 regular");
