@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -64,8 +65,9 @@ final class CalcClecoCommand implements Callable<Integer> {
                 + " placed; no plan of this mode places under " + plan.bound() + ".");
         int i = 0;
         for (ClecoPlan.Wave wave : plan.waves()) {
-            lines.add("%4d  %s%s%s%s".formatted(++i, part("cleco ", wave.place(), Optional.empty()), part("drill ", wave.drill(), step), part("lift ", wave
-                    .remove(), Optional.empty()), wave.why()));
+            String what = Stream.of(part("cleco ", wave.place(), Optional.empty()), part("drill ", wave.drill(), step),
+                    part("lift ", wave.remove(), Optional.empty())).filter(p -> !p.isEmpty()).collect(Collectors.joining("; "));
+            lines.add("%4d  %s%s".formatted(++i, what, wave.why().isEmpty() ? "" : " (" + wave.why() + ")"));
         }
         lines.add("Never force: if a hole is off, move the rib, not the skin.");
         return lines;
@@ -73,6 +75,6 @@ final class CalcClecoCommand implements Callable<Integer> {
 
     private String part(String word, List<Integer> holesOf, Optional<Length> step) {
         return holesOf.isEmpty() ? "" : word + holesOf.stream().map(h -> h + step.map(s -> " at " + common.show(s.times(h - 1))).orElse(""))
-                .collect(Collectors.joining(", ")) + "; ";
+                .collect(Collectors.joining(", "));
     }
 }

@@ -86,8 +86,13 @@ public record SumForm(Sum sum, Map<String, String> typed, Unit unit, String name
         return new Figures(sum, typed, unit, shown, bench);
     }
 
+    /** What it is called: its name, or else what the sum is called. */
+    public String called() {
+        return name.isBlank() ? sum.title() : name.strip();
+    }
+
     /** What is kept of it under an id. */
     public KeptSum keep(Id.Sum id) {
-        return new KeptSum(id, sum.code(), name.isBlank() ? sum.title() : name.strip(), part, unit, typed);
+        return new KeptSum(id, sum.code(), called(), part, unit, typed);
     }
 }

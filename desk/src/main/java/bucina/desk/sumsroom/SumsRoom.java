@@ -277,7 +277,7 @@ public final class SumsRoom extends BorderPane {
         host.session().ifPresent(s -> {
             SumForm asked = form;
             Id.Sum[] id = {null};
-            s.plan("keeping the sum " + asked.keep(new Id.Sum(1)).name(), b -> {
+            s.plan("keeping the sum " + asked.called(), b -> {
                 boolean there = asked.kept().flatMap(b.workshop()::sum).isPresent();
                 id[0] = there ? asked.kept().get() : new Id.Sum(b.nextId());
                 return b.withWorkshop(b.workshop().with(asked.keep(id[0])), there ? b.nextId() : b.nextId() + 1);

@@ -88,6 +88,20 @@ class SumsRoomTest extends OnWindow {
     }
 
     @Test
+    void a_name_that_is_too_long_is_refused_in_a_sentence_and_nothing_is_kept(FxRobot robot) throws Exception {
+        robot.push(KeyCode.F2);
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> robot.lookup("#sum-name").tryQuery().isPresent());
+        int before = session.snapshot().build().workshop().sums().size();
+        robot.interact(() -> {
+            robot.lookup("#sum-name").queryAs(TextField.class).setText("x".repeat(121));
+            robot.lookup("#sum-keep").queryAs(Button.class).fire();
+        });
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> robot.lookup("#sum-error").queryAs(Label.class).getText()
+                .contains("1 to 120 characters"));
+        assertThat(session.snapshot().build().workshop().sums()).hasSize(before);
+    }
+
+    @Test
     void a_leg_is_pulled_in_the_picture(FxRobot robot) throws Exception {
         enter(robot);
         write(robot, "#ask-legs", "1, 2");
