@@ -43,11 +43,12 @@ import java.util.stream.Collectors;
  * @param clecos sizes of clecos
  * @param nutPlates two-lug nut plates by screw size
  * @param crib   the tool crib that ships, for a build that has none of its own
+ * @param compounds primers and sealants
  */
 public record Catalogue(DrillTable drills, List<RivetSize> rivets, BlindTable blind, List<PulledSize> pulled, RuleSet rules, List<RuleChoice> choices,
                         RadiusTable radii, List<SheetStrength> sheets, List<BoltThread> bolts, List<Nut> nuts, List<Washer> washers, List<Screw> screws,
                                 List<ClecoSize> clecos,
-                        List<NutPlate> nutPlates, List<CribTool> crib) {
+                        List<NutPlate> nutPlates, List<CribTool> crib, List<ShippedCompound> compounds) {
     public Catalogue {
         rivets = rivets.stream().sorted(Comparator.comparing(RivetSize::head).thenComparing(RivetSize::dash)).toList();
         pulled = List.copyOf(pulled);
@@ -60,6 +61,18 @@ public record Catalogue(DrillTable drills, List<RivetSize> rivets, BlindTable bl
         clecos = List.copyOf(clecos);
         nutPlates = List.copyOf(nutPlates);
         crib = List.copyOf(crib);
+        compounds = List.copyOf(compounds);
+    }
+
+    /**
+     * A primer or sealant that ships as an example.
+     *
+     * @param kind      {@code primer} or {@code sealant}
+     * @param induction minutes, as {@code plan.Compound} has it
+     * @param life      minutes
+     * @param stir      minutes
+     */
+    public record ShippedCompound(String name, String kind, int induction, int life, int stir, String source) {
     }
 
     /**

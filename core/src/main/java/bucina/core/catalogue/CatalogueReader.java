@@ -60,7 +60,7 @@ public final class CatalogueReader {
     /**
      * Opens one of the shipped tables: {@code drills}, {@code rivets}, {@code blind}, {@code pulled}, {@code rules}, {@code rule-choices},
      * {@code bend-radius}, {@code sheets}, {@code bolts}, {@code nuts}, {@code washers},
-     * {@code screws}, {@code clecos}, {@code nutplates} or {@code tools}. The caller closes it.
+     * {@code screws}, {@code clecos}, {@code nutplates}, {@code tools} or {@code compounds}. The caller closes it.
      */
     public static Reader shippedTable(String name) {
         InputStream in = CatalogueReader.class.getResourceAsStream("/bucina/core/data/" + name + ".csv");
@@ -92,7 +92,9 @@ public final class CatalogueReader {
                 length(r, "hole_to_mm", Unit.MM), r.get("source"))),
                 rows("nutplates", tables.apply("nutplates"), r -> new NutPlate(r.get("size"), inches(r, "hole_in"), r.get("drill"), inches(r, "lug_in"),
                 inches(r, "rivet_in"), r.get("source"))), rows("tools", tables.apply("tools"), r -> new Catalogue.CribTool(r.get("kind"), r.get("name"),
-                Arrays.stream(r.get("sizes_in").split(" +")).map(t -> Length.of(new BigDecimal(t), Unit.INCH)).toList(), r.get("source"))));
+                Arrays.stream(r.get("sizes_in").split(" +")).map(t -> Length.of(new BigDecimal(t), Unit.INCH)).toList(), r.get("source"))),
+                rows("compounds", tables.apply("compounds"), r -> new Catalogue.ShippedCompound(r.get("name"), r.get("kind"), (int) number(r, "induction_min"),
+                (int) number(r, "life_min"), (int) number(r, "stir_min"), r.get("source"))));
     }
 
     private static <T> List<T> rows(String table, Reader reader, Function<CSVRecord, T> row) {

@@ -20,7 +20,7 @@ import java.util.Set;
  * @param assemblies the assemblies
  * @param stock      how many of each designation are on hand, by designation; counts at least 0
  * @param papers     what was asked, accepted and replaced
- * @param workshop   sums and tools that are kept
+ * @param workshop   sums, tools, batches, index marks and readings that are kept
  */
 public record Build(String name, String aircraft, RuleSet rules, long nextId, List<Part> parts, List<Assembly> assemblies,
                     Map<String, Integer> stock, Paperwork papers, Workshop workshop) {
@@ -66,6 +66,9 @@ public record Build(String name, String aircraft, RuleSet rules, long nextId, Li
             s.part().ifPresent(p -> require(known.contains(p), "kept sum " + s.name() + " names part " + p.n() + ", which the build does not have"));
         });
         workshop.tools().forEach(t -> ids.take(t.id(), "tool " + t.name()));
+        workshop.batches().forEach(b -> ids.take(b.id(), "batch " + b.id().n()));
+        workshop.index().forEach(m -> ids.take(m.id(), "index mark " + m.id().n()));
+        workshop.readings().forEach(r -> ids.take(r.id(), "reading " + r.id().n()));
         stock.forEach((designation, count) -> require(count >= 0, "stock of " + designation + " must be at least 0, was " + count));
         return this;
     }

@@ -102,6 +102,30 @@ public sealed interface Id {
         }
     }
 
+    /** Of a batch. */
+    record Batch(long n) implements Id {
+
+        public Batch {
+            check(n);
+        }
+    }
+
+    /** Of an index mark. */
+    record Index(long n) implements Id {
+
+        public Index {
+            check(n);
+        }
+    }
+
+    /** Of a reading of an assembly. */
+    record Fit(long n) implements Id {
+
+        public Fit {
+            check(n);
+        }
+    }
+
     /** Of a hole. */
     record Hole(long n) implements Id {
         public Hole {

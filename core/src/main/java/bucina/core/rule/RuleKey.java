@@ -26,7 +26,14 @@ public enum RuleKey {
     PUNCH_UNDER("blind.punch.under", "How far under size a hole is made that is dimpled for a pulled rivet", Kind.LENGTH),
     TAIL_DIAMETER("blind.tail.diameter", "Diameter of the set tail of a pulled rivet", Kind.DIAMETERS),
     OPENING_LAND("opening.land.least", "Least metal between an opening and a bend tangent or an edge", Kind.THICKNESSES),
-    OPENING_CORNER("opening.corner.least", "Least radius of an opening's inside corner", Kind.LENGTH);
+    OPENING_CORNER("opening.corner.least", "Least radius of an opening's inside corner", Kind.LENGTH),
+    FIT_SQUARE("fit.square.most", "How far the diagonals of a face may be out of square", Kind.LENGTH),
+    FIT_TWIST("fit.twist.most", "Most twist between the two ends", Kind.DEGREES),
+    FIT_LEVEL("fit.level.most", "How far out of level along", Kind.DEGREES),
+    FIT_STRAIGHT("fit.straight.most", "Widest gap under a straight-edge along the longest row", Kind.LENGTH),
+    FIT_SHIFT("fit.shift.most", "How much a length may change from before taking apart to after", Kind.LENGTH),
+    FIT_TURN("fit.turn.most", "How much an angle may change from before taking apart to after", Kind.DEGREES),
+    FIT_MATCH("fit.match.most", "How far holes may be out for a part still to go on the wrong way", Kind.LENGTH);
 
     /** What a value of the rule is. */
     public enum Kind {
@@ -36,6 +43,8 @@ public enum RuleKey {
         THICKNESSES,
         /** A length with its unit. */
         LENGTH,
+        /** An angle in degrees. */
+        DEGREES,
         /** One of a few words. */
         CHOICE
     }

@@ -25,7 +25,7 @@ public final class RuleSet {
         this.rules = rules;
         rules.forEach((key, rule) -> {
             switch (key.kind()) {
-                case DIAMETERS, THICKNESSES -> factors.put(key, Double.parseDouble(rule.value()));
+                case DIAMETERS, THICKNESSES, DEGREES -> factors.put(key, Double.parseDouble(rule.value()));
                 case LENGTH -> lengths.put(key, parser().parse(rule.value()));
                 case CHOICE -> {
                 }
@@ -61,7 +61,7 @@ public final class RuleSet {
             case COUNTERSINK_SCHOOL -> pick(CountersinkSchool.values(), CountersinkSchool::code, rule);
             default -> {
                 boolean positive = switch (rule.key().kind()) {
-                    case DIAMETERS, THICKNESSES -> number(rule) > 0;
+                    case DIAMETERS, THICKNESSES, DEGREES -> number(rule) > 0;
                     case LENGTH -> parser().parse(value).positive();
                     case CHOICE -> throw new IllegalStateException("choice " + rule.key() + " has no list of words");
                 };
@@ -110,7 +110,7 @@ public final class RuleSet {
         return List.copyOf(rules.values());
     }
 
-    /** The factor of a rule in diameters or thicknesses. */
+    /** The factor of a rule in diameters or thicknesses, or its degrees. */
     public double factor(RuleKey key) {
         return factors.get(key);
     }

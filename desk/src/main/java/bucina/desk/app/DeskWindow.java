@@ -9,6 +9,7 @@ import bucina.desk.card.BringCard;
 import bucina.desk.card.CalloutCard;
 import bucina.desk.card.GaugeCard;
 import bucina.desk.card.LegendCard;
+import bucina.desk.card.MixCard;
 import bucina.desk.card.NutPlateCard;
 import bucina.desk.card.OutCard;
 import bucina.desk.card.PanelCard;
@@ -45,6 +46,7 @@ import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
 /** The scene of an open build: bars, rooms, and the cards over them. Views are made once; the logbook when it is first entered. */
@@ -108,7 +110,7 @@ public final class DeskWindow {
         clecos = new ClecoBar(desk);
         desk.playingProperty().addListener((o, was, now) -> bench1.setBottom(now.isPresent() ? clecos : strip));
         sheetRoom.setRight(bench);
-        frame.setTop(top);
+        frame.setTop(new VBox(top, new BatchBar(desk, this::mix)));
         frame.setCenter(sheetRoom);
         veil.getStyleClass().add("veil");
         veil.setVisible(false);
@@ -352,6 +354,12 @@ public final class DeskWindow {
             show(card, Pos.CENTER);
             card.enter();
         }
+    }
+
+    void mix() {
+        MixCard card = new MixCard(desk, this::putAway);
+        show(card, Pos.CENTER);
+        card.enter();
     }
 
     void gauge() {

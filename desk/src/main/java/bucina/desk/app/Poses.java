@@ -1,6 +1,8 @@
 package bucina.desk.app;
 
+import bucina.core.plan.Batch;
 import bucina.core.plan.Build;
+import bucina.core.plan.Compound;
 import bucina.core.log.Operation;
 import bucina.core.plan.Id;
 import bucina.core.progress.Task;
@@ -12,10 +14,12 @@ import bucina.core.edit.Edit;
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Point;
 import bucina.desk.session.Desk;
+import bucina.desk.session.Mixing;
 import bucina.desk.session.Selection;
 import bucina.desk.session.Stage;
 import bucina.desk.sums.Sums;
 
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -60,17 +64,7 @@ final class Poses {
             pick(desk, "Upper skin", "R1", 14);
             desk.stageProperty().set(Stage.DRESS);
         });
-        poses.put("nut-plates", () -> {
-            desk.show(desk.snapshot().build().face("Lower skin").orElseThrow().face().id());
-            window.nutPlates();
-            Optional.ofNullable((TextField) scene.lookup("#np-lug")).ifPresent(t -> t.setText(".025"));
-        });
-        poses.put("reach", () -> {
-            window.putAway();
-            desk.show(desk.snapshot().build().face("Main spar web").orElseThrow().face().id());
-            window.reach();
-        });
-        poses.put("to-sheet-again", window::putAway);
+        cards(desk, window, scene, poses);
         poses.put("drilling", () -> drilling(desk));
         poses.put("dragged-edge", () -> draggedEdge(desk, window));
         poses.put("bulletin", () -> {
@@ -93,6 +87,32 @@ final class Poses {
         return poses;
     }
 
+    /** Cards that lie over the sheet. */
+    private static void cards(Desk desk, DeskWindow window, Scene scene, Map<String, Runnable> poses) {
+        poses.put("nut-plates", () -> {
+            desk.show(desk.snapshot().build().face("Lower skin").orElseThrow().face().id());
+            window.nutPlates();
+            Optional.ofNullable((TextField) scene.lookup("#np-lug")).ifPresent(t -> t.setText(".025"));
+        });
+        poses.put("reach", () -> {
+            window.putAway();
+            desk.show(desk.snapshot().build().face("Main spar web").orElseThrow().face().id());
+            window.reach();
+        });
+        poses.put("to-batch", () -> {
+            window.putAway();
+            desk.show(desk.snapshot().build().face("Lower skin").orElseThrow().face().id());
+            mixing(desk);
+        });
+        poses.put("batch", window::mix);
+        poses.put("to-sheet-again", () -> {
+            window.putAway();
+            desk.session().plan("ending a batch", b -> Mixing.changed(b, b.workshop().running().getFirst().id(), x -> x.ended(desk.session().instant())),
+                    () -> { },
+                    s -> { });
+        });
+    }
+
     /** The sums that have a picture of their own in the documentation, then every sum by its code. */
     static Map<String, Runnable> sums(Desk desk, DeskWindow window, Scene scene) {
         Map<String, Runnable> poses = new LinkedHashMap<>();
@@ -111,6 +131,15 @@ final class Poses {
         });
         poses.put("to-sheet", () -> desk.roomProperty().set(Desk.Room.SHEET));
         return poses;
+    }
+
+    /** Sealant mixed a good half hour ago for the skin on the main spar. */
+    private static void mixing(Desk desk) {
+        Compound sealant = Mixing.known(desk.snapshot().build(), desk.session().catalogue()).stream().filter(c -> c.name().endsWith("B-2")).findFirst()
+                .orElseThrow();
+        List<Batch.Surface> spar = Mixing.offers(desk.snapshot(), desk.face(), true).stream().filter(o -> o.words().equals("Lower skin on Main spar flange"))
+                .findFirst().orElseThrow().surfaces();
+        desk.session().plan("mixing", b -> Mixing.mixed(b, sealant, desk.session().instant().minus(Duration.ofMinutes(83)), spar), () -> { }, s -> { });
     }
 
     /** A row with two holes jumped over, and the rest of it picked. */

@@ -21,7 +21,6 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -84,26 +83,17 @@ public final class ReachCard extends VBox {
         error.setId("crib-error");
         Ui.shown(error, false);
         VBox left = new VBox(8, Ui.label("Tool crib", "strong"), Ui.wrapped("Typical figures ship with the program: type your own over them.", "soft"),
-                scroll(crib), more, error);
+                Ui.scroll(crib), more, error);
         left.setPrefWidth(600);
         left.setMinWidth(600);
         VBox right = new VBox(8, Ui.label("On " + desk.face().face().name(), "strong"), Ui.wrapped("Parts in place are in the way, parts to come are not.",
                 "soft"),
-                scroll(reached));
+                Ui.scroll(reached));
         HBox.setHgrow(right, Priority.ALWAYS);
         HBox columns = new HBox(18, left, right);
         VBox.setVgrow(columns, Priority.ALWAYS);
         getChildren().addAll(Ui.label("Will the tool fit?", "bench-title"), columns, new HBox(Ui.button("Close", "Esc", away, "quiet")));
         fill();
-    }
-
-    private static ScrollPane scroll(javafx.scene.Node node) {
-        ScrollPane pane = new ScrollPane(node);
-        pane.setFitToWidth(true);
-        pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        pane.setFocusTraversable(false);
-        VBox.setVgrow(pane, Priority.ALWAYS);
-        return pane;
     }
 
     /** Puts the keyboard into the first field. */

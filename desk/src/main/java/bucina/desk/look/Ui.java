@@ -3,9 +3,11 @@ package bucina.desk.look;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
 
 /** The few small pieces every view is put together from, with the style classes of the style sheet. */
 public final class Ui {
@@ -76,5 +78,15 @@ public final class Ui {
     public static void shown(Node node, boolean shown) {
         node.setVisible(shown);
         node.setManaged(shown);
+    }
+
+    /** A pane that scrolls up and down only, takes the height that is left, and is no stop of the keyboard. */
+    public static ScrollPane scroll(Node content) {
+        ScrollPane pane = new ScrollPane(content);
+        pane.setFitToWidth(true);
+        pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        pane.setFocusTraversable(false);
+        VBox.setVgrow(pane, Priority.ALWAYS);
+        return pane;
     }
 }

@@ -140,6 +140,7 @@ public final class RulesRoom extends BorderPane {
         return switch (key.kind()) {
             case DIAMETERS -> "D";
             case THICKNESSES -> "t";
+            case DEGREES -> "°";
             case LENGTH, CHOICE -> "";
         };
     }

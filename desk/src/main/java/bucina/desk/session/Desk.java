@@ -357,4 +357,14 @@ public final class Desk {
     public void turnUnit() {
         unit.set(unit.get() == Unit.INCH ? Unit.MM : Unit.INCH);
     }
+
+    /** True if alarms are heard as well as seen. */
+    public boolean sound() {
+        return prefs.sound();
+    }
+
+    /** Lets alarms be heard, or only seen. */
+    public void sound(boolean on) {
+        prefs.keep("sound", Boolean.toString(on));
+    }
 }

@@ -55,6 +55,11 @@ public final class Prefs {
         }
     }
 
+    /** True if alarms are heard as well as seen. */
+    public boolean sound() {
+        return Boolean.parseBoolean(values.getProperty("sound", "true"));
+    }
+
     /** Who logged last. */
     public String who() {
         return values.getProperty("who", "");
@@ -65,7 +70,7 @@ public final class Prefs {
         return Optional.ofNullable(values.getProperty("last")).map(Path::of).filter(Files::isRegularFile);
     }
 
-    /** Keeps one value: {@code dark}, {@code unit}, {@code scale}, {@code who} or {@code last}. */
+    /** Keeps one value: {@code dark}, {@code unit}, {@code scale}, {@code who}, {@code sound} or {@code last}. */
     public void keep(String key, String value) {
         values.setProperty(key, value);
         try {

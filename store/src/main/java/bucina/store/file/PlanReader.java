@@ -101,7 +101,10 @@ final class PlanReader {
                 all("SELECT * FROM acceptance ORDER BY position", r -> PapersJson.acceptanceFrom(r.getString("body"))),
                 all("SELECT * FROM bulletin ORDER BY position", r -> PapersJson.bulletinFrom(r.getString("body"))));
         Workshop workshop = new Workshop(all("SELECT * FROM kept_sum ORDER BY position", r -> WorkshopJson.sumFrom(r.getString("body"))),
-                all("SELECT * FROM tool ORDER BY position", r -> WorkshopJson.toolFrom(r.getString("body"))));
+                all("SELECT * FROM tool ORDER BY position", r -> WorkshopJson.toolFrom(r.getString("body"))),
+                all("SELECT * FROM batch ORDER BY position", r -> WorkshopJson.batchFrom(r.getString("body"))),
+                all("SELECT * FROM index_mark ORDER BY position", r -> WorkshopJson.indexFrom(r.getString("body"))),
+                all("SELECT * FROM fit_reading ORDER BY position", r -> WorkshopJson.readingFrom(r.getString("body"))));
         List<Build> builds = all("SELECT * FROM build", r -> new Build(r.getString("name"), r.getString("aircraft"),
                 PlanJson.rulesFrom(r.getString("rules")), r.getLong("next_id"), parts, assemblies, stock, papers, workshop));
         if (builds.size() != 1) {

@@ -2,11 +2,14 @@ package bucina.store.file;
 
 import bucina.core.plan.Acceptance;
 import bucina.core.plan.Assembly;
+import bucina.core.plan.Batch;
 import bucina.core.plan.Build;
 import bucina.core.plan.Bulletin;
 import bucina.core.plan.Face;
+import bucina.core.plan.FitReading;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hole;
+import bucina.core.plan.IndexMark;
 import bucina.core.plan.KeptSum;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Paperwork;
@@ -14,6 +17,7 @@ import bucina.core.plan.Part;
 import bucina.core.plan.Query;
 import bucina.core.plan.Row;
 import bucina.core.plan.Tool;
+import bucina.core.plan.Workshop;
 import bucina.store.json.Json;
 import bucina.store.json.PapersJson;
 import bucina.store.json.PlanJson;
@@ -26,6 +30,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.ToLongFunction;
 
 /*
  * Design. The plan's records are immutable and share what did not change, so the difference of two builds is found by comparing references:
@@ -97,30 +102,29 @@ final class PlanRows {
             }
         }
         papers(build.papers(), flat);
-        int s = 0;
-        for (KeptSum sum : build.workshop().sums()) {
-            flat.put(sum.id().n(), new Place(sum, 0, s++));
-        }
-        int t = 0;
-        for (Tool tool : build.workshop().tools()) {
-            flat.put(tool.id().n(), new Place(tool, 0, t++));
-        }
+        workshop(build.workshop(), flat);
         return flat;
     }
 
+    private static void workshop(Workshop shop, Map<Long, Place> flat) {
+        beside(shop.sums(), s -> s.id().n(), flat);
+        beside(shop.tools(), t -> t.id().n(), flat);
+        beside(shop.batches(), b -> b.id().n(), flat);
+        beside(shop.index(), m -> m.id().n(), flat);
+        beside(shop.readings(), r -> r.id().n(), flat);
+    }
+
+    private static <T> void beside(List<T> records, ToLongFunction<T> id, Map<Long, Place> flat) {
+        int position = 0;
+        for (T record : records) {
+            flat.put(id.applyAsLong(record), new Place(record, 0, position++));
+        }
+    }
+
     private static void papers(Paperwork papers, Map<Long, Place> flat) {
-        int q = 0;
-        for (Query query : papers.queries()) {
-            flat.put(query.id().n(), new Place(query, 0, q++));
-        }
-        int x = 0;
-        for (Acceptance acceptance : papers.accepted()) {
-            flat.put(acceptance.id().n(), new Place(acceptance, 0, x++));
-        }
-        int b = 0;
-        for (Bulletin bulletin : papers.bulletins()) {
-            flat.put(bulletin.id().n(), new Place(bulletin, 0, b++));
-        }
+        beside(papers.queries(), q -> q.id().n(), flat);
+        beside(papers.accepted(), a -> a.id().n(), flat);
+        beside(papers.bulletins(), b -> b.id().n(), flat);
     }
 
     private static void flatten(Face face, Map<Long, Place> flat) {
@@ -155,6 +159,9 @@ final class PlanRows {
             case Bulletin b -> "bulletin";
             case KeptSum s -> "kept_sum";
             case Tool t -> "tool";
+            case Batch b -> "batch";
+            case IndexMark m -> "index_mark";
+            case FitReading r -> "fit_reading";
             case Hole h -> "hole";
             default -> throw new IllegalStateException("no table for " + record.getClass());
         };
@@ -179,6 +186,9 @@ final class PlanRows {
             case Bulletin b -> put(c, "body", Json.line(PapersJson.bulletin(b)));
             case KeptSum s -> put(c, "body", Json.line(WorkshopJson.sum(s)));
             case Tool t -> put(c, "body", Json.line(WorkshopJson.tool(t)));
+            case Batch b -> put(c, "body", Json.line(WorkshopJson.batch(b)));
+            case IndexMark m -> put(c, "body", Json.line(WorkshopJson.index(m)));
+            case FitReading r -> put(c, "body", Json.line(WorkshopJson.reading(r)));
             case Row r -> put(c, "name", r.name(), "next_label", r.nextLabel());
             case Hole h -> put(c, "label", h.label(), "x_nm", h.at().x(), "y_nm", h.at().y(), "deviation",
                     h.deviation().map(d -> Json.line(PlanJson.deviation(d))).orElse(null));

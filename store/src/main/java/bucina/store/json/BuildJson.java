@@ -25,7 +25,7 @@ import java.util.Map;
 public final class BuildJson {
 
     /** The version of the format written; older ones are read, newer ones refused. */
-    public static final int VERSION = 3;
+    public static final int VERSION = 4;
     private static final String FORMAT = "bucina-build";
 
     private BuildJson() {

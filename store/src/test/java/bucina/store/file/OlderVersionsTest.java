@@ -4,8 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
+import bucina.core.plan.Batch;
 import bucina.core.plan.Build;
+import bucina.core.plan.Compound;
+import bucina.core.plan.FitReading;
 import bucina.core.plan.Id;
+import bucina.core.plan.IndexMark;
 import bucina.core.plan.KeptSum;
 import bucina.core.plan.Paperwork;
 import bucina.core.plan.Tool;
@@ -19,6 +23,7 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -36,12 +41,14 @@ class OlderVersionsTest {
         BuildFile.create(path, Demo.document()).close();
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path); Statement s = c.createStatement()) {
             for (String sql : List.of("ALTER TABLE assembly DROP COLUMN twin", "ALTER TABLE face DROP COLUMN zones", "ALTER TABLE layer DROP COLUMN bends",
-                    "ALTER TABLE fastener_group DROP COLUMN holes", "DROP TABLE kept_sum", "DROP TABLE tool", "ALTER TABLE mark DROP COLUMN done",
+                    "ALTER TABLE fastener_group DROP COLUMN holes", "DROP TABLE kept_sum", "DROP TABLE tool", "DROP TABLE batch", "DROP TABLE index_mark",
+                            "DROP TABLE fit_reading", "ALTER TABLE mark DROP COLUMN done",
                             "ALTER TABLE mark DROP COLUMN note", "DROP TABLE query", "DROP TABLE acceptance",
                             "DROP TABLE bulletin",
                     "UPDATE build SET rules = json_set(rules, '$.rules', (SELECT json_group_array(json(value)) FROM json_each(rules, '$.rules') "
                             + "WHERE json_extract(value, '$.key') NOT IN ('gauge.least', 'head.tangent.clear', 'lap.lift.back', 'blind.punch.under', "
-                            + "'blind.tail.diameter', 'opening.land.least', 'opening.corner.least')))", "PRAGMA user_version = 1",
+                            + "'blind.tail.diameter', 'opening.land.least', 'opening.corner.least') AND json_extract(value, '$.key') NOT LIKE 'fit.%'))",
+                                    "PRAGMA user_version = 1",
                             "PRAGMA wal_checkpoint(TRUNCATE)")) {
                 s.execute(sql);
             }
@@ -60,7 +67,7 @@ class OlderVersionsTest {
             file.save(read.withRules(read.rules().with(RuleKey.LAP_BACK, "4 in", "stiff skin")));
             assertThat(file.read().build().rules().rule(RuleKey.LAP_BACK).value()).isEqualTo("4 in");
         }
-        assertThat(folder.resolve("old.bucina.before-version-3")).exists();
+        assertThat(folder.resolve("old.bucina.before-version-4")).exists();
     }
 
     @Test
@@ -70,6 +77,9 @@ class OlderVersionsTest {
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path); Statement s = c.createStatement()) {
             s.execute("DROP TABLE kept_sum");
             s.execute("DROP TABLE tool");
+            s.execute("DROP TABLE batch");
+            s.execute("DROP TABLE index_mark");
+            s.execute("DROP TABLE fit_reading");
             s.execute("ALTER TABLE mark DROP COLUMN done");
             s.execute("ALTER TABLE mark DROP COLUMN note");
             s.execute("PRAGMA user_version = 2");
@@ -80,10 +90,41 @@ class OlderVersionsTest {
             KeptSum sum = new KeptSum(new Id.Sum(read.nextId()), "bend", "Clip", Optional.of(read.parts().getFirst().id()), Unit.MM, Map.of("legs", "20, 30"));
             Tool drill = new Tool(new Id.Tool(read.nextId() + 1), Tool.Kind.STEP_DRILL, "Bench step drill", List.of(Length.fraction(1, 8), Length.mm(6)));
             file.save(read.withWorkshop(Workshop.NONE.with(sum).withTools(List.of(drill)), read.nextId() + 2));
-            assertThat(file.read().build().workshop()).isEqualTo(new Workshop(List.of(sum), List.of(drill)));
+            assertThat(file.read().build().workshop()).isEqualTo(Workshop.NONE.with(sum).withTools(List.of(drill)));
             file.save(file.read().build().withWorkshop(Workshop.NONE, 1));
             assertThat(file.read().build().workshop()).isEqualTo(Workshop.NONE);
         }
+    }
+
+    @Test
+    void a_file_of_version_3_keeps_its_workshop_and_takes_batches_marks_and_readings() throws SQLException {
+        Path path = folder.resolve("three.bucina");
+        BuildFile.create(path, Demo.document()).close();
+        Workshop kept = Demo.document().build().workshop();
+        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path); Statement s = c.createStatement()) {
+            s.execute("DROP TABLE batch");
+            s.execute("DROP TABLE index_mark");
+            s.execute("DROP TABLE fit_reading");
+            s.execute("PRAGMA user_version = 3");
+        }
+        Instant at = Instant.parse("2026-11-25T10:00:00Z");
+        try (BuildFile file = BuildFile.open(path)) {
+            Build read = file.read().build();
+            assertThat(read.workshop().sums()).isEqualTo(kept.sums());
+            assertThat(read.workshop().batches()).isEmpty();
+            Id.Face face = read.faces().getFirst().face().id();
+            Batch batch = Batch.mixed(new Id.Batch(read.nextId()), new Compound("Sealant", Compound.Kind.SEALANT, 0, 120, 0), at, List.of(new Batch.Surface(
+                    read.faces().getFirst().face().layers().getFirst().id(), true)));
+            Workshop more = read.workshop().with(batch).with(new IndexMark(new Id.Index(read.nextId() + 1), read.parts().getFirst().id(), "OUTBD", at))
+                    .with(new FitReading(new Id.Fit(read.nextId() + 2), face, FitReading.Kind.SQUARE, false, List.of(1.5e9, Length.fraction(1, 3).nanometres()),
+                            at)).with(new FitReading(new Id.Fit(read.nextId() + 3), face, FitReading.Kind.TWIST, false, List.of(.1, -.05), at));
+            file.save(read.withWorkshop(more, read.nextId() + 4).checked());
+            assertThat(file.read().build().workshop()).isEqualTo(more);
+            Workshop later = more.with(batch.stirred(at.plusSeconds(9)).ended(at.plusSeconds(10))).unmarked(read.parts().getFirst().id());
+            file.save(read.withWorkshop(later, read.nextId() + 4).checked());
+            assertThat(file.read().build().workshop()).isEqualTo(later);
+        }
+        assertThat(folder.resolve("three.bucina.before-version-4")).exists();
     }
 
     @Test
@@ -94,6 +135,6 @@ class OlderVersionsTest {
             assertThat(file.document().build().assemblies()).isEqualTo(Demo.document().build().assemblies());
         }
         assertThat(Files.readAllBytes(path)).isEqualTo(before);
-        assertThat(folder.resolve("old.bucina.before-version-3")).doesNotExist();
+        assertThat(folder.resolve("old.bucina.before-version-4")).doesNotExist();
     }
 }

@@ -20,15 +20,19 @@ import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.plan.Acceptance;
 import bucina.core.plan.Assembly;
+import bucina.core.plan.Batch;
 import bucina.core.plan.Build;
+import bucina.core.plan.Compound;
 import bucina.core.plan.Deviation;
 import bucina.core.plan.Face;
 import bucina.core.plan.Fastener;
+import bucina.core.plan.FitReading;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hold;
 import bucina.core.plan.Hole;
 import bucina.core.plan.HolePlan;
 import bucina.core.plan.Id;
+import bucina.core.plan.IndexMark;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Row;
 import bucina.core.plan.TypedStack;
@@ -50,6 +54,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import bucina.core.plan.KeptSum;
@@ -101,7 +106,7 @@ class BuildJsonTest {
         assertThat(again(new Document(more, demo.log(), demo.photos())).build()).isEqualTo(more);
     }
 
-    /** Everything that versions 2 and 3 brought: pulled rivets, zones, holds, bends, the other hand, queries, acceptances, a bulletin, a workshop. */
+    /** Everything that versions 2 to 4 brought: pulled rivets, zones, holds, bends, the other hand, queries, acceptances, a bulletin, a workshop. */
     static Build full() {
         var catalogue = CatalogueReader.shipped();
         Build build = Locker.build(catalogue.rules());
@@ -128,7 +133,17 @@ class BuildJsonTest {
         KeptSum sum = new KeptSum(new Id.Sum(papered.nextId()), "bend", "Clip", Optional.of(papered.parts().getFirst().id()), Unit.INCH, Map.of("legs",
                 "1, 2"));
         Tool drill = new Tool(new Id.Tool(papered.nextId() + 1), Tool.Kind.STEP_DRILL, "Bench step drill", List.of(Length.mm(4), Length.mm(6)));
-        return papered.withWorkshop(Workshop.NONE.with(sum).withTools(List.of(drill)), papered.nextId() + 2).checked();
+        long free = papered.nextId() + 2;
+        Instant at = Instant.parse("2026-11-25T10:00:00.250Z");
+        Id.Layer layer = papered.faces().getFirst().face().layers().getFirst().id();
+        Workshop shop = Workshop.NONE.with(sum).withTools(List.of(drill)).with(Batch.mixed(new Id.Batch(free), new Compound("Epoxy primer",
+                Compound.Kind.PRIMER, 30,
+                480, 30), at, List.of(new Batch.Surface(layer, false), new Batch.Surface(layer,
+                        true))).stirred(at.plusSeconds(1800)).ended(at.plusSeconds(2000)))
+                .with(new IndexMark(new Id.Index(free + 1), papered.parts().getFirst().id(), "OUTBD ->", at))
+                .with(new FitReading(new Id.Fit(free + 2), papered.faces().getFirst().face().id(), FitReading.Kind.SQUARE, true, List.of(1e9, 1e9 / 3), at))
+                .with(new FitReading(new Id.Fit(free + 3), papered.faces().getFirst().face().id(), FitReading.Kind.LEVEL, false, List.of(-.1), at));
+        return papered.withWorkshop(shop, free + 4).checked();
     }
 
     @Test
@@ -199,7 +214,7 @@ class BuildJsonTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
-        "/version|4|versions 1 to 3", "/unit|\"in\"|/unit", "/parts/0/fittingOrder|\"x\"|/parts/0/fittingOrder: must be a whole number",
+        "/version|5|versions 1 to 4", "/unit|\"in\"|/unit", "/parts/0/fittingOrder|\"x\"|/parts/0/fittingOrder: must be a whole number",
         "/assemblies/0/faces/1/layers/2/thickness|\"thin\"|/assemblies/0/faces/1/layers/2/thickness: must be a number",
         "/assemblies/0/faces/1/layers/2/thickness|0|thickness must be over 0",
                 "/assemblies/0/faces/0/groups/0/rows/0/holes/3/at|[1]|/at: must be a list of at least 2",

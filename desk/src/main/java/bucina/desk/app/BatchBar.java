@@ -1,0 +1,140 @@
+package bucina.desk.app;
+
+import bucina.core.batch.BatchClock;
+import bucina.core.plan.Batch;
+import bucina.desk.look.Ui;
+import bucina.desk.session.BatchWatch;
+import bucina.desk.session.Desk;
+import bucina.desk.session.Mixing;
+import java.time.Instant;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.util.Duration;
+
+/** Running batches under the top bar, there only while one runs; what one calls for stands across it until it was seen. */
+final class BatchBar extends VBox {
+
+    private static final PseudoClass GRAVE = PseudoClass.getPseudoClass("grave");
+
+    private final Desk desk;
+    private final Runnable open;
+    private final BatchWatch watch = new BatchWatch();
+    private final Set<String> rung = new HashSet<>();
+    private final HBox clocks = new HBox(18);
+    private final HBox alarm = new HBox(10);
+    private final Label words = Ui.wrapped("", "alarm-words");
+    private final Timeline ticking;
+    private List<BatchWatch.Alarm> calls = List.of();
+
+    /**
+     * @param open opens the card of batches
+     */
+    BatchBar(Desk desk, Runnable open) {
+        this.desk = desk;
+        this.open = open;
+        getStyleClass().add("batch-bar");
+        setId("batch-bar");
+        clocks.setAlignment(Pos.CENTER_LEFT);
+        clocks.getStyleClass().add("batch-clocks");
+        alarm.setAlignment(Pos.CENTER_LEFT);
+        alarm.getStyleClass().add("batch-alarm");
+        alarm.setId("batch-alarm");
+        words.setId("batch-words");
+        getChildren().addAll(alarm, clocks);
+        ticking = new Timeline(new KeyFrame(Duration.seconds(1), e -> tick()));
+        ticking.setCycleCount(Animation.INDEFINITE);
+        desk.session().snapshotProperty().addListener((o, was, now) -> {
+            if (was.build().workshop().batches() != now.build().workshop().batches()) {
+                tick();
+            }
+        });
+        tick();
+    }
+
+    /** Shows every batch as it stands now. */
+    void tick() {
+        List<Batch> running = desk.session().snapshot().build().workshop().running();
+        Ui.shown(this, !running.isEmpty());
+        if (running.isEmpty()) {
+            ticking.stop();
+            clocks.getChildren().clear();
+            return;
+        }
+        if (ticking.getStatus() != Animation.Status.RUNNING) {
+            ticking.play();
+        }
+        Instant now = desk.session().instant();
+        clocks(running, now);
+        calls = watch.alarms(running, now);
+        Ui.shown(alarm, !calls.isEmpty());
+        if (!calls.isEmpty()) {
+            show(calls.getFirst());
+        }
+        for (BatchWatch.Alarm a : calls) {
+            if (rung.add(a.batch() + a.call().name() + a.since()) && desk.sound()) {
+                Chime.ring();
+            }
+        }
+    }
+
+    private void clocks(List<Batch> running, Instant now) {
+        List<String> lines = running.stream().map(b -> line(b, now)).toList();
+        if (clocks.getChildren().stream().filter(n -> n instanceof Label).map(n -> ((Label) n).getText()).toList().equals(lines)) {
+            return;
+        }
+        clocks.getChildren().setAll(lines.stream().map(l -> Ui.label(l, "strong")).toList());
+        Button all = Ui.button("Batches", "Ctrl+M", open, "quiet", "slim");
+        clocks.getChildren().addAll(Ui.spring(), all);
+    }
+
+    /** A batch in one line: {@code ◷ Sealant class B-2: work life 1 h 12 min}. */
+    static String line(Batch batch, Instant now) {
+        BatchClock c = BatchClock.at(batch, now);
+        String stir = c.stir().map(d -> d.isPositive() ? ", stir in " + BatchClock.words(d) : ", stir now").orElse("");
+        return switch (c.phase()) {
+            case STANDING -> "… " + batch.compound().name() + ": stands " + BatchClock.words(c.left()) + " more" + stir;
+            case READY -> "▶ " + batch.compound().name() + ": " + BatchClock.words(c.left()) + " left" + stir;
+            case CLOSING -> "! " + batch.compound().name() + ": only " + BatchClock.words(c.left()) + " left" + stir;
+            case OVER -> "✕ " + batch.compound().name() + ": gone off";
+        };
+    }
+
+    private void show(BatchWatch.Alarm a) {
+        words.setText(a.words() + (calls.size() > 1 ? "  (" + (calls.size() - 1) + " more)" : ""));
+        alarm.pseudoClassStateChanged(GRAVE, a.call() == BatchWatch.Call.OVER || a.call() == BatchWatch.Call.CLOSING);
+        if (!alarm.getChildren().isEmpty() && a.equals(alarm.getUserData())) {
+            return;
+        }
+        alarm.setUserData(a);
+        alarm.getChildren().setAll(words, Ui.spring());
+        boolean writes = !desk.session().readOnly();
+        if (a.call() == BatchWatch.Call.STIR && writes) {
+            alarm.getChildren().add(button("Stirred", "batch-stirred", () -> desk.session().plan("stirring", b -> Mixing.changed(b, a.batch(),
+                    x -> x.stirred(desk.session().instant())), this::tick, s -> { })));
+        }
+        if (a.call() == BatchWatch.Call.OVER && writes) {
+            alarm.getChildren().add(button("Thrown away", "batch-ended", () -> desk.session().plan("ending a batch", b -> Mixing.changed(b, a.batch(),
+                    x -> x.ended(desk.session().instant())), this::tick, s -> { })));
+        }
+        alarm.getChildren().add(button("Seen", "batch-seen", () -> {
+            watch.seen(a);
+            tick();
+        }));
+    }
+
+    private static Button button(String text, String id, Runnable action) {
+        Button button = Ui.button(text, "", action);
+        button.setId(id);
+        return button;
+    }
+}

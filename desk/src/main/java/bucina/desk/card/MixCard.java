@@ -1,0 +1,309 @@
+package bucina.desk.card;
+
+import bucina.core.batch.BatchClock;
+import bucina.core.batch.Pace;
+import bucina.core.measure.InputException;
+import bucina.core.plan.Batch;
+import bucina.core.plan.Compound;
+import bucina.desk.look.Fields;
+import bucina.desk.look.Ui;
+import bucina.desk.session.Desk;
+import bucina.desk.session.Mixing;
+import bucina.desk.session.Snapshot;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** Primer and sealant: what runs now with its clock at the left, below it what is mixed next; at the right what that is for. */
+public final class MixCard extends VBox {
+
+    private final Desk desk;
+    private final VBox running = new VBox(10);
+    private final ComboBox<Compound> compound;
+    private final TextField name;
+    private final TextField induction;
+    private final TextField life;
+    private final TextField stir;
+    private final TextField ago;
+    private final TextField pace = new TextField();
+    private final ComboBox<Boolean> scope;
+    private final VBox offers = new VBox(4);
+    private final Label total = Ui.wrapped("", "strong");
+    private final Label source = Ui.wrapped("", "tiny");
+    private final Label error = Ui.wrapped("", "stop-text");
+    private final List<Clock> clocks = new ArrayList<>();
+    private final List<Ticked> ticked = new ArrayList<>();
+    private Snapshot shown;
+    private boolean filling;
+
+    /** A running batch and the labels that tell its time. */
+    private record Clock(Batch batch, Mixing.Standing standing, Label time, Label phase, Label forecast) {
+    }
+
+    private record Ticked(CheckBox box, Mixing.Offer offer) {
+    }
+
+    /**
+     * @param away puts the card away
+     */
+    public MixCard(Desk desk, Runnable away) {
+        super(10);
+        this.desk = desk;
+        getStyleClass().add("card");
+        setId("mix-card");
+        setMaxSize(1120, 690);
+        Fields fields = new Fields();
+        List<Compound> known = Mixing.known(desk.snapshot().build(), desk.session().catalogue());
+        compound = fields.choice("Mix", known, known.getFirst(), Compound::name, "mix-compound", this::choose);
+        name = fields.live("As on the can", "", "mix-name", t -> { });
+        induction = fields.live("Induction, min", "", "mix-induction", t -> source());
+        life = fields.live("Life, min", "", "mix-life", t -> source());
+        stir = fields.live("Stir every, min", "", "mix-stir", t -> source());
+        ago = fields.live("Mixed, min ago", "0", "mix-ago", t -> { });
+        scope = fields.choice("For", List.of(false, true), false, s -> s ? "mating surfaces only" : "whole sheets, both sides", "mix-scope", s -> offers());
+        Button go = Ui.button("It is mixed: start the clock", "Enter", this::go, "primary");
+        go.setId("mix-go");
+        go.setDefaultButton(true);
+        go.setDisable(desk.session().readOnly());
+        error.setId("mix-error");
+        Ui.shown(error, false);
+        pace.setId("mix-pace");
+        pace.setPrefColumnCount(5);
+        pace.setPromptText("1.5");
+        pace.setAccessibleText("Minutes each, if the log does not tell");
+        pace.textProperty().addListener((o, was, now) -> tick());
+        VBox left = new VBox(10, running, fields, source, error, new HBox(go),
+                Ui.wrapped("Respirator with fresh cartridges, gloves, no flame: two-part primers may "
+                + "hold chromates and isocyanates. The can and its safety sheet govern.", "caution"));
+        left.setPrefWidth(440);
+        left.setMinWidth(440);
+        ScrollPane lefts = Ui.scroll(left);
+        lefts.setMinWidth(460);
+        VBox right = new VBox(8, Ui.label("What it is for on " + desk.face().face().name(), "strong"), total, Ui.scroll(offers));
+        HBox.setHgrow(right, Priority.ALWAYS);
+        HBox columns = new HBox(18, lefts, right);
+        VBox.setVgrow(columns, Priority.ALWAYS);
+        CheckBox sound = new CheckBox("Sound the alarm");
+        sound.setSelected(desk.sound());
+        sound.setOnAction(e -> desk.sound(sound.isSelected()));
+        HBox foot = new HBox(16, Ui.button("Close, the clock goes on", "Esc", away, "quiet"), Ui.spring(), sound);
+        foot.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(Ui.label("Primer and sealant", "bench-title"), columns, foot);
+        choose(known.getFirst());
+        desk.session().snapshotProperty().addListener((o, was, now) -> {
+            if (getScene() != null && now != shown) {
+                fill();
+            }
+        });
+        Timeline ticking = new Timeline(new KeyFrame(javafx.util.Duration.seconds(1), e -> tick()));
+        ticking.setCycleCount(Animation.INDEFINITE);
+        sceneProperty().addListener((o, was, now) -> {
+            if (now == null) {
+                ticking.stop();
+            } else {
+                ticking.play();
+            }
+        });
+        fill();
+    }
+
+    /** Puts the keyboard into the first field. */
+    public void enter() {
+        compound.requestFocus();
+    }
+
+    private void choose(Compound c) {
+        if (c == null) {
+            return;
+        }
+        filling = true;
+        name.setText(c.name());
+        induction.setText(Integer.toString(c.induction()));
+        life.setText(Integer.toString(c.life()));
+        stir.setText(c.stir() == 0 ? "never" : Integer.toString(c.stir()));
+        scope.setValue(c.kind() == Compound.Kind.SEALANT);
+        scope.setDisable(c.kind() == Compound.Kind.SEALANT);
+        filling = false;
+        source();
+        offers();
+    }
+
+    private void source() {
+        if (!filling) {
+            try {
+                source.setText("Times: " + Mixing.source(typed(), desk.session().catalogue()) + ". Life runs from mixing.");
+                Ui.shown(error, false);
+            } catch (InputException | IllegalArgumentException e) {
+                source.setText(e.getMessage() + ".");
+            }
+        }
+    }
+
+    private Compound typed() {
+        return new Compound(name.getText().strip(), compound.getValue().kind(), Mixing.minutes("Induction", induction.getText()), Mixing.minutes(
+                compound.getValue().kind().life(), life.getText()), stir.getText().strip().equals("never") ? 0 : Mixing.minutes("Time between stirrings",
+                stir.getText()));
+    }
+
+    private void go() {
+        try {
+            Compound c = typed();
+            Instant mixed = desk.session().instant().truncatedTo(java.time.temporal.ChronoUnit.SECONDS).minus(Duration.ofMinutes(Mixing.minutes("Mixed",
+                    ago.getText())));
+            List<Batch.Surface> covers = ticked.stream().filter(t -> t.box.isSelected()).flatMap(t -> t.offer.surfaces().stream()).distinct().toList();
+            if (covers.isEmpty()) {
+                throw new InputException("Nothing is ticked that it is for: tick a sheet or a place where two touch, at the right");
+            }
+            desk.session().plan("mixing " + c.name(), b -> Mixing.mixed(b, c, mixed, covers), () -> ago.setText("0"), this::refuse);
+        } catch (InputException | IllegalArgumentException e) {
+            refuse(e.getMessage());
+        }
+    }
+
+    private void refuse(String sentence) {
+        error.setText(sentence.endsWith(".") ? sentence : sentence + ".");
+        Ui.shown(error, true);
+    }
+
+    private void offers() {
+        if (filling) {
+            return;
+        }
+        Snapshot snapshot = desk.session().snapshot();
+        boolean mating = scope.getValue();
+        var face = snapshot.face(desk.face().face().id());
+        desk.session().aside(() -> Mixing.offers(snapshot, face, mating), list -> {
+            if (mating == scope.getValue()) {
+                show(list);
+            }
+        }, this::refuse);
+    }
+
+    private void show(List<Mixing.Offer> list) {
+        offers.getChildren().clear();
+        ticked.clear();
+        for (Mixing.Offer offer : list) {
+            CheckBox box = new CheckBox(offer.words());
+            box.setSelected(compound.getValue().kind() == Compound.Kind.PRIMER && offer.ready());
+            box.setOnAction(e -> total());
+            HBox line = new HBox(10, box, Ui.spring(), Ui.kept(offer.state(), offer.ready() ? "plain" : "soft"), number(Mixing.area(offer.area(), desk.unit())),
+                    number(offer.holes() + " holes"));
+            line.setAlignment(Pos.CENTER_LEFT);
+            offers.getChildren().add(line);
+            ticked.add(new Ticked(box, offer));
+        }
+        if (list.isEmpty()) {
+            offers.getChildren().add(Ui.wrapped("No two sheets touch on this face.", "soft"));
+        }
+        total();
+    }
+
+    private static Label number(String text) {
+        Label label = Ui.kept(text, "soft");
+        label.setMinWidth(66);
+        label.setAlignment(Pos.CENTER_RIGHT);
+        return label;
+    }
+
+    private void total() {
+        List<Mixing.Offer> on = ticked.stream().filter(t -> t.box.isSelected()).map(Ticked::offer).toList();
+        long waits = on.stream().filter(o -> !o.ready()).count();
+        total.setText(on.isEmpty() ? "Nothing ticked yet." : on.size() + " ticked, " + Mixing.area(on.stream().mapToDouble(Mixing.Offer::area).sum(),
+                desk.unit())
+                + " to cover." + (waits == 0 ? "" : " " + waits + " of them " + (waits == 1 ? "is" : "are") + " not ready: deburr and dress first."));
+    }
+
+    private void fill() {
+        shown = desk.session().snapshot();
+        Snapshot snapshot = shown;
+        List<Batch> batches = snapshot.build().workshop().running();
+        Instant now = desk.session().instant();
+        desk.session().aside(() -> batches.stream().map(b -> Mixing.standing(snapshot, b, now)).toList(), this::running, this::refuse);
+        offers();
+    }
+
+    private void running(List<Mixing.Standing> standings) {
+        running.getChildren().clear();
+        clocks.clear();
+        for (Mixing.Standing s : standings) {
+            Label time = Ui.kept("", "batch-time");
+            Label phase = Ui.wrapped("", "strong");
+            Label forecast = Ui.wrapped("", "plain");
+            boolean primer = s.batch().compound().kind() == Compound.Kind.PRIMER;
+            HBox buttons = new HBox(8);
+            if (s.batch().compound().stir() > 0) {
+                buttons.getChildren().add(Ui.button("Stirred", "", () -> change(s.batch(), "stirring", b -> b.stirred(desk.session().instant()))));
+            }
+            if (primer && !s.toPrime().isEmpty()) {
+                Button done = Ui.button("Its sheets are primed", "", () -> desk.session().mark("marking sheets primed", s.toPrime(), () -> { }, this::refuse));
+                done.setId("mix-primed");
+                buttons.getChildren().add(done);
+            }
+            Button end = Ui.button("Used up or thrown away", "", () -> change(s.batch(), "ending a batch", b -> b.ended(desk.session().instant())));
+            end.setId("mix-end");
+            buttons.getChildren().add(end);
+            buttons.setDisable(desk.session().readOnly());
+            HBox clock = new HBox(14, time, phase);
+            clock.setAlignment(Pos.CENTER_LEFT);
+            VBox box = new VBox(5, clock, Ui.wrapped("For " + s.sheets() + ".", "soft"));
+            if (!primer) {
+                HBox each = new HBox(6, Ui.kept("Minutes each, to try", "field-name"), pace);
+                each.setAlignment(Pos.CENTER_LEFT);
+                box.getChildren().addAll(forecast, each);
+            }
+            box.getChildren().add(buttons);
+            box.getStyleClass().add("batch-running");
+            running.getChildren().add(box);
+            clocks.add(new Clock(s.batch(), s, time, phase, forecast));
+        }
+        if (standings.isEmpty()) {
+            running.getChildren().add(Ui.wrapped("Nothing is mixed. Choose what you mix, tick what it is for, start the clock as the parts go together.",
+                    "soft"));
+        }
+        tick();
+    }
+
+    private void change(Batch batch, String words, java.util.function.UnaryOperator<Batch> change) {
+        desk.session().plan(words, b -> Mixing.changed(b, batch.id(), change), () -> { }, this::refuse);
+    }
+
+    private void tick() {
+        Instant now = desk.session().instant();
+        for (Clock c : clocks) {
+            BatchClock at = BatchClock.at(c.batch, now);
+            c.time.setText(at.phase() == BatchClock.Phase.OVER ? "0:00" : BatchClock.words(at.left()));
+            String stirs = at.stir().map(d -> d.isPositive() ? " Stir in " + BatchClock.words(d) + "." : " Stir it now.").orElse("");
+            c.phase.setText(c.batch.compound().name() + ": " + switch (at.phase()) {
+                case STANDING -> "stands, not to be used yet.";
+                case READY -> "may be used.";
+                case CLOSING -> "goes off soon.";
+                case OVER -> "gone off, use no more of it.";
+            } + stirs);
+            c.forecast.setText(at.usable() ? c.standing.forecast(given(), at.left()) : "");
+        }
+    }
+
+    private Optional<Pace> given() {
+        try {
+            double minutes = Double.parseDouble(pace.getText().strip());
+            return minutes > 0 && minutes < 10_000 ? Optional.of(Pace.given(minutes)) : Optional.empty();
+        } catch (NumberFormatException e) {
+            return Optional.empty();
+        }
+    }
+}
