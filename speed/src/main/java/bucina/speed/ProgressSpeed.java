@@ -11,7 +11,9 @@ import bucina.core.progress.FaceClecos;
 import bucina.core.progress.Task;
 import bucina.core.reach.Reach;
 import bucina.core.stack.Derivation;
+import bucina.core.refit.OtherWays;
 import bucina.desk.session.Progress;
+import bucina.desk.session.Snapshot;
 import bucina.desk.session.ToolCrib;
 import java.time.Instant;
 import java.util.Arrays;
@@ -46,7 +48,9 @@ final class ProgressSpeed {
         Logbook marked = log;
         System.out.println(marked.marks().size() + " marks");
         Build.FaceRef first = build.faces().getFirst();
-        time("progress of one face counted", () -> Progress.of(derivation.face(first.face().id()), build, catalogue, marked, task));
+        Snapshot counted = Snapshot.of(derivation, marked);
+        time("parts of one assembly that go back more than one way", () -> OtherWays.of(derivation, build.assemblies().getFirst()));
+        time("progress of one face counted", () -> Progress.of(derivation.face(first.face().id()), counted, catalogue, task, Optional.empty()));
         time("one row marked more", () -> marked.plus(Task.of(Operation.DIMPLED).marks(marked, derivation.face(first.face().id()).readings().subList(0, 20),
                 true,
                 Instant.EPOCH, "")));

@@ -68,9 +68,20 @@ public record Workshop(List<KeptSum> sums, List<Tool> tools, List<Batch> batches
                 && r.after() == reading.after()));
     }
 
+    /** Without the reading of a face. */
+    public Workshop without(Id.Face face, FitReading.Kind kind, boolean after) {
+        return new Workshop(sums, tools, batches, index, readings.stream().filter(r -> !(r.face().equals(face) && r.kind() == kind && r.after() == after))
+                .toList());
+    }
+
     /** The reading of a face; empty if it was not taken. */
     public Optional<FitReading> reading(Id.Face face, FitReading.Kind kind, boolean after) {
         return readings.stream().filter(r -> r.face().equals(face) && r.kind() == kind && r.after() == after).findFirst();
+    }
+
+    /** The mark on a part; empty if it has none. */
+    public Optional<IndexMark> mark(Id.Part part) {
+        return index.stream().filter(m -> m.part().equals(part)).findFirst();
     }
 
     /** Batches that are not used up, oldest first. */

@@ -4,6 +4,7 @@ import bucina.core.measure.LengthFormat;
 import bucina.core.plan.KeptSum;
 import bucina.core.plan.Layer;
 import bucina.desk.bench.BenchSide;
+import bucina.desk.card.ApartCard;
 import bucina.desk.card.BenchMode;
 import bucina.desk.card.BringCard;
 import bucina.desk.card.CalloutCard;
@@ -96,7 +97,7 @@ public final class DeskWindow {
         sheet.setId("sheet");
         strip = new RowStrip(desk);
         strip.setId("strip");
-        bench = new BenchSide(desk, timer, () -> writeOut(OutCard.What.HELD), this::stations, this::playClecos);
+        bench = new BenchSide(desk, timer, () -> writeOut(OutCard.What.HELD), this::stations, this::playClecos, this::apart);
         rack = new Rack(desk, new Rack.Ways(this::makePanel, this::bringIn, this::callouts, this::addTyped));
         top = new TopBar(desk, timer, this::search);
         rail = new StageRail(desk);
@@ -360,6 +361,14 @@ public final class DeskWindow {
         MixCard card = new MixCard(desk, this::putAway);
         show(card, Pos.CENTER);
         card.enter();
+    }
+
+    void apart() {
+        desk.apart(a -> {
+            ApartCard card = new ApartCard(desk, palette(), a, this::putAway);
+            show(card, Pos.CENTER);
+            card.enter();
+        });
     }
 
     void gauge() {

@@ -85,6 +85,7 @@ final class Keys {
         add("Callouts: read them in", "K", plain(KeyCode.K), window::callouts);
         add("Will the tool fit? The tool crib, and what it reaches", "V", plain(KeyCode.V), window::reach);
         add("Gauge: readings sent to a field", "Ctrl+G", shortcut(KeyCode.G), window::gauge);
+        add("Before taking apart: index marks and readings", "Ctrl+D", shortcut(KeyCode.D), window::apart);
         add("Primer and sealant: batches and their clocks", "Ctrl+M", shortcut(KeyCode.M), window::mix);
         add("Nut plates behind screws", "O", plain(KeyCode.O), window::nutPlates);
         add("Write out: templates, drawings, tables", "X", plain(KeyCode.X), () -> window.writeOut(OutCard.What.FACE));

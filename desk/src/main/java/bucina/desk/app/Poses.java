@@ -133,6 +133,18 @@ final class Poses {
         return poses;
     }
 
+    /** Two readings taken, one of them bad, and a part marked. */
+    private static void apart(Scene scene) {
+        List<String> typed = List.of("516.5", "514.2", ".4", "0.05", "0.10", "0.1");
+        List<TextField> fields = scene.getRoot().lookupAll("#apart-card .text-field").stream().map(TextField.class::cast).filter(f -> f.getId().contains(
+                "-before-")).toList();
+        for (int i = 0; i < typed.size(); i++) {
+            fields.get(i).setText(typed.get(i));
+            fields.get(i).fireEvent(new javafx.event.ActionEvent());
+        }
+        ((javafx.scene.control.CheckBox) scene.lookup("#apart-card .check-box")).fire();
+    }
+
     /** Sealant mixed a good half hour ago for the skin on the main spar. */
     private static void mixing(Desk desk) {
         Compound sealant = Mixing.known(desk.snapshot().build(), desk.session().catalogue()).stream().filter(c -> c.name().endsWith("B-2")).findFirst()
@@ -206,9 +218,11 @@ final class Poses {
         return poses;
     }
 
-    static Map<String, Runnable> locker(Desk desk, DeskWindow window) {
+    static Map<String, Runnable> locker(Desk desk, DeskWindow window, Scene scene) {
         Map<String, Runnable> poses = new LinkedHashMap<>();
         poses.put("locker", () -> pick(desk, "Locker floor", "R2", 5));
+        poses.put("to-apart", window::apart);
+        poses.put("apart", () -> apart(scene));
         return poses;
     }
 

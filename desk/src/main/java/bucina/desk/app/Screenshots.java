@@ -92,7 +92,7 @@ public final class Screenshots extends Application {
                 p) -> q.add(new Shot(n, p)))));
         sittings.add(new Sitting(f -> DemoBuild.empty(f, catalogue), q -> Poses.panel(stage).forEach((n, p) -> q.add(new Shot(n, p)))));
         sittings.add(new Sitting(f -> DemoBuild.write(DemoBuild.Which.LOCKER, f, catalogue),
-                q -> Poses.locker(desk, window).forEach((n, p) -> q.add(new Shot(n, p)))));
+                q -> Poses.locker(desk, window, stage.getScene()).forEach((n, p) -> q.add(new Shot(n, p)))));
         next();
     }
 
@@ -135,8 +135,15 @@ public final class Screenshots extends Application {
             return;
         }
         boolean wanted = only.isEmpty() ? !shot.name.startsWith("sum-") && !shot.name.startsWith("to-") : only.contains(shot.name);
-        shot.pose.run();
-        PauseTransition settle = new PauseTransition(Duration.millis(wanted ? 900 : 60));
+        try {
+            shot.pose.run();
+        } catch (RuntimeException e) {
+            System.err.println("The pose " + shot.name + " failed: " + e);
+            worker.shutdown();
+            Platform.exit();
+            return;
+        }
+        PauseTransition settle = new PauseTransition(Duration.millis(wanted ? 900 : shot.name.startsWith("to-") ? 400 : 60));
         settle.setOnFinished(e -> {
             try {
                 if (wanted) {

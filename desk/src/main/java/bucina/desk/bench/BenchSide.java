@@ -64,12 +64,13 @@ public final class BenchSide extends BorderPane {
      * @param print    offers the sheet of what stays open
      * @param stations shows the running dimensions of the row
      * @param clecos   plays the cleco plan of the row
+     * @param apart    opens what is noted before taking apart
      */
-    public BenchSide(Desk desk, WorkTimer timer, Runnable print, Runnable stations, Runnable clecos) {
+    public BenchSide(Desk desk, WorkTimer timer, Runnable print, Runnable stations, Runnable clecos, Runnable apart) {
         this.desk = desk;
         this.change = new ChangePanel(desk, stations);
-        this.fit = new FitPanel(desk, print, clecos);
-        this.work = new WorkPanel(desk);
+        this.fit = new FitPanel(desk, print, clecos, apart);
+        this.work = new WorkPanel(desk, apart);
         small.setPrefHeight(134);
         small.setMinHeight(134);
         this.log = new LogPanel(desk, timer, small, this::fill);

@@ -25,18 +25,23 @@ final class FitPanel extends VBox {
     private final Desk desk;
     private final Runnable print;
     private final Button play;
+    private final Button note;
 
     /**
      * @param print  offers the sheet to tape up
      * @param clecos plays the cleco plan of the row
+     * @param apart  opens what is noted before taking apart
      */
-    FitPanel(Desk desk, Runnable print, Runnable clecos) {
+    FitPanel(Desk desk, Runnable print, Runnable clecos, Runnable apart) {
         super(8);
         this.desk = desk;
         this.print = print;
         play = Ui.button("Play the clecos of this row", "Q", clecos, "primary");
         play.setId("play-clecos");
         play.setMaxWidth(Double.MAX_VALUE);
+        note = Ui.button("Before taking apart", "Ctrl+D", apart);
+        note.setId("note-apart");
+        note.setMaxWidth(Double.MAX_VALUE);
         setId("fit-panel");
     }
 
@@ -48,7 +53,7 @@ final class FitPanel extends VBox {
                 .ifPresent(words -> getChildren().add(Ui.wrapped(words, "attention-text")));
         List<Holds.Range> ranges = snapshot.holds().ranges(desk.face().readings().stream().filter(r -> !snapshot.state(r).set()).toList());
         int held = ranges.stream().mapToInt(Holds.Range::count).sum();
-        getChildren().add(play);
+        getChildren().addAll(play, note);
         getChildren().add(Ui.wrapped(held == 0 ? "Nothing is held open on this face." : held + " holes stay open on this face.", "strong"));
         getChildren().add(Ui.wrapped("Parts in the order they go on. Tick one when it is in place, clecoed or riveted.", "soft"));
         List<Part> parts = parts(snapshot.build(), face);

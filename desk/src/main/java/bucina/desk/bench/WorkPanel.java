@@ -44,6 +44,7 @@ final class WorkPanel extends VBox {
             Mark.Side.BOTH), new Choice("Cleared to size", Operation.CLEARED, Mark.Side.BOTH), new Choice("Primed", Operation.PRIMED, Mark.Side.BOTH));
 
     private final Desk desk;
+    private final Runnable apart;
     private final VBox tasks = new VBox();
     private final ComboBox<Optional<Layer>> layer;
     private final VBox below = new VBox(6);
@@ -54,9 +55,13 @@ final class WorkPanel extends VBox {
     private final VBox foot;
     private boolean filling;
 
-    WorkPanel(Desk desk) {
+    /**
+     * @param apart opens what is noted before taking apart
+     */
+    WorkPanel(Desk desk, Runnable apart) {
         super(8);
         this.desk = desk;
+        this.apart = apart;
         setId("work-panel");
         Fields fields = new Fields();
         layer = fields.choice("In", List.of(Optional.<Layer>empty()), Optional.empty(), l -> l.map(Layer::name).orElse("every sheet that takes it"),
@@ -127,6 +132,9 @@ final class WorkPanel extends VBox {
         below.getChildren().clear();
         picked(task);
         skipped(progress);
+        if (task.operation() == Operation.DEBURRED) {
+            progress.flatMap(p -> p.apart().reminder(desk.session().snapshot().build().workshop())).ifPresent(this::remind);
+        }
         if (desk.stageProperty().get() == Stage.DRESS) {
             progress.ifPresent(p -> dress(p.dress()));
         }
@@ -196,6 +204,15 @@ final class WorkPanel extends VBox {
             all.setId("work-skipped");
             below.getChildren().add(all);
         });
+    }
+
+    /** Deburring comes after taking apart: what was not noted then cannot be noted any more. */
+    private void remind(String words) {
+        Button open = Ui.button("Note it", "Ctrl+D", apart);
+        open.setId("work-apart");
+        VBox box = new VBox(4, Ui.wrapped(words, "attention-text"), open);
+        box.getStyleClass().add("finding-warning");
+        below.getChildren().add(box);
     }
 
     /** How the holes are dressed: what comes first, what needs care, then the rest. */

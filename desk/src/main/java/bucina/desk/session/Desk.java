@@ -61,6 +61,8 @@ public final class Desk {
     private final ObjectProperty<Optional<Playing>> playing = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Task> task = new SimpleObjectProperty<>(Task.of(Operation.FINAL_SIZE));
     private final ReadOnlyObjectWrapper<Optional<Progress>> progress = new ReadOnlyObjectWrapper<>(Optional.empty());
+    /** Counted last, of any face. */
+    private Optional<Progress> last = Optional.empty();
     private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.STUDY);
     private final ObjectProperty<Selection> selection = new SimpleObjectProperty<>();
     private final ObjectProperty<Unit> unit = new SimpleObjectProperty<>();
@@ -285,12 +287,13 @@ public final class Desk {
     /** Counts the face shown anew, off the interface thread; what is out of date when it is counted is dropped. */
     private void count() {
         FaceReading reading = face();
-        var log = snapshot().log();
+        Snapshot counted = snapshot();
         Task asked = task.get();
-        Build build = snapshot().build();
-        session.aside(() -> Progress.of(reading, build, session.catalogue(), log, asked), p -> {
-            if (snapshot().log() == log && task.get().equals(asked) && p.face().equals(selection.get().face())) {
-                progress.set(Optional.of(p));
+        Optional<Progress> before = last;
+        session.aside(() -> Progress.of(reading, counted, session.catalogue(), asked, before), p -> {
+            if (snapshot().log() == counted.log() && task.get().equals(asked) && p.face().equals(selection.get().face())) {
+                last = Optional.of(p);
+                progress.set(last);
             }
         }, s -> { });
     }
@@ -366,5 +369,13 @@ public final class Desk {
     /** Lets alarms be heard, or only seen. */
     public void sound(boolean on) {
         prefs.keep("sound", Boolean.toString(on));
+    }
+
+    /** Works out what to note before the assembly shown is taken apart, off the interface thread. */
+    public void apart(java.util.function.Consumer<Apart> then) {
+        Snapshot now = session.snapshot();
+        Id.Face face = selection.get().face();
+        Optional<Progress> before = last;
+        session.aside(() -> Apart.of(now, now.ref(face).assembly(), before.map(Progress::apart)), then, session::say);
     }
 }

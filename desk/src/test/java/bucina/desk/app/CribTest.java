@@ -7,7 +7,6 @@ import bucina.core.plan.Tool;
 import java.io.IOException;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -27,10 +26,6 @@ class CribTest extends OnWindow {
     @Stop
     void stop() throws InterruptedException {
         shut();
-    }
-
-    private static boolean says(FxRobot robot, String words) {
-        return robot.lookup(".label").queryAllAs(Label.class).stream().anyMatch(l -> l.isVisible() && l.getText().contains(words));
     }
 
     private void fire(FxRobot robot, String query) throws Exception {

@@ -9,7 +9,6 @@ import bucina.desk.session.Desk;
 import bucina.desk.sums.Sums;
 import java.io.IOException;
 import java.util.concurrent.TimeUnit;
-import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -47,10 +46,6 @@ class GaugeCardTest extends OnWindow {
         });
         robot.push(KeyCode.CONTROL, KeyCode.G);
         WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> robot.lookup("#gauge-card").tryQuery().isPresent());
-    }
-
-    private static boolean says(FxRobot robot, String words) {
-        return robot.lookup(".label").queryAllAs(Label.class).stream().anyMatch(l -> l.isVisible() && l.getText() != null && l.getText().contains(words));
     }
 
     @Test

@@ -12,7 +12,6 @@ import java.util.concurrent.TimeUnit;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
@@ -32,14 +31,6 @@ class MixCardTest extends OnWindow {
     @Stop
     void stop() throws InterruptedException {
         shut();
-    }
-
-    private static boolean says(FxRobot robot, String words) {
-        return robot.lookup(".label").queryAllAs(Label.class).stream().anyMatch(l -> l.isVisible() && l.getText() != null && l.getText().contains(words));
-    }
-
-    private static void until(FxRobot robot, String words) throws Exception {
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, words));
     }
 
     private void mix(FxRobot robot, String compound, String ago, String sheet) throws Exception {

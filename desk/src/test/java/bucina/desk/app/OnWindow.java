@@ -19,6 +19,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
 import javafx.geometry.Point2D;
+import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -89,5 +90,15 @@ abstract class OnWindow {
 
     void write(FxRobot robot, String query, String text) {
         robot.interact(() -> robot.lookup(query).queryAs(TextField.class).setText(text));
+    }
+
+    /** True if a label that is to be seen holds the words. */
+    static boolean says(FxRobot robot, String words) {
+        return robot.lookup(".label").queryAllAs(Label.class).stream().anyMatch(l -> l.isVisible() && l.getText() != null && l.getText().contains(words));
+    }
+
+    /** Waits until a label says the words. */
+    static void until(FxRobot robot, String words) throws Exception {
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, words));
     }
 }
