@@ -8,7 +8,6 @@ import java.io.IOException;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
@@ -39,10 +38,6 @@ class ClecoBarTest extends OnWindow {
     @SuppressWarnings("unchecked")
     private static void work(FxRobot robot, Playing.Work work) {
         robot.lookup("#cleco-work").queryAs(ComboBox.class).setValue(work);
-    }
-
-    private static boolean says(FxRobot robot, String words) {
-        return robot.lookup(".label").queryAllAs(Label.class).stream().anyMatch(l -> l.isVisible() && l.getText().contains(words));
     }
 
     @Test

@@ -11,7 +11,6 @@ import java.io.IOException;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -35,10 +34,6 @@ class MarkingTest extends OnWindow {
 
     private void task(FxRobot robot, String code) {
         robot.interact(() -> robot.lookup("#task-" + code).queryAs(Button.class).fire());
-    }
-
-    private static boolean says(FxRobot robot, String words) {
-        return robot.lookup(".label").queryAllAs(Label.class).stream().anyMatch(l -> l.isVisible() && l.getText().contains(words));
     }
 
     @Test

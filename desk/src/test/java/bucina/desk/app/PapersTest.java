@@ -40,10 +40,6 @@ class PapersTest extends OnWindow {
         settle(robot);
     }
 
-    private static boolean says(FxRobot robot, String words) {
-        return robot.lookup(".label").queryAllAs(Label.class).stream().anyMatch(l -> l.isVisible() && l.getText().contains(words));
-    }
-
     private static void waitFor(FxRobot robot, String words) throws Exception {
         WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, words));
     }

@@ -56,10 +56,6 @@ class SumsRoomTest extends OnWindow {
         WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> number(robot, title).equals(value));
     }
 
-    private static boolean says(FxRobot robot, String words) {
-        return robot.lookup(".label").queryAllAs(Label.class).stream().anyMatch(l -> l.isVisible() && l.getText().contains(words));
-    }
-
     private static void waitSays(FxRobot robot, String words) throws Exception {
         WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, words));
     }
