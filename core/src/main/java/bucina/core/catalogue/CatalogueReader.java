@@ -90,7 +90,7 @@ public final class CatalogueReader {
                 inches(r, "sharp_in"), inches(r, "typical_in"), r.get("drill"), inches(r, "hole_in"), r.get("source"))),
                 rows("clecos", tables.apply("clecos"), r -> new ClecoSize(r.get("size_in"), r.get("colour"), length(r, "hole_from_mm", Unit.MM),
                 length(r, "hole_to_mm", Unit.MM), r.get("source"))),
-                rows("nutplates", tables.apply("nutplates"), r -> new NutPlate(r.get("size"), inches(r, "hole_in"), r.get("drill"), inches(r, "lug_in"),
+                rows("nutplates", tables.apply("nutplates"), r -> NutPlate.twoLug(r.get("size"), inches(r, "hole_in"), r.get("drill"), inches(r, "lug_in"),
                 inches(r, "rivet_in"), r.get("source"))), rows("tools", tables.apply("tools"), r -> new Catalogue.CribTool(r.get("kind"), r.get("name"),
                 Arrays.stream(r.get("sizes_in").split(" +")).map(t -> Length.of(new BigDecimal(t), Unit.INCH)).toList(), r.get("source"))),
                 rows("compounds", tables.apply("compounds"), r -> new Catalogue.ShippedCompound(r.get("name"), r.get("kind"), (int) number(r, "induction_min"),

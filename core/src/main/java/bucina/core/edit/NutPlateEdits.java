@@ -16,11 +16,10 @@ import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
 import bucina.core.plan.Row;
+import bucina.core.plan.Zone;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.rule.RuleSet;
-import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
-import bucina.core.sheet.Ring;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -30,10 +29,6 @@ import java.util.Set;
 
 /** Nut plates put behind a face: a plate is a layer of its lug rivets' stack, so that they get lengths, dressing and edge checks like all others. */
 public final class NutPlateEdits {
-
-    /** Metal of a lug beyond its rivet, and half the width of the body: typical. */
-    private static final Length BEYOND = Length.in(.13);
-    private static final Length HALF_WIDE = Length.in(.16);
 
     private NutPlateEdits() {
     }
@@ -59,16 +54,31 @@ public final class NutPlateEdits {
                 .toList());
     }
 
-    /** Lays plates behind a face: they keep clear of its holes and of the edges of the sheet that they lie on, the last that covers the screws. */
+    /**
+     * Lays plates behind a face: they keep clear of its holes, of the edges of the sheet that they lie on, the last that covers the screws, and of what lies
+     * behind that sheet or stands there.
+     */
     public static NutPlateLayout lay(Face face, ScrewPattern pattern, NutPlate plate, RuleSet rules) {
         Set<Point> screws = new HashSet<>();
         pattern.screws().forEach(s -> screws.add(s.at()));
         List<Point> taken = face.groups().stream().flatMap(g -> g.rows().stream()).flatMap(r -> r.holes().stream()).map(Hole::at).filter(p ->
                 !screws.contains(p))
                 .toList();
-        Optional<Outline> sheet = face.layers().reversed().stream().map(Layer::outline).filter(o -> pattern.screws().stream().allMatch(s -> o.covers(s.at())))
-                .findFirst();
-        return NutPlateLayout.of(pattern, plate, rules, sheet, taken);
+        List<Layer> layers = face.layers();
+        int on = layers.size() - 1;
+        while (on >= 0 && !covers(layers.get(on), pattern)) {
+            on--;
+        }
+        List<NutPlateLayout.Behind> behind = new ArrayList<>();
+        for (int i = on + 1; on >= 0 && i < layers.size(); i++) {
+            behind.add(new NutPlateLayout.Behind(layers.get(i).name(), layers.get(i).outline()));
+        }
+        face.zones().stream().filter(z -> z.kind() == Zone.Kind.BEHIND).forEach(z -> behind.add(new NutPlateLayout.Behind(z.name(), z.outline())));
+        return NutPlateLayout.of(pattern, plate, rules, on < 0 ? Optional.empty() : Optional.of(layers.get(on).outline()), taken, behind);
+    }
+
+    private static boolean covers(Layer layer, ScrewPattern pattern) {
+        return pattern.screws().stream().allMatch(s -> layer.outline().covers(s.at()));
     }
 
     /**
@@ -92,7 +102,7 @@ public final class NutPlateEdits {
         List<Hole> holes = new ArrayList<>();
         for (NutPlateLayout.Laid laid : layout.plates()) {
             int n = holes.size() + 1;
-            layers.add(new Layer(new Id.Layer(next++), part.id(), "Nut plate " + n, lug, body(laid, plate)));
+            layers.add(new Layer(new Id.Layer(next++), part.id(), "Nut plate " + n, lug, laid.body()));
             holes.add(new Hole(new Id.Hole(next++), n, laid.screw(), Optional.empty()));
             for (Point p : laid.rivets()) {
                 lugs.add(new Hole(new Id.Hole(next++), lugs.size() + 1, p, Optional.empty()));
@@ -130,19 +140,6 @@ public final class NutPlateEdits {
         return free;
     }
 
-    /** A plate as a rectangle along its lugs. */
-    private static Outline body(NutPlateLayout.Laid laid, NutPlate plate) {
-        double c = Math.cos(Math.toRadians(laid.turn()));
-        double s = Math.sin(Math.toRadians(laid.turn()));
-        double l = plate.lug().plus(BEYOND).nanometres();
-        double w = HALF_WIDE.nanometres();
-        List<Point> corners = new ArrayList<>();
-        for (double[] k : new double[][] {{-l, -w}, {l, -w}, {l, w}, {-l, w}}) {
-            corners.add(new Point(laid.screw().x() + k[0] * c - k[1] * s, laid.screw().y() + k[0] * s + k[1] * c));
-        }
-        return Outline.of(Ring.polygon(corners));
-    }
-
     /** How many plates lie another way than along the edge. */
     public static long turned(ScrewPattern pattern, NutPlateLayout layout) {
         return java.util.stream.IntStream.range(0, layout.plates().size()).filter(i -> Math.abs(Math.sin(Math.toRadians(layout.plates().get(i).turn()
@@ -152,7 +149,8 @@ public final class NutPlateEdits {
     /** The drilling order of one plate, a sentence a step: the plate stays square to its screw. */
     public static List<String> steps(NutPlate plate) {
         return List.of("Drill the screw hole " + plate.drill() + ".", "Run a screw through and thread the plate on a turn or so: its lock must not be worn.",
-                "Turn it as drawn, drill one lug #40, cleco it, drill the other.", "Take it off, deburr, dimple or countersink.",
+                "Turn it as drawn, drill one lug rivet #40, cleco it, drill " + (plate.places().size() > 2 ? "the others." : "the other."),
+                        "Take it off, deburr, dimple or countersink.",
                 "Set one rivet, then the other, with the screw holding the plate flat.");
     }
 

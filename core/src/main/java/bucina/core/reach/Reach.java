@@ -32,17 +32,29 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
 
     /** Pieces of work that want a tool at the hole. */
     public enum Work {
-        DIMPLE("dimpled", Tool.Kind.C_FRAME, Tool.Kind.YOKE_DIES, Tool.Kind.REDUCED_DIES, Tool.Kind.FLAT_BAR),
-        COUNTERSINK("countersunk", Tool.Kind.STOP_CAGE, Tool.Kind.PILOTED_CUTTER),
-        SQUEEZE("set", Tool.Kind.YOKE, Tool.Kind.GUN_AND_BAR),
-        PULL("set", Tool.Kind.PULLED_GUN, Tool.Kind.HAND_PULLER);
+        DIMPLE("dimpled", "dimpling", Tool.Kind.C_FRAME, Tool.Kind.YOKE_DIES, Tool.Kind.REDUCED_DIES, Tool.Kind.FLAT_BAR),
+        COUNTERSINK("countersunk", "countersinking", Tool.Kind.STOP_CAGE, Tool.Kind.PILOTED_CUTTER),
+        SQUEEZE("set", "setting", Tool.Kind.YOKE, Tool.Kind.GUN_AND_BAR),
+        PULL("set", "pulling", Tool.Kind.PULLED_GUN, Tool.Kind.HAND_PULLER);
 
         private final String operation;
+        private final String title;
         private final List<Tool.Kind> kinds;
 
-        Work(String operation, Tool.Kind... kinds) {
+        Work(String operation, String title, Tool.Kind... kinds) {
             this.operation = operation;
+            this.title = title;
             this.kinds = List.of(kinds);
+        }
+
+        /** What it is called on the sheet. */
+        public String title() {
+            return title;
+        }
+
+        /** The kind of tool that does most of it. */
+        public Tool.Kind usual() {
+            return kinds.getFirst();
         }
 
         /** The word in commands: {@code dimpled}, {@code countersunk} or {@code set}. */

@@ -141,7 +141,8 @@ public record OtherWays(Part part, Face face, Layer sheet, List<String> ways, Le
                     if (a.face.id().equals(b.face.id()) || a.shape.holes().isEmpty()) {
                         continue;
                     }
-                    Optional<Double> there = least(a.shape, b.shape, o -> !o.by().over());
+                    // Turned half round on the face it is turned about the line between the two; lying straight it is turned end for end too.
+                    Optional<Double> there = least(a.shape, b.shape, o -> !o.by().over() && (sheets.size() == 2 || Math.abs(o.by().degrees()) > 90));
                     Optional<Double> rest = there.isEmpty() ? Optional.empty() : rest(sheets, a, b);
                     if (rest.isPresent()) {
                         add(part, "the other way up, with " + a.shape.layer().name() + " on " + b.face.name(), Math.max(there.get(), rest.get()));

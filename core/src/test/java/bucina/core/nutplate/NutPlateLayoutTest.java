@@ -26,7 +26,7 @@ class NutPlateLayoutTest {
     private final NutPlate eight = NutPlate.of(catalogue.nutPlates(), "8");
 
     private NutPlateLayout lay(ScrewPattern pattern) {
-        return NutPlateLayout.of(pattern, eight, catalogue.rules(), Optional.empty(), List.of());
+        return NutPlateLayout.of(pattern, eight, catalogue.rules(), Optional.empty(), List.of(), List.of());
     }
 
     @Test
@@ -75,12 +75,11 @@ class NutPlateLayoutTest {
         // The sheet ends .3 below the row of one: a plate across it would stand .044 outside; along it there is .3, 2.5 D is .234.
         Outline sheet = Outline.rectangle(Point.in(-2, -.3), Point.in(2, 2));
         NutPlateLayout one = NutPlateLayout.of(new ScrewPattern(List.of(new ScrewPattern.Screw(Point.in(0, 0), 90))), eight, catalogue.rules(),
-                Optional.of(sheet),
-                List.of());
+                Optional.of(sheet), List.of(), List.of());
         assertThat(one.findings()).isEmpty();
         assertThat(one.plates().getFirst().turn()).isZero();
         NutPlateLayout none = NutPlateLayout.of(new ScrewPattern(List.of(new ScrewPattern.Screw(Point.in(0, 0), 90))), eight, catalogue.rules(),
-                Optional.of(Outline.rectangle(Point.in(-.2, -.2), Point.in(.2, .2))), List.of());
+                Optional.of(Outline.rectangle(Point.in(-.2, -.2), Point.in(.2, .2))), List.of(), List.of());
         assertThat(none.findings()).extracting(Finding::rule).containsExactly("edge-distance-least");
     }
 
@@ -96,5 +95,53 @@ class NutPlateLayoutTest {
     void what_is_no_pattern_is_refused_with_an_example(String text) {
         assertThatThrownBy(() -> ScrewPattern.parse(text, new LengthParser(Unit.INCH, catalogue.drills()))).isInstanceOf(InputException.class)
                 .hasMessageMatching("(?s).*(like|write).*");
+    }
+
+    private NutPlateLayout one(NutPlate plate, NutPlateLayout.Behind... behind) {
+        return NutPlateLayout.of(new ScrewPattern(List.of(new ScrewPattern.Screw(Point.in(0, 0), 0))), plate, catalogue.rules(), Optional.of(
+                Outline.rectangle(Point.in(-3, -3), Point.in(3, 3))), List.of(), List.of(behind));
+    }
+
+    /** A plate lies .474 along and .16 across its screw: beside a rib from x .4 on it is turned, under one all round it cannot lie. */
+    @Test
+    void a_part_behind_turns_the_plate_until_it_clears_or_is_named() {
+        NutPlateLayout.Behind rib = new NutPlateLayout.Behind("Rib 3 flange", Outline.rectangle(Point.in(.4, -3), Point.in(1, 3)));
+        assertThat(one(eight).plates().getFirst().turn()).isZero();
+        assertThat(one(eight, rib).plates().getFirst().turn()).isEqualTo(90);
+        assertThat(one(eight, new NutPlateLayout.Behind("Rib 3 flange", Outline.rectangle(Point.in(.48, -3), Point.in(1, 3)))).plates().getFirst().turn())
+                .isZero();
+        NutPlateLayout.Behind above = new NutPlateLayout.Behind("Spar", Outline.rectangle(Point.in(-3, .2), Point.in(3, 1)));
+        NutPlateLayout caught = one(eight, rib, above);
+        assertThat(caught.findings()).extracting(Finding::rule).containsExactly("plate-hits-part");
+        assertThat(caught.findings().getFirst().message().in(Unit.INCH)).isEqualTo("At screw 1 the plate lies over Rib 3 flange, whichever way it is turned.");
+    }
+
+    @Test
+    void a_one_lug_plate_from_the_drawing_is_turned_right_round_and_a_corner_plate_keeps_its_corner() {
+        LengthParser lengths = new LengthParser(Unit.INCH, catalogue.drills());
+        NutPlate oneLug = eight.shaped(".344, 0; .640, 0", lengths);
+        assertThat(oneLug.even()).isFalse();
+        assertThat(eight.even()).isTrue();
+        assertThat(oneLug.lug()).isEqualTo(Length.in(.64));
+        NutPlateLayout.Behind rib = new NutPlateLayout.Behind("Rib 3 flange", Outline.rectangle(Point.in(.4, -3), Point.in(1, 3)));
+        NutPlateLayout.Laid turned = one(oneLug, rib).plates().getFirst();
+        assertThat(turned.turn()).isEqualTo(180);
+        assertThat(turned.rivets().get(1).across().in()).isCloseTo(-.64, within(1e-9));
+        NutPlate corner = eight.shaped("0.344, 0; 0, 0.344", lengths);
+        NutPlateLayout.Behind above = new NutPlateLayout.Behind("Spar", Outline.rectangle(Point.in(-3, .2), Point.in(3, 1)));
+        NutPlateLayout.Laid at = one(corner, above).plates().getFirst();
+        assertThat(one(corner, above).findings()).isEmpty();
+        assertThat(at.rivets()).allSatisfy(r -> assertThat(r.up().in()).isLessThan(1e-6));
+        assertThat(at.rivets().get(0).to(at.rivets().get(1)).in()).isCloseTo(.344 * Math.sqrt(2), within(1e-9));
+        // The body is the metal round both lugs and the screw, without the far corner.
+        assertThat(one(corner).plates().getFirst().body().covers(Point.in(.4, .4))).isFalse();
+        assertThat(one(corner).plates().getFirst().body().covers(Point.in(.2, .2))).isTrue();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "1", ".05, 0", ".344, 0; .344, 0", "a, b", ".3,0;.4,0;.5,0;.6,0;.7,0", ".344, 0;"})
+    void lug_rivets_that_cannot_be_are_refused_with_an_example(String text) {
+        assertThatThrownBy(() -> eight.shaped(text, new LengthParser(Unit.INCH, catalogue.drills()))).isInstanceOf(InputException.class)
+                .hasMessageMatching("(?s).*(like|write|beyond its screw hole).*");
     }
 }

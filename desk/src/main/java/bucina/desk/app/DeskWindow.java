@@ -32,6 +32,7 @@ import bucina.desk.session.LengthClasses;
 import bucina.desk.session.Stage;
 import bucina.desk.session.WorkTimer;
 import bucina.desk.sheet.OrientationBadge;
+import bucina.desk.sheet.ReachBar;
 import bucina.desk.sheet.SheetView;
 import bucina.desk.strip.ClecoBar;
 import bucina.desk.strip.RowStrip;
@@ -67,6 +68,7 @@ public final class DeskWindow {
     private final TopBar top;
     private final StageRail rail;
     private final OrientationBadge badge;
+    private final ReachBar reachBar;
     private final StackPane middle;
     private final ClecoBar clecos;
     private final Finder finder;
@@ -102,7 +104,10 @@ public final class DeskWindow {
         top = new TopBar(desk, timer, this::search);
         rail = new StageRail(desk);
         badge = new OrientationBadge(desk);
-        middle = new StackPane(sheet, badge);
+        reachBar = new ReachBar(desk, this::reach);
+        middle = new StackPane(sheet, badge, reachBar);
+        StackPane.setAlignment(reachBar, Pos.BOTTOM_RIGHT);
+        StackPane.setMargin(reachBar, new Insets(0, 12, 12, 0));
         StackPane.setAlignment(badge, Pos.BOTTOM_LEFT);
         StackPane.setMargin(badge, new Insets(0, 0, 10, 36));
         sheetRoom.setLeft(rack);
@@ -175,6 +180,7 @@ public final class DeskWindow {
         bench.use(p, scale);
         rack.use(p);
         badge.use(p);
+        reachBar.use(p);
         if (sums != null) {
             sums.use(p, scale);
         }

@@ -84,6 +84,7 @@ final class Keys {
         add("Bring in a drawing or a hole table", "I", plain(KeyCode.I), window::bringIn);
         add("Callouts: read them in", "K", plain(KeyCode.K), window::callouts);
         add("Will the tool fit? The tool crib, and what it reaches", "V", plain(KeyCode.V), window::reach);
+        add("Reach on the sheet: what tools get where, or stop", "Z", plain(KeyCode.Z), desk::turnReach);
         add("Gauge: readings sent to a field", "Ctrl+G", shortcut(KeyCode.G), window::gauge);
         add("Before taking apart: index marks and readings", "Ctrl+D", shortcut(KeyCode.D), window::apart);
         add("Primer and sealant: batches and their clocks", "Ctrl+M", shortcut(KeyCode.M), window::mix);
@@ -190,7 +191,9 @@ final class Keys {
             desk.playingProperty().set(Optional.empty());
             return;
         }
-        if (desk.benchProperty().get()) {
+        if (desk.reachingProperty().get().isPresent()) {
+            desk.turnReach();
+        } else if (desk.benchProperty().get()) {
             desk.benchProperty().set(false);
         } else if (desk.changingProperty().get() && desk.cursor().isEmpty() && desk.layerProperty().get().isEmpty()) {
             desk.changingProperty().set(false);

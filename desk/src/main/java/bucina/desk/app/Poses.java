@@ -99,8 +99,18 @@ final class Poses {
             desk.show(desk.snapshot().build().face("Main spar web").orElseThrow().face().id());
             window.reach();
         });
-        poses.put("to-batch", () -> {
+        poses.put("to-reach-sheet", () -> {
             window.putAway();
+            pick(desk, "Upper skin", "R1", 9);
+            desk.stageProperty().set(Stage.DRESS);
+            desk.taskProperty().set(Task.of(Operation.COUNTERSUNK));
+            window.sheet().zoom(4);
+            desk.turnReach();
+        });
+        poses.put("reach-sheet", () -> { });
+        poses.put("to-batch", () -> {
+            desk.turnReach();
+            window.sheet().fit();
             desk.show(desk.snapshot().build().face("Lower skin").orElseThrow().face().id());
             mixing(desk);
         });

@@ -10,7 +10,6 @@ import bucina.core.plan.Face;
 import bucina.core.plan.Row;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
-import bucina.core.sheet.Ring;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Ui;
@@ -35,6 +34,7 @@ public final class NutPlateCard extends VBox {
     private final TextField pattern;
     private final TextField origin;
     private final ComboBox<NutPlate> plate;
+    private final TextField places;
     private final TextField lug;
     private final FacePicture picture;
     private final Label says = Ui.wrapped("", "strong");
@@ -65,6 +65,8 @@ public final class NutPlateCard extends VBox {
         plate = f.choice("Plate for #", plates, plates.stream().filter(p -> p.size().equals("8")).findFirst().orElse(plates.getFirst()), NutPlate::size,
                 "np-size",
                 p -> look());
+        places = f.live("Lug rivets", "", "np-places", t -> look());
+        places.setPromptText("two-lug, or x, y; x, y from the drawing");
         lug = f.live("Lug, measured", "", "np-lug", t -> look());
         lug.setPromptText("measure one, like .025");
         go = Ui.button("Put them on the face", "Enter", this::go, "primary");
@@ -92,6 +94,10 @@ public final class NutPlateCard extends VBox {
         return NutPlateEdits.at(ScrewPattern.parse(pattern.getText(), desk.lengths()), PanelForm.point(origin.getText(), desk.lengths()));
     }
 
+    private NutPlate shaped() {
+        return places.getText().isBlank() ? plate.getValue() : plate.getValue().shaped(places.getText(), desk.lengths());
+    }
+
     private void look() {
         if (go == null) {
             return;
@@ -102,11 +108,12 @@ public final class NutPlateCard extends VBox {
         Face face = desk.face().face();
         try {
             ScrewPattern screws = screws();
-            NutPlateLayout layout = NutPlateEdits.lay(face, screws, plate.getValue(), desk.snapshot().build().rules());
+            NutPlateLayout layout = NutPlateEdits.lay(face, screws, shaped(), desk.snapshot().build().rules());
             draw(face, layout);
             long turned = NutPlateEdits.turned(screws, layout);
             int n = layout.plates().size();
-            says.setText(n + " plates, " + 2 * n + " lug rivets" + (typed ? ", " + n + " screws" : "") + (turned == 0 ? ", all along the edge." : ", " + turned
+            says.setText(n + " plates, " + layout.plate().places().size() * n + " lug rivets" + (typed ? ", " + n + " screws" : "") + (turned == 0
+                    ? ", all along the edge." : ", " + turned
                     + " turned to clear."));
             if (layout.findings().isEmpty()) {
                 Ui.shown(error, false);
@@ -124,7 +131,7 @@ public final class NutPlateCard extends VBox {
 
     private void draw(Face face, NutPlateLayout layout) {
         List<Outline> outlines = new ArrayList<>();
-        double lugs = plate.getValue().lug().nanometres() + 3e6;
+        double lugs = layout.plate().lug().nanometres() + 3e6;
         double minX = layout.plates().stream().mapToDouble(p -> p.screw().x()).min().orElse(0) - lugs * 2;
         double maxX = layout.plates().stream().mapToDouble(p -> p.screw().x()).max().orElse(0) + lugs * 2;
         double minY = layout.plates().stream().mapToDouble(p -> p.screw().y()).min().orElse(0) - lugs * 2;
@@ -132,16 +139,7 @@ public final class NutPlateCard extends VBox {
         outlines.add(Outline.rectangle(new Point(minX, minY), new Point(maxX, maxY)));
         List<Point> points = new ArrayList<>();
         layout.plates().forEach(p -> {
-            Point a = p.rivets().get(0);
-            Point b = p.rivets().get(1);
-            double long1 = Math.max(1, a.to(b).nanometres());
-            double ux = (b.x() - a.x()) / long1;
-            double uy = (b.y() - a.y()) / long1;
-            double e = 3.3e6;
-            double w = 4e6;
-            outlines.add(Outline.of(Ring.polygon(List.of(new Point(a.x() - ux * e + uy * w, a.y() - uy * e - ux * w), new Point(b.x() + ux * e + uy * w,
-                    b.y() + uy
-                    * e - ux * w), new Point(b.x() + ux * e - uy * w, b.y() + uy * e + ux * w), new Point(a.x() - ux * e - uy * w, a.y() - uy * e + ux * w)))));
+            outlines.add(p.body());
             points.add(p.screw());
             points.addAll(p.rivets());
         });
@@ -152,7 +150,7 @@ public final class NutPlateCard extends VBox {
         try {
             Length thick = desk.lengths().parsePositive(lug.getText(), "Lug");
             boolean typed = row.getValue().isEmpty();
-            NutPlate with = plate.getValue();
+            NutPlate with = shaped();
             ScrewPattern screws = screws();
             var face = desk.face().face().id();
             desk.session().plan("putting on " + screws.screws().size() + " nut plates", b -> NutPlateEdits.add(b, face, NutPlateEdits.lay(b.faces().stream()

@@ -90,9 +90,16 @@ public final class ReachCard extends VBox {
                 "soft"),
                 Ui.scroll(reached));
         HBox.setHgrow(right, Priority.ALWAYS);
+        Button sheet = Ui.button("See it on the sheet", "Z", () -> {
+            away.run();
+            if (desk.reachingProperty().get().isEmpty()) {
+                desk.turnReach();
+            }
+        });
+        sheet.setId("reach-sheet");
         HBox columns = new HBox(18, left, right);
         VBox.setVgrow(columns, Priority.ALWAYS);
-        getChildren().addAll(Ui.label("Will the tool fit?", "bench-title"), columns, new HBox(Ui.button("Close", "Esc", away, "quiet")));
+        getChildren().addAll(Ui.label("Will the tool fit?", "bench-title"), columns, new HBox(8, sheet, Ui.button("Close", "Esc", away, "quiet")));
         fill();
     }
 

@@ -25,6 +25,9 @@ final class CalcNutplateCommand implements Callable<Integer> {
     private String screws;
     @Option(names = "--size", required = true, description = "Of the screws: 6, 8, 10 or 1/4.")
     private String size;
+    @Option(names = "--lugs", defaultValue = "",
+            description = "Lug rivets from the screw where it is no two-lug plate, x,y;x,y with x along the plate: from the drawing.")
+    private String lugs;
     @Option(names = "--times", defaultValue = "1", description = "How many such brackets, both hands counted: for the demand.")
     private int times;
 
@@ -33,8 +36,10 @@ final class CalcNutplateCommand implements Callable<Integer> {
         if (times < 1 || times > 10_000) {
             throw Common.wrong("--times " + times + ": it is 1 to 10000, like 2");
         }
-        NutPlate plate = NutPlate.of(common.catalogue().nutPlates(), size);
-        NutPlateLayout layout = NutPlateLayout.of(ScrewPattern.parse(screws, common.lengths()), plate, common.catalogue().rules(), Optional.empty(), List.of());
+        NutPlate twoLug = NutPlate.of(common.catalogue().nutPlates(), size);
+        NutPlate plate = lugs.isBlank() ? twoLug : twoLug.shaped(lugs, common.lengths());
+        NutPlateLayout layout = NutPlateLayout.of(ScrewPattern.parse(screws, common.lengths()), plate, common.catalogue().rules(), Optional.empty(), List.of(),
+                List.of());
         ObjectNode node = Common.object();
         ArrayNode at = node.putArray("screws");
         ArrayNode plates = node.putArray("plates");
@@ -52,11 +57,11 @@ final class CalcNutplateCommand implements Callable<Integer> {
                     String.join("; ", laid.rivets().stream().map(r -> common.show(r.across()) + ", " + common.show(r.up())).toList())));
         }
         int count = layout.plates().size() * times;
-        node.putObject("demand").put("plates", count).put("rivets", 2 * count).put("screws", count);
+        node.putObject("demand").put("plates", count).put("rivets", plate.places().size() * count).put("screws", count);
         node.set("findings", common.findings(layout.findings()));
         lines.add("Screw holes " + plate.drill() + " " + common.show(plate.hole()) + ", lug rivets " + common.show(plate.rivet()) + " (" + plate.source()
                 + ")");
-        lines.add("Take " + count + " plates, " + 2 * count + " rivets, " + count + " screws.");
+        lines.add("Take " + count + " plates, " + plate.places().size() * count + " rivets, " + count + " screws.");
         layout.findings().forEach(f -> lines.add(common.line(f)));
         lines.add("Run a screw through, thread the plate on a turn, drill one lug, cleco, drill the other. Measure the lug: it is a layer.");
         common.answer(node, lines);

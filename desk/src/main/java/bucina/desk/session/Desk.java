@@ -8,6 +8,7 @@ import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.progress.Task;
+import bucina.core.reach.Reach;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
 import java.util.List;
@@ -61,6 +62,7 @@ public final class Desk {
     private final ObjectProperty<Optional<Playing>> playing = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Task> task = new SimpleObjectProperty<>(Task.of(Operation.FINAL_SIZE));
     private final ReadOnlyObjectWrapper<Optional<Progress>> progress = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<Reaching>> reaching = new ReadOnlyObjectWrapper<>(Optional.empty());
     /** Counted last, of any face. */
     private Optional<Progress> last = Optional.empty();
     private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.STUDY);
@@ -97,12 +99,14 @@ public final class Desk {
                 progress.set(Optional.empty());
                 playing.set(Optional.empty());
                 count();
+                reachAgain();
             }
         });
         shown.addListener((o, was, now) -> {
             playing.set(Optional.empty());
             if (!attempting) {
                 count();
+                reachAgain();
             }
         });
         task.addListener((o, was, now) -> count());
@@ -377,5 +381,38 @@ public final class Desk {
         Id.Face face = selection.get().face();
         Optional<Progress> before = last;
         session.aside(() -> Apart.of(now, now.ref(face).assembly(), before.map(Progress::apart)), then, session::say);
+    }
+
+    /** What tools reach on the face shown; empty while that is not shown. */
+    public ReadOnlyObjectProperty<Optional<Reaching>> reachingProperty() {
+        return reaching.getReadOnlyProperty();
+    }
+
+    /** Shows what tools reach, for the work of the stage, or puts it away. */
+    public void turnReach() {
+        if (reaching.get().isPresent()) {
+            reaching.set(Optional.empty());
+        } else {
+            reach(stage.get() == Stage.SET ? Reach.Work.SQUEEZE : task.get().operation() == Operation.COUNTERSUNK ? Reach.Work.COUNTERSINK : Reach.Work.DIMPLE);
+        }
+    }
+
+    /** Shows what tools reach for one piece of work, worked out off the interface thread. */
+    public void reach(Reach.Work work) {
+        Snapshot now = snapshot();
+        FaceReading face = face();
+        session.aside(() -> Reaching.of(face, now.build(), ToolCrib.of(now.build(), session.catalogue()), work), r -> {
+            if (snapshot() == now && selection.get().face().equals(face.face().id())) {
+                reaching.set(r);
+                if (r.isEmpty()) {
+                    session.say("Nothing on this face wants a tool at its holes.");
+                }
+            }
+        }, session::say);
+    }
+
+    /** Another plan, or another face: what is shown of reach is worked out again. */
+    private void reachAgain() {
+        reaching.get().ifPresent(r -> reach(r.work()));
     }
 }

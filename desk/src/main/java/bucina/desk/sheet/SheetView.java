@@ -9,6 +9,7 @@ import bucina.desk.look.Sprites;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Playing;
 import bucina.desk.session.LengthClasses;
+import bucina.desk.session.Reaching;
 import bucina.desk.session.Selection;
 import java.util.Comparator;
 import java.util.Optional;
@@ -83,6 +84,7 @@ public final class SheetView extends Region {
         desk.stageProperty().addListener((o, was, now) -> draw());
         desk.trimProperty().addListener((o, was, now) -> draw());
         desk.playingProperty().addListener((o, was, now) -> draw());
+        desk.reachingProperty().addListener((o, was, now) -> draw());
         desk.progressProperty().addListener((o, was, now) -> {
             if (!was.map(p -> p.marks()).equals(now.map(p -> p.marks()))) {
                 draw();
@@ -226,8 +228,13 @@ public final class SheetView extends Region {
         painter.zones(face);
         painter.holes(desk.snapshot(), face, desk.stageProperty().get(), lengths, desk.skipped(), desk.playingProperty().get()
                 .map(Playing::states).orElse(java.util.Map.of()));
+        reaching().ifPresent(r -> ReachPainter.holes(sheet.getGraphicsContext2D(), drawn, face, r, palette, getWidth(), getHeight()));
         painter.rulers(desk.unit(), face.face().xToward(), face.face().yToward());
         drawOverlay();
+    }
+
+    private Optional<Reaching> reaching() {
+        return desk.reachingProperty().get().filter(r -> r.face().equals(desk.selectionProperty().get().face()));
     }
 
     private void describe(FaceReading face) {
@@ -249,6 +256,7 @@ public final class SheetView extends Region {
         detail.ifPresent(d -> d.draw(g, desk, lengths, palette, sprites));
         desk.row().ifPresent(painter::flags);
         desk.cursor().ifPresent(c -> painter.runningDimension(c, desk.unit()));
+        desk.cursor().ifPresent(c -> reaching().ifPresent(r -> ReachPainter.room(g, drawn, c, r, palette)));
         describe(face);
         Selection selection = desk.selectionProperty().get();
         double r = SheetPainter.glyphSize(drawn, face) * 0.5 + 2.5;

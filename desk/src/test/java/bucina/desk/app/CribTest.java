@@ -80,4 +80,44 @@ class CribTest extends OnWindow {
         robot.interact(() -> robot.lookup("#np-pattern").queryAs(TextField.class).setText("row:3:.3"));
         assertThat(says(robot, "whichever way the plate is turned")).isTrue();
     }
+
+    @Test
+    void what_tools_reach_is_shown_on_the_sheet_hole_by_hole_and_put_away(FxRobot robot) throws Exception {
+        robot.interact(() -> {
+            desk.show(desk.snapshot().build().face("Upper skin").orElseThrow().face().id());
+            desk.taskProperty().set(bucina.core.progress.Task.of(bucina.core.log.Operation.COUNTERSUNK));
+            desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R1.9")));
+        });
+        robot.push(KeyCode.Z);
+        until(robot, "Reach, countersinking");
+        assertThat(says(robot, "another tool 68")).isTrue();
+        assertThat(text(robot,
+                "#reach-hole")).isEqualTo("R1.9, countersunk: Piloted cutter by hand. Stop-cage countersink tips over the edge: it needs .500 in of "
+                + "sheet, there is .430 in.");
+        robot.interact(() -> desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R18.2"))));
+        assertThat(text(robot, "#reach-hole")).isEqualTo("R18.2 is not countersunk.");
+        fire(robot, "#reach-next");
+        until(robot, "Reach, setting");
+        // A tool of one's own changes what is shown.
+        robot.interact(() -> session.plan("adding a cage", b -> bucina.desk.session.ToolCrib.plus(b, Tool.Kind.STOP_CAGE, "Small cage", java.util.List.of(
+                Length.in(.4))), () -> { }, s -> { }));
+        fire(robot, "#reach-next");
+        fire(robot, "#reach-next");
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, "Reach, countersinking") && !says(robot, "another tool 68"));
+        robot.push(KeyCode.ESCAPE);
+        assertThat(robot.lookup("#reach-bar").query().isVisible()).isFalse();
+        assertThat(desk.cursor()).isPresent();
+    }
+
+    @Test
+    void a_one_lug_plate_is_entered_from_the_drawing(FxRobot robot) throws Exception {
+        robot.interact(() -> desk.show(desk.snapshot().build().face("Lower skin").orElseThrow().face().id()));
+        robot.push(KeyCode.O);
+        write(robot, "#np-lug", ".025");
+        write(robot, "#np-places", ".344");
+        assertThat(says(robot, "are no places x, y from the screw")).isTrue();
+        assertThat(robot.lookup("#np-go").queryAs(Button.class).isDisabled()).isTrue();
+        write(robot, "#np-places", ".344, 0; .344, .3; -.344, 0");
+        assertThat(says(robot, "8 plates, 24 lug rivets")).isTrue();
+    }
 }
