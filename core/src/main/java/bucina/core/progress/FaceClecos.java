@@ -105,7 +105,7 @@ public record FaceClecos(List<RowPlan> rows, List<Use> sizes) {
     }
 
     /** Rows of a wrapped skin as the work goes aft: from the forward edge, whichever way y runs. */
-    private static List<Row> aft(FaceReading face) {
+    static List<Row> aft(FaceReading face) {
         double sign = face.face().yToward().contains("aft") ? 1 : -1;
         return face.face().groups().stream().flatMap(g -> g.rows().stream()).filter(r -> !r.holes().isEmpty()).sorted(Comparator.comparingDouble(r -> sign
                 * r.holes().stream().mapToDouble(h -> h.at().y()).average().orElse(0))).toList();

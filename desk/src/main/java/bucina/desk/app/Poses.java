@@ -60,6 +60,12 @@ final class Poses {
                 window.step(1);
             }
         });
+        poses.put("to-locating", () -> ((javafx.scene.control.ComboBox<?>) scene.lookup("#cleco-work")).getSelectionModel().select(0));
+        poses.put("locating", () -> {
+            for (int i = 0; i < 7; i++) {
+                window.step(1);
+            }
+        });
         poses.put("dressing", () -> {
             pick(desk, "Upper skin", "R1", 14);
             desk.stageProperty().set(Stage.DRESS);

@@ -7,6 +7,7 @@ import bucina.core.sheet.Point;
 import bucina.core.sheet.Trace;
 import bucina.desk.look.Palette;
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.layout.Region;
@@ -18,6 +19,7 @@ final class FacePicture extends Region {
     private Palette palette;
     private List<Outline> sheets = List.of();
     private List<Point> holes = List.of();
+    private Optional<Box> view = Optional.empty();
 
     FacePicture(Palette palette, double width, double height) {
         this.palette = palette;
@@ -39,6 +41,12 @@ final class FacePicture extends Region {
         draw();
     }
 
+    /** Shows a part of a face only. */
+    void showIn(Box box, List<Outline> outlines, List<Point> points) {
+        view = Optional.of(box);
+        showOutlines(outlines, points);
+    }
+
     private void draw() {
         GraphicsContext g = canvas.getGraphicsContext2D();
         double w = canvas.getWidth();
@@ -55,6 +63,7 @@ final class FacePicture extends Region {
         if (box == null) {
             return;
         }
+        box = view.orElse(box);
         double scale = Math.min((w - 20) / Math.max(1, box.width()), (h - 20) / Math.max(1, box.height()));
         double x0 = w / 2 - (box.minX() + box.width() / 2) * scale;
         double y0 = h / 2 + (box.minY() + box.height() / 2) * scale;

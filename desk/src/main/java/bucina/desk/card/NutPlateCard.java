@@ -7,7 +7,9 @@ import bucina.core.nutplate.NutPlate;
 import bucina.core.nutplate.NutPlateLayout;
 import bucina.core.nutplate.ScrewPattern;
 import bucina.core.plan.Face;
+import bucina.core.plan.Layer;
 import bucina.core.plan.Row;
+import bucina.core.sheet.Box;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
 import bucina.desk.look.Fields;
@@ -136,14 +138,15 @@ public final class NutPlateCard extends VBox {
         double maxX = layout.plates().stream().mapToDouble(p -> p.screw().x()).max().orElse(0) + lugs * 2;
         double minY = layout.plates().stream().mapToDouble(p -> p.screw().y()).min().orElse(0) - lugs * 2;
         double maxY = layout.plates().stream().mapToDouble(p -> p.screw().y()).max().orElse(0) + lugs * 2;
-        outlines.add(Outline.rectangle(new Point(minX, minY), new Point(maxX, maxY)));
+        face.layers().stream().map(Layer::outline).sorted(java.util.Comparator.comparingDouble((Outline o) -> o.outer().area()).reversed()).forEach(
+                outlines::add);
         List<Point> points = new ArrayList<>();
         layout.plates().forEach(p -> {
             outlines.add(p.body());
             points.add(p.screw());
             points.addAll(p.rivets());
         });
-        picture.showOutlines(outlines, points);
+        picture.showIn(new Box(minX, minY, maxX, maxY), outlines, points);
     }
 
     private void go() {

@@ -5,6 +5,7 @@ import bucina.core.cleco.Mode;
 import bucina.core.hold.Holds;
 import bucina.core.measure.LengthFormat;
 import bucina.core.progress.FaceClecos;
+import bucina.core.progress.FaceLocate;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
@@ -13,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
@@ -40,11 +42,14 @@ final class ClecoCommand extends OnBuild implements Callable<Integer> {
         Holds holds = new Holds(opened.build());
         FaceClecos plan = FaceClecos.of(opened.derivation().face(ref.face().id()), holds, common().catalogue().clecos(), counts(opened.build().stock()),
                 Optional.ofNullable(mode).map(Mode::parse), nearest);
+        FaceLocate locate = FaceLocate.of(opened.derivation().face(ref.face().id()), opened.log(), common().catalogue().clecos(),
+                counts(opened.build().stock()),
+                Optional.ofNullable(mode).map(Mode::parse));
         List<FaceClecos.RowPlan> rows = plan.rows().stream().filter(r -> row == null || r.row().name().equalsIgnoreCase(row.strip())).toList();
         if (rows.isEmpty()) {
             throw Common.wrong("there is no row \"" + row + "\" on " + ref.face().name());
         }
-        common().answer(tree(ref.face().name(), plan, rows, holds), lines(plan, rows, holds));
+        common().answer(tree(ref.face().name(), plan, rows, holds, locate), lines(plan, rows, holds, locate));
         return rows.stream().allMatch(r -> r.plan().filter(ClecoPlan::fits).isPresent()) ? Cli.FINE : Cli.FINDINGS;
     }
 
@@ -61,7 +66,7 @@ final class ClecoCommand extends OnBuild implements Callable<Integer> {
         return counts;
     }
 
-    private ObjectNode tree(String name, FaceClecos plan, List<FaceClecos.RowPlan> rows, Holds holds) {
+    private ObjectNode tree(String name, FaceClecos plan, List<FaceClecos.RowPlan> rows, Holds holds, FaceLocate locate) {
         ObjectNode node = Common.object().put("face", name);
         ArrayNode sizes = node.putArray("sizes");
         plan.sizes().forEach(u -> {
@@ -71,6 +76,13 @@ final class ClecoCommand extends OnBuild implements Callable<Integer> {
             } else {
                 each.putNull("bin");
             }
+        });
+        ObjectNode first = node.putObject("locate").put("reason", locate.shape().reason()).put("every", locate.dense());
+        ArrayNode waves = first.putArray("waves");
+        locate.steps().forEach(w -> {
+            ObjectNode each = waves.addObject().put("every", w.every()).put("why", w.why());
+            ArrayNode place = each.putArray("place");
+            w.holes().forEach(h -> place.add(h.label()));
         });
         ArrayNode list = node.putArray("rows");
         for (FaceClecos.RowPlan r : rows) {
@@ -88,11 +100,16 @@ final class ClecoCommand extends OnBuild implements Callable<Integer> {
         return node;
     }
 
-    private List<String> lines(FaceClecos plan, List<FaceClecos.RowPlan> rows, Holds holds) {
+    private List<String> lines(FaceClecos plan, List<FaceClecos.RowPlan> rows, Holds holds, FaceLocate locate) {
         List<String> lines = new ArrayList<>();
         plan.sizes().forEach(u -> lines.add("Cleco %-5s (%s)  peak %d%s".formatted(u.size().name(), u.size().colour(), u.peak(),
                 u.bin() < 0 ? ", no bin counted"
                 : " of " + u.bin())));
+        if (row == null) {
+            lines.add("Locate first, " + locate.shape().reason() + ": " + (locate.dense() == 0 ? "the bin is too small even for every 64th hole"
+                    : locate.steps().stream().mapToInt(w -> w.holes().size()).sum() + " clecos, every " + locate.dense() + " holes in the end"));
+            locate.steps().forEach(w -> lines.add("      " + w.holes().stream().map(h -> h.label()).collect(Collectors.joining(", "))));
+        }
         for (FaceClecos.RowPlan r : rows) {
             String what = r.size().isEmpty() ? "no cleco holds well in " + LengthFormat.trade(r.holes().getFirst().solution().hole(), common().unit())
                     : r.plan().filter(ClecoPlan::fits).map(p -> p.row().mode().code() + ", peak " + p.peak() + ", " + p.moves() + " placed")

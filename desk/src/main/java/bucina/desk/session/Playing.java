@@ -1,6 +1,7 @@
 package bucina.desk.session;
 
 import bucina.core.cleco.ClecoPlan;
+import bucina.core.cleco.ClecoSize;
 import bucina.core.cleco.Mode;
 import bucina.core.cleco.RivetOrder;
 import bucina.core.cleco.TwoHands;
@@ -9,6 +10,7 @@ import bucina.core.log.HoleState;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Id;
 import bucina.core.progress.FaceClecos;
+import bucina.core.progress.FaceLocate;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -18,20 +20,21 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
- * A row's cleco plan as it is played on the sheet. Immutable.
+ * A cleco plan as it is played on the sheet: how the face is located, or a row's. Immutable.
  *
  * @param face    the plan of the whole face
+ * @param locate  how the face is located before any row is drilled
  * @param row     the row played
  * @param step    which step is shown, from 0
  * @param work    what is played
- * @param states  of the row's holes while this step is done
- * @param inUse   clecos in the row then
+ * @param states  of the holes played while this step is done
+ * @param inUse   clecos in them then
  */
-public record Playing(FaceClecos face, FaceClecos.RowPlan row, int step, Work work, Map<Id.Hole, HoleState> states, int inUse) {
+public record Playing(FaceClecos face, FaceLocate locate, FaceClecos.RowPlan row, int step, Work work, Map<Id.Hole, HoleState> states, int inUse) {
 
-    /** What is played of a row. */
+    /** What is played. */
     public enum Work {
-        DRILL("drilled by one"), TWO("drilled by two"), RIVET("riveted");
+        LOCATE("face located"), DRILL("drilled by one"), TWO("drilled by two"), RIVET("riveted");
 
         private final String words;
 
@@ -50,12 +53,14 @@ public record Playing(FaceClecos face, FaceClecos.RowPlan row, int step, Work wo
                              Work work) {
         FaceClecos plan = FaceClecos.of(snapshot.face(on), snapshot.holds(), catalogue.clecos(), snapshot.build().stock(), mode, nearest);
         FaceClecos.RowPlan row = plan.rows().stream().filter(r -> at.equals(Optional.of(r.row().id()))).findFirst().orElse(plan.rows().getFirst());
-        return new Playing(plan, row, 0, work, Map.of(), 0).at(snapshot.holds(), 0);
+        FaceLocate locate = FaceLocate.of(snapshot.face(on), snapshot.log(), catalogue.clecos(), snapshot.build().stock(), mode);
+        return new Playing(plan, locate, row, 0, work, Map.of(), 0).at(snapshot.holds(), 0);
     }
 
     /** How many steps the row takes. */
     public int steps(Holds holds) {
         return switch (work) {
+            case LOCATE -> locate.steps().size();
             case DRILL -> waves().size();
             case TWO -> hands().turns().size();
             case RIVET -> riveting(holds).size();
@@ -78,10 +83,15 @@ public record Playing(FaceClecos face, FaceClecos.RowPlan row, int step, Work wo
     /** The same at another step, kept within the plan. */
     public Playing at(Holds holds, int wished) {
         int now = Math.clamp(wished, 0, Math.max(0, steps(holds) - 1));
+        if (work == Work.LOCATE) {
+            return located(now);
+        }
         Set<Integer> in = new HashSet<>();
         Set<Integer> drilled = new HashSet<>();
         Set<Integer> set = new HashSet<>();
         switch (work) {
+            case LOCATE -> {
+            }
             case DRILL -> waves().stream().limit(now + 1L).forEach(w -> {
                 in.addAll(w.place());
                 drilled.addAll(w.drill());
@@ -110,11 +120,22 @@ public record Playing(FaceClecos face, FaceClecos.RowPlan row, int step, Work wo
             states.put(row.holes().get(n - 1).hole().id(), set.contains(n) ? HoleState.SET : in.contains(n) ? HoleState.CLECOED
                     : drilled.contains(n) ? HoleState.DRILLED : HoleState.PLANNED);
         }
-        return new Playing(face, row, now, work, Map.copyOf(states), in.size());
+        return new Playing(face, locate, row, now, work, Map.copyOf(states), in.size());
+    }
+
+    private Playing located(int now) {
+        Map<Id.Hole, HoleState> states = new HashMap<>();
+        locate.steps().stream().limit(now + 1L).forEach(s -> s.holes().forEach(h -> states.put(h.hole().id(), HoleState.CLECOED)));
+        return new Playing(face, locate, row, now, work, Map.copyOf(states), states.size());
     }
 
     /** The step in one sentence; with two people, what each does. */
     public String sentence(Snapshot snapshot, Unit unit) {
+        if (work == Work.LOCATE) {
+            return locate.steps().isEmpty() ? "Nothing to locate: the bin is too small even for every 64th hole, or every hole is set." : (locate.steps().get(
+                    step).every() > 1 ? "Every " + locate.steps().get(step).every() + Playing.th(locate.steps().get(step).every()) + " hole: cleco " : "Cleco ")
+                    + locate.steps().get(step).holes().stream().map(h -> h.label()).collect(Collectors.joining(", ")) + ".";
+        }
         if (work == Work.RIVET && row.size().isPresent()) {
             return FaceClecos.sentence(row, riveting(snapshot.holds()).get(step));
         }
@@ -134,12 +155,20 @@ public record Playing(FaceClecos face, FaceClecos.RowPlan row, int step, Work wo
         return first + (second.isEmpty() ? "" : "The other " + second + ".");
     }
 
+    private static String th(int n) {
+        return n % 10 == 2 && n != 12 ? "nd" : "th";
+    }
+
     private String labels(List<Integer> numbers) {
         return numbers.stream().map(n -> row.holes().get(n - 1).label()).collect(Collectors.joining(", "));
     }
 
     /** Why this step. */
     public String why() {
+        if (work == Work.LOCATE) {
+            String thin = locate.dense() > locate.wanted() ? " The bin holds every " + locate.dense() + th(locate.dense()) + " hole: not more." : "";
+            return (locate.steps().isEmpty() ? "" : capital(locate.steps().get(step).why()) + ". ") + capital(locate.shape().reason()) + "." + thin;
+        }
         if (work == Work.RIVET) {
             return "Set every second hole first, from the middle outward; then pull a cleco and set its hole.";
         }
@@ -153,11 +182,18 @@ public record Playing(FaceClecos face, FaceClecos.RowPlan row, int step, Work wo
 
     /** Clecos in use against the peak and the bin. */
     public String supply(Holds holds) {
+        if (work == Work.LOCATE) {
+            return locate.sizes().entrySet().stream().map(e -> e.getKey().name() + " " + e.getKey().colour() + ": " + e.getValue() + " in the end"
+                    + bin(e.getKey())).collect(Collectors.joining(", "));
+        }
         int peak = work == Work.RIVET ? FaceClecos.rivet(row, holds).peak() : row.plan().map(ClecoPlan::peak).orElse(0);
         return row.size().map(s -> {
-            String bin = face.sizes().stream().filter(u -> u.size().equals(s) && u.bin() >= 0).map(u -> " of " + u.bin()).findFirst().orElse("");
-            return s.name() + " " + s.colour() + ": " + inUse + ", peak " + peak + bin;
+            return s.name() + " " + s.colour() + ": " + inUse + ", peak " + peak + bin(s);
         }).orElse("");
+    }
+
+    private String bin(ClecoSize size) {
+        return face.sizes().stream().filter(u -> u.size().equals(size) && u.bin() >= 0).map(u -> " of " + u.bin()).findFirst().orElse("");
     }
 
     /** The row after this one in the face's order; empty at the last. */

@@ -33,6 +33,7 @@ public final class ClecoBar extends VBox {
     private final ComboBox<Optional<Mode>> mode = new ComboBox<>();
     private final ComboBox<Playing.Work> work = new ComboBox<>();
     private final Button play;
+    private final Button next;
     private final Timeline clock = new Timeline(new KeyFrame(Duration.millis(900), e -> tick()));
     private boolean filling;
 
@@ -77,7 +78,7 @@ public final class ClecoBar extends VBox {
         on.setId("cleco-on");
         play = Ui.button("Play", "/", this::turn);
         play.setId("cleco-play");
-        Button next = Ui.button("Next row", "", this::nextRow, "quiet");
+        next = Ui.button("Next row", "", this::nextRow, "quiet");
         next.setId("cleco-next");
         Button done = Ui.button("Close", "Esc", () -> desk.playingProperty().set(Optional.empty()), "quiet");
         slider.setId("cleco-slider");
@@ -158,12 +159,15 @@ public final class ClecoBar extends VBox {
     private void fill() {
         filling = true;
         desk.playingProperty().get().ifPresent(p -> {
-            title.setText("Clecos: row " + p.row().row().name() + ", " + (p.face().rows().indexOf(p.row()) + 1) + " of " + p.face().rows().size());
+            Ui.shown(next, p.work() != Playing.Work.LOCATE);
+            boolean whole = p.work() == Playing.Work.LOCATE;
+            title.setText(whole ? "Clecos: the whole face" : "Clecos: row " + p.row().row().name() + ", " + (p.face().rows().indexOf(p.row()) + 1) + " of "
+                    + p.face().rows().size());
             int steps = p.steps(desk.snapshot().holds());
             slider.setMax(Math.max(1, steps - 1));
             slider.setValue(p.step());
             sentence.setText((steps == 0 ? "" : (p.step() + 1) + " of " + steps + ".  ") + p.sentence(desk.snapshot(), desk.unit()));
-            why.setText(p.why() + (p.row().held() == 0 ? "" : " " + p.row().held() + " holes here are held: clecoed, not riveted.")
+            why.setText(p.why() + (whole || p.row().held() == 0 ? "" : " " + p.row().held() + " holes here are held: clecoed, not riveted.")
                     + " Never force: if a hole is off, move the rib, not the skin.");
             supply.setText(p.supply(desk.snapshot().holds()));
         });

@@ -93,4 +93,19 @@ class ClecoBarTest extends OnWindow {
         WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> robot.lookup("#cleco-play").queryAs(Button.class).getText().equals("Play"));
         assertThat(desk.playingProperty().get().orElseThrow().states().values()).contains(HoleState.CLECOED);
     }
+
+    @Test
+    void the_whole_face_is_located_in_waves_with_its_corners_last(FxRobot robot) throws Exception {
+        play(robot);
+        robot.interact(() -> work(robot, Playing.Work.LOCATE));
+        until(robot, "Clecos: the whole face");
+        assertThat(says(robot, "Every 8th hole: cleco ")).isTrue();
+        assertThat(says(robot, "Flat sheet: from the middle outward, the corners last.")).isTrue();
+        int steps = desk.playingProperty().get().orElseThrow().steps(desk.snapshot().holds());
+        robot.interact(() -> desk.playingProperty().set(desk.playingProperty().get().map(p -> p.at(desk.snapshot().holds(), steps))));
+        assertThat(says(robot, "Corners last: slack has run out to them.")).isTrue();
+        // The bin of the demo has 120: every second hole of 267 would take more.
+        assertThat(says(robot, "The bin holds every 4th hole: not more.")).isTrue();
+        assertThat(desk.playingProperty().get().orElseThrow().states().values()).allMatch(s -> s == HoleState.CLECOED).hasSizeLessThanOrEqualTo(120);
+    }
 }
