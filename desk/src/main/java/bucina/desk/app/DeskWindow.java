@@ -147,16 +147,7 @@ public final class DeskWindow {
         Scene scene = new Scene(root, 1280, 800);
         scene.getStylesheets().add(DeskWindow.class.getResource("/bucina/desk/desk.css").toExternalForm());
         keys.on(scene);
-        scene.focusOwnerProperty().addListener((o, was, now) -> {
-            if (now != null && now.getProperties().get(GaugePost.RECEIVER) instanceof GaugePost.Receiver r) {
-                gauge.to(Optional.of(r));
-            }
-        });
-        scene.windowProperty().addListener((o, was, now) -> {
-            if (now == null) {
-                gauge.off();
-            }
-        });
+        GaugeFollow.on(scene, gauge);
         sheet.requestFocus();
         return scene;
     }
@@ -378,7 +369,7 @@ public final class DeskWindow {
     }
 
     void gauge() {
-        GaugeCard card = new GaugeCard(desk, gauge, this::putAway);
+        GaugeCard card = new GaugeCard(desk.lengths(), desk.unit(), gauge, this::putAway);
         show(card, Pos.CENTER);
         card.enter();
     }

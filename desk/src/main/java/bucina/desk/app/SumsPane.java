@@ -1,20 +1,29 @@
 package bucina.desk.app;
 
 import bucina.core.catalogue.Catalogue;
+import bucina.core.measure.LengthFormat;
+import bucina.core.measure.LengthParser;
 import bucina.core.measure.Unit;
+import bucina.desk.card.GaugeCard;
 import bucina.desk.card.WhyCard;
+import bucina.desk.gauge.GaugePost;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Session;
 import bucina.desk.session.Why;
 import bucina.desk.sumsroom.SumsRoom;
 import java.util.Optional;
+import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
+import javafx.scene.input.KeyCombination;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
@@ -22,22 +31,43 @@ import javafx.scene.layout.StackPane;
 /** The bench sums where there is no desk: under a bar of their own, with the number that is opened up over them. */
 final class SumsPane extends StackPane {
 
+    private static final KeyCombination GAUGE = new KeyCodeCombination(KeyCode.G, KeyCombination.SHORTCUT_DOWN);
+
     private final ObjectProperty<Unit> unit;
     private final SumsRoom room;
     private final Button turn;
+    private final Catalogue catalogue;
+    private final GaugePost gauge;
 
     /**
      * @param session the build that is open; empty where none is
      * @param more    further buttons of the bar
      */
     SumsPane(Catalogue catalogue, Optional<Session> session, Unit first, Palette palette, Node... more) {
+        this.catalogue = catalogue;
         unit = new SimpleObjectProperty<>(first);
+        gauge = new GaugePost(Platform::runLater, l -> LengthFormat.trade(l, unit.get()));
+        Button measure = Ui.button("Gauge", "Ctrl+G", this::gauge, "quiet");
+        measure.setId("sums-gauge");
+        sceneProperty().addListener((o, was, now) -> {
+            if (now == null) {
+                gauge.off();
+            } else {
+                GaugeFollow.on(now, gauge);
+            }
+        });
+        addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+            if (GAUGE.match(e)) {
+                gauge();
+                e.consume();
+            }
+        });
         room = new SumsRoom(new SumsRoom.Host(catalogue, session, unit, this::why, false));
         room.use(palette, 1);
         turn = Ui.button("", "", () -> unit.set(unit.get() == Unit.INCH ? Unit.MM : Unit.INCH), "quiet");
         turn.setId("sums-unit");
         unit.addListener((o, was, now) -> words());
-        HBox bar = new HBox(6, Ui.label("Bench sums", "build-name"), Ui.spring(), turn);
+        HBox bar = new HBox(6, Ui.label("Bench sums", "build-name"), Ui.spring(), measure, turn);
         bar.getChildren().addAll(more);
         bar.setAlignment(Pos.CENTER_LEFT);
         bar.setPadding(new Insets(5, 10, 5, 14));
@@ -52,6 +82,13 @@ final class SumsPane extends StackPane {
 
     void enter() {
         room.enter();
+    }
+
+    private void gauge() {
+        putAway();
+        GaugeCard card = new GaugeCard(new LengthParser(unit.get(), catalogue.drills()), unit.get(), gauge, this::putAway);
+        getChildren().add(card);
+        card.enter();
     }
 
     private void why(Why number) {

@@ -1,13 +1,13 @@
 package bucina.desk.card;
 
 import bucina.core.measure.InputException;
+import bucina.core.measure.LengthParser;
 import bucina.core.measure.Unit;
 import bucina.desk.gauge.Gauge;
 import bucina.desk.gauge.GaugePost;
 import bucina.desk.gauge.SerialGauge;
 import bucina.desk.gauge.SimulatedGauge;
 import bucina.desk.look.Ui;
-import bucina.desk.session.Desk;
 import java.util.List;
 import javafx.application.Platform;
 import javafx.collections.ListChangeListener;
@@ -22,7 +22,7 @@ import javafx.scene.layout.VBox;
 /** Which gauge sends readings, and what came of them. */
 public final class GaugeCard extends VBox {
 
-    private final Desk desk;
+    private final LengthParser lengths;
     private final GaugePost post;
     private final TextField port = new TextField();
     private final TextField jaws = new TextField();
@@ -31,11 +31,13 @@ public final class GaugeCard extends VBox {
     private final HBox simulated;
 
     /**
-     * @param away puts the card away
+     * @param lengths reads what the jaws of the simulated caliper stand at
+     * @param unit    of figures that name none
+     * @param away    puts the card away
      */
-    public GaugeCard(Desk desk, GaugePost post, Runnable away) {
+    public GaugeCard(LengthParser lengths, Unit unit, GaugePost post, Runnable away) {
         super(10);
-        this.desk = desk;
+        this.lengths = lengths;
         this.post = post;
         getStyleClass().add("card");
         setId("gauge-card");
@@ -52,13 +54,13 @@ public final class GaugeCard extends VBox {
         Button off = Ui.button("No gauge", "", () -> connect(null), "quiet");
         off.setId("gauge-off");
         jaws.setId("gauge-jaws");
-        jaws.setPromptText(desk.unit() == Unit.INCH ? ".1780" : "4.52");
+        jaws.setPromptText(unit == Unit.INCH ? ".1780" : "4.52");
         jaws.setAccessibleText("Jaws of the simulated caliper stand at");
         jaws.setOnAction(e -> press());
         HBox.setHgrow(jaws, Priority.ALWAYS);
         Button send = Ui.button("Send", "Enter", this::press, "primary");
         send.setId("gauge-send");
-        simulated = new HBox(8, Ui.kept("Jaws at, " + desk.unit().symbol(), "field-name"), jaws, send);
+        simulated = new HBox(8, Ui.kept("Jaws at, " + unit.symbol(), "field-name"), jaws, send);
         HBox line = new HBox(8, port, serial);
         for (HBox box : List.of(simulated, line)) {
             box.setAlignment(Pos.CENTER_LEFT);
@@ -117,7 +119,7 @@ public final class GaugeCard extends VBox {
 
     private void press() {
         try {
-            var length = desk.lengths().parse(jaws.getText());
+            var length = lengths.parse(jaws.getText());
             Ui.shown(error, false);
             post.gauge().filter(SimulatedGauge.class::isInstance).ifPresent(g -> ((SimulatedGauge) g).press(length));
             jaws.selectAll();

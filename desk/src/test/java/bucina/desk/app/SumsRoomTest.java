@@ -220,4 +220,26 @@ class SumsRoomTest extends OnWindow {
         robot.push(KeyCode.ESCAPE);
         assertThat(says(robot, "laid end to end")).isFalse();
     }
+
+    @Test
+    void a_gauge_serves_the_coupon_with_no_build_at_all(FxRobot robot) throws Exception {
+        robot.interact(() -> stage.setScene(SumsApp.scene(Prefs.in(folder.resolve("elsewhere")))));
+        robot.interact(() -> robot.lookup("#sum-coupon").queryAs(Button.class).fire());
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> robot.lookup("#ask-scrap").tryQuery().isPresent());
+        TextField scrap = robot.lookup("#ask-scrap").queryAs(TextField.class);
+        robot.interact(() -> {
+            scrap.setText(".165");
+            scrap.requestFocus();
+        });
+        robot.push(KeyCode.CONTROL, KeyCode.G);
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> robot.lookup("#gauge-card").tryQuery().isPresent());
+        robot.interact(() -> robot.lookup("#gauge-simulated").queryAs(Button.class).fire());
+        robot.interact(() -> {
+            robot.lookup("#gauge-jaws").queryAs(TextField.class).setText("4.52 mm");
+            robot.lookup("#gauge-send").queryAs(Button.class).fire();
+        });
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> scrap.getText().equals(".165, .1780"));
+        robot.push(KeyCode.ESCAPE);
+        assertThat(robot.lookup("#gauge-card").tryQuery()).isEmpty();
+    }
 }
