@@ -30,7 +30,14 @@ import java.util.Set;
 /** Nut plates put behind a face: a plate is a layer of its lug rivets' stack, so that they get lengths, dressing and edge checks like all others. */
 public final class NutPlateEdits {
 
+    private static final String PLATE = "Nut plate ";
+
     private NutPlateEdits() {
+    }
+
+    /** True for a sheet that is a nut plate. */
+    public static boolean isPlate(Layer layer) {
+        return layer.name().startsWith(PLATE);
     }
 
     /** The pattern of a row of screws that is on the face: a ring is known by its ends lying as near as neighbours. */
@@ -102,7 +109,7 @@ public final class NutPlateEdits {
         List<Hole> holes = new ArrayList<>();
         for (NutPlateLayout.Laid laid : layout.plates()) {
             int n = holes.size() + 1;
-            layers.add(new Layer(new Id.Layer(next++), part.id(), "Nut plate " + n, lug, laid.body()));
+            layers.add(new Layer(new Id.Layer(next++), part.id(), PLATE + n, lug, laid.body()));
             holes.add(new Hole(new Id.Hole(next++), n, laid.screw(), Optional.empty()));
             for (Point p : laid.rivets()) {
                 lugs.add(new Hole(new Id.Hole(next++), lugs.size() + 1, p, Optional.empty()));

@@ -42,10 +42,25 @@ public record FaceClecos(List<RowPlan> rows, List<Use> sizes) {
      * @param size  of cleco; empty for a hole between sizes
      * @param holes in the order of the plan's numbers: hole 1 of the plan is the first
      * @param plan  empty where no cleco fits the hole, or no hole of the row may be drilled
-     * @param held  how many are clecoed and drilled but not riveted, or not drilled past their size
-     * @param why   why the row comes here
+     * @param held   how many are clecoed and drilled but not riveted, or not drilled past their size
+     * @param kept   clecos of the size that hold earlier rows while this one is worked
+     * @param lifted clecos of the size that are lifted from earlier rows first, because the bin has no more
+     * @param stay   holes of the plan that keep or get a cleco once the row is drilled, so that the face stays located
+     * @param why    why the row comes here
      */
-    public record RowPlan(Row row, Optional<ClecoSize> size, List<HoleReading> holes, Optional<ClecoPlan> plan, int held, String why) {
+    public record RowPlan(Row row, Optional<ClecoSize> size, List<HoleReading> holes, Optional<ClecoPlan> plan, int held, int kept, int lifted,
+                          List<Integer> stay, String why) {
+        public RowPlan {
+            holes = List.copyOf(holes);
+            stay = List.copyOf(stay);
+        }
+
+        /** What is done with the clecos of the rows before, and with those of this row at its end; empty if nothing is to be said. */
+        public String around() {
+            String first = lifted > 0 ? "First lift the " + lifted + " clecos of the rows before: the bin has no more. " : "";
+            return stay.isEmpty() ? first : first + "Once drilled it keeps " + stay.size() + (stay.size() == 1 ? " cleco" : " clecos") + ", every "
+                    + KEPT_EVERY + "th hole.";
+        }
     }
 
     /**
@@ -77,27 +92,39 @@ public record FaceClecos(List<RowPlan> rows, List<Use> sizes) {
             List<HoleReading> holes = row.holes().stream().flatMap(h -> face.of(h.id()).stream()).toList();
             Optional<ClecoSize> size = holes.isEmpty() ? Optional.empty() : ClecoSize.of(table, holes.getFirst().solution().hole());
             int held = (int) holes.stream().filter(h -> holds.of(h).isPresent()).count();
-            Optional<ClecoPlan> plan = size.map(s -> {
-                int bin = bins.getOrDefault(s.bin(), Integer.MAX_VALUE);
-                Mode mode = asked.orElse(thick(holes) ? Mode.EVERY_HOLE : Mode.MIDDLE_OUT);
-                int before = kept.getOrDefault(s, 0);
-                int free = Math.max(0, bin == Integer.MAX_VALUE ? holes.size() : bin - before);
-                ClecoPlan one = ClecoPlan.of(new ClecoPlan.Row(holes.size(), mode, Math.min(free, holes.size()), nearest));
-                if (!one.fits() && before > 0) {
-                    // Short: what held the rows before is lifted first.
-                    kept.put(s, 0);
-                    one = ClecoPlan.of(new ClecoPlan.Row(holes.size(), mode, Math.min(bin, holes.size()), nearest));
-                }
-                peaks.merge(s, kept.getOrDefault(s, 0) + one.peak(), Math::max);
-                int stay = (holes.size() + KEPT_EVERY - 1) / KEPT_EVERY;
-                kept.merge(s, one.fits() ? stay : 0, Integer::sum);
-                return one;
-            });
-            plans.add(new RowPlan(row, size, holes, plan, held, why(order, row, holes)));
+            Mode mode = asked.orElse(thick(holes) ? Mode.EVERY_HOLE : Mode.MIDDLE_OUT);
+            plans.add(size.map(s -> held(row, s, holes, held, new ClecoPlan.Row(holes.size(), mode, holes.size(), nearest), bins.getOrDefault(s.bin(),
+                    Integer.MAX_VALUE), kept, peaks, why(order, row, holes))).orElseGet(() -> new RowPlan(row, size, holes, Optional.empty(), held, 0, 0,
+                    List.of(), why(order, row, holes))));
         }
         List<Use> uses = peaks.entrySet().stream().map(e -> new Use(e.getKey(), bins.getOrDefault(e.getKey().bin(), -1), e.getValue()))
                 .sorted(Comparator.comparing(u -> u.size.from())).toList();
         return new FaceClecos(plans, uses);
+    }
+
+    /** A row worked with what the bin has beside the clecos that hold the rows before; where that is too few, those are lifted first. */
+    private static RowPlan held(Row row, ClecoSize size, List<HoleReading> holes, int held, ClecoPlan.Row all, int bin, Map<ClecoSize, Integer> kept,
+                                Map<ClecoSize, Integer> peaks, String why) {
+        int before = kept.getOrDefault(size, 0);
+        ClecoPlan plan = ClecoPlan.of(stock(all, bin - before));
+        int lifted = plan.fits() ? 0 : before;
+        if (lifted > 0) {
+            plan = ClecoPlan.of(stock(all, bin));
+        }
+        int held0 = before - lifted;
+        List<Integer> stay = new ArrayList<>();
+        for (int h = (1 + holes.size()) / 2 % KEPT_EVERY; plan.fits() && h <= holes.size() && held0 + stay.size() < bin; h += KEPT_EVERY) {
+            if (h > 0) {
+                stay.add(h);
+            }
+        }
+        peaks.merge(size, held0 + Math.max(plan.peak(), stay.size()), Math::max);
+        kept.put(size, held0 + stay.size());
+        return new RowPlan(row, Optional.of(size), holes, Optional.of(plan), held, held0, lifted, stay, why);
+    }
+
+    private static ClecoPlan.Row stock(ClecoPlan.Row row, int free) {
+        return new ClecoPlan.Row(row.holes(), row.mode(), Math.clamp(free, 0, row.holes()), row.nearest());
     }
 
     private static boolean thick(List<HoleReading> holes) {

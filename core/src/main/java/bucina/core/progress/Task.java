@@ -1,6 +1,7 @@
 package bucina.core.progress;
 
 import bucina.core.dress.Dress;
+import bucina.core.edit.NutPlateEdits;
 import bucina.core.hold.Held;
 import bucina.core.hold.Holds;
 import bucina.core.log.Logbook;
@@ -98,6 +99,9 @@ public record Task(Operation operation, Mark.Side side, Optional<Id.Layer> layer
         if (drilling && held.filter(Held::underSize).isPresent()) {
             return Optional.of(reading.label() + " is not drilled past " + held.get().present().map(p -> LengthFormat.trade(p, unit)).orElse("its present size")
                     + ": it waits for " + held.get().waitsFor());
+        }
+        if (drilling && reading.layers().stream().anyMatch(NutPlateEdits::isPlate)) {
+            return Optional.of(reading.label() + " is a nut plate hole: it is drilled through the plate on its screw, one lug, a cleco, then the other");
         }
         if (drilling && reading.hole().deviation().isPresent()) {
             return Optional.of(reading.label() + " differs from its group: it takes " + LengthFormat.trade(reading.solution().hole(), unit) + ", "

@@ -8,6 +8,7 @@ import bucina.core.cleco.ClecoPlan;
 import bucina.core.cleco.ClecoSize;
 import bucina.core.demo.Dunlin;
 import bucina.core.demo.Locker;
+import bucina.core.edit.NutPlateEdits;
 import bucina.core.hold.Holds;
 import bucina.core.log.HoleState;
 import bucina.core.log.Logbook;
@@ -15,7 +16,9 @@ import bucina.core.log.Mark;
 import bucina.core.log.Operation;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
+import bucina.core.nutplate.NutPlate;
 import bucina.core.plan.Build;
+import bucina.core.plan.Row;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
@@ -136,6 +139,26 @@ class TaskTest {
         Task dimple = Task.of(Operation.DIMPLED);
         Logbook done = Logbook.EMPTY.plus(dimple.marks(Logbook.EMPTY, face.readings(), true, AT, ""));
         assertThat(DressList.of(bare, off, catalogue, done).first()).isEmpty();
+    }
+
+    @Test
+    void holes_of_a_nut_plate_are_drilled_through_the_plate_and_said_so() {
+        NutPlate eight = NutPlate.of(catalogue.nutPlates(), "8");
+        Build.FaceRef lower = build.face("Lower skin").orElseThrow();
+        Row screws = build.group("LS-8").orElseThrow().group().rows().getFirst();
+        Build with = NutPlateEdits.add(build, lower.face().id(), NutPlateEdits.lay(lower.face(), NutPlateEdits.pattern(screws), eight, build.rules()),
+                Length.in(
+                .025), false);
+        FaceReading face = Derivation.of(with, catalogue).face(lower.face().id());
+        Holds now = new Holds(with);
+        Task drill = Task.of(Operation.FINAL_SIZE);
+        assertThat(row(face, screws.name())).hasSize(8).allSatisfy(r -> assertThat(drill.guard(now, r,
+                Unit.INCH).orElseThrow()).contains("is a nut plate hole"));
+        assertThat(face.readings().stream().filter(r -> r.group().code().startsWith("NP"))).hasSize(16).allSatisfy(r -> assertThat(drill.guard(now, r,
+                Unit.INCH))
+                .isPresent());
+        assertThat(Task.of(Operation.DEBURRED).guard(now, row(face, screws.name()).getFirst(), Unit.INCH)).isEmpty();
+        assertThat(row(face, "R2")).allSatisfy(r -> assertThat(drill.guard(now, r, Unit.INCH)).isEmpty());
     }
 
     @Test

@@ -37,7 +37,8 @@ final class WorkPanel extends VBox {
     private record Choice(String words, Operation operation, Mark.Side side) {
     }
 
-    private static final List<Choice> DRILL = List.of(new Choice("Match-drilled", Operation.MATCH_DRILLED, Mark.Side.BOTH), new Choice("Final size",
+    private static final List<Choice> DRILL = List.of(new Choice("Pilot hole", Operation.PILOT, Mark.Side.BOTH), new Choice("Match-drilled",
+            Operation.MATCH_DRILLED, Mark.Side.BOTH), new Choice("Final size",
             Operation.FINAL_SIZE, Mark.Side.BOTH), new Choice("Deburred, both sides", Operation.DEBURRED, Mark.Side.BOTH), new Choice("Deburred, near side",
             Operation.DEBURRED, Mark.Side.NEAR), new Choice("Deburred, far side", Operation.DEBURRED, Mark.Side.FAR));
     private static final List<Choice> DRESS = List.of(new Choice("Dimpled", Operation.DIMPLED, Mark.Side.BOTH), new Choice("Countersunk", Operation.COUNTERSUNK,

@@ -88,9 +88,11 @@ final class ClecoCommand extends OnBuild implements Callable<Integer> {
         for (FaceClecos.RowPlan r : rows) {
             ObjectNode each = r.plan().map(CalcClecoCommand::tree).orElseGet(Common::object);
             each.put("row", r.row().name()).put("cleco", r.size().map(s -> s.name()).orElse(null)).put("mode", r.plan().map(p -> p.row().mode().code())
-                    .orElse(null)).put("held", r.held()).put("reason", r.why());
+                    .orElse(null)).put("held", r.held()).put("kept", r.kept()).put("lifted", r.lifted()).put("reason", r.why());
             ArrayNode labels = each.putArray("holes");
             r.holes().forEach(h -> labels.add(h.hole().label()));
+            ArrayNode stay = each.putArray("stay");
+            r.stay().forEach(stay::add);
             ArrayNode says = each.putArray("sentences");
             r.plan().ifPresent(p -> p.waves().forEach(w -> says.add(FaceClecos.sentence(r, w, holds, common().unit()))));
             ArrayNode riveting = each.putArray("riveting");
@@ -116,6 +118,7 @@ final class ClecoCommand extends OnBuild implements Callable<Integer> {
                     .orElse("the bin is too small: at least " + r.plan().map(ClecoPlan::least).orElse(0));
             lines.add("%-5s %3d holes  %s%s. %s".formatted(r.row().name(), r.holes().size(), what, r.held() == 0 ? "" : ", " + r.held() + " held", r.why()));
             if (row != null) {
+                lines.add("      " + r.around());
                 r.plan().ifPresent(p -> p.waves().forEach(w -> lines.add("      " + FaceClecos.sentence(r, w, holds, common().unit()))));
                 r.size().ifPresent(z -> lines.add("      Then rivet:"));
                 r.size().ifPresent(z -> FaceClecos.rivet(r, holds).steps().forEach(t -> lines.add("      " + FaceClecos.sentence(r, t))));

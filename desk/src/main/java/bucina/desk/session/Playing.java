@@ -173,7 +173,8 @@ public record Playing(FaceClecos face, FaceLocate locate, FaceClecos.RowPlan row
             return "Set every second hole first, from the middle outward; then pull a cleco and set its hole.";
         }
         return row.plan().filter(ClecoPlan::fits).map(p -> (work == Work.TWO || p.waves().get(step).why().isEmpty() ? ""
-                : capital(p.waves().get(step).why()) + ". ") + capital(p.row().mode().code()) + ": " + p.row().mode().reason() + ".").orElse("");
+                : capital(p.waves().get(step).why()) + ". ") + capital(p.row().mode().code()) + ": " + p.row().mode().reason() + ". "
+                + row.around()).orElse("");
     }
 
     private static String capital(String text) {

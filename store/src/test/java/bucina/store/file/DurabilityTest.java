@@ -3,7 +3,12 @@ package bucina.store.file;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import bucina.core.log.LogEntry;
+import bucina.core.log.Mark;
+import bucina.core.log.Operation;
 import bucina.core.plan.Build;
+import bucina.core.plan.Hole;
+import bucina.core.plan.Id;
+import bucina.core.plan.Row;
 import bucina.store.Demo;
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -12,12 +17,15 @@ import java.io.RandomAccessFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -25,6 +33,7 @@ import org.junit.jupiter.api.io.TempDir;
 class DurabilityTest {
 
     private static final int ENTRIES = 200;
+    private static final int MARKS = 4;
 
     @TempDir
     private Path folder;
@@ -45,20 +54,84 @@ class DurabilityTest {
         }
     }
 
+    /** Marks a row after another deburred until it is killed, saying each only after {@link BuildFile#mark} has returned. */
+    static final class Marker {
+        public static void main(String[] args) {
+            try (BuildFile file = BuildFile.open(Path.of(args[0]))) {
+                List<Row> rows = rows(file.read().build());
+                int done = file.read().log().marks().size() / MARKS;
+                for (int i = 0; i < Integer.parseInt(args[1]); i++) {
+                    file.mark(marks(rows.get((done + i) % rows.size()), done + i));
+                    System.out.println("confirmed " + (done + i));
+                    System.out.flush();
+                }
+            }
+        }
+    }
+
+    private static List<Row> rows(Build build) {
+        return build.faces().stream().flatMap(f -> f.face().groups().stream()).flatMap(g -> g.rows().stream()).filter(r -> r.holes().size() >= 2).toList();
+    }
+
+    /** Two holes of a row from both sides in one layer; which batch they are of stands in the note. */
+    private static List<Mark> marks(Row row, int batch) {
+        List<Mark> marks = new ArrayList<>();
+        for (Hole hole : row.holes().subList(0, 2)) {
+            for (Mark.Side side : List.of(Mark.Side.NEAR, Mark.Side.FAR)) {
+                marks.add(new Mark(hole.id(), new Id.Layer(1), side, Operation.DEBURRED, Instant.EPOCH, true, "batch " + batch));
+            }
+        }
+        return marks;
+    }
+
+    @Test
+    void kill_9_while_marking_loses_no_confirmed_mark_and_leaves_none_half_made() throws Exception {
+        Path path = folder.resolve("marked.bucina");
+        BuildFile.create(path, Demo.document()).close();
+        int before;
+        try (BuildFile file = BuildFile.open(path)) {
+            before = file.read().log().marks().size();
+            file.mark(marks(rows(file.read().build()).getFirst(), -1).subList(0, (MARKS - before % MARKS) % MARKS));
+        }
+        Random random = new Random(12);
+        List<Integer> confirmed = new ArrayList<>();
+        int kills = killing(random, confirmed, process(Marker.class, path, ENTRIES));
+        assertThat(kills).isGreaterThan(5);
+        try (BuildFile file = BuildFile.open(path)) {
+            Map<String, Long> batches = file.read().log().marks().stream().filter(m -> m.note().startsWith("batch ") && !m.note().equals("batch -1")).collect(
+                    Collectors.groupingBy(Mark::note, Collectors.counting()));
+            assertThat(batches.values()).allMatch(n -> n == MARKS);
+            confirmed.forEach(c -> assertThat(batches).containsKey("batch " + c));
+        }
+    }
+
     private static List<String> logger(Path path, int most) {
+        return process(Logger.class, path, most);
+    }
+
+    private static List<String> process(Class<?> program, Path path, int most) {
         return List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "--enable-native-access=ALL-UNNAMED",
-                "-XX:TieredStopAtLevel=1", "-cp", System.getProperty("java.class.path"), Logger.class.getName(), path.toString(), "" + most);
+                "-XX:TieredStopAtLevel=1", "-cp", System.getProperty("java.class.path"), program.getName(), path.toString(), "" + most);
     }
 
     @Test
     void kill_9_at_random_moments_loses_no_confirmed_entry() throws Exception {
         Path path = folder.resolve("killed.bucina");
         BuildFile.create(path, Demo.document()).close();
-        Random random = new Random(11);
         List<Integer> confirmed = new ArrayList<>();
+        int kills = killing(new Random(11), confirmed, logger(path, ENTRIES));
+        assertThat(kills).isGreaterThan(5);
+        try (BuildFile file = BuildFile.open(path)) {
+            List<Integer> kept = file.read().log().entries().stream().map(LogEntry::id).toList();
+            assertThat(kept).containsAll(confirmed);
+        }
+    }
+
+    /** Starts a program again and again, kills it at random moments, and notes what it confirmed; how often it was killed. */
+    private static int killing(Random random, List<Integer> confirmed, List<String> command) throws Exception {
         int kills = 0;
         while (confirmed.size() < ENTRIES) {
-            Process process = new ProcessBuilder(logger(path, ENTRIES)).redirectErrorStream(true).start();
+            Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
             int patience = 1 + random.nextInt(30);
             try (BufferedReader out = new BufferedReader(new InputStreamReader(process.getInputStream()))) {
                 String line;
@@ -74,11 +147,7 @@ class DurabilityTest {
             }
             process.waitFor();
         }
-        assertThat(kills).isGreaterThan(5);
-        try (BuildFile file = BuildFile.open(path)) {
-            List<Integer> kept = file.read().log().entries().stream().map(LogEntry::id).toList();
-            assertThat(kept).containsAll(confirmed);
-        }
+        return kills;
     }
 
     @Test

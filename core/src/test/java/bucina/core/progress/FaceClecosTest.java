@@ -1,0 +1,167 @@
+package bucina.core.progress;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bucina.core.catalogue.Catalogue;
+import bucina.core.catalogue.CatalogueReader;
+import bucina.core.cleco.ClecoPlan;
+import bucina.core.cleco.Mode;
+import bucina.core.cleco.RivetOrder;
+import bucina.core.dress.Preparation;
+import bucina.core.hold.Holds;
+import bucina.core.material.Material;
+import bucina.core.measure.Length;
+import bucina.core.measure.Unit;
+import bucina.core.plan.Assembly;
+import bucina.core.plan.Build;
+import bucina.core.plan.Face;
+import bucina.core.plan.Fastener;
+import bucina.core.plan.Group;
+import bucina.core.plan.Hand;
+import bucina.core.plan.Hole;
+import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
+import bucina.core.plan.Part;
+import bucina.core.plan.Row;
+import bucina.core.rivet.HeadStyle;
+import bucina.core.sheet.Outline;
+import bucina.core.sheet.Point;
+import bucina.core.stack.Derivation;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+/** Walks plans of random faces hole by hole and knows nothing of how they were made. */
+class FaceClecosTest {
+
+    private final Catalogue catalogue = CatalogueReader.shipped();
+    private final Random random = new Random(41);
+
+    /** Some rows of some sizes through two to five sheets, one of them perhaps not in place yet. */
+    private Build face() {
+        long id = 10;
+        int rows = 1 + random.nextInt(6);
+        List<Part> parts = new ArrayList<>();
+        List<Layer> layers = new ArrayList<>();
+        int sheets = 2 + random.nextInt(4);
+        for (int i = 0; i < sheets; i++) {
+            Part part = new Part(new Id.Part(id++), "Part " + i, Material.parse("2024-T3"), i, i < sheets - 1 || random.nextBoolean());
+            parts.add(part);
+            double from = i == 0 ? -1 : random.nextInt(3) * 20 - 1;
+            layers.add(new Layer(new Id.Layer(id++), part.id(), "Sheet " + i, Length.in(.025 + .01 * random.nextInt(5)), Outline.rectangle(Point.in(from, -1),
+                    Point.in(200, 12))));
+        }
+        List<Group> groups = new ArrayList<>();
+        for (int r = 0; r < rows; r++) {
+            int n = 1 + random.nextInt(random.nextInt(4) == 0 ? 90 : 20);
+            List<Hole> holes = new ArrayList<>();
+            for (int h = 0; h < n; h++) {
+                holes.add(new Hole(new Id.Hole(id++), h + 1, Point.in(h * 1.5, r * 1.5), Optional.empty()));
+            }
+            Row row = new Row(new Id.Row(id++), "R" + r, n + 1, holes);
+            Fastener rivet = new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 3 + random.nextInt(3));
+            groups.add(new Group(new Id.Group(id++), "G-" + r, "G", rivet, false, Preparation.NONE, "", List.of(row), Optional.empty(), Set.of(), Set.of()));
+        }
+        Face face = new Face(new Id.Face(3), "Top", "from above", "outboard", random.nextBoolean() ? "forward" : "aft", layers, groups);
+        return new Build("Test", "Dunlin", catalogue.rules(), id, parts, List.of(new Assembly(new Id.Assembly(2), "A", Hand.LEFT, Unit.INCH, List.of(), List.of(
+                face))), Map.of());
+    }
+
+    @Test
+    void every_hole_is_drilled_once_between_clecos_and_the_bin_never_runs_out() {
+        int short0 = 0;
+        int lifted = 0;
+        int met = 0;
+        for (int i = 0; i < 2000; i++) {
+            Build build = face();
+            Derivation derivation = Derivation.of(build, catalogue);
+            Holds holds = new Holds(build);
+            Map<String, Integer> bins = new HashMap<>();
+            boolean big = random.nextInt(3) == 0;
+            for (String size : List.of("3/32", "1/8", "5/32")) {
+                bins.put("cleco " + size, big ? 1000 : 1 + random.nextInt(60));
+            }
+            Optional<Mode> mode = random.nextInt(5) == 0 ? Optional.empty() : Optional.of(Mode.values()[random.nextInt(4)]);
+            int nearest = 1 + random.nextInt(4);
+            FaceClecos plan = FaceClecos.of(derivation.face(new Id.Face(3)), holds, catalogue.clecos(), bins, mode, nearest);
+            assertThat(plan.rows()).hasSize(build.faces().getFirst().face().groups().size());
+            Map<String, Integer> out = new HashMap<>();
+            Map<String, Integer> peaks = new HashMap<>();
+            for (FaceClecos.RowPlan row : plan.rows()) {
+                String bin = row.size().orElseThrow().bin();
+                int kept = out.getOrDefault(bin, 0) - row.lifted();
+                assertThat(row.kept()).isEqualTo(kept).isNotNegative();
+                lifted += row.lifted() > 0 ? 1 : 0;
+                ClecoPlan one = row.plan().orElseThrow();
+                if (!one.fits()) {
+                    assertThat(one.least()).isGreaterThan(bins.get(bin) - kept);
+                    short0++;
+                } else {
+                    int peak = walk(one, row.holes().size(), nearest, bins.get(bin) - kept);
+                    peaks.merge(bin, kept + Math.max(peak, row.stay().size()), Math::max);
+                    met += one.moves() == one.bound() ? 1 : 0;
+                    assertThat(!big || one.moves() <= 1.1 * one.bound()).as("%d placed, bound %d", one.moves(), one.bound()).isTrue();
+                }
+                assertThat(row.stay()).doesNotHaveDuplicates().allMatch(h -> h >= 1 && h <= row.holes().size());
+                assertThat(kept + row.stay().size()).isLessThanOrEqualTo(bins.get(bin));
+                out.put(bin, kept + row.stay().size());
+                rivet(row, holds);
+            }
+            plan.sizes().forEach(u -> assertThat(u.peak()).isGreaterThanOrEqualTo(peaks.getOrDefault(u.size().bin(), 0)));
+            plan.sizes().stream().filter(u -> peaks.containsKey(u.size().bin())).forEach(u -> assertThat(u.peak()).isEqualTo(peaks.get(u.size().bin()))
+                    .isLessThanOrEqualTo(u.bin()));
+        }
+        assertThat(short0).isBetween(50, 4000);
+        assertThat(lifted).isGreaterThan(50);
+        assertThat(met).isGreaterThan(1000);
+    }
+
+    /** Does the row and gives the most clecos in use. */
+    private static int walk(ClecoPlan plan, int n, int nearest, int stock) {
+        Set<Integer> in = new HashSet<>();
+        Set<Integer> drilled = new HashSet<>();
+        int peak = 0;
+        for (ClecoPlan.Wave wave : plan.waves()) {
+            wave.place().forEach(h -> assertThat(in.add(h)).isTrue());
+            peak = Math.max(peak, in.size());
+            assertThat(in.size()).isLessThanOrEqualTo(stock);
+            for (int h : wave.drill()) {
+                assertThat(in).doesNotContain(h);
+                assertThat(drilled.add(h)).isTrue();
+                assertThat(h == 1 || in.stream().anyMatch(c -> c < h && c >= h - nearest)).as("before %d: %s", h, in).isTrue();
+                assertThat(h == n || in.stream().anyMatch(c -> c > h && c <= h + nearest)).as("after %d: %s", h, in).isTrue();
+            }
+            wave.remove().forEach(h -> assertThat(in.remove(h)).isTrue());
+        }
+        assertThat(drilled).hasSize(n);
+        return peak;
+    }
+
+    /** Sets the row: what is held is never set, all else once, with a cleco or a rivet in the holes beside it. */
+    private static void rivet(FaceClecos.RowPlan row, Holds holds) {
+        Set<Integer> in = new HashSet<>();
+        Set<Integer> set = new HashSet<>();
+        int n = row.holes().size();
+        for (RivetOrder.Step step : FaceClecos.rivet(row, holds).steps()) {
+            step.pull().forEach(h -> assertThat(in.remove(h)).isTrue());
+            step.place().forEach(h -> assertThat(in.add(h)).isTrue());
+            for (int h : step.set()) {
+                assertThat(holds.of(row.holes().get(h - 1))).as("hole %d is held", h).isEmpty();
+                assertThat(in).doesNotContain(h);
+                assertThat(set.add(h)).isTrue();
+                assertThat(h == 1 || in.contains(h - 1) || set.contains(h - 1)).isTrue();
+                assertThat(h == n || in.contains(h + 1) || set.contains(h + 1)).isTrue();
+            }
+        }
+        for (int h = 1; h <= n; h++) {
+            assertThat(set.contains(h)).isNotEqualTo(holds.of(row.holes().get(h - 1)).isPresent());
+            assertThat(in.contains(h)).isEqualTo(holds.of(row.holes().get(h - 1)).isPresent());
+        }
+    }
+}
