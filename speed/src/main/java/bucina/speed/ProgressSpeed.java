@@ -5,6 +5,15 @@ import bucina.core.catalogue.CatalogueReader;
 import bucina.core.hold.Holds;
 import bucina.core.log.Logbook;
 import bucina.core.log.Operation;
+import bucina.core.batch.Mating;
+import bucina.core.edit.Edit;
+import bucina.core.measure.Length;
+import bucina.core.plan.Layer;
+import bucina.core.progress.FaceLocate;
+import bucina.core.plan.Assembly;
+import bucina.core.plan.Face;
+import bucina.core.plan.Id;
+import bucina.core.plan.Part;
 import bucina.core.plan.Build;
 import bucina.core.plan.Tool;
 import bucina.core.progress.FaceClecos;
@@ -17,6 +26,7 @@ import bucina.desk.session.Snapshot;
 import bucina.desk.session.ToolCrib;
 import java.time.Instant;
 import java.util.Arrays;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -30,6 +40,8 @@ final class ProgressSpeed {
     private ProgressSpeed() {
     }
 
+    private static int tick;
+
     public static void main(String[] args) {
         Catalogue catalogue = CatalogueReader.shipped();
         Build build = BigBuild.of(40, 500, catalogue.rules());
@@ -40,6 +52,17 @@ final class ProgressSpeed {
         time("cleco progression of every row", () -> build.faces().forEach(f -> FaceClecos.of(derivation.face(f.face().id()), holds, catalogue.clecos(), Map.of(
                 "cleco 3/32", 60), Optional.empty(), 2)));
         time("reach of every hole, every work", () -> build.faces().forEach(f -> Reach.of(derivation.face(f.face().id()), build, crib)));
+        time("clecos that locate every face", () -> build.faces().forEach(f -> FaceLocate.of(derivation.face(f.face().id()), Logbook.EMPTY, catalogue.clecos(),
+                Map.of(), Optional.empty())));
+        time("surfaces that touch, every face", () -> build.faces().forEach(f -> Mating.of(derivation.face(f.face().id()))));
+        Build.FaceRef one = build.faces().getFirst();
+        Layer moved = one.face().layers().getLast();
+        time("a sheet moved: derived, clecos and reach of its face again", () -> {
+            Build after = Edit.layer(build, moved.id(), l -> l.withThickness(Length.in(.032 + .001 * (tick++ % 9))));
+            var face = derivation.after(after).face(one.face().id());
+            FaceClecos.of(face, new Holds(after), catalogue.clecos(), Map.of("cleco 3/32", 60), Optional.empty(), 2);
+            Reach.of(face, after, crib);
+        });
         Task task = Task.of(Operation.DEBURRED);
         Logbook log = Logbook.EMPTY;
         for (Build.FaceRef f : build.faces()) {
@@ -49,11 +72,33 @@ final class ProgressSpeed {
         System.out.println(marked.marks().size() + " marks");
         Build.FaceRef first = build.faces().getFirst();
         Snapshot counted = Snapshot.of(derivation, marked);
-        time("parts of one assembly that go back more than one way", () -> OtherWays.of(derivation, build.assemblies().getFirst()));
+        Derivation parted = Derivation.of(parted(build), catalogue);
+        time("parts that go back more than one way, a part a sheet", () -> OtherWays.of(parted, parted.build().assemblies().getFirst()));
         time("progress of one face counted", () -> Progress.of(derivation.face(first.face().id()), counted, catalogue, task, Optional.empty()));
         time("one row marked more", () -> marked.plus(Task.of(Operation.DIMPLED).marks(marked, derivation.face(first.face().id()).readings().subList(0, 20),
                 true,
                 Instant.EPOCH, "")));
+    }
+
+    /** The build with a part for every sheet. */
+    private static Build parted(Build build) {
+        List<Part> parts = new ArrayList<>();
+        long next = build.nextId();
+        List<Assembly> assemblies = new ArrayList<>();
+        for (Assembly a : build.assemblies()) {
+            List<Face> faces = new ArrayList<>();
+            for (Face f : a.faces()) {
+                List<Layer> layers = new ArrayList<>();
+                for (Layer l : f.layers()) {
+                    Part part = new Part(new Id.Part(next++), "Part " + next, build.parts().getFirst().material(), 1, true);
+                    parts.add(part);
+                    layers.add(new Layer(l.id(), part.id(), l.name(), l.thickness(), l.outline()));
+                }
+                faces.add(f.withLayers(layers));
+            }
+            assemblies.add(a.withFaces(faces));
+        }
+        return build.withParts(parts, next).withAssemblies(assemblies, next).checked();
     }
 
     private static void time(String name, Runnable work) {

@@ -60,6 +60,9 @@ public record OtherWays(Part part, Face face, Layer sheet, List<String> ways, Le
 
     private static final class Search {
 
+        /** A part in more places than this is no one piece that could be turned. */
+        private static final int MOST_SHEETS = 12;
+
         private final Derivation derivation;
         private final Length most;
         private final Map<Id.Part, List<Placed>> byPart = new LinkedHashMap<>();
@@ -134,6 +137,9 @@ public record OtherWays(Part part, Face face, Layer sheet, List<String> ways, Le
 
         /** A part with a sheet on several faces: two of them change places, the rest lie the same turned. */
         private void otherWayUp(Id.Part part, List<Placed> sheets) {
+            if (sheets.size() > MOST_SHEETS) {
+                return;
+            }
             for (int i = 0; i < sheets.size(); i++) {
                 for (int j = i + 1; j < sheets.size(); j++) {
                     Placed a = sheets.get(i);

@@ -4,7 +4,9 @@ import bucina.core.measure.Length;
 import bucina.core.plan.Layer;
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Outline;
+import bucina.core.sheet.Box;
 import bucina.core.sheet.Point;
+import bucina.core.sheet.PointGrid;
 import bucina.core.sheet.Ring;
 import bucina.core.sheet.Segment;
 import bucina.core.stack.HoleReading;
@@ -22,6 +24,8 @@ final class SheetShape {
     private final List<HoleReading> holes;
     private final List<Point> corners;
     private final double area;
+    /** Made when it is first asked for: most sheets never are. */
+    private PointGrid grid;
 
     SheetShape(Layer layer, List<HoleReading> holes) {
         this.layer = layer;
@@ -198,18 +202,27 @@ final class SheetShape {
         double worst = 0;
         for (HoleReading hole : holes) {
             Point at = by.of(hole.hole().at());
-            double nearest = Double.MAX_VALUE;
-            for (HoleReading h : other.holes) {
-                if (h.solution().hole().same(hole.solution().hole())) {
-                    nearest = Math.min(nearest, h.hole().at().to(at).nanometres());
-                }
-            }
+            double nearest = other.nearest(at, tol, hole);
             if (nearest > tol) {
                 return Optional.empty();
             }
             worst = Math.max(worst, nearest);
         }
         return Optional.of(worst);
+    }
+
+    /** How far the nearest hole of the same size is, of those within {@code tol}. */
+    private double nearest(Point at, double tol, HoleReading like) {
+        if (grid == null) {
+            grid = new PointGrid(holes.stream().map(h -> h.hole().at()).toList(), 4 * tol);
+        }
+        double nearest = Double.MAX_VALUE;
+        for (int i : grid.in(new Box(at.x() - tol, at.y() - tol, at.x() + tol, at.y() + tol))) {
+            if (holes.get(i).solution().hole().same(like.solution().hole())) {
+                nearest = Math.min(nearest, holes.get(i).hole().at().to(at).nanometres());
+            }
+        }
+        return nearest;
     }
 
     private static boolean near(Point a, Point b, double tol) {

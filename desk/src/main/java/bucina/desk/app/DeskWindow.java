@@ -42,6 +42,7 @@ import java.time.Clock;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.application.Platform;
+import javafx.css.PseudoClass;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -53,6 +54,9 @@ import javafx.stage.FileChooser;
 
 /** The scene of an open build: bars, rooms, and the cards over them. Views are made once; the logbook when it is first entered. */
 public final class DeskWindow {
+
+    /** What lies under a card that is worked with is not dimmed. */
+    private static final PseudoClass CLEAR = PseudoClass.getPseudoClass("clear");
 
     private final Desk desk;
     private final GaugePost gauge;
@@ -284,6 +288,7 @@ public final class DeskWindow {
 
     private void show(Node card, Pos where) {
         veil.getChildren().setAll(card);
+        veil.pseudoClassStateChanged(CLEAR, card instanceof GaugeCard);
         StackPane.setAlignment(card, where);
         StackPane.setMargin(card, new Insets(70, 20, 40, 20));
         veil.setVisible(true);
@@ -370,7 +375,7 @@ public final class DeskWindow {
 
     void gauge() {
         GaugeCard card = new GaugeCard(desk.lengths(), desk.unit(), gauge, this::putAway);
-        show(card, Pos.CENTER);
+        show(card, Pos.BOTTOM_LEFT);
         card.enter();
     }
 

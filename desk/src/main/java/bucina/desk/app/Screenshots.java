@@ -28,6 +28,7 @@ import java.util.ArrayDeque;
 import java.util.List;
 import java.util.Optional;
 import java.util.Queue;
+import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -49,6 +50,9 @@ public final class Screenshots extends Application {
 
     private static volatile Path folder;
     private static volatile List<String> only = List.of();
+    /** One of each main view: what is taken where none is named. */
+    private static final Set<String> SHOWN = Set.of("sheet", "logging", "logbook", "held-open", "clecos", "drilling", "dressing", "reach-sheet", "nut-plates",
+            "batch", "apart", "gauge", "dragged-edge", "making-a-panel", "bulletin", "rules", "bench-mode", "bend-bench", "locker");
     private static final CompletableFuture<Integer> EXIT = new CompletableFuture<>();
     private final ExecutorService worker = Executors.newSingleThreadExecutor();
     private Session session;
@@ -102,7 +106,7 @@ public final class Screenshots extends Application {
             worker.execute(session::close);
         }
         if (sitting == null) {
-            if (only.isEmpty()) {
+            if (only.contains("template-page")) {
                 templatePage();
             }
             EXIT.complete(0);
@@ -134,7 +138,7 @@ public final class Screenshots extends Application {
             next();
             return;
         }
-        boolean wanted = only.isEmpty() ? !shot.name.startsWith("sum-") && !shot.name.startsWith("to-") : only.contains(shot.name);
+        boolean wanted = only.isEmpty() ? SHOWN.contains(shot.name) : only.contains(shot.name);
         try {
             shot.pose.run();
         } catch (RuntimeException e) {

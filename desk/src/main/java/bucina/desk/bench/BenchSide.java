@@ -118,6 +118,7 @@ public final class BenchSide extends BorderPane {
         palette = colours;
         section.use(colours, scale);
         small.use(colours, scale);
+        work.use(colours, scale);
         fill();
     }
 

@@ -2,13 +2,16 @@ package bucina.desk.bench;
 
 import bucina.core.log.Mark;
 import bucina.core.log.Operation;
+import bucina.core.measure.LengthFormat;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.progress.DressList;
 import bucina.core.progress.Task;
 import bucina.core.stack.HoleReading;
 import bucina.desk.look.Fields;
+import bucina.desk.look.Palette;
 import bucina.desk.look.Ui;
+import bucina.desk.section.SectionView;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Progress;
 import bucina.desk.session.Selection;
@@ -46,6 +49,8 @@ final class WorkPanel extends VBox {
 
     private final Desk desk;
     private final Runnable apart;
+    private final SectionView section = new SectionView();
+    private final Label cut = Ui.wrapped("", "soft");
     private final VBox tasks = new VBox();
     private final ComboBox<Optional<Layer>> layer;
     private final VBox below = new VBox(6);
@@ -86,12 +91,41 @@ final class WorkPanel extends VBox {
         more.setAlignment(Pos.CENTER_LEFT);
         foot = new VBox(6, mark, more);
         foot.setPadding(new Insets(8, 14, 12, 14));
-        getChildren().addAll(tasks, fields, error, below);
+        section.setPrefHeight(134);
+        section.setMinHeight(134);
+        section.set(0);
+        section.setId("dress-section");
+        cut.setId("dress-cut");
+        getChildren().addAll(section, cut, tasks, fields, error, below);
         Ui.shown(error, false);
         desk.progressProperty().addListener((o, was, now) -> {
             if (getScene() != null) {
                 fill();
             }
+        });
+    }
+
+    /** Draws in the colours of one variant, text larger by a factor. */
+    void use(Palette colours, double scale) {
+        section.use(colours, scale);
+    }
+
+    /** In Dress: the hole looked at cut through, and what is done to each of its sheets. */
+    private void cut() {
+        Optional<HoleReading> hole = desk.cursor().filter(c -> desk.stageProperty().get() == Stage.DRESS);
+        Ui.shown(section, hole.isPresent());
+        Ui.shown(cut, hole.isPresent());
+        hole.ifPresent(h -> {
+            var sheets = desk.snapshot().sheets(h.layers());
+            section.show(Optional.of(h.solution()), sheets.stream().map(s -> s.name()).toList(), sheets.stream().map(s -> s.hatch()).toList(), desk.unit());
+            section.describe();
+            List<String> words = new ArrayList<>();
+            for (int i = 0; i < h.solution().dressing().plies().size(); i++) {
+                var ply = h.solution().dressing().plies().get(i);
+                words.add((i < sheets.size() ? sheets.get(i).name() : "layer " + (i + 1)) + " " + LengthFormat.decimal(ply.thickness(), desk.unit(), 3) + " "
+                        + ply.dress().word());
+            }
+            cut.setText(String.join(", ", words) + ".");
         });
     }
 
@@ -129,6 +163,7 @@ final class WorkPanel extends VBox {
             button.setOnAction(e -> choose(new Task(c.operation, c.side, desk.taskProperty().get().layer())));
             tasks.getChildren().add(button);
         }
+        cut();
         layers(task);
         below.getChildren().clear();
         picked(task);

@@ -41,7 +41,7 @@ public final class GaugeCard extends VBox {
         this.post = post;
         getStyleClass().add("card");
         setId("gauge-card");
-        setMaxSize(540, USE_PREF_SIZE);
+        setMaxSize(430, USE_PREF_SIZE);
         port.setId("gauge-port");
         port.setPromptText("port, like COM3");
         port.setAccessibleText("Serial port");
@@ -72,7 +72,7 @@ public final class GaugeCard extends VBox {
         to.textProperty().bind(post.goesToProperty());
         error.setId("gauge-error");
         Ui.shown(error, false);
-        lately.setMinHeight(210);
+        lately.setMinHeight(96);
         Label found = Ui.wrapped("Looking for ports.", "tiny");
         post.lately().addListener((ListChangeListener<String>) c -> fill());
         getChildren().addAll(Ui.label("Gauge", "bench-title"), status, to, line, found, new HBox(8, stand, off), simulated, error, Ui.label("Came last",
