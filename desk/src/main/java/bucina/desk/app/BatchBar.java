@@ -97,15 +97,15 @@ final class BatchBar extends VBox {
         clocks.getChildren().addAll(Ui.spring(), all);
     }
 
-    /** A batch in one line: {@code ◷ Sealant class B-2: work life 1 h 12 min}. */
+    /** A batch in one line: {@code Sealant class B-2: 1 h 12 min left}. */
     static String line(Batch batch, Instant now) {
         BatchClock c = BatchClock.at(batch, now);
         String stir = c.stir().map(d -> d.isPositive() ? ", stir in " + BatchClock.words(d) : ", stir now").orElse("");
         return switch (c.phase()) {
-            case STANDING -> "… " + batch.compound().name() + ": stands " + BatchClock.words(c.left()) + " more" + stir;
-            case READY -> "▶ " + batch.compound().name() + ": " + BatchClock.words(c.left()) + " left" + stir;
-            case CLOSING -> "! " + batch.compound().name() + ": only " + BatchClock.words(c.left()) + " left" + stir;
-            case OVER -> "✕ " + batch.compound().name() + ": gone off";
+            case STANDING -> batch.compound().name() + ": stands " + BatchClock.words(c.left()) + " more" + stir;
+            case READY -> batch.compound().name() + ": " + BatchClock.words(c.left()) + " left" + stir;
+            case CLOSING -> batch.compound().name() + ": only " + BatchClock.words(c.left()) + " left" + stir;
+            case OVER -> batch.compound().name() + ": gone off";
         };
     }
 

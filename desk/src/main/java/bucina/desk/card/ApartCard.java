@@ -26,7 +26,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /** Before taking apart: which parts want an index mark at the left, what is measured at the right, before and after. */
@@ -101,11 +100,7 @@ public final class ApartCard extends VBox {
         FacePicture picture = new FacePicture(palette, 104, 62);
         picture.show(List.of(ways.sheet()), desk.session().snapshot().face(ways.face().id()).readings().stream().filter(r -> r.layers().contains(ways.sheet()))
                 .map(r -> r.hole().at()).toList());
-        Label arrow = Ui.label("→", "index-arrow");
-        StackPane.setAlignment(arrow, Pos.CENTER_RIGHT);
-        StackPane drawn = new StackPane(picture, arrow);
-        drawn.setMaxSize(104, 62);
-        drawn.setMinSize(104, 62);
+        picture.point();
         Optional<IndexMark> made = shown.mark(ways.part().id());
         CheckBox box = new CheckBox(ways.part().name() + (made.isPresent() ? ", marked" : ", mark it"));
         box.setId("index-" + ways.part().id().n());
@@ -117,7 +112,7 @@ public final class ApartCard extends VBox {
                 + m.how())
                 .orElse("Write: " + ways.mark()), "soft"));
         HBox.setHgrow(words, Priority.ALWAYS);
-        HBox line = new HBox(10, drawn, words);
+        HBox line = new HBox(10, picture, words);
         line.setAlignment(Pos.TOP_LEFT);
         return line;
     }
@@ -167,7 +162,8 @@ public final class ApartCard extends VBox {
     private List<Label> verdicts(FitCheck check) {
         var rules = desk.session().snapshot().build().rules();
         List<Label> labels = new ArrayList<>();
-        Function<FitCheck.Verdict, Label> label = v -> Ui.wrapped((v.good() ? "✓ " : "✕ ") + v.words().in(desk.unit()), v.good() ? "done-text" : "stop-text");
+        Function<FitCheck.Verdict, Label> label = v -> Ui.wrapped((v.good() ? "Good: " : "Not good: ") + v.words().in(desk.unit()), v.good() ? "done-text"
+                : "stop-text");
         Optional<FitReading> before = Apart.reading(shown, check, false);
         Optional<FitReading> after = Apart.reading(shown, check, true);
         before.ifPresent(r -> labels.add(label.apply(check.verdict(r, rules))));

@@ -47,6 +47,17 @@ final class FacePicture extends Region {
         showOutlines(outlines, points);
     }
 
+    /** Draws an arrow along x into the picture as it stands. */
+    void point() {
+        GraphicsContext g = canvas.getGraphicsContext2D();
+        double x = canvas.getWidth() - 5;
+        double y = canvas.getHeight() / 2;
+        g.setStroke(palette.layout());
+        g.setLineWidth(2.5);
+        g.strokeLine(x - 18, y, x, y);
+        g.strokePolyline(new double[] {x - 7, x, x - 7}, new double[] {y - 6, y, y + 6}, 3);
+    }
+
     private void draw() {
         GraphicsContext g = canvas.getGraphicsContext2D();
         double w = canvas.getWidth();

@@ -152,7 +152,7 @@ public record Playing(FaceClecos face, FaceLocate locate, FaceClecos.RowPlan row
         String first = turn.drill().isEmpty() ? "" : "One drills " + labels(turn.drill()) + ". ";
         String second = (turn.remove().isEmpty() ? "" : "lifts " + labels(turn.remove())) + (turn.remove().isEmpty() || turn.place().isEmpty() ? "" : ", ")
                 + (turn.place().isEmpty() ? "" : "clecos " + labels(turn.place()));
-        return first + (second.isEmpty() ? "" : "The other " + second + ".");
+        return (first + (second.isEmpty() ? "" : "The other " + second + ".")).strip();
     }
 
     private static String th(int n) {

@@ -63,7 +63,7 @@ final class CouponSum implements Sum {
         if (!c.scrap().isEmpty()) {
             out.heads("Reading", "After hole", "Across " + f.shown().symbol(), "Off target " + f.shown().symbol(), "Verdict");
             for (int i = 0; i < c.scrap().size(); i++) {
-                row(out, f, c, "scrap " + (i + 1), "–", c.scrap().get(i));
+                row(out, f, c, "scrap " + (i + 1), "none", c.scrap().get(i));
             }
             for (int i = 0; i < c.checks().size(); i++) {
                 row(out, f, c, "check " + (i + 1), String.valueOf((i + 1) * c.every()), c.checks().get(i));

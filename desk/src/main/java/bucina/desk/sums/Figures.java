@@ -32,7 +32,12 @@ public record Figures(Sum sum, Map<String, String> typed, Unit unit, Unit shown,
 
     /** The text of a field. */
     String text(String key) {
-        return typed.getOrDefault(key, ask(key).start(unit)).strip();
+        Ask ask = ask(key);
+        String text = typed.getOrDefault(key, ask.start(unit)).strip();
+        if (ask.kind() == Ask.Kind.CHOICE && !ask.choices().contains(text)) {
+            throw new InputException(ask.title() + ": \"" + text + "\" is none of " + String.join(", ", ask.choices()));
+        }
+        return text;
     }
 
     private Ask ask(String key) {

@@ -118,7 +118,7 @@ class DrawingsCliTest {
     void the_rules_go_out_as_json_and_a_template_as_dxf() throws IOException {
         Path rules = folder.resolve("rules.json");
         assertThat(run("export", dunlin, "--to", "json", "--what", "rules", "--out", rules)).isZero();
-        assertThat(Json.read(Files.readString(rules)).at("/rules").size()).isEqualTo(22);
+        assertThat(Json.read(Files.readString(rules)).at("/rules").size()).isEqualTo(29);
         Path template = folder.resolve("t.dxf");
         assertThat(run("export", dunlin, "--to", "dxf", "--what", "template", "--out", template)).isZero();
         assertThat(Files.readString(template)).contains("CROSSES", "R1.1");
