@@ -172,7 +172,10 @@ public final class ApartCard extends VBox {
             said.setText(said.getText() + " (after)");
             labels.add(said);
         });
-        before.flatMap(b -> after.map(a -> check.change(b, a, rules))).ifPresent(v -> labels.add(label.apply(v)));
+        Optional<FitCheck.Verdict> moved = before.flatMap(b -> after.map(a -> check.change(b, a, rules)));
+        moved.ifPresent(v -> labels.add(label.apply(v)));
+        moved.or(() -> before.map(b -> check.verdict(b, rules))).ifPresent(v -> labels.add(Ui.wrapped("Limit: " + v.source() + ". Changed in Rules, F4.",
+                "tiny")));
         return labels;
     }
 

@@ -1,0 +1,127 @@
+package bucina.desk.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
+import javafx.scene.Node;
+import javafx.scene.control.Control;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.Start;
+import org.testfx.framework.junit5.Stop;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Every card is worked with the keyboard alone: its key opens it, Tab goes to each control, Escape puts it away and the sheet has the keyboard again. */
+class KeyboardTest extends OnWindow {
+
+    private javafx.stage.Stage stage;
+
+    @Start
+    void start(javafx.stage.Stage first) throws IOException {
+        stage = first;
+        open(first);
+        desk.sound(false);
+    }
+
+    @Stop
+    void stop() throws InterruptedException {
+        shut();
+    }
+
+    private static boolean inside(Node node, Node card) {
+        for (Node n = node; n != null; n = n.getParent()) {
+            if (n == card) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static boolean shown(Node node) {
+        for (Node n = node; n != null; n = n.getParent()) {
+            if (!n.isVisible()) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** Controls of a card that are worked with: those that can have the keyboard now. */
+    private static Set<Node> controls(Node card) {
+        return card.lookupAll("*").stream().filter(n -> n instanceof Control && !(n instanceof Label) && !(n instanceof ScrollPane) && n.isFocusTraversable()
+                && !n.isDisabled() && shown(n) && !(n.getParent() instanceof javafx.scene.control.ComboBox)).collect(Collectors.toSet());
+    }
+
+    @Test
+    void each_card_is_gone_through_with_tab_and_put_away_with_escape(FxRobot robot) throws Exception {
+        Map<String, KeyCode[]> cards = new LinkedHashMap<>();
+        cards.put("#reach-card", new KeyCode[] {KeyCode.V});
+        cards.put("#nutplate-card", new KeyCode[] {KeyCode.O});
+        cards.put("#mix-card", new KeyCode[] {KeyCode.CONTROL, KeyCode.M});
+        cards.put("#apart-card", new KeyCode[] {KeyCode.CONTROL, KeyCode.D});
+        cards.put("#gauge-card", new KeyCode[] {KeyCode.CONTROL, KeyCode.G});
+        cards.put("#typed-card", new KeyCode[] {KeyCode.N});
+        cards.put("#panel-card", new KeyCode[] {KeyCode.P});
+        cards.put("#out-card", new KeyCode[] {KeyCode.X});
+        for (Map.Entry<String, KeyCode[]> card : cards.entrySet()) {
+            robot.interact(() -> {
+                desk.show(desk.snapshot().build().face("Lower skin").orElseThrow().face().id());
+                robot.lookup("#sheet").query().requestFocus();
+            });
+            robot.push(card.getValue());
+            WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> robot.lookup(card.getKey()).tryQuery().isPresent());
+            WaitForAsyncUtils.sleep(300, TimeUnit.MILLISECONDS);
+            settle(robot);
+            Node node = robot.lookup(card.getKey()).query();
+            Set<Node> wanted = new HashSet<>();
+            robot.interact(() -> wanted.addAll(controls(node)));
+            assertThat(wanted).as(card.getKey()).hasSizeGreaterThan(1);
+            Set<Node> seen = new HashSet<>();
+            for (int i = 0; i < 4 * wanted.size() + 20 && !seen.containsAll(wanted); i++) {
+                robot.interact(() -> {
+                    Node owner = stage.getScene().getFocusOwner();
+                    if (owner != null && inside(owner, node)) {
+                        seen.add(owner);
+                    }
+                });
+                robot.push(KeyCode.TAB);
+            }
+            Set<Node> missed = new HashSet<>(wanted);
+            missed.removeAll(seen);
+            assertThat(missed.stream().map(n -> n.getClass().getSimpleName() + " " + n.getId() + " " + n.getAccessibleText())).as(card.getKey()).isEmpty();
+            robot.push(KeyCode.ESCAPE);
+            settle(robot);
+            assertThat(robot.lookup(card.getKey()).tryQuery()).as(card.getKey()).isEmpty();
+            assertThat(stage.getScene().getFocusOwner()).as(card.getKey()).isSameAs(robot.lookup("#sheet").query());
+        }
+    }
+
+    @Test
+    void every_control_of_every_card_has_a_name_for_those_who_do_not_see_it(FxRobot robot) throws Exception {
+        for (KeyCode[] keys : new KeyCode[][] {{KeyCode.V}, {KeyCode.O}, {KeyCode.CONTROL, KeyCode.M}, {KeyCode.CONTROL, KeyCode.D}, {KeyCode.CONTROL,
+                KeyCode.G},
+            {KeyCode.N}, {KeyCode.P}, {KeyCode.X}}) {
+            robot.interact(() -> robot.lookup("#sheet").query().requestFocus());
+            robot.push(keys);
+            WaitForAsyncUtils.sleep(500, TimeUnit.MILLISECONDS);
+            settle(robot);
+            robot.interact(() -> {
+                for (Node n : controls(stage.getScene().getRoot().lookup(".card"))) {
+                    boolean named = n.getAccessibleText() != null && !n.getAccessibleText().isBlank() || n instanceof javafx.scene.control.Labeled l
+                            && !l.getText().isBlank();
+                    assertThat(named).as(n.getClass().getSimpleName() + " " + n.getId()).isTrue();
+                }
+            });
+            robot.push(KeyCode.ESCAPE);
+        }
+    }
+}
