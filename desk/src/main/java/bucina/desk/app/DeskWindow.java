@@ -55,6 +55,7 @@ import javafx.stage.FileChooser;
 /** The scene of an open build: bars, rooms, and the cards over them. Views are made once; the logbook when it is first entered. */
 public final class DeskWindow {
 
+    private static final PseudoClass LARGE = PseudoClass.getPseudoClass("large");
     /** What lies under a card that is worked with is not dimmed. */
     private static final PseudoClass CLEAR = PseudoClass.getPseudoClass("clear");
 
@@ -110,6 +111,7 @@ public final class DeskWindow {
         badge = new OrientationBadge(desk);
         reachBar = new ReachBar(desk, this::reach);
         middle = new StackPane(sheet, badge, reachBar);
+        middle.setMinSize(0, 0);
         StackPane.setAlignment(reachBar, Pos.BOTTOM_RIGHT);
         StackPane.setMargin(reachBar, new Insets(0, 12, 12, 0));
         StackPane.setAlignment(badge, Pos.BOTTOM_LEFT);
@@ -129,6 +131,7 @@ public final class DeskWindow {
                 putAway();
             }
         });
+        frame.setMinSize(0, 0);
         root.getChildren().addAll(frame, veil);
         root.getStyleClass().add("window");
         desk.roomProperty().addListener((o, was, now) -> room());
@@ -166,8 +169,14 @@ public final class DeskWindow {
         double scale = desk.scaleProperty().get() / 100.0;
         root.setStyle(p.css() + "-fx-font-size: " + Math.round(13 * scale) + "px;");
         double wide = 1 + (scale - 1) * 0.55;
-        rack.setPrefWidth(206 * wide);
-        rack.setMinWidth(206 * wide);
+        // Large text leaves the keys to the search box.
+        root.pseudoClassStateChanged(LARGE, scale >= TopBar.ONE_LINE);
+        top.scale(scale);
+        rail.scale(scale);
+        rack.scale(scale);
+        double rackWide = 1 + (scale - 1) * 0.8;
+        rack.setPrefWidth(206 * rackWide);
+        rack.setMinWidth(206 * rackWide);
         bench.setPrefWidth(336 * wide);
         bench.setMinWidth(336 * wide);
         sheet.use(p);
@@ -273,6 +282,8 @@ public final class DeskWindow {
     private void benchMode() {
         if (desk.benchProperty().get()) {
             BenchMode mode = new BenchMode(desk, palette(), () -> desk.benchProperty().set(false));
+            // Its type is large as it is.
+            mode.setStyle("-fx-font-size: " + Math.min(15, Math.round(13 * desk.scaleProperty().get() / 100.0)) + "px;");
             frame.setCenter(mode);
             mode.requestFocus();
         } else {

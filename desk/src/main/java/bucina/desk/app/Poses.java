@@ -95,11 +95,11 @@ final class Poses {
 
     /** Cards that lie over the sheet. */
     private static void cards(Desk desk, DeskWindow window, Scene scene, Map<String, Runnable> poses) {
-        poses.put("nut-plates", () -> {
+        poses.put("to-nut-plates", () -> {
             desk.show(desk.snapshot().build().face("Lower skin").orElseThrow().face().id());
             window.nutPlates();
-            Optional.ofNullable((TextField) scene.lookup("#np-lug")).ifPresent(t -> t.setText(".025"));
         });
+        poses.put("nut-plates", () -> ((TextField) scene.lookup("#np-lug")).setText(".025"));
         poses.put("reach", () -> {
             window.putAway();
             desk.show(desk.snapshot().build().face("Main spar web").orElseThrow().face().id());

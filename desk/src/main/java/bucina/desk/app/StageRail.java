@@ -13,15 +13,19 @@ import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** The stages of work, each with what is left to do on this face. */
-final class StageRail extends HBox {
+final class StageRail extends VBox {
 
     private static final PseudoClass HERE = PseudoClass.getPseudoClass("here");
 
     private final Desk desk;
+    private final FlowPane stages = new FlowPane(6, 2);
+    private final HBox more = new HBox(6);
     private final Map<Stage, Button> buttons = new EnumMap<>(Stage.class);
     private final Button findings;
     private final Label held = Ui.kept("", "stage-left");
@@ -30,10 +34,11 @@ final class StageRail extends HBox {
     private final Label toSet = Ui.kept("", "stage-left");
 
     StageRail(Desk desk) {
-        super(6);
         this.desk = desk;
         getStyleClass().add("stage-rail");
-        setAlignment(Pos.TOP_LEFT);
+        stages.setAlignment(Pos.TOP_LEFT);
+        more.setAlignment(Pos.TOP_RIGHT);
+        HBox.setHgrow(more, Priority.ALWAYS);
         setPadding(new Insets(6, 12, 3, 12));
         findings = Ui.button("", "F", desk::nextFinding, "quiet", "stage-find");
         findings.setId("findings");
@@ -42,7 +47,7 @@ final class StageRail extends HBox {
             button.setId("stage-" + stage.name().toLowerCase(java.util.Locale.ROOT));
             button.setMaxWidth(Double.MAX_VALUE);
             buttons.put(stage, button);
-            getChildren().add(new VBox(1, button, switch (stage) {
+            stages.getChildren().add(new VBox(1, button, switch (stage) {
                 case STUDY -> findings;
                 case FIT -> held;
                 case DRILL -> toDrill;
@@ -53,7 +58,8 @@ final class StageRail extends HBox {
         Button change = Ui.button("Change", "E", () -> desk.changingProperty().set(!desk.changingProperty().get() && !desk.session().readOnly()), "stage");
         change.setId("change");
         desk.changingProperty().addListener((o, was, now) -> change.pseudoClassStateChanged(HERE, now));
-        getChildren().addAll(Ui.spring(), change, Ui.button("Legend", "L", () -> desk.legendProperty().set(!desk.legendProperty().get()), "quiet"));
+        more.getChildren().addAll(change, Ui.button("Legend", "L", () -> desk.legendProperty().set(!desk.legendProperty().get()), "quiet"));
+        scale(1);
         desk.progressProperty().addListener((o, was, now) -> {
             toDrill.setText(now.map(p -> p.toDrill() == 0 ? "all drilled" : p.toDrill() + " to drill").orElse(" "));
             toDress.setText(now.map(p -> p.toDress() == 0 ? "all dressed" : p.toDress() + " to dress").orElse(" "));
@@ -70,6 +76,16 @@ final class StageRail extends HBox {
             }
         });
         fill();
+    }
+
+    /** Lays the rail out for text larger by a factor: large text takes two lines. */
+    void scale(double factor) {
+        stages.setPrefWrapLength(factor < TopBar.ONE_LINE ? 1000 : 100);
+        if (factor < TopBar.ONE_LINE) {
+            getChildren().setAll(new HBox(6, stages, more));
+        } else {
+            getChildren().setAll(stages, more);
+        }
     }
 
     private void fill() {

@@ -16,14 +16,21 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 
-/** Rooms at the left; build, what is saved, timer, unit and variant at the right. */
-final class TopBar extends HBox {
+/** Rooms at the left; build, what is saved, timer, unit and variant at the right. Large text takes two lines. */
+final class TopBar extends VBox {
 
     private static final PseudoClass HERE = PseudoClass.getPseudoClass("here");
 
+    /** Text larger than this does not fit into one line at 1280. */
+    static final double ONE_LINE = 1.2;
+
     private final Desk desk;
+    private final HBox ways = new HBox(1);
+    private final HBox state = new HBox(1);
     private final WorkTimer timer;
     private final Button time;
     private final Button unit;
@@ -33,17 +40,18 @@ final class TopBar extends HBox {
     private final Map<Desk.Room, Button> rooms = new EnumMap<>(Desk.Room.class);
 
     TopBar(Desk desk, WorkTimer timer, Runnable search) {
-        super(1);
         this.desk = desk;
         this.timer = timer;
         getStyleClass().add("top-bar");
-        setAlignment(Pos.CENTER_LEFT);
+        ways.setAlignment(Pos.CENTER_LEFT);
+        state.setAlignment(Pos.CENTER_LEFT);
+        HBox.setHgrow(state, Priority.ALWAYS);
         setPadding(new Insets(5, 8, 5, 8));
         for (Desk.Room room : Desk.Room.values()) {
             Button button = Ui.button(room.word(), "F" + (room.ordinal() + 1), () -> desk.roomProperty().set(room), "room");
             button.setId("room-" + room.name().toLowerCase(java.util.Locale.ROOT));
             rooms.put(room, button);
-            getChildren().add(button);
+            ways.getChildren().add(button);
         }
         Button find = Ui.button("Find", "Ctrl+K", search, "quiet");
         find.setId("find");
@@ -67,7 +75,9 @@ final class TopBar extends HBox {
         unit.setId("unit");
         variant = Ui.button("", "T", () -> desk.darkProperty().set(!desk.darkProperty().get()), "quiet");
         variant.setId("variant");
-        getChildren().addAll(find, undo, redo, Ui.spring(), name, status, Ui.spring(), time, unit, variant);
+        ways.getChildren().addAll(find, undo, redo);
+        state.getChildren().addAll(Ui.spring(), name, status, Ui.spring(), time, unit, variant);
+        scale(1);
         desk.roomProperty().addListener((o, was, now) -> mark());
         desk.unitProperty().addListener((o, was, now) -> mark());
         desk.darkProperty().addListener((o, was, now) -> mark());
@@ -77,6 +87,17 @@ final class TopBar extends HBox {
         Timeline clock = new Timeline(new KeyFrame(Duration.seconds(10), e -> tick()));
         clock.setCycleCount(Animation.INDEFINITE);
         clock.play();
+    }
+
+    /** Lays the bar out for text larger by a factor. */
+    void scale(double factor) {
+        if (factor < ONE_LINE) {
+            HBox line = new HBox(1, ways, state);
+            line.setAlignment(Pos.CENTER_LEFT);
+            getChildren().setAll(line);
+        } else {
+            getChildren().setAll(ways, state);
+        }
     }
 
     private void mark() {

@@ -100,6 +100,9 @@ public final class BenchSide extends BorderPane {
         setTop(head);
         next.setId("next");
         next.setMaxWidth(Double.MAX_VALUE);
+        next.setMinWidth(0);
+        next.setWrapText(true);
+        next.setMinHeight(USE_PREF_SIZE);
         BorderPane.setMargin(next, new Insets(8, 14, 12, 14));
         setBottom(next);
         desk.selectionProperty().addListener((o, was, now) -> fill());

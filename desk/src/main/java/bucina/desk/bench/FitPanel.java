@@ -93,6 +93,8 @@ final class FitPanel extends VBox {
         button.setMaxWidth(Double.MAX_VALUE);
         button.setAlignment(Pos.CENTER_LEFT);
         button.setMinWidth(0);
+        button.setWrapText(true);
+        button.setMinHeight(USE_PREF_SIZE);
         button.setAccessibleText(holes + ": " + range.held().sentence(desk.unit()));
         return button;
     }

@@ -27,6 +27,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
@@ -83,12 +84,14 @@ final class WorkPanel extends VBox {
         mark = Ui.button("", "Ctrl+Enter", this::mark, "primary");
         mark.setId("work-mark");
         mark.setMaxWidth(Double.MAX_VALUE);
+        mark.setMinWidth(0);
+        mark.setWrapText(true);
+        mark.setMinHeight(USE_PREF_SIZE);
         back = Ui.button("Take back", "Ctrl+Back", this::takeBack);
         back.setId("work-back");
         Button all = Ui.button("Whole face", "Ctrl+A", desk::pickFace, "quiet");
         all.setId("work-all");
-        HBox more = new HBox(6, back, Ui.spring(), all);
-        more.setAlignment(Pos.CENTER_LEFT);
+        FlowPane more = new FlowPane(6, 4, back, all);
         foot = new VBox(6, mark, more);
         foot.setPadding(new Insets(8, 14, 12, 14));
         section.setPrefHeight(134);
@@ -233,7 +236,7 @@ final class WorkPanel extends VBox {
             below.getChildren().add(Ui.wrapped(p.skipped().size() + (p.skipped().size() == 1 ? " hole was" : " holes were")
                     + " jumped over: their neighbours on both "
                     + "sides are done.", "attention-text"));
-            javafx.scene.layout.FlowPane flow = new javafx.scene.layout.FlowPane(4, 4);
+            FlowPane flow = new FlowPane(4, 4);
             p.skipped().stream().limit(SHOWN).forEach(r -> flow.getChildren().add(Ui.button(r.label(), "", () -> pick(List.of(r)), "quiet")));
             below.getChildren().add(flow);
             Button all = Ui.button("Pick the skipped", "J", () -> pick(p.skipped()));

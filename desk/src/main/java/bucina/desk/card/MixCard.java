@@ -201,6 +201,8 @@ public final class MixCard extends VBox {
             CheckBox box = new CheckBox(offer.words());
             box.setSelected(compound.getValue().kind() == Compound.Kind.PRIMER && offer.ready());
             box.setOnAction(e -> total());
+            box.setWrapText(true);
+            box.setMinHeight(USE_PREF_SIZE);
             HBox line = new HBox(10, box, Ui.spring(), Ui.kept(offer.state(), offer.ready() ? "plain" : "soft"), number(Mixing.area(offer.area(), desk.unit())),
                     number(offer.holes() + " holes"));
             line.setAlignment(Pos.CENTER_LEFT);
@@ -214,8 +216,7 @@ public final class MixCard extends VBox {
     }
 
     private static Label number(String text) {
-        Label label = Ui.kept(text, "soft");
-        label.setMinWidth(66);
+        Label label = Ui.label(text, "soft", "offer-figure");
         label.setAlignment(Pos.CENTER_RIGHT);
         return label;
     }

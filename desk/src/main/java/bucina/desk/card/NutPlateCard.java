@@ -80,7 +80,8 @@ public final class NutPlateCard extends VBox {
         left.setMinWidth(380);
         getChildren().addAll(Ui.label("Nut plates", "bench-title"),
                 Ui.wrapped("Lugs lie along the edge and are turned where they would hit a neighbour. Each lug "
-                + "is a sheet of its rivet's stack.", "soft"), new HBox(16, left, picture), new HBox(8, go, Ui.button("Close", "Esc", away, "quiet")));
+                + "is a sheet of its rivet's stack.", "soft"), Ui.scroll(new HBox(16, left, picture)), new HBox(8, go, Ui.button("Close", "Esc", away,
+                        "quiet")));
         look();
     }
 

@@ -125,8 +125,7 @@ public final class LogbookRoom extends BorderPane {
 
         private static Label column(String text, double width, String style) {
             Label label = Ui.label(text, style);
-            label.setMinWidth(width);
-            label.setPrefWidth(width);
+            label.setStyle("-fx-min-width: %1$.2fem; -fx-pref-width: %1$.2fem;".formatted(width / 13));
             if (style.equals("struck")) {
                 label.setGraphic(null);
                 label.getStyleClass().add("soft");

@@ -27,6 +27,8 @@ public final class Rack extends BorderPane {
     /** Each brings one row's count up to the snapshot: after a log entry only figures change. */
     private final List<Runnable> counts = new ArrayList<>();
     private Palette palette = Palette.LIGHT;
+    private final ScrollPane scroll;
+    private final VBox foot;
     private Build filled;
 
     /**
@@ -43,12 +45,12 @@ public final class Rack extends BorderPane {
     public Rack(Desk desk, Ways ways) {
         this.desk = desk;
         getStyleClass().add("rack");
-        ScrollPane scroll = new ScrollPane(list);
+        scroll = new ScrollPane(list);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.setFocusTraversable(false);
         setCenter(scroll);
-        VBox foot = new VBox(0, way("Make a panel", "P", "add-panel", ways.panel), way("Bring in a drawing", "I", "add-drawing", ways.bring),
+        foot = new VBox(0, way("Make a panel", "P", "add-panel", ways.panel), way("Bring in a drawing", "I", "add-drawing", ways.bring),
                 way("Callouts", "K", "add-callouts", ways.callout), way("Typed stack", "N", "add-typed", ways.typed));
         foot.setDisable(desk.session().readOnly());
         BorderPane.setMargin(foot, new Insets(4, 6, 8, 6));
@@ -71,6 +73,13 @@ public final class Rack extends BorderPane {
             }
         });
         desk.typedGroupProperty().addListener((o, was, now) -> mark());
+    }
+
+    /** Lays the rack out for text larger by a factor: large, the ways to get something onto the bench scroll with the rest. */
+    public void scale(double factor) {
+        boolean apart = factor < 1.4;
+        setBottom(apart ? foot : null);
+        scroll.setContent(apart ? list : new VBox(list, foot));
     }
 
     private static Button way(String text, String key, String id, Runnable action) {

@@ -32,6 +32,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -68,7 +69,7 @@ public final class RulesRoom extends BorderPane {
         export.setId("rules-export");
         VBox right = new VBox(10, Ui.label("Another rule set", "bench-title"),
                 Ui.wrapped("Choose one: where it differs stands beside the value in force, and what it "
-                + "would change on this build below.", "soft"), choose, new HBox(8, take, export), error, scroll(effect));
+                + "would change on this build below.", "soft"), choose, new FlowPane(8, 6, take, export), error, scroll(effect));
         right.setPadding(new Insets(14));
         right.setPrefWidth(430);
         right.setMinWidth(430);

@@ -15,6 +15,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -28,7 +29,7 @@ public final class ClecoBar extends VBox {
     private final Label title = Ui.kept("", "strong");
     private final Label sentence = Ui.wrapped("", "cleco-says");
     private final Label why = Ui.wrapped("", "soft");
-    private final Label supply = Ui.kept("", "soft");
+    private final Label supply = Ui.label("", "soft");
     private final Slider slider = new Slider(0, 1, 0);
     private final ComboBox<Optional<Mode>> mode = new ComboBox<>();
     private final ComboBox<Playing.Work> work = new ComboBox<>();
@@ -42,8 +43,8 @@ public final class ClecoBar extends VBox {
         this.desk = desk;
         setPadding(new Insets(8, 14, 8, 14));
         getStyleClass().add("cleco-bar");
-        setPrefHeight(176);
-        setMinHeight(150);
+        setMinHeight(176);
+        setMaxHeight(290);
         List<Optional<Mode>> modes = new ArrayList<>(List.of(Optional.empty()));
         for (Mode m : Mode.values()) {
             modes.add(Optional.of(m));
@@ -68,10 +69,14 @@ public final class ClecoBar extends VBox {
         work.setValue(Playing.Work.DRILL);
         work.setId("cleco-work");
         work.setAccessibleText("What is played");
-        work.setMinWidth(132);
+        work.setMinWidth(USE_PREF_SIZE);
         work.valueProperty().addListener((o, was, now) -> plan(false));
-        mode.setMinWidth(168);
+        mode.setMinWidth(USE_PREF_SIZE);
         slider.setMinWidth(60);
+        slider.setId("cleco-slider");
+        slider.setAccessibleText("Step of the cleco plan");
+        slider.valueProperty().addListener((o, was, now) -> slid(now.doubleValue()));
+        HBox.setHgrow(slider, Priority.ALWAYS);
         Button back = Ui.button("Back", ",", () -> step(-1));
         back.setId("cleco-back");
         Button on = Ui.button("Step", ".", () -> step(1), "primary");
@@ -81,22 +86,19 @@ public final class ClecoBar extends VBox {
         next = Ui.button("Next row", "", this::nextRow, "quiet");
         next.setId("cleco-next");
         Button done = Ui.button("Close", "Esc", () -> desk.playingProperty().set(Optional.empty()), "quiet");
-        slider.setId("cleco-slider");
-        slider.setAccessibleText("Step of the cleco plan");
-        slider.valueProperty().addListener((o, was, now) -> {
-            if (!filling) {
-                desk.playingProperty().get().ifPresent(p -> desk.playingProperty().set(Optional.of(p.at(desk.snapshot().holds(),
-                        (int) Math.round(now.doubleValue())))));
-            }
-        });
-        HBox.setHgrow(slider, Priority.ALWAYS);
-        HBox head = new HBox(8, title, Ui.spring(), mode, work, next, done);
-        head.setAlignment(Pos.CENTER_LEFT);
+        FlowPane head = new FlowPane(8, 4, title, mode, work, next, done);
+        head.setRowValignment(javafx.geometry.VPos.CENTER);
         HBox steps = new HBox(8, back, on, play, slider, supply);
         steps.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(head, steps, sentence, why);
+        getChildren().addAll(head, steps, Ui.scroll(new VBox(5, sentence, why)));
         clock.setCycleCount(Timeline.INDEFINITE);
         desk.playingProperty().addListener((o, was, now) -> fill());
+    }
+
+    private void slid(double to) {
+        if (!filling) {
+            desk.playingProperty().get().ifPresent(p -> desk.playingProperty().set(Optional.of(p.at(desk.snapshot().holds(), (int) Math.round(to)))));
+        }
     }
 
     /** Plans the face anew, and begins with the picked row. */

@@ -20,6 +20,9 @@ import javafx.scene.layout.VBox;
 /** The sums by family, and those kept with the build. */
 final class SumList extends VBox {
 
+    /** Of the column with text of usual size, px. */
+    static final double WIDTH = 206;
+
     private static final PseudoClass PICKED = PseudoClass.getPseudoClass("picked");
 
     private final Map<String, Button> sums = new HashMap<>();
@@ -31,8 +34,6 @@ final class SumList extends VBox {
     SumList(Consumer<Sum> choose, Consumer<KeptSum> open) {
         this.open = open;
         getStyleClass().add("rack");
-        setPrefWidth(206);
-        setMinWidth(206);
         VBox all = new VBox();
         for (Sum.Family family : Sum.Family.values()) {
             all.getChildren().add(heading(family.word()));

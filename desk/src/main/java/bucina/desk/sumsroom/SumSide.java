@@ -34,6 +34,9 @@ import javafx.scene.layout.VBox;
 /** Fields, numbers and notes of a sum at the right; at the foot where it is kept and written out. */
 final class SumSide extends BorderPane {
 
+    /** Of the column with text of usual size, px. */
+    static final double WIDTH = 356;
+
     private final SumsRoom room;
     private final VBox fields = new VBox();
     private final VBox numbers = new VBox();
@@ -55,8 +58,6 @@ final class SumSide extends BorderPane {
     SumSide(SumsRoom room) {
         this.room = room;
         getStyleClass().add("bench-side");
-        setPrefWidth(356);
-        setMinWidth(356);
         error.setId("sum-error");
         Ui.shown(error, false);
         VBox all = new VBox(6, fields, unit, error, numbers, notes);

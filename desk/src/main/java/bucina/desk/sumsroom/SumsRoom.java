@@ -149,6 +149,11 @@ public final class SumsRoom extends BorderPane {
     public void use(Palette palette, double scale) {
         picture.use(palette, scale);
         section.use(palette, scale);
+        double wide = 1 + (scale - 1) * 0.7;
+        list.setPrefWidth(SumList.WIDTH * wide);
+        list.setMinWidth(SumList.WIDTH * wide);
+        side.setPrefWidth(SumSide.WIDTH * wide);
+        side.setMinWidth(SumSide.WIDTH * wide);
     }
 
     /** Takes over what the build has become, then goes on; counting its demand is not for this thread. */

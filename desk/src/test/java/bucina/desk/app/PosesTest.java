@@ -26,6 +26,8 @@ import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
@@ -106,7 +108,7 @@ class PosesTest extends OnWindow {
             rest(robot);
             List<String> wrong = new ArrayList<>();
             robot.interact(() -> wrong.addAll(wrong()));
-            wrong.forEach(w -> all.add(pose.getKey() + ", " + w));
+            wrong.stream().filter(w -> desk.scaleProperty().get() == 100 || w.startsWith("outside")).forEach(w -> all.add(pose.getKey() + ", " + w));
         }
         assertThat(all).isEmpty();
     }
@@ -130,5 +132,13 @@ class PosesTest extends OnWindow {
         });
         rest(robot);
         each(robot, Poses.locker(desk, window, stage.getScene()));
+    }
+
+    /** Text half as large again, and twice as large: long words may be cut then, but everything is still there to be worked with. */
+    @ParameterizedTest
+    @ValueSource(ints = {150, 200})
+    void nothing_hangs_over_the_edge_in_large_text(int scale, FxRobot robot) throws Exception {
+        robot.interact(() -> desk.scaleProperty().set(scale));
+        each(robot, Poses.stabilator(desk, window, stage.getScene()));
     }
 }
