@@ -5,8 +5,10 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import bucina.core.catalogue.CatalogueReader;
+import java.util.List;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
 import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -98,5 +100,31 @@ class LengthTest {
         assertThat(sentence.in(Unit.INCH)).isEqualTo("Hole 3: .250 in is under .3125 in.");
         assertThat(sentence.in(Unit.MM)).isEqualTo("Hole 3: 6.35 mm is under 7.938 mm.");
         assertThatIllegalArgumentException().isThrownBy(() -> Sentence.of("{}"));
+    }
+
+    /** What is printed says the length to half a step of its last place, in either unit, and is read back so. */
+    @Property(tries = 2000)
+    void what_is_printed_is_the_length_to_half_its_last_place(@ForAll @DoubleRange(min = -4000, max = 4000) double inches) {
+        Length length = Length.in(inches);
+        LengthParser inch = new LengthParser(Unit.INCH, new DrillTable(List.of()));
+        assertThat(inch.parse(LengthFormat.trade(length, Unit.INCH)).minus(length).abs().in()).isLessThanOrEqualTo(.00005 + 1e-9);
+        assertThat(inch.parse(LengthFormat.trade(length, Unit.MM)).minus(length).abs().mm()).isLessThanOrEqualTo(.0005 + 1e-9);
+        assertThat(inch.parse(LengthFormat.decimal(length, Unit.INCH, 3)).minus(length).abs().in()).isLessThanOrEqualTo(.0005 + 1e-9);
+        assertThat(inch.parse(LengthFormat.decimal(length, Unit.MM, 3)).minus(length).abs().mm()).isLessThanOrEqualTo(.005 + 1e-9);
+        String fraction = LengthFormat.fraction(length);
+        assertThat(inch.parse(fraction.replace("~", "")).minus(length).abs().in()).isLessThanOrEqualTo(1 / 128.0 + 1e-9);
+        assertThat(fraction.startsWith("~")).isEqualTo(!inch.parse(fraction.replace("~", "")).same(length));
+    }
+
+    @Property(tries = 2000)
+    void a_fraction_is_in_lowest_terms_and_exact_where_it_says_so(@ForAll @IntRange(min = 1, max = 6400) int sixtyFourths) {
+        String text = LengthFormat.fraction(Length.fraction(sixtyFourths, 64));
+        assertThat(text).doesNotStartWith("~");
+        if (text.contains("/")) {
+            String[] parts = text.replace(" in", "").replaceAll(".* ", "").split("/");
+            assertThat(Integer.parseInt(parts[0]) % 2).isEqualTo(1);
+            assertThat(Integer.parseInt(parts[0])).isLessThan(Integer.parseInt(parts[1]));
+        }
+        assertThat(new LengthParser(Unit.MM, new DrillTable(List.of())).parse(text)).isEqualTo(Length.fraction(sixtyFourths, 64));
     }
 }

@@ -9,6 +9,7 @@ import bucina.core.material.Material;
 import bucina.core.measure.Length;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.sheet.Point;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -93,5 +94,44 @@ class RecordsTest {
         Build owing = new Build(build.name(), build.aircraft(), build.rules(), build.nextId(), build.parts(), build.assemblies(), java.util.Map.of("AN4-5A",
                 -1));
         refuses(owing::checked, "AN4-5A");
+    }
+
+    @Test
+    void batches_end_after_they_were_mixed_and_cover_what_is_named() {
+        Instant at = Instant.parse("2026-11-25T10:00:00Z");
+        Compound sealant = new Compound("Sealant", Compound.Kind.SEALANT, 0, 120, 0);
+        Batch batch = Batch.mixed(new Id.Batch(4), sealant, at, List.of(new Batch.Surface(new Id.Layer(1), true)));
+        assertThat(batch.stirred()).isEqualTo(at);
+        assertThat(batch.ended()).isEmpty();
+        refuses(() -> batch.ended(at.minusSeconds(1)), "after it was mixed");
+        refuses(() -> batch.stirred(at.minusSeconds(1)), "after it was mixed");
+        refuses(() -> new Compound(" ", Compound.Kind.PRIMER, 0, 60, 0), "a compound needs a name");
+        refuses(() -> new Id.Batch(0), "was 0");
+        Workshop shop = Workshop.NONE.with(batch).with(batch.ended(at.plusSeconds(60)));
+        assertThat(shop.batches()).hasSize(1);
+        assertThat(shop.running()).isEmpty();
+    }
+
+    @Test
+    void a_part_has_one_mark_and_a_face_one_reading_of_a_kind_and_time() {
+        Instant at = Instant.parse("2026-11-25T10:00:00Z");
+        refuses(() -> new IndexMark(new Id.Index(1), new Id.Part(2), " ", at), "1 to 500 characters, was 1");
+        refuses(() -> new IndexMark(new Id.Index(1), new Id.Part(2), "x".repeat(501), at), "was 501");
+        refuses(() -> new FitReading(new Id.Fit(1), new Id.Face(2), FitReading.Kind.SQUARE, false, List.of(1.0), at), "square has 2 figures");
+        refuses(() -> new FitReading(new Id.Fit(1), new Id.Face(2), FitReading.Kind.LEVEL, false, List.of(Double.NaN), at), "level has 1 figure");
+        IndexMark first = new IndexMark(new Id.Index(1), new Id.Part(2), "OUTBD", at);
+        IndexMark second = new IndexMark(new Id.Index(2), new Id.Part(2), "RIB 4", at);
+        Workshop shop = Workshop.NONE.with(first).with(second);
+        assertThat(shop.index()).containsExactly(second);
+        assertThat(shop.mark(new Id.Part(2))).contains(second);
+        assertThat(shop.unmarked(new Id.Part(2)).index()).isEmpty();
+        FitReading before = new FitReading(new Id.Fit(3), new Id.Face(2), FitReading.Kind.LEVEL, false, List.of(.1), at);
+        FitReading again = new FitReading(new Id.Fit(4), new Id.Face(2), FitReading.Kind.LEVEL, false, List.of(.2), at);
+        FitReading after = new FitReading(new Id.Fit(5), new Id.Face(2), FitReading.Kind.LEVEL, true, List.of(.3), at);
+        shop = shop.with(before).with(after).with(again);
+        assertThat(shop.readings()).containsExactly(again, after);
+        assertThat(shop.reading(new Id.Face(2), FitReading.Kind.LEVEL, false)).contains(again);
+        assertThat(shop.without(new Id.Face(2), FitReading.Kind.LEVEL, false).readings()).containsExactly(after);
+        assertThat(shop.reading(new Id.Face(3), FitReading.Kind.LEVEL, false)).isEmpty();
     }
 }

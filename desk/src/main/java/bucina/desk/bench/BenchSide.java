@@ -394,7 +394,7 @@ public final class BenchSide extends BorderPane {
         }));
         desk.cursor().ifPresent(c -> Queries.open(desk.snapshot().build().papers(), c.group().id()).forEach(q -> {
             VBox box = new VBox(2, Ui.wrapped("In query: " + q.text(), "attention-text"), Ui.wrapped("Nothing of " + c.group().code()
-                    + " is set before it is answered, in Papers (F4).", "soft"));
+                    + " is set before it is answered, in Papers (F5).", "soft"));
             box.getStyleClass().add("finding-warning");
             findings.getChildren().add(box);
         }));
