@@ -77,6 +77,8 @@ final class BatchBar extends VBox {
         clocks(running, now);
         calls = watch.alarms(running, now);
         Ui.shown(alarm, !calls.isEmpty());
+        // The call of the only batch says its time itself.
+        Ui.shown(clocks, calls.isEmpty() || running.size() > 1);
         if (!calls.isEmpty()) {
             show(calls.getFirst());
         }
@@ -126,10 +128,10 @@ final class BatchBar extends VBox {
             alarm.getChildren().add(button("Thrown away", "batch-ended", () -> desk.session().plan("ending a batch", b -> Mixing.changed(b, a.batch(),
                     x -> x.ended(desk.session().instant())), this::tick, s -> { })));
         }
-        alarm.getChildren().add(button("Seen", "batch-seen", () -> {
+        alarm.getChildren().addAll(button("Seen", "batch-seen", () -> {
             watch.seen(a);
             tick();
-        }));
+        }), Ui.button("Batches", "Ctrl+M", open));
     }
 
     private static Button button(String text, String id, Runnable action) {
