@@ -2,6 +2,7 @@ package bucina.desk.card;
 
 import bucina.core.drawing.FaceDrawing;
 import bucina.core.drawing.Template;
+import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
 import bucina.core.plan.Row;
 import bucina.core.stack.FaceReading;
@@ -10,6 +11,7 @@ import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Printing;
 import bucina.desk.session.Snapshot;
+import bucina.store.file.OutFile;
 import bucina.store.drawing.DxfWriter;
 import bucina.store.drawing.HeldOpenPdf;
 import bucina.store.drawing.HoleCsv;
@@ -18,6 +20,7 @@ import bucina.store.drawing.SvgWriter;
 import bucina.store.drawing.TemplatePdf;
 import java.io.File;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -93,10 +96,19 @@ public final class OutCard extends VBox {
         paper.setDisable(!w.ending.equals("pdf"));
         String stem = (w == What.STRIP ? row().map(r -> "row " + r.name()).orElse("row") : w == What.HELD ? "leave open" : desk.face().face().name())
                 .toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
-        String folder = path.getText().isBlank() ? System.getProperty("user.home") : Optional.ofNullable(Path.of(path.getText()).getParent())
-                .map(Path::toString).orElse(".");
+        String folder = folder();
         path.setText(Path.of(folder, stem + "." + w.ending).toString());
         says.setText(words(w));
+    }
+
+    /** The folder named so far; the home folder where none can be told. */
+    private String folder() {
+        try {
+            return path.getText().isBlank() ? System.getProperty("user.home") : Optional.ofNullable(Path.of(path.getText()).getParent()).map(Path::toString)
+                    .orElse(".");
+        } catch (InvalidPathException e) {
+            return System.getProperty("user.home");
+        }
     }
 
     private String words(What w) {
@@ -119,8 +131,7 @@ public final class OutCard extends VBox {
     private void choose() {
         FileChooser chooser = new FileChooser();
         chooser.setTitle("Write out");
-        Path now = Path.of(path.getText());
-        chooser.setInitialFileName(now.getFileName().toString());
+        chooser.setInitialFileName(path.getText().replaceAll(".*[/\\\\]", ""));
         File file = chooser.showSaveDialog(getScene().getWindow());
         if (file != null) {
             path.setText(file.getPath());
@@ -133,8 +144,14 @@ public final class OutCard extends VBox {
             refuse(words(w));
             return;
         }
+        Path to;
+        try {
+            to = OutFile.named(path.getText(), "rib-4." + w.ending);
+        } catch (InputException e) {
+            refuse(e.getMessage());
+            return;
+        }
         Callable<byte[]> content = content(w);
-        Path to = Path.of(path.getText().strip());
         says.setText("Writing.");
         desk.session().writeOut(to, content, () -> says.setText("Written to " + to + "."), this::refuse);
     }

@@ -19,6 +19,7 @@ import bucina.store.drawing.Paper;
 import bucina.store.drawing.SvgWriter;
 import bucina.store.drawing.TemplatePdf;
 import bucina.store.file.BuildFile;
+import bucina.store.file.BuildFileException;
 import bucina.store.file.OutFile;
 import bucina.store.json.BuildJson;
 import bucina.store.json.Json;
@@ -81,7 +82,11 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
             case "pdf held-open" -> HeldOpenPdf.write(ref(), reading(), new Holds(opened().build()), common().unit(), Paper.of(paper), Printing::font);
             default -> throw unknown(chosen);
         };
-        OutFile.write(out, content, force);
+        try {
+            OutFile.write(out, content, force);
+        } catch (BuildFileException e) {
+            throw e.trouble() == BuildFileException.Trouble.EXISTS ? Common.wrong(e.getMessage() + " Or say --force.") : e;
+        }
         String from = chosen.equals("flat") ? flat().title() + " to " : opened == null || to.equals("csv") && face == null ? "" : ref().face().name() + " to ";
         common().answer(Common.object().put("out", out.toString()), List.of("Wrote " + from + out));
         return Cli.FINE;

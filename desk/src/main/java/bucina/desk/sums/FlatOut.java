@@ -33,7 +33,7 @@ public final class FlatOut {
         }
         Template titled = name.isBlank() ? flat : titled(flat, name.strip());
         byte[] content = content(titled, clean.substring(clean.length() - 3).toLowerCase(Locale.ROOT), paper, build);
-        Path to = Path.of(clean);
+        Path to = OutFile.named(clean, "flat.pdf");
         OutFile.write(to, content, false);
         return to;
     }

@@ -1,7 +1,9 @@
 package bucina.store.file;
 
+import bucina.core.measure.InputException;
 import java.io.IOException;
 import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 
@@ -12,6 +14,24 @@ public final class OutFile {
     }
 
     /**
+     * The file that was named.
+     *
+     * @param example a name that would do
+     * @throws InputException if this machine has no files of such a name, or none was named
+     */
+    public static Path named(String text, String example) {
+        String clean = text.strip();
+        try {
+            if (!clean.isEmpty()) {
+                return Path.of(clean);
+            }
+        } catch (InvalidPathException e) {
+            throw new InputException("\"" + clean + "\" cannot be the name of a file here: write one like " + example, e);
+        }
+        throw new InputException("No file is named: write where it goes, like " + example);
+    }
+
+    /**
      * Writes the bytes.
      *
      * @param force replace a file that has something in it
@@ -19,8 +39,8 @@ public final class OutFile {
      */
     public static void write(Path path, byte[] bytes, boolean force) {
         if (!force && inTheWay(path)) {
-            throw Troubles.make(path, BuildFileException.Trouble.EXISTS, path + " exists already. It was left as it is;"
-                    + " choose another name, or say --force.", null);
+            throw Troubles.make(path, BuildFileException.Trouble.EXISTS, path + " exists already. It was left as it is; choose another name.",
+                    null);
         }
         Path draft = path.resolveSibling("." + path.getFileName() + ".draft");
         try {
