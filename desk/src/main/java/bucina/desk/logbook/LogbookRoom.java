@@ -51,6 +51,7 @@ public final class LogbookRoom extends BorderPane {
         top.setPadding(new Insets(12, 16, 10, 16));
         setTop(top);
         list.setId("log-list");
+        list.setAccessibleText("Entries, newest first");
         list.setCellFactory(v -> new Cell());
         list.setPlaceholder(Ui.wrapped("Nothing logged yet. Pick holes on the sheet, press 6 for Set and write down what went in; or on the command line: "
                 + "bucina log FILE add ...", "soft"));

@@ -24,18 +24,15 @@ import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Control;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
@@ -69,7 +66,7 @@ public final class RulesRoom extends BorderPane {
         export.setId("rules-export");
         VBox right = new VBox(10, Ui.label("Another rule set", "bench-title"),
                 Ui.wrapped("Choose one: where it differs stands beside the value in force, and what it "
-                + "would change on this build below.", "soft"), choose, new FlowPane(8, 6, take, export), error, scroll(effect));
+                + "would change on this build below.", "soft"), choose, new FlowPane(8, 6, take, export), error, Ui.scroll(effect));
         right.setPadding(new Insets(14));
         right.setPrefWidth(430);
         right.setMinWidth(430);
@@ -80,7 +77,7 @@ public final class RulesRoom extends BorderPane {
                 Ui.wrapped("Defaults from AC 43.13-1B and FAA-H-8083-31. The kit's drawing governs: a value that "
                 + "it replaces is typed here with the reason. Saved with the build.", "soft"), table);
         left.setPadding(new Insets(14));
-        setCenter(scroll(left));
+        setCenter(Ui.scroll(left));
         setRight(right);
         Ui.shown(error, false);
         desk.snapshotProperty().addListener((o, was, now) -> {
@@ -88,15 +85,6 @@ public final class RulesRoom extends BorderPane {
                 fill();
             }
         });
-    }
-
-    private static ScrollPane scroll(Node node) {
-        ScrollPane pane = new ScrollPane(node);
-        pane.setFitToWidth(true);
-        pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        pane.setFocusTraversable(false);
-        VBox.setVgrow(pane, Priority.ALWAYS);
-        return pane;
     }
 
     /** Shows the rules as they are. */

@@ -2,6 +2,9 @@ package bucina.desk.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import bucina.desk.session.Desk;
+import bucina.desk.session.Prefs;
+import bucina.desk.session.Stage;
 import java.io.IOException;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -123,5 +126,84 @@ class KeyboardTest extends OnWindow {
             });
             robot.push(KeyCode.ESCAPE);
         }
+    }
+
+    private static String name(Node n) {
+        String said = n.getAccessibleText() == null ? "" : n.getAccessibleText();
+        return said.isBlank() && n instanceof javafx.scene.control.Labeled l ? l.getText() : said;
+    }
+
+    @Test
+    void every_control_of_the_window_has_a_name_at_every_stage_and_in_every_room(FxRobot robot) throws Exception {
+        for (Stage at : Stage.values()) {
+            robot.interact(() -> {
+                desk.roomProperty().set(Desk.Room.SHEET);
+                desk.stageProperty().set(at);
+                desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R18.3")));
+            });
+            named(robot, at.word());
+        }
+        robot.interact(() -> desk.changingProperty().set(true));
+        named(robot, "changing");
+        robot.interact(() -> desk.changingProperty().set(false));
+        for (Desk.Room room : Desk.Room.values()) {
+            robot.interact(() -> desk.roomProperty().set(room));
+            WaitForAsyncUtils.sleep(400, TimeUnit.MILLISECONDS);
+            named(robot, room.word());
+        }
+    }
+
+    private void named(FxRobot robot, String where) throws Exception {
+        settle(robot);
+        robot.interact(() -> {
+            Set<Node> all = controls(stage.getScene().getRoot());
+            assertThat(all).as(where).hasSizeGreaterThan(8);
+            all.forEach(n -> assertThat(name(n)).as(where + ": " + n.getClass().getSimpleName() + " " + n.getId()).isNotBlank());
+        });
+    }
+
+    @Test
+    void tab_goes_round_the_whole_window_and_comes_back_to_the_sheet(FxRobot robot) throws Exception {
+        robot.interact(() -> {
+            desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R18.3")));
+            robot.lookup("#sheet").query().requestFocus();
+        });
+        settle(robot);
+        Node sheet = robot.lookup("#sheet").query();
+        Set<Node> wanted = new HashSet<>();
+        robot.interact(() -> wanted.addAll(controls(stage.getScene().getRoot())));
+        Set<Node> seen = new HashSet<>();
+        boolean back = false;
+        for (int i = 0; i < 3 * wanted.size() && !back; i++) {
+            robot.push(KeyCode.TAB);
+            robot.interact(() -> seen.add(stage.getScene().getFocusOwner()));
+            back = stage.getScene().getFocusOwner() == sheet;
+        }
+        assertThat(back).isTrue();
+        wanted.removeAll(seen);
+        assertThat(wanted.stream().map(KeyboardTest::name)).isEmpty();
+    }
+
+    @Test
+    void timer_unit_and_theme_are_turned_by_a_key_and_the_last_two_are_kept(FxRobot robot) throws Exception {
+        assertThat(text(robot, "#timer")).isEqualTo("Start timer");
+        robot.push(KeyCode.M);
+        assertThat(text(robot, "#timer")).startsWith("Timing ");
+        robot.push(KeyCode.M);
+        assertThat(text(robot, "#timer")).isEqualTo("Start timer");
+        String unit = text(robot, "#unit");
+        robot.push(KeyCode.U);
+        assertThat(text(robot, "#unit")).isNotEqualTo(unit).isIn("inch", "mm");
+        assertThat(text(robot, "#variant")).isEqualTo("Night");
+        robot.push(KeyCode.T);
+        assertThat(text(robot, "#variant")).isEqualTo("Day");
+        Prefs kept = Prefs.in(folder);
+        assertThat(kept.dark()).isTrue();
+        assertThat(kept.unit()).contains(desk.unit());
+        assertThat(kept.sound()).isFalse();
+        // Letters do nothing while they are typed.
+        robot.push(KeyCode.CONTROL, KeyCode.K);
+        robot.push(KeyCode.T).push(KeyCode.U);
+        assertThat(text(robot, "#variant")).isEqualTo("Day");
     }
 }

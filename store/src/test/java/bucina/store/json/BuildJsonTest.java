@@ -229,6 +229,23 @@ class BuildJsonTest {
     }
 
     @ParameterizedTest
+    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {"/workshop/batches/0/life|0|pot life must be 1 to 10080 minutes, like 120, was 0",
+        "/workshop/batches/0/induction|480|induction must be 0 up to less than its life of 480", "/workshop/batches/0/stir|-1|time between stirrings",
+        "/workshop/batches/0/kind|\"paint\"|must be one of primer, sealant", "/workshop/batches/0/mixed|\"noon\"|/workshop/batches/0",
+        "/workshop/batches/0/stirred|\"2020-01-01T00:00:00Z\"|after it was mixed", "/workshop/batches/0/covers/0/far|1|must be true or false",
+        "/workshop/batches/0/covers|{}|/workshop/batches/0/covers: must be a list", "/workshop/batches/0/id|1|share the id 1",
+        "/workshop/index/0/how|\"\"|1 to 500 characters, was 0", "/workshop/index/0/part|\"x\"|/workshop/index/0/part: must be a whole number",
+        "/workshop/index/0/at|null|/workshop/index/0/at", "/workshop/readings/0/kind|\"round\"|must be one of square, twist, level, straight",
+        "/workshop/readings/0/values|[1]|square has 2 figures", "/workshop/readings/1/values|[1, 2]|level has 1 figure",
+        "/workshop/readings/0/values/0|\"long\"|/workshop/readings/0/values/0: must be a number", "/workshop/readings/0/after|\"yes\"|must be true or false",
+        "/workshop/readings/0/extra|1|not known here", "/workshop/readings/0/id|999999|next id to give out"})
+    void an_error_in_the_workshop_names_its_place(String pointer, String value, String expected) {
+        JsonNode tree = BuildJson.write(new Document(full(), Logbook.EMPTY, List.of()));
+        set(tree, pointer, Json.read(value));
+        assertThatThrownBy(() -> BuildJson.read(tree)).isInstanceOf(InputException.class).hasMessageContaining(expected);
+    }
+
+    @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '`', value = {"``|empty", "{\"format\"|not JSON at line 1", "[1,2]|no build", "{}|no build",
             "{\"a\":1,\"a\":2}|not JSON",
         "{\"format\":\"bucina-build\"} x|not JSON", "{\"format\":\"bucina-build\"}|/version"})
