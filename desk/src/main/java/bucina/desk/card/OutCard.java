@@ -8,10 +8,10 @@ import bucina.core.plan.Row;
 import bucina.core.stack.FaceReading;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Ui;
+import bucina.desk.session.Places;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Printing;
 import bucina.desk.session.Snapshot;
-import bucina.store.file.OutFile;
 import bucina.store.drawing.DxfWriter;
 import bucina.store.drawing.HeldOpenPdf;
 import bucina.store.drawing.HoleCsv;
@@ -146,7 +146,7 @@ public final class OutCard extends VBox {
         }
         Path to;
         try {
-            to = OutFile.named(path.getText(), "rib-4." + w.ending);
+            to = Places.file(path.getText(), "rib-4." + w.ending);
         } catch (InputException e) {
             refuse(e.getMessage());
             return;

@@ -1,5 +1,7 @@
 package bucina.desk.session;
 
+import bucina.core.measure.InputException;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 
 /** Where the program keeps what is the builder's but belongs to no build. {@code BUCINA_HOME} puts all of it elsewhere. */
@@ -26,5 +28,23 @@ public final class Places {
         String xdg = System.getenv(variable);
         Path base = xdg == null || xdg.isBlank() ? Path.of(System.getProperty("user.home"), usual) : Path.of(xdg);
         return base.resolve("bucina");
+    }
+
+    /**
+     * The file that was named.
+     *
+     * @param example a name that would do
+     * @throws InputException if this machine has no files of such a name, or none was named
+     */
+    public static Path file(String text, String example) {
+        String clean = text.strip();
+        try {
+            if (!clean.isEmpty()) {
+                return Path.of(clean);
+            }
+        } catch (InvalidPathException e) {
+            throw new InputException("\"" + clean + "\" cannot be the name of a file here: write one like " + example, e);
+        }
+        throw new InputException("No file is named: write where it goes, like " + example);
     }
 }

@@ -2,6 +2,7 @@ package bucina.desk.sums;
 
 import bucina.core.drawing.Template;
 import bucina.core.measure.InputException;
+import bucina.desk.session.Places;
 import bucina.desk.session.Printing;
 import bucina.store.drawing.DxfWriter;
 import bucina.store.drawing.Paper;
@@ -33,7 +34,7 @@ public final class FlatOut {
         }
         Template titled = name.isBlank() ? flat : titled(flat, name.strip());
         byte[] content = content(titled, clean.substring(clean.length() - 3).toLowerCase(Locale.ROOT), paper, build);
-        Path to = OutFile.named(clean, "flat.pdf");
+        Path to = Places.file(clean, "flat.pdf");
         OutFile.write(to, content, false);
         return to;
     }

@@ -1,9 +1,7 @@
 package bucina.store.file;
 
-import bucina.core.measure.InputException;
 import java.io.IOException;
 import java.nio.file.Files;
-import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 
@@ -11,24 +9,6 @@ import java.nio.file.StandardCopyOption;
 public final class OutFile {
 
     private OutFile() {
-    }
-
-    /**
-     * The file that was named.
-     *
-     * @param example a name that would do
-     * @throws InputException if this machine has no files of such a name, or none was named
-     */
-    public static Path named(String text, String example) {
-        String clean = text.strip();
-        try {
-            if (!clean.isEmpty()) {
-                return Path.of(clean);
-            }
-        } catch (InvalidPathException e) {
-            throw new InputException("\"" + clean + "\" cannot be the name of a file here: write one like " + example, e);
-        }
-        throw new InputException("No file is named: write where it goes, like " + example);
     }
 
     /**
