@@ -35,6 +35,7 @@ final class BatchBar extends VBox {
     private final Label words = Ui.wrapped("", "alarm-words");
     private final Timeline ticking;
     private List<BatchWatch.Alarm> calls = List.of();
+    private List<Label> times = List.of();
 
     /**
      * @param open opens the card of batches
@@ -51,7 +52,7 @@ final class BatchBar extends VBox {
         alarm.setId("batch-alarm");
         words.setId("batch-words");
         getChildren().addAll(alarm, clocks);
-        ticking = new Timeline(new KeyFrame(Duration.seconds(1), e -> tick()));
+        ticking = new Timeline(new KeyFrame(Duration.seconds(1), e -> second()));
         ticking.setCycleCount(Animation.INDEFINITE);
         desk.session().snapshotProperty().addListener((o, was, now) -> {
             if (was.build().workshop().batches() != now.build().workshop().batches()) {
@@ -61,12 +62,22 @@ final class BatchBar extends VBox {
         tick();
     }
 
+    /** One second later; a window that is no longer shown stops counting. */
+    private void second() {
+        if (getScene() != null && getScene().getWindow() == null) {
+            ticking.stop();
+        } else {
+            tick();
+        }
+    }
+
     /** Shows every batch as it stands now. */
     void tick() {
         List<Batch> running = desk.session().snapshot().build().workshop().running();
         Ui.shown(this, !running.isEmpty());
         if (running.isEmpty()) {
             ticking.stop();
+            times = List.of();
             clocks.getChildren().clear();
             return;
         }
@@ -83,20 +94,22 @@ final class BatchBar extends VBox {
             show(calls.getFirst());
         }
         for (BatchWatch.Alarm a : calls) {
-            if (rung.add(a.batch() + a.call().name() + a.since()) && desk.sound()) {
+            if (rung.add(key(a)) && desk.sound()) {
                 Chime.ring();
             }
         }
     }
 
     private void clocks(List<Batch> running, Instant now) {
-        List<String> lines = running.stream().map(b -> line(b, now)).toList();
-        if (clocks.getChildren().stream().filter(n -> n instanceof Label).map(n -> ((Label) n).getText()).toList().equals(lines)) {
-            return;
+        // Words change each second; the nodes stay, so that the keyboard does too.
+        if (times.size() != running.size()) {
+            times = running.stream().map(b -> Ui.label("", "strong")).toList();
+            clocks.getChildren().setAll(times);
+            clocks.getChildren().addAll(Ui.spring(), Ui.button("Batches", "Ctrl+M", open, "quiet", "slim"));
         }
-        clocks.getChildren().setAll(lines.stream().map(l -> Ui.label(l, "strong")).toList());
-        Button all = Ui.button("Batches", "Ctrl+M", open, "quiet", "slim");
-        clocks.getChildren().addAll(Ui.spring(), all);
+        for (int i = 0; i < running.size(); i++) {
+            times.get(i).setText(line(running.get(i), now));
+        }
     }
 
     /** A batch in one line: {@code Sealant class B-2: 1 h 12 min left}. */
@@ -114,10 +127,10 @@ final class BatchBar extends VBox {
     private void show(BatchWatch.Alarm a) {
         words.setText(a.words() + (calls.size() > 1 ? "  (" + (calls.size() - 1) + " more)" : ""));
         alarm.pseudoClassStateChanged(GRAVE, a.call() == BatchWatch.Call.OVER || a.call() == BatchWatch.Call.CLOSING);
-        if (!alarm.getChildren().isEmpty() && a.equals(alarm.getUserData())) {
+        if (!alarm.getChildren().isEmpty() && key(a).equals(alarm.getUserData())) {
             return;
         }
-        alarm.setUserData(a);
+        alarm.setUserData(key(a));
         alarm.getChildren().setAll(words, Ui.spring());
         boolean writes = !desk.session().readOnly();
         if (a.call() == BatchWatch.Call.STIR && writes) {
@@ -132,6 +145,10 @@ final class BatchBar extends VBox {
             watch.seen(a);
             tick();
         }), Ui.button("Batches", "Ctrl+M", open));
+    }
+
+    private static String key(BatchWatch.Alarm a) {
+        return a.batch().n() + a.call().name() + a.since();
     }
 
     private static Button button(String text, String id, Runnable action) {

@@ -77,6 +77,12 @@ class MixCardTest extends OnWindow {
         robot.interact(() -> session.plan("earlier", b -> b.withWorkshop(b.workshop().with(Batch.mixed(only().id(), only().compound(),
                 session.instant().minus(Duration.ofMinutes(109)), only().covers())), b.nextId()), () -> { }, s -> { }));
         until(robot, "Sealant class B-2 goes off in 11 min");
+        // It counts on while the button stays the same: what has the keyboard keeps it.
+        Button seen = robot.lookup("#batch-seen").queryAs(Button.class);
+        String first = text(robot, "#batch-words");
+        WaitForAsyncUtils.sleep(2200, TimeUnit.MILLISECONDS);
+        assertThat(robot.lookup("#batch-seen").queryAs(Button.class)).isSameAs(seen);
+        assertThat(first).contains("11 min");
         fire(robot, "#batch-seen");
         assertThat(robot.lookup("#batch-alarm").query().isVisible()).isFalse();
         fire(robot, "#mix-end");
