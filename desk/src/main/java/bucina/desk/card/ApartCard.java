@@ -31,6 +31,9 @@ import javafx.scene.layout.VBox;
 /** Before taking apart: which parts want an index mark at the left, what is measured at the right, before and after. */
 public final class ApartCard extends VBox {
 
+    /** Parts shown at once, each with its picture: more would hold the window up. */
+    private static final int MOST = 40;
+
     private final Desk desk;
     private final Palette palette;
     private final Apart apart;
@@ -87,8 +90,12 @@ public final class ApartCard extends VBox {
         left.setText(apart.ambiguous().isEmpty() ? "Every part that is not riveted yet goes back one way only." : open == 0 ? "All "
                 + apart.ambiguous().size() + " parts that go back "
                 + "more than one way are marked." : open + " of " + apart.ambiguous().size() + " parts that go back more than one way want a mark.");
-        apart.unmarked(shown).forEach(o -> marks.getChildren().add(mark(o)));
-        apart.ambiguous().stream().filter(o -> shown.mark(o.part().id()).isPresent()).forEach(o -> marks.getChildren().add(mark(o)));
+        List<OtherWays> all = new ArrayList<>(apart.unmarked(shown));
+        apart.ambiguous().stream().filter(o -> shown.mark(o.part().id()).isPresent()).forEach(all::add);
+        all.stream().limit(MOST).forEach(o -> marks.getChildren().add(mark(o)));
+        if (all.size() > MOST) {
+            marks.getChildren().add(Ui.wrapped("And " + (all.size() - MOST) + " more: they come up as these are marked.", "soft"));
+        }
         readings.getChildren().clear();
         int unread = apart.unread(shown).size();
         right.setText(apart.checks().isEmpty() ? "Nothing to measure: no face has a row of six holes or four corners." : unread == 0 ? "All readings are taken."
