@@ -24,9 +24,8 @@ import java.util.function.ToDoubleFunction;
  * @param kind     what
  * @param how      how it is measured
  * @param expected what the plan says, one for each figure: lengths of the diagonals; nought for the rest
- * @param points   between which it is measured, two for each figure of a length; empty for a level
  */
-public record FitCheck(Face face, FitReading.Kind kind, Sentence how, List<Double> expected, List<Point> points) {
+public record FitCheck(Face face, FitReading.Kind kind, Sentence how, List<Double> expected) {
 
     /** A face is measured for square if it has at least this share of the largest face's area. */
     private static final double SHARE = .25;
@@ -38,7 +37,6 @@ public record FitCheck(Face face, FitReading.Kind kind, Sentence how, List<Doubl
 
     public FitCheck {
         expected = List.copyOf(expected);
-        points = List.copyOf(points);
     }
 
     /**
@@ -55,9 +53,9 @@ public record FitCheck(Face face, FitReading.Kind kind, Sentence how, List<Doubl
             row(face).ifPresent(r -> checks.add(straight(face, r)));
             if (first && area == largest && area > 0) {
                 checks.add(new FitCheck(face, FitReading.Kind.TWIST, Sentence.of("Digital level set to nought on the table, then across at both ends, "
-                        + face.xToward() + " end last, the same way round."), List.of(0.0, 0.0), List.of()));
+                        + face.xToward() + " end last, the same way round."), List.of(0.0, 0.0)));
                 checks.add(new FitCheck(face, FitReading.Kind.LEVEL, Sentence.of("Level along the longest row, " + row(face).map(Row::name).orElse("the edge")
-                        + ": degrees from where it should stand."), List.of(0.0), List.of()));
+                        + ": degrees from where it should stand."), List.of(0.0)));
                 first = false;
             }
         }
@@ -81,7 +79,7 @@ public record FitCheck(Face face, FitReading.Kind kind, Sentence how, List<Doubl
         Length b = four.get(2).to(four.get(3));
         return Optional.of(new FitCheck(face, FitReading.Kind.SQUARE, Sentence.of("Diagonals of " + sheet.name()
                 + ", corner to corner: first the one that rises "
-                + face.xToward() + ", {}, then the other, {}.", a, b), List.of(a.nanometres(), b.nanometres()), four));
+                + face.xToward() + ", {}, then the other, {}.", a, b), List.of(a.nanometres(), b.nanometres())));
     }
 
     private static Point farthest(List<Point> points, ToDoubleFunction<Point> way) {
@@ -103,7 +101,7 @@ public record FitCheck(Face face, FitReading.Kind kind, Sentence how, List<Doubl
         Point a = row.holes().getFirst().at();
         Point b = row.holes().getLast().at();
         return new FitCheck(face, FitReading.Kind.STRAIGHT, Sentence.of("Straight-edge or string along row " + row.name() + ", {}: the widest gap.", a.to(b)),
-                List.of(0.0), List.of(a, b));
+                List.of(0.0));
     }
 
     /** The figure that is judged: diagonals against the plan, twist from end to end, the rest as read. Lengths in nm, angles in degrees. */

@@ -18,7 +18,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 
 /*
  * Design. Faces are developed flat and say nothing of how they stand to each other. A rigid motion that keeps a part's outside outside keeps the sense of
@@ -194,10 +193,9 @@ public record OtherWays(Part part, Face face, Layer sheet, List<String> ways, Le
         }
 
         private void swap(Id.Part a, Id.Part b) {
-            Function<Id.Part, List<Placed>> sheets = byPart::get;
             double worst = 0;
-            for (int k = 0; k < sheets.apply(a).size(); k++) {
-                Optional<Double> there = least(sheets.apply(a).get(k).shape, sheets.apply(b).get(k).shape, o -> !o.by().over());
+            for (int k = 0; k < byPart.get(a).size(); k++) {
+                Optional<Double> there = least(byPart.get(a).get(k).shape, byPart.get(b).get(k).shape, o -> !o.by().over());
                 if (there.isEmpty()) {
                     return;
                 }

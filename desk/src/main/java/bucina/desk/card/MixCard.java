@@ -139,6 +139,7 @@ public final class MixCard extends VBox {
         scope.setValue(c.kind() == Compound.Kind.SEALANT);
         scope.setDisable(c.kind() == Compound.Kind.SEALANT);
         filling = false;
+        ticked.clear();
         source();
         offers();
     }
@@ -169,7 +170,11 @@ public final class MixCard extends VBox {
             if (covers.isEmpty()) {
                 throw new InputException("Nothing is ticked that it is for: tick a sheet or a place where two touch, at the right");
             }
-            desk.session().plan("mixing " + c.name(), b -> Mixing.mixed(b, c, mixed, covers), () -> ago.setText("0"), this::refuse);
+            desk.session().plan("mixing " + c.name(), b -> Mixing.mixed(b, c, mixed, covers), () -> {
+                ago.setText("0");
+                ticked.clear();
+                offers();
+            }, this::refuse);
         } catch (InputException | IllegalArgumentException e) {
             refuse(e.getMessage());
         }
@@ -194,12 +199,15 @@ public final class MixCard extends VBox {
         }, this::refuse);
     }
 
+    /** Ticks of the builder's own stay while a batch that runs is stirred or ended. */
     private void show(List<Mixing.Offer> list) {
+        boolean same = ticked.stream().map(t -> t.offer.surfaces()).toList().equals(list.stream().map(Mixing.Offer::surfaces).toList());
+        List<List<Batch.Surface>> kept = ticked.stream().filter(t -> same && t.box.isSelected()).map(t -> t.offer.surfaces()).toList();
         offers.getChildren().clear();
         ticked.clear();
         for (Mixing.Offer offer : list) {
             CheckBox box = new CheckBox(offer.words());
-            box.setSelected(compound.getValue().kind() == Compound.Kind.PRIMER && offer.ready());
+            box.setSelected(same ? kept.contains(offer.surfaces()) : compound.getValue().kind() == Compound.Kind.PRIMER && offer.ready());
             box.setOnAction(e -> total());
             box.setWrapText(true);
             box.setMinHeight(USE_PREF_SIZE);
