@@ -12,18 +12,36 @@ import com.tngtech.archunit.lang.ArchRule;
 class CoreBordersTest {
 
     @ArchTest
-    static final ArchRule CORE_KNOWS_NO_WINDOW_DATABASE_OR_FILE = noClasses().should().dependOnClassesThat().resideInAnyPackage("javafx..", "java.sql..",
-            "java.nio.file..", "java.awt..", "bucina.store..", "bucina.desk..").orShould().dependOnClassesThat().belongToAnyOf(java.io.File.class);
+    static final ArchRule CORE_KNOWS_NO_WINDOW_DATABASE_OR_FILE = noClasses()
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage(
+                    "javafx..", "java.sql..", "java.nio.file..", "java.awt..", "bucina.store..", "bucina.desk..")
+            .orShould()
+            .dependOnClassesThat()
+            .belongToAnyOf(java.io.File.class);
 
     @ArchTest
-    static final ArchRule CORE_IS_GIVEN_THE_TIME = noClasses().should().callMethod(java.time.Instant.class, "now")
-            .orShould().callMethod(java.time.LocalDateTime.class, "now").orShould().callMethod(System.class, "currentTimeMillis")
-            .orShould().callMethod(java.util.UUID.class, "randomUUID");
+    static final ArchRule CORE_IS_GIVEN_THE_TIME = noClasses()
+            .should()
+            .callMethod(java.time.Instant.class, "now")
+            .orShould()
+            .callMethod(java.time.LocalDateTime.class, "now")
+            .orShould()
+            .callMethod(System.class, "currentTimeMillis")
+            .orShould()
+            .callMethod(java.util.UUID.class, "randomUUID");
 
     @ArchTest
-    static final ArchRule PACKAGES_DO_NOT_GO_ROUND_IN_CIRCLES = slices().matching("bucina.core.(*)..").should().beFreeOfCycles();
+    static final ArchRule PACKAGES_DO_NOT_GO_ROUND_IN_CIRCLES =
+            slices().matching("bucina.core.(*)..").should().beFreeOfCycles();
 
     @ArchTest
-    static final ArchRule THE_RIVET_KNOWS_NO_PLAN = noClasses().that().resideInAnyPackage("bucina.core.rivet..", "bucina.core.dress..", "bucina.core.rule..")
-            .should().dependOnClassesThat().resideInAnyPackage("bucina.core.plan..", "bucina.core.sheet..", "bucina.core.stack..", "bucina.core.log..");
+    static final ArchRule THE_RIVET_KNOWS_NO_PLAN = noClasses()
+            .that()
+            .resideInAnyPackage("bucina.core.rivet..", "bucina.core.dress..", "bucina.core.rule..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage(
+                    "bucina.core.plan..", "bucina.core.sheet..", "bucina.core.stack..", "bucina.core.log..");
 }

@@ -26,21 +26,31 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
-/** Small plans for tests: a skin 20 x 4, a flange 20 x 1 under it, a doubler from 0 to {@code doublerEnd}; one row of 19 holes along the flange. */
+/**
+ * Small plans for tests: a skin 20 x 4, a flange 20 x 1 under it, a doubler from 0 to {@code doublerEnd}; one row of 19
+ * holes along the flange.
+ */
 public final class Plans {
 
     public static final Fastener UNIVERSAL = new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 4);
     public static final Fastener FLUSH = new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", 3);
 
-    private Plans() {
-    }
+    private Plans() {}
 
     public static Layer layer(long id, String name, double t, double x1, double y1, double x2, double y2) {
-        return new Layer(new Id.Layer(id), new Id.Part(1), name, Length.in(t), Outline.rectangle(Point.in(x1, y1), Point.in(x2, y2)));
+        return new Layer(
+                new Id.Layer(id),
+                new Id.Part(1),
+                name,
+                Length.in(t),
+                Outline.rectangle(Point.in(x1, y1), Point.in(x2, y2)));
     }
 
     public static List<Layer> layers(double doublerEnd) {
-        return List.of(layer(11, "Skin", .032, 0, 0, 20, 4), layer(12, "Doubler", .063, 0, 1.4, doublerEnd, 2.6), layer(13, "Flange", .040, 0, 1.5, 20, 2.5));
+        return List.of(
+                layer(11, "Skin", .032, 0, 0, 20, 4),
+                layer(12, "Doubler", .063, 0, 1.4, doublerEnd, 2.6),
+                layer(13, "Flange", .040, 0, 1.5, 20, 2.5));
     }
 
     public static Row row(long id, String name, double y, int holes) {
@@ -52,13 +62,34 @@ public final class Plans {
     }
 
     public static Group group(long id, String code, Fastener fastener, List<Row> rows) {
-        return new Group(new Id.Group(id), code, code, fastener, false, fastener.flush() ? Preparation.AUTO : Preparation.NONE, "", rows, Optional.empty(),
-                Set.of(), Set.of());
+        return new Group(
+                new Id.Group(id),
+                code,
+                code,
+                fastener,
+                false,
+                fastener.flush() ? Preparation.AUTO : Preparation.NONE,
+                "",
+                rows,
+                Optional.empty(),
+                Set.of(),
+                Set.of());
     }
 
     public static Group typed(long id, String code, int count, double... layers) {
-        return new Group(new Id.Group(id), code, code, UNIVERSAL, false, Preparation.NONE, "", List.of(),
-                Optional.of(new TypedStack(java.util.Arrays.stream(layers).mapToObj(Length::in).toList(), count)), Set.of(), Set.of());
+        return new Group(
+                new Id.Group(id),
+                code,
+                code,
+                UNIVERSAL,
+                false,
+                Preparation.NONE,
+                "",
+                List.of(),
+                Optional.of(new TypedStack(
+                        java.util.Arrays.stream(layers).mapToObj(Length::in).toList(), count)),
+                Set.of(),
+                Set.of());
     }
 
     public static Face face(List<Layer> layers, List<Group> groups) {
@@ -66,12 +97,23 @@ public final class Plans {
     }
 
     public static Build build(Face face) {
-        return new Build("Test", "Dunlin", CatalogueReader.shipped().rules(), 100_000, List.of(new Part(new Id.Part(1), "Part", Material.parse("2024-T3"), 1,
-                true)),
-                List.of(new Assembly(new Id.Assembly(2), "Assembly", Hand.LEFT, Unit.INCH, List.of(), List.of(face))), Map.of()).checked();
+        return new Build(
+                        "Test",
+                        "Dunlin",
+                        CatalogueReader.shipped().rules(),
+                        100_000,
+                        List.of(new Part(new Id.Part(1), "Part", Material.parse("2024-T3"), 1, true)),
+                        List.of(new Assembly(
+                                new Id.Assembly(2), "Assembly", Hand.LEFT, Unit.INCH, List.of(), List.of(face))),
+                        Map.of())
+                .checked();
     }
 
     public static Build build(double doublerEnd) {
-        return build(face(layers(doublerEnd), List.of(group(20, "G-1", UNIVERSAL, List.of(row(1000, "R1", 2, 19))), typed(21, "T-1", 10, .032, .040))));
+        return build(face(
+                layers(doublerEnd),
+                List.of(
+                        group(20, "G-1", UNIVERSAL, List.of(row(1000, "R1", 2, 19))),
+                        typed(21, "T-1", 10, .032, .040))));
     }
 }

@@ -16,11 +16,12 @@ import java.util.Locale;
 /** Where the program starts. */
 public final class Main {
 
-    private Main() {
-    }
+    private Main() {}
 
-    /** Opens a window for a file, for nothing, for {@code demo} and for {@code new FILE}, the sums alone for {@code sums},
-            takes pictures for {@code screenshots}; otherwise runs a verb. */
+    /**
+     * Opens a window for a file, for nothing, for {@code demo} and for {@code new FILE}, the sums alone for {@code
+     * sums},
+     * takes pictures for {@code screenshots}; otherwise runs a verb. */
     public static void main(String[] args) {
         // Figures have a decimal point, wherever the machine stands.
         Locale.setDefault(Locale.Category.FORMAT, Locale.ROOT);
@@ -29,12 +30,16 @@ public final class Main {
         if (words.isEmpty()) {
             DeskApp.open(new DeskApp.What.Last());
         } else if (first.equals("demo") && List.of("locker", "--fresh").containsAll(words.subList(1, words.size()))) {
-            DeskApp.open(new DeskApp.What.Demo(words.contains("locker") ? DemoBuild.Which.LOCKER : DemoBuild.Which.STABILATOR, words.contains("--fresh")));
+            DeskApp.open(new DeskApp.What.Demo(
+                    words.contains("locker") ? DemoBuild.Which.LOCKER : DemoBuild.Which.STABILATOR,
+                    words.contains("--fresh")));
         } else if (words.equals(List.of("sums"))) {
             SumsApp.open();
         } else if (first.equals("new") && words.size() == 2 && !words.get(1).startsWith("-")) {
             DeskApp.open(new DeskApp.What.New(Path.of(words.get(1))));
-        } else if (first.equals("screenshots") && words.size() >= 2 && !words.get(1).startsWith("-")) {
+        } else if (first.equals("screenshots")
+                && words.size() >= 2
+                && !words.get(1).startsWith("-")) {
             System.setProperty("java.awt.headless", "true");
             System.exit(Screenshots.into(Path.of(words.get(1)), words.subList(2, words.size())));
         } else if (words.size() == 1 && (first.endsWith(".bucina") || Files.isRegularFile(Path.of(first)))) {

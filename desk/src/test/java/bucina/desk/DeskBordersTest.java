@@ -11,22 +11,48 @@ import com.tngtech.archunit.lang.ArchRule;
 class DeskBordersTest {
 
     @ArchTest
-    static final ArchRule STATE_HAS_NO_NODES = noClasses().that().resideInAnyPackage("bucina.desk.session..",
-            "bucina.desk.sums..").should().dependOnClassesThat()
+    static final ArchRule STATE_HAS_NO_NODES = noClasses()
+            .that()
+            .resideInAnyPackage("bucina.desk.session..", "bucina.desk.sums..")
+            .should()
+            .dependOnClassesThat()
             .resideInAnyPackage("javafx.scene..", "javafx.stage..", "javafx.application..");
 
     @ArchTest
-    static final ArchRule THE_COMMAND_LINE_STARTS_NO_TOOLKIT = noClasses().that().resideInAPackage("bucina.desk.cli..").should().dependOnClassesThat()
-            .resideInAnyPackage("javafx.scene..", "javafx.stage..", "javafx.application..", "bucina.desk.app..", "bucina.desk.look..");
+    static final ArchRule THE_COMMAND_LINE_STARTS_NO_TOOLKIT = noClasses()
+            .that()
+            .resideInAPackage("bucina.desk.cli..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage(
+                    "javafx.scene..",
+                    "javafx.stage..",
+                    "javafx.application..",
+                    "bucina.desk.app..",
+                    "bucina.desk.look..");
 
     @ArchTest
-    static final ArchRule VIEWS_WRITE_NOTHING = noClasses().that().resideInAnyPackage("bucina.desk.sheet..", "bucina.desk.strip..", "bucina.desk.section..",
-            "bucina.desk.bench..", "bucina.desk.rack..", "bucina.desk.logbook..", "bucina.desk.card..", "bucina.desk.papers..", "bucina.desk.rules..",
-            "bucina.desk.sumsroom..")
-                    .should().dependOnClassesThat()
+    static final ArchRule VIEWS_WRITE_NOTHING = noClasses()
+            .that()
+            .resideInAnyPackage(
+                    "bucina.desk.sheet..",
+                    "bucina.desk.strip..",
+                    "bucina.desk.section..",
+                    "bucina.desk.bench..",
+                    "bucina.desk.rack..",
+                    "bucina.desk.logbook..",
+                    "bucina.desk.card..",
+                    "bucina.desk.papers..",
+                    "bucina.desk.rules..",
+                    "bucina.desk.sumsroom..")
+            .should()
+            .dependOnClassesThat()
             .resideInAnyPackage("bucina.store.file..", "java.sql..");
 
     @ArchTest
-    static final ArchRule COLOURS_COME_FROM_THE_PALETTE = noClasses().that().resideOutsideOfPackage("bucina.desk.look..").should()
+    static final ArchRule COLOURS_COME_FROM_THE_PALETTE = noClasses()
+            .that()
+            .resideOutsideOfPackage("bucina.desk.look..")
+            .should()
             .callMethod(javafx.scene.paint.Color.class, "web", String.class);
 }

@@ -22,7 +22,11 @@ public final class BareWindow extends Application {
         stage.show();
         PauseTransition settle = new PauseTransition(Duration.millis(60));
         settle.setOnFinished(e -> {
-            long started = ProcessHandle.current().info().startInstant().map(java.time.Instant::toEpochMilli).orElse(0L);
+            long started = ProcessHandle.current()
+                    .info()
+                    .startInstant()
+                    .map(java.time.Instant::toEpochMilli)
+                    .orElse(0L);
             System.out.println("window after " + (System.currentTimeMillis() - started) + " ms");
             stage.close();
             Platform.exit();

@@ -3,11 +3,11 @@ package bucina.speed;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.dress.Preparation;
+import bucina.core.edit.HoleEdits;
 import bucina.core.log.Logbook;
 import bucina.core.material.Material;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
-import bucina.core.edit.HoleEdits;
 import bucina.core.plan.Assembly;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
@@ -42,7 +42,10 @@ import java.util.Set;
 import java.util.concurrent.Executor;
 import java.util.function.UnaryOperator;
 
-/** Builds of any size: faces with a skin, a cut-out, ribs each inch and a half, two spars and a doubler; rows of holes along the ribs. */
+/**
+ * Builds of any size: faces with a skin, a cut-out, ribs each inch and a half, two spars and a doubler; rows of holes
+ * along the ribs.
+ */
 final class BigBuild {
 
     private long next = 1;
@@ -57,8 +60,11 @@ final class BigBuild {
         try {
             Path file = Files.createTempDirectory("bucina-speed").resolve("big.bucina");
             Catalogue catalogue = CatalogueReader.shipped();
-            BuildFile.create(file, new Document(of(faces, holesEach, catalogue.rules()), Logbook.EMPTY, List.of())).close();
-            return new Desk(Session.open(file, Optional.empty(), catalogue, Clock.systemUTC(), worker, ui), Prefs.in(file.getParent()));
+            BuildFile.create(file, new Document(of(faces, holesEach, catalogue.rules()), Logbook.EMPTY, List.of()))
+                    .close();
+            return new Desk(
+                    Session.open(file, Optional.empty(), catalogue, Clock.systemUTC(), worker, ui),
+                    Prefs.in(file.getParent()));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -66,24 +72,31 @@ final class BigBuild {
 
     /** A desk with one face of so many holes, the last {@code inRow} of them one row across the ribs. */
     static Desk longRow(int holes, int inRow, Executor worker, Executor ui) {
-        return desk(build -> {
-            Face face = build.faces().getFirst().face();
-            Group ribs = face.groups().getFirst();
-            double width = face.layers().getFirst().outline().box().width();
-            List<Point> points = new ArrayList<>();
-            for (int i = 0; i < inRow; i++) {
-                points.add(new Point(2e6 + i * (width - 4e6) / (inRow - 1), 1.55 * 25.4e6));
-            }
-            return HoleEdits.addRow(build, ribs.id(), points);
-        }, holes - inRow, worker, ui);
+        return desk(
+                build -> {
+                    Face face = build.faces().getFirst().face();
+                    Group ribs = face.groups().getFirst();
+                    double width = face.layers().getFirst().outline().box().width();
+                    List<Point> points = new ArrayList<>();
+                    for (int i = 0; i < inRow; i++) {
+                        points.add(new Point(2e6 + i * (width - 4e6) / (inRow - 1), 1.55 * 25.4e6));
+                    }
+                    return HoleEdits.addRow(build, ribs.id(), points);
+                },
+                holes - inRow,
+                worker,
+                ui);
     }
 
     private static Desk desk(UnaryOperator<Build> more, int holes, Executor worker, Executor ui) {
         try {
             Path file = Files.createTempDirectory("bucina-speed").resolve("long.bucina");
             Catalogue catalogue = CatalogueReader.shipped();
-            BuildFile.create(file, new Document(more.apply(of(1, holes, catalogue.rules())), Logbook.EMPTY, List.of())).close();
-            return new Desk(Session.open(file, Optional.empty(), catalogue, Clock.systemUTC(), worker, ui), Prefs.in(file.getParent()));
+            BuildFile.create(file, new Document(more.apply(of(1, holes, catalogue.rules())), Logbook.EMPTY, List.of()))
+                    .close();
+            return new Desk(
+                    Session.open(file, Optional.empty(), catalogue, Clock.systemUTC(), worker, ui),
+                    Prefs.in(file.getParent()));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -109,12 +122,20 @@ final class BigBuild {
         double width = rows * 1.5 + 1;
         double height = inRow * 1.1 + 2;
         List<Layer> layers = new ArrayList<>();
-        layers.add(layer(part, "Skin", .025, new Outline(Outline.rectangle(Point.in(0, 0), Point.in(width, height)).outer(),
-                List.of(Ring.circle(Point.in(width / 2 + .75, height / 2), Length.in(.3))))));
-        layers.add(layer(part, "Doubler", .040, Outline.rectangle(Point.in(.2, .2), Point.in(width * .4, height * .3))));
+        layers.add(layer(
+                part,
+                "Skin",
+                .025,
+                new Outline(
+                        Outline.rectangle(Point.in(0, 0), Point.in(width, height))
+                                .outer(),
+                        List.of(Ring.circle(Point.in(width / 2 + .75, height / 2), Length.in(.3))))));
+        layers.add(
+                layer(part, "Doubler", .040, Outline.rectangle(Point.in(.2, .2), Point.in(width * .4, height * .3))));
         for (int r = 0; r < rows; r++) {
             double x = 1 + r * 1.5;
-            layers.add(layer(part, "Rib " + r, .032, Outline.rectangle(Point.in(x - .32, .1), Point.in(x + .32, height - .1))));
+            layers.add(layer(
+                    part, "Rib " + r, .032, Outline.rectangle(Point.in(x - .32, .1), Point.in(x + .32, height - .1))));
         }
         List<Row> list = new ArrayList<>();
         int left = holes;
@@ -125,8 +146,18 @@ final class BigBuild {
             }
             list.add(new Row(new Id.Row(next++), "R" + (r + 1), row.size() + 1, row));
         }
-        Group group = new Group(new Id.Group(next++), "G-" + f, "Ribs", new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", 3), false, Preparation.AUTO, "", list,
-                Optional.empty(), Set.of(), Set.of());
+        Group group = new Group(
+                new Id.Group(next++),
+                "G-" + f,
+                "Ribs",
+                new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", 3),
+                false,
+                Preparation.AUTO,
+                "",
+                list,
+                Optional.empty(),
+                Set.of(),
+                Set.of());
         return new Face(new Id.Face(next++), "Face " + f, "from above", "outboard", "forward", layers, List.of(group));
     }
 }

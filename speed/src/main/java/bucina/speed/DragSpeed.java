@@ -23,7 +23,8 @@ import javafx.scene.input.MouseEvent;
 import javafx.stage.Stage;
 
 /**
- * A row of 300 holes dragged over a face of 5 000 in the whole window: each movement of the hand is followed by its derived checks before the
+ * A row of 300 holes dragged over a face of 5 000 in the whole window: each movement of the hand is followed by its
+ * derived checks before the
  * next. Every piece of work on the interface thread is timed by itself.
  */
 public final class DragSpeed extends Application {
@@ -74,7 +75,10 @@ public final class DragSpeed extends Application {
         stage.show();
         Platform.runLater(() -> {
             sheet = (SheetView) stage.getScene().lookup("#sheet");
-            HoleReading first = desk.face().readings().stream().filter(r -> r.row().holes().size() == 300).findFirst().orElseThrow();
+            HoleReading first = desk.face().readings().stream()
+                    .filter(r -> r.row().holes().size() == 300)
+                    .findFirst()
+                    .orElseThrow();
             Row row = first.row();
             desk.changingProperty().set(true);
             desk.selectionProperty().set(Selection.row(desk.face(), row.id(), Optional.empty()));
@@ -93,7 +97,10 @@ public final class DragSpeed extends Application {
             from = null;
             print("a movement of the hand taken", hands);
             print("its checks shown", shows);
-            System.out.printf(Locale.ROOT, "  %-70s %6.1f%n", "milliseconds from one checked movement to the next",
+            System.out.printf(
+                    Locale.ROOT,
+                    "  %-70s %6.1f%n",
+                    "milliseconds from one checked movement to the next",
                     (System.nanoTime() - began) / 1e6 / (MOVES + WARM));
             worker.shutdown();
             Platform.exit();
@@ -109,12 +116,34 @@ public final class DragSpeed extends Application {
     private void hand(EventType<MouseEvent> what, Point2D at) {
         Point2D scene = sheet.localToScene(at);
         Point2D screen = sheet.localToScreen(at);
-        sheet.fireEvent(new MouseEvent(what, scene.getX(), scene.getY(), screen.getX(), screen.getY(), MouseButton.PRIMARY, 1, false, false, false, false,
-                true, false, false, true, false, false, null));
+        sheet.fireEvent(new MouseEvent(
+                what,
+                scene.getX(),
+                scene.getY(),
+                screen.getX(),
+                screen.getY(),
+                MouseButton.PRIMARY,
+                1,
+                false,
+                false,
+                false,
+                false,
+                true,
+                false,
+                false,
+                true,
+                false,
+                false,
+                null));
     }
 
     private static void print(String name, double[] times) {
         Arrays.sort(times);
-        System.out.printf(Locale.ROOT, "  %-70s %6.1f %6.1f%n", "a row of 300 on 5 000: " + name, times[times.length / 2], times[times.length - 1]);
+        System.out.printf(
+                Locale.ROOT,
+                "  %-70s %6.1f %6.1f%n",
+                "a row of 300 on 5 000: " + name,
+                times[times.length / 2],
+                times[times.length - 1]);
     }
 }

@@ -1,7 +1,7 @@
 package bucina.speed;
 
-import bucina.core.catalogue.CatalogueReader;
 import bucina.core.catalogue.Catalogue;
+import bucina.core.catalogue.CatalogueReader;
 import bucina.core.drawing.Intake;
 import bucina.core.material.Material;
 import bucina.core.measure.Length;
@@ -15,13 +15,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 
-/** How long a DXF of 20 000 entities takes to come in: read, understood, put on a face. The first run is that of a cold process. */
+/**
+ * How long a DXF of 20 000 entities takes to come in: read, understood, put on a face. The first run is that of a cold
+ * process.
+ */
 public final class ImportSpeed {
 
     private static final int ENTITIES = 20_000;
 
-    private ImportSpeed() {
-    }
+    private ImportSpeed() {}
 
     private static double[] sorted(double[] times) {
         double[] sorted = times.clone();
@@ -31,24 +33,37 @@ public final class ImportSpeed {
 
     public static void main(String[] args) {
         StringBuilder dxf = new StringBuilder("0\nSECTION\n2\nENTITIES\n"
-                + "0\nLWPOLYLINE\n8\nSKIN\n70\n1\n10\n-5\n20\n-5\n10\n2005\n20\n-5\n10\n2005\n20\n1005\n10\n-5\n20\n1005\n");
+                + "0\nLWPOLYLINE\n8\nSKIN\n70\n1\n10\n-5\n20\n-5\n10\n2005\n20\n-5\n10\n2005\n20\n1005\n10\n"
+                + "-5\n20\n1005\n");
         for (int i = 1; i < ENTITIES; i++) {
-            dxf.append("0\nCIRCLE\n8\nR").append(i / 200).append("\n10\n").append(i % 200 * 10).append("\n20\n").append(i / 200 * 10).append("\n40\n1.2446\n");
+            dxf.append("0\nCIRCLE\n8\nR")
+                    .append(i / 200)
+                    .append("\n10\n")
+                    .append(i % 200 * 10)
+                    .append("\n20\n")
+                    .append(i / 200 * 10)
+                    .append("\n40\n1.2446\n");
         }
         String text = dxf.append("0\nENDSEC\n0\nEOF\n").toString();
         Catalogue catalogue = CatalogueReader.shipped();
-        Intake.Choices choices = new Intake.Choices(Length.mm(.6), new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", 3), Material.parse("2024-T3"), catalogue);
+        Intake.Choices choices = new Intake.Choices(
+                Length.mm(.6), new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", 3), Material.parse("2024-T3"), catalogue);
         Build empty = new Build("New", "", catalogue.rules(), 1, List.of(), List.of(), Map.of());
         double[] times = new double[7];
         for (int run = 0; run < times.length; run++) {
             long start = System.nanoTime();
-            Build made = Intake.of(DxfReader.read(text, Unit.MM, Progress.NONE).drawing()).asFace(empty, "Face", Unit.MM, choices);
+            Build made = Intake.of(DxfReader.read(text, Unit.MM, Progress.NONE).drawing())
+                    .asFace(empty, "Face", Unit.MM, choices);
             times[run] = (System.nanoTime() - start) / 1e6;
             if (made.faces().getFirst().face().count() != ENTITIES - 1) {
                 throw new IllegalStateException("holes were lost");
             }
         }
-        System.out.printf(Locale.ROOT, "DXF of %d entities: %.0f ms the first time in a fresh process, then %.0f ms%n", ENTITIES, times[0],
+        System.out.printf(
+                Locale.ROOT,
+                "DXF of %d entities: %.0f ms the first time in a fresh process, then %.0f ms%n",
+                ENTITIES,
+                times[0],
                 sorted(times)[times.length / 2]);
     }
 }

@@ -5,8 +5,7 @@ import java.util.Arrays;
 /** Times a piece of work some times after a warm-up and keeps the middle value. */
 final class Median {
 
-    private Median() {
-    }
+    private Median() {}
 
     /** Middle of {@code runs} timings in ms, after as many unmeasured ones. */
     static double ms(int runs, Runnable work) {

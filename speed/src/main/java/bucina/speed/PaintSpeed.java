@@ -13,7 +13,10 @@ import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.stage.Stage;
 
-/** Draws faces of 1 000, 5 000 and 20 000 holes: a full drawing, and one step of a zoom gesture that moves the drawn picture. */
+/**
+ * Draws faces of 1 000, 5 000 and 20 000 holes: a full drawing, and one step of a zoom gesture that moves the drawn
+ * picture.
+ */
 public final class PaintSpeed extends Application {
 
     private static final int RUNS = 21;
@@ -39,13 +42,19 @@ public final class PaintSpeed extends Application {
         stage.setScene(new Scene(view, 1000, 600));
         stage.show();
         view.use(Palette.LIGHT);
-        Platform.runLater(() -> whole(view, sizes[at], () -> gesture(view, sizes[at], () -> measure(stage, sizes, at + 1))));
+        Platform.runLater(() ->
+                whole(view, sizes[at], () -> gesture(view, sizes[at], () -> measure(stage, sizes, at + 1))));
     }
 
     /** A full drawing: time on the interface thread, and until the pulse after it. */
     private static void whole(SheetView view, int holes, Runnable then) {
         Frames.of(RUNS, view::fit, (thread, screen) -> {
-            System.out.printf(Locale.ROOT, "%6d holes drawn whole: %5.1f ms on the interface thread, %5.1f ms to the next frame%n", holes, thread, screen);
+            System.out.printf(
+                    Locale.ROOT,
+                    "%6d holes drawn whole: %5.1f ms on the interface thread, %5.1f ms to the next frame%n",
+                    holes,
+                    thread,
+                    screen);
             then.run();
         });
     }
@@ -53,7 +62,11 @@ public final class PaintSpeed extends Application {
     private static void gesture(SheetView view, int holes, Runnable then) {
         int[] step = {0};
         Frames.of(RUNS, () -> view.zoom(step[0]++ % 2 == 0 ? 1.05 : 1 / 1.05), (thread, screen) -> {
-            System.out.printf(Locale.ROOT, "%6d holes, one step of a zoom: %5.1f ms on the interface thread, %5.1f ms to the next frame%n", holes, thread,
+            System.out.printf(
+                    Locale.ROOT,
+                    "%6d holes, one step of a zoom: %5.1f ms on the interface thread, %5.1f ms to the next frame%n",
+                    holes,
+                    thread,
                     screen);
             then.run();
         });

@@ -1,32 +1,32 @@
 package bucina.speed;
 
+import bucina.core.batch.Mating;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
+import bucina.core.edit.Edit;
 import bucina.core.hold.Holds;
 import bucina.core.log.Logbook;
 import bucina.core.log.Operation;
-import bucina.core.batch.Mating;
-import bucina.core.edit.Edit;
 import bucina.core.measure.Length;
-import bucina.core.plan.Layer;
-import bucina.core.progress.FaceLocate;
 import bucina.core.plan.Assembly;
+import bucina.core.plan.Build;
 import bucina.core.plan.Face;
 import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
-import bucina.core.plan.Build;
 import bucina.core.plan.Tool;
 import bucina.core.progress.FaceClecos;
+import bucina.core.progress.FaceLocate;
 import bucina.core.progress.Task;
 import bucina.core.reach.Reach;
-import bucina.core.stack.Derivation;
 import bucina.core.refit.OtherWays;
+import bucina.core.stack.Derivation;
 import bucina.desk.session.Progress;
 import bucina.desk.session.Snapshot;
 import bucina.desk.session.ToolCrib;
 import java.time.Instant;
-import java.util.Arrays;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -37,8 +37,7 @@ final class ProgressSpeed {
 
     private static final int RUNS = 9;
 
-    private ProgressSpeed() {
-    }
+    private ProgressSpeed() {}
 
     private static int tick;
 
@@ -49,12 +48,33 @@ final class ProgressSpeed {
         Holds holds = new Holds(build);
         List<Tool> crib = ToolCrib.of(build, catalogue);
         System.out.println("40 faces of 500 holes: ms, median and most of " + RUNS + " after one to warm up");
-        time("cleco progression of every row", () -> build.faces().forEach(f -> FaceClecos.of(derivation.face(f.face().id()), holds, catalogue.clecos(), Map.of(
-                "cleco 3/32", 60), Optional.empty(), 2)));
-        time("reach of every hole, every work", () -> build.faces().forEach(f -> Reach.of(derivation.face(f.face().id()), build, crib)));
-        time("clecos that locate every face", () -> build.faces().forEach(f -> FaceLocate.of(derivation.face(f.face().id()), Logbook.EMPTY, catalogue.clecos(),
-                Map.of(), Optional.empty())));
-        time("surfaces that touch, every face", () -> build.faces().forEach(f -> Mating.of(derivation.face(f.face().id()))));
+        time(
+                "cleco progression of every row",
+                () -> build.faces()
+                        .forEach(f -> FaceClecos.of(
+                                derivation.face(f.face().id()),
+                                holds,
+                                catalogue.clecos(),
+                                Map.of("cleco 3/32", 60),
+                                Optional.empty(),
+                                2)));
+        time(
+                "reach of every hole, every work",
+                () -> build.faces()
+                        .forEach(f -> Reach.of(derivation.face(f.face().id()), build, crib)));
+        time(
+                "clecos that locate every face",
+                () -> build.faces()
+                        .forEach(f -> FaceLocate.of(
+                                derivation.face(f.face().id()),
+                                Logbook.EMPTY,
+                                catalogue.clecos(),
+                                Map.of(),
+                                Optional.empty())));
+        time(
+                "surfaces that touch, every face",
+                () -> build.faces()
+                        .forEach(f -> Mating.of(derivation.face(f.face().id()))));
         Build.FaceRef one = build.faces().getFirst();
         Layer moved = one.face().layers().getLast();
         time("a sheet moved: derived, clecos and reach of its face again", () -> {
@@ -73,11 +93,21 @@ final class ProgressSpeed {
         Build.FaceRef first = build.faces().getFirst();
         Snapshot counted = Snapshot.of(derivation, marked);
         Derivation parted = Derivation.of(parted(build), catalogue);
-        time("parts that go back more than one way, a part a sheet", () -> OtherWays.of(parted, parted.build().assemblies().getFirst()));
-        time("progress of one face counted", () -> Progress.of(derivation.face(first.face().id()), counted, catalogue, task, Optional.empty()));
-        time("one row marked more", () -> marked.plus(Task.of(Operation.DIMPLED).marks(marked, derivation.face(first.face().id()).readings().subList(0, 20),
-                true,
-                Instant.EPOCH, "")));
+        time(
+                "parts that go back more than one way, a part a sheet",
+                () -> OtherWays.of(parted, parted.build().assemblies().getFirst()));
+        time(
+                "progress of one face counted",
+                () -> Progress.of(derivation.face(first.face().id()), counted, catalogue, task, Optional.empty()));
+        time(
+                "one row marked more",
+                () -> marked.plus(Task.of(Operation.DIMPLED)
+                        .marks(
+                                marked,
+                                derivation.face(first.face().id()).readings().subList(0, 20),
+                                true,
+                                Instant.EPOCH,
+                                "")));
     }
 
     /** The build with a part for every sheet. */
@@ -90,7 +120,12 @@ final class ProgressSpeed {
             for (Face f : a.faces()) {
                 List<Layer> layers = new ArrayList<>();
                 for (Layer l : f.layers()) {
-                    Part part = new Part(new Id.Part(next++), "Part " + next, build.parts().getFirst().material(), 1, true);
+                    Part part = new Part(
+                            new Id.Part(next++),
+                            "Part " + next,
+                            build.parts().getFirst().material(),
+                            1,
+                            true);
                     parts.add(part);
                     layers.add(new Layer(l.id(), part.id(), l.name(), l.thickness(), l.outline()));
                 }

@@ -19,7 +19,10 @@ import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.stage.Stage;
 
-/** How long the interface thread is held by what a person does in the whole window, on builds of 20 000 holes and on one face of 5 000. */
+/**
+ * How long the interface thread is held by what a person does in the whole window, on builds of 20 000 holes and on one
+ * face of 5 000.
+ */
 public final class WindowSpeed extends Application {
 
     private static final int RUNS = 25;
@@ -52,32 +55,56 @@ public final class WindowSpeed extends Application {
             desk[0] = BigBuild.desk(faces, each, worker, WindowSpeed::timed);
             stage.setScene(new DeskWindow(desk[0], Clock.systemUTC()).scene());
             stage.show();
-            System.out.println(faces + " faces of " + each + " holes: ms on the interface thread, median and most of " + RUNS);
+            System.out.println(
+                    faces + " faces of " + each + " holes: ms on the interface thread, median and most of " + RUNS);
             next(todo);
         });
-        step(todo, "a step along the row", i -> desk[0].selectionProperty().set(desk[0].selectionProperty().get().along(desk[0].face(), i % 9 == 0 ? -8 : 1,
-                false)));
-        step(todo, "a row picked", i -> desk[0].selectionProperty().set(Selection.row(desk[0].face(), desk[0].face().reading(i * 7).row().id(),
-                Optional.empty())));
-        step(todo, "the whole face picked", i -> desk[0].selectionProperty().set(Selection.group(desk[0].face(), desk[0].face().reading(0).group().id(),
-                Optional.of(desk[0].face().reading(i).hole().id()))));
+        step(
+                todo,
+                "a step along the row",
+                i -> desk[0].selectionProperty()
+                        .set(desk[0].selectionProperty().get().along(desk[0].face(), i % 9 == 0 ? -8 : 1, false)));
+        step(
+                todo,
+                "a row picked",
+                i -> desk[0].selectionProperty()
+                        .set(Selection.row(
+                                desk[0].face(),
+                                desk[0].face().reading(i * 7).row().id(),
+                                Optional.empty())));
+        step(
+                todo,
+                "the whole face picked",
+                i -> desk[0].selectionProperty()
+                        .set(Selection.group(
+                                desk[0].face(),
+                                desk[0].face().reading(0).group().id(),
+                                Optional.of(desk[0].face().reading(i).hole().id()))));
         step(todo, "the whole face picked in Drill", i -> {
             if (desk[0].stageProperty().get() != bucina.desk.session.Stage.DRILL) {
                 desk[0].stageProperty().set(bucina.desk.session.Stage.DRILL);
             }
-            desk[0].selectionProperty().set(Selection.all(desk[0].face(), Optional.of(desk[0].face().reading(i).hole().id())));
+            desk[0].selectionProperty()
+                    .set(Selection.all(
+                            desk[0].face(),
+                            Optional.of(desk[0].face().reading(i).hole().id())));
         });
         step(todo, "a hole picked in Dress", i -> {
             if (desk[0].stageProperty().get() != bucina.desk.session.Stage.DRESS) {
                 desk[0].stageProperty().set(bucina.desk.session.Stage.DRESS);
             }
-            desk[0].selectionProperty().set(desk[0].selectionProperty().get().one(desk[0].face().reading(i * 3)));
+            desk[0].selectionProperty()
+                    .set(desk[0].selectionProperty().get().one(desk[0].face().reading(i * 3)));
         });
         todo.add(() -> {
             desk[0].stageProperty().set(bucina.desk.session.Stage.STUDY);
             next(todo);
         });
-        step(todo, "another face", i -> desk[0].show(desk[0].snapshot().build().faces().get(i % faces).face().id()));
+        step(
+                todo,
+                "another face",
+                i -> desk[0].show(
+                        desk[0].snapshot().build().faces().get(i % faces).face().id()));
         step(todo, "another unit", i -> desk[0].turnUnit());
         todo.add(() -> log(desk[0], 0, new double[RUNS], todo));
     }
@@ -117,23 +144,29 @@ public final class WindowSpeed extends Application {
 
     /** Logs one hole after another; what counts is the interface thread taking the new log over. */
     private static void log(Desk desk, int i, double[] times, Queue<Runnable> todo) {
-        desk.selectionProperty().set(Selection.none(desk.face().face().id()).one(desk.face().reading(i)));
+        desk.selectionProperty()
+                .set(Selection.none(desk.face().face().id()).one(desk.face().reading(i)));
         Suggestion s = Suggestion.of(desk).orElseThrow();
         LogForm.Fields f = LogForm.suggest(s, desk, 1);
         f.who = "M";
-        desk.session().log(LogForm.of(s).draft(f, desk.lengths(), ""), List.of(), entry -> {
-            Platform.runLater(() -> {
-                times[i] = held;
-                if (i == RUNS - 1) {
-                    print("an entry taken over after it was saved", times);
-                    next(todo);
-                } else {
-                    log(desk, i + 1, times, todo);
-                }
-            });
-        }, sentence -> {
-            throw new IllegalStateException(sentence);
-        });
+        desk.session()
+                .log(
+                        LogForm.of(s).draft(f, desk.lengths(), ""),
+                        List.of(),
+                        entry -> {
+                            Platform.runLater(() -> {
+                                times[i] = held;
+                                if (i == RUNS - 1) {
+                                    print("an entry taken over after it was saved", times);
+                                    next(todo);
+                                } else {
+                                    log(desk, i + 1, times, todo);
+                                }
+                            });
+                        },
+                        sentence -> {
+                            throw new IllegalStateException(sentence);
+                        });
     }
 
     private static void print(String name, double[] times) {

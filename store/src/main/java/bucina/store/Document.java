@@ -24,8 +24,8 @@ public record Document(Build build, Logbook log, List<Photo> photos) {
         for (var entry : log.entries()) {
             for (String named : entry.work().map(Work::photos).orElse(List.of())) {
                 if (!known.contains(named)) {
-                    throw new IllegalArgumentException("entry " + entry.id() + " names photograph " + named.substring(0, 12)
-                            + "..., which is missing");
+                    throw new IllegalArgumentException("entry " + entry.id() + " names photograph "
+                            + named.substring(0, 12) + "..., which is missing");
                 }
             }
         }

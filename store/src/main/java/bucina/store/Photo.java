@@ -17,7 +17,11 @@ public record Photo(String sha256, String type, byte[] content) {
     /** A photograph of these bytes. */
     public static Photo of(String type, byte[] content) {
         try {
-            return new Photo(HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content)), type, content);
+            return new Photo(
+                    HexFormat.of()
+                            .formatHex(MessageDigest.getInstance("SHA-256").digest(content)),
+                    type,
+                    content);
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("this Java lacks SHA-256", e);
         }
@@ -25,7 +29,10 @@ public record Photo(String sha256, String type, byte[] content) {
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof Photo that && sha256.equals(that.sha256) && type.equals(that.type) && Arrays.equals(content, that.content);
+        return other instanceof Photo that
+                && sha256.equals(that.sha256)
+                && type.equals(that.type)
+                && Arrays.equals(content, that.content);
     }
 
     @Override

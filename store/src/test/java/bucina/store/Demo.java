@@ -19,8 +19,7 @@ public final class Demo {
 
     public static final Photo PHOTO = Photo.of("image/png", "not really a picture".getBytes(StandardCharsets.UTF_8));
 
-    private Demo() {
-    }
+    private Demo() {}
 
     public static Document document() {
         var catalogue = CatalogueReader.shipped();
@@ -33,8 +32,21 @@ public final class Demo {
         Group group = build.group("US-3").orElseThrow().group();
         Row row = group.rows().getFirst();
         var hole = row.holes().get(n % row.holes().size());
-        return LogEntry.Draft.install(new Work(group.id(), group.code(), List.of(new Work.LoggedHole(hole.id(), row.label(hole))), 1,
-                "MS20426AD3-3.5", Optional.empty(), "M. Oake", LocalDateTime.parse("2026-11-23T10:00"), 1, Work.Setup.NONE, List.of(), List.of(), "",
-                note, List.of()));
+        return LogEntry.Draft.install(new Work(
+                group.id(),
+                group.code(),
+                List.of(new Work.LoggedHole(hole.id(), row.label(hole))),
+                1,
+                "MS20426AD3-3.5",
+                Optional.empty(),
+                "M. Oake",
+                LocalDateTime.parse("2026-11-23T10:00"),
+                1,
+                Work.Setup.NONE,
+                List.of(),
+                List.of(),
+                "",
+                note,
+                List.of()));
     }
 }

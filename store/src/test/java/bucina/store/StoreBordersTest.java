@@ -11,9 +11,14 @@ import com.tngtech.archunit.lang.ArchRule;
 class StoreBordersTest {
 
     @ArchTest
-    static final ArchRule STORE_KNOWS_NO_WINDOW = noClasses().should().dependOnClassesThat().resideInAnyPackage("javafx..", "java.awt..", "bucina.desk..");
+    static final ArchRule STORE_KNOWS_NO_WINDOW =
+            noClasses().should().dependOnClassesThat().resideInAnyPackage("javafx..", "java.awt..", "bucina.desk..");
 
     @ArchTest
-    static final ArchRule JSON_KNOWS_NO_DATABASE = noClasses().that().resideInAPackage("bucina.store.json..").should().dependOnClassesThat()
+    static final ArchRule JSON_KNOWS_NO_DATABASE = noClasses()
+            .that()
+            .resideInAPackage("bucina.store.json..")
+            .should()
+            .dependOnClassesThat()
             .resideInAnyPackage("java.sql..", "org.sqlite..", "bucina.store.file..", "java.nio.file..");
 }

@@ -35,8 +35,11 @@ public record BatchClock(Phase phase, Duration left, Optional<Duration> stir) {
             return new BatchClock(Phase.OVER, Duration.ZERO, Optional.empty());
         }
         int stir = batch.compound().stir();
-        Optional<Duration> due = stir == 0 ? Optional.empty() : Optional.of(Duration.ofMinutes(stir).minus(Duration.between(batch.stirred(),
-                now.isBefore(batch.stirred()) ? batch.stirred() : now)));
+        Optional<Duration> due = stir == 0
+                ? Optional.empty()
+                : Optional.of(Duration.ofMinutes(stir)
+                        .minus(Duration.between(
+                                batch.stirred(), now.isBefore(batch.stirred()) ? batch.stirred() : now)));
         if (age.compareTo(induction) < 0) {
             return new BatchClock(Phase.STANDING, induction.minus(age), due);
         }
@@ -58,7 +61,10 @@ public record BatchClock(Phase phase, Duration left, Optional<Duration> stir) {
         return stir.filter(d -> !d.isPositive()).isPresent();
     }
 
-    /** A time as {@code 1 h 05 min}, {@code 12 min} or, under five minutes, {@code 4:07}; partial minutes count down as begun. */
+    /**
+     * A time as {@code 1 h 05 min}, {@code 12 min} or, under five minutes, {@code 4:07}; partial minutes count down as
+     * begun.
+     */
     public static String words(Duration time) {
         long seconds = Math.max(0, time.toSeconds());
         if (seconds < 300) {

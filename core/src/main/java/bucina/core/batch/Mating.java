@@ -39,7 +39,8 @@ public record Mating(Layer near, Layer far, double area, List<HoleReading> holes
                 }
                 double area = open.intersection(shapes.get(j)).getArea();
                 if (area > LEAST) {
-                    found.add(new Mating(layers.get(i), layers.get(j), area, holes(face, layers.get(i), layers.get(j))));
+                    found.add(
+                            new Mating(layers.get(i), layers.get(j), area, holes(face, layers.get(i), layers.get(j))));
                 }
                 open = open.difference(shapes.get(j));
             }
@@ -48,19 +49,25 @@ public record Mating(Layer near, Layer far, double area, List<HoleReading> holes
     }
 
     private static List<HoleReading> holes(FaceReading face, Layer near, Layer far) {
-        return face.readings().stream().filter(r -> {
-            List<Layer> through = r.group().headFar() ? r.layers().reversed() : r.layers();
-            for (int i = 1; i < through.size(); i++) {
-                if (through.get(i - 1).id().equals(near.id()) && through.get(i).id().equals(far.id())) {
-                    return true;
-                }
-            }
-            return false;
-        }).toList();
+        return face.readings().stream()
+                .filter(r -> {
+                    List<Layer> through = r.group().headFar() ? r.layers().reversed() : r.layers();
+                    for (int i = 1; i < through.size(); i++) {
+                        if (through.get(i - 1).id().equals(near.id())
+                                && through.get(i).id().equals(far.id())) {
+                            return true;
+                        }
+                    }
+                    return false;
+                })
+                .toList();
     }
 
     /** Area of one side of a sheet, nm², openings left out, rivet holes not. */
     public static double area(Outline outline) {
-        return outline.outer().area() - outline.openings().stream().mapToDouble(bucina.core.sheet.Ring::area).sum();
+        return outline.outer().area()
+                - outline.openings().stream()
+                        .mapToDouble(bucina.core.sheet.Ring::area)
+                        .sum();
     }
 }

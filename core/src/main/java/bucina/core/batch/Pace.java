@@ -32,7 +32,8 @@ public record Pace(double fast, double usual, double slow, int count, String of)
 
     public Pace {
         if (!(fast > 0 && fast <= usual && usual <= slow && slow < 1e6)) {
-            throw new IllegalArgumentException("a pace has minutes over 0 from fast to slow, was " + fast + ", " + usual + ", " + slow);
+            throw new IllegalArgumentException(
+                    "a pace has minutes over 0 from fast to slow, was " + fast + ", " + usual + ", " + slow);
         }
     }
 
@@ -42,17 +43,23 @@ public record Pace(double fast, double usual, double slow, int count, String of)
     }
 
     /**
-     * The pace for a group: of the group itself, else of fasteners of its kind and diameter, else of the same kind, else of any; empty if nothing was logged
+     * The pace for a group: of the group itself, else of fasteners of its kind and diameter, else of the same kind,
+     * else of any; empty if nothing was logged
      * with its minutes.
      */
     public static Optional<Pace> of(Logbook log, Build build, Group group) {
         Map<Id.Group, Fastener> fasteners = new HashMap<>();
         build.faces().forEach(f -> f.face().groups().forEach(g -> fasteners.put(g.id(), g.fastener())));
         Fastener own = group.fastener();
-        Predicate<Work> kind = w -> Optional.ofNullable(fasteners.get(w.group())).filter(f -> f.getClass() == own.getClass()).isPresent();
+        Predicate<Work> kind = w -> Optional.ofNullable(fasteners.get(w.group()))
+                .filter(f -> f.getClass() == own.getClass())
+                .isPresent();
         return of(log, w -> w.group().equals(group.id()), group.code())
-                .or(() -> of(log, kind.and(w -> fasteners.get(w.group()).shank().same(own.shank()) && fasteners.get(w.group()).flush() == own.flush()),
-                own.name()))
+                .or(() -> of(
+                        log,
+                        kind.and(w -> fasteners.get(w.group()).shank().same(own.shank())
+                                && fasteners.get(w.group()).flush() == own.flush()),
+                        own.name()))
                 .or(() -> of(log, kind, kind(own)))
                 .or(() -> of(log, w -> true, "all fasteners"));
     }
@@ -65,14 +72,16 @@ public record Pace(double fast, double usual, double slow, int count, String of)
         };
     }
 
-    private record Sample(double minutes, int count) {
-    }
+    private record Sample(double minutes, int count) {}
 
     private static Optional<Pace> of(Logbook log, Predicate<Work> which, String words) {
         List<Sample> samples = new ArrayList<>();
         for (LogEntry entry : log.entries()) {
             if (log.inForce(entry)) {
-                entry.work().filter(which).filter(w -> w.minutes() > 0).ifPresent(w -> samples.add(new Sample((double) w.minutes() / w.count(), w.count())));
+                entry.work()
+                        .filter(which)
+                        .filter(w -> w.minutes() > 0)
+                        .ifPresent(w -> samples.add(new Sample((double) w.minutes() / w.count(), w.count())));
             }
         }
         if (samples.isEmpty()) {
@@ -84,7 +93,12 @@ public record Pace(double fast, double usual, double slow, int count, String of)
         double fast = at(samples, all * .2);
         double slow = at(samples, all * .8);
         boolean few = samples.size() < FEW;
-        return Optional.of(new Pace(few ? Math.min(fast, usual / 1.333) : fast, usual, few ? Math.max(slow, usual * 1.333) : slow, all, words));
+        return Optional.of(new Pace(
+                few ? Math.min(fast, usual / 1.333) : fast,
+                usual,
+                few ? Math.max(slow, usual * 1.333) : slow,
+                all,
+                words));
     }
 
     /** Minutes of the fastener at a place in order of minutes. */
@@ -102,7 +116,8 @@ public record Pace(double fast, double usual, double slow, int count, String of)
     /** How many go in while a time lasts: at the slow, the usual and the fast pace; whole fasteners only. */
     public Fits fits(Duration time) {
         double minutes = Math.max(0, time.toMillis() / 60_000.0);
-        return new Fits((int) Math.floor(minutes / slow + 1e-9), (int) Math.floor(minutes / usual + 1e-9), (int) Math.floor(minutes / fast + 1e-9));
+        return new Fits((int) Math.floor(minutes / slow + 1e-9), (int) Math.floor(minutes / usual + 1e-9), (int)
+                Math.floor(minutes / fast + 1e-9));
     }
 
     /**
@@ -112,6 +127,5 @@ public record Pace(double fast, double usual, double slow, int count, String of)
      * @param usual at the usual one
      * @param most  at the fast one
      */
-    public record Fits(int sure, int usual, int most) {
-    }
+    public record Fits(int sure, int usual, int most) {}
 }

@@ -26,7 +26,12 @@ public record Readiness(int holes, int rough, int plain, int primed, int set) {
 
     /** Of one sheet. */
     public static Readiness of(Logbook log, FaceReading face, Layer layer) {
-        return of(log, face.readings().stream().filter(r -> r.layers().stream().anyMatch(l -> l.id().equals(layer.id()))).toList(), List.of(layer));
+        return of(
+                log,
+                face.readings().stream()
+                        .filter(r -> r.layers().stream().anyMatch(l -> l.id().equals(layer.id())))
+                        .toList(),
+                List.of(layer));
     }
 
     /** Of the place where two sheets touch. */
@@ -52,7 +57,9 @@ public record Readiness(int holes, int rough, int plain, int primed, int set) {
     }
 
     private static boolean lacks(Logbook log, HoleReading hole, List<Layer> layers, List<Operation> operations) {
-        return layers.stream().anyMatch(l -> operations.stream().anyMatch(o -> !new Task(o, Mark.Side.BOTH, Optional.of(l.id())).done(log, hole)));
+        return layers.stream()
+                .anyMatch(l -> operations.stream()
+                        .anyMatch(o -> !new Task(o, Mark.Side.BOTH, Optional.of(l.id())).done(log, hole)));
     }
 
     /** True if every hole has its fastener: nothing can be covered any more. */

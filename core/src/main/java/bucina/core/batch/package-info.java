@@ -1,7 +1,9 @@
 /**
- * Primer and sealant that go off: which surfaces they are for, how long they still serve, how many fasteners go in before that.
+ * Primer and sealant that go off: which surfaces they are for, how long they still serve, how many fasteners go in
+ * before that.
  *
- * <p>Terms: <b>induction</b> is the time a mixed primer stands before it may be used; <b>pot life</b> (primer) and <b>work life</b> (sealant) run from mixing.
+ * <p>Terms: <b>induction</b> is the time a mixed primer stands before it may be used; <b>pot life</b> (primer) and
+ * <b>work life</b> (sealant) run from mixing.
  * Pure; times come in.
  */
 package bucina.core.batch;

@@ -25,7 +25,8 @@ public record Bend(Length radius, Length thickness, Angle turn, NeutralLine neut
         }
         double size = Math.abs(turn.degrees());
         if (!(size > 0 && size <= 180)) {
-            throw new InputException("The bend angle is " + turn + ": it is how far the sheet is turned, over 0° and up to 180°, like 90");
+            throw new InputException("The bend angle is " + turn
+                    + ": it is how far the sheet is turned, over 0° and up to 180°, like 90");
         }
     }
 
@@ -55,6 +56,8 @@ public record Bend(Length radius, Length thickness, Angle turn, NeutralLine neut
     }
 
     private Optional<Length> apex(Length r) {
-        return turn.degrees() == 180 || turn.degrees() == -180 ? Optional.empty() : Optional.of(r.times(size().half().tan()));
+        return turn.degrees() == 180 || turn.degrees() == -180
+                ? Optional.empty()
+                : Optional.of(r.times(size().half().tan()));
     }
 }

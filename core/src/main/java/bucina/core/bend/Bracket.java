@@ -8,7 +8,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * A small bent part: a flat base with flanges along some of its sides. Places on the base are measured from where the outer faces would meet (the mould
+ * A small bent part: a flat base with flanges along some of its sides. Places on the base are measured from where the
+ * outer faces would meet (the mould
  * lines), seen on the face that the flanges stand up from.
  *
  * @param base    corners of the base, over mould lines, counter-clockwise
@@ -18,14 +19,17 @@ import java.util.Optional;
  * @param relief  diameter wished for the relief holes; empty for the least
  * @param grain   which way the sheet was rolled
  */
-public record Bracket(List<Point> base, Sheet sheet, List<Flange> flanges, List<Hole> holes, Optional<Length> relief, Grain grain) {
+public record Bracket(
+        List<Point> base, Sheet sheet, List<Flange> flanges, List<Hole> holes, Optional<Length> relief, Grain grain) {
 
     /** Relief holes are 1/8 in across at the least (FAA-H-8083-31). */
     public static final Length RELIEF_LEAST = Length.fraction(1, 8);
 
     /** Rolling direction of the sheet against the base. */
     public enum Grain {
-        ACROSS("along x"), UP("along y"), UNKNOWN("not marked");
+        ACROSS("along x"),
+        UP("along y"),
+        UNKNOWN("not marked");
 
         private final String word;
 
@@ -60,8 +64,7 @@ public record Bracket(List<Point> base, Sheet sheet, List<Flange> flanges, List<
      * @param height from the mould line to the free edge, over its outer face
      * @param turn   how far it is turned: over 0 stands up, under 0 hangs down; up to 150°
      */
-    public record Flange(int side, Length height, Angle turn) {
-    }
+    public record Flange(int side, Length height, Angle turn) {}
 
     /**
      * A hole in the folded part.
@@ -84,17 +87,21 @@ public record Bracket(List<Point> base, Sheet sheet, List<Flange> flanges, List<
         flanges = List.copyOf(flanges);
         holes = List.copyOf(holes);
         if (base.size() < 3) {
-            throw new InputException("A base has at least 3 corners, was given " + base.size() + ": write them like 0,0; 3,0; 3,2; 0,2");
+            throw new InputException(
+                    "A base has at least 3 corners, was given " + base.size() + ": write them like 0,0; 3,0; 3,2; 0,2");
         }
         if (area(base) <= 0) {
-            throw new InputException("The corners of the base go round clockwise or lie on a line: give them counter-clockwise, like 0,0; 3,0; 3,2; 0,2");
+            throw new InputException(
+                    "The corners of the base go round clockwise or lie on a line: give them counter-clockwise, like "
+                            + "0,0; 3,0; 3,2; 0,2");
         }
         if (flanges.isEmpty()) {
             throw new InputException("No flange is given: name a side and its height, like 1: .75");
         }
         for (Flange f : flanges) {
             if (f.side < 0 || f.side >= base.size()) {
-                throw new InputException("There is no side " + (f.side + 1) + ": the base has sides 1 to " + base.size());
+                throw new InputException(
+                        "There is no side " + (f.side + 1) + ": the base has sides 1 to " + base.size());
             }
             if (flanges.stream().filter(o -> o.side == f.side).count() > 1) {
                 throw new InputException("Side " + (f.side + 1) + " has two flanges: give one");
@@ -112,7 +119,10 @@ public record Bracket(List<Point> base, Sheet sheet, List<Flange> flanges, List<
         return sum / 2;
     }
 
-    /** A channel or an angle: a base so long and wide with a flange along the lower and, if it is given, along the upper side. */
+    /**
+     * A channel or an angle: a base so long and wide with a flange along the lower and, if it is given, along the upper
+     * side.
+     */
     public static List<Point> rectangle(Length width, Length depth) {
         if (!width.positive() || !depth.positive()) {
             throw new InputException("The base is " + width + " by " + depth + ": both are over 0, like 3 by 2");

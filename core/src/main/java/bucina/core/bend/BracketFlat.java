@@ -8,17 +8,19 @@ import bucina.core.rule.Level;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
 import bucina.core.sheet.Corner;
-import bucina.core.sheet.Segment;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
 import bucina.core.sheet.Ring;
+import bucina.core.sheet.Segment;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /*
- * Design. The flat keeps the coordinates of the folded base. Each flanged side is moved in by its setback: where two such lines meet is a corner of the
- * base's flat, and there the relief hole is centred. A flange goes out square to its side from those corners: band, then flat. The outline runs into each
+ * Design. The flat keeps the coordinates of the folded base. Each flanged side is moved in by its setback: where two
+ * such lines meet is a corner of the
+ * base's flat, and there the relief hole is centred. A flange goes out square to its side from those corners: band,
+ * then flat. The outline runs into each
  * relief hole, round the far side of it, and out again, so that it can be cut as drawn.
  */
 
@@ -31,7 +33,8 @@ import java.util.Optional;
  * @param reliefs where two bends meet
  * @param holes   centres in the flat, in the bracket's order
  */
-public record BracketFlat(Bracket bracket, Outline outline, List<BandLine> bands, List<Relief> reliefs, List<Point> holes) {
+public record BracketFlat(
+        Bracket bracket, Outline outline, List<BandLine> bands, List<Relief> reliefs, List<Point> holes) {
 
     /**
      * A bend band.
@@ -67,8 +70,7 @@ public record BracketFlat(Bracket bracket, Outline outline, List<BandLine> bands
     }
 
     /** A relief hole. */
-    public record Relief(Point at, Length diameter) {
-    }
+    public record Relief(Point at, Length diameter) {}
 
     public BracketFlat {
         bands = List.copyOf(bands);
@@ -97,7 +99,8 @@ public record BracketFlat(Bracket bracket, Outline outline, List<BandLine> bands
             this.corners = new Point[n];
             for (int i = 0; i < n; i++) {
                 int side = i;
-                onSide.add(bracket.flanges().stream().filter(f -> f.side() == side).findFirst());
+                onSide.add(
+                        bracket.flanges().stream().filter(f -> f.side() == side).findFirst());
                 onSide.get(i).ifPresent(this::check);
             }
             for (int i = 0; i < n; i++) {
@@ -112,13 +115,14 @@ public record BracketFlat(Bracket bracket, Outline outline, List<BandLine> bands
         private void check(Bracket.Flange flange) {
             Bend bend = bend(flange);
             if (bend.size().degrees() > 150) {
-                throw new InputException("The flange of side " + (flange.side() + 1) + " is turned by " + bend.size() + ": over mould lines it goes up to "
-                        + "150°; draw it on the bend bench");
+                throw new InputException("The flange of side " + (flange.side() + 1) + " is turned by " + bend.size()
+                        + ": over mould lines it goes up to " + "150°; draw it on the bend bench");
             }
             Length setback = bend.setback().orElseThrow();
             if (!flange.height().minus(setback).positive()) {
-                throw new InputException("The flange of side " + (flange.side() + 1) + " is " + flange.height() + " high, too short by "
-                        + setback.minus(flange.height()) + ": its bend takes " + setback + " before the flat begins");
+                throw new InputException("The flange of side " + (flange.side() + 1) + " is " + flange.height()
+                        + " high, too short by " + setback.minus(flange.height()) + ": its bend takes " + setback
+                        + " before the flat begins");
             }
         }
 
@@ -130,7 +134,9 @@ public record BracketFlat(Bracket bracket, Outline outline, List<BandLine> bands
         }
 
         private double inset(int side) {
-            return onSide.get(side).map(f -> bend(f).setback().orElseThrow().nanometres()).orElse(0.0);
+            return onSide.get(side)
+                    .map(f -> bend(f).setback().orElseThrow().nanometres())
+                    .orElse(0.0);
         }
 
         /** Where the lines of the side before and of this side meet, each moved in by its setback. */
@@ -140,10 +146,13 @@ public record BracketFlat(Bracket bracket, Outline outline, List<BandLine> bands
             double[] v = along(i);
             double turn = u[0] * v[1] - u[1] * v[0];
             if (Math.abs(turn) < 1e-9) {
-                throw new InputException("Corner " + (i + 1) + " of the base is no corner: the sides on both sides of it run the same way");
+                throw new InputException("Corner " + (i + 1)
+                        + " of the base is no corner: the sides on both sides of it run the same way");
             }
             if (turn < 0 && onSide.get(before).isPresent() && onSide.get(i).isPresent()) {
-                throw new InputException("Corner " + (i + 1) + " of the base points inward between two flanges, which would lie over each other in the flat: "
+                throw new InputException("Corner " + (i + 1)
+                        + " of the base points inward between two flanges, which would lie over each other in the "
+                        + "flat: "
                         + "give one of sides " + (before + 1) + " and " + (i + 1) + " no flange");
             }
             Point p = bracket.base().get(i);
@@ -163,9 +172,13 @@ public record BracketFlat(Bracket bracket, Outline outline, List<BandLine> bands
             for (int i = 0; i < n; i++) {
                 int before = (i + n - 1) % n;
                 int side = i;
-                Optional<BandLine> here = bands.stream().filter(b -> b.flange.side() == side).findFirst();
+                Optional<BandLine> here =
+                        bands.stream().filter(b -> b.flange.side() == side).findFirst();
                 if (onSide.get(before).isPresent() && here.isPresent()) {
-                    BandLine last = bands.stream().filter(b -> b.flange.side() == before).findFirst().orElseThrow();
+                    BandLine last = bands.stream()
+                            .filter(b -> b.flange.side() == before)
+                            .findFirst()
+                            .orElseThrow();
                     reliefs.add(relief(i, line, last, here.get()));
                 } else {
                     line.add(Corner.of(corners[i]));
@@ -177,7 +190,12 @@ public record BracketFlat(Bracket bracket, Outline outline, List<BandLine> bands
             }
             Ring ring = new Ring(line);
             refuseOverlap(ring);
-            return new BracketFlat(bracket, Outline.of(ring), bands, reliefs, bracket.holes().stream().map(h -> place(bracket, bands, h)).toList());
+            return new BracketFlat(
+                    bracket,
+                    Outline.of(ring),
+                    bands,
+                    reliefs,
+                    bracket.holes().stream().map(h -> place(bracket, bands, h)).toList());
         }
 
         private BandLine band(Bracket.Flange flange) {
@@ -187,8 +205,8 @@ public record BracketFlat(Bracket bracket, Outline outline, List<BandLine> bands
             Point to = corners[(i + 1) % n];
             double left = (to.x() - from.x()) * v[0] + (to.y() - from.y()) * v[1];
             if (left <= 0) {
-                throw new InputException("Side " + (i + 1) + " of the base is " + Length.nm(v[2]) + " long, too short by " + Length.nm(-left)
-                        + ": the bends at its ends take more than that");
+                throw new InputException("Side " + (i + 1) + " of the base is " + Length.nm(v[2])
+                        + " long, too short by " + Length.nm(-left) + ": the bends at its ends take more than that");
             }
             return new BandLine(flange, bend(flange), from, to, v[1], -v[0]);
         }
@@ -198,16 +216,19 @@ public record BracketFlat(Bracket bracket, Outline outline, List<BandLine> bands
             Length least = bracket.sheet().radius().times(2).max(Bracket.RELIEF_LEAST);
             Length diameter = bracket.relief().orElse(least);
             if (!diameter.atLeast(least)) {
-                throw new InputException("A relief hole of " + diameter + " is too small: its radius is at least the bend's, " + bracket.sheet().radius()
-                        + ", and it is at least 1/8 in across: give " + least);
+                throw new InputException(
+                        "A relief hole of " + diameter + " is too small: its radius is at least the bend's, "
+                                + bracket.sheet().radius() + ", and it is at least 1/8 in across: give " + least);
             }
             double r = diameter.nanometres() / 2;
             if (r >= before.reach().nanometres() || r >= here.reach().nanometres()) {
-                throw new InputException("A relief hole of " + diameter + " at corner " + (i + 1) + " is larger than the flange beside it is long");
+                throw new InputException("A relief hole of " + diameter + " at corner " + (i + 1)
+                        + " is larger than the flange beside it is long");
             }
             Point c = corners[i];
             double notch = Math.acos(Math.clamp(before.outX * here.outX + before.outY * here.outY, -1, 1));
-            line.add(new Corner(new Point(c.x() + before.outX * r, c.y() + before.outY * r), -Math.tan((2 * Math.PI - notch) / 4)));
+            line.add(new Corner(
+                    new Point(c.x() + before.outX * r, c.y() + before.outY * r), -Math.tan((2 * Math.PI - notch) / 4)));
             line.add(Corner.of(new Point(c.x() + here.outX * r, c.y() + here.outY * r)));
             return new Relief(c, diameter);
         }
@@ -217,9 +238,16 @@ public record BracketFlat(Bracket bracket, Outline outline, List<BandLine> bands
             for (int i = 0; i < c.size(); i++) {
                 for (int j = i + 2; j < c.size(); j++) {
                     boolean neighbours = i == 0 && j == c.size() - 1;
-                    if (!neighbours && c.get(i).bulge() == 0 && c.get(j).bulge() == 0
-                            && cross(c.get(i).at(), c.get(i + 1).at(), c.get(j).at(), c.get((j + 1) % c.size()).at())) {
-                        throw new InputException("The flat would lie over itself: make a flange lower, or the base longer");
+                    if (!neighbours
+                            && c.get(i).bulge() == 0
+                            && c.get(j).bulge() == 0
+                            && cross(
+                                    c.get(i).at(),
+                                    c.get(i + 1).at(),
+                                    c.get(j).at(),
+                                    c.get((j + 1) % c.size()).at())) {
+                        throw new InputException(
+                                "The flat would lie over itself: make a flange lower, or the base longer");
                     }
                 }
             }
@@ -244,7 +272,8 @@ public record BracketFlat(Bracket bracket, Outline outline, List<BandLine> bands
         int side = band.flange.side();
         Length into = hole.up().minus(band.setback());
         if (!into.atLeast(Length.ZERO)) {
-            throw new InputException("The hole " + hole.up() + " up the flange of side " + (side + 1) + " lies in the bend, " + into.times(-1)
+            throw new InputException("The hole " + hole.up() + " up the flange of side " + (side + 1)
+                    + " lies in the bend, " + into.times(-1)
                     + " below the tangent: it is drilled in the flat of the flange, " + band.setback() + " or more up");
         }
         // The side's first corner, moved along the side and out to the flange.
@@ -252,7 +281,9 @@ public record BracketFlat(Bracket bracket, Outline outline, List<BandLine> bands
         double ux = -band.outY;
         double uy = band.outX;
         double out = into.plus(band.bend.allowance()).minus(band.setback()).nanometres();
-        return new Point(v.x() + ux * hole.along().nanometres() + band.outX * out, v.y() + uy * hole.along().nanometres() + band.outY * out);
+        return new Point(
+                v.x() + ux * hole.along().nanometres() + band.outX * out,
+                v.y() + uy * hole.along().nanometres() + band.outY * out);
     }
 
     /**
@@ -275,7 +306,8 @@ public record BracketFlat(Bracket bracket, Outline outline, List<BandLine> bands
                 return new Bracket.Hole(Optional.of(i), Length.nm(along), past.plus(b.setback()), diameter);
             }
             if (out > 0.01) {
-                throw new InputException("The place " + flat.across() + ", " + flat.up() + " lies in the bend of side " + (b.flange.side() + 1));
+                throw new InputException("The place " + flat.across() + ", " + flat.up() + " lies in the bend of side "
+                        + (b.flange.side() + 1));
             }
         }
         return new Bracket.Hole(Optional.empty(), flat.across(), flat.up(), diameter);
@@ -292,7 +324,8 @@ public record BracketFlat(Bracket bracket, Outline outline, List<BandLine> bands
     }
 
     /**
-     * What is wrong with the holes and the bends: a hole too near a bend tangent, a hole too near an edge, a bend along the grain.
+     * What is wrong with the holes and the bends: a hole too near a bend tangent, a hole too near an edge, a bend
+     * along the grain.
      *
      * @param head radius of the head (or shop head) that a hole of this diameter takes
      */
@@ -307,24 +340,54 @@ public record BracketFlat(Bracket bracket, Outline outline, List<BandLine> bands
             for (BandLine band : bands) {
                 Length tangent = tangent(holes.get(i), hole, band);
                 if (!tangent.atLeast(need)) {
-                    found.add(new Finding("hole-near-tangent", Level.ERROR, place, Optional.of(tangent), Optional.of(need),
-                            rules.rule(RuleKey.TANGENT_CLEAR).source(), Sentence.of(name + " is {} from the bend tangent of side " + (band.flange.side() + 1)
-                            + "; its head needs {}.", tangent, need), Sentence.of("Move the hole {} away from the bend, or drill it after bending.",
-                            need.minus(tangent))));
+                    found.add(new Finding(
+                            "hole-near-tangent",
+                            Level.ERROR,
+                            place,
+                            Optional.of(tangent),
+                            Optional.of(need),
+                            rules.rule(RuleKey.TANGENT_CLEAR).source(),
+                            Sentence.of(
+                                    name + " is {} from the bend tangent of side " + (band.flange.side() + 1)
+                                            + "; its head needs {}.",
+                                    tangent,
+                                    need),
+                            Sentence.of(
+                                    "Move the hole {} away from the bend, or drill it after bending.",
+                                    need.minus(tangent))));
                 }
             }
             Length edge = outline.edgeDistance(holes.get(i));
             Length least = rules.times(RuleKey.EDGE_LEAST_PROTRUDING, size.shank());
             if (!outline.covers(holes.get(i)) || !edge.atLeast(least)) {
-                found.add(new Finding("edge-distance-least", Level.ERROR, place, Optional.of(edge), Optional.of(least),
-                        rules.rule(RuleKey.EDGE_LEAST_PROTRUDING).source(), Sentence.of(outline.covers(holes.get(i)) ? name
-                        + " is {} from the edge of the flat; {} is the least." : name + " lies off the flat, {} outside; {} inside is the least.", edge, least),
+                found.add(new Finding(
+                        "edge-distance-least",
+                        Level.ERROR,
+                        place,
+                        Optional.of(edge),
+                        Optional.of(least),
+                        rules.rule(RuleKey.EDGE_LEAST_PROTRUDING).source(),
+                        Sentence.of(
+                                outline.covers(holes.get(i))
+                                        ? name + " is {} from the edge of the flat; {} is the least."
+                                        : name + " lies off the flat, {} outside; {} inside is the least.",
+                                edge,
+                                least),
                         Sentence.of("Move the hole inward, or make the flange wider.")));
             }
         }
-        bands.stream().filter(this::alongGrain).forEach(b -> found.add(new Finding("bend-along-grain", Level.WARNING, Finding.Place.NONE, Optional.empty(),
-                Optional.empty(), "FAA-H-8083-31: bend across the grain where you can", Sentence.of("The bend of side " + (b.flange.side() + 1)
-                + " runs along the grain: it cracks sooner."), Sentence.of("Turn the part on the sheet, or take the safe radius."))));
+        bands.stream()
+                .filter(this::alongGrain)
+                .forEach(b -> found.add(new Finding(
+                        "bend-along-grain",
+                        Level.WARNING,
+                        Finding.Place.NONE,
+                        Optional.empty(),
+                        Optional.empty(),
+                        "FAA-H-8083-31: bend across the grain where you can",
+                        Sentence.of("The bend of side " + (b.flange.side() + 1)
+                                + " runs along the grain: it cracks sooner."),
+                        Sentence.of("Turn the part on the sheet, or take the safe radius."))));
         return found;
     }
 
@@ -334,10 +397,11 @@ public record BracketFlat(Bracket bracket, Outline outline, List<BandLine> bands
      * @param shank  of the fastener
      * @param radius of its head or shop head, whichever is larger
      */
-    public record HeadSize(Length shank, Length radius) {
-    }
+    public record HeadSize(Length shank, Length radius) {}
 
-    /** From a hole to the tangent of a band on the hole's own side of it; far away for a band it does not lie beside. */
+    /**
+     * From a hole to the tangent of a band on the hole's own side of it; far away for a band it does not lie beside.
+     */
     private Length tangent(Point at, Bracket.Hole hole, BandLine band) {
         boolean mine = hole.flange().isPresent() && bands.get(hole.flange().get()) == band;
         if (hole.flange().isPresent() && !mine) {

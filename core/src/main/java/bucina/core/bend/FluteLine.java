@@ -31,23 +31,32 @@ public record FluteLine(Flutes flutes, Length sagitta, Length chord, List<Length
      */
     public static FluteLine of(Flutes flutes, Length sagitta, Length chord, List<Length> holes, Length width) {
         if (holes.size() < 2) {
-            throw new InputException("A hole line has at least two holes, was given " + holes.size() + ": write stations like .5, 1.5, 2.5");
+            throw new InputException("A hole line has at least two holes, was given " + holes.size()
+                    + ": write stations like .5, 1.5, 2.5");
         }
         List<Integer> free = new ArrayList<>();
         for (int i = 0; i < holes.size(); i++) {
-            if (!holes.get(i).atLeast(Length.ZERO) || !holes.get(i).atMost(chord) || i > 0 && !holes.get(i).minus(holes.get(i - 1)).positive()) {
-                throw new InputException("Hole " + (i + 1) + " is at " + holes.get(i) + ": stations rise from 0 to the chord of " + chord + ", like .5, 1.5");
+            if (!holes.get(i).atLeast(Length.ZERO)
+                    || !holes.get(i).atMost(chord)
+                    || i > 0 && !holes.get(i).minus(holes.get(i - 1)).positive()) {
+                throw new InputException("Hole " + (i + 1) + " is at " + holes.get(i)
+                        + ": stations rise from 0 to the chord of " + chord + ", like .5, 1.5");
             }
             if (i > 0 && holes.get(i).minus(holes.get(i - 1)).atLeast(width)) {
                 free.add(i);
             }
         }
         if (flutes.count() > free.size()) {
-            throw new InputException(flutes.count() + " flutes are wanted, but only " + free.size() + " spaces between holes take one " + width
-                    + " wide: make them deeper, or narrower");
+            throw new InputException(flutes.count() + " flutes are wanted, but only " + free.size()
+                    + " spaces between holes take one " + width + " wide: make them deeper, or narrower");
         }
         List<Integer> taken = place(flutes.count(), chord, holes, free);
-        return new FluteLine(flutes, sagitta, chord, taken.stream().map(i -> middle(holes, i)).toList(), taken);
+        return new FluteLine(
+                flutes,
+                sagitta,
+                chord,
+                taken.stream().map(i -> middle(holes, i)).toList(),
+                taken);
     }
 
     /** Each wished place takes the nearest space that leaves enough of them for the flutes after it. */
@@ -59,7 +68,13 @@ public record FluteLine(Flutes flutes, Length sagitta, Length chord, List<Length
             int last = free.size() - (count - k);
             int best = from;
             for (int i = from; i <= last; i++) {
-                if (middle(holes, free.get(i)).minus(wished).abs().compareTo(middle(holes, free.get(best)).minus(wished).abs()) < 0) {
+                if (middle(holes, free.get(i))
+                                .minus(wished)
+                                .abs()
+                                .compareTo(middle(holes, free.get(best))
+                                        .minus(wished)
+                                        .abs())
+                        < 0) {
                     best = i;
                 }
             }
@@ -73,13 +88,18 @@ public record FluteLine(Flutes flutes, Length sagitta, Length chord, List<Length
         return holes.get(i - 1).plus(holes.get(i)).times(0.5);
     }
 
-    /** How far the hole line is off the straight-edge at a station before anything is done: an arc through both ends. */
+    /**
+     * How far the hole line is off the straight-edge at a station before anything is done: an arc through both ends.
+     */
     public Length before(Length station) {
         double x = station.per(chord);
         return sagitta.times(4 * x * (1 - x));
     }
 
-    /** What is left of it: every flute bends the line back at its place, as much as it takes up at the free edge over the height of the flange. */
+    /**
+     * What is left of it: every flute bends the line back at its place, as much as it takes up at the free edge over
+     * the height of the flange.
+     */
     public Length after(Length station) {
         if (gaps.isEmpty()) {
             return before(station);
@@ -100,7 +120,8 @@ public record FluteLine(Flutes flutes, Length sagitta, Length chord, List<Length
     }
 
     /**
-     * What the flutes made so far took up against what was reckoned, from the bows measured after each round: over 1 they took more.
+     * What the flutes made so far took up against what was reckoned, from the bows measured after each round: over 1
+     * they took more.
      *
      * @param bows measured, first to last
      * @param asked what each round was to take off

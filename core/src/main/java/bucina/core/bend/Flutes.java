@@ -31,13 +31,15 @@ public record Flutes(Length excess, Length takeUp, int count, Length depthEach, 
         positive(depth, "flute depth", ".08");
         positive(width, "flute width", ".35");
         if (!sagitta.atLeast(Length.ZERO) || sagitta.times(2).atLeast(chord)) {
-            throw new InputException("The bow is " + sagitta + " over a chord of " + chord + ": it is 0 or more and under half the chord, like .1 over 12");
+            throw new InputException("The bow is " + sagitta + " over a chord of " + chord
+                    + ": it is 0 or more and under half the chord, like .1 over 12");
         }
         Length excess = sagitta.times(8).times(flange.per(chord));
         Length takeUp = width.times(Math.pow(Math.PI * depth.per(width), 2) / 4);
         double needed = Math.ceil(excess.per(takeUp) - 1e-9);
         if (needed > 10_000) {
-            throw new InputException("It would take " + (long) needed + " flutes of " + depth + ": take deeper ones, like .08 deep and .35 wide");
+            throw new InputException("It would take " + (long) needed + " flutes of " + depth
+                    + ": take deeper ones, like .08 deep and .35 wide");
         }
         int count = (int) needed;
         if (count == 0) {
@@ -45,10 +47,14 @@ public record Flutes(Length excess, Length takeUp, int count, Length depthEach, 
         }
         Length each = width.times(Math.sqrt(4 * excess.per(width) / (count * Math.PI * Math.PI)));
         Length left = excess.minus(arcExcess(each, width).times(count));
-        return new Flutes(excess, takeUp, count, each, left.times(chord.per(flange) / 8).max(Length.ZERO));
+        return new Flutes(
+                excess, takeUp, count, each, left.times(chord.per(flange) / 8).max(Length.ZERO));
     }
 
-    /** True arc of a flute less its width; the flute is one wave of a cosine, and the sum over a whole wave converges at once. */
+    /**
+     * True arc of a flute less its width; the flute is one wave of a cosine, and the sum over a whole wave converges at
+     * once.
+     */
     static Length arcExcess(Length depth, Length width) {
         double slope = Math.PI * depth.per(width);
         double sum = 0;

@@ -7,7 +7,8 @@ import java.util.Collections;
 import java.util.List;
 
 /**
- * The folded profile of a flat: its two faces as they go round the bends. It begins at the origin on the right face, heading along +x; a bend of positive
+ * The folded profile of a flat: its two faces as they go round the bends. It begins at the origin on the right face,
+ * heading along +x; a bend of positive
  * turn goes to the left.
  *
  * @param pieces flats and bends in turn, first and last are flats
@@ -26,7 +27,9 @@ public record Fold(List<Piece> pieces) {
 
         /** The place so far along and so far to the left, nm. */
         public Point off(double along, double left) {
-            return new Point(at.x() + along * Math.cos(heading) - left * Math.sin(heading), at.y() + along * Math.sin(heading) + left * Math.cos(heading));
+            return new Point(
+                    at.x() + along * Math.cos(heading) - left * Math.sin(heading),
+                    at.y() + along * Math.sin(heading) + left * Math.cos(heading));
         }
     }
 
@@ -105,7 +108,9 @@ public record Fold(List<Piece> pieces) {
         for (Piece p : pieces) {
             List<Point> middle = new ArrayList<>();
             for (int i = 0; i < p.right.size(); i++) {
-                middle.add(new Point((p.right.get(i).x() + p.left.get(i).x()) / 2, (p.right.get(i).y() + p.left.get(i).y()) / 2));
+                middle.add(new Point(
+                        (p.right.get(i).x() + p.left.get(i).x()) / 2,
+                        (p.right.get(i).y() + p.left.get(i).y()) / 2));
             }
             middles.add(middle);
         }
@@ -141,7 +146,10 @@ public record Fold(List<Piece> pieces) {
     /** How wide and high the section is, for a list of two lengths. */
     public List<Length> size() {
         List<Point> all = outline();
-        return List.of(Length.nm(all.stream().mapToDouble(Point::x).max().orElse(0) - all.stream().mapToDouble(Point::x).min().orElse(0)),
-                Length.nm(all.stream().mapToDouble(Point::y).max().orElse(0) - all.stream().mapToDouble(Point::y).min().orElse(0)));
+        return List.of(
+                Length.nm(all.stream().mapToDouble(Point::x).max().orElse(0)
+                        - all.stream().mapToDouble(Point::x).min().orElse(0)),
+                Length.nm(all.stream().mapToDouble(Point::y).max().orElse(0)
+                        - all.stream().mapToDouble(Point::y).min().orElse(0)));
     }
 }

@@ -15,11 +15,16 @@ public enum MeasuredTo {
             return bend.size().degrees() > 150 ? Optional.empty() : bend.setback();
         }
     },
-    /** The plane across the leg that the outside of the bend touches, R + t beyond the tangent; under 90° there is none: the apex of the outer faces. */
+    /**
+     * The plane across the leg that the outside of the bend touches, R + t beyond the tangent; under 90° there is none:
+     * the apex of the outer faces.
+     */
     OUTSIDE("outside") {
         @Override
         public Optional<Length> beyondTangent(Bend bend) {
-            return bend.size().degrees() < 90 ? bend.setback() : Optional.of(bend.radius().plus(bend.thickness()));
+            return bend.size().degrees() < 90
+                    ? bend.setback()
+                    : Optional.of(bend.radius().plus(bend.thickness()));
         }
     },
     /** The apex of the inner faces; none at 180°. */
@@ -48,7 +53,10 @@ public enum MeasuredTo {
         return code;
     }
 
-    /** How much of the leg's given length lies beyond the tangent of the bend; empty if legs cannot be measured so at this bend. */
+    /**
+     * How much of the leg's given length lies beyond the tangent of the bend; empty if legs cannot be measured so at
+     * this bend.
+     */
     public abstract Optional<Length> beyondTangent(Bend bend);
 
     /**
@@ -57,7 +65,10 @@ public enum MeasuredTo {
      * @throws InputException if it is none of them
      */
     public static MeasuredTo parse(String text) {
-        return Arrays.stream(values()).filter(m -> m.code.equals(text)).findFirst().orElseThrow(() -> new InputException("\"" + text
-                + "\" is no way to measure a leg: write one of " + Arrays.stream(values()).map(MeasuredTo::code).collect(Collectors.joining(", "))));
+        return Arrays.stream(values())
+                .filter(m -> m.code.equals(text))
+                .findFirst()
+                .orElseThrow(() -> new InputException("\"" + text + "\" is no way to measure a leg: write one of "
+                        + Arrays.stream(values()).map(MeasuredTo::code).collect(Collectors.joining(", "))));
     }
 }

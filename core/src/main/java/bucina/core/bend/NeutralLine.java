@@ -25,7 +25,9 @@ public sealed interface NeutralLine {
 
         public Factor {
             if (!(k > 0 && k < 1)) {
-                throw new InputException("K " + k + " is outside the sheet: it is the neutral line's share of the thickness, over 0 and under 1, like 0.446");
+                throw new InputException("K " + k
+                        + " is outside the sheet: it is the neutral line's share of the thickness, over 0 "
+                        + "and under 1, like 0.446");
             }
         }
 
@@ -57,7 +59,8 @@ public sealed interface NeutralLine {
         try {
             return new Factor(Double.parseDouble(clean));
         } catch (NumberFormatException e) {
-            throw new InputException("K \"" + clean + "\" is no number: write a share of the thickness like 0.446, or empirical", e);
+            throw new InputException(
+                    "K \"" + clean + "\" is no number: write a share of the thickness like 0.446, or empirical", e);
         }
     }
 }

@@ -23,8 +23,7 @@ public record RadiusTable(List<Row> rows) {
      * @param safe      radius in thicknesses that is safe
      * @param source    where it stands
      */
-    public record Row(Material material, Length thickness, double practical, double safe, String source) {
-    }
+    public record Row(Material material, Length thickness, double practical, double safe, String source) {}
 
     /**
      * What is read from the table for one sheet.
@@ -33,15 +32,15 @@ public record RadiusTable(List<Row> rows) {
      * @param safe      radius that is safe, not less
      * @param source    where it stands
      */
-    public record Least(Length practical, Length safe, String source) {
-    }
+    public record Least(Length practical, Length safe, String source) {}
 
     public RadiusTable {
         rows = rows.stream().sorted(Comparator.comparing(Row::thickness)).toList();
     }
 
     /**
-     * The least radii for a sheet: the multiple is interpolated between the table's thicknesses; under the first the first is taken.
+     * The least radii for a sheet: the multiple is interpolated between the table's thicknesses; under the first the
+     * first is taken.
      *
      * @param thickness over 0
      * @throws InputException if the table lacks the material, or the sheet is thicker than its last column
@@ -50,17 +49,27 @@ public record RadiusTable(List<Row> rows) {
         List<Row> mine = rows.stream().filter(r -> r.material.equals(material)).toList();
         if (mine.isEmpty()) {
             throw new InputException("No least radius is known for " + material.code() + ": the table has "
-                    + rows.stream().map(r -> r.material.code()).distinct().sorted().collect(Collectors.joining(", ")));
+                    + rows.stream()
+                            .map(r -> r.material.code())
+                            .distinct()
+                            .sorted()
+                            .collect(Collectors.joining(", ")));
         }
         if (!thickness.atMost(mine.getLast().thickness)) {
-            throw new InputException("A sheet of " + thickness + " is thicker than the table's last column, " + mine.getLast().thickness
-                    + ": ask the kit's maker");
+            throw new InputException("A sheet of " + thickness + " is thicker than the table's last column, "
+                    + mine.getLast().thickness + ": ask the kit's maker");
         }
-        Row above = mine.stream().filter(r -> thickness.atMost(r.thickness)).findFirst().orElseThrow();
+        Row above = mine.stream()
+                .filter(r -> thickness.atMost(r.thickness))
+                .findFirst()
+                .orElseThrow();
         Row below = mine.get(Math.max(0, mine.indexOf(above) - 1));
-        double share = above == below || thickness.atMost(below.thickness) ? 1
+        double share = above == below || thickness.atMost(below.thickness)
+                ? 1
                 : thickness.minus(below.thickness).per(above.thickness.minus(below.thickness));
-        return new Least(thickness.times(below.practical + share * (above.practical - below.practical)),
-                thickness.times(below.safe + share * (above.safe - below.safe)), above.source);
+        return new Least(
+                thickness.times(below.practical + share * (above.practical - below.practical)),
+                thickness.times(below.safe + share * (above.safe - below.safe)),
+                above.source);
     }
 }

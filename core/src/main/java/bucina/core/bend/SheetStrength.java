@@ -18,7 +18,8 @@ public record SheetStrength(Material material, double yield, double modulus, dou
 
     public SheetStrength {
         if (!(yield > 0 && modulus > 0 && density > 0)) {
-            throw new IllegalArgumentException("yield, modulus, density must be over 0, was " + yield + " ksi, " + modulus + " Msi, " + density + " lb/in³");
+            throw new IllegalArgumentException("yield, modulus, density must be over 0, was " + yield + " ksi, "
+                    + modulus + " Msi, " + density + " lb/in³");
         }
     }
 
@@ -28,7 +29,11 @@ public record SheetStrength(Material material, double yield, double modulus, dou
      * @throws InputException if the table lacks it; the message lists those it has
      */
     public static SheetStrength of(List<SheetStrength> table, Material material) {
-        return table.stream().filter(s -> s.material.equals(material)).findFirst().orElseThrow(() -> new InputException("No yield strength is known for "
-                + material.code() + ": the table has " + table.stream().map(s -> s.material.code()).collect(Collectors.joining(", "))));
+        return table.stream()
+                .filter(s -> s.material.equals(material))
+                .findFirst()
+                .orElseThrow(() ->
+                        new InputException("No yield strength is known for " + material.code() + ": the table has "
+                                + table.stream().map(s -> s.material.code()).collect(Collectors.joining(", "))));
     }
 }

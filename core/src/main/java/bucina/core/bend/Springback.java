@@ -27,12 +27,18 @@ public record Springback(double ratio, Length finalRadius, Angle finalAngle, Ang
         double x = bend.radius().per(bend.thickness()) * sheet.yield() / (sheet.modulus() * 1000);
         double ratio = 4 * x * x * x - 3 * x + 1;
         if (x >= 0.5) {
-            throw new InputException("A radius of " + bend.radius() + " in a sheet of " + bend.thickness() + " springs back flat: in "
-                    + sheet.material().code() + " the radius must be under " + bend.thickness().times(0.5 * sheet.modulus() * 1000 / sheet.yield()));
+            throw new InputException("A radius of " + bend.radius() + " in a sheet of " + bend.thickness()
+                    + " springs back flat: in " + sheet.material().code() + " the radius must be under "
+                    + bend.thickness().times(0.5 * sheet.modulus() * 1000 / sheet.yield()));
         }
         Length after = bend.radius().times(1 / ratio);
         double share = (2 * bend.radius().per(bend.thickness()) + 1) / (2 * after.per(bend.thickness()) + 1);
-        return new Springback(ratio, after, Angle.degrees(bend.size().degrees() * share), Angle.degrees(bend.size().degrees() / share), Angle.degrees(2));
+        return new Springback(
+                ratio,
+                after,
+                Angle.degrees(bend.size().degrees() * share),
+                Angle.degrees(bend.size().degrees() / share),
+                Angle.degrees(2));
     }
 
     /** True if a finished bend may still be opened or closed by this much in the vice. */

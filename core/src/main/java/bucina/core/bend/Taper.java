@@ -6,7 +6,8 @@ import bucina.core.measure.Length;
 import java.util.List;
 
 /**
- * The skins of a tapering surface, straight from a section at one station to a section at another, and the angle that the flanges of a rib or frame
+ * The skins of a tapering surface, straight from a section at one station to a section at another, and the angle that
+ * the flanges of a rib or frame
  * between them need. Ribs stand square to the span.
  *
  * @param root the section at the smaller station
@@ -25,7 +26,8 @@ public record Taper(Section root, Section tip) {
     public record Section(Length station, Length front, Length rear, Heights heights) {
         public Section {
             if (!rear.minus(front).positive()) {
-                throw new InputException("The rear end is at " + rear + " and the front end at " + front + ": the rear lies farther back, like 4 and 20");
+                throw new InputException("The rear end is at " + rear + " and the front end at " + front
+                        + ": the rear lies farther back, like 4 and 20");
             }
         }
     }
@@ -79,8 +81,8 @@ public record Taper(Section root, Section tip) {
 
     public Taper {
         if (!tip.station.minus(root.station).positive()) {
-            throw new InputException("The second section is at " + tip.station + " and the first at " + root.station + ": give the smaller station first, "
-                    + "like 0 and 48");
+            throw new InputException("The second section is at " + tip.station + " and the first at " + root.station
+                    + ": give the smaller station first, " + "like 0 and 48");
         }
     }
 
@@ -92,24 +94,30 @@ public record Taper(Section root, Section tip) {
      */
     public List<Flange> rib(Length station, Faces faces) {
         if (!station.atLeast(root.station) || !station.atMost(tip.station)) {
-            throw new InputException("The rib at " + station + " lies outside the sections at " + root.station + " and " + tip.station
-                    + ": give a station between them, like " + root.station.plus(tip.station).times(0.5));
+            throw new InputException("The rib at " + station + " lies outside the sections at " + root.station + " and "
+                    + tip.station + ": give a station between them, like "
+                    + root.station.plus(tip.station).times(0.5));
         }
         return List.of(flange(station, faces, "upper"), flange(station, faces, "lower"));
     }
 
     private Flange flange(Length station, Faces faces, String skin) {
-        return new Flange(station, skin, angle(slope(station, skin, true), faces), angle(slope(station, skin, false), faces));
+        return new Flange(
+                station, skin, angle(slope(station, skin, true), faces), angle(slope(station, skin, false), faces));
     }
 
-    /** A skin that falls away toward the tip closes the angle of a flange that goes outboard, and opens that of one that goes inboard. */
+    /**
+     * A skin that falls away toward the tip closes the angle of a flange that goes outboard, and opens that of one that
+     * goes inboard.
+     */
     private static Angle angle(double slope, Faces faces) {
         double falls = Math.toDegrees(Math.atan(slope));
         return Angle.degrees(faces == Faces.OUTBOARD ? 90 + falls : 90 - falls);
     }
 
     /**
-     * Rise of the skin outward from the chord plane for each unit of span, at a fixed place along the chord. The straight lines of the skin run at fixed
+     * Rise of the skin outward from the chord plane for each unit of span, at a fixed place along the chord. The
+     * straight lines of the skin run at fixed
      * shares of the chord, so where the planform tapers the slope along the rib counts too.
      */
     private double slope(Length station, String skin, boolean front) {
@@ -123,13 +131,16 @@ public record Taper(Section root, Section tip) {
         double xr = mix(root.rear.nanometres(), tip.rear.nanometres(), s);
         double along = (mix(hr0, hr1, s) - mix(hf0, hf1, s)) / (xr - xf);
         double dh = front ? hf1 - hf0 : hr1 - hr0;
-        double dx = front ? tip.front.minus(root.front).nanometres() : tip.rear.minus(root.rear).nanometres();
+        double dx = front
+                ? tip.front.minus(root.front).nanometres()
+                : tip.rear.minus(root.rear).nanometres();
         return (dh - along * dx) / span;
     }
 
     private static double height(Section section, String skin, boolean front) {
         Heights h = section.heights;
-        return (skin.equals("upper") ? front ? h.upperFront : h.upperRear : front ? h.lowerFront : h.lowerRear).nanometres();
+        return (skin.equals("upper") ? front ? h.upperFront : h.upperRear : front ? h.lowerFront : h.lowerRear)
+                .nanometres();
     }
 
     private static double mix(double a, double b, double s) {

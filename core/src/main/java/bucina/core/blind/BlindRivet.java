@@ -14,12 +14,14 @@ import java.util.Optional;
  * @param mandrel how far the mandrel head stands beyond the body; empty where only the maker knows
  * @param source  where the figures come from
  */
-public record BlindRivet(String name, Optional<Length> length, Length gripMin, Length gripMax, Optional<Length> mandrel, String source) {
+public record BlindRivet(
+        String name, Optional<Length> length, Length gripMin, Length gripMax, Optional<Length> mandrel, String source) {
     public BlindRivet {
         Objects.requireNonNull(name, "name");
         Objects.requireNonNull(source, "source");
         if (!(gripMin.nanometres() >= 0 && gripMax.nanometres() > gripMin.nanometres())) {
-            throw new IllegalArgumentException("grip range of " + name + " must go up from 0, was " + gripMin + " to " + gripMax);
+            throw new IllegalArgumentException(
+                    "grip range of " + name + " must go up from 0, was " + gripMin + " to " + gripMax);
         }
     }
 

@@ -15,6 +15,7 @@ public final class BlindTable {
 
     /** The family whose dash is the grip in sixteenths of an inch. */
     public static final String STRUCTURAL = "structural-16";
+
     private static final int MOST_DASH = 12;
     private static final double DASH_ONE_FROM = .025;
 
@@ -25,8 +26,7 @@ public final class BlindTable {
      * @param diameter body diameter
      * @param rivet    the length
      */
-    public record Row(String family, Length diameter, BlindRivet rivet) {
-    }
+    public record Row(String family, Length diameter, BlindRivet rivet) {}
 
     private final List<Row> rows;
 
@@ -45,25 +45,41 @@ public final class BlindTable {
         }
         List<Row> known = rows.stream().filter(r -> r.family().equals(family)).toList();
         if (known.isEmpty()) {
-            throw new InputException("--family \"" + family + "\" is not known: write " + rows.stream().map(Row::family).distinct()
-                    .collect(Collectors.joining(", ")) + " or " + STRUCTURAL);
+            throw new InputException("--family \"" + family + "\" is not known: write "
+                    + rows.stream().map(Row::family).distinct().collect(Collectors.joining(", ")) + " or "
+                    + STRUCTURAL);
         }
-        List<BlindRivet> found = known.stream().filter(r -> r.diameter().same(diameter)).map(Row::rivet)
-                .sorted(Comparator.comparing(BlindRivet::gripMin)).toList();
+        List<BlindRivet> found = known.stream()
+                .filter(r -> r.diameter().same(diameter))
+                .map(Row::rivet)
+                .sorted(Comparator.comparing(BlindRivet::gripMin))
+                .toList();
         if (found.isEmpty()) {
-            throw new InputException("no " + family + " rivet of " + LengthFormat.exact(diameter, Unit.MM) + " is in the table; it has "
-                    + known.stream().map(r -> LengthFormat.exact(r.diameter(), Unit.MM)).distinct().collect(Collectors.joining(", "))
-                    + ". Add its row with the maker's grip range");
+            throw new InputException(
+                    "no " + family + " rivet of " + LengthFormat.exact(diameter, Unit.MM) + " is in the table; it has "
+                            + known.stream()
+                                    .map(r -> LengthFormat.exact(r.diameter(), Unit.MM))
+                                    .distinct()
+                                    .collect(Collectors.joining(", "))
+                            + ". Add its row with the maker's grip range");
         }
         return found;
     }
 
-    /** Grip dashes of structural blind rivets: dash n covers (n - 1)/16 to n/16 in, dash 1 from about .025 in. Lengths are the maker's. */
+    /**
+     * Grip dashes of structural blind rivets: dash n covers (n - 1)/16 to n/16 in, dash 1 from about .025 in. Lengths
+     * are the maker's.
+     */
     private static List<BlindRivet> structural() {
         List<BlindRivet> dashes = new ArrayList<>();
         for (int n = 1; n <= MOST_DASH; n++) {
-            dashes.add(new BlindRivet("grip " + n, Optional.empty(), n == 1 ? Length.in(DASH_ONE_FROM) : Length.fraction(n - 1, 16), Length.fraction(n, 16),
-                    Optional.empty(), "grip dash in 1/16 in; length and mandrel from the maker's table"));
+            dashes.add(new BlindRivet(
+                    "grip " + n,
+                    Optional.empty(),
+                    n == 1 ? Length.in(DASH_ONE_FROM) : Length.fraction(n - 1, 16),
+                    Length.fraction(n, 16),
+                    Optional.empty(),
+                    "grip dash in 1/16 in; length and mandrel from the maker's table"));
         }
         return dashes;
     }

@@ -22,7 +22,8 @@ public record PulledSize(String family, Length diameter, Length head, Length con
 
     public PulledSize {
         if (!(head.compareTo(diameter) > 0 && mandrel.positive())) {
-            throw new IllegalArgumentException("a pulled rivet has a head wider than its body and a mandrel, was " + head + " on " + diameter);
+            throw new IllegalArgumentException(
+                    "a pulled rivet has a head wider than its body and a mandrel, was " + head + " on " + diameter);
         }
     }
 

@@ -9,7 +9,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Every bolt with its washers that fits a stack, best first. With C the stack and all washers and p one turn of the thread: grip ≥ stack + washers under
+ * Every bolt with its washers that fits a stack, best first. With C the stack and all washers and p one turn of the
+ * thread: grip ≥ stack + washers under
  * the head − p, C ≥ grip, length ≥ C + nut + p. More than three threads showing ranks lower.
  *
  * @param asked the joint
@@ -20,11 +21,13 @@ public record BoltChoice(Joint asked, List<Fit> fits, Sentence why) {
 
     /** Washers tried on one bolt. */
     public static final int WASHERS_MOST = 3;
+
     private static final double SHOWING_MOST = 3;
 
     /** Which part the wrench turns; a washer lies under it. */
     public enum Turn {
-        NUT, HEAD;
+        NUT,
+        HEAD;
 
         /**
          * Reads {@code nut} or {@code head}.
@@ -100,8 +103,11 @@ public record BoltChoice(Joint asked, List<Fit> fits, Sentence why) {
                 }
             }
         }
-        fits.sort(Comparator.comparing((Fit f) -> f.showing > SHOWING_MOST + 1e-9).thenComparing(Fit::washers).thenComparing(f -> f.underHead.size())
-                .thenComparing(Fit::showing).thenComparing(f -> f.bolt.length()));
+        fits.sort(Comparator.comparing((Fit f) -> f.showing > SHOWING_MOST + 1e-9)
+                .thenComparing(Fit::washers)
+                .thenComparing(f -> f.underHead.size())
+                .thenComparing(Fit::showing)
+                .thenComparing(f -> f.bolt.length()));
         return new BoltChoice(joint, fits, fits.isEmpty() ? none(joint, washers) : chosen(joint, fits.getFirst()));
     }
 
@@ -117,7 +123,13 @@ public record BoltChoice(Joint asked, List<Fit> fits, Sentence why) {
         boolean shank = bolt.grip().atLeast(joint.stack().plus(under).minus(p));
         boolean seats = c.atLeast(bolt.grip());
         boolean shows = bolt.length().atLeast(c.plus(joint.nut.height()).plus(p));
-        return shank && seats && shows ? Optional.of(new Fit(bolt, head, nut, bolt.length().minus(c).minus(joint.nut.height()).per(p))) : Optional.empty();
+        return shank && seats && shows
+                ? Optional.of(new Fit(
+                        bolt,
+                        head,
+                        nut,
+                        bolt.length().minus(c).minus(joint.nut.height()).per(p)))
+                : Optional.empty();
     }
 
     private static Length thick(List<Washer> washers) {
@@ -146,30 +158,54 @@ public record BoltChoice(Joint asked, List<Fit> fits, Sentence why) {
     private static Sentence chosen(Joint joint, Fit fit) {
         Length under = thick(fit.underHead);
         Length c = joint.stack().plus(under).plus(thick(fit.underNut));
-        return Sentence.of("Stack {}, with washers {}. The shank of {} fills the joint (at least {}), the nut seats before the shank ends, and "
-                + String.format(java.util.Locale.ROOT, "%.1f", fit.showing) + " threads show.", joint.stack(), c, fit.bolt.grip(),
+        return Sentence.of(
+                "Stack {}, with washers {}. The shank of {} fills the joint (at least {}), the nut seats before the "
+                        + "shank ends, and "
+                        + String.format(java.util.Locale.ROOT, "%.1f", fit.showing) + " threads show.",
+                joint.stack(),
+                c,
+                fit.bolt.grip(),
                 joint.stack().plus(under).minus(joint.thread.pitch()).max(Length.ZERO));
     }
 
     /** Names the demand that the nearest bolt fails. */
     private static Sentence none(Joint joint, List<Washer> washers) {
         Length p = joint.thread.pitch();
-        Length thinnest = washers.stream().map(Washer::thickness).min(Comparator.naturalOrder()).orElse(Length.ZERO);
-        Length thickest = washers.stream().map(Washer::thickness).max(Comparator.naturalOrder()).orElse(Length.ZERO);
+        Length thinnest = washers.stream()
+                .map(Washer::thickness)
+                .min(Comparator.naturalOrder())
+                .orElse(Length.ZERO);
+        Length thickest = washers.stream()
+                .map(Washer::thickness)
+                .max(Comparator.naturalOrder())
+                .orElse(Length.ZERO);
         List<BoltThread.Bolt> bolts = joint.thread.bolts();
         BoltThread.Bolt first = bolts.getFirst();
         BoltThread.Bolt last = bolts.getLast();
         Length stack = joint.stack();
         if (stack.plus(thickest.times(WASHERS_MOST)).minus(first.grip()).nanometres() < 0) {
-            return Sentence.of("The nut would run onto the shank: the shortest bolt, " + first.designation() + ", has a grip of {}, and stack and three "
-                    + "washers make {}. Fill the joint, or take a screw.", first.grip(), stack.plus(thickest.times(WASHERS_MOST)));
+            return Sentence.of(
+                    "The nut would run onto the shank: the shortest bolt, " + first.designation()
+                            + ", has a grip of {}, and stack and three "
+                            + "washers make {}. Fill the joint, or take a screw.",
+                    first.grip(),
+                    stack.plus(thickest.times(WASHERS_MOST)));
         }
         if (!last.grip().atLeast(stack.minus(p))) {
-            return Sentence.of("The stack of {} is thicker than the longest bolt in the catalogue, " + last.designation() + " with a grip of {}, fills.",
-                    stack, last.grip());
+            return Sentence.of(
+                    "The stack of {} is thicker than the longest bolt in the catalogue, " + last.designation()
+                            + " with a grip of {}, fills.",
+                    stack,
+                    last.grip());
         }
         Length room = first.length().minus(first.grip());
-        return Sentence.of("No thread would show: a bolt of this thread has {} beyond its grip, and the thinnest washer of {}, the nut of {} and one turn of "
-                + "{} take more. Take a lower nut.", room, thinnest, joint.nut.height(), p);
+        return Sentence.of(
+                "No thread would show: a bolt of this thread has {} beyond its grip, and the thinnest washer of {}, "
+                        + "the nut of {} and one turn of "
+                        + "{} take more. Take a lower nut.",
+                room,
+                thinnest,
+                joint.nut.height(),
+                p);
     }
 }

@@ -20,8 +20,18 @@ import java.util.List;
  * @param shear        torque for a shear nut, dry
  * @param source       where the figures stand
  */
-public record BoltThread(String name, String series, Length shank, int perInch, List<Length> grips, int firstEighth, Length beyond, Length head,
-                         Torque tension, Torque shear, String source) {
+public record BoltThread(
+        String name,
+        String series,
+        Length shank,
+        int perInch,
+        List<Length> grips,
+        int firstEighth,
+        Length beyond,
+        Length head,
+        Torque tension,
+        Torque shear,
+        String source) {
 
     /**
      * A range of torque.
@@ -32,7 +42,8 @@ public record BoltThread(String name, String series, Length shank, int perInch, 
     public record Torque(double low, double high) {
         public Torque {
             if (!(low > 0 && high >= low)) {
-                throw new IllegalArgumentException("a torque range rises from over 0, was " + low + " to " + high + " in-lb");
+                throw new IllegalArgumentException(
+                        "a torque range rises from over 0, was " + low + " to " + high + " in-lb");
             }
         }
 
@@ -47,8 +58,7 @@ public record BoltThread(String name, String series, Length shank, int perInch, 
      *
      * @param designation {@code AN3-5}: the dash counts eighths, written 10 for 1 in, 20 for 2 in
      */
-    public record Bolt(String designation, Length grip, Length length) {
-    }
+    public record Bolt(String designation, Length grip, Length length) {}
 
     public BoltThread {
         grips = List.copyOf(grips);
@@ -79,8 +89,16 @@ public record BoltThread(String name, String series, Length shank, int perInch, 
      * @throws InputException if the catalogue has no bolts of it; the message lists those it has
      */
     public static BoltThread of(List<BoltThread> table, String name) {
-        return table.stream().filter(t -> t.name.equals(name.strip()) && !t.grips.isEmpty()).findFirst().orElseThrow(() -> new InputException(
-                "\"" + name.strip() + "\" is no thread with bolts in the catalogue: it has " + String.join(", ", table.stream().filter(t -> !t.grips.isEmpty())
-                .map(BoltThread::name).toList())));
+        return table.stream()
+                .filter(t -> t.name.equals(name.strip()) && !t.grips.isEmpty())
+                .findFirst()
+                .orElseThrow(() ->
+                        new InputException("\"" + name.strip() + "\" is no thread with bolts in the catalogue: it has "
+                                + String.join(
+                                        ", ",
+                                        table.stream()
+                                                .filter(t -> !t.grips.isEmpty())
+                                                .map(BoltThread::name)
+                                                .toList())));
     }
 }

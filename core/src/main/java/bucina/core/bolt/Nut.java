@@ -55,7 +55,8 @@ public record Nut(String name, Kind kind, String thread, Length height, String s
      * @param lengths reads a length
      * @throws InputException if the catalogue has none of that name
      */
-    public static Nut of(List<Nut> table, String name, String thread, java.util.function.Function<String, Length> lengths) {
+    public static Nut of(
+            List<Nut> table, String name, String thread, java.util.function.Function<String, Length> lengths) {
         String clean = name.strip();
         int colon = clean.indexOf(':');
         if (colon > 0) {
@@ -66,9 +67,15 @@ public record Nut(String name, Kind kind, String thread, Length height, String s
                 }
             }
         }
-        List<String> known = table.stream().filter(n -> n.thread.equals(thread)).map(Nut::name).toList();
-        return table.stream().filter(n -> n.thread.equals(thread) && n.name.equals(clean)).findFirst().orElseThrow(() -> new InputException("\"" + clean
-                + "\" is no nut for " + thread + " in the catalogue, which has " + String.join(", ", known)
-                + ": enter another by kind and height, like shear:.16, castle:.25 or shear-castle:.16"));
+        List<String> known = table.stream()
+                .filter(n -> n.thread.equals(thread))
+                .map(Nut::name)
+                .toList();
+        return table.stream()
+                .filter(n -> n.thread.equals(thread) && n.name.equals(clean))
+                .findFirst()
+                .orElseThrow(() -> new InputException("\"" + clean
+                        + "\" is no nut for " + thread + " in the catalogue, which has " + String.join(", ", known)
+                        + ": enter another by kind and height, like shear:.16, castle:.25 or shear-castle:.16"));
     }
 }

@@ -1,7 +1,9 @@
 /**
  * Bolts, washers, nuts, and the torque that goes with them.
  *
- * <p>Terms: <b>grip</b> of a bolt the length of its plain shank; <b>length</b> under the head, over all; <b>C</b> the stack with all washers;
- * <b>drag</b> the torque that a self-locking nut needs to be run down, added to the torque of the table. Pure; knows no plan.
+ * <p>Terms: <b>grip</b> of a bolt the length of its plain shank; <b>length</b> under the head, over all; <b>C</b> the
+ * stack with all washers;
+ * <b>drag</b> the torque that a self-locking nut needs to be run down, added to the torque of the table. Pure; knows
+ * no plan.
  */
 package bucina.core.bolt;

@@ -19,16 +19,18 @@ import java.util.Optional;
 /** Records bulletins, switches them, and says what they changed. */
 public final class Bulletins {
 
-    private Bulletins() {
-    }
+    private Bulletins() {}
 
-    /** The build with an empty bulletin in force; what is edited while it is written goes into it by {@link #recorded}. */
+    /**
+     * The build with an empty bulletin in force; what is edited while it is written goes into it by {@link #recorded}.
+     */
     public static Build begin(Build build, String name, LocalDate dated) {
         if (name.isBlank()) {
             throw new InputException("a bulletin needs the maker's name for it, such as \"SL 31-02\"");
         }
         if (build.papers().bulletins().stream().anyMatch(b -> b.name().equalsIgnoreCase(name.strip()))) {
-            throw new InputException("there is a bulletin " + name.strip() + " already: give this one its own name, such as \"" + name.strip() + " rev B\"");
+            throw new InputException("there is a bulletin " + name.strip()
+                    + " already: give this one its own name, such as \"" + name.strip() + " rev B\"");
         }
         Bulletin bulletin = new Bulletin(new Id.Bulletin(build.nextId()), name.strip(), dated, true, List.of());
         return build.withPapers(build.papers().with(bulletin), build.nextId() + 1);
@@ -36,7 +38,9 @@ public final class Bulletins {
 
     /** The bulletin with this id. */
     public static Bulletin of(Build build, Id.Bulletin id) {
-        return build.papers().bulletins().stream().filter(b -> b.id().equals(id)).findFirst()
+        return build.papers().bulletins().stream()
+                .filter(b -> b.id().equals(id))
+                .findFirst()
                 .orElseThrow(() -> new InputException("that bulletin is no longer in the build"));
     }
 
@@ -58,14 +62,20 @@ public final class Bulletins {
                 put(changes, n, null, Optional.of(is));
             }
         });
-        changes.values().removeIf(c -> c.was().isPresent() && c.is().isPresent() && same(c.was().get(), c.is().get()));
-        Bulletin next = new Bulletin(bulletin.id(), bulletin.name(), bulletin.dated(), bulletin.inForce(), List.copyOf(changes.values()));
+        changes.values()
+                .removeIf(c -> c.was().isPresent()
+                        && c.is().isPresent()
+                        && same(c.was().get(), c.is().get()));
+        Bulletin next = new Bulletin(
+                bulletin.id(), bulletin.name(), bulletin.dated(), bulletin.inForce(), List.copyOf(changes.values()));
         return after.withPapers(after.papers().with(next), after.nextId());
     }
 
     private static void put(Map<Long, Bulletin.Change<?>> changes, long n, Item was, Optional<Item> is) {
         Bulletin.Change<?> already = changes.get(n);
-        Optional<Object> first = already == null ? Optional.ofNullable(was).map(Item::record) : already.was().map(x -> (Object) x);
+        Optional<Object> first = already == null
+                ? Optional.ofNullable(was).map(Item::record)
+                : already.was().map(x -> (Object) x);
         Optional<Id> in = is.or(() -> Optional.ofNullable(was)).flatMap(Item::in);
         if (first.isEmpty() && is.isEmpty()) {
             changes.remove(n);
@@ -75,8 +85,7 @@ public final class Bulletins {
     }
 
     /** A part, layer, group head or row, and what it is in. */
-    private record Item(Optional<Id> in, Object record) {
-    }
+    private record Item(Optional<Id> in, Object record) {}
 
     private static Map<Long, Item> items(Build build) {
         Map<Long, Item> items = new LinkedHashMap<>();
@@ -93,7 +102,10 @@ public final class Bulletins {
     }
 
     private static boolean same(Object a, Object b) {
-        return a.equals(b) || a instanceof Part x && b instanceof Part y && x.withFitted(y.fitted()).equals(y);
+        return a.equals(b)
+                || a instanceof Part x
+                        && b instanceof Part y
+                        && x.withFitted(y.fitted()).equals(y);
     }
 
     private static Id id(Object record) {
@@ -106,17 +118,23 @@ public final class Bulletins {
         };
     }
 
-    // ---- switching ------------------------------------------------------------------------------------------------------------------
+    // ---- switching
+    // ----------------------------------------------------------------------
 
-    /** The build with a bulletin switched: the values it holds change places with those in the plan, which are kept as they are now. */
+    /**
+     * The build with a bulletin switched: the values it holds change places with those in the plan, which are kept as
+     * they are now.
+     */
     public static Build switched(Build build, Id.Bulletin id) {
         Bulletin bulletin = of(build, id);
         boolean on = !bulletin.inForce();
         Map<Long, Item> now = items(build);
         Build next = build;
         List<Bulletin.Change<?>> changes = new ArrayList<>();
-        for (Bulletin.Change<?> change : on ? bulletin.changes() : bulletin.changes().reversed()) {
-            Optional<Object> current = Optional.ofNullable(now.get(id(change.any()).n())).map(Item::record);
+        for (Bulletin.Change<?> change :
+                on ? bulletin.changes() : bulletin.changes().reversed()) {
+            Optional<Object> current =
+                    Optional.ofNullable(now.get(id(change.any()).n())).map(Item::record);
             Optional<Object> wanted = (on ? change.is() : change.was()).map(x -> (Object) x);
             next = replaced(next, change.in(), current, wanted);
             Optional<Object> was = on ? current : change.was().map(x -> (Object) x);
@@ -125,7 +143,8 @@ public final class Bulletins {
                 changes.add(new Bulletin.Change<>(change.in(), was, is));
             }
         }
-        Bulletin turned = new Bulletin(bulletin.id(), bulletin.name(), bulletin.dated(), on, on ? changes : changes.reversed());
+        Bulletin turned =
+                new Bulletin(bulletin.id(), bulletin.name(), bulletin.dated(), on, on ? changes : changes.reversed());
         return next.withPapers(next.papers().with(turned), next.nextId());
     }
 

@@ -34,8 +34,7 @@ public record Review(List<Line> lines, List<Installed> installed) {
      * @param was  the old value; empty for something new
      * @param is   the new value; empty for something dropped
      */
-    public record Line(String what, String was, String is) {
-    }
+    public record Line(String what, String was, String is) {}
 
     /**
      * A fastener that is in.
@@ -46,8 +45,7 @@ public record Review(List<Line> lines, List<Installed> installed) {
      * @param now   what the plan takes now; {@code no hole} where the hole is gone
      * @param entry the log entry
      */
-    public record Installed(String hole, String group, String used, String now, int entry) {
-    }
+    public record Installed(String hole, String group, String used, String now, int entry) {}
 
     public Review {
         lines = List.copyOf(lines);
@@ -61,7 +59,8 @@ public record Review(List<Line> lines, List<Installed> installed) {
         return new Review(lines, installed(bulletin, derivation, log));
     }
 
-    // ---- words ----------------------------------------------------------------------------------------------------------------------
+    // ---- words
+    // ----------------------------------------------------------------------
 
     private static List<Line> lines(Bulletin.Change<?> c) {
         Map<String, String> was = c.was().map(Review::figures).orElse(Map.of());
@@ -99,7 +98,10 @@ public record Review(List<Line> lines, List<Installed> installed) {
             }
             case Layer l -> {
                 f.put("thickness", l.thickness().toString());
-                f.put("outline", l.outline().outer().corners().size() + " corners, " + Math.round(l.outline().outer().area() / 1e10) / 100.0 + " cm²");
+                f.put(
+                        "outline",
+                        l.outline().outer().corners().size() + " corners, "
+                                + Math.round(l.outline().outer().area() / 1e10) / 100.0 + " cm²");
             }
             case Group g -> {
                 f.put("rivet", g.fastener().name());
@@ -110,8 +112,14 @@ public record Review(List<Line> lines, List<Installed> installed) {
             case Row r -> {
                 f.put("holes", Integer.toString(r.holes().size()));
                 if (!r.holes().isEmpty()) {
-                    f.put("from", r.holes().getFirst().at().across() + ", " + r.holes().getFirst().at().up());
-                    f.put("to", r.holes().getLast().at().across() + ", " + r.holes().getLast().at().up());
+                    f.put(
+                            "from",
+                            r.holes().getFirst().at().across() + ", "
+                                    + r.holes().getFirst().at().up());
+                    f.put(
+                            "to",
+                            r.holes().getLast().at().across() + ", "
+                                    + r.holes().getLast().at().up());
                 }
             }
             default -> throw new IllegalStateException("a bulletin does not change " + record.getClass());
@@ -119,7 +127,8 @@ public record Review(List<Line> lines, List<Installed> installed) {
         return f;
     }
 
-    // ---- what is in -----------------------------------------------------------------------------------------------------------------
+    // ---- what is in
+    // ----------------------------------------------------------------------
 
     private static List<Installed> installed(Bulletin bulletin, Derivation derivation, Logbook log) {
         Touched touched = new Touched();
@@ -129,11 +138,19 @@ public record Review(List<Line> lines, List<Installed> installed) {
         derivation.build().faces().forEach(ref -> {
             FaceReading face = derivation.face(ref.face().id());
             for (HoleReading r : face.readings()) {
-                boolean concerned = touched.holes.contains(r.hole().id()) || touched.groups.contains(r.group().id())
-                        || r.layers().stream().anyMatch(l -> touched.layers.contains(l.id()) || touched.parts.contains(l.part()));
+                boolean concerned = touched.holes.contains(r.hole().id())
+                        || touched.groups.contains(r.group().id())
+                        || r.layers().stream()
+                                .anyMatch(l -> touched.layers.contains(l.id()) || touched.parts.contains(l.part()));
                 if (concerned && seen.add(r.hole().id())) {
-                    look(log, r.hole().id(), r.label(), r.group().code(), r.solution().designation().orElse("none"),
-                            touched.holes.contains(r.hole().id())).ifPresent(found::add);
+                    look(
+                                    log,
+                                    r.hole().id(),
+                                    r.label(),
+                                    r.group().code(),
+                                    r.solution().designation().orElse("none"),
+                                    touched.holes.contains(r.hole().id()))
+                            .ifPresent(found::add);
                 }
             }
         });
@@ -145,9 +162,12 @@ public record Review(List<Line> lines, List<Installed> installed) {
         return found;
     }
 
-    private static Optional<Installed> look(Logbook log, Id.Hole hole, String label, String group, String now, boolean always) {
-        return log.installedBy(hole).flatMap(e -> e.work().map(w -> new Installed(label, group.isEmpty() ? w.groupCode() : group, w.designation(), now,
-                e.id())))
+    private static Optional<Installed> look(
+            Logbook log, Id.Hole hole, String label, String group, String now, boolean always) {
+        return log.installedBy(hole)
+                .flatMap(e -> e.work()
+                        .map(w -> new Installed(
+                                label, group.isEmpty() ? w.groupCode() : group, w.designation(), now, e.id())))
                 .filter(i -> always || !i.used.equals(i.now));
     }
 
@@ -166,7 +186,9 @@ public record Review(List<Line> lines, List<Installed> installed) {
                 case Layer l -> layers.add(l.id());
                 case Group g -> groups.add(g.id());
                 case Row r -> rows(c.was().map(Row.class::cast), c.is().map(Row.class::cast));
-                default -> throw new IllegalStateException("a bulletin does not change " + c.any().getClass());
+                default ->
+                    throw new IllegalStateException(
+                            "a bulletin does not change " + c.any().getClass());
             }
         }
 
@@ -174,7 +196,8 @@ public record Review(List<Line> lines, List<Installed> installed) {
             List<Hole> after = is.map(Row::holes).orElse(List.of());
             was.ifPresent(row -> {
                 for (Hole hole : row.holes()) {
-                    Optional<Hole> there = after.stream().filter(h -> h.id().equals(hole.id())).findFirst();
+                    Optional<Hole> there =
+                            after.stream().filter(h -> h.id().equals(hole.id())).findFirst();
                     if (there.isEmpty()) {
                         gone.put(hole.id(), row.label(hole));
                     } else if (!there.get().equals(hole)) {

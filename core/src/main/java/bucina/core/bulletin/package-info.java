@@ -1,5 +1,6 @@
 /**
- * Bulletins: changes by the maker are recorded as the plan is edited, and can be switched off and on to see the difference.
+ * Bulletins: changes by the maker are recorded as the plan is edited, and can be switched off and on to see the
+ * difference.
  *
  * <p>The plan always holds the values in force; a bulletin holds the others. Pure.
  */

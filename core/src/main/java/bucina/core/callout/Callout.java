@@ -21,15 +21,20 @@ import java.util.regex.Pattern;
  */
 public record Callout(Optional<Integer> count, Fastener fastener, String text) {
 
-    private static final Pattern BEFORE = Pattern.compile("(\\d{1,5})\\s*(?:[X×]|PL(?:CS|ACES)?\\.?|OFF|EA\\.?|-?\\s+)\\s*(.+)");
-    private static final Pattern AFTER = Pattern.compile("(.+?)\\s*[(,;]?\\s*(?:(\\d{1,5})\\s*(?:[X×]|PL(?:CS|ACES)?\\.?|OFF|EA\\.?)|"
-            + "[X×]\\s*(\\d{1,5}))\\s*[)]?");
-    private static final Pattern PULLED = Pattern.compile("(?:ISO)?\\s*(15977|15978)(?:\\s*(SS|STAINLESS|A2))?[ -]+(\\d(?:\\.\\d{1,2})?)"
-            + "(?:\\s*[X×]\\s*(\\d{1,2}(?:\\.\\d)?))?(?:\\s*MM)?(?:\\s+(SS|STAINLESS|A2))?");
+    private static final Pattern BEFORE =
+            Pattern.compile("(\\d{1,5})\\s*(?:[X×]|PL(?:CS|ACES)?\\.?|OFF|EA\\.?|-?\\s+)\\s*(.+)");
+    private static final Pattern AFTER =
+            Pattern.compile("(.+?)\\s*[(,;]?\\s*(?:(\\d{1,5})\\s*(?:[X×]|PL(?:CS|ACES)?\\.?|OFF|EA\\.?)|"
+                    + "[X×]\\s*(\\d{1,5}))\\s*[)]?");
+    private static final Pattern PULLED =
+            Pattern.compile("(?:ISO)?\\s*(15977|15978)(?:\\s*(SS|STAINLESS|A2))?[ -]+(\\d(?:\\.\\d{1,2})?)"
+                    + "(?:\\s*[X×]\\s*(\\d{1,2}(?:\\.\\d)?))?(?:\\s*MM)?(?:\\s+(SS|STAINLESS|A2))?");
     private static final Pattern BOLT = Pattern.compile("AN\\s*([345])(H?)-(\\d{1,2})(A?)");
     private static final Pattern SCREW = Pattern.compile("MS27039-(0[68]|1-?)(\\d{2})");
-    private static final Pattern FAMILY = Pattern.compile("(?:MS20|MS 20|AN|NAS|MS)?[ -]?(470|426|1097)[ -]?([A-Z]{1,2})[ -]?(\\d{1,2})");
-    private static final String EXAMPLE = "write it like 18× MS20426AD3-4, AN470AD4-5 (9X), 24× ISO 15977 3.2 × 8 or 6× AN4-6A";
+    private static final Pattern FAMILY =
+            Pattern.compile("(?:MS20|MS 20|AN|NAS|MS)?[ -]?(470|426|1097)[ -]?([A-Z]{1,2})[ -]?(\\d{1,2})");
+    private static final String EXAMPLE =
+            "write it like 18× MS20426AD3-4, AN470AD4-5 (9X), 24× ISO 15977 3.2 × 8 or 6× AN4-6A";
 
     /**
      * Reads a callout as people write it, the count before or behind.
@@ -39,7 +44,9 @@ public record Callout(Optional<Integer> count, Fastener fastener, String text) {
     public static Callout parse(String text) {
         String clean = text == null ? "" : text.strip();
         if (clean.isEmpty() || clean.length() > 80) {
-            throw new InputException((clean.isEmpty() ? "a callout is missing: " : "a callout has at most 80 characters, this has " + clean.length() + ": ")
+            throw new InputException((clean.isEmpty()
+                            ? "a callout is missing: "
+                            : "a callout has at most 80 characters, this has " + clean.length() + ": ")
                     + EXAMPLE);
         }
         String upper = clean.toUpperCase(Locale.ROOT);
@@ -71,7 +78,8 @@ public record Callout(Optional<Integer> count, Fastener fastener, String text) {
     private static Optional<Integer> count(String digits, String clean) {
         int count = Integer.parseInt(digits);
         if (count < 1) {
-            throw new InputException("\"" + clean + "\" calls for none: a count is 1 or more, such as 18× MS20426AD3-4");
+            throw new InputException(
+                    "\"" + clean + "\" calls for none: a count is 1 or more, such as 18× MS20426AD3-4");
         }
         return Optional.of(count);
     }
@@ -88,8 +96,7 @@ public record Callout(Optional<Integer> count, Fastener fastener, String text) {
         }
     }
 
-    private record Named(Fastener fastener, String code) {
-    }
+    private record Named(Fastener fastener, String code) {}
 
     private static Optional<Named> named(String text) {
         return solid(text).or(() -> pulled(text)).or(() -> hardware(text));
@@ -98,11 +105,12 @@ public record Callout(Optional<Integer> count, Fastener fastener, String text) {
     private static Optional<Named> solid(String text) {
         Matcher family = FAMILY.matcher(text);
         if (family.matches()) {
-            HeadStyle head = switch (family.group(1)) {
-                case "470" -> HeadStyle.UNIVERSAL;
-                case "426" -> HeadStyle.FLUSH;
-                default -> HeadStyle.REDUCED;
-            };
+            HeadStyle head =
+                    switch (family.group(1)) {
+                        case "470" -> HeadStyle.UNIVERSAL;
+                        case "426" -> HeadStyle.FLUSH;
+                        default -> HeadStyle.REDUCED;
+                    };
             int dash = Integer.parseInt(family.group(3));
             if (dash >= 2 && dash <= 12) {
                 Fastener.SolidRivet rivet = new Fastener.SolidRivet(head, family.group(2), dash);
@@ -112,7 +120,8 @@ public record Callout(Optional<Integer> count, Fastener fastener, String text) {
         try {
             RivetDesignation d = RivetDesignation.parse(text);
             // A count behind the name belongs to the callout, not to the rivet.
-            return text.matches(".*[X×].*") ? Optional.empty()
+            return text.matches(".*[X×].*")
+                    ? Optional.empty()
                     : Optional.of(new Named(new Fastener.SolidRivet(d.head(), d.alloy(), d.diameter()), d.code()));
         } catch (InputException e) {
             return Optional.empty();
@@ -128,19 +137,28 @@ public record Callout(Optional<Integer> count, Fastener fastener, String text) {
         if (diameter.signum() <= 0) {
             return Optional.empty();
         }
-        Fastener.PulledRivet rivet = new Fastener.PulledRivet("iso" + m.group(1), Length.of(diameter, Unit.MM), m.group(2) != null || m.group(5) != null);
-        return Optional.of(new Named(rivet, rivet.name() + (m.group(4) == null ? "" : " × " + new BigDecimal(m.group(4)).stripTrailingZeros()
-                .toPlainString())));
+        Fastener.PulledRivet rivet = new Fastener.PulledRivet(
+                "iso" + m.group(1), Length.of(diameter, Unit.MM), m.group(2) != null || m.group(5) != null);
+        return Optional.of(new Named(
+                rivet,
+                rivet.name()
+                        + (m.group(4) == null
+                                ? ""
+                                : " × "
+                                        + new BigDecimal(m.group(4))
+                                                .stripTrailingZeros()
+                                                .toPlainString())));
     }
 
     private static Optional<Named> hardware(String text) {
         Matcher bolt = BOLT.matcher(text);
         if (bolt.matches()) {
-            Length shank = switch (bolt.group(1)) {
-                case "3" -> Length.in(.19);
-                case "4" -> Length.in(.25);
-                default -> Length.in(.3125);
-            };
+            Length shank =
+                    switch (bolt.group(1)) {
+                        case "3" -> Length.in(.19);
+                        case "4" -> Length.in(.25);
+                        default -> Length.in(.3125);
+                    };
             String code = "AN" + bolt.group(1) + bolt.group(2) + "-" + bolt.group(3) + bolt.group(4);
             return Optional.of(new Named(new Fastener.Hardware(code, shank, shank, false), code));
         }
@@ -149,7 +167,8 @@ public record Callout(Optional<Integer> count, Fastener fastener, String text) {
             boolean six = screw.group(1).equals("06");
             boolean eight = screw.group(1).equals("08");
             Length shank = Length.in(six ? .138 : eight ? .164 : .19);
-            return Optional.of(new Named(new Fastener.Hardware(text, shank, Length.in(six ? .144 : eight ? .166 : .1935), false), text));
+            return Optional.of(new Named(
+                    new Fastener.Hardware(text, shank, Length.in(six ? .144 : eight ? .166 : .1935), false), text));
         }
         return Optional.empty();
     }

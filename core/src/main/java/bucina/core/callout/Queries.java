@@ -14,11 +14,11 @@ import java.util.Optional;
 /** Opens queries where counts differ, closes those that settled themselves, answers the rest. */
 public final class Queries {
 
-    private Queries() {
-    }
+    private Queries() {}
 
     /**
-     * The build with a query for every group whose callout counts otherwise than its holes, and with those queries answered whose counts agree
+     * The build with a query for every group whose callout counts otherwise than its holes, and with those queries
+     * answered whose counts agree
      * now. A difference that was answered once is not asked again.
      */
     public static Build kept(Build build, LocalDate today) {
@@ -41,18 +41,28 @@ public final class Queries {
             if (!q.group().equals(group.id()) || q.count().isEmpty()) {
                 continue;
             }
-            boolean same = differ && q.count().get().drawing() == drawing.get() && q.count().get().sheet() == sheet;
+            boolean same = differ
+                    && q.count().get().drawing() == drawing.get()
+                    && q.count().get().sheet() == sheet;
             asked |= same;
             if (q.open() && !same) {
-                String text = differ ? "the counts have changed: asked again" : drawing.isEmpty() ? "the callout no longer counts"
-                        : "the sheet has " + sheet + " holes now, as the callout says";
+                String text = differ
+                        ? "the counts have changed: asked again"
+                        : drawing.isEmpty()
+                                ? "the callout no longer counts"
+                                : "the sheet has " + sheet + " holes now, as the callout says";
                 String source = group.callout().isBlank() ? "the plan" : "callout " + group.callout();
-                next = next.withPapers(next.papers().with(q.answered(new Query.Answer(text, source, today))), next.nextId());
+                next = next.withPapers(
+                        next.papers().with(q.answered(new Query.Answer(text, source, today))), next.nextId());
             }
         }
         if (differ && !asked) {
-            next = asked(next, group.id(), group.code() + ": the drawing calls for " + drawing.get() + ", the sheet has " + sheet + ".",
-                    Optional.of(new Query.Counts(drawing.get(), sheet)), today);
+            next = asked(
+                    next,
+                    group.id(),
+                    group.code() + ": the drawing calls for " + drawing.get() + ", the sheet has " + sheet + ".",
+                    Optional.of(new Query.Counts(drawing.get(), sheet)),
+                    today);
         }
         return next;
     }
@@ -65,7 +75,8 @@ public final class Queries {
         return asked(build, group, text.strip(), Optional.empty(), today);
     }
 
-    private static Build asked(Build build, Id.Group group, String text, Optional<Query.Counts> counts, LocalDate today) {
+    private static Build asked(
+            Build build, Id.Group group, String text, Optional<Query.Counts> counts, LocalDate today) {
         Query query = new Query(new Id.Query(build.nextId()), group, today, text, counts, Optional.empty());
         return build.withPapers(build.papers().with(query), build.nextId() + 1);
     }
@@ -73,17 +84,25 @@ public final class Queries {
     /** The build with a query answered. */
     public static Build answer(Build build, Id.Query id, String text, String source, LocalDate today) {
         if (text.isBlank() || source.isBlank()) {
-            throw new InputException("an answer needs words and a source, such as \"18, the arrow at rib 4 is old\" from \"Sheet 31 rev D\"");
+            throw new InputException(
+                    "an answer needs words and a source, such as \"18, the arrow at rib 4 is old\" from \"Sheet 31 "
+                            + "rev D\"");
         }
-        Query query = build.papers().queries().stream().filter(q -> q.id().equals(id)).findFirst()
+        Query query = build.papers().queries().stream()
+                .filter(q -> q.id().equals(id))
+                .findFirst()
                 .orElseThrow(() -> new InputException("that query is no longer in the build"));
-        return build.withPapers(build.papers().with(query.answered(new Query.Answer(text.strip(), source.strip(), today))), build.nextId());
+        return build.withPapers(
+                build.papers().with(query.answered(new Query.Answer(text.strip(), source.strip(), today))),
+                build.nextId());
     }
 
     /** The open queries of a group. */
     public static List<Query> open(Paperwork papers, Id.Group group) {
         List<Query> open = new ArrayList<>();
-        papers.queries().stream().filter(q -> q.open() && q.group().equals(group)).forEach(open::add);
+        papers.queries().stream()
+                .filter(q -> q.open() && q.group().equals(group))
+                .forEach(open::add);
         return open;
     }
 }

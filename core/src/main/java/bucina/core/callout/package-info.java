@@ -1,5 +1,6 @@
 /**
- * What the drawing calls for: reading a callout such as {@code 18× MS20426AD3-4}, and the queries that open where its count and the holes on the
+ * What the drawing calls for: reading a callout such as {@code 18× MS20426AD3-4}, and the queries that open where its
+ * count and the holes on the
  * sheet differ. Pure; the day comes in.
  */
 package bucina.core.callout;

@@ -45,12 +45,27 @@ import java.util.stream.Collectors;
  * @param crib   the tool crib that ships, for a build that has none of its own
  * @param compounds primers and sealants
  */
-public record Catalogue(DrillTable drills, List<RivetSize> rivets, BlindTable blind, List<PulledSize> pulled, RuleSet rules, List<RuleChoice> choices,
-                        RadiusTable radii, List<SheetStrength> sheets, List<BoltThread> bolts, List<Nut> nuts, List<Washer> washers, List<Screw> screws,
-                                List<ClecoSize> clecos,
-                        List<NutPlate> nutPlates, List<CribTool> crib, List<ShippedCompound> compounds) {
+public record Catalogue(
+        DrillTable drills,
+        List<RivetSize> rivets,
+        BlindTable blind,
+        List<PulledSize> pulled,
+        RuleSet rules,
+        List<RuleChoice> choices,
+        RadiusTable radii,
+        List<SheetStrength> sheets,
+        List<BoltThread> bolts,
+        List<Nut> nuts,
+        List<Washer> washers,
+        List<Screw> screws,
+        List<ClecoSize> clecos,
+        List<NutPlate> nutPlates,
+        List<CribTool> crib,
+        List<ShippedCompound> compounds) {
     public Catalogue {
-        rivets = rivets.stream().sorted(Comparator.comparing(RivetSize::head).thenComparing(RivetSize::dash)).toList();
+        rivets = rivets.stream()
+                .sorted(Comparator.comparing(RivetSize::head).thenComparing(RivetSize::dash))
+                .toList();
         pulled = List.copyOf(pulled);
         choices = List.copyOf(choices);
         sheets = List.copyOf(sheets);
@@ -72,8 +87,7 @@ public record Catalogue(DrillTable drills, List<RivetSize> rivets, BlindTable bl
      * @param life      minutes
      * @param stir      minutes
      */
-    public record ShippedCompound(String name, String kind, int induction, int life, int stir, String source) {
-    }
+    public record ShippedCompound(String name, String kind, int induction, int life, int stir, String source) {}
 
     /**
      * A tool of the crib that ships.
@@ -81,8 +95,7 @@ public record Catalogue(DrillTable drills, List<RivetSize> rivets, BlindTable bl
      * @param kind  as {@code plan.Tool.Kind} has it
      * @param sizes the figures of its kind
      */
-    public record CribTool(String kind, String name, List<Length> sizes, String source) {
-    }
+    public record CribTool(String kind, String name, List<Length> sizes, String source) {}
 
     /**
      * One value that a named rule set has otherwise than the shipped one.
@@ -92,22 +105,25 @@ public record Catalogue(DrillTable drills, List<RivetSize> rivets, BlindTable bl
      * @param value  its value there
      * @param reason why
      */
-    public record RuleChoice(String name, Optional<RuleKey> key, String value, String reason) {
-    }
+    public record RuleChoice(String name, Optional<RuleKey> key, String value, String reason) {}
 
     /** The rule sets to choose from, in order. */
     public List<RuleSet> ruleSets() {
         Map<String, RuleSet> sets = new LinkedHashMap<>();
         for (RuleChoice choice : choices) {
             RuleSet so = sets.getOrDefault(choice.name, rules.named(choice.name));
-            sets.put(choice.name, choice.key.map(k -> so.with(k, choice.value, choice.reason)).orElse(so));
+            sets.put(
+                    choice.name,
+                    choice.key.map(k -> so.with(k, choice.value, choice.reason)).orElse(so));
         }
         return List.copyOf(sets.values());
     }
 
     /** Head and mandrel of a pulled rivet; empty if the catalogue lacks it. */
     public Optional<PulledSize> pulled(String family, Length diameter) {
-        return pulled.stream().filter(p -> p.family().equals(family) && p.diameter().same(diameter)).findFirst();
+        return pulled.stream()
+                .filter(p -> p.family().equals(family) && p.diameter().same(diameter))
+                .findFirst();
     }
 
     /** The size with this head and diameter dash; empty if the catalogue lacks it. */
@@ -126,12 +142,18 @@ public record Catalogue(DrillTable drills, List<RivetSize> rivets, BlindTable bl
      * @throws InputException if the catalogue has none; the message lists those it has
      */
     public RivetSize rivet(HeadStyle head, Length diameter) {
-        return rivets.stream().filter(s -> s.head() == head && s.shank().same(diameter)).findFirst()
-                .orElseThrow(() -> new InputException("no " + head.word() + " rivet of " + LengthFormat.exact(diameter,
-                        bucina.core.measure.Unit.INCH) + " is in the catalogue; it has " + diameters(head) + ": write it like 3/32"));
+        return rivets.stream()
+                .filter(s -> s.head() == head && s.shank().same(diameter))
+                .findFirst()
+                .orElseThrow(() -> new InputException(
+                        "no " + head.word() + " rivet of " + LengthFormat.exact(diameter, bucina.core.measure.Unit.INCH)
+                                + " is in the catalogue; it has " + diameters(head) + ": write it like 3/32"));
     }
 
     private String diameters(HeadStyle head) {
-        return rivets.stream().filter(s -> s.head() == head).map(s -> LengthFormat.fraction(s.shank())).collect(Collectors.joining(", "));
+        return rivets.stream()
+                .filter(s -> s.head() == head)
+                .map(s -> LengthFormat.fraction(s.shank()))
+                .collect(Collectors.joining(", "));
     }
 }

@@ -41,11 +41,15 @@ import org.apache.commons.csv.CSVRecord;
 /** Reads the tables of a {@link Catalogue}. A row that cannot be used is named by table, line, column and value. */
 public final class CatalogueReader {
 
-    private static final CSVFormat FORMAT = CSVFormat.DEFAULT.builder().setHeader().setSkipHeaderRecord(true).setTrim(true)
-            .setIgnoreEmptyLines(true).get();
+    private static final CSVFormat FORMAT = CSVFormat.DEFAULT
+            .builder()
+            .setHeader()
+            .setSkipHeaderRecord(true)
+            .setTrim(true)
+            .setIgnoreEmptyLines(true)
+            .get();
 
-    private CatalogueReader() {
-    }
+    private CatalogueReader() {}
 
     /** The catalogue that ships with the program. */
     public static Catalogue shipped() {
@@ -58,7 +62,8 @@ public final class CatalogueReader {
     }
 
     /**
-     * Opens one of the shipped tables: {@code drills}, {@code rivets}, {@code blind}, {@code pulled}, {@code rules}, {@code rule-choices},
+     * Opens one of the shipped tables: {@code drills}, {@code rivets}, {@code blind}, {@code pulled}, {@code rules},
+     * {@code rule-choices},
      * {@code bend-radius}, {@code sheets}, {@code bolts}, {@code nuts}, {@code washers},
      * {@code screws}, {@code clecos}, {@code nutplates}, {@code tools} or {@code compounds}. The caller closes it.
      */
@@ -71,30 +76,78 @@ public final class CatalogueReader {
     }
 
     /**
-     * Reads and closes the tables. Rules that the table lacks keep their shipped value, so that a table older than a rule still serves.
+     * Reads and closes the tables. Rules that the table lacks keep their shipped value, so that a table older than a
+     * rule still serves.
      *
      * @param tables gives a table by its name, as {@link #shippedTable} does
      * @throws InputException if a row cannot be used
      */
     public static Catalogue read(Function<String, Reader> tables) {
-        return new Catalogue(new DrillTable(rows("drills", tables.apply("drills"), CatalogueReader::drill)),
+        return new Catalogue(
+                new DrillTable(rows("drills", tables.apply("drills"), CatalogueReader::drill)),
                 rows("rivets", tables.apply("rivets"), CatalogueReader::rivet),
                 new BlindTable(rows("blind", tables.apply("blind"), CatalogueReader::blind)),
                 rows("pulled", tables.apply("pulled"), CatalogueReader::pulled),
                 RuleSet.filled("handbook", rows("rules", tables.apply("rules"), CatalogueReader::rule), shippedRules()),
                 rows("rule-choices", tables.apply("rule-choices"), CatalogueReader::choice),
                 new RadiusTable(rows("bend-radius", tables.apply("bend-radius"), CatalogueReader::radius)),
-                rows("sheets", tables.apply("sheets"), CatalogueReader::sheet), rows("bolts", tables.apply("bolts"), CatalogueReader::bolt),
-                rows("nuts", tables.apply("nuts"), CatalogueReader::nut), rows("washers", tables.apply("washers"), r -> new Washer(r.get("name"),
-                inches(r, "thickness_in"), r.get("source"))), rows("screws", tables.apply("screws"), r -> new Screw(r.get("size"), inches(r, "shank_in"),
-                inches(r, "sharp_in"), inches(r, "typical_in"), r.get("drill"), inches(r, "hole_in"), r.get("source"))),
-                rows("clecos", tables.apply("clecos"), r -> new ClecoSize(r.get("size_in"), r.get("colour"), length(r, "hole_from_mm", Unit.MM),
-                length(r, "hole_to_mm", Unit.MM), r.get("source"))),
-                rows("nutplates", tables.apply("nutplates"), r -> NutPlate.twoLug(r.get("size"), inches(r, "hole_in"), r.get("drill"), inches(r, "lug_in"),
-                inches(r, "rivet_in"), r.get("source"))), rows("tools", tables.apply("tools"), r -> new Catalogue.CribTool(r.get("kind"), r.get("name"),
-                Arrays.stream(r.get("sizes_in").split(" +")).map(t -> Length.of(new BigDecimal(t), Unit.INCH)).toList(), r.get("source"))),
-                rows("compounds", tables.apply("compounds"), r -> new Catalogue.ShippedCompound(r.get("name"), r.get("kind"), (int) number(r, "induction_min"),
-                (int) number(r, "life_min"), (int) number(r, "stir_min"), r.get("source"))));
+                rows("sheets", tables.apply("sheets"), CatalogueReader::sheet),
+                rows("bolts", tables.apply("bolts"), CatalogueReader::bolt),
+                rows("nuts", tables.apply("nuts"), CatalogueReader::nut),
+                rows(
+                        "washers",
+                        tables.apply("washers"),
+                        r -> new Washer(r.get("name"), inches(r, "thickness_in"), r.get("source"))),
+                rows(
+                        "screws",
+                        tables.apply("screws"),
+                        r -> new Screw(
+                                r.get("size"),
+                                inches(r, "shank_in"),
+                                inches(r, "sharp_in"),
+                                inches(r, "typical_in"),
+                                r.get("drill"),
+                                inches(r, "hole_in"),
+                                r.get("source"))),
+                rows(
+                        "clecos",
+                        tables.apply("clecos"),
+                        r -> new ClecoSize(
+                                r.get("size_in"),
+                                r.get("colour"),
+                                length(r, "hole_from_mm", Unit.MM),
+                                length(r, "hole_to_mm", Unit.MM),
+                                r.get("source"))),
+                rows(
+                        "nutplates",
+                        tables.apply("nutplates"),
+                        r -> NutPlate.twoLug(
+                                r.get("size"),
+                                inches(r, "hole_in"),
+                                r.get("drill"),
+                                inches(r, "lug_in"),
+                                inches(r, "rivet_in"),
+                                r.get("source"))),
+                rows(
+                        "tools",
+                        tables.apply("tools"),
+                        r -> new Catalogue.CribTool(
+                                r.get("kind"),
+                                r.get("name"),
+                                Arrays.stream(r.get("sizes_in").split(" +"))
+                                        .map(t -> Length.of(new BigDecimal(t), Unit.INCH))
+                                        .toList(),
+                                r.get("source"))),
+                rows(
+                        "compounds",
+                        tables.apply("compounds"),
+                        r -> new Catalogue.ShippedCompound(
+                                r.get("name"),
+                                r.get("kind"),
+                                (int) number(r, "induction_min"),
+                                (int) number(r, "life_min"),
+                                (int) number(r, "stir_min"),
+                                r.get("source"))));
     }
 
     private static <T> List<T> rows(String table, Reader reader, Function<CSVRecord, T> row) {
@@ -104,7 +157,8 @@ public final class CatalogueReader {
                 try {
                     found.add(row.apply(line));
                 } catch (IllegalArgumentException | InputException e) {
-                    throw new InputException("table " + table + ", line " + (line.getRecordNumber() + 1) + ": " + e.getMessage(), e);
+                    throw new InputException(
+                            "table " + table + ", line " + (line.getRecordNumber() + 1) + ": " + e.getMessage(), e);
                 }
             }
         } catch (IOException e) {
@@ -119,44 +173,68 @@ public final class CatalogueReader {
 
     private static Rule rule(CSVRecord row) {
         String code = row.get("key");
-        RuleKey key = RuleKey.of(code).orElseThrow(() -> new InputException("\"" + code + "\" is no rule; edge.least.flush is one"));
+        RuleKey key = RuleKey.of(code)
+                .orElseThrow(() -> new InputException("\"" + code + "\" is no rule; edge.least.flush is one"));
         return new Rule(key, row.get("value"), row.get("source"), "");
     }
 
     private static Catalogue.RuleChoice choice(CSVRecord row) {
         String code = row.get("key");
-        Optional<RuleKey> key = code.isEmpty() ? Optional.empty() : Optional.of(RuleKey.of(code).orElseThrow(() -> new InputException("\"" + code
-                + "\" is no rule; edge.least.flush is one")));
+        Optional<RuleKey> key = code.isEmpty()
+                ? Optional.empty()
+                : Optional.of(RuleKey.of(code)
+                        .orElseThrow(() -> new InputException("\"" + code + "\" is no rule; edge.least.flush is one")));
         return new Catalogue.RuleChoice(row.get("name"), key, row.get("value"), row.get("reason"));
     }
 
     private static RadiusTable.Row radius(CSVRecord row) {
-        return new RadiusTable.Row(Material.parse(row.get("material")), inches(row, "thickness_in"), Double.parseDouble(row.get("practical_t")),
-                Double.parseDouble(row.get("safe_t")), row.get("source"));
+        return new RadiusTable.Row(
+                Material.parse(row.get("material")),
+                inches(row, "thickness_in"),
+                Double.parseDouble(row.get("practical_t")),
+                Double.parseDouble(row.get("safe_t")),
+                row.get("source"));
     }
 
     private static SheetStrength sheet(CSVRecord row) {
-        return new SheetStrength(Material.parse(row.get("material")), number(row, "yield_ksi"), number(row, "modulus_msi"), number(row, "density_lb_in3"),
+        return new SheetStrength(
+                Material.parse(row.get("material")),
+                number(row, "yield_ksi"),
+                number(row, "modulus_msi"),
+                number(row, "density_lb_in3"),
                 row.get("source"));
     }
 
     private static BoltThread bolt(CSVRecord row) {
         List<Length> grips = new ArrayList<>();
-        for (String grip : row.get("grips_in").isBlank() ? new String[0] : row.get("grips_in").split(" +")) {
+        for (String grip : row.get("grips_in").isBlank()
+                ? new String[0]
+                : row.get("grips_in").split(" +")) {
             grips.add(Length.of(new BigDecimal(grip), Unit.INCH));
         }
         while (!grips.isEmpty() && grips.size() < (int) number(row, "lengths")) {
             grips.add(grips.getLast().plus(inches(row, "grip_step_in")));
         }
-        return new BoltThread(row.get("thread"), row.get("series"), inches(row, "shank_in"), (int) number(row, "threads_per_in"), grips,
-                (int) number(row, "shortest_eighths"), inches(row, "beyond_grip_in"), inches(row, "head_in"),
+        return new BoltThread(
+                row.get("thread"),
+                row.get("series"),
+                inches(row, "shank_in"),
+                (int) number(row, "threads_per_in"),
+                grips,
+                (int) number(row, "shortest_eighths"),
+                inches(row, "beyond_grip_in"),
+                inches(row, "head_in"),
                 new BoltThread.Torque(number(row, "tension_low"), number(row, "tension_high")),
-                new BoltThread.Torque(number(row, "shear_low"), number(row, "shear_high")), row.get("source"));
+                new BoltThread.Torque(number(row, "shear_low"), number(row, "shear_high")),
+                row.get("source"));
     }
 
     private static Nut nut(CSVRecord row) {
-        Nut.Kind kind = Arrays.stream(Nut.Kind.values()).filter(k -> k.code().equals(row.get("kind"))).findFirst().orElseThrow(() -> new InputException(
-                "column kind must be tension, shear, castle or shear-castle, was \"" + row.get("kind") + "\""));
+        Nut.Kind kind = Arrays.stream(Nut.Kind.values())
+                .filter(k -> k.code().equals(row.get("kind")))
+                .findFirst()
+                .orElseThrow(() -> new InputException(
+                        "column kind must be tension, shear, castle or shear-castle, was \"" + row.get("kind") + "\""));
         return new Nut(row.get("name"), kind, row.get("thread"), inches(row, "height_in"), row.get("source"));
     }
 
@@ -164,26 +242,50 @@ public final class CatalogueReader {
         try {
             return Double.parseDouble(row.get(column));
         } catch (NumberFormatException e) {
-            throw new InputException("column " + column + " must be a number like 50, was \"" + row.get(column) + "\"", e);
+            throw new InputException(
+                    "column " + column + " must be a number like 50, was \"" + row.get(column) + "\"", e);
         }
     }
 
     private static PulledSize pulled(CSVRecord row) {
-        return new PulledSize(row.get("family"), length(row, "diameter_mm", Unit.MM), length(row, "head_mm", Unit.MM), length(row, "cone_mm", Unit.MM),
-                length(row, "mandrel_mm", Unit.MM), row.get("source"));
+        return new PulledSize(
+                row.get("family"),
+                length(row, "diameter_mm", Unit.MM),
+                length(row, "head_mm", Unit.MM),
+                length(row, "cone_mm", Unit.MM),
+                length(row, "mandrel_mm", Unit.MM),
+                row.get("source"));
     }
 
     private static RivetSize rivet(CSVRecord row) {
-        List<BigDecimal> stocked = Arrays.stream(row.get("stocked_sixteenths").split(" +")).map(BigDecimal::new).toList();
-        return new RivetSize(HeadStyle.valueOf(row.get("head")), Integer.parseInt(row.get("dash")), inches(row, "hole_in"), row.get("drill"),
-                inches(row, "head_diameter_in"), inches(row, "head_height_in"), inches(row, "cup_depth_in"), stocked, row.get("source"));
+        List<BigDecimal> stocked = Arrays.stream(row.get("stocked_sixteenths").split(" +"))
+                .map(BigDecimal::new)
+                .toList();
+        return new RivetSize(
+                HeadStyle.valueOf(row.get("head")),
+                Integer.parseInt(row.get("dash")),
+                inches(row, "hole_in"),
+                row.get("drill"),
+                inches(row, "head_diameter_in"),
+                inches(row, "head_height_in"),
+                inches(row, "cup_depth_in"),
+                stocked,
+                row.get("source"));
     }
 
     private static BlindTable.Row blind(CSVRecord row) {
         Length diameter = length(row, "diameter_mm", Unit.MM);
         String name = row.get("diameter_mm") + " × " + row.get("length_mm");
-        return new BlindTable.Row(row.get("family"), diameter, new BlindRivet(name, Optional.of(length(row, "length_mm", Unit.MM)),
-                length(row, "grip_min_mm", Unit.MM), length(row, "grip_max_mm", Unit.MM), Optional.of(length(row, "mandrel_mm", Unit.MM)), row.get("source")));
+        return new BlindTable.Row(
+                row.get("family"),
+                diameter,
+                new BlindRivet(
+                        name,
+                        Optional.of(length(row, "length_mm", Unit.MM)),
+                        length(row, "grip_min_mm", Unit.MM),
+                        length(row, "grip_max_mm", Unit.MM),
+                        Optional.of(length(row, "mandrel_mm", Unit.MM)),
+                        row.get("source")));
     }
 
     private static Length inches(CSVRecord row, String column) {
@@ -194,7 +296,10 @@ public final class CatalogueReader {
         try {
             return Length.of(new BigDecimal(row.get(column)), unit);
         } catch (NumberFormatException e) {
-            throw new InputException("column " + column + " must be a figure in " + unit.symbol() + " like .098, was \"" + row.get(column) + "\"", e);
+            throw new InputException(
+                    "column " + column + " must be a figure in " + unit.symbol() + " like .098, was \""
+                            + row.get(column) + "\"",
+                    e);
         }
     }
 }

@@ -10,7 +10,8 @@ import java.util.List;
  * @param waves in order; empty if the stock is too small
  * @param peak  most clecos in use at once
  * @param moves how many times a cleco is placed
- * @param bound no plan of this mode places fewer: every hole gets one, and so many locating clecos are lifted at the least
+ * @param bound no plan of this mode places fewer: every hole gets one, and so many locating clecos are lifted at the
+ *     least
  * @param least fewest clecos that the mode can be done with
  */
 public record ClecoPlan(Row row, List<Wave> waves, int peak, int moves, int bound, int least) {
@@ -60,7 +61,9 @@ public record ClecoPlan(Row row, List<Wave> waves, int peak, int moves, int boun
     public static ClecoPlan of(Row row) {
         int least = least(row);
         int bound = row.holes + Locators.of(row).size();
-        return row.stock < least ? new ClecoPlan(row, List.of(), 0, 0, bound, least) : new Progression(row).plan(bound, least);
+        return row.stock < least
+                ? new ClecoPlan(row, List.of(), 0, 0, bound, least)
+                : new Progression(row).plan(bound, least);
     }
 
     /** True if the stock was enough. */

@@ -17,13 +17,16 @@ public record ClecoSize(String name, String colour, Length from, Length to, Stri
 
     public ClecoSize {
         if (!from.positive() || !to.atLeast(from)) {
-            throw new IllegalArgumentException("a cleco holds in holes from over 0 to no less, was " + from + " to " + to);
+            throw new IllegalArgumentException(
+                    "a cleco holds in holes from over 0 to no less, was " + from + " to " + to);
         }
     }
 
     /** The size that a hole takes; empty for a hole between sizes, which takes none well. */
     public static Optional<ClecoSize> of(List<ClecoSize> table, Length hole) {
-        return table.stream().filter(c -> hole.atLeast(c.from) && hole.atMost(c.to)).findFirst();
+        return table.stream()
+                .filter(c -> hole.atLeast(c.from) && hole.atMost(c.to))
+                .findFirst();
     }
 
     /** What the bin of this size is called in the stock. */

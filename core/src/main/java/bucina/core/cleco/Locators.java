@@ -4,17 +4,19 @@ import java.util.ArrayList;
 import java.util.List;
 
 /*
- * Design. How few locating clecos a mode needs. In a set order the hole ahead of the one being drilled is not drilled yet, so the support ahead is a locating
- * cleco, and when that one's own hole is drilled the next must lie within k of it: spaced k, the last at the end. Where the order is free, a gap of 2k between
- * two is closed from its middle, which is k from both; past the first and the last there is an end, which needs support on one side only. No order does with
+ * Design. How few locating clecos a mode needs. In a set order the hole ahead of the one being drilled is not drilled
+ * yet, so the support ahead is a locating
+ * cleco, and when that one's own hole is drilled the next must lie within k of it: spaced k, the last at the end.
+ * Where the order is free, a gap of 2k between
+ * two is closed from its middle, which is k from both; past the first and the last there is an end, which needs
+ * support on one side only. No order does with
  * fewer: the first hole drilled in a wider gap would lie farther than k from one of them.
  */
 
 /** Holes that locating clecos go into, ascending. */
 final class Locators {
 
-    private Locators() {
-    }
+    private Locators() {}
 
     static List<Integer> of(ClecoPlan.Row row) {
         int n = row.holes();
@@ -26,7 +28,7 @@ final class Locators {
         switch (row.mode()) {
             case MIDDLE_OUT -> {
                 int c = middle(n);
-                for (int h = c; h > 1;) {
+                for (int h = c; h > 1; ) {
                     h = Math.max(1, h - k);
                     holes.addFirst(h);
                 }
@@ -45,7 +47,7 @@ final class Locators {
     }
 
     private static void ahead(List<Integer> holes, int from, int n, int k) {
-        for (int h = from; h < n;) {
+        for (int h = from; h < n; ) {
             h = Math.min(n, h + k);
             holes.add(h);
         }

@@ -39,7 +39,10 @@ public enum Mode {
      * @throws InputException if it is none of them
      */
     public static Mode parse(String text) {
-        return Arrays.stream(values()).filter(m -> m.code.equals(text)).findFirst().orElseThrow(() -> new InputException("\"" + text
-                + "\" is no way to cleco a row: write one of " + Arrays.stream(values()).map(Mode::code).collect(Collectors.joining(", "))));
+        return Arrays.stream(values())
+                .filter(m -> m.code.equals(text))
+                .findFirst()
+                .orElseThrow(() -> new InputException("\"" + text + "\" is no way to cleco a row: write one of "
+                        + Arrays.stream(values()).map(Mode::code).collect(Collectors.joining(", "))));
     }
 }

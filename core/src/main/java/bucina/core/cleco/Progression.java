@@ -40,7 +40,8 @@ final class Progression {
         return new ClecoPlan(row, waves, peak, moves, bound, least);
     }
 
-    // ---- order ----------------------------------------------------------------------------------------------------------------------
+    // ---- order
+    // ----------------------------------------------------------------------
 
     private List<Integer> order() {
         int n = row.holes();
@@ -79,7 +80,9 @@ final class Progression {
         return order;
     }
 
-    /** Two fronts at once want a cleco behind and ahead of each, one to go on with at each, and one for the new hole. */
+    /**
+     * Two fronts at once want a cleco behind and ahead of each, one to go on with at each, and one for the new hole.
+     */
     private boolean bothWays() {
         return row.stock() >= Math.min(7, row.holes());
     }
@@ -90,7 +93,9 @@ final class Progression {
         }
     }
 
-    /** Gap by gap from the middle of the row: each closed from its own middle; then the holes of the locating clecos. */
+    /**
+     * Gap by gap from the middle of the row: each closed from its own middle; then the holes of the locating clecos.
+     */
     private void everyHole(List<Integer> order, int n) {
         List<int[]> gaps = new ArrayList<>();
         int last = 0;
@@ -113,7 +118,9 @@ final class Progression {
             }
             span(order, start, g);
         }
-        locators.stream().sorted(Comparator.comparingDouble(p -> Math.abs(p - middle))).forEach(order::add);
+        locators.stream()
+                .sorted(Comparator.comparingDouble(p -> Math.abs(p - middle)))
+                .forEach(order::add);
     }
 
     /** A hole, then one on either side of what is drilled in turn, inside a gap. */
@@ -131,7 +138,8 @@ final class Progression {
         }
     }
 
-    // ---- one hole -------------------------------------------------------------------------------------------------------------------
+    // ---- one hole
+    // ----------------------------------------------------------------------
 
     private void hole(int h, int next) {
         Set<Integer> holding = new HashSet<>();
@@ -199,8 +207,11 @@ final class Progression {
 
     /** The drilled hole that the other front works from, with its locating cleco kept by the caller. */
     private Optional<Integer> otherFront(int h) {
-        return drilled.stream().filter(d -> in.contains(d) && !sameSide(d, h)).max(Comparator.comparingInt(d -> row.mode() == Mode.MIDDLE_OUT ? Math.abs(d
-                - Locators.middle(row.holes())) : -Math.abs(d - Locators.middle(row.holes()))));
+        return drilled.stream()
+                .filter(d -> in.contains(d) && !sameSide(d, h))
+                .max(Comparator.comparingInt(d -> row.mode() == Mode.MIDDLE_OUT
+                        ? Math.abs(d - Locators.middle(row.holes()))
+                        : -Math.abs(d - Locators.middle(row.holes()))));
     }
 
     private boolean sameSide(int a, int b) {
@@ -208,16 +219,25 @@ final class Progression {
         return Math.signum(a - m) == Math.signum(b - m);
     }
 
-    /** Lifts what is needed least until one more can be placed: behind before ahead; at last what is farthest from the hole that is next. */
+    /**
+     * Lifts what is needed least until one more can be placed: behind before ahead; at last what is farthest from the
+     * hole that is next.
+     */
     private void room(Set<Integer> keep, int h, int next) {
         while (in.size() >= row.stock()) {
-            Optional<Integer> spare = in.stream().filter(p -> !keep.contains(p) && p != h).max(Comparator.comparing((Integer p) -> drilled.contains(p))
-                    .thenComparingInt(p -> Math.abs(p - h)));
-            take(spare.orElseGet(() -> in.stream().filter(p -> p != h).max(Comparator.comparingInt(p -> Math.abs(p - next))).orElseThrow()));
+            Optional<Integer> spare = in.stream()
+                    .filter(p -> !keep.contains(p) && p != h)
+                    .max(Comparator.comparing((Integer p) -> drilled.contains(p))
+                            .thenComparingInt(p -> Math.abs(p - h)));
+            take(spare.orElseGet(() -> in.stream()
+                    .filter(p -> p != h)
+                    .max(Comparator.comparingInt(p -> Math.abs(p - next)))
+                    .orElseThrow()));
         }
     }
 
-    // ---- writing down ---------------------------------------------------------------------------------------------------------------
+    // ---- writing down
+    // ----------------------------------------------------------------------
 
     private void put(int h, String reason) {
         if (!drill.isEmpty() || !remove.isEmpty()) {

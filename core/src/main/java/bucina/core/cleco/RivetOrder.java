@@ -6,7 +6,8 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * The order in which a drilled row is riveted: clecos in every second hole, the holes between them set from the middle outward, then a cleco
+ * The order in which a drilled row is riveted: clecos in every second hole, the holes between them set from the
+ * middle outward, then a cleco
  * pulled and its hole set, again from the middle. Held holes keep their cleco.
  *
  * @param steps in order
@@ -50,11 +51,15 @@ public record RivetOrder(List<Step> steps, int peak) {
             }
         }
         double middle = (n + 1) / 2.0;
-        Comparator<Integer> outward = Comparator.comparingDouble((Integer h) -> Math.abs(h - middle)).thenComparing(Comparator.naturalOrder());
+        Comparator<Integer> outward = Comparator.comparingDouble((Integer h) -> Math.abs(h - middle))
+                .thenComparing(Comparator.naturalOrder());
         List<Step> steps = new ArrayList<>();
         steps.add(new Step(List.of(), List.of(), clecoed));
         between.stream().sorted(outward).forEach(h -> steps.add(new Step(List.of(), List.of(h), List.of())));
-        clecoed.stream().filter(h -> !held.contains(h)).sorted(outward).forEach(h -> steps.add(new Step(List.of(h), List.of(h), List.of())));
+        clecoed.stream()
+                .filter(h -> !held.contains(h))
+                .sorted(outward)
+                .forEach(h -> steps.add(new Step(List.of(h), List.of(h), List.of())));
         return new RivetOrder(steps, clecoed.size());
     }
 }

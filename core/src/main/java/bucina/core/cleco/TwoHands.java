@@ -6,7 +6,8 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * A plan shared by two people: one drills, the other places and lifts. What the helper does while a hole is drilled is never at that hole and never lifts what
+ * A plan shared by two people: one drills, the other places and lifts. What the helper does while a hole is drilled
+ * is never at that hole and never lifts what
  * holds it; the clecos in use stay within the stock.
  *
  * @param turns in order; in each the two work at the same time, and the next begins when both are done
@@ -32,7 +33,10 @@ public record TwoHands(List<Turn> turns) {
         turns = List.copyOf(turns);
     }
 
-    /** Shares a plan: the helper puts in ahead what the next step wants while this one is drilled, as far as the bin goes. */
+    /**
+     * Shares a plan: the helper puts in ahead what the next step wants while this one is drilled, as far as the bin
+     * goes.
+     */
     public static TwoHands of(ClecoPlan plan) {
         List<Turn> turns = new ArrayList<>();
         Set<Integer> in = new HashSet<>();
@@ -40,7 +44,8 @@ public record TwoHands(List<Turn> turns) {
         List<Integer> lift = List.of();
         for (int i = 0; i < plan.waves().size(); i++) {
             ClecoPlan.Wave wave = plan.waves().get(i);
-            List<Integer> now = wave.place().stream().filter(h -> !early.contains(h)).toList();
+            List<Integer> now =
+                    wave.place().stream().filter(h -> !early.contains(h)).toList();
             early.clear();
             if (!now.isEmpty() || !lift.isEmpty()) {
                 turns.add(new Turn(List.of(), lift, now));
@@ -50,7 +55,9 @@ public record TwoHands(List<Turn> turns) {
             List<Integer> ahead = new ArrayList<>();
             if (!wave.drill().isEmpty() && i + 1 < plan.waves().size()) {
                 for (int h : plan.waves().get(i + 1).place()) {
-                    if (!wave.drill().contains(h) && !in.contains(h) && in.size() + ahead.size() < plan.row().stock()) {
+                    if (!wave.drill().contains(h)
+                            && !in.contains(h)
+                            && in.size() + ahead.size() < plan.row().stock()) {
                         ahead.add(h);
                     }
                 }

@@ -7,8 +7,10 @@ import java.util.Comparator;
 import java.util.List;
 
 /*
- * Design. First-fit-decreasing in three orders of the bars gives a list at once. A bar's possible fillings are then written out, if they are not too
- * many, and a solver picks among them; its linear relaxation gives the bound. The solver's list is taken only if it is not worse in any figure that
+ * Design. First-fit-decreasing in three orders of the bars gives a list at once. A bar's possible fillings are then
+ * written out, if they are not too
+ * many, and a solver picks among them; its linear relaxation gives the bound. The solver's list is taken only if it
+ * is not worse in any figure that
  * counts, so that the answer is never worse than first-fit-decreasing.
  */
 
@@ -26,8 +28,7 @@ public record CutList(List<Bar> bars, List<Named> missing, int bound) {
      *
      * @param name what for; may be empty
      */
-    public record Named(String name, Length length) {
-    }
+    public record Named(String name, Length length) {}
 
     /**
      * A bar and what is cut from it.
@@ -74,15 +75,19 @@ public record CutList(List<Bar> bars, List<Named> missing, int bound) {
         Saw saw = new Saw(kerf);
         CutList best = null;
         List<Stock> given = stock.stream().filter(s -> s.count() > 0).toList();
-        List<Stock> longest = given.stream().sorted(Comparator.comparing(Stock::length).reversed()).toList();
+        List<Stock> longest = given.stream()
+                .sorted(Comparator.comparing(Stock::length).reversed())
+                .toList();
         for (List<Stock> order : List.of(given, longest, longest.reversed())) {
             CutList list = saw.firstFit(pieces, order);
             best = best == null || list.key(kerf).compareTo(best.key(kerf)) < 0 ? list : best;
         }
-        Fillings fillings = Fillings.of(pieces.stream().map(Named::length).distinct().toList(), pieces, longest, kerf);
+        Fillings fillings =
+                Fillings.of(pieces.stream().map(Named::length).distinct().toList(), pieces, longest, kerf);
         int bound = Math.max(best.plainBound(kerf), fillings.bound(best));
         if (best.bars.size() > bound || !best.missing.isEmpty() || given.size() > 1) {
-            CutList solved = fillings.solve(pieces, best).map(f -> saw.fill(pieces, f)).orElse(best);
+            CutList solved =
+                    fillings.solve(pieces, best).map(f -> saw.fill(pieces, f)).orElse(best);
             if (solved.noWorse(best)) {
                 best = solved;
                 bound = Math.max(best.plainBound(kerf), fillings.bound(best));
@@ -95,7 +100,10 @@ public record CutList(List<Bar> bars, List<Named> missing, int bound) {
     private record Key(Length missing, int bars, Length stock) implements Comparable<Key> {
         @Override
         public int compareTo(Key other) {
-            return Comparator.comparing(Key::missing).thenComparing(Key::bars).thenComparing(Key::stock).compare(this, other);
+            return Comparator.comparing(Key::missing)
+                    .thenComparing(Key::bars)
+                    .thenComparing(Key::stock)
+                    .compare(this, other);
         }
     }
 
@@ -112,18 +120,26 @@ public record CutList(List<Bar> bars, List<Named> missing, int bound) {
         return pieces.stream().map(Named::length).reduce(Length.ZERO, Length::plus);
     }
 
-    /** True if this list has no more missing than another, by length and by count, and for the same missing no more bars and no more stock. */
+    /**
+     * True if this list has no more missing than another, by length and by count, and for the same missing no more bars
+     * and no more stock.
+     */
     private boolean noWorse(CutList other) {
         Length mine = sum(missing);
         Length theirs = sum(other.missing);
         if (!mine.atMost(theirs) || missing.size() > other.missing.size()) {
             return false;
         }
-        return missing.size() < other.missing.size() || !mine.same(theirs) || bars.size() < other.bars.size()
+        return missing.size() < other.missing.size()
+                || !mine.same(theirs)
+                || bars.size() < other.bars.size()
                 || bars.size() == other.bars.size() && used().atMost(other.used());
     }
 
-    /** Fewest bars by length alone: longest bars first until they hold every piece with its kerf; the last cut of a bar may be saved. */
+    /**
+     * Fewest bars by length alone: longest bars first until they hold every piece with its kerf; the last cut of a bar
+     * may be saved.
+     */
     private int plainBound(Length kerf) {
         double need = 0;
         for (Bar bar : bars) {
@@ -132,7 +148,8 @@ public record CutList(List<Bar> bars, List<Named> missing, int bound) {
             }
         }
         int count = 0;
-        List<Length> lengths = bars.stream().map(Bar::stock).sorted(Comparator.reverseOrder()).toList();
+        List<Length> lengths =
+                bars.stream().map(Bar::stock).sorted(Comparator.reverseOrder()).toList();
         double longest = lengths.isEmpty() ? 0 : lengths.getFirst().plus(kerf).nanometres();
         while (need > 1 && longest > 0) {
             need -= longest;
@@ -190,7 +207,10 @@ public record CutList(List<Bar> bars, List<Named> missing, int bound) {
             return new CutList(bars, missing, 0);
         }
 
-        /** The list that these fillings make, with the pieces that are over left off and the bars that then hold nothing left whole. */
+        /**
+         * The list that these fillings make, with the pieces that are over left off and the bars that then hold nothing
+         * left whole.
+         */
         CutList fill(List<Named> pieces, List<Fillings.Filling> fillings) {
             List<Named> rest = new ArrayList<>(pieces);
             List<Length> open = new ArrayList<>();

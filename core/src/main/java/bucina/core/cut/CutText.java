@@ -16,26 +16,36 @@ import java.util.regex.Pattern;
  */
 public record CutText(LengthParser lengths) {
 
-    private static final Pattern ITEM = Pattern.compile("(.+?)(?:\\s*[x×]\\s*(\\d{1,6}))?(?:\\s+(?![x×])(\\p{L}.*|\\(.*))?");
-    private static final Pattern RECTANGLE = Pattern.compile("([^x×]+?)\\s*[x×]\\s*([^x×]+?)(?:\\s*[x×]\\s*(\\d{1,4}))?(?:\\s+(\\p{L}.*))?");
+    private static final Pattern ITEM =
+            Pattern.compile("(.+?)(?:\\s*[x×]\\s*(\\d{1,6}))?(?:\\s+(?![x×])(\\p{L}.*|\\(.*))?");
+    private static final Pattern RECTANGLE =
+            Pattern.compile("([^x×]+?)\\s*[x×]\\s*([^x×]+?)(?:\\s*[x×]\\s*(\\d{1,4}))?(?:\\s+(\\p{L}.*))?");
 
     /** Pieces, at least one. */
     public List<Piece> pieces(String text) {
-        return items(text).stream().map(i -> {
-            Matcher m = item(i);
-            return new Piece(m.group(3) == null ? "" : m.group(3).strip(), length(m.group(1), i), count(m.group(2)));
-        }).toList();
+        return items(text).stream()
+                .map(i -> {
+                    Matcher m = item(i);
+                    return new Piece(
+                            m.group(3) == null ? "" : m.group(3).strip(), length(m.group(1), i), count(m.group(2)));
+                })
+                .toList();
     }
 
     /** Bars; may be none. */
     public List<Stock> stock(String text) {
-        return items(text).stream().map(i -> {
-            Matcher m = item(i);
-            return new Stock(length(m.group(1), i), count(m.group(2)));
-        }).toList();
+        return items(text).stream()
+                .map(i -> {
+                    Matcher m = item(i);
+                    return new Stock(length(m.group(1), i), count(m.group(2)));
+                })
+                .toList();
     }
 
-    /** Rectangles: {@code 12x4 x3 gusset}; a name that begins with {@code grain} or ends with it keeps the length along the grain. */
+    /**
+     * Rectangles: {@code 12x4 x3 gusset}; a name that begins with {@code grain} or ends with it keeps the length along
+     * the grain.
+     */
     public List<Nesting.Blank> blanks(String text) {
         List<Nesting.Blank> blanks = new ArrayList<>();
         for (String i : items(text)) {
@@ -56,14 +66,19 @@ public record CutText(LengthParser lengths) {
 
     /** Sheets: {@code 48x24 x2}. */
     public List<Nesting.SheetStock> sheets(String text) {
-        return items(text).stream().map(i -> {
-            Matcher m = rectangle(i);
-            return new Nesting.SheetStock(length(m.group(1), i), length(m.group(2), i), count(m.group(3)));
-        }).toList();
+        return items(text).stream()
+                .map(i -> {
+                    Matcher m = rectangle(i);
+                    return new Nesting.SheetStock(length(m.group(1), i), length(m.group(2), i), count(m.group(3)));
+                })
+                .toList();
     }
 
     private static List<String> items(String text) {
-        return Arrays.stream(text.split("[,;\\n]")).map(String::strip).filter(s -> !s.isEmpty()).toList();
+        return Arrays.stream(text.split("[,;\\n]"))
+                .map(String::strip)
+                .filter(s -> !s.isEmpty())
+                .toList();
     }
 
     private static Matcher item(String text) {
@@ -77,7 +92,8 @@ public record CutText(LengthParser lengths) {
     private static Matcher rectangle(String text) {
         Matcher m = RECTANGLE.matcher(text);
         if (!m.matches()) {
-            throw new InputException("\"" + text + "\" is no rectangle: write length, width and count like 12x4 x3 gusset");
+            throw new InputException(
+                    "\"" + text + "\" is no rectangle: write length, width and count like 12x4 x3 gusset");
         }
         return m;
     }

@@ -13,14 +13,18 @@ import org.ojalgo.optimisation.Optimisation;
 import org.ojalgo.optimisation.Variable;
 
 /**
- * Every way to fill a bar to which no further piece can be added, and the choice among them (the cutting-stock model of Gilmore and Gomory, 1961, with all
+ * Every way to fill a bar to which no further piece can be added, and the choice among them (the cutting-stock model
+ * of Gilmore and Gomory, 1961, with all
  * its columns written out).
  */
 final class Fillings {
 
     /** With more fillings than this the first-fit list stands. */
     private static final int MOST = 1500;
-    /** Branches that the solver may try, times fillings: deterministic where a time limit is not. Half a second's work, and a list better than this is rare. */
+    /**
+     * Branches that the solver may try, times fillings: deterministic where a time limit is not. Half a second's work,
+     * and a list better than this is rare.
+     */
     private static final int WORK = 30_000;
 
     /**
@@ -29,8 +33,7 @@ final class Fillings {
      * @param bar    length of the bar
      * @param pieces longest first
      */
-    record Filling(Length bar, List<Length> pieces) {
-    }
+    record Filling(Length bar, List<Length> pieces) {}
 
     private final List<Length> kinds;
     private final List<Stock> stock;
@@ -51,7 +54,8 @@ final class Fillings {
         Fillings f = new Fillings(kinds, stock, kerf);
         pieces.forEach(p -> f.wanted.merge(p.length(), 1, Integer::sum));
         stock.forEach(s -> f.onHand.merge(s.length(), s.count(), Integer::sum));
-        for (Length bar : f.onHand.keySet().stream().sorted(Collections.reverseOrder()).toList()) {
+        for (Length bar :
+                f.onHand.keySet().stream().sorted(Collections.reverseOrder()).toList()) {
             f.write(bar, 0, new ArrayList<>(), bar.plus(kerf));
         }
         return f;
@@ -88,10 +92,14 @@ final class Fillings {
 
     /** True if none of the pieces still wanted could be added. */
     private boolean full(List<Length> so, Length room) {
-        return kinds.stream().noneMatch(k -> Collections.frequency(so, k) < wanted.get(k) && goes(room.minus(k.plus(kerf))));
+        return kinds.stream()
+                .noneMatch(k -> Collections.frequency(so, k) < wanted.get(k) && goes(room.minus(k.plus(kerf))));
     }
 
-    /** Fewest bars that could hold what a list cuts, by the linear relaxation; 0 if the fillings are too many to write out. */
+    /**
+     * Fewest bars that could hold what a list cuts, by the linear relaxation; 0 if the fillings are too many to write
+     * out.
+     */
     int bound(CutList list) {
         if (!whole || list.bars().isEmpty()) {
             return 0;
@@ -108,7 +116,8 @@ final class Fillings {
 
     private void cover(ExpressionsBasedModel model, List<Variable> x, Map<Length, Integer> need, boolean mayMiss) {
         for (Map.Entry<Length, Integer> e : need.entrySet()) {
-            Expression cover = model.newExpression("piece " + e.getKey().nanometres()).lower(e.getValue());
+            Expression cover =
+                    model.newExpression("piece " + e.getKey().nanometres()).lower(e.getValue());
             for (int i = 0; i < fillings.size(); i++) {
                 int times = Collections.frequency(fillings.get(i).pieces, e.getKey());
                 if (times > 0) {
@@ -116,8 +125,13 @@ final class Fillings {
                 }
             }
             if (mayMiss) {
-                cover.set(model.newVariable("missing " + e.getKey().nanometres()).lower(0).upper(e.getValue()).integer(true)
-                        .weight(100.0 * e.getKey().per(kinds.getLast())), 1);
+                cover.set(
+                        model.newVariable("missing " + e.getKey().nanometres())
+                                .lower(0)
+                                .upper(e.getValue())
+                                .integer(true)
+                                .weight(100.0 * e.getKey().per(kinds.getLast())),
+                        1);
             }
         }
     }
@@ -133,11 +147,16 @@ final class Fillings {
         double most = stock.getFirst().length().nanometres() * (pieces.size() + 1) * 2;
         List<Variable> x = new ArrayList<>();
         for (Filling f : fillings) {
-            x.add(model.newVariable("x" + x.size()).lower(0).upper(onHand.get(f.bar)).integer(true).weight(1 + f.bar.nanometres() / most));
+            x.add(model.newVariable("x" + x.size())
+                    .lower(0)
+                    .upper(onHand.get(f.bar))
+                    .integer(true)
+                    .weight(1 + f.bar.nanometres() / most));
         }
         cover(model, x, wanted, !first.missing().isEmpty());
         for (Map.Entry<Length, Integer> bars : onHand.entrySet()) {
-            Expression have = model.newExpression("bars " + bars.getKey().nanometres()).upper(bars.getValue());
+            Expression have =
+                    model.newExpression("bars " + bars.getKey().nanometres()).upper(bars.getValue());
             for (int i = 0; i < fillings.size(); i++) {
                 if (fillings.get(i).bar.same(bars.getKey())) {
                     have.set(x.get(i), 1);

@@ -32,8 +32,14 @@ public record GaugeCheck(Length called, Length tolerance) {
         if (measured.minus(called).abs().atMost(tolerance)) {
             return Optional.empty();
         }
-        return Optional.of(new Finding("gauge", Level.ERROR, Finding.Place.NONE, Optional.of(measured), Optional.of(called), "the drawing's gauge, ± "
-                + tolerance, Sentence.of("This stock measures {}; {} is called for.", measured, called),
+        return Optional.of(new Finding(
+                "gauge",
+                Level.ERROR,
+                Finding.Place.NONE,
+                Optional.of(measured),
+                Optional.of(called),
+                "the drawing's gauge, ± " + tolerance,
+                Sentence.of("This stock measures {}; {} is called for.", measured, called),
                 Sentence.of("Do not cut it: look through the stock again, or order the gauge called for.")));
     }
 }

@@ -8,8 +8,10 @@ import java.util.Comparator;
 import java.util.List;
 
 /**
- * Rectangles laid on sheets. The free rectangles of each sheet are kept, overlapping, and a piece goes where its shorter leftover is least (the maximal
- * rectangles method, Jylänki 2010); several orders are tried and the best is kept. A sheet's grain runs along its length.
+ * Rectangles laid on sheets. The free rectangles of each sheet are kept, overlapping, and a piece goes where its
+ * shorter leftover is least (the maximal
+ * rectangles method, Jylänki 2010); several orders are tried and the best is kept. A sheet's grain runs along its
+ * length.
  *
  * @param sheets  sheets used, each with its pieces
  * @param missing pieces that no sheet is left for
@@ -38,8 +40,7 @@ public record Nesting(List<Sheet> sheets, List<Blank> missing, int bound) {
      *
      * @param at box in nm from the sheet's lower left corner
      */
-    public record Laid(Blank blank, Box at) {
-    }
+    public record Laid(Blank blank, Box at) {}
 
     /** A sheet with what is cut from it. */
     public record Sheet(Length length, Length width, List<Laid> pieces) {
@@ -49,7 +50,9 @@ public record Nesting(List<Sheet> sheets, List<Blank> missing, int bound) {
 
         /** Share of the sheet that is used, 0 to 1. */
         public double used() {
-            return pieces.stream().mapToDouble(p -> p.blank.length.nanometres() * p.blank.width.nanometres()).sum()
+            return pieces.stream()
+                            .mapToDouble(p -> p.blank.length.nanometres() * p.blank.width.nanometres())
+                            .sum()
                     / (length.nanometres() * width.nanometres());
         }
     }
@@ -64,8 +67,8 @@ public record Nesting(List<Sheet> sheets, List<Blank> missing, int bound) {
     public record SheetStock(Length length, Length width, int count) {
         public SheetStock {
             if (!length.positive() || !width.positive() || !(count >= 0 && count <= 1000)) {
-                throw new InputException("Sheets of " + length + " by " + width + ", " + count + " of them: sizes are over 0 and the count 0 to 1000, like "
-                        + "48x24 x2");
+                throw new InputException("Sheets of " + length + " by " + width + ", " + count
+                        + " of them: sizes are over 0 and the count 0 to 1000, like " + "48x24 x2");
             }
         }
     }
@@ -88,13 +91,16 @@ public record Nesting(List<Sheet> sheets, List<Blank> missing, int bound) {
         if (!gap.atLeast(Length.ZERO)) {
             throw new InputException("The gap is " + gap + ": it is 0 or more, like .06");
         }
-        List<Comparator<Blank>> orders = List.of(Comparator.comparing((Blank b) -> b.length.nanometres() * b.width.nanometres()).reversed(),
+        List<Comparator<Blank>> orders = List.of(
+                Comparator.comparing((Blank b) -> b.length.nanometres() * b.width.nanometres())
+                        .reversed(),
                 Comparator.comparing((Blank b) -> b.length.max(b.width)).reversed(),
                 Comparator.comparing((Blank b) -> b.length.min(b.width)).reversed());
         Nesting best = null;
         for (Comparator<Blank> order : orders) {
             Nesting one = lay(wanted.stream().sorted(order).toList(), stock, gap);
-            if (best == null || one.missing.size() < best.missing.size()
+            if (best == null
+                    || one.missing.size() < best.missing.size()
                     || one.missing.size() == best.missing.size() && one.sheets.size() < best.sheets.size()) {
                 best = one;
             }
@@ -126,12 +132,20 @@ public record Nesting(List<Sheet> sheets, List<Blank> missing, int bound) {
             }
         }
         List<Sheet> sheets = open.stream().map(Open::sheet).toList();
-        double need = sheets.stream().mapToDouble(s -> s.used() * s.length.nanometres() * s.width.nanometres()).sum();
-        double largest = stock.stream().mapToDouble(s -> s.length.nanometres() * s.width.nanometres()).max().orElse(1);
+        double need = sheets.stream()
+                .mapToDouble(s -> s.used() * s.length.nanometres() * s.width.nanometres())
+                .sum();
+        double largest = stock.stream()
+                .mapToDouble(s -> s.length.nanometres() * s.width.nanometres())
+                .max()
+                .orElse(1);
         return new Nesting(sheets, missing, (int) Math.ceil(need / largest - 1e-9));
     }
 
-    /** A sheet while it is filled. Every piece takes its gap with it; the sheet is larger by one gap, so that the last needs none. */
+    /**
+     * A sheet while it is filled. Every piece takes its gap with it; the sheet is larger by one gap, so that the last
+     * needs none.
+     */
     private static final class Open {
         private final SheetStock stock;
         private final double gap;
@@ -153,7 +167,8 @@ public record Nesting(List<Sheet> sheets, List<Blank> missing, int bound) {
             double w = blank.width.nanometres();
             Box straight = best(l + gap, w + gap);
             Box turned = blank.grain ? null : best(w + gap, l + gap);
-            boolean turn = turned != null && (straight == null || spare(turned, w + gap, l + gap) < spare(straight, l + gap, w + gap));
+            boolean turn = turned != null
+                    && (straight == null || spare(turned, w + gap, l + gap) < spare(straight, l + gap, w + gap));
             Box in = turn ? turned : straight;
             if (in == null) {
                 return false;
@@ -165,7 +180,10 @@ public record Nesting(List<Sheet> sheets, List<Blank> missing, int bound) {
         }
 
         private Box best(double l, double w) {
-            return free.stream().filter(f -> f.width() >= l - 0.01 && f.height() >= w - 0.01).min(Comparator.comparingDouble(f -> spare(f, l, w))).orElse(null);
+            return free.stream()
+                    .filter(f -> f.width() >= l - 0.01 && f.height() >= w - 0.01)
+                    .min(Comparator.comparingDouble(f -> spare(f, l, w)))
+                    .orElse(null);
         }
 
         private static double spare(Box f, double l, double w) {

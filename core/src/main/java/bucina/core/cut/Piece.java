@@ -17,7 +17,8 @@ public record Piece(String name, Length length, int count) {
             throw new InputException("A piece is " + length + " long: it is over 0, like 24");
         }
         if (!(count >= 1 && count <= 10_000)) {
-            throw new InputException(count + " pieces of " + length + " are wanted: the count is 1 to 10000, like 24x3");
+            throw new InputException(
+                    count + " pieces of " + length + " are wanted: the count is 1 to 10000, like 24x3");
         }
     }
 }

@@ -8,8 +8,8 @@ import bucina.core.log.Operation;
 import bucina.core.log.Work;
 import bucina.core.measure.Length;
 import bucina.core.plan.Build;
-import bucina.core.plan.Fastener;
 import bucina.core.plan.Face;
+import bucina.core.plan.Fastener;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hole;
 import bucina.core.plan.Row;
@@ -47,10 +47,27 @@ public final class DunlinHistory {
     }
 
     private void rearSpar() {
-        log("RW-2", "R1", 1, 99, "M. Oake", "2026-09-12T10:30", 55, "Squeezer, standard yoke", "First row of the build.");
+        log(
+                "RW-2",
+                "R1",
+                1,
+                99,
+                "M. Oake",
+                "2026-09-12T10:30",
+                55,
+                "Squeezer, standard yoke",
+                "First row of the build.");
         for (int i = 2; i <= 10; i++) {
-            log("RW-1", "R" + i, 1, 99, i % 3 == 0 ? "T. Lind" : "M. Oake", "2026-09-%02dT%02d:10".formatted(13 + i / 4, 9 + i), 20 + i,
-                    "Squeezer, standard yoke", "");
+            log(
+                    "RW-1",
+                    "R" + i,
+                    1,
+                    99,
+                    i % 3 == 0 ? "T. Lind" : "M. Oake",
+                    "2026-09-%02dT%02d:10".formatted(13 + i / 4, 9 + i),
+                    20 + i,
+                    "Squeezer, standard yoke",
+                    "");
         }
     }
 
@@ -58,27 +75,81 @@ public final class DunlinHistory {
         log("MW-1", "R1", 1, 9, "M. Oake", "2026-10-03T14:00", 70, "Gun 3X and bar", "Two people: T. Lind on the bar.");
         int wrong = entries.getLast().id();
         log("MW-1", "R1", 10, 99, "M. Oake", "2026-10-03T15:40", 45, "Gun 3X and bar", "");
-        log("MW-1", "R2", 1, 99, "M. Oake", "2026-10-04T10:15", 95, "Gun 3X and bar", "Set the thin end with a new length.");
+        log(
+                "MW-1",
+                "R2",
+                1,
+                99,
+                "M. Oake",
+                "2026-10-04T10:15",
+                95,
+                "Gun 3X and bar",
+                "Set the thin end with a new length.");
         Work first = entries.get(wrong - 1).work().orElseThrow();
-        List<Work.Reject> rejects = List.of(new Work.Reject(first.holes().get(4).label(), 1, Disposition.REPLACED, "Folded over; hole still .129."));
-        Work mended = new Work(first.group(), first.groupCode(), first.holes(), first.count(), first.designation(), first.length(), first.who(),
-                first.done(), 80, first.setup(), first.readings(), rejects, first.explanation(), first.note(), List.of());
-        entries.add(new LogEntry(entries.size() + 1, Instant.parse("2026-10-04T18:20:00Z"), Optional.of(wrong), Optional.of(mended),
+        List<Work.Reject> rejects = List.of(new Work.Reject(
+                first.holes().get(4).label(), 1, Disposition.REPLACED, "Folded over; hole still .129."));
+        Work mended = new Work(
+                first.group(),
+                first.groupCode(),
+                first.holes(),
+                first.count(),
+                first.designation(),
+                first.length(),
+                first.who(),
+                first.done(),
+                80,
+                first.setup(),
+                first.readings(),
+                rejects,
+                first.explanation(),
+                first.note(),
+                List.of());
+        entries.add(new LogEntry(
+                entries.size() + 1,
+                Instant.parse("2026-10-04T18:20:00Z"),
+                Optional.of(wrong),
+                Optional.of(mended),
                 "Forgot the rivet that was drilled out; ten minutes more."));
         for (int i = 3; i <= 7; i++) {
-            log("MW-2", "R" + i, 1, 99, i % 2 == 0 ? "T. Lind" : "M. Oake", "2026-10-%02dT17:45".formatted(6 + i), 24 + i,
-                    "Squeezer, deep yoke", i == 3 ? "Tight between the twin root ribs: flange-nose yoke turned over." : "");
+            log(
+                    "MW-2",
+                    "R" + i,
+                    1,
+                    99,
+                    i % 2 == 0 ? "T. Lind" : "M. Oake",
+                    "2026-10-%02dT17:45".formatted(6 + i),
+                    24 + i,
+                    "Squeezer, deep yoke",
+                    i == 3 ? "Tight between the twin root ribs: flange-nose yoke turned over." : "");
         }
     }
 
     private void lowerSkin() {
         log("LS-7", "R30", 1, 20, "T. Lind", "2026-10-24T11:00", 60, "Squeezer, standard yoke", "");
         for (int i = 4; i <= 12; i++) {
-            log("LS-4", "R" + i, 1, 99, "M. Oake", "2026-11-%02dT18:30".formatted(i - 2), 30, "Squeezer, deep yoke", "");
+            log(
+                    "LS-4",
+                    "R" + i,
+                    1,
+                    99,
+                    "M. Oake",
+                    "2026-11-%02dT18:30".formatted(i - 2),
+                    30,
+                    "Squeezer, deep yoke",
+                    "");
         }
         log("LS-5", "R13", 1, 99, "M. Oake", "2026-11-14T09:40", 40, "Gun 2X and bar", "");
         log("LS-5", "R14", 1, 99, "M. Oake", "2026-11-14T10:30", 45, "Gun 2X and bar", "");
-        log("LS-1", "R1", 1, 14, "M. Oake", "2026-11-21T15:00", 50, "Gun 2X and bar", "Stopped at hole 14: skin lies well.");
+        log(
+                "LS-1",
+                "R1",
+                1,
+                14,
+                "M. Oake",
+                "2026-11-21T15:00",
+                50,
+                "Gun 2X and bar",
+                "Stopped at hole 14: skin lies well.");
     }
 
     /** Marks of work before riveting on the upper skin: drilled, deburred and dimpled as far as it has come. */
@@ -104,40 +175,84 @@ public final class DunlinHistory {
     }
 
     /** Logs a stretch of a row, one entry for each rivet it takes; the minutes are shared by count. */
-    private void log(String code, String rowName, int from, int to, String who, String done, int minutes, String tool, String note) {
+    private void log(
+            String code,
+            String rowName,
+            int from,
+            int to,
+            String who,
+            String done,
+            int minutes,
+            String tool,
+            String note) {
         Build.GroupRef ref = derivation.build().group(code).orElseThrow();
-        Row row = ref.group().rows().stream().filter(r -> r.name().equals(rowName)).findFirst().orElseThrow();
+        Row row = ref.group().rows().stream()
+                .filter(r -> r.name().equals(rowName))
+                .findFirst()
+                .orElseThrow();
         Map<Solution, List<Work.LoggedHole>> stretches = new LinkedHashMap<>();
         int total = 0;
         for (Hole hole : row.holes()) {
             if (hole.label() >= from && hole.label() <= to) {
-                Solution solution = derivation.face(ref.face().id()).of(hole.id()).orElseThrow().solution();
-                stretches.computeIfAbsent(solution, s -> new ArrayList<>()).add(new Work.LoggedHole(hole.id(), row.label(hole)));
+                Solution solution = derivation
+                        .face(ref.face().id())
+                        .of(hole.id())
+                        .orElseThrow()
+                        .solution();
+                stretches
+                        .computeIfAbsent(solution, s -> new ArrayList<>())
+                        .add(new Work.LoggedHole(hole.id(), row.label(hole)));
                 total++;
             }
         }
         LocalDateTime at = LocalDateTime.parse(done);
         for (Map.Entry<Solution, List<Work.LoggedHole>> stretch : stretches.entrySet()) {
             int share = Math.max(1, minutes * stretch.getValue().size() / total);
-            entries.add(new LogEntry(entries.size() + 1, at.plusMinutes(share + 5).toInstant(ZoneOffset.UTC), Optional.empty(),
-                    Optional.of(work(ref.group(), stretch, who, at, share, tool, note)), ""));
+            entries.add(new LogEntry(
+                    entries.size() + 1,
+                    at.plusMinutes(share + 5).toInstant(ZoneOffset.UTC),
+                    Optional.empty(),
+                    Optional.of(work(ref.group(), stretch, who, at, share, tool, note)),
+                    ""));
             at = at.plusMinutes(share);
         }
     }
 
-    private static Work work(Group group, Map.Entry<Solution, List<Work.LoggedHole>> stretch, String who, LocalDateTime done, int minutes,
-                             String tool, String note) {
+    private static Work work(
+            Group group,
+            Map.Entry<Solution, List<Work.LoggedHole>> stretch,
+            String who,
+            LocalDateTime done,
+            int minutes,
+            String tool,
+            String note) {
         Solution solution = stretch.getKey();
         List<Work.LoggedHole> holes = stretch.getValue();
-        Optional<Length> gap = tool.startsWith("Squeezer") ? solution.choice().map(c -> c.squeezerGap()) : Optional.empty();
+        Optional<Length> gap =
+                tool.startsWith("Squeezer") ? solution.choice().map(c -> c.squeezerGap()) : Optional.empty();
         List<Work.Reading> readings = new ArrayList<>();
         if (solution.fastener() instanceof Fastener.SolidRivet) {
             double d = solution.fastener().shank().in();
             for (int i = 0; i < Math.min(3, holes.size()); i++) {
-                readings.add(new Work.Reading(Length.in(Sketch.mil(d * (1.55 + .03 * i))), Length.in(Sketch.mil(d * (.52 - .02 * i)))));
+                readings.add(new Work.Reading(
+                        Length.in(Sketch.mil(d * (1.55 + .03 * i))), Length.in(Sketch.mil(d * (.52 - .02 * i)))));
             }
         }
-        return new Work(group.id(), group.code(), holes, holes.size(), solution.designation().orElseThrow(), solution.length(), who, done,
-                minutes, new Work.Setup(tool, gap, Optional.of(solution.hole())), readings, List.of(), "", note, List.of());
+        return new Work(
+                group.id(),
+                group.code(),
+                holes,
+                holes.size(),
+                solution.designation().orElseThrow(),
+                solution.length(),
+                who,
+                done,
+                minutes,
+                new Work.Setup(tool, gap, Optional.of(solution.hole())),
+                readings,
+                List.of(),
+                "",
+                note,
+                List.of());
     }
 }

@@ -17,16 +17,16 @@ import bucina.core.plan.Hand;
 import bucina.core.plan.Hole;
 import bucina.core.plan.HolePlan;
 import bucina.core.plan.Id;
+import bucina.core.plan.KeptSum;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
 import bucina.core.plan.Row;
+import bucina.core.plan.Workshop;
 import bucina.core.plan.Zone;
 import bucina.core.rule.RuleSet;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
 import bucina.core.sheet.Segment;
-import bucina.core.plan.KeptSum;
-import bucina.core.plan.Workshop;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -35,9 +35,12 @@ import java.util.Optional;
 import java.util.Set;
 
 /*
- * Design. The second demonstration: pulled rivets in millimetres. Every matter of pulled rivets is on it once: a hinge behind that wants rivets
- * cut shorter, a wall beside a tail, a stack of two thin sheets that no 3.2 grips, a row with one hole of the next diameter, flush holes that are
- * cleared after dimpling, stainless bodies at the lid's hinge, and a lap of the belly skin that must be lifted for the sheet that closes it.
+ * Design. The second demonstration: pulled rivets in millimetres. Every matter of pulled rivets is on it once: a
+ * hinge behind that wants rivets
+ * cut shorter, a wall beside a tail, a stack of two thin sheets that no 3.2 grips, a row with one hole of the next
+ * diameter, flush holes that are
+ * cleared after dimpling, stainless bodies at the lid's hinge, and a lap of the belly skin that must be lifted for
+ * the sheet that closes it.
  */
 
 /** The plan of the Dunlin's belly locker: a box with a removable lid. Millimetres; x runs to starboard, y forward. */
@@ -47,13 +50,13 @@ public final class Locker {
     private static final Fastener LARGE = new Fastener.PulledRivet("iso15977", Length.mm(4), false);
     private static final Fastener FLUSH = new Fastener.PulledRivet("iso15978", Length.mm(3.2), false);
     private static final Fastener STEEL = new Fastener.PulledRivet("iso15977", Length.mm(3.2), true);
-    private static final Fastener SCREW = new Fastener.Hardware("ISO 7380 M4 × 10", Length.mm(4), Length.mm(4.3), false);
+    private static final Fastener SCREW =
+            new Fastener.Hardware("ISO 7380 M4 × 10", Length.mm(4), Length.mm(4.3), false);
 
     private long next = 1;
     private final List<Part> parts = new ArrayList<>();
 
-    private Locker() {
-    }
+    private Locker() {}
 
     /** The build, with the given rule set in force. */
     public static Build build(RuleSet rules) {
@@ -67,19 +70,63 @@ public final class Locker {
 
     private Build drawn(RuleSet rules) {
         List<Face> faces = List.of(floor(), lid(), lap());
-        Assembly assembly = new Assembly(new Id.Assembly(next++), "Belly locker", Hand.NONE, Unit.MM, List.of("Sheet 52 rev B", "Sheet 53 rev A"), faces);
-        Build build = new Build("Dunlin belly locker", "Dunlin", rules, next, parts, List.of(assembly), Map.of("ISO 15977 3.2 × 6", 220, "ISO 15977 3.2 × 8",
-                150,
-                "ISO 15977 4 × 6", 60, "ISO 15978 3.2 × 6", 90)).checked();
+        Assembly assembly = new Assembly(
+                new Id.Assembly(next++),
+                "Belly locker",
+                Hand.NONE,
+                Unit.MM,
+                List.of("Sheet 52 rev B", "Sheet 53 rev A"),
+                faces);
+        Build build = new Build(
+                        "Dunlin belly locker",
+                        "Dunlin",
+                        rules,
+                        next,
+                        parts,
+                        List.of(assembly),
+                        Map.of(
+                                "ISO 15977 3.2 × 6",
+                                220,
+                                "ISO 15977 3.2 × 8",
+                                150,
+                                "ISO 15977 4 × 6",
+                                60,
+                                "ISO 15978 3.2 × 6",
+                                90))
+                .checked();
         Build asked = bucina.core.callout.Queries.kept(build, LocalDate.of(2026, 11, 9));
-        Id.Part hat = parts.stream().filter(p -> p.name().equals("Floor stiffener")).findFirst().orElseThrow().id();
-        KeptSum profile = new KeptSum(new Id.Sum(asked.nextId()), "bend", "Floor stiffener, hat", Optional.of(hat), Unit.MM, Map.of("material", "6061-T6",
-                "thickness",
-                "0.8", "radius", "1.6", "measured", "outside", "legs", "15, 18, 24, 18, 15", "angles", "-90, 90, 90, -90", "width", "200"));
-        return asked.withWorkshop(Workshop.NONE.with(profile), asked.nextId() + 1).checked();
+        Id.Part hat = parts.stream()
+                .filter(p -> p.name().equals("Floor stiffener"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        KeptSum profile = new KeptSum(
+                new Id.Sum(asked.nextId()),
+                "bend",
+                "Floor stiffener, hat",
+                Optional.of(hat),
+                Unit.MM,
+                Map.of(
+                        "material",
+                        "6061-T6",
+                        "thickness",
+                        "0.8",
+                        "radius",
+                        "1.6",
+                        "measured",
+                        "outside",
+                        "legs",
+                        "15, 18, 24, 18, 15",
+                        "angles",
+                        "-90, 90, 90, -90",
+                        "width",
+                        "200"));
+        return asked.withWorkshop(Workshop.NONE.with(profile), asked.nextId() + 1)
+                .checked();
     }
 
-    // ---- pieces ---------------------------------------------------------------------------------------------------------------------
+    // ---- pieces
+    // ----------------------------------------------------------------------
 
     private Part part(String name, int order, boolean fitted) {
         Part part = new Part(new Id.Part(next++), name, Material.parse("6061-T6"), order, fitted);
@@ -114,15 +161,27 @@ public final class Locker {
     }
 
     private Group group(String code, String name, Fastener fastener, String callout, HolePlan holes, Row... rows) {
-        return new Group(new Id.Group(next++), code, name, fastener, false, fastener.flush() ? Preparation.AUTO : Preparation.NONE, callout, List.of(rows),
-                Optional.empty(), Set.of(), Set.of(), holes);
+        return new Group(
+                new Id.Group(next++),
+                code,
+                name,
+                fastener,
+                false,
+                fastener.flush() ? Preparation.AUTO : Preparation.NONE,
+                callout,
+                List.of(rows),
+                Optional.empty(),
+                Set.of(),
+                Set.of(),
+                holes);
     }
 
     private Face face(String name, String viewed, List<Layer> layers, List<Group> groups, List<Zone> zones) {
         return new Face(new Id.Face(next++), name, viewed, "starboard", "forward", layers, groups, zones);
     }
 
-    // ---- the floor ------------------------------------------------------------------------------------------------------------------
+    // ---- the floor
+    // ----------------------------------------------------------------------
 
     private Face floor() {
         Part floor = part("Locker floor", 3, true);
@@ -131,20 +190,56 @@ public final class Locker {
         Part sides = part("Side walls", 1, true);
         Part hat = part("Floor stiffener", 2, true);
         Part gussets = part("Corner gussets", 2, true);
-        List<Layer> layers = List.of(layer(floor, "Locker floor", .8, box(0, 0, 420, 300)),
-                layer(gussets, "Corner gusset, port", 1.6, box(3, 230, 63, 297)), layer(gussets, "Corner gusset, starboard", 1.6, box(357, 230, 417, 297)),
+        List<Layer> layers = List.of(
+                layer(floor, "Locker floor", .8, box(0, 0, 420, 300)),
+                layer(gussets, "Corner gusset, port", 1.6, box(3, 230, 63, 297)),
+                layer(gussets, "Corner gusset, starboard", 1.6, box(357, 230, 417, 297)),
                 layer(front, "Front wall flange", .8, box(3, 278, 417, 297), new Segment(at(3, 294), at(417, 294))),
                 layer(rear, "Rear wall flange", .8, box(3, 3, 417, 22), new Segment(at(3, 6), at(417, 6))),
                 layer(sides, "Port wall flange", .8, box(3, 24, 22, 276), new Segment(at(6, 24), at(6, 276))),
-                layer(sides, "Starboard wall flange", .8, box(398, 24, 417, 276), new Segment(at(414, 24), at(414, 276))),
+                layer(
+                        sides,
+                        "Starboard wall flange",
+                        .8,
+                        box(398, 24, 417, 276),
+                        new Segment(at(414, 24), at(414, 276))),
                 layer(hat, "Stiffener", .6, box(200, 26, 220, 274)));
         Row mixed = row("R2", 22, 12, 398, 12, 29);
-        List<Group> groups = List.of(group("LF-1", "Front wall", DOMED, "14× ISO 15977 3.2", HolePlan.NONE, row("R1", 22, 287, 398, 287, 29)),
+        List<Group> groups = List.of(
+                group(
+                        "LF-1",
+                        "Front wall",
+                        DOMED,
+                        "14× ISO 15977 3.2",
+                        HolePlan.NONE,
+                        row("R1", 22, 287, 398, 287, 29)),
                 group("LF-2", "Rear wall", DOMED, "14× ISO 15977 3.2", HolePlan.NONE, egged(mixed)),
-                group("LF-3", "Side walls", DOMED, "18× ISO 15977 3.2", HolePlan.NONE, row("R3", 12, 36, 12, 264, 28), row("R4", 408, 36, 408, 264, 28)),
-                group("LF-4", "Stiffener", LARGE, "9× ISO 15977 4.0", HolePlan.NONE, row("R5", 210, 40, 210, 260, 27.5)),
-                group("LF-5", "Gussets", DOMED, "4× ISO 15977 3.2", HolePlan.NONE, row("R6", 36, 244, 36, 262, 18), row("R7", 384, 244, 384, 262, 18)));
-        List<Zone> zones = List.of(behind("Lid hinge, 6 mm clear", 6, box(60, 2, 300, 16)), behind("Strut foot", 0, box(205, 128, 207.6, 172)));
+                group(
+                        "LF-3",
+                        "Side walls",
+                        DOMED,
+                        "18× ISO 15977 3.2",
+                        HolePlan.NONE,
+                        row("R3", 12, 36, 12, 264, 28),
+                        row("R4", 408, 36, 408, 264, 28)),
+                group(
+                        "LF-4",
+                        "Stiffener",
+                        LARGE,
+                        "9× ISO 15977 4.0",
+                        HolePlan.NONE,
+                        row("R5", 210, 40, 210, 260, 27.5)),
+                group(
+                        "LF-5",
+                        "Gussets",
+                        DOMED,
+                        "4× ISO 15977 3.2",
+                        HolePlan.NONE,
+                        row("R6", 36, 244, 36, 262, 18),
+                        row("R7", 384, 244, 384, 262, 18)));
+        List<Zone> zones = List.of(
+                behind("Lid hinge, 6 mm clear", 6, box(60, 2, 300, 16)),
+                behind("Strut foot", 0, box(205, 128, 207.6, 172)));
         return face("Locker floor", "from below, outside", layers, groups, zones);
     }
 
@@ -152,42 +247,78 @@ public final class Locker {
     private static Row egged(Row row) {
         List<Hole> holes = new ArrayList<>(row.holes());
         Hole h = holes.get(11);
-        holes.set(11, new Hole(h.id(), h.label(), h.at(), Optional.of(new Deviation(Optional.empty(), Optional.of(LARGE), Optional.empty(),
-                "egged, opened to 4.1"))));
+        holes.set(
+                11,
+                new Hole(
+                        h.id(),
+                        h.label(),
+                        h.at(),
+                        Optional.of(new Deviation(
+                                Optional.empty(), Optional.of(LARGE), Optional.empty(), "egged, opened to 4.1"))));
         return row.withHoles(holes);
     }
 
-    // ---- the lid --------------------------------------------------------------------------------------------------------------------
+    // ---- the lid
+    // ----------------------------------------------------------------------
 
     private Face lid() {
         Part lid = part("Lid", 3, true);
         Part rim = part("Lid rim", 1, true);
         Part hinge = part("Lid hinge leaf", 2, true);
-        Outline ring = new Outline(box(4, 4, 396, 276).outer(), List.of(box(26, 26, 374, 254).outer()));
-        List<Layer> layers = List.of(layer(lid, "Lid", .8, box(0, 0, 400, 280)), layer(hinge, "Hinge leaf", 1.2, box(60, 5, 340, 23)),
+        Outline ring = new Outline(
+                box(4, 4, 396, 276).outer(), List.of(box(26, 26, 374, 254).outer()));
+        List<Layer> layers = List.of(
+                layer(lid, "Lid", .8, box(0, 0, 400, 280)),
+                layer(hinge, "Hinge leaf", 1.2, box(60, 5, 340, 23)),
                 layer(rim, "Lid rim", 1.0, ring));
         List<Group> groups = List.of(
-                group("LL-1", "Rim, flush", FLUSH, "ISO 15978 3.2", HolePlan.NONE, row("R1", 20, 265, 380, 265, 24), row("R2", 15, 50, 15, 245, 24.4),
+                group(
+                        "LL-1",
+                        "Rim, flush",
+                        FLUSH,
+                        "ISO 15978 3.2",
+                        HolePlan.NONE,
+                        row("R1", 20, 265, 380, 265, 24),
+                        row("R2", 15, 50, 15, 245, 24.4),
                         row("R3", 385, 50, 385, 245, 24.4)),
-                group("LL-2", "Hinge leaf", STEEL, "ISO 15977 stainless 3.2", HolePlan.NONE, row("R4", 72, 14, 328, 14, 32)),
+                group(
+                        "LL-2",
+                        "Hinge leaf",
+                        STEEL,
+                        "ISO 15977 stainless 3.2",
+                        HolePlan.NONE,
+                        row("R4", 72, 14, 328, 14, 32)),
                 group("LL-3", "Lid screws", SCREW, "", HolePlan.NONE, row("R5", List.of(at(30, 15), at(370, 15)))));
         return face("Lid", "from below, outside", layers, groups, List.of());
     }
 
-    // ---- the lap --------------------------------------------------------------------------------------------------------------------
+    // ---- the lap
+    // ----------------------------------------------------------------------
 
     private Face lap() {
         Part skin = part("Belly skin", 2, true);
         Part stringers = part("Belly stringers", 1, true);
         Part closing = part("Closing sheet", 6, false);
-        List<Layer> layers = List.of(layer(skin, "Belly skin", .8, box(0, 100, 500, 320)), layer(closing, "Closing sheet", .8, box(0, -60, 500, 122)),
-                layer(stringers, "Port stringer flange", .8, box(80, -56, 100, 316)), layer(stringers, "Starboard stringer flange", .8, box(400, -56, 420,
-                        316)));
+        List<Layer> layers = List.of(
+                layer(skin, "Belly skin", .8, box(0, 100, 500, 320)),
+                layer(closing, "Closing sheet", .8, box(0, -60, 500, 122)),
+                layer(stringers, "Port stringer flange", .8, box(80, -56, 100, 316)),
+                layer(stringers, "Starboard stringer flange", .8, box(400, -56, 420, 316)));
         List<Group> groups = List.of(
-                group("BS-1", "Stringers", DOMED, "20× ISO 15977 3.2", new HolePlan(Optional.of(Length.mm(2.5)), bucina.core.plan.Hold.AUTO, "",
-                        Optional.empty()),
-                        row("R1", 90, 136, 90, 306, 21.25), row("R2", 410, 136, 410, 306, 21.25)),
-                group("BS-2", "Lap", FLUSH, "19× ISO 15978 3.2", new HolePlan(Optional.of(Length.mm(2.5)), bucina.core.plan.Hold.AUTO, "", Optional.empty()),
+                group(
+                        "BS-1",
+                        "Stringers",
+                        DOMED,
+                        "20× ISO 15977 3.2",
+                        new HolePlan(Optional.of(Length.mm(2.5)), bucina.core.plan.Hold.AUTO, "", Optional.empty()),
+                        row("R1", 90, 136, 90, 306, 21.25),
+                        row("R2", 410, 136, 410, 306, 21.25)),
+                group(
+                        "BS-2",
+                        "Lap",
+                        FLUSH,
+                        "19× ISO 15978 3.2",
+                        new HolePlan(Optional.of(Length.mm(2.5)), bucina.core.plan.Hold.AUTO, "", Optional.empty()),
                         row("R3", lapRow())));
         return face("Belly skin lap", "from below, outside", layers, groups, List.of());
     }

@@ -52,8 +52,18 @@ final class Sketch {
 
     Group group(String code, String name, Fastener fastener, String callout, List<Row> rows) {
         boolean flushRivet = fastener instanceof Fastener.SolidRivet r && r.flush();
-        return new Group(new Id.Group(next++), code, name, fastener, false, flushRivet ? Preparation.AUTO : Preparation.NONE, callout, rows,
-                Optional.empty(), Set.of(), Set.of());
+        return new Group(
+                new Id.Group(next++),
+                code,
+                name,
+                fastener,
+                false,
+                flushRivet ? Preparation.AUTO : Preparation.NONE,
+                callout,
+                rows,
+                Optional.empty(),
+                Set.of(),
+                Set.of());
     }
 
     /** A row of holes evenly from one point to another, at the whole number of spaces nearest the wished pitch. */

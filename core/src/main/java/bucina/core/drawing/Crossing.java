@@ -8,7 +8,10 @@ import bucina.core.sheet.Ring;
 import java.util.List;
 import java.util.stream.IntStream;
 
-/** Sees whether a ring crosses itself. Arcs are taken by their chords: an arc that only bows over a neighbour is let pass. */
+/**
+ * Sees whether a ring crosses itself. Arcs are taken by their chords: an arc that only bows over a neighbour is let
+ * pass.
+ */
 final class Crossing {
 
     private final List<Corner> corners;
@@ -22,7 +25,8 @@ final class Crossing {
         if (n < 4) {
             return false;
         }
-        BoxIndex<Integer> index = new BoxIndex<>(IntStream.range(0, n).boxed().toList(), i -> Box.around(at(i), at(i + 1)));
+        BoxIndex<Integer> index =
+                new BoxIndex<>(IntStream.range(0, n).boxed().toList(), i -> Box.around(at(i), at(i + 1)));
         for (int i = 0; i < n; i++) {
             for (int j : index.in(Box.around(at(i), at(i + 1)))) {
                 boolean neighbours = j == i || (j + 1) % n == i || (i + 1) % n == j;

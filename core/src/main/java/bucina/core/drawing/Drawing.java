@@ -57,23 +57,24 @@ public record Drawing(List<Shape> shapes, List<String> left) {
     }
 
     /** A single point. */
-    public record Spot(String layer, Point at) implements Shape {
-    }
+    public record Spot(String layer, Point at) implements Shape {}
 
     /**
      * Words.
      *
      * @param height of a capital letter, over 0
      */
-    public record Words(String layer, Point at, Length height, String text) implements Shape {
-    }
+    public record Words(String layer, Point at, Length height, String text) implements Shape {}
 
     public Drawing {
         shapes = List.copyOf(shapes);
         left = List.copyOf(left);
     }
 
-    /** The smallest box around paths, circles and points; empty where there are none. Arcs count with their ends and a margin of their bulge. */
+    /**
+     * The smallest box around paths, circles and points; empty where there are none. Arcs count with their ends and a
+     * margin of their bulge.
+     */
     public Optional<Box> box() {
         Box box = null;
         for (Shape shape : shapes) {

@@ -17,8 +17,7 @@ public final class FlatDrawing {
 
     private static final Length SMALL = Length.mm(1.9);
 
-    private FlatDrawing() {
-    }
+    private FlatDrawing() {}
 
     /** The flat of a bracket; the base is under the nose bar. */
     public static Template of(String title, BracketFlat flat) {
@@ -26,11 +25,19 @@ public final class FlatDrawing {
         shapes.add(new Drawing.Path("CUT", flat.outline().outer().corners(), true));
         for (BracketFlat.BandLine b : flat.bands()) {
             line(shapes, "TANGENTS", b.first(Length.ZERO), b.last(Length.ZERO));
-            line(shapes, "TANGENTS", b.first(b.bend().allowance()), b.last(b.bend().allowance()));
+            line(
+                    shapes,
+                    "TANGENTS",
+                    b.first(b.bend().allowance()),
+                    b.last(b.bend().allowance()));
             line(shapes, "SIGHT", b.first(b.bend().radius()), b.last(b.bend().radius()));
             Point a = b.first(b.reach());
             Point z = b.last(b.reach());
-            word(shapes, (a.x() + z.x()) / 2 - b.outX() * 5e6, (a.y() + z.y()) / 2 - b.outY() * 5e6 - SMALL.nanometres() / 2, way(b.bend().turn()));
+            word(
+                    shapes,
+                    (a.x() + z.x()) / 2 - b.outX() * 5e6,
+                    (a.y() + z.y()) / 2 - b.outY() * 5e6 - SMALL.nanometres() / 2,
+                    way(b.bend().turn()));
         }
         flat.reliefs().forEach(r -> cross(shapes, r.at(), r.diameter()));
         for (int i = 0; i < flat.holes().size(); i++) {
@@ -38,7 +45,12 @@ public final class FlatDrawing {
             shapes.add(new Drawing.Circle("HOLES", flat.holes().get(i), d, Optional.of(i + 1)));
             cross(shapes, flat.holes().get(i), d);
         }
-        return new Template(title + ", flat", "", "from the side the flanges stand up on", "x, grain " + flat.bracket().grain().word(), "y",
+        return new Template(
+                title + ", flat",
+                "",
+                "from the side the flanges stand up on",
+                "x, grain " + flat.bracket().grain().word(),
+                "y",
                 new Drawing(shapes, List.of()));
     }
 
@@ -51,8 +63,14 @@ public final class FlatDrawing {
         List<Drawing.Shape> shapes = new ArrayList<>();
         double w = width.nanometres();
         double end = flat.developed().nanometres();
-        shapes.add(new Drawing.Path("CUT", List.of(Corner.of(new Point(0, 0)), Corner.of(new Point(end, 0)), Corner.of(new Point(end, w)),
-                Corner.of(new Point(0, w))), true));
+        shapes.add(new Drawing.Path(
+                "CUT",
+                List.of(
+                        Corner.of(new Point(0, 0)),
+                        Corner.of(new Point(end, 0)),
+                        Corner.of(new Point(end, w)),
+                        Corner.of(new Point(0, w))),
+                true));
         List<Length> sight = flat.sightLines(clamp);
         for (int i = 0; i < flat.bands().size(); i++) {
             FlatPattern.Band band = flat.bands().get(i);
@@ -62,10 +80,19 @@ public final class FlatDrawing {
             for (Length at : List.of(band.from(), band.to())) {
                 word(shapes, at.nanometres(), w + 1.2e6, LengthFormat.figure(at, Unit.INCH, 3));
             }
-            word(shapes, sight.get(i).nanometres(), -3.2e6, way(flat.bends().get(i).turn()));
+            word(
+                    shapes,
+                    sight.get(i).nanometres(),
+                    -3.2e6,
+                    way(flat.bends().get(i).turn()));
         }
         word(shapes, end, w + 1.2e6, LengthFormat.figure(flat.developed(), Unit.INCH, 3));
-        return new Template(title + ", flat", "", "from the side that bends over 0° turn to", "away from the first leg's free edge", "",
+        return new Template(
+                title + ", flat",
+                "",
+                "from the side that bends over 0° turn to",
+                "away from the first leg's free edge",
+                "",
                 new Drawing(shapes, List.of()));
     }
 

@@ -5,6 +5,7 @@ import bucina.core.edit.Edit;
 import bucina.core.material.Material;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
+import bucina.core.measure.Unit;
 import bucina.core.plan.Assembly;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
@@ -13,7 +14,6 @@ import bucina.core.plan.Hand;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
-import bucina.core.measure.Unit;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Ring;
 import java.util.ArrayList;
@@ -42,8 +42,7 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
      * @param outline   its shape
      * @param thickness where the drawing tells it
      */
-    public record Sheet(String name, Outline outline, Optional<Length> thickness) {
-    }
+    public record Sheet(String name, Outline outline, Optional<Length> thickness) {}
 
     /**
      * A row of holes.
@@ -52,8 +51,7 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
      * @param group    code of its group; empty where the drawing names none
      * @param holes    places and labels, in order
      */
-    public record Line(String row, String group, List<Drawing.Circle> holes) {
-    }
+    public record Line(String row, String group, List<Drawing.Circle> holes) {}
 
     public Intake {
         sheets = List.copyOf(sheets);
@@ -70,14 +68,28 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
         int words = 0;
         for (Drawing.Shape shape : drawing.shapes()) {
             switch (shape) {
-                case Drawing.Path p when p.closed() && p.corners().size() > 1 -> ring(p).ifPresentOrElse(
-                        r -> rings.computeIfAbsent(p.layer(), l -> new ArrayList<>()).add(r),
-                        () -> left.add("A closed line on layer \"" + p.layer() + "\" has no area or crosses itself: left out."));
-                case Drawing.Path p -> open++;
-                case Drawing.Circle c when c.diameter().atMost(LARGEST_HOLE) -> holes.computeIfAbsent(c.layer(), l -> new ArrayList<>()).add(c);
-                case Drawing.Circle c -> rings.computeIfAbsent(c.layer(), l -> new ArrayList<>()).add(Ring.circle(c.at(), c.diameter().times(0.5)));
-                case Drawing.Spot s -> holes.computeIfAbsent(s.layer(), l -> new ArrayList<>())
-                        .add(new Drawing.Circle(s.layer(), s.at(), Length.in(.098), Optional.empty()));
+                case Drawing.Path p -> {
+                    if (!p.closed() || p.corners().size() < 2) {
+                        open++;
+                    } else {
+                        ring(p).ifPresentOrElse(
+                                        r -> rings.computeIfAbsent(p.layer(), l -> new ArrayList<>())
+                                                .add(r),
+                                        () -> left.add("A closed line on layer \"" + p.layer()
+                                                + "\" has no area or crosses itself: left out."));
+                    }
+                }
+                case Drawing.Circle c -> {
+                    if (c.diameter().atMost(LARGEST_HOLE)) {
+                        holes.computeIfAbsent(c.layer(), l -> new ArrayList<>()).add(c);
+                    } else {
+                        rings.computeIfAbsent(c.layer(), l -> new ArrayList<>())
+                                .add(Ring.circle(c.at(), c.diameter().times(0.5)));
+                    }
+                }
+                case Drawing.Spot s ->
+                    holes.computeIfAbsent(s.layer(), l -> new ArrayList<>())
+                            .add(new Drawing.Circle(s.layer(), s.at(), Length.in(.098), Optional.empty()));
                 case Drawing.Words w -> words++;
             }
         }
@@ -103,20 +115,30 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
     private static List<Sheet> sheets(Map<String, List<Ring>> rings, List<String> left) {
         List<Sheet> sheets = new ArrayList<>();
         rings.forEach((layer, list) -> {
-            List<Ring> large = list.stream().sorted(Comparator.comparingDouble(Ring::area).reversed()).toList();
+            List<Ring> large = list.stream()
+                    .sorted(Comparator.comparingDouble(Ring::area).reversed())
+                    .toList();
             Map<Ring, List<Ring>> outer = new LinkedHashMap<>();
             for (Ring ring : large) {
-                Optional<Ring> around = outer.keySet().stream().filter(o -> o.contains(ring.corners().getFirst().at())).findFirst();
+                Optional<Ring> around = outer.keySet().stream()
+                        .filter(o -> o.contains(ring.corners().getFirst().at()))
+                        .findFirst();
                 if (around.isPresent()) {
                     outer.get(around.get()).add(ring);
                 } else {
                     outer.put(ring, new ArrayList<>());
                 }
             }
-            outer.forEach((ring, openings) -> sheets.add(new Sheet(layer, new Outline(ring, openings), FaceDrawing.thickness(layer))));
+            outer.forEach((ring, openings) ->
+                    sheets.add(new Sheet(layer, new Outline(ring, openings), FaceDrawing.thickness(layer))));
         });
         boolean named = sheets.stream().allMatch(s -> s.name.startsWith(FaceDrawing.SHEET));
-        sheets.sort(named ? Comparator.comparing(Sheet::name) : Comparator.comparingDouble((Sheet s) -> s.outline.outer().area()).reversed());
+        sheets.sort(
+                named
+                        ? Comparator.comparing(Sheet::name)
+                        : Comparator.comparingDouble(
+                                        (Sheet s) -> s.outline.outer().area())
+                                .reversed());
         return sheets;
     }
 
@@ -128,7 +150,9 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
                 lines.add(new Line(names[0], names.length > 1 ? names[1] : "", circles));
             } else {
                 Map<Long, List<Drawing.Circle>> bySize = new LinkedHashMap<>();
-                circles.forEach(c -> bySize.computeIfAbsent(Math.round(c.diameter().nanometres() / 1000), d -> new ArrayList<>()).add(c));
+                circles.forEach(c -> bySize.computeIfAbsent(
+                                Math.round(c.diameter().nanometres() / 1000), d -> new ArrayList<>())
+                        .add(c));
                 bySize.values().forEach(same -> lines.add(new Line("", layer, same)));
             }
         });
@@ -145,8 +169,8 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
      */
     public List<String> sentences() {
         List<String> words = new ArrayList<>();
-        words.add(sheets.size() + (sheets.size() == 1 ? " sheet, " : " sheets, ") + count() + " holes in " + rows.size() + (rows.size() == 1 ? " row."
-                : " rows."));
+        words.add(sheets.size() + (sheets.size() == 1 ? " sheet, " : " sheets, ") + count() + " holes in " + rows.size()
+                + (rows.size() == 1 ? " row." : " rows."));
         words.addAll(left);
         return words;
     }
@@ -159,19 +183,21 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
      * @param material  of new parts
      * @param catalogue tells which fastener a hole of another size is for
      */
-    public record Choices(Length thickness, Fastener fastener, Material material, Catalogue catalogue) {
-    }
+    public record Choices(Length thickness, Fastener fastener, Material material, Catalogue catalogue) {}
 
     /** Puts everything on a new face of a new assembly. */
     public Build asFace(Build build, String name, Unit unit, Choices choices) {
         if (sheets.isEmpty() && rows.isEmpty()) {
-            throw new InputException("nothing in the drawing is a sheet or a hole: it needs a closed outline or circles");
+            throw new InputException(
+                    "nothing in the drawing is a sheet or a hole: it needs a closed outline or circles");
         }
         if (build.face(name).isPresent()) {
-            throw new InputException("there is a face " + name + " already: give this one another name, or put the holes on that face");
+            throw new InputException(
+                    "there is a face " + name + " already: give this one another name, or put the holes on that face");
         }
         Face face = new Face(new Id.Face(build.nextId() + 1), name, "as drawn", "right", "up", List.of(), List.of());
-        Assembly assembly = new Assembly(new Id.Assembly(build.nextId()), name, Hand.NONE, unit, List.of(), List.of(face));
+        Assembly assembly =
+                new Assembly(new Id.Assembly(build.nextId()), name, Hand.NONE, unit, List.of(), List.of(face));
         List<Assembly> all = new ArrayList<>(build.assemblies());
         all.add(assembly);
         return onto(build.withAssemblies(all, build.nextId() + 2), face.id(), choices, true);
@@ -201,7 +227,12 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
         Part part = new Part(new Id.Part(build.nextId()), name, choices.material, 1, true);
         List<Part> parts = new ArrayList<>(build.parts());
         parts.add(part);
-        Layer layer = new Layer(new Id.Layer(build.nextId() + 1), part.id(), name, sheet.thickness.orElse(choices.thickness), sheet.outline);
+        Layer layer = new Layer(
+                new Id.Layer(build.nextId() + 1),
+                part.id(),
+                name,
+                sheet.thickness.orElse(choices.thickness),
+                sheet.outline);
         return Edit.face(build.withParts(parts, build.nextId() + 2), id, f -> {
             List<Layer> layers = new ArrayList<>(f.layers());
             layers.add(layer);
@@ -211,7 +242,10 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
 
     /** A layer's name as people write it. */
     private static String plain(String layer) {
-        String name = layer.replaceFirst("^SHEET-\\d+-T\\d+-", "").replace('_', ' ').replaceAll("[{}\\p{Cntrl}]", "").strip();
+        String name = layer.replaceFirst("^SHEET-\\d+-T\\d+-", "")
+                .replace('_', ' ')
+                .replaceAll("[{}\\p{Cntrl}]", "")
+                .strip();
         String cut = name.length() > 100 ? name.substring(0, 100) : name;
         return cut.isEmpty() ? "Sheet" : cut;
     }

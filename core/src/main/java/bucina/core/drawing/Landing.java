@@ -11,9 +11,9 @@ import bucina.core.plan.Deviation;
 import bucina.core.plan.Face;
 import bucina.core.plan.Fastener;
 import bucina.core.plan.Group;
+import bucina.core.plan.Hold;
 import bucina.core.plan.Hole;
 import bucina.core.plan.HolePlan;
-import bucina.core.plan.Hold;
 import bucina.core.plan.Id;
 import bucina.core.plan.Row;
 import bucina.core.rivet.HeadStyle;
@@ -29,8 +29,10 @@ import java.util.Set;
 import java.util.stream.Stream;
 
 /*
- * Design. A group gets the fastener whose final hole is the size of most of its holes, with the head that was chosen. Where none has such a
- * hole: if it is larger than the chosen one's, hardware the drawing does not name; else the chosen one, and the size drawn is what the holes have now. A
+ * Design. A group gets the fastener whose final hole is the size of most of its holes, with the head that was chosen.
+ * Where none has such a
+ * hole: if it is larger than the chosen one's, hardware the drawing does not name; else the chosen one, and the size
+ * drawn is what the holes have now. A
  * hole of another size than its group's deviates.
  */
 
@@ -52,11 +54,15 @@ final class Landing {
         this.id = id;
         this.choices = choices;
         this.next = build.nextId();
-        lines.forEach(l -> byGroup.computeIfAbsent(l.group().isEmpty() ? "H" : l.group(), k -> new ArrayList<>()).add(l));
+        lines.forEach(l -> byGroup.computeIfAbsent(l.group().isEmpty() ? "H" : l.group(), k -> new ArrayList<>())
+                .add(l));
     }
 
     Build landed() {
-        Face face = build.faces().stream().map(Build.FaceRef::face).filter(f -> f.id().equals(id)).findFirst()
+        Face face = build.faces().stream()
+                .map(Build.FaceRef::face)
+                .filter(f -> f.id().equals(id))
+                .findFirst()
                 .orElseThrow(() -> new InputException("that face is not in the build"));
         face.groups().forEach(g -> g.rows().forEach(r -> taken.add(r.name())));
         Set<String> codes = new HashSet<>();
@@ -80,20 +86,38 @@ final class Landing {
     private Group group(String code, List<Intake.Line> lines) {
         Map<Long, Integer> sizes = new LinkedHashMap<>();
         lines.forEach(l -> l.holes().forEach(h -> sizes.merge(size(h.diameter()), 1, Integer::sum)));
-        long usual = sizes.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
+        long usual = sizes.entrySet().stream()
+                .max(Map.Entry.comparingByValue())
+                .orElseThrow()
+                .getKey();
         Optional<Fastener> fits = fastener(usual).or(() -> hardware(usual));
         Fastener fastener = fits.orElse(choices.fastener());
-        HolePlan plan = fits.isPresent() ? HolePlan.NONE : new HolePlan(Optional.of(Length.nm(usual)), Hold.AUTO, "", Optional.empty());
+        HolePlan plan = fits.isPresent()
+                ? HolePlan.NONE
+                : new HolePlan(Optional.of(Length.nm(usual)), Hold.AUTO, "", Optional.empty());
         List<Row> rows = new ArrayList<>();
         lines.forEach(l -> rows.add(row(l, usual)));
-        return new Group(new Id.Group(next++), code, "Brought in", fastener, false, fastener.flush() ? Preparation.AUTO : Preparation.NONE, "", rows,
-                Optional.empty(), Set.of(), Set.of(), plan);
+        return new Group(
+                new Id.Group(next++),
+                code,
+                "Brought in",
+                fastener,
+                false,
+                fastener.flush() ? Preparation.AUTO : Preparation.NONE,
+                "",
+                rows,
+                Optional.empty(),
+                Set.of(),
+                Set.of(),
+                plan);
     }
 
     /** A hole larger than the chosen fastener's is for hardware that the drawing does not name. */
     private Optional<Fastener> hardware(long hole) {
         Length size = Length.nm(hole);
-        return size.atMost(choices.fastener().shank().times(1.25)) ? Optional.empty() : Optional.of(new Fastener.Hardware("Hole " + size, size, size, false));
+        return size.atMost(choices.fastener().shank().times(1.25))
+                ? Optional.empty()
+                : Optional.of(new Fastener.Hardware("Hole " + size, size, size, false));
     }
 
     /** A diameter to a tenth of a micrometre, nm. */
@@ -103,15 +127,23 @@ final class Landing {
 
     private Row row(Intake.Line line, long usual) {
         String name = line.row().isEmpty() || !taken.add(line.row()) ? free() : line.row();
-        Row row = HoleEdits.row(next, name, line.holes().stream().map(Drawing.Circle::at).toList());
+        Row row = HoleEdits.row(
+                next, name, line.holes().stream().map(Drawing.Circle::at).toList());
         next += 1 + line.holes().size();
         Set<Integer> labels = new HashSet<>();
-        boolean own = line.holes().stream().allMatch(c -> c.label().filter(l -> l > 0 && l < 1_000_000 && labels.add(l)).isPresent());
+        boolean own = line.holes().stream()
+                .allMatch(c -> c.label()
+                        .filter(l -> l > 0 && l < 1_000_000 && labels.add(l))
+                        .isPresent());
         List<Hole> holes = new ArrayList<>();
         for (int i = 0; i < row.holes().size(); i++) {
             Drawing.Circle drawn = line.holes().get(i);
             Hole hole = row.holes().get(i);
-            holes.add(new Hole(hole.id(), own ? drawn.label().orElseThrow() : hole.label(), hole.at(), deviation(size(drawn.diameter()), usual)));
+            holes.add(new Hole(
+                    hole.id(),
+                    own ? drawn.label().orElseThrow() : hole.label(),
+                    hole.at(),
+                    deviation(size(drawn.diameter()), usual)));
         }
         return new Row(row.id(), row.name(), 1, List.of()).withHoles(holes);
     }
@@ -121,7 +153,10 @@ final class Landing {
             return Optional.empty();
         }
         Optional<Fastener> other = fastener(size);
-        return Optional.of(new Deviation(other.isPresent() ? Optional.empty() : Optional.of(Length.nm(size)), other, Optional.empty(),
+        return Optional.of(new Deviation(
+                other.isPresent() ? Optional.empty() : Optional.of(Length.nm(size)),
+                other,
+                Optional.empty(),
                 "drawn with a hole of " + Length.nm(size)));
     }
 
@@ -142,9 +177,11 @@ final class Landing {
         Catalogue catalogue = choices.catalogue();
         HeadStyle head = choices.fastener() instanceof Fastener.SolidRivet r ? r.head() : HeadStyle.FLUSH;
         String family = choices.fastener() instanceof Fastener.PulledRivet p ? p.family() : "iso15977";
-        Stream<Fastener> solid = catalogue.rivets().stream().filter(s -> s.head() == head && size(s.hole()) == hole)
+        Stream<Fastener> solid = catalogue.rivets().stream()
+                .filter(s -> s.head() == head && size(s.hole()) == hole)
                 .map((RivetSize s) -> new Fastener.SolidRivet(head, "AD", s.dash()));
-        Stream<Fastener> pulled = catalogue.pulled().stream().filter(s -> s.family().equals(family) && size(s.diameter().plus(BODY_LESS)) == hole)
+        Stream<Fastener> pulled = catalogue.pulled().stream()
+                .filter(s -> s.family().equals(family) && size(s.diameter().plus(BODY_LESS)) == hole)
                 .map((PulledSize s) -> new Fastener.PulledRivet(family, s.diameter(), false));
         boolean pulledFirst = choices.fastener() instanceof Fastener.PulledRivet;
         return (pulledFirst ? Stream.concat(pulled, solid) : Stream.concat(solid, pulled)).findFirst();

@@ -43,21 +43,38 @@ public record Template(String title, String hand, String viewed, String xToward,
         for (HoleReading r : reading.readings()) {
             hole(shapes, r.hole().at(), r.solution().hole(), r.hole().label());
             double beside = r.solution().hole().nanometres() / 2 + 0.8e6;
-            shapes.add(new Drawing.Words("WORDS", new Point(r.hole().at().x() + beside, r.hole().at().y() + 0.6e6), SMALL, r.label()));
+            shapes.add(new Drawing.Words(
+                    "WORDS", new Point(r.hole().at().x() + beside, r.hole().at().y() + 0.6e6), SMALL, r.label()));
         }
-        return new Template(ref.face().name(), Hands.banner(ref.assembly()), ref.face().viewed(), ref.face().xToward(), ref.face().yToward(),
+        return new Template(
+                ref.face().name(),
+                Hands.banner(ref.assembly()),
+                ref.face().viewed(),
+                ref.face().xToward(),
+                ref.face().yToward(),
                 new Drawing(shapes, List.of()));
     }
 
-    /** One row unrolled: a strip with every station as a running dimension in decimals, to the nearest 1/64 and in mm. */
+    /**
+     * One row unrolled: a strip with every station as a running dimension in decimals, to the nearest 1/64 and in mm.
+     */
     public static Template strip(Build.FaceRef ref, Row row, FaceReading reading) {
-        List<HoleReading> holes = row.holes().stream().flatMap(h -> reading.of(h.id()).stream()).toList();
-        List<Length> stations = Rows.running(holes.stream().map(h -> h.hole().at()).toList());
+        List<HoleReading> holes =
+                row.holes().stream().flatMap(h -> reading.of(h.id()).stream()).toList();
+        List<Length> stations =
+                Rows.running(holes.stream().map(h -> h.hole().at()).toList());
         List<Drawing.Shape> shapes = new ArrayList<>();
         double end = stations.isEmpty() ? 0 : stations.getLast().nanometres();
-        shapes.add(new Drawing.Path("STRIP", List.of(Corner.of(new Point(-END, -HALF_STRIP)), Corner.of(new Point(end + END, -HALF_STRIP)),
-                Corner.of(new Point(end + END, HALF_STRIP)), Corner.of(new Point(-END, HALF_STRIP))), true));
-        shapes.add(new Drawing.Path("STRIP", List.of(Corner.of(new Point(-END, 0)), Corner.of(new Point(end + END, 0))), false));
+        shapes.add(new Drawing.Path(
+                "STRIP",
+                List.of(
+                        Corner.of(new Point(-END, -HALF_STRIP)),
+                        Corner.of(new Point(end + END, -HALF_STRIP)),
+                        Corner.of(new Point(end + END, HALF_STRIP)),
+                        Corner.of(new Point(-END, HALF_STRIP))),
+                true));
+        shapes.add(new Drawing.Path(
+                "STRIP", List.of(Corner.of(new Point(-END, 0)), Corner.of(new Point(end + END, 0))), false));
         for (int i = 0; i < holes.size(); i++) {
             HoleReading r = holes.get(i);
             double x = stations.get(i).nanometres();
@@ -67,8 +84,13 @@ public record Template(String title, String hand, String viewed, String xToward,
             word(shapes, x, -9e6, LengthFormat.fraction(stations.get(i)).replace(" in", ""));
             word(shapes, x, -12e6, LengthFormat.figure(stations.get(i), Unit.MM, 3) + " mm");
         }
-        return new Template("Row " + row.name() + " of " + ref.face().name(), Hands.banner(ref.assembly()), ref.face().viewed(),
-                along(ref, holes), "", new Drawing(shapes, List.of()));
+        return new Template(
+                "Row " + row.name() + " of " + ref.face().name(),
+                Hands.banner(ref.assembly()),
+                ref.face().viewed(),
+                along(ref, holes),
+                "",
+                new Drawing(shapes, List.of()));
     }
 
     /** What lies toward the last hole of a row, in the words of the face. */
@@ -84,17 +106,34 @@ public record Template(String title, String hand, String viewed, String xToward,
         return holes.getLast().label() + (with ? ", " + word : ", away from " + word);
     }
 
-    /** The drawing with what a printed page says in words and with a bar of 100 mm under it: for formats that have no pages. */
+    /**
+     * The drawing with what a printed page says in words and with a bar of 100 mm under it: for formats that have no
+     * pages.
+     */
     public Drawing marked() {
         List<Drawing.Shape> shapes = new ArrayList<>(drawing.shapes());
         var box = drawing.box().orElse(new bucina.core.sheet.Box(0, 0, 0, 0));
         double y = box.minY() - 12e6;
-        shapes.add(new Drawing.Path("BAR", List.of(Corner.of(new Point(box.minX(), y)), Corner.of(new Point(box.minX() + 100e6, y))), false));
-        shapes.add(new Drawing.Path("BAR", List.of(Corner.of(new Point(box.minX(), y - 2e6)), Corner.of(new Point(box.minX(), y + 2e6))), false));
-        shapes.add(new Drawing.Path("BAR", List.of(Corner.of(new Point(box.minX() + 100e6, y - 2e6)), Corner.of(new Point(box.minX() + 100e6, y + 2e6))),
+        shapes.add(new Drawing.Path(
+                "BAR",
+                List.of(Corner.of(new Point(box.minX(), y)), Corner.of(new Point(box.minX() + 100e6, y))),
                 false));
-        String[] lines = {title + (hand.isEmpty() ? "" : ", " + hand), "This side up: seen " + viewed, "to the right: " + xToward + (yToward.isEmpty() ? ""
-                : ". up: " + yToward), "the bar is 100 mm long"};
+        shapes.add(new Drawing.Path(
+                "BAR",
+                List.of(Corner.of(new Point(box.minX(), y - 2e6)), Corner.of(new Point(box.minX(), y + 2e6))),
+                false));
+        shapes.add(new Drawing.Path(
+                "BAR",
+                List.of(
+                        Corner.of(new Point(box.minX() + 100e6, y - 2e6)),
+                        Corner.of(new Point(box.minX() + 100e6, y + 2e6))),
+                false));
+        String[] lines = {
+            title + (hand.isEmpty() ? "" : ", " + hand),
+            "This side up: seen " + viewed,
+            "to the right: " + xToward + (yToward.isEmpty() ? "" : ". up: " + yToward),
+            "the bar is 100 mm long"
+        };
         for (int i = 0; i < lines.length; i++) {
             shapes.add(new Drawing.Words("WORDS", new Point(box.minX(), y - 7e6 - i * 5e6), Length.mm(3), lines[i]));
         }
@@ -104,8 +143,14 @@ public record Template(String title, String hand, String viewed, String xToward,
     private static void hole(List<Drawing.Shape> shapes, Point at, Length diameter, int label) {
         shapes.add(new Drawing.Circle("HOLES", at, diameter, Optional.of(label)));
         double arm = diameter.nanometres() / 2 + 1.2e6;
-        shapes.add(new Drawing.Path("CROSSES", List.of(Corner.of(new Point(at.x() - arm, at.y())), Corner.of(new Point(at.x() + arm, at.y()))), false));
-        shapes.add(new Drawing.Path("CROSSES", List.of(Corner.of(new Point(at.x(), at.y() - arm)), Corner.of(new Point(at.x(), at.y() + arm))), false));
+        shapes.add(new Drawing.Path(
+                "CROSSES",
+                List.of(Corner.of(new Point(at.x() - arm, at.y())), Corner.of(new Point(at.x() + arm, at.y()))),
+                false));
+        shapes.add(new Drawing.Path(
+                "CROSSES",
+                List.of(Corner.of(new Point(at.x(), at.y() - arm)), Corner.of(new Point(at.x(), at.y() + arm))),
+                false));
     }
 
     private static void word(List<Drawing.Shape> shapes, double x, double y, String text) {

@@ -7,7 +7,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * The stop cage set on scrap and checked again while a row is cut. Diameters are across the top of the cone. Source: builders' practice, creep up on scrap of
+ * The stop cage set on scrap and checked again while a row is cut. Diameters are across the top of the cone. Source:
+ * builders' practice, creep up on scrap of
  * the same sheet, check every 20 to 30 holes.
  *
  * @param target    wished, over 0
@@ -18,11 +19,14 @@ import java.util.Optional;
  * @param checks    read on the work, after {@code every} holes each, in order, each over 0
  * @param every     holes from one check to the next, 1 or more
  */
-public record Coupon(Length target, Length under, Length over, Angle halfAngle, List<Length> scrap, List<Length> checks, int every) {
+public record Coupon(
+        Length target, Length under, Length over, Angle halfAngle, List<Length> scrap, List<Length> checks, int every) {
 
     /** A reading against the limits. */
     public enum Verdict {
-        SHALLOW, GOOD, DEEP
+        SHALLOW,
+        GOOD,
+        DEEP
     }
 
     /** Where the work stands. */
@@ -44,21 +48,28 @@ public record Coupon(Length target, Length under, Length over, Angle halfAngle, 
     public Coupon {
         scrap = List.copyOf(scrap);
         checks = List.copyOf(checks);
-        if (!target.positive() || !under.atLeast(Length.ZERO) || !over.atLeast(Length.ZERO) || !target.minus(under).positive()) {
+        if (!target.positive()
+                || !under.atLeast(Length.ZERO)
+                || !over.atLeast(Length.ZERO)
+                || !target.minus(under).positive()) {
             throw new InputException("A target of " + target + " with limits " + under + " under and " + over
-                    + " over: the target is over 0, the limits 0 or more and less than it, like .179 with .004 and .001");
+                    + " over: the target is over 0, the limits 0 or more and less than it, like .179 with "
+                    + ".004 and .001");
         }
         if (every < 1) {
             throw new InputException("A check every " + every + " holes: write 1 or more, like 25");
         }
         if (!checks.isEmpty() && (scrap.isEmpty() || judge(scrap.getLast(), target, under, over) != Verdict.GOOD)) {
-            throw new InputException("There are " + checks.size() + " checks on the work, but the last scrap reading is not within the limits "
-                    + target.minus(under) + " to " + target.plus(over) + ": set the cage on scrap first");
+            throw new InputException("There are " + checks.size()
+                    + " checks on the work, but the last scrap reading is not within the limits " + target.minus(under)
+                    + " to " + target.plus(over) + ": set the cage on scrap first");
         }
     }
 
     private static Verdict judge(Length read, Length target, Length under, Length over) {
-        return !read.atLeast(target.minus(under)) ? Verdict.SHALLOW : read.atMost(target.plus(over)) ? Verdict.GOOD : Verdict.DEEP;
+        return !read.atLeast(target.minus(under))
+                ? Verdict.SHALLOW
+                : read.atMost(target.plus(over)) ? Verdict.GOOD : Verdict.DEEP;
     }
 
     /** Narrowest that is good. */
@@ -95,13 +106,18 @@ public record Coupon(Length target, Length under, Length over, Angle halfAngle, 
         };
     }
 
-    /** How much deeper to set the stop for the target, {@code (target − read) / (2 tan θ)}; under 0 is back off; empty before the first reading. */
+    /**
+     * How much deeper to set the stop for the target, {@code (target − read) / (2 tan θ)}; under 0 is back off; empty
+     * before the first reading.
+     */
     public Optional<Length> deeper() {
         return last().map(read -> target.minus(read).times(1 / (2 * halfAngle.tan())));
     }
 
     private Optional<Length> last() {
-        return checks.isEmpty() ? scrap.isEmpty() ? Optional.empty() : Optional.of(scrap.getLast()) : Optional.of(checks.getLast());
+        return checks.isEmpty()
+                ? scrap.isEmpty() ? Optional.empty() : Optional.of(scrap.getLast())
+                : Optional.of(checks.getLast());
     }
 
     /** Holes cut on the work so far. */
@@ -122,7 +138,8 @@ public record Coupon(Length target, Length under, Length over, Angle halfAngle, 
     }
 
     /**
-     * Drift of the diameter with every hole cut, in nm: the slope of the straight line nearest to the scrap reading the work began with and the checks, by
+     * Drift of the diameter with every hole cut, in nm: the slope of the straight line nearest to the scrap reading
+     * the work began with and the checks, by
      * least squares. Empty under three readings.
      */
     public Optional<Double> drift() {
@@ -131,7 +148,9 @@ public record Coupon(Length target, Length under, Length over, Angle halfAngle, 
             return Optional.empty();
         }
         double meanX = every * (n - 1) / 2.0;
-        double mean = (scrap.getLast().nanometres() + checks.stream().mapToDouble(Length::nanometres).sum()) / n;
+        double mean = (scrap.getLast().nanometres()
+                        + checks.stream().mapToDouble(Length::nanometres).sum())
+                / n;
         double up = 0;
         double down = 0;
         for (int i = 0; i < n; i++) {
@@ -145,23 +164,36 @@ public record Coupon(Length target, Length under, Length over, Angle halfAngle, 
 
     /** Where the line stands at a hole, from the middle of the readings; empty without one. */
     public Optional<Length> line(double hole) {
-        double mean = scrap.isEmpty() ? 0 : (scrap.getLast().nanometres() + checks.stream().mapToDouble(Length::nanometres).sum()) / (checks.size() + 1);
+        double mean = scrap.isEmpty()
+                ? 0
+                : (scrap.getLast().nanometres()
+                                + checks.stream()
+                                        .mapToDouble(Length::nanometres)
+                                        .sum())
+                        / (checks.size() + 1);
         return drift().map(d -> Length.nm(mean + d * (hole - every * checks.size() / 2.0)));
     }
 
-    /** The last hole at which the line still lies within the limits; empty if it does not leave them, or the last check is out already. */
+    /**
+     * The last hole at which the line still lies within the limits; empty if it does not leave them, or the last check
+     * is out already.
+     */
     public Optional<Integer> crossing() {
         if (state() != State.CUT) {
             return Optional.empty();
         }
         return drift().filter(d -> Math.abs(d) > 1e-9).map(d -> {
             double limit = (d > 0 ? high() : low()).nanometres();
-            double at = every * checks.size() / 2.0 + (limit - line(every * checks.size() / 2.0).orElseThrow().nanometres()) / d;
+            double at = every * checks.size() / 2.0
+                    + (limit - line(every * checks.size() / 2.0).orElseThrow().nanometres()) / d;
             return (int) Math.clamp(Math.floor(at + 1e-6), 0, 1_000_000);
         });
     }
 
-    /** The hole to check next: {@code every} on, or sooner where the line leaves the limits before; always at least one on. */
+    /**
+     * The hole to check next: {@code every} on, or sooner where the line leaves the limits before; always at least one
+     * on.
+     */
     public int next() {
         return Math.max(cut() + 1, Math.min(cut() + every, crossing().orElse(Integer.MAX_VALUE)));
     }

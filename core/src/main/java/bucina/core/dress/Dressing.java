@@ -36,29 +36,42 @@ public record Dressing(List<Ply> plies) {
 
     /** Plain holes all the way. */
     public static Dressing plain(List<Length> layers) {
-        return new Dressing(layers.stream().map(t -> new Ply(t, Dress.PLAIN, Sentence.of("A protruding head wants a plain hole."))).toList());
+        return new Dressing(layers.stream()
+                .map(t -> new Ply(t, Dress.PLAIN, Sentence.of("A protruding head wants a plain hole.")))
+                .toList());
     }
 
     /** Every sheet dimpled, as the plan asks; a sheet too thick to dimple cold is {@link Dress#IMPOSSIBLE}. */
     public static Dressing dimpled(List<Length> layers, RuleSet rules) {
         Length most = rules.length(RuleKey.COLD_DIMPLE_MOST);
-        return new Dressing(layers.stream().map(t -> t.atMost(most)
-                ? new Ply(t, Dress.DIMPLE, Sentence.of("The plan dimples every sheet."))
-                : new Ply(t, Dress.IMPOSSIBLE, Sentence.of("{} is over {}, the most that is dimpled cold.", t, most))).toList());
+        return new Dressing(layers.stream()
+                .map(t -> t.atMost(most)
+                        ? new Ply(t, Dress.DIMPLE, Sentence.of("The plan dimples every sheet."))
+                        : new Ply(
+                                t,
+                                Dress.IMPOSSIBLE,
+                                Sentence.of("{} is over {}, the most that is dimpled cold.", t, most)))
+                .toList());
     }
 
     /** The first sheet countersunk, as the plan asks, whatever its thickness; the rest plain. */
     public static Dressing countersunk(List<Length> layers) {
         List<Ply> plies = new ArrayList<>();
         for (Length t : layers) {
-            plies.add(plies.isEmpty() ? new Ply(t, Dress.COUNTERSINK, Sentence.of("The plan countersinks the sheet under the head."))
-                    : new Ply(t, Dress.PLAIN, Sentence.of("Under a countersunk sheet.")));
+            plies.add(
+                    plies.isEmpty()
+                            ? new Ply(
+                                    t,
+                                    Dress.COUNTERSINK,
+                                    Sentence.of("The plan countersinks the sheet under the head."))
+                            : new Ply(t, Dress.PLAIN, Sentence.of("Under a countersunk sheet.")));
         }
         return new Dressing(plies);
     }
 
     /**
-     * Worked out: the first sheet that the school lets take the head (or the nest) is countersunk, thinner ones above it are dimpled, all
+     * Worked out: the first sheet that the school lets take the head (or the nest) is countersunk, thinner ones above
+     * it are dimpled, all
      * below stays plain. A sheet that can be neither is {@link Dress#IMPOSSIBLE}.
      */
     public static Dressing workOut(List<Length> layers, FlushHead head, RuleSet rules) {
@@ -73,15 +86,33 @@ public record Dressing(List<Ply> plies) {
                 plies.add(new Ply(t, Dress.PLAIN, Sentence.of("The sheet above takes the head.")));
             } else if (school.allows(depth, t)) {
                 taken = true;
-                plies.add(new Ply(t, Dress.COUNTERSINK, Sentence.of((dimpled.positive() ? "Nest" : "Head") + " {} deep fits in {} ("
-                        + school.word() + ").", depth, t)));
+                plies.add(new Ply(
+                        t,
+                        Dress.COUNTERSINK,
+                        Sentence.of(
+                                (dimpled.positive() ? "Nest" : "Head") + " {} deep fits in {} (" + school.word() + ").",
+                                depth,
+                                t)));
             } else if (t.atMost(most)) {
                 dimpled = dimpled.plus(t);
-                plies.add(new Ply(t, Dress.DIMPLE, Sentence.of("{} is too thin for a " + (plies.isEmpty() ? "head" : "nest") + " {} deep ("
-                        + school.word() + ").", t, depth)));
+                plies.add(new Ply(
+                        t,
+                        Dress.DIMPLE,
+                        Sentence.of(
+                                "{} is too thin for a " + (plies.isEmpty() ? "head" : "nest") + " {} deep ("
+                                        + school.word() + ").",
+                                t,
+                                depth)));
             } else {
-                plies.add(new Ply(t, Dress.IMPOSSIBLE, Sentence.of("{} is too thin for {} deep (" + school.word() + ") and over {}, the most "
-                        + "that is dimpled cold.", t, depth, most)));
+                plies.add(new Ply(
+                        t,
+                        Dress.IMPOSSIBLE,
+                        Sentence.of(
+                                "{} is too thin for {} deep (" + school.word() + ") and over {}, the most "
+                                        + "that is dimpled cold.",
+                                t,
+                                depth,
+                                most)));
                 taken = true;
             }
         }

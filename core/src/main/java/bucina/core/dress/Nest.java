@@ -17,11 +17,14 @@ public record Nest(FlushHead head, Length dimpled, Length sub, Length hole, Coun
 
     public Nest {
         if (!dimpled.atLeast(Length.ZERO) || !sub.positive() || !hole.positive()) {
-            throw new InputException("Dimpled sheets of " + dimpled + " over a sheet of " + sub + " with a hole of " + hole
-                    + ": the sheet and the hole are over 0, the dimpled sheets 0 or more, like .032 over .063 with #40");
+            throw new InputException(
+                    "Dimpled sheets of " + dimpled + " over a sheet of " + sub + " with a hole of " + hole
+                            + ": the sheet and the hole are over 0, the dimpled sheets 0 or more, like .032 over "
+                            + ".063 with #40");
         }
         if (!head.nestDiameter(dimpled).minus(hole).positive()) {
-            throw new InputException("The hole of " + hole + " is as wide as the nest of " + head.nestDiameter(dimpled) + ": give a smaller hole, like #40");
+            throw new InputException("The hole of " + hole + " is as wide as the nest of " + head.nestDiameter(dimpled)
+                    + ": give a smaller hole, like #40");
         }
     }
 

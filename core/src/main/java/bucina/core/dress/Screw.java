@@ -17,7 +17,8 @@ public record Screw(String size, Length shank, Length sharp, Length typical, Str
 
     public Screw {
         if (!(shank.positive() && sharp.compareTo(typical) >= 0 && typical.compareTo(hole) > 0)) {
-            throw new IllegalArgumentException("a screw's head of " + sharp + " (as made " + typical + ") is wider than its hole of " + hole);
+            throw new IllegalArgumentException(
+                    "a screw's head of " + sharp + " (as made " + typical + ") is wider than its hole of " + hole);
         }
     }
 

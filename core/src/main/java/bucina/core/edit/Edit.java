@@ -15,12 +15,14 @@ import java.util.function.UnaryOperator;
 /** One face, group, row or layer put in the place of what it was. */
 public final class Edit {
 
-    private Edit() {
-    }
+    private Edit() {}
 
     /** The build with a face changed. */
     public static Build face(Build build, Id.Face id, UnaryOperator<Face> change) {
-        Face face = build.faces().stream().map(Build.FaceRef::face).filter(f -> f.id().equals(id)).findFirst()
+        Face face = build.faces().stream()
+                .map(Build.FaceRef::face)
+                .filter(f -> f.id().equals(id))
+                .findFirst()
                 .orElseThrow(() -> new InputException("that face is no longer in the build: undo, or make it again"));
         return build.with(change.apply(face), build.nextId());
     }
@@ -42,13 +44,22 @@ public final class Edit {
 
     /** The build with a row changed. */
     public static Build row(Build build, Id.Row id, UnaryOperator<Row> change) {
-        return group(build, owner(build, id).id(), g -> g.withRows(g.rows().stream().map(r -> r.id().equals(id) ? change.apply(r) : r).toList()));
+        return group(
+                build,
+                owner(build, id).id(),
+                g -> g.withRows(g.rows().stream()
+                        .map(r -> r.id().equals(id) ? change.apply(r) : r)
+                        .toList()));
     }
 
     /** The build with a layer changed. */
     public static Build layer(Build build, Id.Layer id, UnaryOperator<Layer> change) {
         Face face = faceOf(build, id);
-        return build.with(face.withLayers(face.layers().stream().map(l -> l.id().equals(id) ? change.apply(l) : l).toList()), build.nextId());
+        return build.with(
+                face.withLayers(face.layers().stream()
+                        .map(l -> l.id().equals(id) ? change.apply(l) : l)
+                        .toList()),
+                build.nextId());
     }
 
     /** The group a row belongs to. */
@@ -65,23 +76,35 @@ public final class Edit {
 
     /** The row with this id. */
     public static Row row(Build build, Id.Row id) {
-        return owner(build, id).rows().stream().filter(r -> r.id().equals(id)).findFirst().orElseThrow();
+        return owner(build, id).rows().stream()
+                .filter(r -> r.id().equals(id))
+                .findFirst()
+                .orElseThrow();
     }
 
     /** The face a layer belongs to. */
     public static Face faceOf(Build build, Id.Layer id) {
-        return build.faces().stream().map(Build.FaceRef::face).filter(f -> f.layers().stream().anyMatch(l -> l.id().equals(id))).findFirst()
+        return build.faces().stream()
+                .map(Build.FaceRef::face)
+                .filter(f -> f.layers().stream().anyMatch(l -> l.id().equals(id)))
+                .findFirst()
                 .orElseThrow(() -> new InputException("that sheet is no longer in the build: undo, or make it again"));
     }
 
     /** The face a group belongs to; empty if it is gone. */
     public static Optional<Face> faceOf(Build build, Id.Group id) {
-        return build.faces().stream().map(Build.FaceRef::face).filter(f -> f.groups().stream().anyMatch(g -> g.id().equals(id))).findFirst();
+        return build.faces().stream()
+                .map(Build.FaceRef::face)
+                .filter(f -> f.groups().stream().anyMatch(g -> g.id().equals(id)))
+                .findFirst();
     }
 
     /** A row name that the face does not have yet: R1, R2 and so on. */
     public static String freeRowName(Face face) {
-        List<String> taken = face.groups().stream().flatMap(g -> g.rows().stream()).map(Row::name).toList();
+        List<String> taken = face.groups().stream()
+                .flatMap(g -> g.rows().stream())
+                .map(Row::name)
+                .toList();
         int n = 1;
         while (taken.contains("R" + n)) {
             n++;

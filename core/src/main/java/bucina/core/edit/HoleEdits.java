@@ -18,27 +18,47 @@ import java.util.function.UnaryOperator;
 /** Changes of holes and rows. */
 public final class HoleEdits {
 
-    private HoleEdits() {
-    }
+    private HoleEdits() {}
 
     /** Holes moved by a distance in nm each way. */
     public static Build move(Build build, Set<Id.Hole> holes, double dx, double dy) {
-        return rows(build, row -> row.holes().stream().anyMatch(h -> holes.contains(h.id()))
-                ? row.withHoles(row.holes().stream().map(h -> holes.contains(h.id()) ? h.to(new Point(h.at().x() + dx, h.at().y() + dy)) : h).toList()) : row);
+        return rows(
+                build,
+                row -> row.holes().stream().anyMatch(h -> holes.contains(h.id()))
+                        ? row.withHoles(row.holes().stream()
+                                .map(h ->
+                                        holes.contains(h.id()) ? h.to(new Point(h.at().x() + dx, h.at().y() + dy)) : h)
+                                .toList())
+                        : row);
     }
 
     /** One hole put at a place. */
     public static Build place(Build build, Id.Hole hole, Point at) {
-        return rows(build, row -> row.holes().stream().anyMatch(h -> h.id().equals(hole))
-                ? row.withHoles(row.holes().stream().map(h -> h.id().equals(hole) ? h.to(at) : h).toList()) : row);
+        return rows(
+                build,
+                row -> row.holes().stream().anyMatch(h -> h.id().equals(hole))
+                        ? row.withHoles(row.holes().stream()
+                                .map(h -> h.id().equals(hole) ? h.to(at) : h)
+                                .toList())
+                        : row);
     }
 
     /** Holes taken away; a row left with none goes too. Their labels are not used again. */
     public static Build delete(Build build, Set<Id.Hole> holes) {
-        Build next = rows(build, row -> row.holes().stream().anyMatch(h -> holes.contains(h.id()))
-                ? row.withHoles(row.holes().stream().filter(h -> !holes.contains(h.id())).toList()) : row);
-        return groups(next, g -> g.rows().stream().anyMatch(r -> r.holes().isEmpty()) ? g.withRows(g.rows().stream().filter(r -> !r.holes().isEmpty()).toList())
-                : g);
+        Build next = rows(
+                build,
+                row -> row.holes().stream().anyMatch(h -> holes.contains(h.id()))
+                        ? row.withHoles(row.holes().stream()
+                                .filter(h -> !holes.contains(h.id()))
+                                .toList())
+                        : row);
+        return groups(
+                next,
+                g -> g.rows().stream().anyMatch(r -> r.holes().isEmpty())
+                        ? g.withRows(g.rows().stream()
+                                .filter(r -> !r.holes().isEmpty())
+                                .toList())
+                        : g);
     }
 
     private static Build rows(Build build, UnaryOperator<Row> change) {
@@ -75,10 +95,11 @@ public final class HoleEdits {
     public static Build add(Build build, Id.Row id, Point at) {
         Hole hole = new Hole(new Id.Hole(build.nextId()), Edit.row(build, id).nextLabel(), at, Optional.empty());
         return Edit.row(build, id, row -> {
-            List<Hole> holes = new ArrayList<>(row.holes());
-            holes.add(between(holes, at), hole);
-            return row.withHoles(holes);
-        }).withNextId(build.nextId() + 1);
+                    List<Hole> holes = new ArrayList<>(row.holes());
+                    holes.add(between(holes, at), hole);
+                    return row.withHoles(holes);
+                })
+                .withNextId(build.nextId() + 1);
     }
 
     private static int between(List<Hole> holes, Point at) {
@@ -86,7 +107,11 @@ public final class HoleEdits {
         double least = holes.isEmpty() ? 0 : holes.getLast().at().to(at).nanometres();
         for (int i = 0; i < holes.size(); i++) {
             double to = holes.get(i).at().to(at).nanometres();
-            double more = i == 0 ? to : holes.get(i - 1).at().to(at).nanometres() + to - holes.get(i - 1).at().to(holes.get(i).at()).nanometres();
+            double more = i == 0
+                    ? to
+                    : holes.get(i - 1).at().to(at).nanometres()
+                            + to
+                            - holes.get(i - 1).at().to(holes.get(i).at()).nanometres();
             if (more < least) {
                 least = more;
                 best = i;
@@ -102,9 +127,14 @@ public final class HoleEdits {
         Row row = Edit.row(build, id);
         int at = row.holes().stream().map(Hole::id).toList().indexOf(before);
         if (at <= 0) {
-            throw new InputException("row " + row.name() + " cannot be parted before its first hole: choose a hole farther on");
+            throw new InputException(
+                    "row " + row.name() + " cannot be parted before its first hole: choose a hole farther on");
         }
-        Row rest = new Row(new Id.Row(build.nextId()), Edit.freeRowName(face), row.nextLabel(), row.holes().subList(at, row.holes().size()));
+        Row rest = new Row(
+                new Id.Row(build.nextId()),
+                Edit.freeRowName(face),
+                row.nextLabel(),
+                row.holes().subList(at, row.holes().size()));
         List<Row> rows = new ArrayList<>();
         for (Row r : group.rows()) {
             rows.add(r == row ? row.withHoles(row.holes().subList(0, at)) : r);
@@ -115,11 +145,15 @@ public final class HoleEdits {
         return Edit.group(build, group.id(), g -> g.withRows(rows)).withNextId(build.nextId() + 1);
     }
 
-    /** Two rows of one group made one, the nearer ends together. Holes of the second get new labels where the first has theirs. */
+    /**
+     * Two rows of one group made one, the nearer ends together. Holes of the second get new labels where the first has
+     * theirs.
+     */
     public static Build join(Build build, Id.Row first, Id.Row second) {
         Group group = Edit.owner(build, first);
         if (first.equals(second) || group.rows().stream().noneMatch(r -> r.id().equals(second))) {
-            throw new InputException("only two rows of one group can be joined: row " + Edit.row(build, first).name() + " belongs to " + group.code());
+            throw new InputException("only two rows of one group can be joined: row "
+                    + Edit.row(build, first).name() + " belongs to " + group.code());
         }
         Row a = Edit.row(build, first);
         Row b = Edit.row(build, second);
@@ -130,10 +164,17 @@ public final class HoleEdits {
         List<Hole> holes = new ArrayList<>();
         for (Hole hole : joined) {
             boolean own = a.holes().contains(hole);
-            holes.add(own || labels.add(hole.label()) ? hole : new Hole(hole.id(), next++, hole.at(), hole.deviation()));
+            holes.add(
+                    own || labels.add(hole.label()) ? hole : new Hole(hole.id(), next++, hole.at(), hole.deviation()));
         }
         Row one = new Row(a.id(), a.name(), next, holes);
-        return Edit.group(build, group.id(), g -> g.withRows(g.rows().stream().filter(r -> r != b).map(r -> r == a ? one : r).toList()));
+        return Edit.group(
+                build,
+                group.id(),
+                g -> g.withRows(g.rows().stream()
+                        .filter(r -> r != b)
+                        .map(r -> r == a ? one : r)
+                        .toList()));
     }
 
     private static List<Hole> joined(List<Hole> a, List<Hole> b) {
@@ -149,8 +190,11 @@ public final class HoleEdits {
                 }
             }
         }
-        return chosen.getFirst() == a.getFirst() || chosen.getLast() == a.getLast() || chosen.indexOf(a.getFirst()) < chosen.indexOf(a.getLast())
-                ? chosen : chosen.reversed();
+        return chosen.getFirst() == a.getFirst()
+                        || chosen.getLast() == a.getLast()
+                        || chosen.indexOf(a.getFirst()) < chosen.indexOf(a.getLast())
+                ? chosen
+                : chosen.reversed();
     }
 
     /** One end of a row put elsewhere; the holes between keep their shares of the length. */
@@ -164,12 +208,14 @@ public final class HoleEdits {
             double square = dx * dx + dy * dy;
             double c = square == 0 ? 1 : ((to.x() - fixed.x()) * dx + (to.y() - fixed.y()) * dy) / square;
             double s = square == 0 ? 0 : ((to.y() - fixed.y()) * dx - (to.x() - fixed.x()) * dy) / square;
-            return row.withHoles(holes.stream().map(h -> {
-                double x = h.at().x() - fixed.x();
-                double y = h.at().y() - fixed.y();
-                boolean end = h == (last ? holes.getLast() : holes.getFirst());
-                return h.to(end ? to : new Point(fixed.x() + c * x - s * y, fixed.y() + s * x + c * y));
-            }).toList());
+            return row.withHoles(holes.stream()
+                    .map(h -> {
+                        double x = h.at().x() - fixed.x();
+                        double y = h.at().y() - fixed.y();
+                        boolean end = h == (last ? holes.getLast() : holes.getFirst());
+                        return h.to(end ? to : new Point(fixed.x() + c * x - s * y, fixed.y() + s * x + c * y));
+                    })
+                    .toList());
         });
     }
 
@@ -183,8 +229,10 @@ public final class HoleEdits {
             List<Hole> holes = new ArrayList<>();
             int label = row.nextLabel();
             for (int i = 0; i < points.size(); i++) {
-                holes.add(i < row.holes().size() ? row.holes().get(i).to(points.get(i))
-                        : new Hole(new Id.Hole(next[0]++), label++, points.get(i), Optional.empty()));
+                holes.add(
+                        i < row.holes().size()
+                                ? row.holes().get(i).to(points.get(i))
+                                : new Hole(new Id.Hole(next[0]++), label++, points.get(i), Optional.empty()));
             }
             return row.withHoles(holes);
         });
@@ -193,13 +241,15 @@ public final class HoleEdits {
 
     /** A row of new holes added to a group. */
     public static Build addRow(Build build, Id.Group group, List<Point> points) {
-        Face face = Edit.faceOf(build, group).orElseThrow(() -> new InputException("that group is no longer in the build"));
+        Face face =
+                Edit.faceOf(build, group).orElseThrow(() -> new InputException("that group is no longer in the build"));
         Row row = row(build.nextId(), Edit.freeRowName(face), points);
         return Edit.group(build, group, g -> {
-            List<Row> rows = new ArrayList<>(g.rows());
-            rows.add(row);
-            return g.withRows(rows);
-        }).withNextId(build.nextId() + 1 + points.size());
+                    List<Row> rows = new ArrayList<>(g.rows());
+                    rows.add(row);
+                    return g.withRows(rows);
+                })
+                .withNextId(build.nextId() + 1 + points.size());
     }
 
     /** A row of new holes; it takes the id {@code next} and its holes those after it. */

@@ -27,13 +27,15 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
-/** Nut plates put behind a face: a plate is a layer of its lug rivets' stack, so that they get lengths, dressing and edge checks like all others. */
+/**
+ * Nut plates put behind a face: a plate is a layer of its lug rivets' stack, so that they get lengths, dressing and
+ * edge checks like all others.
+ */
 public final class NutPlateEdits {
 
     private static final String PLATE = "Nut plate ";
 
-    private NutPlateEdits() {
-    }
+    private NutPlateEdits() {}
 
     /** True for a sheet that is a nut plate. */
     public static boolean isPlate(Layer layer) {
@@ -44,32 +46,40 @@ public final class NutPlateEdits {
     public static ScrewPattern pattern(Row row) {
         List<Point> at = row.holes().stream().map(Hole::at).toList();
         int n = at.size();
-        boolean ring = n >= 4 && at.getLast().to(at.getFirst()).nanometres() <= 1.5 * at.get(0).to(at.get(1)).nanometres();
+        boolean ring = n >= 4
+                && at.getLast().to(at.getFirst()).nanometres()
+                        <= 1.5 * at.get(0).to(at.get(1)).nanometres();
         List<ScrewPattern.Screw> screws = new ArrayList<>();
         for (int i = 0; i < n; i++) {
             Point before = at.get(ring ? (i + n - 1) % n : Math.max(0, i - 1));
             Point after = at.get(ring ? (i + 1) % n : Math.min(n - 1, i + 1));
-            screws.add(new ScrewPattern.Screw(at.get(i), Math.toDegrees(Math.atan2(after.y() - before.y(), after.x() - before.x()))));
+            screws.add(new ScrewPattern.Screw(
+                    at.get(i), Math.toDegrees(Math.atan2(after.y() - before.y(), after.x() - before.x()))));
         }
         return new ScrewPattern(screws);
     }
 
     /** A pattern moved so that its origin lies at a point. */
     public static ScrewPattern at(ScrewPattern pattern, Point origin) {
-        return new ScrewPattern(pattern.screws().stream().map(s -> new ScrewPattern.Screw(new Point(s.at().x() + origin.x(), s.at().y() + origin.y()),
-                s.along()))
+        return new ScrewPattern(pattern.screws().stream()
+                .map(s ->
+                        new ScrewPattern.Screw(new Point(s.at().x() + origin.x(), s.at().y() + origin.y()), s.along()))
                 .toList());
     }
 
     /**
-     * Lays plates behind a face: they keep clear of its holes, of the edges of the sheet that they lie on, the last that covers the screws, and of what lies
+     * Lays plates behind a face: they keep clear of its holes, of the edges of the sheet that they lie on, the last
+     * that covers the screws, and of what lies
      * behind that sheet or stands there.
      */
     public static NutPlateLayout lay(Face face, ScrewPattern pattern, NutPlate plate, RuleSet rules) {
         Set<Point> screws = new HashSet<>();
         pattern.screws().forEach(s -> screws.add(s.at()));
-        List<Point> taken = face.groups().stream().flatMap(g -> g.rows().stream()).flatMap(r -> r.holes().stream()).map(Hole::at).filter(p ->
-                !screws.contains(p))
+        List<Point> taken = face.groups().stream()
+                .flatMap(g -> g.rows().stream())
+                .flatMap(r -> r.holes().stream())
+                .map(Hole::at)
+                .filter(p -> !screws.contains(p))
                 .toList();
         List<Layer> layers = face.layers();
         int on = layers.size() - 1;
@@ -78,10 +88,19 @@ public final class NutPlateEdits {
         }
         List<NutPlateLayout.Behind> behind = new ArrayList<>();
         for (int i = on + 1; on >= 0 && i < layers.size(); i++) {
-            behind.add(new NutPlateLayout.Behind(layers.get(i).name(), layers.get(i).outline()));
+            behind.add(new NutPlateLayout.Behind(
+                    layers.get(i).name(), layers.get(i).outline()));
         }
-        face.zones().stream().filter(z -> z.kind() == Zone.Kind.BEHIND).forEach(z -> behind.add(new NutPlateLayout.Behind(z.name(), z.outline())));
-        return NutPlateLayout.of(pattern, plate, rules, on < 0 ? Optional.empty() : Optional.of(layers.get(on).outline()), taken, behind);
+        face.zones().stream()
+                .filter(z -> z.kind() == Zone.Kind.BEHIND)
+                .forEach(z -> behind.add(new NutPlateLayout.Behind(z.name(), z.outline())));
+        return NutPlateLayout.of(
+                pattern,
+                plate,
+                rules,
+                on < 0 ? Optional.empty() : Optional.of(layers.get(on).outline()),
+                taken,
+                behind);
     }
 
     private static boolean covers(Layer layer, ScrewPattern pattern) {
@@ -89,7 +108,8 @@ public final class NutPlateEdits {
     }
 
     /**
-     * The build with the plates on the far side of a face, a group of their lug rivets, and a group of the screws where they are not there yet.
+     * The build with the plates on the far side of a face, a group of their lug rivets, and a group of the screws
+     * where they are not there yet.
      *
      * @param lug    thickness of the lugs as measured, over 0
      * @param screws true to add the screws too
@@ -98,12 +118,16 @@ public final class NutPlateEdits {
         if (!lug.positive()) {
             throw new InputException("The lugs are " + lug + " thick: measure one, it is over 0, like .025");
         }
-        Face face = build.faces().stream().map(Build.FaceRef::face).filter(f -> f.id().equals(on)).findFirst()
+        Face face = build.faces().stream()
+                .map(Build.FaceRef::face)
+                .filter(f -> f.id().equals(on))
+                .findFirst()
                 .orElseThrow(() -> new InputException("that face is no longer in the build: undo, or make it again"));
         long next = build.nextId();
         NutPlate plate = layout.plate();
         int order = build.parts().stream().mapToInt(Part::fittingOrder).max().orElse(0);
-        Part part = new Part(new Id.Part(next++), free(build, "Nut plates #" + plate.size()), Material.parse("STEEL"), order, true);
+        Part part = new Part(
+                new Id.Part(next++), free(build, "Nut plates #" + plate.size()), Material.parse("STEEL"), order, true);
         List<Layer> layers = new ArrayList<>(face.layers());
         List<Hole> lugs = new ArrayList<>();
         List<Hole> holes = new ArrayList<>();
@@ -115,11 +139,22 @@ public final class NutPlateEdits {
                 lugs.add(new Hole(new Id.Hole(next++), lugs.size() + 1, p, Optional.empty()));
             }
         }
-        Fastener.SolidRivet rivet = new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", (int) Math.round(plate.rivet().in() * 32));
+        Fastener.SolidRivet rivet = new Fastener.SolidRivet(
+                HeadStyle.FLUSH, "AD", (int) Math.round(plate.rivet().in() * 32));
         Face with = face.withLayers(layers);
         Row row = new Row(new Id.Row(next++), Edit.freeRowName(with), lugs.size() + 1, lugs);
-        with = with.plus(new Group(new Id.Group(next++), Edit.freeCode(build, "NP"), "Nut plate lugs", rivet, false, Preparation.AUTO, "", List.of(row),
-                Optional.empty(), Set.of(), Set.of()));
+        with = with.plus(new Group(
+                new Id.Group(next++),
+                Edit.freeCode(build, "NP"),
+                "Nut plate lugs",
+                rivet,
+                false,
+                Preparation.AUTO,
+                "",
+                List.of(row),
+                Optional.empty(),
+                Set.of(),
+                Set.of()));
         Build after = build.withParts(plus(build.parts(), part), next).with(with, next);
         if (!screws) {
             return after.checked();
@@ -127,8 +162,18 @@ public final class NutPlateEdits {
         Length shank = plate.hole().minus(Length.in(.002));
         Fastener.Hardware screw = new Fastener.Hardware("Screw #" + plate.size(), shank, plate.hole(), true);
         Row of = new Row(new Id.Row(next++), Edit.freeRowName(with), holes.size() + 1, holes);
-        with = with.plus(new Group(new Id.Group(next++), Edit.freeCode(after, "NS"), "Screws #" + plate.size(), screw, false, Preparation.NONE, "", List.of(of),
-                Optional.empty(), Set.of(), Set.of()));
+        with = with.plus(new Group(
+                new Id.Group(next++),
+                Edit.freeCode(after, "NS"),
+                "Screws #" + plate.size(),
+                screw,
+                false,
+                Preparation.NONE,
+                "",
+                List.of(of),
+                Optional.empty(),
+                Set.of(),
+                Set.of()));
         return after.with(with, next).checked();
     }
 
@@ -149,21 +194,31 @@ public final class NutPlateEdits {
 
     /** How many plates lie another way than along the edge. */
     public static long turned(ScrewPattern pattern, NutPlateLayout layout) {
-        return java.util.stream.IntStream.range(0, layout.plates().size()).filter(i -> Math.abs(Math.sin(Math.toRadians(layout.plates().get(i).turn()
-                - pattern.screws().get(i).along()))) > 1e-6).count();
+        return java.util.stream.IntStream.range(0, layout.plates().size())
+                .filter(i ->
+                        Math.abs(Math.sin(Math.toRadians(layout.plates().get(i).turn()
+                                        - pattern.screws().get(i).along())))
+                                > 1e-6)
+                .count();
     }
 
     /** The drilling order of one plate, a sentence a step: the plate stays square to its screw. */
     public static List<String> steps(NutPlate plate) {
-        return List.of("Drill the screw hole " + plate.drill() + ".", "Run a screw through and thread the plate on a turn or so: its lock must not be worn.",
-                "Turn it as drawn, drill one lug rivet #40, cleco it, drill " + (plate.places().size() > 2 ? "the others." : "the other."),
-                        "Take it off, deburr, dimple or countersink.",
+        return List.of(
+                "Drill the screw hole " + plate.drill() + ".",
+                "Run a screw through and thread the plate on a turn or so: its lock must not be worn.",
+                "Turn it as drawn, drill one lug rivet #40, cleco it, drill "
+                        + (plate.places().size() > 2 ? "the others." : "the other."),
+                "Take it off, deburr, dimple or countersink.",
                 "Set one rivet, then the other, with the screw holding the plate flat.");
     }
 
     /** Rows of the face that could be screws: their holes take no rivet. */
     public static List<Row> screwRows(Face face) {
-        return face.groups().stream().filter(g -> g.fastener() instanceof Fastener.Hardware).flatMap(g -> g.rows().stream())
-                .sorted(Comparator.comparing(Row::name)).toList();
+        return face.groups().stream()
+                .filter(g -> g.fastener() instanceof Fastener.Hardware)
+                .flatMap(g -> g.rows().stream())
+                .sorted(Comparator.comparing(Row::name))
+                .toList();
     }
 }

@@ -20,11 +20,11 @@ import java.util.stream.Collectors;
 /** Changes of the sheets of a face and of what lies on it. */
 public final class SheetEdits {
 
-    private SheetEdits() {
-    }
+    private SheetEdits() {}
 
     /**
-     * A straight edge of a sheet moved square to itself; its ends slide along the neighbouring edges where those are straight, so that they keep
+     * A straight edge of a sheet moved square to itself; its ends slide along the neighbouring edges where those are
+     * straight, so that they keep
      * their direction. Bend tangents of the layer stay.
      *
      * @param edge number of the edge in the outer ring, from 0
@@ -53,7 +53,9 @@ public final class SheetEdits {
         Corner after = corners.get((edge + 1) % n);
         List<Corner> next = new ArrayList<>(corners);
         next.set(edge, Corner.of(before.bulge() == 0 ? meet(before.at(), a, a2, b2) : a2));
-        next.set((edge + 1) % n, new Corner(after.bulge() == 0 ? meet(corners.get((edge + 2) % n).at(), b, a2, b2) : b2, after.bulge()));
+        next.set(
+                (edge + 1) % n,
+                new Corner(after.bulge() == 0 ? meet(corners.get((edge + 2) % n).at(), b, a2, b2) : b2, after.bulge()));
         return new Outline(new Ring(next), outline.openings());
     }
 
@@ -67,7 +69,10 @@ public final class SheetEdits {
         return sum;
     }
 
-    /** Where the line through p and q meets the line through r and s; r or s, whichever is nearer to q, where they are parallel. */
+    /**
+     * Where the line through p and q meets the line through r and s; r or s, whichever is nearer to q, where they are
+     * parallel.
+     */
     private static Point meet(Point p, Point q, Point r, Point s) {
         double dx = q.x() - p.x();
         double dy = q.y() - p.y();
@@ -86,7 +91,8 @@ public final class SheetEdits {
         return Edit.layer(build, id, layer -> {
             List<Corner> corners = new ArrayList<>(layer.outline().outer().corners());
             corners.set(corner, new Corner(to, corners.get(corner).bulge()));
-            return layer.withOutline(new Outline(new Ring(corners), layer.outline().openings()));
+            return layer.withOutline(
+                    new Outline(new Ring(corners), layer.outline().openings()));
         });
     }
 
@@ -97,7 +103,8 @@ public final class SheetEdits {
         int at = layers.stream().map(Layer::id).toList().indexOf(id);
         int to = nearer ? at - 1 : at + 1;
         if (to < 0 || to >= layers.size()) {
-            throw new InputException(layers.get(at).name() + " is the " + (nearer ? "nearest" : "farthest") + " sheet already");
+            throw new InputException(
+                    layers.get(at).name() + " is the " + (nearer ? "nearest" : "farthest") + " sheet already");
         }
         layers.add(to, layers.remove(at));
         return build.with(face.withLayers(layers), build.nextId());
@@ -106,10 +113,29 @@ public final class SheetEdits {
     /** A layer taken off a face; groups no longer expect or clear it. */
     public static Build drop(Build build, Id.Layer id) {
         Face face = Edit.faceOf(build, id);
-        List<Group> groups = face.groups().stream().map(g -> g.expects().contains(id) || g.clears().contains(id) ? new Group(g.id(), g.code(), g.name(),
-                g.fastener(), g.headFar(), g.preparation(), g.callout(), g.rows(), g.typed(), without(g.expects(), id), without(g.clears(), id), g.holes())
-                : g).toList();
-        return build.with(face.withGroups(groups).withLayers(face.layers().stream().filter(l -> !l.id().equals(id)).toList()), build.nextId());
+        List<Group> groups = face.groups().stream()
+                .map(g -> g.expects().contains(id) || g.clears().contains(id)
+                        ? new Group(
+                                g.id(),
+                                g.code(),
+                                g.name(),
+                                g.fastener(),
+                                g.headFar(),
+                                g.preparation(),
+                                g.callout(),
+                                g.rows(),
+                                g.typed(),
+                                without(g.expects(), id),
+                                without(g.clears(), id),
+                                g.holes())
+                        : g)
+                .toList();
+        return build.with(
+                face.withGroups(groups)
+                        .withLayers(face.layers().stream()
+                                .filter(l -> !l.id().equals(id))
+                                .toList()),
+                build.nextId());
     }
 
     private static Set<Id.Layer> without(Set<Id.Layer> ids, Id.Layer id) {
@@ -119,25 +145,31 @@ public final class SheetEdits {
     /** A layer put on a face under a number of others, with a part of the build. */
     public static Build addLayer(Build build, Id.Face face, int under, Layer layer) {
         return Edit.face(build, face, f -> {
-            List<Layer> layers = new ArrayList<>(f.layers());
-            layers.add(Math.clamp(under, 0, layers.size()), layer);
-            return f.withLayers(layers);
-        }).withNextId(layer.id().n() + 1);
+                    List<Layer> layers = new ArrayList<>(f.layers());
+                    layers.add(Math.clamp(under, 0, layers.size()), layer);
+                    return f.withLayers(layers);
+                })
+                .withNextId(layer.id().n() + 1);
     }
 
     /** A zone put on a face, or in the place of the one with its id. */
     public static Build zone(Build build, Id.Face face, Zone zone) {
         return Edit.face(build, face, f -> {
-            List<Zone> zones = new ArrayList<>(f.zones());
-            zones.removeIf(z -> z.id().equals(zone.id()));
-            zones.add(zone);
-            return f.withZones(zones);
-        }).withNextId(zone.id().n() + 1);
+                    List<Zone> zones = new ArrayList<>(f.zones());
+                    zones.removeIf(z -> z.id().equals(zone.id()));
+                    zones.add(zone);
+                    return f.withZones(zones);
+                })
+                .withNextId(zone.id().n() + 1);
     }
 
     /** A zone taken off a face. */
     public static Build dropZone(Build build, Id.Face face, Id.Zone id) {
-        return Edit.face(build, face, f -> f.withZones(f.zones().stream().filter(z -> !z.id().equals(id)).toList()));
+        return Edit.face(
+                build,
+                face,
+                f -> f.withZones(
+                        f.zones().stream().filter(z -> !z.id().equals(id)).toList()));
     }
 
     /** The straight edge of an outline nearest to a point, and its number; -1 where all are arcs. */
@@ -147,7 +179,11 @@ public final class SheetEdits {
         double least = Double.MAX_VALUE;
         for (int i = 0; i < corners.size(); i++) {
             if (corners.get(i).bulge() == 0) {
-                double d = new Segment(corners.get(i).at(), corners.get((i + 1) % corners.size()).at()).distance(at).nanometres();
+                double d = new Segment(
+                                corners.get(i).at(),
+                                corners.get((i + 1) % corners.size()).at())
+                        .distance(at)
+                        .nanometres();
                 if (d < least) {
                     least = d;
                     best = i;

@@ -8,8 +8,10 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Takes bytes as they come and hands on whole lines. A reading is a sign, figures with an optional point, and {@code mm} or {@code in}: {@code +0004.52 mm}.
- * The sign is required, so that the tail of a line whose beginning was lost is never taken for a reading. Not safe for more than one thread.
+ * Takes bytes as they come and hands on whole lines. A reading is a sign, figures with an optional point, and {@code
+ * mm} or {@code in}: {@code +0004.52 mm}.
+ * The sign is required, so that the tail of a line whose beginning was lost is never taken for a reading. Not safe
+ * for more than one thread.
  */
 public final class GaugeLines {
 
@@ -25,12 +27,10 @@ public final class GaugeLines {
     /** One line. */
     public sealed interface Line {
         /** A reading, of either sign. */
-        record Reading(Length length) implements Line {
-        }
+        record Reading(Length length) implements Line {}
 
         /** Something that is no reading, with what does not print shown as a dot. */
-        record Garbage(String text) implements Line {
-        }
+        record Garbage(String text) implements Line {}
     }
 
     /** Takes the first {@code n} bytes; each line that ends in them goes to {@code to}. Empty lines are nothing. */
@@ -81,6 +81,8 @@ public final class GaugeLines {
 
     /** A reading as a gauge sends it, in mm to a hundredth of a millimetre: {@code +0004.52 mm} and a line end. */
     public static byte[] line(Length length) {
-        return String.format(Locale.ROOT, "%+08.2f mm%n", length.mm()).replace(System.lineSeparator(), "\r\n").getBytes(StandardCharsets.US_ASCII);
+        return String.format(Locale.ROOT, "%+08.2f mm%n", length.mm())
+                .replace(System.lineSeparator(), "\r\n")
+                .getBytes(StandardCharsets.US_ASCII);
     }
 }

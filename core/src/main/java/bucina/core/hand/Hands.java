@@ -34,7 +34,10 @@ public final class Hands {
         this.build = build;
         this.twin = twin;
         this.link = twin.twin().orElseThrow();
-        this.first = build.assemblies().stream().filter(a -> a.id().equals(link.of())).findFirst().orElse(null);
+        this.first = build.assemblies().stream()
+                .filter(a -> a.id().equals(link.of()))
+                .findFirst()
+                .orElse(null);
     }
 
     /**
@@ -45,8 +48,7 @@ public final class Hands {
      * @param words     what differs, one sentence
      * @param exception the name of the exception that allows it; empty for one that is offered to the twin
      */
-    public record Difference(Id subject, Id.Face face, String words, Optional<String> exception) {
-    }
+    public record Difference(Id subject, Id.Face face, String words, Optional<String> exception) {}
 
     /** What the twin differs in; empty for an assembly that follows none, or whose first hand is gone. */
     public static List<Difference> differences(Build build, Assembly twin) {
@@ -60,7 +62,10 @@ public final class Hands {
 
     private void compare() {
         for (Face face : first.faces()) {
-            Optional<Face> mate = twin.faces().stream().filter(f -> Long.valueOf(f.id().n()).equals(link.pairs().get(face.id().n()))).findFirst();
+            Optional<Face> mate = twin.faces().stream()
+                    .filter(f -> Long.valueOf(f.id().n())
+                            .equals(link.pairs().get(face.id().n())))
+                    .findFirst();
             mate.ifPresent(m -> compare(Mirror.image(face, twin.hand()), m));
         }
     }
@@ -72,8 +77,16 @@ public final class Hands {
             Layer other = layers.remove(pair(layer.id()));
             if (other == null) {
                 note(layer.id(), mate, layer.name() + " is missing on this hand.");
-            } else if (!other.thickness().same(layer.thickness()) || !other.outline().equals(layer.outline()) || !other.bends().equals(layer.bends())) {
-                note(other.id(), mate, other.name() + (other.thickness().same(layer.thickness()) ? " has another outline." : " has another thickness."));
+            } else if (!other.thickness().same(layer.thickness())
+                    || !other.outline().equals(layer.outline())
+                    || !other.bends().equals(layer.bends())) {
+                note(
+                        other.id(),
+                        mate,
+                        other.name()
+                                + (other.thickness().same(layer.thickness())
+                                        ? " has another outline."
+                                        : " has another thickness."));
             }
         }
         layers.values().forEach(l -> note(l.id(), mate, l.name() + " is on this hand only."));
@@ -91,29 +104,46 @@ public final class Hands {
     }
 
     private void compare(Group image, Group mate, Face face) {
-        if (!image.fastener().equals(mate.fastener()) || image.headFar() != mate.headFar() || image.preparation() != mate.preparation()
-                || !image.callout().equals(mate.callout()) || !image.holes().equals(mate.holes())) {
-            note(mate.id(), face, "Group " + mate.code() + " has " + mate.fastener().name() + " \"" + mate.callout() + "\"; the other hand "
-                    + image.fastener().name() + " \"" + image.callout() + "\".");
+        if (!image.fastener().equals(mate.fastener())
+                || image.headFar() != mate.headFar()
+                || image.preparation() != mate.preparation()
+                || !image.callout().equals(mate.callout())
+                || !image.holes().equals(mate.holes())) {
+            note(
+                    mate.id(),
+                    face,
+                    "Group " + mate.code() + " has " + mate.fastener().name() + " \"" + mate.callout()
+                            + "\"; the other hand " + image.fastener().name() + " \"" + image.callout() + "\".");
         }
         Map<Long, Hole> holes = new HashMap<>();
         Map<Long, String> names = new HashMap<>();
-        mate.rows().forEach(r -> r.holes().forEach(h -> {
-            holes.put(h.id().n(), h);
-            names.put(h.id().n(), r.label(h));
-        }));
+        mate.rows()
+                .forEach(r -> r.holes().forEach(h -> {
+                    holes.put(h.id().n(), h);
+                    names.put(h.id().n(), r.label(h));
+                }));
         for (Row row : image.rows()) {
             for (Hole hole : row.holes()) {
                 Hole other = holes.remove(pair(hole.id()));
                 if (other == null) {
                     note(hole.id(), face, mate.code() + " lacks hole " + row.label(hole) + " of the other hand.");
-                } else if (hole.at().to(other.at()).nanometres() > 100 || !hole.deviation().equals(other.deviation())) {
-                    note(other.id(), face, "Hole " + names.get(other.id().n()) + " of " + mate.code() + (hole.deviation().equals(other.deviation())
-                            ? " lies " + hole.at().to(other.at()) + " off the mirror image." : " deviates otherwise."));
+                } else if (hole.at().to(other.at()).nanometres() > 100
+                        || !hole.deviation().equals(other.deviation())) {
+                    note(
+                            other.id(),
+                            face,
+                            "Hole " + names.get(other.id().n()) + " of " + mate.code()
+                                    + (hole.deviation().equals(other.deviation())
+                                            ? " lies " + hole.at().to(other.at()) + " off the mirror image."
+                                            : " deviates otherwise."));
                 }
             }
         }
-        holes.values().forEach(h -> note(h.id(), face, "Hole " + names.get(h.id().n()) + " of " + mate.code() + " is on this hand only."));
+        holes.values()
+                .forEach(h -> note(
+                        h.id(),
+                        face,
+                        "Hole " + names.get(h.id().n()) + " of " + mate.code() + " is on this hand only."));
     }
 
     private Long pair(Id id) {
@@ -121,8 +151,14 @@ public final class Hands {
     }
 
     private void note(Id subject, Face face, String words) {
-        found.add(new Difference(subject, face.id(), words, link.exceptions().stream().filter(e -> e.id() == subject.n()).map(Twin.Exception::name)
-                .findFirst()));
+        found.add(new Difference(
+                subject,
+                face.id(),
+                words,
+                link.exceptions().stream()
+                        .filter(e -> e.id() == subject.n())
+                        .map(Twin.Exception::name)
+                        .findFirst()));
     }
 
     /** The build with a difference named as an exception: it is kept, and no longer offered. */
@@ -140,12 +176,19 @@ public final class Hands {
     }
 
     private static Build assembly(Build build, Id.Assembly id, java.util.function.UnaryOperator<Assembly> change) {
-        return build.withAssemblies(build.assemblies().stream().map(a -> a.id().equals(id) ? change.apply(a) : a).toList(), build.nextId());
+        return build.withAssemblies(
+                build.assemblies().stream()
+                        .map(a -> a.id().equals(id) ? change.apply(a) : a)
+                        .toList(),
+                build.nextId());
     }
 
     /** The build with the twin brought in line with its first hand, except for what is named as an exception. */
     public static Build takeOver(Build build, Id.Assembly id) {
-        Assembly twin = build.assemblies().stream().filter(a -> a.id().equals(id)).findFirst().orElseThrow();
+        Assembly twin = build.assemblies().stream()
+                .filter(a -> a.id().equals(id))
+                .findFirst()
+                .orElseThrow();
         Hands hands = new Hands(build, twin);
         if (hands.first == null) {
             throw new InputException("the first hand of " + twin.name() + " is no longer in the build");
@@ -157,7 +200,8 @@ public final class Hands {
     private final class Line {
 
         private final Map<Long, Long> pairs = new HashMap<>(link.pairs());
-        private final Set<Long> excepted = link.exceptions().stream().map(Twin.Exception::id).collect(Collectors.toSet());
+        private final Set<Long> excepted =
+                link.exceptions().stream().map(Twin.Exception::id).collect(Collectors.toSet());
         private final List<Part> parts = new ArrayList<>(build.parts());
         private long next = build.nextId();
 
@@ -168,7 +212,8 @@ public final class Hands {
                 Face image = Mirror.image(face, twin.hand());
                 long mate = pairs.computeIfAbsent(face.id().n(), n -> next++);
                 mirrored.add(mate);
-                Optional<Face> now = faces.stream().filter(f -> f.id().n() == mate).findFirst();
+                Optional<Face> now =
+                        faces.stream().filter(f -> f.id().n() == mate).findFirst();
                 Face drawn = face(image, mate, now);
                 if (now.isPresent()) {
                     faces.set(faces.indexOf(now.get()), drawn);
@@ -177,7 +222,9 @@ public final class Hands {
                 }
             }
             Assembly changed = twin.withFaces(faces).withTwin(new Twin(link.of(), pairs, link.exceptions()));
-            return assembly(build.withParts(parts, next), twin.id(), a -> changed).withNextId(next).checked();
+            return assembly(build.withParts(parts, next), twin.id(), a -> changed)
+                    .withNextId(next)
+                    .checked();
         }
 
         private Face face(Face image, long id, Optional<Face> now) {
@@ -188,14 +235,36 @@ public final class Hands {
                     continue;
                 }
                 long mate = pairs.computeIfAbsent(layer.id().n(), n -> next++);
-                Optional<Layer> is = old.stream().filter(l -> l.id().n() == mate).findFirst();
-                layers.add(is.filter(l -> excepted.contains(mate)).orElseGet(() -> new Layer(new Id.Layer(mate), part(layer.part()), layer.name(),
-                        layer.thickness(), layer.outline(), layer.bends())));
+                Optional<Layer> is =
+                        old.stream().filter(l -> l.id().n() == mate).findFirst();
+                layers.add(is.filter(l -> excepted.contains(mate))
+                        .orElseGet(() -> new Layer(
+                                new Id.Layer(mate),
+                                part(layer.part()),
+                                layer.name(),
+                                layer.thickness(),
+                                layer.outline(),
+                                layer.bends())));
             }
-            old.stream().filter(l -> excepted.contains(l.id().n()) && !layers.contains(l)).forEach(layers::add);
-            Face face = new Face(new Id.Face(id), image.name(), image.viewed(), image.xToward(), image.yToward(), layers,
-                    groups(image, now.map(Face::groups).orElse(List.of()), layers), image.zones().stream().map(z -> new bucina.core.plan.Zone(
-                            new Id.Zone(pairs.computeIfAbsent(z.id().n(), n -> next++)), z.name(), z.kind(), z.outline(), z.room())).toList());
+            old.stream()
+                    .filter(l -> excepted.contains(l.id().n()) && !layers.contains(l))
+                    .forEach(layers::add);
+            Face face = new Face(
+                    new Id.Face(id),
+                    image.name(),
+                    image.viewed(),
+                    image.xToward(),
+                    image.yToward(),
+                    layers,
+                    groups(image, now.map(Face::groups).orElse(List.of()), layers),
+                    image.zones().stream()
+                            .map(z -> new bucina.core.plan.Zone(
+                                    new Id.Zone(pairs.computeIfAbsent(z.id().n(), n -> next++)),
+                                    z.name(),
+                                    z.kind(),
+                                    z.outline(),
+                                    z.room()))
+                            .toList());
             return face;
         }
 
@@ -205,7 +274,12 @@ public final class Hands {
                 mate = next++;
                 pairs.put(of.n(), mate);
                 Part p = build.part(of);
-                parts.add(new Part(new Id.Part(mate), Mirror.otherName(p.name(), twin.hand()), p.material(), p.fittingOrder(), false));
+                parts.add(new Part(
+                        new Id.Part(mate),
+                        Mirror.otherName(p.name(), twin.hand()),
+                        p.material(),
+                        p.fittingOrder(),
+                        false));
             }
             return new Id.Part(mate);
         }
@@ -218,18 +292,37 @@ public final class Hands {
                     continue;
                 }
                 long mate = pairs.computeIfAbsent(group.id().n(), n -> next++);
-                Optional<Group> is = old.stream().filter(g -> g.id().n() == mate).findFirst();
+                Optional<Group> is =
+                        old.stream().filter(g -> g.id().n() == mate).findFirst();
                 Group head = is.filter(g -> excepted.contains(mate)).orElse(group);
-                groups.add(new Group(new Id.Group(mate), is.map(Group::code).orElse(group.code()), group.name(), head.fastener(), head.headFar(),
-                        head.preparation(), head.callout(), rows(group, is), group.typed(), layers(group.expects(), there), layers(group.clears(), there),
+                groups.add(new Group(
+                        new Id.Group(mate),
+                        is.map(Group::code).orElse(group.code()),
+                        group.name(),
+                        head.fastener(),
+                        head.headFar(),
+                        head.preparation(),
+                        head.callout(),
+                        rows(group, is),
+                        group.typed(),
+                        layers(group.expects(), there),
+                        layers(group.clears(), there),
                         head.holes()));
             }
-            old.stream().filter(g -> excepted.contains(g.id().n()) && groups.stream().noneMatch(x -> x.id().equals(g.id()))).forEach(groups::add);
+            old.stream()
+                    .filter(g ->
+                            excepted.contains(g.id().n()) && groups.stream().noneMatch(x -> x.id().equals(g.id())))
+                    .forEach(groups::add);
             return groups;
         }
 
         private Set<Id.Layer> layers(Set<Id.Layer> ids, Set<Id.Layer> there) {
-            return ids.stream().map(i -> pairs.get(i.n())).filter(n -> n != null).map(Id.Layer::new).filter(there::contains).collect(Collectors.toSet());
+            return ids.stream()
+                    .map(i -> pairs.get(i.n()))
+                    .filter(n -> n != null)
+                    .map(Id.Layer::new)
+                    .filter(there::contains)
+                    .collect(Collectors.toSet());
         }
 
         private List<Row> rows(Group image, Optional<Group> is) {
@@ -238,22 +331,30 @@ public final class Hands {
             List<Row> rows = new ArrayList<>();
             for (Row row : image.rows()) {
                 long mate = pairs.computeIfAbsent(row.id().n(), n -> next++);
-                Optional<Row> was = is.flatMap(g -> g.rows().stream().filter(r -> r.id().n() == mate).findFirst());
+                Optional<Row> was = is.flatMap(
+                        g -> g.rows().stream().filter(r -> r.id().n() == mate).findFirst());
                 List<Hole> holes = new ArrayList<>();
                 for (Hole hole : row.holes()) {
                     if (!excepted.contains(hole.id().n())) {
                         long id = pairs.computeIfAbsent(hole.id().n(), n -> next++);
                         Hole kept = old.remove(id);
-                        holes.add(kept != null && excepted.contains(id) ? kept : new Hole(new Id.Hole(id), hole.label(), hole.at(), hole.deviation()));
+                        holes.add(
+                                kept != null && excepted.contains(id)
+                                        ? kept
+                                        : new Hole(new Id.Hole(id), hole.label(), hole.at(), hole.deviation()));
                     }
                 }
-                was.ifPresent(w -> w.holes().stream().filter(h -> excepted.contains(h.id().n()) && !holes.contains(h)).forEach(holes::add));
+                was.ifPresent(w -> w.holes().stream()
+                        .filter(h -> excepted.contains(h.id().n()) && !holes.contains(h))
+                        .forEach(holes::add));
                 if (!holes.isEmpty()) {
                     rows.add(labelled(mate, row, was, holes));
                 }
             }
-            is.ifPresent(g -> g.rows().stream().filter(r -> rows.stream().noneMatch(x -> x.id().equals(r.id())))
-                    .filter(r -> r.holes().stream().anyMatch(h -> excepted.contains(h.id().n()))).forEach(rows::add));
+            is.ifPresent(g -> g.rows().stream()
+                    .filter(r -> rows.stream().noneMatch(x -> x.id().equals(r.id())))
+                    .filter(r -> r.holes().stream().anyMatch(h -> excepted.contains(h.id().n())))
+                    .forEach(rows::add));
             return rows;
         }
 

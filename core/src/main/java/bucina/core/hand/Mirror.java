@@ -31,7 +31,8 @@ import java.util.stream.Collectors;
 /** Makes the mirror image of an assembly. */
 public final class Mirror {
 
-    private static final Map<String, String> OPPOSITE = opposites("outboard", "inboard", "left", "right", "starboard", "port", "Left", "Right");
+    private static final Map<String, String> OPPOSITE =
+            opposites("outboard", "inboard", "left", "right", "starboard", "port", "Left", "Right");
     private static final Pattern SIDE = Pattern.compile("\\b([Ll]eft|[Rr]ight|LEFT|RIGHT)\\b");
 
     private final Map<Long, Long> pairs = new LinkedHashMap<>();
@@ -53,32 +54,47 @@ public final class Mirror {
     }
 
     /**
-     * The build with the other hand of an assembly added: new parts, none in place yet, and every face as its mirror image.
+     * The build with the other hand of an assembly added: new parts, none in place yet, and every face as its mirror
+     * image.
      *
      * @throws InputException if the assembly has no hand, or has its other hand in the build already
      */
     public static Build add(Build build, Id.Assembly id) {
-        Assembly first = build.assemblies().stream().filter(a -> a.id().equals(id)).findFirst()
+        Assembly first = build.assemblies().stream()
+                .filter(a -> a.id().equals(id))
+                .findFirst()
                 .orElseThrow(() -> new InputException("that assembly is not in the build"));
         if (first.hand() == Hand.NONE) {
-            throw new InputException("assembly " + first.name() + " has no hand, so it has no other hand: call it left or right first");
+            throw new InputException(
+                    "assembly " + first.name() + " has no hand, so it has no other hand: call it left or right first");
         }
-        if (first.twin().isPresent() || build.assemblies().stream().anyMatch(a -> a.twin().filter(t -> t.of().equals(id)).isPresent())) {
-            throw new InputException("assembly " + first.name() + " has its other hand in this build already: bring the two in line instead");
+        if (first.twin().isPresent()
+                || build.assemblies().stream()
+                        .anyMatch(a -> a.twin().filter(t -> t.of().equals(id)).isPresent())) {
+            throw new InputException("assembly " + first.name()
+                    + " has its other hand in this build already: bring the two in line instead");
         }
         Mirror mirror = new Mirror(other(first.hand()), build.nextId());
         List<Part> parts = new ArrayList<>(build.parts());
         parts.addAll(mirror.parts(build, first));
         List<Assembly> assemblies = new ArrayList<>(build.assemblies());
         assemblies.add(mirror.assembly(first));
-        return build.withParts(parts, mirror.next).withAssemblies(assemblies, mirror.next).checked();
+        return build.withParts(parts, mirror.next)
+                .withAssemblies(assemblies, mirror.next)
+                .checked();
     }
 
     /** An assembly alone as its mirror image, with the same ids: twice gives the assembly back. */
     public static Assembly image(Assembly assembly) {
         Hand other = other(assembly.hand());
-        return new Assembly(assembly.id(), otherName(assembly.name(), other), other, assembly.unit(), assembly.drawings(),
-                assembly.faces().stream().map(f -> image(f, other)).toList(), assembly.twin());
+        return new Assembly(
+                assembly.id(),
+                otherName(assembly.name(), other),
+                other,
+                assembly.unit(),
+                assembly.drawings(),
+                assembly.faces().stream().map(f -> image(f, other)).toList(),
+                assembly.twin());
     }
 
     static Hand other(Hand hand) {
@@ -90,11 +106,19 @@ public final class Mirror {
     }
 
     private List<Part> parts(Build build, Assembly first) {
-        Set<Id.Part> used = first.faces().stream().flatMap(f -> f.layers().stream()).map(Layer::part).collect(Collectors.toSet());
+        Set<Id.Part> used = first.faces().stream()
+                .flatMap(f -> f.layers().stream())
+                .map(Layer::part)
+                .collect(Collectors.toSet());
         List<Part> made = new ArrayList<>();
         for (Part part : build.parts()) {
             if (used.contains(part.id())) {
-                made.add(new Part(new Id.Part(pair(part.id())), otherName(part.name(), hand), part.material(), part.fittingOrder(), false));
+                made.add(new Part(
+                        new Id.Part(pair(part.id())),
+                        otherName(part.name(), hand),
+                        part.material(),
+                        part.fittingOrder(),
+                        false));
             }
         }
         return made;
@@ -106,48 +130,109 @@ public final class Mirror {
 
     private Assembly assembly(Assembly first) {
         Id.Assembly id = new Id.Assembly(next++);
-        List<Face> faces = first.faces().stream().map(f -> renumbered(image(f, hand))).toList();
-        return new Assembly(id, otherName(first.name(), hand), hand, first.unit(), first.drawings(), faces, java.util.Optional.empty())
+        List<Face> faces =
+                first.faces().stream().map(f -> renumbered(image(f, hand))).toList();
+        return new Assembly(
+                        id,
+                        otherName(first.name(), hand),
+                        hand,
+                        first.unit(),
+                        first.drawings(),
+                        faces,
+                        java.util.Optional.empty())
                 .withTwin(new Twin(first.id(), pairs, List.of()));
     }
 
     private Face renumbered(Face f) {
         Id.Face id = new Id.Face(pair(f.id()));
-        List<Layer> layers = f.layers().stream().map(l -> new Layer(new Id.Layer(pair(l.id())), new Id.Part(pair(l.part())), l.name(), l.thickness(),
-                l.outline(), l.bends())).toList();
-        List<Group> groups = f.groups().stream().map(g -> new Group(new Id.Group(pair(g.id())), g.code(), g.name(), g.fastener(), g.headFar(),
-                g.preparation(), g.callout(), g.rows().stream().map(this::renumbered).toList(), g.typed(), layers(g.expects()), layers(g.clears()),
-                g.holes())).toList();
-        List<Zone> zones = f.zones().stream().map(z -> new Zone(new Id.Zone(pair(z.id())), z.name(), z.kind(), z.outline(), z.room())).toList();
+        List<Layer> layers = f.layers().stream()
+                .map(l -> new Layer(
+                        new Id.Layer(pair(l.id())),
+                        new Id.Part(pair(l.part())),
+                        l.name(),
+                        l.thickness(),
+                        l.outline(),
+                        l.bends()))
+                .toList();
+        List<Group> groups = f.groups().stream()
+                .map(g -> new Group(
+                        new Id.Group(pair(g.id())),
+                        g.code(),
+                        g.name(),
+                        g.fastener(),
+                        g.headFar(),
+                        g.preparation(),
+                        g.callout(),
+                        g.rows().stream().map(this::renumbered).toList(),
+                        g.typed(),
+                        layers(g.expects()),
+                        layers(g.clears()),
+                        g.holes()))
+                .toList();
+        List<Zone> zones = f.zones().stream()
+                .map(z -> new Zone(new Id.Zone(pair(z.id())), z.name(), z.kind(), z.outline(), z.room()))
+                .toList();
         return new Face(id, f.name(), f.viewed(), f.xToward(), f.yToward(), layers, groups, zones);
     }
 
     private Row renumbered(Row r) {
-        return new Row(new Id.Row(pair(r.id())), r.name(), r.nextLabel(),
-                r.holes().stream().map(h -> new Hole(new Id.Hole(pair(h.id())), h.label(), h.at(), h.deviation())).toList());
+        return new Row(
+                new Id.Row(pair(r.id())),
+                r.name(),
+                r.nextLabel(),
+                r.holes().stream()
+                        .map(h -> new Hole(new Id.Hole(pair(h.id())), h.label(), h.at(), h.deviation()))
+                        .toList());
     }
 
     private Set<Id.Layer> layers(Set<Id.Layer> ids) {
         return ids.stream().map(i -> new Id.Layer(pair(i))).collect(Collectors.toSet());
     }
 
-    // ---- geometry -------------------------------------------------------------------------------------------------------------------
+    // ---- geometry
+    // ----------------------------------------------------------------------
 
     /** A face as its mirror image, ids kept, named for the other hand. */
     static Face image(Face f, Hand hand) {
-        return new Face(f.id(), otherName(f.name(), hand), swapped(f.viewed()), toward(f.xToward()), swapped(f.yToward()),
-                f.layers().stream().map(l -> image(l, hand)).toList(), f.groups().stream().map(g -> image(g, hand)).toList(),
-                f.zones().stream().map(z -> new Zone(z.id(), swapped(z.name()), z.kind(), image(z.outline()), z.room())).toList());
+        return new Face(
+                f.id(),
+                otherName(f.name(), hand),
+                swapped(f.viewed()),
+                toward(f.xToward()),
+                swapped(f.yToward()),
+                f.layers().stream().map(l -> image(l, hand)).toList(),
+                f.groups().stream().map(g -> image(g, hand)).toList(),
+                f.zones().stream()
+                        .map(z -> new Zone(z.id(), swapped(z.name()), z.kind(), image(z.outline()), z.room()))
+                        .toList());
     }
 
     static Layer image(Layer l, Hand hand) {
-        return new Layer(l.id(), l.part(), swapped(l.name()), l.thickness(), image(l.outline()),
-                l.bends().stream().map(b -> new Segment(image(b.a()), image(b.b()))).toList());
+        return new Layer(
+                l.id(),
+                l.part(),
+                swapped(l.name()),
+                l.thickness(),
+                image(l.outline()),
+                l.bends().stream()
+                        .map(b -> new Segment(image(b.a()), image(b.b())))
+                        .toList());
     }
 
     static Group image(Group g, Hand hand) {
-        return new Group(g.id(), otherCode(g.code(), hand), swapped(g.name()), g.fastener(), g.headFar(), g.preparation(), g.callout(),
-                g.rows().stream().map(Mirror::image).toList(), g.typed(), g.expects(), g.clears(), g.holes());
+        return new Group(
+                g.id(),
+                otherCode(g.code(), hand),
+                swapped(g.name()),
+                g.fastener(),
+                g.headFar(),
+                g.preparation(),
+                g.callout(),
+                g.rows().stream().map(Mirror::image).toList(),
+                g.typed(),
+                g.expects(),
+                g.clears(),
+                g.holes());
     }
 
     private static Row image(Row r) {
@@ -160,14 +245,19 @@ public final class Mirror {
 
     /** A mirror image runs the other way round, so every arc bends the other way. */
     static Outline image(Outline outline) {
-        return new Outline(image(outline.outer()), outline.openings().stream().map(Mirror::image).toList());
+        return new Outline(
+                image(outline.outer()),
+                outline.openings().stream().map(Mirror::image).toList());
     }
 
     private static Ring image(Ring ring) {
-        return new Ring(ring.corners().stream().map(c -> new Corner(image(c.at()), c.bulge() == 0 ? 0 : -c.bulge())).toList());
+        return new Ring(ring.corners().stream()
+                .map(c -> new Corner(image(c.at()), c.bulge() == 0 ? 0 : -c.bulge()))
+                .toList());
     }
 
-    // ---- names ----------------------------------------------------------------------------------------------------------------------
+    // ---- names
+    // ----------------------------------------------------------------------
 
     private static String toward(String word) {
         String opposite = OPPOSITE.get(word);
@@ -183,13 +273,21 @@ public final class Mirror {
         while (m.find()) {
             String word = m.group();
             String swap = word.equalsIgnoreCase("left") ? "right" : "left";
-            m.appendReplacement(out, Character.isUpperCase(word.charAt(word.length() - 1)) ? swap.toUpperCase(java.util.Locale.ROOT)
-                    : Character.isUpperCase(word.charAt(0)) ? Character.toUpperCase(swap.charAt(0)) + swap.substring(1) : swap);
+            m.appendReplacement(
+                    out,
+                    Character.isUpperCase(word.charAt(word.length() - 1))
+                            ? swap.toUpperCase(java.util.Locale.ROOT)
+                            : Character.isUpperCase(word.charAt(0))
+                                    ? Character.toUpperCase(swap.charAt(0)) + swap.substring(1)
+                                    : swap);
         }
         return m.appendTail(out).toString();
     }
 
-    /** A name for the other hand: left and right change places; where neither is named the hand is put behind, or taken away again. */
+    /**
+     * A name for the other hand: left and right change places; where neither is named the hand is put behind, or taken
+     * away again.
+     */
     static String otherName(String name, Hand hand) {
         String tail = ", " + other(hand).word();
         if (name.endsWith(tail)) {
@@ -202,7 +300,8 @@ public final class Mirror {
     private static String otherCode(String code, Hand hand) {
         String mine = hand == Hand.LEFT ? "L" : "R";
         String others = hand == Hand.LEFT ? "R" : "L";
-        boolean marked = code.length() > 1 && code.endsWith(others) && Character.isDigit(code.charAt(code.length() - 2));
+        boolean marked =
+                code.length() > 1 && code.endsWith(others) && Character.isDigit(code.charAt(code.length() - 2));
         return marked ? code.substring(0, code.length() - 1) : code + mine;
     }
 }

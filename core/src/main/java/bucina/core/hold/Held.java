@@ -15,7 +15,8 @@ import java.util.Optional;
  * @param underSize true if it may not be drilled past its present size either
  * @param present   its present size; empty if not known
  */
-public record Held(List<String> parts, String until, Optional<String> lap, boolean underSize, Optional<Length> present) {
+public record Held(
+        List<String> parts, String until, Optional<String> lap, boolean underSize, Optional<Length> present) {
 
     public Held {
         parts = List.copyOf(parts);
@@ -23,9 +24,16 @@ public record Held(List<String> parts, String until, Optional<String> lap, boole
 
     /** The reason in a sentence, with what may be drilled. */
     public String sentence(Unit unit) {
-        String why = lap.map(l -> "Held open: " + l + " is lifted here for " + String.join(", ", parts) + ".").orElseGet(() -> parts.isEmpty()
-                ? "Held open by the drawing, until " + until + "." : "Held open for " + String.join(", ", parts) + ", not in place yet.");
-        return why + (underSize ? " Not drilled past " + present.map(p -> LengthFormat.trade(p, unit)).orElse("its present size") + " until then." : "");
+        String why = lap.map(l -> "Held open: " + l + " is lifted here for " + String.join(", ", parts) + ".")
+                .orElseGet(() -> parts.isEmpty()
+                        ? "Held open by the drawing, until " + until + "."
+                        : "Held open for " + String.join(", ", parts) + ", not in place yet.");
+        return why
+                + (underSize
+                        ? " Not drilled past "
+                                + present.map(p -> LengthFormat.trade(p, unit)).orElse("its present size")
+                                + " until then."
+                        : "");
     }
 
     /** What it waits for, in few words. */

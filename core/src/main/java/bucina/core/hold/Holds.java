@@ -21,8 +21,10 @@ import java.util.Map;
 import java.util.Optional;
 
 /*
- * Design. A later sheet slips under a lap if it lies below an earlier sheet that is in place already, the two overlap, and the later one goes on
- * beyond it. Then the earlier sheet must be lifted: its holes stay open as far back from the later sheet as the rule says. A sheet that lies
+ * Design. A later sheet slips under a lap if it lies below an earlier sheet that is in place already, the two
+ * overlap, and the later one goes on
+ * beyond it. Then the earlier sheet must be lifted: its holes stay open as far back from the later sheet as the rule
+ * says. A sheet that lies
  * wholly under the earlier one (a doubler) is put in from behind and lifts nothing.
  */
 
@@ -48,7 +50,9 @@ public final class Holds {
             }
             for (Layer later : face.layers().subList(over + 1, face.layers().size())) {
                 Part second = parts.get(later.part());
-                if (!second.fitted() && second.fittingOrder() > first.fittingOrder() && slipsUnder(lap.outline(), later.outline())) {
+                if (!second.fitted()
+                        && second.fittingOrder() > first.fittingOrder()
+                        && slipsUnder(lap.outline(), later.outline())) {
                     lifted.computeIfAbsent(lap.id(), l -> new ArrayList<>()).add(later);
                 }
             }
@@ -57,8 +61,10 @@ public final class Holds {
 
     /** True if the two overlap and the later one goes on beyond the lap. */
     private static boolean slipsUnder(Outline lap, Outline later) {
-        boolean beyond = corners(later).stream().anyMatch(p -> !lap.covers(p) && lap.edgeDistance(p).nanometres() > 1000);
-        boolean shared = corners(later).stream().anyMatch(lap::covers) || corners(lap).stream().anyMatch(later::covers);
+        boolean beyond = corners(later).stream()
+                .anyMatch(p -> !lap.covers(p) && lap.edgeDistance(p).nanometres() > 1000);
+        boolean shared = corners(later).stream().anyMatch(lap::covers)
+                || corners(lap).stream().anyMatch(later::covers);
         return beyond && shared;
     }
 
@@ -74,11 +80,21 @@ public final class Holds {
             return Optional.empty();
         }
         if (hold == Hold.OPEN) {
-            return Optional.of(new Held(List.of(), group.holes().until(), Optional.empty(), false, group.holes().present()));
+            return Optional.of(new Held(
+                    List.of(),
+                    group.holes().until(),
+                    Optional.empty(),
+                    false,
+                    group.holes().present()));
         }
         List<String> missing = missing(reading.layers());
         if (!missing.isEmpty()) {
-            return Optional.of(new Held(missing, "", Optional.empty(), hold == Hold.AUTO, group.holes().present()));
+            return Optional.of(new Held(
+                    missing,
+                    "",
+                    Optional.empty(),
+                    hold == Hold.AUTO,
+                    group.holes().present()));
         }
         return lifted.isEmpty() ? Optional.empty() : lap(reading);
     }
@@ -99,9 +115,15 @@ public final class Holds {
         Point at = reading.hole().at();
         for (Layer layer : reading.layers()) {
             for (Layer later : lifted.getOrDefault(layer.id(), List.of())) {
-                Length away = later.outline().covers(at) ? Length.ZERO : later.outline().edgeDistance(at);
+                Length away = later.outline().covers(at)
+                        ? Length.ZERO
+                        : later.outline().edgeDistance(at);
                 if (away.nanometres() <= back) {
-                    return Optional.of(new Held(List.of(parts.get(later.part()).name()), "", Optional.of(layer.name()), false,
+                    return Optional.of(new Held(
+                            List.of(parts.get(later.part()).name()),
+                            "",
+                            Optional.of(layer.name()),
+                            false,
                             reading.group().holes().present()));
                 }
             }
@@ -110,8 +132,7 @@ public final class Holds {
     }
 
     /** A stretch of a row that stays open for one reason. */
-    public record Range(Group group, String from, String to, int count, Held held) {
-    }
+    public record Range(Group group, String from, String to, int count, Held held) {}
 
     /** The stretches held open among readings in the order of a face. */
     public List<Range> ranges(List<HoleReading> readings) {
@@ -122,7 +143,10 @@ public final class Holds {
         int count = 0;
         for (HoleReading r : readings) {
             Optional<Held> held = of(r);
-            boolean goesOn = first != null && held.isPresent() && held.get().equals(reason) && first.row().id().equals(r.row().id());
+            boolean goesOn = first != null
+                    && held.isPresent()
+                    && held.get().equals(reason)
+                    && first.row().id().equals(r.row().id());
             if (!goesOn && first != null) {
                 ranges.add(new Range(first.group(), first.label(), last.label(), count, reason));
                 first = null;

@@ -40,29 +40,45 @@ public record RowLayout(int spaces, Length pitch, List<Length> stations, List<Fi
      * @param fixed     true where the drawing fixes the row: a wide pitch is then only noted
      * @throws InputException if first and last are the same, or the row has over {@value #MOST_SPACES} spaces
      */
-    public static RowLayout of(Length first, Length last, Length wished, Length shank, Optional<Length> thinnest, boolean fixed, RuleSet rules) {
+    public static RowLayout of(
+            Length first,
+            Length last,
+            Length wished,
+            Length shank,
+            Optional<Length> thinnest,
+            boolean fixed,
+            RuleSet rules) {
         Length length = last.minus(first).abs();
         if (!length.positive()) {
-            throw new InputException("first and last hole are both at " + first + ": a row needs a length, such as first .5, last 20");
+            throw new InputException(
+                    "first and last hole are both at " + first + ": a row needs a length, such as first .5, last 20");
         }
         if (!wished.positive()) {
             throw new InputException("pitch must be over 0, was " + wished + ": write it like 1 or 25 mm");
         }
         double ratio = length.per(wished);
         if (!(ratio <= MOST_SPACES)) {
-            throw new InputException("a pitch of " + wished + " over " + length + " makes over " + MOST_SPACES + " spaces: write a larger pitch, like 1");
+            throw new InputException("a pitch of " + wished + " over " + length + " makes over " + MOST_SPACES
+                    + " spaces: write a larger pitch, like 1");
         }
         int spaces = Math.max(1, (int) Math.floor(ratio + 0.5 + 1e-9));
         List<Length> stations = new ArrayList<>();
         for (int i = 0; i <= spaces; i++) {
-            stations.add(i == spaces ? last : Length.nm(first.nanometres() + (last.nanometres() - first.nanometres()) * i / spaces));
+            stations.add(
+                    i == spaces
+                            ? last
+                            : Length.nm(first.nanometres() + (last.nanometres() - first.nanometres()) * i / spaces));
         }
         Length pitch = Length.nm(length.nanometres() / spaces);
         return new RowLayout(spaces, pitch, stations, judge(pitch, shank, thinnest, fixed, rules));
     }
 
-    /** Judges a pitch: under the least is an error, over the most a warning, or a note where the drawing fixes it. Limits themselves pass. */
-    public static List<Finding> judge(Length pitch, Length shank, Optional<Length> thinnest, boolean fixed, RuleSet rules) {
+    /**
+     * Judges a pitch: under the least is an error, over the most a warning, or a note where the drawing fixes it.
+     * Limits themselves pass.
+     */
+    public static List<Finding> judge(
+            Length pitch, Length shank, Optional<Length> thinnest, boolean fixed, RuleSet rules) {
         List<Finding> findings = new ArrayList<>();
         Length least = rules.times(RuleKey.PITCH_LEAST, shank);
         Length byShank = rules.times(RuleKey.PITCH_MOST_DIAMETERS, shank);
@@ -70,15 +86,34 @@ public record RowLayout(int spaces, Length pitch, List<Length> stations, List<Fi
         boolean sheetGoverns = bySheet.filter(s -> s.compareTo(byShank) < 0).isPresent();
         Length most = sheetGoverns ? bySheet.get() : byShank;
         if (!pitch.atLeast(least)) {
-            findings.add(new Finding("pitch-least", Level.ERROR, Finding.Place.NONE, Optional.of(pitch), Optional.of(least),
-                    rules.rule(RuleKey.PITCH_LEAST).source(), Sentence.of("The pitch is {}; " + rules.rule(RuleKey.PITCH_LEAST).value()
-                            + " D = {} is the least.", pitch, least), Sentence.of("Take fewer holes, or a smaller diameter.")));
+            findings.add(new Finding(
+                    "pitch-least",
+                    Level.ERROR,
+                    Finding.Place.NONE,
+                    Optional.of(pitch),
+                    Optional.of(least),
+                    rules.rule(RuleKey.PITCH_LEAST).source(),
+                    Sentence.of(
+                            "The pitch is {}; "
+                                    + rules.rule(RuleKey.PITCH_LEAST).value() + " D = {} is the least.",
+                            pitch,
+                            least),
+                    Sentence.of("Take fewer holes, or a smaller diameter.")));
         }
         if (!pitch.atMost(most)) {
             RuleKey key = sheetGoverns ? RuleKey.PITCH_MOST_THICKNESS : RuleKey.PITCH_MOST_DIAMETERS;
-            findings.add(new Finding("pitch-most", fixed ? Level.NOTE : Level.WARNING, Finding.Place.NONE, Optional.of(pitch), Optional.of(most),
-                    rules.rule(key).source(), Sentence.of("The pitch is {}, over " + rules.rule(key).value() + (sheetGoverns ? " t" : " D")
-                            + " = {}: the sheet may buckle or gape between the holes.", pitch, most),
+            findings.add(new Finding(
+                    "pitch-most",
+                    fixed ? Level.NOTE : Level.WARNING,
+                    Finding.Place.NONE,
+                    Optional.of(pitch),
+                    Optional.of(most),
+                    rules.rule(key).source(),
+                    Sentence.of(
+                            "The pitch is {}, over " + rules.rule(key).value() + (sheetGoverns ? " t" : " D")
+                                    + " = {}: the sheet may buckle or gape between the holes.",
+                            pitch,
+                            most),
                     Sentence.of(fixed ? "The drawing fixes this row: keep to it." : "Take more holes.")));
         }
         return findings;

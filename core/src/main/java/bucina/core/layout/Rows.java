@@ -50,7 +50,8 @@ public record Rows(List<Point> points, List<Finding> findings) {
                 throw new InputException("pitch must be over 0, was " + pitch.get() + ": write it like 1 or 25 mm");
             }
             if (count.isPresent() && !(count.get() >= 2 && count.get() <= RowLayout.MOST_SPACES)) {
-                throw new InputException("a row has 2 to " + RowLayout.MOST_SPACES + " holes, was " + count.get() + ": write it like 18");
+                throw new InputException("a row has 2 to " + RowLayout.MOST_SPACES + " holes, was " + count.get()
+                        + ": write it like 18");
             }
         }
 
@@ -68,7 +69,8 @@ public record Rows(List<Point> points, List<Finding> findings) {
             return count.map(c -> c - 1).orElseGet(() -> {
                 double ratio = length / pitch.orElseThrow().nanometres();
                 if (!(ratio <= RowLayout.MOST_SPACES)) {
-                    throw new InputException("a pitch of " + pitch.get() + " makes over " + RowLayout.MOST_SPACES + " spaces: write a larger pitch, like 1");
+                    throw new InputException("a pitch of " + pitch.get() + " makes over " + RowLayout.MOST_SPACES
+                            + " spaces: write a larger pitch, like 1");
                 }
                 return Math.max(1, (int) Math.floor(ratio + 0.5 + 1e-9));
             });
@@ -79,7 +81,8 @@ public record Rows(List<Point> points, List<Finding> findings) {
     public static List<Point> line(Point from, Point to, Spacing spacing) {
         double length = from.to(to).nanometres();
         if (!(length > 0)) {
-            throw new InputException("first and last hole are at the same place: a row needs a length, such as first .5, last 20");
+            throw new InputException(
+                    "first and last hole are at the same place: a row needs a length, such as first .5, last 20");
         }
         int spaces = spacing.spaces(length);
         List<Point> points = new ArrayList<>();
@@ -94,8 +97,10 @@ public record Rows(List<Point> points, List<Finding> findings) {
     }
 
     /**
-     * As {@link #line}, but out of keep-outs: the line is parted where it comes nearer than {@code clear} to one, and each stretch is laid out in
-     * whole spaces with a hole at either end. A stretch shorter than half a pitch gets one hole in its middle. With a count the pitch is that of
+     * As {@link #line}, but out of keep-outs: the line is parted where it comes nearer than {@code clear} to one, and
+     * each stretch is laid out in
+     * whole spaces with a hole at either end. A stretch shorter than half a pitch gets one hole in its middle. With a
+     * count the pitch is that of
      * the whole row.
      */
     public static List<Point> around(Point from, Point to, Spacing spacing, List<Outline> keepOuts, Length clear) {
@@ -143,7 +148,8 @@ public record Rows(List<Point> points, List<Finding> findings) {
     }
 
     /** The last free place between a free one and one that is not. */
-    private static double border(Point from, Point to, double free, double taken, List<Outline> keepOuts, Length clear) {
+    private static double border(
+            Point from, Point to, double free, double taken, List<Outline> keepOuts, Length clear) {
         double a = free;
         double b = taken;
         for (int i = 0; i < 50; i++) {
@@ -158,10 +164,14 @@ public record Rows(List<Point> points, List<Finding> findings) {
     }
 
     private static boolean free(Point p, List<Outline> keepOuts, Length clear) {
-        return keepOuts.stream().noneMatch(k -> k.covers(p) || !k.edgeDistance(p).atLeast(clear));
+        return keepOuts.stream()
+                .noneMatch(k -> k.covers(p) || !k.edgeDistance(p).atLeast(clear));
     }
 
-    /** A second row beside the first, staggered: one hole in the middle of each space, at {@code gauge} to the left of the way along the row. */
+    /**
+     * A second row beside the first, staggered: one hole in the middle of each space, at {@code gauge} to the left of
+     * the way along the row.
+     */
     public static List<Point> staggered(List<Point> row, Length gauge) {
         List<Point> points = new ArrayList<>();
         for (int i = 1; i < row.size(); i++) {
@@ -174,12 +184,17 @@ public record Rows(List<Point> points, List<Finding> findings) {
         return points;
     }
 
-    /** A row beside the first that shares its station lines, at {@code gauge} to the left of the way from its first hole to its last. */
+    /**
+     * A row beside the first that shares its station lines, at {@code gauge} to the left of the way from its first hole
+     * to its last.
+     */
     public static List<Point> beside(List<Point> row, Length gauge) {
         Point a = row.getFirst();
         Point b = row.getLast();
         double k = gauge.nanometres() / a.to(b).nanometres();
-        return row.stream().map(p -> new Point(p.x() - (b.y() - a.y()) * k, p.y() + (b.x() - a.x()) * k)).toList();
+        return row.stream()
+                .map(p -> new Point(p.x() - (b.y() - a.y()) * k, p.y() + (b.x() - a.x()) * k))
+                .toList();
     }
 
     /** Where a line crosses the station lines (upright, at x) of another row; stations off its ends are left out. */
@@ -189,7 +204,9 @@ public record Rows(List<Point> points, List<Finding> findings) {
         for (Length station : stations) {
             double t = (station.nanometres() - line.a().x()) / dx;
             if (dx != 0 && t >= 0 && t <= 1) {
-                points.add(new Point(station.nanometres(), line.a().y() + t * (line.b().y() - line.a().y())));
+                points.add(new Point(
+                        station.nanometres(),
+                        line.a().y() + t * (line.b().y() - line.a().y())));
             }
         }
         return points;
@@ -198,23 +215,32 @@ public record Rows(List<Point> points, List<Finding> findings) {
     /** Holes on a bolt circle, the first at {@code startDegrees} from +x, going round to the left. */
     public static List<Point> circle(Point centre, Length diameter, int count, double startDegrees) {
         if (!(count >= 1 && count <= 1000) || !diameter.positive()) {
-            throw new InputException("a bolt circle has 1 to 1000 holes on a diameter over 0, was " + count + " on " + diameter + ": write it like 8 on 3");
+            throw new InputException("a bolt circle has 1 to 1000 holes on a diameter over 0, was " + count + " on "
+                    + diameter + ": write it like 8 on 3");
         }
         List<Point> points = new ArrayList<>();
         for (int i = 0; i < count; i++) {
             double a = Math.toRadians(startDegrees + 360.0 * i / count);
-            points.add(new Point(centre.x() + diameter.nanometres() / 2 * Math.cos(a), centre.y() + diameter.nanometres() / 2 * Math.sin(a)));
+            points.add(new Point(
+                    centre.x() + diameter.nanometres() / 2 * Math.cos(a),
+                    centre.y() + diameter.nanometres() / 2 * Math.sin(a)));
         }
         return points;
     }
 
-    /** Holes around a rectangle with one at each corner, each side in whole spaces, from the lower left corner round to the left. */
+    /**
+     * Holes around a rectangle with one at each corner, each side in whole spaces, from the lower left corner round to
+     * the left.
+     */
     public static List<Point> rectangle(Point low, Point high, Spacing spacing) {
         Point right = new Point(high.x(), low.y());
         Point left = new Point(low.x(), high.y());
         Point[] corners = {low, right, high, left, low};
-        Spacing by = spacing.pitch().isPresent() ? spacing
-                : Spacing.pitch(Length.nm(2 * (Math.abs(high.x() - low.x()) + Math.abs(high.y() - low.y())) / spacing.count().orElseThrow()));
+        Spacing by = spacing.pitch().isPresent()
+                ? spacing
+                : Spacing.pitch(Length.nm(2
+                        * (Math.abs(high.x() - low.x()) + Math.abs(high.y() - low.y()))
+                        / spacing.count().orElseThrow()));
         List<Point> points = new ArrayList<>();
         for (int i = 0; i < 4; i++) {
             List<Point> side = line(corners[i], corners[i + 1], by);
@@ -224,17 +250,20 @@ public record Rows(List<Point> points, List<Finding> findings) {
     }
 
     /**
-     * Judges holes laid out: the space between each two neighbours, and the edge distance in every sheet a hole lies on.
+     * Judges holes laid out: the space between each two neighbours, and the edge distance in every sheet a hole lies
+     * on.
      *
      * @param points   in order along the row
      * @param thinnest thinnest sheet; empty to judge by the shank alone
      * @param sheets   the sheets they go through
      */
-    public static Rows judged(List<Point> points, EdgeRule edge, Optional<Length> thinnest, List<Outline> sheets, RuleSet rules) {
+    public static Rows judged(
+            List<Point> points, EdgeRule edge, Optional<Length> thinnest, List<Outline> sheets, RuleSet rules) {
         List<Finding> findings = new ArrayList<>();
         for (int i = 1; i < points.size(); i++) {
             String words = "Hole " + i + " to " + (i + 1) + ": ";
-            RowLayout.judge(points.get(i - 1).to(points.get(i)), edge.shank(), thinnest, false, rules).forEach(f -> findings.add(f.at(f.place(), words)));
+            RowLayout.judge(points.get(i - 1).to(points.get(i)), edge.shank(), thinnest, false, rules)
+                    .forEach(f -> findings.add(f.at(f.place(), words)));
         }
         for (int i = 0; i < points.size(); i++) {
             for (Outline sheet : sheets) {
@@ -270,7 +299,8 @@ public record Rows(List<Point> points, List<Finding> findings) {
             least = least.min(d);
             most = most.max(d);
         }
-        return most.minus(least).nanometres() < 100 ? Sentence.of(points.size() + " holes, " + (points.size() - 1) + " spaces of {}.", least)
+        return most.minus(least).nanometres() < 100
+                ? Sentence.of(points.size() + " holes, " + (points.size() - 1) + " spaces of {}.", least)
                 : Sentence.of(points.size() + " holes, {} to {} apart.", least, most);
     }
 }

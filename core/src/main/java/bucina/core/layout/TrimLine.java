@@ -11,8 +11,10 @@ import java.util.List;
 import java.util.stream.IntStream;
 
 /*
- * Design. One edge is trimmed: the straight edge of the outline whose farthest hole is nearest to it. The trim line runs along the holes, each
- * moved toward that edge by the least edge distance at right angles to the hole line there; at a bend of the hole line the two offsets meet in
+ * Design. One edge is trimmed: the straight edge of the outline whose farthest hole is nearest to it. The trim line
+ * runs along the holes, each
+ * moved toward that edge by the least edge distance at right angles to the hole line there; at a bend of the hole
+ * line the two offsets meet in
  * a mitre, so that no point of the line comes nearer to a hole than the least.
  */
 
@@ -40,18 +42,28 @@ public record TrimLine(List<Point> line, Length largest) {
         Outline sheet = Outline.of(Ring.polygon(outline));
         for (Point hole : holes) {
             if (!sheet.covers(hole)) {
-                throw new InputException("the hole at " + hole.across() + ", " + hole.up() + " is not on the sheet: give holes inside the outline");
+                throw new InputException("the hole at " + hole.across() + ", " + hole.up()
+                        + " is not on the sheet: give holes inside the outline");
             }
         }
-        int edge = IntStream.range(0, outline.size()).boxed().min(Comparator.comparingDouble(i -> farthest(holes, outline, i))).orElseThrow();
+        int edge = IntStream.range(0, outline.size())
+                .boxed()
+                .min(Comparator.comparingDouble(i -> farthest(holes, outline, i)))
+                .orElseThrow();
         Point a = outline.get(edge);
         Point b = outline.get((edge + 1) % outline.size());
         double length = Math.hypot(b.x() - a.x(), b.y() - a.y());
         double nx = (b.y() - a.y()) / length;
         double ny = (a.x() - b.x()) / length;
-        double near = holes.stream().mapToDouble(h -> Math.abs((h.x() - a.x()) * nx + (h.y() - a.y()) * ny)).min().orElseThrow();
-        boolean outward = (holes.getFirst().x() - a.x()) * nx + (holes.getFirst().y() - a.y()) * ny < 0;
-        return new TrimLine(offset(holes, least.nanometres(), outward ? nx : -nx, outward ? ny : -ny), Length.nm(near).minus(least));
+        double near = holes.stream()
+                .mapToDouble(h -> Math.abs((h.x() - a.x()) * nx + (h.y() - a.y()) * ny))
+                .min()
+                .orElseThrow();
+        boolean outward =
+                (holes.getFirst().x() - a.x()) * nx + (holes.getFirst().y() - a.y()) * ny < 0;
+        return new TrimLine(
+                offset(holes, least.nanometres(), outward ? nx : -nx, outward ? ny : -ny),
+                Length.nm(near).minus(least));
     }
 
     private static double farthest(List<Point> holes, List<Point> outline, int edge) {
@@ -74,8 +86,11 @@ public record TrimLine(List<Point> line, Length largest) {
         for (int i = 0; i < holes.size(); i++) {
             double[] before = i > 0 ? normal(holes.get(i - 1), holes.get(i), nx, ny) : null;
             double[] after = i < holes.size() - 1 ? normal(holes.get(i), holes.get(i + 1), nx, ny) : null;
-            double[] m = before == null && after == null ? new double[] {nx, ny} : before == null ? after : after == null ? before
-                    : new double[] {before[0] + after[0], before[1] + after[1]};
+            double[] m = before == null && after == null
+                    ? new double[] {nx, ny}
+                    : before == null
+                            ? after
+                            : after == null ? before : new double[] {before[0] + after[0], before[1] + after[1]};
             double size = Math.hypot(m[0], m[1]);
             double[] side = before != null ? before : after != null ? after : m;
             double along = size == 0 ? 1 : (m[0] * side[0] + m[1] * side[1]) / size;

@@ -48,8 +48,12 @@ public enum Disposition {
      * @throws InputException if it is none
      */
     public static Disposition parse(String text) {
-        return Arrays.stream(values()).filter(d -> d.code.equalsIgnoreCase(text.strip())).findFirst()
-                .orElseThrow(() -> new InputException("\"" + text + "\" is not something done about a reject: use one of "
-                        + Arrays.stream(values()).map(Disposition::code).collect(Collectors.joining(", ")) + ", as in 1:replaced"));
+        return Arrays.stream(values())
+                .filter(d -> d.code.equalsIgnoreCase(text.strip()))
+                .findFirst()
+                .orElseThrow(
+                        () -> new InputException("\"" + text + "\" is not something done about a reject: use one of "
+                                + Arrays.stream(values()).map(Disposition::code).collect(Collectors.joining(", "))
+                                + ", as in 1:replaced"));
     }
 }

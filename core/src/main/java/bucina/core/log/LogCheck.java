@@ -24,7 +24,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
-/** Sees that an entry fits the plan and the log before it is written down. Pure; says everything in sentences for the builder. */
+/**
+ * Sees that an entry fits the plan and the log before it is written down. Pure; says everything in sentences for the
+ * builder.
+ */
 public final class LogCheck {
 
     private final Derivation derivation;
@@ -36,7 +39,8 @@ public final class LogCheck {
     }
 
     /**
-     * Refuses an entry that cannot be true: a hole that is logged already, a typed group over its count, a date in the future, a length
+     * Refuses an entry that cannot be true: a hole that is logged already, a typed group over its count, a date in
+     * the future, a length
      * graded short or long (or another rivet than planned) with no word of explanation.
      *
      * @param now wall clock of the shop
@@ -45,60 +49,82 @@ public final class LogCheck {
     public void accept(LogEntry.Draft draft, LocalDateTime now) {
         draft.corrects().ifPresent(this::corrected);
         draft.work().ifPresent(work -> {
-            var ref = derivation.build().faces().stream().flatMap(f -> f.face().groups().stream()
-                            .filter(g -> g.id().equals(work.group())).map(g -> new Owner(f.face().id(), g))).findFirst()
+            var ref = derivation.build().faces().stream()
+                    .flatMap(f -> f.face().groups().stream()
+                            .filter(g -> g.id().equals(work.group()))
+                            .map(g -> new Owner(f.face().id(), g)))
+                    .findFirst()
                     .orElseThrow(() -> new InputException("group " + work.groupCode() + " is not in this build"));
             holes(work, ref.group, draft.corrects());
             held(work, ref.group, ref.face);
             if (work.done().isAfter(now.plusMinutes(1))) {
-                throw new InputException("done at " + work.done() + " lies in the future (it is " + now.withNano(0) + "): give when it was done");
+                throw new InputException("done at " + work.done() + " lies in the future (it is " + now.withNano(0)
+                        + "): give when it was done");
             }
             List<String> odd = odd(work, ref.group, ref.face);
             if (!odd.isEmpty() && work.explanation().isBlank() && work.note().isBlank()) {
-                throw new InputException(String.join("; ", odd) + ": add a word of explanation, such as \"drawing calls for it\"");
+                throw new InputException(
+                        String.join("; ", odd) + ": add a word of explanation, such as \"drawing calls for it\"");
             }
         });
     }
 
     /** A group with an open query waits for its answer; a hole held open waits for its part. */
     private void held(Work work, Group group, Id.Face face) {
-        Queries.open(derivation.build().papers(), group.id()).stream().findFirst().ifPresent(q -> {
-            throw new InputException("group " + group.code() + " is held by a query of " + q.opened() + " (" + q.text() + "): answer it with its source first");
-        });
+        Queries.open(derivation.build().papers(), group.id()).stream()
+                .findFirst()
+                .ifPresent(q -> {
+                    throw new InputException("group " + group.code() + " is held by a query of " + q.opened() + " ("
+                            + q.text() + "): answer it with its source first");
+                });
         Holds holds = new Holds(derivation.build());
         for (Work.LoggedHole hole : work.holes()) {
-            derivation.face(face).of(hole.id()).flatMap(holes -> holds.of(holes)).ifPresent(h -> {
-                throw new InputException("hole " + hole.label() + " is held open for " + h.waitsFor()
-                        + ": set it after that, or say in the plan that the part is in place");
-            });
+            derivation
+                    .face(face)
+                    .of(hole.id())
+                    .flatMap(holes -> holds.of(holes))
+                    .ifPresent(h -> {
+                        throw new InputException("hole " + hole.label() + " is held open for " + h.waitsFor()
+                                + ": set it after that, or say in the plan that the part is in place");
+                    });
         }
     }
 
-    private record Owner(Id.Face face, Group group) {
-    }
+    private record Owner(Id.Face face, Group group) {}
 
     private void corrected(int id) {
-        LogEntry first = log.entry(id).orElseThrow(() -> new InputException("entry " + id + " is not in the log; the last is "
-                + (log.nextId() - 1)));
+        LogEntry first = log.entry(id)
+                .orElseThrow(() ->
+                        new InputException("entry " + id + " is not in the log; the last is " + (log.nextId() - 1)));
         if (!log.inForce(first)) {
-            throw new InputException("entry " + id + " is corrected already: correct the entry that stands in its place");
+            throw new InputException(
+                    "entry " + id + " is corrected already: correct the entry that stands in its place");
         }
     }
 
     private void holes(Work work, Group group, Optional<Integer> corrects) {
         if (group.typed().isPresent()) {
-            int before = log.installed(group) - corrects.flatMap(log::entry).flatMap(LogEntry::work)
-                    .filter(w -> w.group().equals(group.id())).map(Work::sound).orElse(0);
+            int before = log.installed(group)
+                    - corrects.flatMap(log::entry)
+                            .flatMap(LogEntry::work)
+                            .filter(w -> w.group().equals(group.id()))
+                            .map(Work::sound)
+                            .orElse(0);
             int left = group.count() - before;
             if (!work.holes().isEmpty() || work.count() > left) {
-                throw new InputException("group " + group.code() + " has " + left + " of " + group.count() + " left to set, was " + work.count());
+                throw new InputException("group " + group.code() + " has " + left + " of " + group.count()
+                        + " left to set, was " + work.count());
             }
             return;
         }
         if (work.holes().isEmpty()) {
-            throw new InputException("group " + group.code() + " has holes on the sheet: name them, such as row R3, holes 1-40");
+            throw new InputException(
+                    "group " + group.code() + " has holes on the sheet: name them, such as row R3, holes 1-40");
         }
-        Set<Id.Hole> own = group.rows().stream().flatMap(r -> r.holes().stream()).map(h -> h.id()).collect(Collectors.toSet());
+        Set<Id.Hole> own = group.rows().stream()
+                .flatMap(r -> r.holes().stream())
+                .map(h -> h.id())
+                .collect(Collectors.toSet());
         Set<Id.Hole> seen = new LinkedHashSet<>();
         for (Work.LoggedHole hole : work.holes()) {
             if (!own.contains(hole.id())) {
@@ -107,22 +133,31 @@ public final class LogCheck {
             if (!seen.add(hole.id())) {
                 throw new InputException("hole " + hole.label() + " is named twice");
             }
-            log.installedBy(hole.id()).filter(e -> corrects.isEmpty() || e.id() != corrects.get()).ifPresent(e -> {
-                if (log.state(holeOf(group, hole.id()), List.of()) != HoleState.REJECTED) {
-                    throw new InputException("hole " + hole.label() + " is logged as set in entry " + e.id() + ": correct that entry instead");
-                }
-            });
+            log.installedBy(hole.id())
+                    .filter(e -> corrects.isEmpty() || e.id() != corrects.get())
+                    .ifPresent(e -> {
+                        if (log.state(holeOf(group, hole.id()), List.of()) != HoleState.REJECTED) {
+                            throw new InputException("hole " + hole.label() + " is logged as set in entry " + e.id()
+                                    + ": correct that entry instead");
+                        }
+                    });
         }
     }
 
     private static bucina.core.plan.Hole holeOf(Group group, Id.Hole id) {
-        return group.rows().stream().flatMap(r -> r.holes().stream()).filter(h -> h.id().equals(id)).findFirst().orElseThrow();
+        return group.rows().stream()
+                .flatMap(r -> r.holes().stream())
+                .filter(h -> h.id().equals(id))
+                .findFirst()
+                .orElseThrow();
     }
 
     private List<String> odd(Work work, Group group, Id.Face face) {
         List<String> odd = new ArrayList<>();
-        for (Map.Entry<Solution, List<String>> each : solutions(work, group, face).entrySet()) {
-            wrong(work, each.getKey()).ifPresent(w -> odd.add(w + (each.getValue().isEmpty() ? "" : " at " + some(each.getValue()))));
+        for (Map.Entry<Solution, List<String>> each :
+                solutions(work, group, face).entrySet()) {
+            wrong(work, each.getKey())
+                    .ifPresent(w -> odd.add(w + (each.getValue().isEmpty() ? "" : " at " + some(each.getValue()))));
         }
         return odd;
     }
@@ -134,7 +169,8 @@ public final class LogCheck {
             FaceReading readings = derivation.face(face);
             for (Work.LoggedHole hole : work.holes()) {
                 HoleReading reading = readings.of(hole.id()).orElseThrow();
-                holes.computeIfAbsent(reading.solution(), s -> new ArrayList<>()).add(hole.label());
+                holes.computeIfAbsent(reading.solution(), s -> new ArrayList<>())
+                        .add(hole.label());
             }
         }
         return holes;
@@ -143,7 +179,8 @@ public final class LogCheck {
     /** What is odd about the rivet used in one stack; empty if nothing is. */
     private Optional<String> wrong(Work work, Solution solution) {
         if (solution.fastener() instanceof Fastener.Hardware hardware) {
-            return work.designation().equalsIgnoreCase(hardware.name()) ? Optional.empty()
+            return work.designation().equalsIgnoreCase(hardware.name())
+                    ? Optional.empty()
                     : Optional.of(work.designation() + " is not the " + hardware.name() + " of the plan");
         }
         if (solution.fastener() instanceof Fastener.PulledRivet pulled) {
@@ -151,7 +188,8 @@ public final class LogCheck {
         }
         RivetDesignation used = RivetDesignation.parse(work.designation());
         if (!used.family().equals(solution.fastener().name())) {
-            return Optional.of(used.code() + " is not the " + solution.fastener().name() + " of the plan");
+            return Optional.of(
+                    used.code() + " is not the " + solution.fastener().name() + " of the plan");
         }
         if (solution.choice().isEmpty()) {
             return Optional.empty();
@@ -168,15 +206,20 @@ public final class LogCheck {
             return Optional.of(used.code() + " is not the " + pulled.name() + " of the plan");
         }
         Optional<String> planned = solution.designation();
-        boolean stainless = pulled.stainless() && work.note().isBlank() && work.explanation().isBlank();
+        boolean stainless = pulled.stainless()
+                && work.note().isBlank()
+                && work.explanation().isBlank();
         if (planned.isPresent() && !planned.get().equals(used.code())) {
             return Optional.of(used.code() + " is not the " + planned.get() + " this stack takes");
         }
-        return stainless ? Optional.of(used.code() + " has a stainless body, nearly impossible to drill out once it is set") : Optional.empty();
+        return stainless
+                ? Optional.of(used.code() + " has a stainless body, nearly impossible to drill out once it is set")
+                : Optional.empty();
     }
 
     private static String some(List<String> labels) {
-        return labels.size() <= 3 ? String.join(", ", labels)
+        return labels.size() <= 3
+                ? String.join(", ", labels)
                 : labels.getFirst() + " to " + labels.getLast() + " (" + labels.size() + " holes)";
     }
 }

@@ -24,7 +24,8 @@ public record LogEntry(int id, Instant entered, Optional<Integer> corrects, Opti
             throw new IllegalArgumentException("entry " + id + " neither installs anything nor corrects an entry");
         }
         if (corrects.isPresent() && corrects.get() >= id) {
-            throw new IllegalArgumentException("entry " + id + " corrects entry " + corrects.get() + ", which does not come before it");
+            throw new IllegalArgumentException(
+                    "entry " + id + " corrects entry " + corrects.get() + ", which does not come before it");
         }
     }
 

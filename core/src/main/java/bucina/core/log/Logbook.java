@@ -30,7 +30,8 @@ public final class Logbook {
     /**
      * @param entries in the order of their numbers
      * @param marks   in the order they were made
-     * @throws IllegalArgumentException if numbers are not ascending, or an entry corrects one that is not there or is corrected already
+     * @throws IllegalArgumentException if numbers are not ascending, or an entry corrects one that is not there or is
+     *     corrected already
      */
     public Logbook(List<LogEntry> entries, List<Mark> marks) {
         this.entries = List.copyOf(entries);
@@ -44,20 +45,24 @@ public final class Logbook {
             last = entry.id();
             entry.corrects().ifPresent(c -> {
                 if (!known.contains(c)) {
-                    throw new IllegalArgumentException("entry " + entry.id() + " corrects entry " + c + ", which is not in the log");
+                    throw new IllegalArgumentException(
+                            "entry " + entry.id() + " corrects entry " + c + ", which is not in the log");
                 }
                 if (!corrected.add(c)) {
-                    throw new IllegalArgumentException("entry " + entry.id() + " corrects entry " + c + ", which is corrected already");
+                    throw new IllegalArgumentException(
+                            "entry " + entry.id() + " corrects entry " + c + ", which is corrected already");
                 }
             });
             known.add(entry.id());
         }
         this.entries.stream().filter(this::inForce).forEach(this::take);
         for (Mark m : this.marks) {
-            Map<Operation, Integer> sides = done.computeIfAbsent(m.hole(), h -> new HashMap<>()).computeIfAbsent(m.layer(), l ->
-                    new EnumMap<>(Operation.class));
+            Map<Operation, Integer> sides = done.computeIfAbsent(m.hole(), h -> new HashMap<>())
+                    .computeIfAbsent(m.layer(), l -> new EnumMap<>(Operation.class));
             int before = sides.getOrDefault(m.operation(), 0);
-            sides.put(m.operation(), m.on() ? before | m.side().bits() : before & ~m.side().bits());
+            sides.put(
+                    m.operation(),
+                    m.on() ? before | m.side().bits() : before & ~m.side().bits());
         }
     }
 
@@ -86,7 +91,8 @@ public final class Logbook {
 
     /** True if an operation was done to a hole in a layer; what is done from a side counts for that side only. */
     public boolean marked(Id.Hole hole, Id.Layer layer, Operation operation, Mark.Side side) {
-        int sides = done.getOrDefault(hole, Map.of()).getOrDefault(layer, Map.of()).getOrDefault(operation, 0);
+        int sides =
+                done.getOrDefault(hole, Map.of()).getOrDefault(layer, Map.of()).getOrDefault(operation, 0);
         return operation == Operation.DEBURRED ? (sides & side.bits()) == side.bits() : sides != 0;
     }
 
@@ -121,7 +127,8 @@ public final class Logbook {
     }
 
     /**
-     * Where a hole stands: by the log if it is logged, otherwise by the layer that is furthest behind among those it goes through.
+     * Where a hole stands: by the log if it is logged, otherwise by the layer that is furthest behind among those it
+     * goes through.
      *
      * @param layers the layers the hole goes through
      */
@@ -135,8 +142,11 @@ public final class Logbook {
         }
         HoleState behind = null;
         for (Layer layer : layers) {
-            HoleState furthest = Arrays.stream(Operation.values()).filter(o -> marked(hole.id(), layer.id(), o, Mark.Side.BOTH)).map(HoleState::of)
-                    .max(Enum::compareTo).orElse(HoleState.PLANNED);
+            HoleState furthest = Arrays.stream(Operation.values())
+                    .filter(o -> marked(hole.id(), layer.id(), o, Mark.Side.BOTH))
+                    .map(HoleState::of)
+                    .max(Enum::compareTo)
+                    .orElse(HoleState.PLANNED);
             behind = behind == null || furthest.compareTo(behind) < 0 ? furthest : behind;
         }
         return behind == null ? HoleState.PLANNED : behind;
@@ -145,7 +155,9 @@ public final class Logbook {
     private static HoleState logged(Work work, Id.Hole hole) {
         for (Work.LoggedHole logged : work.holes()) {
             if (logged.id().equals(hole)) {
-                boolean open = work.rejects().stream().anyMatch(r -> r.hole().equals(logged.label()) && !r.what().filled());
+                boolean open = work.rejects().stream()
+                        .anyMatch(r ->
+                                r.hole().equals(logged.label()) && !r.what().filled());
                 return open ? HoleState.REJECTED : work.readings().isEmpty() ? HoleState.SET : HoleState.PROVED;
             }
         }

@@ -5,7 +5,8 @@ import java.time.Instant;
 import java.util.Objects;
 
 /**
- * One step of progress: an operation done to a hole in one layer from one side, or a mark of it taken back. Marks are only added; the last one counts.
+ * One step of progress: an operation done to a hole in one layer from one side, or a mark of it taken back. Marks are
+ * only added; the last one counts.
  *
  * @param hole      the hole
  * @param layer     the layer

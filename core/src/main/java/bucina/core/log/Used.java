@@ -45,11 +45,12 @@ public record Used(String code, Optional<Length> length) {
         try {
             read = Callout.parse(typed);
         } catch (InputException e) {
-            throw new InputException("\"" + typed.strip() + "\" is no pulled rivet: write it like " + planned.name() + " × 8", e);
+            throw new InputException(
+                    "\"" + typed.strip() + "\" is no pulled rivet: write it like " + planned.name() + " × 8", e);
         }
         if (!(read.fastener() instanceof Fastener.PulledRivet)) {
-            throw new InputException("\"" + typed.strip() + "\" is no pulled rivet, but the plan has " + planned.name() + ": write it like "
-                    + planned.name() + " × 8");
+            throw new InputException("\"" + typed.strip() + "\" is no pulled rivet, but the plan has " + planned.name()
+                    + ": write it like " + planned.name() + " × 8");
         }
         return new Used(read.text(), length(read.text()));
     }

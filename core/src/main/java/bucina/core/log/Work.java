@@ -26,9 +26,22 @@ import java.util.Optional;
  * @param note        may be empty
  * @param photos      photographs by the SHA-256 of their content, lower-case hex
  */
-public record Work(Id.Group group, String groupCode, List<LoggedHole> holes, int count, String designation, Optional<Length> length, String who,
-                   LocalDateTime done, int minutes, Setup setup, List<Reading> readings, List<Reject> rejects, String explanation, String note,
-                   List<String> photos) {
+public record Work(
+        Id.Group group,
+        String groupCode,
+        List<LoggedHole> holes,
+        int count,
+        String designation,
+        Optional<Length> length,
+        String who,
+        LocalDateTime done,
+        int minutes,
+        Setup setup,
+        List<Reading> readings,
+        List<Reject> rejects,
+        String explanation,
+        String note,
+        List<String> photos) {
     public Work {
         Objects.requireNonNull(group, "group");
         Objects.requireNonNull(done, "done");
@@ -38,22 +51,32 @@ public record Work(Id.Group group, String groupCode, List<LoggedHole> holes, int
         rejects = List.copyOf(rejects);
         photos = List.copyOf(photos);
         require(count > 0, "count must be over 0, was " + count);
-        require(holes.isEmpty() || holes.size() == count, "count is " + count + " but " + holes.size() + " holes are named");
+        require(
+                holes.isEmpty() || holes.size() == count,
+                "count is " + count + " but " + holes.size() + " holes are named");
         require(!designation.isBlank(), "a designation is missing: write it like MS20426AD3-3.5");
         require(!who.isBlank(), "who did it is missing: write a name or initials");
         require(minutes >= 0 && minutes <= 100_000, "minutes must be 0 to 100000, was " + minutes);
-        require(photos.stream().allMatch(p -> p.matches("[0-9a-f]{64}")), "a photograph is named by the SHA-256 of its content");
+        require(
+                photos.stream().allMatch(p -> p.matches("[0-9a-f]{64}")),
+                "a photograph is named by the SHA-256 of its content");
         long rejected = rejects.stream().mapToLong(Reject::count).sum();
         for (Reject reject : rejects) {
-            require(reject.hole().isEmpty() || holes.stream().anyMatch(h -> h.label().equals(reject.hole())), "a reject names hole " + reject.hole()
-                    + ", which the entry does not cover");
+            require(
+                    reject.hole().isEmpty()
+                            || holes.stream().anyMatch(h -> h.label().equals(reject.hole())),
+                    "a reject names hole " + reject.hole() + ", which the entry does not cover");
         }
         require(rejected <= count, "more rejects than fasteners: " + rejected + " of " + count);
     }
 
     /** How many of them are in and sound: all but the rejects that left a hole open. */
     public int sound() {
-        return count - rejects.stream().filter(r -> !r.what().filled()).mapToInt(Reject::count).sum();
+        return count
+                - rejects.stream()
+                        .filter(r -> !r.what().filled())
+                        .mapToInt(Reject::count)
+                        .sum();
     }
 
     private static void require(boolean holds, String sentence) {
@@ -68,8 +91,7 @@ public record Work(Id.Group group, String groupCode, List<LoggedHole> holes, int
      * @param id    the hole
      * @param label {@code R3.14}
      */
-    public record LoggedHole(Id.Hole id, String label) {
-    }
+    public record LoggedHole(Id.Hole id, String label) {}
 
     /**
      * How it was set up.
@@ -91,7 +113,9 @@ public record Work(Id.Group group, String groupCode, List<LoggedHole> holes, int
      */
     public record Reading(Length diameter, Length height) {
         public Reading {
-            require(diameter.positive() && height.positive(), "a reading is a diameter and a height over 0, like .150x.048");
+            require(
+                    diameter.positive() && height.positive(),
+                    "a reading is a diameter and a height over 0, like .150x.048");
         }
     }
 
@@ -106,7 +130,9 @@ public record Work(Id.Group group, String groupCode, List<LoggedHole> holes, int
     public record Reject(String hole, int count, Disposition what, String note) {
         public Reject {
             Objects.requireNonNull(what, "what");
-            require(count > 0 && (hole.isEmpty() || count == 1), "a reject counts 1 where its hole is named, over 0 otherwise, was " + count);
+            require(
+                    count > 0 && (hole.isEmpty() || count == 1),
+                    "a reject counts 1 where its hole is named, over 0 otherwise, was " + count);
         }
     }
 }

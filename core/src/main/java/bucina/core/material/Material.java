@@ -19,7 +19,8 @@ public record Material(String alloy, String temper) {
     public Material {
         Objects.requireNonNull(temper, "temper");
         if (!FORM.matcher(temper.isEmpty() ? alloy : alloy + "-" + temper).matches()) {
-            throw new IllegalArgumentException("a material is capitals like 2024-T3, was " + alloy + " in temper " + temper);
+            throw new IllegalArgumentException(
+                    "a material is capitals like 2024-T3, was " + alloy + " in temper " + temper);
         }
     }
 

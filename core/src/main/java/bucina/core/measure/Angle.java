@@ -12,7 +12,8 @@ import java.util.regex.Pattern;
  */
 public record Angle(double degrees) implements Comparable<Angle> {
 
-    private static final Pattern FORM = Pattern.compile("([+-]?(?:\\d{1,6}(?:\\.\\d{0,12})?|\\.\\d{1,12}))\\s*(°|deg|degrees)?");
+    private static final Pattern FORM =
+            Pattern.compile("([+-]?(?:\\d{1,6}(?:\\.\\d{0,12})?|\\.\\d{1,12}))\\s*(°|deg|degrees)?");
 
     public Angle {
         if (!Double.isFinite(degrees)) {

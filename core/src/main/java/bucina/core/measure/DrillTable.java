@@ -12,7 +12,8 @@ public final class DrillTable {
 
     /** A table of the given sizes in any order; may be empty. */
     public DrillTable(List<DrillSize> sizes) {
-        this.sizes = sizes.stream().sorted(Comparator.comparing(DrillSize::diameter)).toList();
+        this.sizes =
+                sizes.stream().sorted(Comparator.comparing(DrillSize::diameter)).toList();
     }
 
     /** All sizes, small to large. */
@@ -33,6 +34,8 @@ public final class DrillTable {
 
     /** First to last name, for messages. */
     public String range() {
-        return sizes.isEmpty() ? "the table is empty" : sizes.getFirst().name() + " to " + sizes.getLast().name();
+        return sizes.isEmpty()
+                ? "the table is empty"
+                : sizes.getFirst().name() + " to " + sizes.getLast().name();
     }
 }

@@ -1,7 +1,8 @@
 package bucina.core.measure;
 
 /**
- * What a person typed cannot be used. The message is a whole sentence for that person: the value, the rule and an example. It never means
+ * What a person typed cannot be used. The message is a whole sentence for that person: the value, the rule and an
+ * example. It never means
  * that the program is wrong; that is an {@link IllegalArgumentException} or an {@link IllegalStateException}.
  */
 public final class InputException extends RuntimeException {

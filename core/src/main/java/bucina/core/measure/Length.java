@@ -5,7 +5,8 @@ import java.math.BigDecimal;
 /**
  * A length, a diameter, a thickness or a coordinate. Finite, of either sign; see the package text for exactness.
  *
- * <p>Comparing two lengths with {@link #atLeast} and {@link #atMost} is inclusive: values closer than a hundredth of a nanometre are the
+ * <p>Comparing two lengths with {@link #atLeast} and {@link #atMost} is inclusive: values closer than a hundredth of
+ * a nanometre are the
  * same, so that a limit worked out as 2/3 of .063 in accepts .042 in.
  *
  * @param nanometres the length in nanometres, finite
@@ -15,7 +16,9 @@ public record Length(double nanometres) implements Comparable<Length> {
     /** No length at all. */
     public static final Length ZERO = new Length(0);
 
-    /** Two lengths nearer than this (in nm) are one length: far under any tool mark, far over the rounding of doubles. */
+    /**
+     * Two lengths nearer than this (in nm) are one length: far under any tool mark, far over the rounding of doubles.
+     */
     private static final double SAME = 0.01;
 
     /** Refuses what is not a finite number. */

@@ -6,11 +6,11 @@ import java.math.RoundingMode;
 /** Prints lengths the way the bench writes them: {@code .063 in}, {@code 1 5/16 in}, {@code 2.4 mm}. */
 public final class LengthFormat {
 
-    private LengthFormat() {
-    }
+    private LengthFormat() {}
 
     /**
-     * A figure with its unit, rounded half up: inches to {@code .0001}-places given, without the nought before the point as the trade
+     * A figure with its unit, rounded half up: inches to {@code .0001}-places given, without the nought before the
+     * point as the trade
      * writes them, millimetres with it.
      *
      * @param decimals places behind the point in inches, 0 to 6; millimetres get one fewer, as 0.01 mm matches .001 in
@@ -35,7 +35,8 @@ public final class LengthFormat {
     }
 
     /**
-     * As the trade writes a figure with its unit: {@code .063 in}, {@code .1875 in}, {@code 4.76 mm}: three places in inches and two in
+     * As the trade writes a figure with its unit: {@code .063 in}, {@code .1875 in}, {@code 4.76 mm}: three places in
+     * inches and two in
      * millimetres, one more where it is needed.
      */
     public static String trade(Length length, Unit unit) {
@@ -45,14 +46,19 @@ public final class LengthFormat {
 
     /** All digits that matter and no more: {@code .0625 in}, {@code 3.2 mm}. */
     public static String exact(Length length, Unit unit) {
-        BigDecimal rounded = BigDecimal.valueOf(length.to(unit)).setScale(6, RoundingMode.HALF_UP).stripTrailingZeros();
+        BigDecimal rounded = BigDecimal.valueOf(length.to(unit))
+                .setScale(6, RoundingMode.HALF_UP)
+                .stripTrailingZeros();
         if (rounded.signum() == 0) {
             return "0 " + unit.symbol();
         }
         return withoutNought(rounded.toPlainString(), unit) + " " + unit.symbol();
     }
 
-    /** To the nearest 1/64 in, in lowest terms, marked {@code ~} where that is not the exact value: {@code 1 5/16 in}, {@code ~3/64 in}. */
+    /**
+     * To the nearest 1/64 in, in lowest terms, marked {@code ~} where that is not the exact value: {@code 1 5/16 in},
+     * {@code ~3/64 in}.
+     */
     public static String fraction(Length length) {
         double sixtyFourths = length.in() * 64;
         long nearest = Math.round(Math.abs(sixtyFourths));
@@ -66,7 +72,8 @@ public final class LengthFormat {
         }
         String sign = sixtyFourths < 0 && nearest != 0 ? "-" : "";
         String part = numerator == 0 ? "" : numerator + "/" + denominator;
-        String number = whole == 0 && !part.isEmpty() ? part : part.isEmpty() ? Long.toString(whole) : whole + " " + part;
+        String number =
+                whole == 0 && !part.isEmpty() ? part : part.isEmpty() ? Long.toString(whole) : whole + " " + part;
         return (exact ? "" : "~") + sign + number + " in";
     }
 

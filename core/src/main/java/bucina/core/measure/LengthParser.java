@@ -9,14 +9,17 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Reads a length as people type it: {@code 3/32}, {@code 1 5/16}, {@code 1-5/16}, {@code .093}, {@code 0.093 in}, {@code 3/32"},
+ * Reads a length as people type it: {@code 3/32}, {@code 1 5/16}, {@code 1-5/16}, {@code .093}, {@code 0.093 in},
+ * {@code 3/32"},
  * {@code 2.4 mm}, {@code #40}, {@code F} (a letter drill).
  *
- * <p>A bare number takes the unit given to the constructor; a fraction is always inches, a {@code #} always a numbered drill.
+ * <p>A bare number takes the unit given to the constructor; a fraction is always inches, a {@code #} always a
+ * numbered drill.
  */
 public final class LengthParser {
 
-    private static final Pattern DECIMAL = Pattern.compile("([+-]?(?:\\d{1,12}(?:\\.\\d{0,12})?|\\.\\d{1,12}))\\s*(in|inch|inches|\"|″|mm)?");
+    private static final Pattern DECIMAL =
+            Pattern.compile("([+-]?(?:\\d{1,12}(?:\\.\\d{0,12})?|\\.\\d{1,12}))\\s*(in|inch|inches|\"|″|mm)?");
     private static final Pattern FRACTION =
             Pattern.compile("([+-]?)(?:(\\d{1,9})[\\s-]+)?(\\d{1,9})\\s*/\\s*(\\d{1,9})\\s*(in|inch|inches|\"|″)?");
     private static final String EXAMPLE = "write it like .093, 3/32, 1 5/16, 2.4 mm or #40";
@@ -44,8 +47,10 @@ public final class LengthParser {
             throw new InputException("a length is missing: " + EXAMPLE);
         }
         if (clean.startsWith("#") || clean.length() == 1 && Character.isLetter(clean.charAt(0))) {
-            return drills.find(clean).orElseThrow(() -> new InputException("\"" + clean + "\" is no drill in the table ("
-                    + drills.range() + "): write it like #40 or give the diameter, .098")).diameter();
+            return drills.find(clean)
+                    .orElseThrow(() -> new InputException("\"" + clean + "\" is no drill in the table ("
+                            + drills.range() + "): write it like #40 or give the diameter, .098"))
+                    .diameter();
         }
         String lower = clean.toLowerCase(Locale.ROOT);
         Matcher fraction = FRACTION.matcher(lower);
@@ -55,7 +60,8 @@ public final class LengthParser {
         Matcher decimal = DECIMAL.matcher(lower);
         if (decimal.matches()) {
             String unit = decimal.group(2);
-            return Length.of(new BigDecimal(decimal.group(1)), unit == null ? bare : unit.equals("mm") ? Unit.MM : Unit.INCH);
+            return Length.of(
+                    new BigDecimal(decimal.group(1)), unit == null ? bare : unit.equals("mm") ? Unit.MM : Unit.INCH);
         }
         String comma = clean.indexOf(',') >= 0 ? " (the decimal mark is a point)" : "";
         throw new InputException("\"" + clean + "\" is not a length" + comma + ": " + EXAMPLE);
@@ -70,7 +76,8 @@ public final class LengthParser {
     public Length parsePositive(String text, String name) {
         Length length = named(text, name);
         if (!length.positive()) {
-            throw new InputException(name + " must be over 0, was " + LengthFormat.exact(length, bare) + ": " + EXAMPLE);
+            throw new InputException(
+                    name + " must be over 0, was " + LengthFormat.exact(length, bare) + ": " + EXAMPLE);
         }
         return length;
     }

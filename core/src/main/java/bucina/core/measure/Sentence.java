@@ -14,7 +14,8 @@ public record Sentence(String pattern, List<Length> lengths) {
         lengths = List.copyOf(lengths);
         int places = (pattern.length() - pattern.replace("{}", "").length()) / 2;
         if (places != lengths.size()) {
-            throw new IllegalArgumentException("\"" + pattern + "\" has " + places + " places for " + lengths.size() + " lengths");
+            throw new IllegalArgumentException(
+                    "\"" + pattern + "\" has " + places + " places for " + lengths.size() + " lengths");
         }
     }
 

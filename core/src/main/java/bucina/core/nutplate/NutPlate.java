@@ -26,21 +26,32 @@ public record NutPlate(String size, Length hole, String drill, List<Point> place
     public NutPlate {
         places = List.copyOf(places);
         if (places.isEmpty() || places.size() > MOST) {
-            throw new IllegalArgumentException("a nut plate has 1 to 4 lug rivets, like .344, 0; -.344, 0, was " + places.size());
+            throw new IllegalArgumentException(
+                    "a nut plate has 1 to 4 lug rivets, like .344, 0; -.344, 0, was " + places.size());
         }
         for (Point p : places) {
-            if (!(hole.positive() && rivet.positive() && p.to(SCREW).minus(hole.times(0.5)).positive())) {
-                throw new IllegalArgumentException("the lug rivets of a nut plate lie beyond its screw hole, was " + p.to(SCREW) + " with a hole of " + hole);
+            if (!(hole.positive()
+                    && rivet.positive()
+                    && p.to(SCREW).minus(hole.times(0.5)).positive())) {
+                throw new IllegalArgumentException("the lug rivets of a nut plate lie beyond its screw hole, was "
+                        + p.to(SCREW) + " with a hole of " + hole);
             }
         }
         if (places.stream().distinct().count() < places.size()) {
-            throw new IllegalArgumentException("two lug rivets of a nut plate are in one place: each has its own, like .344, 0; -.344, 0");
+            throw new IllegalArgumentException(
+                    "two lug rivets of a nut plate are in one place: each has its own, like .344, 0; -.344, 0");
         }
     }
 
     /** A plate with a lug either side, each as far from the screw. */
     public static NutPlate twoLug(String size, Length hole, String drill, Length lug, Length rivet, String source) {
-        return new NutPlate(size, hole, drill, List.of(new Point(-lug.nanometres(), 0), new Point(lug.nanometres(), 0)), rivet, source);
+        return new NutPlate(
+                size,
+                hole,
+                drill,
+                List.of(new Point(-lug.nanometres(), 0), new Point(lug.nanometres(), 0)),
+                rivet,
+                source);
     }
 
     /**
@@ -54,12 +65,14 @@ public record NutPlate(String size, Length hole, String drill, List<Point> place
         for (String one : text.split(";", -1)) {
             String[] xy = one.split(",", -1);
             if (xy.length != 2) {
-                throw new InputException("lug rivets \"" + text.strip() + "\" are no places x, y from the screw: write them like .344, 0; 0, .344");
+                throw new InputException("lug rivets \"" + text.strip()
+                        + "\" are no places x, y from the screw: write them like .344, 0; 0, .344");
             }
             at.add(Point.at(lengths.parse(xy[0]), lengths.parse(xy[1])));
         }
         try {
-            return new NutPlate(size, hole, drill, at, rivet, "places of the lug rivets as entered: the drawing governs");
+            return new NutPlate(
+                    size, hole, drill, at, rivet, "places of the lug rivets as entered: the drawing governs");
         } catch (IllegalArgumentException e) {
             throw new InputException(e.getMessage(), e);
         }
@@ -72,7 +85,9 @@ public record NutPlate(String size, Length hole, String drill, List<Point> place
 
     /** True if it lies the same turned half round. */
     public boolean even() {
-        return places.stream().allMatch(p -> places.stream().anyMatch(q -> Math.abs(q.x() + p.x()) < 1 && Math.abs(q.y() + p.y()) < 1));
+        return places.stream()
+                .allMatch(p ->
+                        places.stream().anyMatch(q -> Math.abs(q.x() + p.x()) < 1 && Math.abs(q.y() + p.y()) < 1));
     }
 
     /**
@@ -82,8 +97,12 @@ public record NutPlate(String size, Length hole, String drill, List<Point> place
      */
     public static NutPlate of(List<NutPlate> table, String size) {
         String clean = size.strip().replace("#", "");
-        return table.stream().filter(p -> p.size.equals(clean)).findFirst().orElseThrow(() -> new InputException("\"" + size.strip()
-                + "\" is no screw size with a two-lug plate in the catalogue: it has " + table.stream().map(NutPlate::size).collect(Collectors.joining(", "))
-                + "; enter other patterns from the drawing"));
+        return table.stream()
+                .filter(p -> p.size.equals(clean))
+                .findFirst()
+                .orElseThrow(() -> new InputException("\"" + size.strip()
+                        + "\" is no screw size with a two-lug plate in the catalogue: it has "
+                        + table.stream().map(NutPlate::size).collect(Collectors.joining(", "))
+                        + "; enter other patterns from the drawing"));
     }
 }

@@ -15,7 +15,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Plates laid out behind screws. Each lies along the edge; where a lug rivet would come too near to a neighbour's rivet or screw, or to an edge, the plate is
+ * Plates laid out behind screws. Each lies along the edge; where a lug rivet would come too near to a neighbour's
+ * rivet or screw, or to an edge, the plate is
  * turned until it clears.
  *
  * @param plate    the plate
@@ -26,11 +27,13 @@ public record NutPlateLayout(NutPlate plate, List<Laid> plates, List<Finding> fi
 
     /** Metal of a lug beyond its rivet, and half the width of the body: typical. */
     private static final Length BEYOND = Length.in(.13);
+
     private static final Length HALF_WIDE = Length.in(.16);
     /** Turns tried, from the edge's direction. */
     private static final double[] TURNS = {0, 90, 45, -45, 30, -30, 60, -60};
     /** Turns tried for a plate that does not lie the same half round. */
-    private static final double[] UNEVEN = {0, 180, 90, -90, 45, -45, 135, -135, 30, -30, 150, -150, 60, -60, 120, -120};
+    private static final double[] UNEVEN = {0, 180, 90, -90, 45, -45, 135, -135, 30, -30, 150, -150, 60, -60, 120, -120
+    };
 
     /**
      * One plate.
@@ -70,8 +73,7 @@ public record NutPlateLayout(NutPlate plate, List<Laid> plates, List<Finding> fi
      *
      * @param name what it is
      */
-    public record Behind(String name, Outline outline) {
-    }
+    public record Behind(String name, Outline outline) {}
 
     public NutPlateLayout {
         plates = List.copyOf(plates);
@@ -85,7 +87,13 @@ public record NutPlateLayout(NutPlate plate, List<Laid> plates, List<Finding> fi
      * @param taken  rivets that are there already
      * @param behind parts that the plates must not lie over
      */
-    public static NutPlateLayout of(ScrewPattern pattern, NutPlate plate, RuleSet rules, Optional<Outline> sheet, List<Point> taken, List<Behind> behind) {
+    public static NutPlateLayout of(
+            ScrewPattern pattern,
+            NutPlate plate,
+            RuleSet rules,
+            Optional<Outline> sheet,
+            List<Point> taken,
+            List<Behind> behind) {
         Check check = new Check(pattern, plate, rules, sheet, behind);
         List<Laid> plates = new ArrayList<>();
         List<Finding> findings = new ArrayList<>();
@@ -116,11 +124,17 @@ public record NutPlateLayout(NutPlate plate, List<Laid> plates, List<Finding> fi
         double c = Math.cos(Math.toRadians(turn));
         double s = Math.sin(Math.toRadians(turn));
         Point at = screw.at();
-        return new Laid(at, turn, plate.places().stream().map(p -> new Point(at.x() + p.x() * c - p.y() * s, at.y() + p.x() * s + p.y() * c)).toList());
+        return new Laid(
+                at,
+                turn,
+                plate.places().stream()
+                        .map(p -> new Point(at.x() + p.x() * c - p.y() * s, at.y() + p.x() * s + p.y() * c))
+                        .toList());
     }
 
     /** What a plate must clear. */
-    private record Check(ScrewPattern pattern, NutPlate plate, RuleSet rules, Optional<Outline> sheet, List<Behind> behind) {
+    private record Check(
+            ScrewPattern pattern, NutPlate plate, RuleSet rules, Optional<Outline> sheet, List<Behind> behind) {
 
         Optional<Finding> problem(Laid laid, int i, List<Point> rivets) {
             Length apart = rules.times(RuleKey.PITCH_LEAST, plate.rivet());
@@ -129,21 +143,37 @@ public record NutPlateLayout(NutPlate plate, List<Laid> plates, List<Finding> fi
             for (Point r : laid.rivets) {
                 for (Point other : rivets) {
                     if (!r.to(other).atLeast(apart)) {
-                        return Optional.of(found("lug-rivets-too-near", i, r.to(other), apart, rules.rule(RuleKey.PITCH_LEAST).source(),
+                        return Optional.of(found(
+                                "lug-rivets-too-near",
+                                i,
+                                r.to(other),
+                                apart,
+                                rules.rule(RuleKey.PITCH_LEAST).source(),
                                 "a lug rivet is {} from another rivet; {} is the least"));
                     }
                 }
                 for (int k = 0; k < pattern.screws().size(); k++) {
                     Length away = r.to(pattern.screws().get(k).at());
                     if (k != i && !away.atLeast(fromScrew)) {
-                        return Optional.of(found("lug-rivet-near-screw", i, away, fromScrew, rules.rule(RuleKey.EDGE_LEAST_PROTRUDING).source(),
+                        return Optional.of(found(
+                                "lug-rivet-near-screw",
+                                i,
+                                away,
+                                fromScrew,
+                                rules.rule(RuleKey.EDGE_LEAST_PROTRUDING).source(),
                                 "a lug rivet is {} from the next screw; {} is the least"));
                     }
                 }
                 if (sheet.isPresent()) {
                     Length e = sheet.get().covers(r) ? sheet.get().edgeDistance(r) : Length.ZERO;
                     if (!edge.allows(e)) {
-                        return Optional.of(found("edge-distance-least", i, e, edge.least(), edge.source(), "a lug rivet is {} from the edge; {} is the least"));
+                        return Optional.of(found(
+                                "edge-distance-least",
+                                i,
+                                e,
+                                edge.least(),
+                                edge.source(),
+                                "a lug rivet is {} from the edge; {} is the least"));
                     }
                 }
             }
@@ -152,16 +182,37 @@ public record NutPlateLayout(NutPlate plate, List<Laid> plates, List<Finding> fi
 
         private Optional<Finding> hit(Laid laid, int i) {
             Outline body = laid.body();
-            return behind.stream().filter(b -> Shapes.overlap(body, b.outline)).findFirst().map(b -> new Finding("plate-hits-part", Level.ERROR,
-                    new Finding.Place("", "", Integer.toString(i + 1), b.name), Optional.empty(), Optional.empty(), "a plate lies flat on its sheet",
-                    Sentence.of("At screw " + (i + 1) + " the plate lies over " + b.name + ", whichever way it is turned."), Sentence.of(
-                    "Move the screw, or take a one-lug, corner or miniature plate from the drawing.")));
+            return behind.stream()
+                    .filter(b -> Shapes.overlap(body, b.outline))
+                    .findFirst()
+                    .map(b -> new Finding(
+                            "plate-hits-part",
+                            Level.ERROR,
+                            new Finding.Place("", "", Integer.toString(i + 1), b.name),
+                            Optional.empty(),
+                            Optional.empty(),
+                            "a plate lies flat on its sheet",
+                            Sentence.of("At screw " + (i + 1) + " the plate lies over " + b.name
+                                    + ", whichever way it is turned."),
+                            Sentence.of(
+                                    "Move the screw, or take a one-lug, corner or miniature plate from the drawing.")));
         }
 
-        private static Finding found(String rule, int i, Length measured, Length required, String source, String words) {
-            return new Finding(rule, Level.ERROR, new Finding.Place("", "", Integer.toString(i + 1), ""), Optional.of(measured), Optional.of(required), source,
-                    Sentence.of("At screw " + (i + 1) + " " + words + ", whichever way the plate is turned.", measured, required),
-                    Sentence.of("Give the screws more pitch, or take a one-lug, corner or miniature plate from the drawing."));
+        private static Finding found(
+                String rule, int i, Length measured, Length required, String source, String words) {
+            return new Finding(
+                    rule,
+                    Level.ERROR,
+                    new Finding.Place("", "", Integer.toString(i + 1), ""),
+                    Optional.of(measured),
+                    Optional.of(required),
+                    source,
+                    Sentence.of(
+                            "At screw " + (i + 1) + " " + words + ", whichever way the plate is turned.",
+                            measured,
+                            required),
+                    Sentence.of("Give the screws more pitch, or take a one-lug, corner or miniature plate from the "
+                            + "drawing."));
         }
     }
 }

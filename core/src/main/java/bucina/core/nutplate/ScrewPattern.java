@@ -26,8 +26,7 @@ public record ScrewPattern(List<Screw> screws) {
      *
      * @param along degrees from +x that the edge runs at here
      */
-    public record Screw(Point at, double along) {
-    }
+    public record Screw(Point at, double along) {}
 
     public ScrewPattern {
         screws = List.copyOf(screws);
@@ -37,7 +36,8 @@ public record ScrewPattern(List<Screw> screws) {
     }
 
     /**
-     * Reads {@code circle:8:3.0} (count, diameter), {@code rect:4x3:6.0x4.0} (count along each side with its corners, size) or {@code row:6:1.25}
+     * Reads {@code circle:8:3.0} (count, diameter), {@code rect:4x3:6.0x4.0} (count along each side with its corners,
+     * size) or {@code row:6:1.25}
      * (count, pitch).
      *
      * @throws InputException if it is none of them
@@ -46,18 +46,24 @@ public record ScrewPattern(List<Screw> screws) {
         String clean = text.strip().toLowerCase(java.util.Locale.ROOT);
         Matcher circle = CIRCLE.matcher(clean);
         if (circle.matches()) {
-            return circle(Integer.parseInt(circle.group(1)), lengths.parsePositive(circle.group(2), "diameter of the bolt circle"));
+            return circle(
+                    Integer.parseInt(circle.group(1)),
+                    lengths.parsePositive(circle.group(2), "diameter of the bolt circle"));
         }
         Matcher rect = RECT.matcher(clean);
         if (rect.matches()) {
-            return rectangle(Integer.parseInt(rect.group(1)), Integer.parseInt(rect.group(2)), lengths.parsePositive(rect.group(3), "length of the rectangle"),
+            return rectangle(
+                    Integer.parseInt(rect.group(1)),
+                    Integer.parseInt(rect.group(2)),
+                    lengths.parsePositive(rect.group(3), "length of the rectangle"),
                     lengths.parsePositive(rect.group(4), "width of the rectangle"));
         }
         Matcher row = ROW.matcher(clean);
         if (row.matches()) {
             return row(Integer.parseInt(row.group(1)), lengths.parsePositive(row.group(2), "pitch"));
         }
-        throw new InputException("\"" + text.strip() + "\" is no pattern of screws: write circle:8:3.0, rect:4x3:6.0x4.0 or row:6:1.25");
+        throw new InputException(
+                "\"" + text.strip() + "\" is no pattern of screws: write circle:8:3.0, rect:4x3:6.0x4.0 or row:6:1.25");
     }
 
     /** Evenly on a circle about the origin, the first on +x. */
@@ -106,7 +112,8 @@ public record ScrewPattern(List<Screw> screws) {
 
     private static void check(int count, int least) {
         if (count < least || count > MOST) {
-            throw new InputException(count + " screws: there are " + least + " to " + MOST + " here, like circle:8:3.0, rect:4x3:6.0x4.0 or row:6:1.25");
+            throw new InputException(count + " screws: there are " + least + " to " + MOST
+                    + " here, like circle:8:3.0, rect:4x3:6.0x4.0 or row:6:1.25");
         }
     }
 

@@ -12,7 +12,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * An opening and the metal left round it. Distances run from its centre; an opening with straight sides is as wide as it is across that way.
+ * An opening and the metal left round it. Distances run from its centre; an opening with straight sides is as wide as
+ * it is across that way.
  *
  * @param across    diameter, or the size toward the bend, rivet and edge, over 0
  * @param corner    radius of its inside corners; empty for a round hole
@@ -28,7 +29,8 @@ public record Opening(Length across, Optional<Length> corner, Length thickness) 
             throw new InputException("The sheet is " + thickness + " thick: it is over 0, like .032");
         }
         corner.filter(c -> !c.positive() || c.times(2).minus(across).positive()).ifPresent(c -> {
-            throw new InputException("The corner radius is " + c + ": it is over 0 and at most half of the opening's " + across + ", like 1/8");
+            throw new InputException("The corner radius is " + c + ": it is over 0 and at most half of the opening's "
+                    + across + ", like 1/8");
         });
     }
 
@@ -44,7 +46,8 @@ public record Opening(Length across, Optional<Length> corner, Length thickness) 
 
     /** Nearest that the opening's centre may lie to a rivet: the opening's edge is an edge to the rivet. */
     public Length rivetNearest(RuleSet rules, Length shank, boolean flush) {
-        return across.times(0.5).plus(rules.times(flush ? RuleKey.EDGE_LEAST_FLUSH : RuleKey.EDGE_LEAST_PROTRUDING, shank));
+        return across.times(0.5)
+                .plus(rules.times(flush ? RuleKey.EDGE_LEAST_FLUSH : RuleKey.EDGE_LEAST_PROTRUDING, shank));
     }
 
     /**
@@ -53,11 +56,11 @@ public record Opening(Length across, Optional<Length> corner, Length thickness) 
      * @param away  from the opening's centre to the rivet's
      * @param shank D, over 0
      */
-    public record Rivet(Length away, Length shank, boolean flush) {
-    }
+    public record Rivet(Length away, Length shank, boolean flush) {}
 
     /** What is too near, and a corner that is too sharp. */
-    public List<Finding> findings(RuleSet rules, Optional<Length> toTangent, Optional<Length> toEdge, Optional<Rivet> rivet) {
+    public List<Finding> findings(
+            RuleSet rules, Optional<Length> toTangent, Optional<Length> toEdge, Optional<Rivet> rivet) {
         List<Finding> found = new ArrayList<>();
         toTangent.ifPresent(d -> land(found, rules, "opening-near-tangent", "the bend tangent", d));
         toEdge.ifPresent(d -> land(found, rules, "opening-near-edge", "the edge of the sheet", d));
@@ -66,15 +69,36 @@ public record Opening(Length across, Optional<Length> corner, Length thickness) 
             if (!r.away.atLeast(least)) {
                 RuleKey key = r.flush ? RuleKey.EDGE_LEAST_FLUSH : RuleKey.EDGE_LEAST_PROTRUDING;
                 Length half = across.times(0.5);
-                found.add(new Finding("opening-near-rivet", Level.ERROR, Finding.Place.NONE, Optional.of(r.away.minus(half)), Optional.of(least.minus(half)),
-                        rules.rule(key).source(), Sentence.of("The opening's edge is {} from the rivet; {} is the least edge distance.",
-                        r.away.minus(half), least.minus(half)), Sentence.of("Move the opening {} away.", least.minus(r.away))));
+                found.add(new Finding(
+                        "opening-near-rivet",
+                        Level.ERROR,
+                        Finding.Place.NONE,
+                        Optional.of(r.away.minus(half)),
+                        Optional.of(least.minus(half)),
+                        rules.rule(key).source(),
+                        Sentence.of(
+                                "The opening's edge is {} from the rivet; {} is the least edge distance.",
+                                r.away.minus(half),
+                                least.minus(half)),
+                        Sentence.of("Move the opening {} away.", least.minus(r.away))));
             }
         });
         Length corners = rules.length(RuleKey.OPENING_CORNER);
-        corner.filter(c -> !c.atLeast(corners)).ifPresent(c -> found.add(new Finding("corner-too-sharp", Level.ERROR, Finding.Place.NONE, Optional.of(c),
-                Optional.of(corners), rules.rule(RuleKey.OPENING_CORNER).source(), Sentence.of("An inside corner of {} radius is a place for a crack to "
-                + "start; {} is the least.", c, corners), Sentence.of("Drill the corners {} across first, join them, file to the holes.", corners.times(2)))));
+        corner.filter(c -> !c.atLeast(corners))
+                .ifPresent(c -> found.add(new Finding(
+                        "corner-too-sharp",
+                        Level.ERROR,
+                        Finding.Place.NONE,
+                        Optional.of(c),
+                        Optional.of(corners),
+                        rules.rule(RuleKey.OPENING_CORNER).source(),
+                        Sentence.of(
+                                "An inside corner of {} radius is a place for a crack to " + "start; {} is the least.",
+                                c,
+                                corners),
+                        Sentence.of(
+                                "Drill the corners {} across first, join them, file to the holes.",
+                                corners.times(2)))));
         return found;
     }
 
@@ -82,8 +106,18 @@ public record Opening(Length across, Optional<Length> corner, Length thickness) 
         Length land = away.minus(across.times(0.5));
         Length least = landLeast(rules);
         if (!land.atLeast(least)) {
-            found.add(new Finding(rule, Level.ERROR, Finding.Place.NONE, Optional.of(land), Optional.of(least), rules.rule(RuleKey.OPENING_LAND).source(),
-                    Sentence.of("{} of metal is left to " + what + "; {} is the least (" + rules.rule(RuleKey.OPENING_LAND).value() + " t).", land, least),
+            found.add(new Finding(
+                    rule,
+                    Level.ERROR,
+                    Finding.Place.NONE,
+                    Optional.of(land),
+                    Optional.of(least),
+                    rules.rule(RuleKey.OPENING_LAND).source(),
+                    Sentence.of(
+                            "{} of metal is left to " + what + "; {} is the least ("
+                                    + rules.rule(RuleKey.OPENING_LAND).value() + " t).",
+                            land,
+                            least),
                     Sentence.of("Move the opening {} away, or make it smaller by twice that.", least.minus(land))));
         }
     }

@@ -16,10 +16,12 @@ public record StepDrill(String name, List<Length> steps) {
     public StepDrill {
         steps = List.copyOf(steps);
         if (steps.isEmpty()) {
-            throw new InputException("The step drill \"" + name + "\" has no steps: write them from the tip, like 1/8, 3/16, 1/4");
+            throw new InputException(
+                    "The step drill \"" + name + "\" has no steps: write them from the tip, like 1/8, 3/16, 1/4");
         }
         for (int i = 0; i < steps.size(); i++) {
-            if (!steps.get(i).positive() || i > 0 && !steps.get(i).minus(steps.get(i - 1)).positive()) {
+            if (!steps.get(i).positive()
+                    || i > 0 && !steps.get(i).minus(steps.get(i - 1)).positive()) {
                 throw new InputException("Step " + (i + 1) + " of the step drill \"" + name + "\" is " + steps.get(i)
                         + ": steps rise from the tip, like 1/8, 3/16, 1/4");
             }
@@ -32,8 +34,7 @@ public record StepDrill(String name, List<Length> steps) {
      * @param step     counted from 1 at the tip
      * @param diameter that it leaves
      */
-    public record Stop(int step, Length diameter) {
-    }
+    public record Stop(int step, Length diameter) {}
 
     /** The last step that is not larger than the hole; empty if even the tip is. */
     public Optional<Stop> stop(Length hole) {

@@ -27,8 +27,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /*
- * Design. Flanges end a little inside the skin's edge and clear of each other; a row begins and ends one least edge distance and a sixteenth
- * inside its flange, so that a panel made with sound figures has no finding. The web of a spar is taken at its lower edge, that of a rib at its
+ * Design. Flanges end a little inside the skin's edge and clear of each other; a row begins and ends one least edge
+ * distance and a sixteenth
+ * inside its flange, so that a panel made with sound figures has no finding. The web of a spar is taken at its lower
+ * edge, that of a rib at its
  * inboard one: the bend tangent lies radius and thickness inside.
  */
 
@@ -55,7 +57,10 @@ public final class Panel {
         this.build = build;
         this.plan = plan;
         this.next = build.nextId();
-        this.margin = EdgeRule.of(build.rules(), plan.fastener().shank(), plan.fastener().flush()).least().plus(SPARE);
+        this.margin = EdgeRule.of(
+                        build.rules(), plan.fastener().shank(), plan.fastener().flush())
+                .least()
+                .plus(SPARE);
     }
 
     /**
@@ -77,7 +82,8 @@ public final class Panel {
 
     private Build made() {
         Part skin = part(plan.name(), plan.spars().size() + plan.ribs().size() > 0 ? 3 : 1);
-        Layer sheet = layer(skin, plan.name(), plan.skin().thickness(), plan.skin().outline(), List.of());
+        Layer sheet =
+                layer(skin, plan.name(), plan.skin().thickness(), plan.skin().outline(), List.of());
         List<Group> groups = new ArrayList<>();
         String letters = letters();
         for (PanelPlan.Spar spar : plan.spars()) {
@@ -95,8 +101,10 @@ public final class Panel {
             layers.add(layer(part(d.name(), 2), d.name(), d.thickness(), Outline.rectangle(d.a(), d.b()), List.of()));
         }
         layers.addAll(structure);
-        Face face = new Face(new Id.Face(next++), plan.name(), plan.viewed(), plan.xToward(), plan.yToward(), layers, groups);
-        Assembly assembly = new Assembly(new Id.Assembly(next++), plan.name(), plan.hand(), plan.unit(), List.of(), List.of(face));
+        Face face = new Face(
+                new Id.Face(next++), plan.name(), plan.viewed(), plan.xToward(), plan.yToward(), layers, groups);
+        Assembly assembly =
+                new Assembly(new Id.Assembly(next++), plan.name(), plan.hand(), plan.unit(), List.of(), List.of(face));
         List<Part> all = new ArrayList<>(build.parts());
         all.addAll(parts);
         List<Assembly> assemblies = new ArrayList<>(build.assemblies());
@@ -118,7 +126,9 @@ public final class Panel {
     }
 
     private boolean taken(String letters) {
-        return build.faces().stream().flatMap(f -> f.face().groups().stream()).anyMatch(g -> g.code().startsWith(letters + "-"));
+        return build.faces().stream()
+                .flatMap(f -> f.face().groups().stream())
+                .anyMatch(g -> g.code().startsWith(letters + "-"));
     }
 
     private Part part(String name, int order) {
@@ -132,20 +142,37 @@ public final class Panel {
     }
 
     private Group group(String code, String name) {
-        Group group = new Group(new Id.Group(next++), code, name, plan.fastener(), false, plan.fastener().flush() ? Preparation.AUTO : Preparation.NONE,
-                plan.callout(), rows, Optional.empty(), Set.of(), Set.of());
+        Group group = new Group(
+                new Id.Group(next++),
+                code,
+                name,
+                plan.fastener(),
+                false,
+                plan.fastener().flush() ? Preparation.AUTO : Preparation.NONE,
+                plan.callout(),
+                rows,
+                Optional.empty(),
+                Set.of(),
+                Set.of());
         rows.clear();
         return group;
     }
 
-    /** A row in whole spaces; one space more where the nearest number would stretch the pitch over the most that the wished one keeps. */
+    /**
+     * A row in whole spaces; one space more where the nearest number would stretch the pitch over the most that the
+     * wished one keeps.
+     */
     private void row(Point from, Point to, Length flange) {
         if (from.to(to).compareTo(plan.fastener().shank().times(4)) < 0) {
             return;
         }
         List<Point> points = Rows.line(from, to, Rows.Spacing.pitch(plan.pitch()));
-        Length most = build.rules().times(RuleKey.PITCH_MOST_DIAMETERS, plan.fastener().shank())
-                .min(build.rules().times(RuleKey.PITCH_MOST_THICKNESS, flange.min(plan.skin().thickness())));
+        Length most = build.rules()
+                .times(RuleKey.PITCH_MOST_DIAMETERS, plan.fastener().shank())
+                .min(build.rules()
+                        .times(
+                                RuleKey.PITCH_MOST_THICKNESS,
+                                flange.min(plan.skin().thickness())));
         if (plan.pitch().atMost(most) && !points.get(0).to(points.get(1)).atMost(most)) {
             points = Rows.line(from, to, Rows.Spacing.count(points.size() + 1));
         }
@@ -153,13 +180,14 @@ public final class Panel {
         next += 1 + points.size();
     }
 
-
-    // ---- spars and ribs -------------------------------------------------------------------------------------------------------------
+    // ---- spars and ribs
+    // ----------------------------------------------------------------------
 
     private double sparY(PanelPlan.Spar spar, double x) {
         Box box = plan.skin().outline().box();
         double t = (x - box.minX()) / box.width();
-        return spar.atRoot().nanometres() + t * (spar.atTip().nanometres() - spar.atRoot().nanometres());
+        return spar.atRoot().nanometres()
+                + t * (spar.atTip().nanometres() - spar.atRoot().nanometres());
     }
 
     private void spar(PanelPlan.Spar spar) {
@@ -171,12 +199,17 @@ public final class Panel {
         Point b = new Point(right, sparY(spar, right));
         for (Point p : List.of(a, b)) {
             if (!plan.skin().outline().covers(p)) {
-                throw new InputException(spar.name() + " leaves the skin at " + p.across() + ", " + p.up() + ": give y of its centre line inside the outline");
+                throw new InputException(spar.name() + " leaves the skin at " + p.across() + ", " + p.up()
+                        + ": give y of its centre line inside the outline");
             }
         }
         double bend = tangent(spar.flange()) - half;
-        structure.add(layer(part(spar.name(), 1), spar.name() + " flange", spar.flange().thickness(), Outline.of(Ring.polygon(List.of(
-                        up(a, -half), up(b, -half), up(b, half), up(a, half)))), List.of(new Segment(up(a, bend), up(b, bend)))));
+        structure.add(layer(
+                part(spar.name(), 1),
+                spar.name() + " flange",
+                spar.flange().thickness(),
+                Outline.of(Ring.polygon(List.of(up(a, -half), up(b, -half), up(b, half), up(a, half)))),
+                List.of(new Segment(up(a, bend), up(b, bend)))));
         double along = margin.nanometres() / a.to(b).nanometres();
         row(between(a, b, along), between(a, b, 1 - along), spar.flange().thickness());
     }
@@ -198,11 +231,14 @@ public final class Panel {
         double half = rib.flange().width().nanometres() / 2;
         double[] ends = span(plan.skin().outline().outer(), x - half, x, x + half);
         if (ends == null) {
-            throw new InputException(rib.name() + " at " + rib.station() + " lies off the skin: give stations inside the outline, such as 1.5, 12, 24");
+            throw new InputException(rib.name() + " at " + rib.station()
+                    + " lies off the skin: give stations inside the outline, such as 1.5, 12, 24");
         }
         List<double[]> bays = new ArrayList<>();
         double from = ends[0] + INSET.nanometres();
-        List<PanelPlan.Spar> spars = plan.spars().stream().sorted(java.util.Comparator.comparingDouble(s -> sparY(s, x))).toList();
+        List<PanelPlan.Spar> spars = plan.spars().stream()
+                .sorted(java.util.Comparator.comparingDouble(s -> sparY(s, x)))
+                .toList();
         for (PanelPlan.Spar spar : spars) {
             double slope = Math.abs(sparY(spar, x + half) - sparY(spar, x - half)) / 2;
             double reach = spar.flange().width().nanometres() / 2 + INSET.nanometres() + slope;
@@ -218,10 +254,16 @@ public final class Panel {
                 continue;
             }
             double tangent = x - half + tangent(rib.flange());
-            structure.add(layer(part, rib.name() + " flange" + (bays.size() > 1 ? ", bay " + bay : ""), rib.flange().thickness(),
+            structure.add(layer(
+                    part,
+                    rib.name() + " flange" + (bays.size() > 1 ? ", bay " + bay : ""),
+                    rib.flange().thickness(),
                     Outline.rectangle(new Point(x - half, b[0]), new Point(x + half, b[1])),
                     List.of(new Segment(new Point(tangent, b[0]), new Point(tangent, b[1])))));
-            row(new Point(x, b[0] + margin.nanometres()), new Point(x, b[1] - margin.nanometres()), rib.flange().thickness());
+            row(
+                    new Point(x, b[0] + margin.nanometres()),
+                    new Point(x, b[1] - margin.nanometres()),
+                    rib.flange().thickness());
         }
     }
 
@@ -237,7 +279,9 @@ public final class Panel {
                 Point a = corners.get(i).at();
                 Point b = corners.get((i + 1) % corners.size()).at();
                 if (Math.min(a.x(), b.x()) <= x && x <= Math.max(a.x(), b.x())) {
-                    double y = a.x() == b.x() ? Math.min(a.y(), b.y()) : a.y() + (x - a.x()) / (b.x() - a.x()) * (b.y() - a.y());
+                    double y = a.x() == b.x()
+                            ? Math.min(a.y(), b.y())
+                            : a.y() + (x - a.x()) / (b.x() - a.x()) * (b.y() - a.y());
                     least = Math.min(least, y);
                     most = Math.max(most, a.x() == b.x() ? Math.max(a.y(), b.y()) : y);
                 }

@@ -29,8 +29,21 @@ import java.util.Objects;
  * @param callout  as the drawing writes it; may be empty
  * @param pitch    wished for, over 0
  */
-public record PanelPlan(String name, Hand hand, Unit unit, String viewed, String xToward, String yToward, Sheet skin, Material material, List<Spar> spars,
-                        List<Rib> ribs, List<Doubler> doublers, Fastener fastener, String callout, Length pitch) {
+public record PanelPlan(
+        String name,
+        Hand hand,
+        Unit unit,
+        String viewed,
+        String xToward,
+        String yToward,
+        Sheet skin,
+        Material material,
+        List<Spar> spars,
+        List<Rib> ribs,
+        List<Doubler> doublers,
+        Fastener fastener,
+        String callout,
+        Length pitch) {
 
     /**
      * The skin.
@@ -38,8 +51,7 @@ public record PanelPlan(String name, Hand hand, Unit unit, String viewed, String
      * @param outline   its shape
      * @param thickness over 0
      */
-    public record Sheet(Outline outline, Length thickness) {
-    }
+    public record Sheet(Outline outline, Length thickness) {}
 
     /**
      * A flange of a spar or rib.
@@ -51,8 +63,8 @@ public record PanelPlan(String name, Hand hand, Unit unit, String viewed, String
 
         public Flange {
             if (!(width.positive() && thickness.positive() && width.compareTo(thickness.times(3)) > 0)) {
-                throw new InputException("a flange is over 0 thick and wider than three thicknesses, was " + width + " by " + thickness
-                        + ": write width like .64 and thickness like .032");
+                throw new InputException("a flange is over 0 thick and wider than three thicknesses, was " + width
+                        + " by " + thickness + ": write width like .64 and thickness like .032");
             }
         }
     }
@@ -65,8 +77,7 @@ public record PanelPlan(String name, Hand hand, Unit unit, String viewed, String
      * @param atTip  y at the tip edge
      * @param flange its flange
      */
-    public record Spar(String name, Length atRoot, Length atTip, Flange flange) {
-    }
+    public record Spar(String name, Length atRoot, Length atTip, Flange flange) {}
 
     /**
      * A rib.
@@ -75,8 +86,7 @@ public record PanelPlan(String name, Hand hand, Unit unit, String viewed, String
      * @param station x of its flange centre line
      * @param flange  its flange
      */
-    public record Rib(String name, Length station, Flange flange) {
-    }
+    public record Rib(String name, Length station, Flange flange) {}
 
     /**
      * A doubler, an upright rectangle.
@@ -86,8 +96,7 @@ public record PanelPlan(String name, Hand hand, Unit unit, String viewed, String
      * @param b         the opposite corner
      * @param thickness over 0
      */
-    public record Doubler(String name, Point a, Point b, Length thickness) {
-    }
+    public record Doubler(String name, Point a, Point b, Length thickness) {}
 
     public PanelPlan {
         Objects.requireNonNull(hand, "hand");
@@ -99,7 +108,9 @@ public record PanelPlan(String name, Hand hand, Unit unit, String viewed, String
             throw new InputException("the panel needs a name, such as Upper skin");
         }
         if (spars.isEmpty() && ribs.isEmpty()) {
-            throw new InputException("give at least one spar or rib: rows lie along their flanges. A spar is written like 2.5 or 2.5:2 (root:tip)");
+            throw new InputException(
+                    "give at least one spar or rib: rows lie along their flanges. A spar is written like 2.5 or "
+                            + "2.5:2 (root:tip)");
         }
         if (!pitch.positive()) {
             throw new InputException("pitch must be over 0, was " + pitch + ": write it like 1 or 25 mm");

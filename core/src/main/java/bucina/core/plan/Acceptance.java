@@ -6,7 +6,8 @@ import java.util.Objects;
 import java.util.Optional;
 
 /**
- * A finding that somebody accepted, with the reason. It covers the finding as it was: a worse figure is a finding again.
+ * A finding that somebody accepted, with the reason. It covers the finding as it was: a worse figure is a finding
+ * again.
  *
  * @param id       its id
  * @param subject  hole, row or group that the finding is about
@@ -18,8 +19,16 @@ import java.util.Optional;
  * @param who      who accepted it, not blank
  * @param on       the day
  */
-public record Acceptance(Id.Acceptance id, Id subject, String rule, String layer, Optional<Length> measured, Optional<Length> required, String reason,
-                         String who, LocalDate on) {
+public record Acceptance(
+        Id.Acceptance id,
+        Id subject,
+        String rule,
+        String layer,
+        Optional<Length> measured,
+        Optional<Length> required,
+        String reason,
+        String who,
+        LocalDate on) {
 
     public Acceptance {
         Objects.requireNonNull(id, "id");
@@ -30,18 +39,28 @@ public record Acceptance(Id.Acceptance id, Id subject, String rule, String layer
         Objects.requireNonNull(required, "required");
         Objects.requireNonNull(on, "on");
         if (reason.isBlank() || who.isBlank()) {
-            throw new IllegalArgumentException("accepting a finding needs a reason and a name, such as \"drawing shows it so, sheet 31\" by \"M. Oake\"");
+            throw new IllegalArgumentException(
+                    "accepting a finding needs a reason and a name, such as \"drawing shows it so, sheet 31\" by "
+                            + "\"M. Oake\"");
         }
     }
 
-    /** True if it covers a finding of this rule about its subject: the same layer and a figure no farther from its limit. */
-    public boolean covers(String otherRule, String otherLayer, Optional<Length> nowMeasured, Optional<Length> nowRequired) {
+    /**
+     * True if it covers a finding of this rule about its subject: the same layer and a figure no farther from its
+     * limit.
+     */
+    public boolean covers(
+            String otherRule, String otherLayer, Optional<Length> nowMeasured, Optional<Length> nowRequired) {
         if (!rule.equals(otherRule) || !layer.equals(otherLayer)) {
             return false;
         }
         if (measured.isEmpty() || required.isEmpty() || nowMeasured.isEmpty() || nowRequired.isEmpty()) {
             return true;
         }
-        return nowRequired.get().minus(nowMeasured.get()).abs().atMost(required.get().minus(measured.get()).abs());
+        return nowRequired
+                .get()
+                .minus(nowMeasured.get())
+                .abs()
+                .atMost(required.get().minus(measured.get()).abs());
     }
 }

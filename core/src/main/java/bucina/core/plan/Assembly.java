@@ -16,8 +16,14 @@ import java.util.Optional;
  * @param faces    its joint planes
  * @param twin     how it follows the other hand; empty if it was not mirrored
  */
-public record Assembly(Id.Assembly id, String name, Hand hand, Unit unit, List<String> drawings, List<Face> faces,
-                       Optional<Twin> twin) {
+public record Assembly(
+        Id.Assembly id,
+        String name,
+        Hand hand,
+        Unit unit,
+        List<String> drawings,
+        List<Face> faces,
+        Optional<Twin> twin) {
     public Assembly {
         Objects.requireNonNull(id, "id");
         Objects.requireNonNull(hand, "hand");
@@ -35,7 +41,9 @@ public record Assembly(Id.Assembly id, String name, Hand hand, Unit unit, List<S
 
     /** This assembly with one face put in the place of the face with the same id. */
     public Assembly with(Face changed) {
-        return withFaces(faces.stream().map(f -> f.id().equals(changed.id()) ? changed : f).toList());
+        return withFaces(faces.stream()
+                .map(f -> f.id().equals(changed.id()) ? changed : f)
+                .toList());
     }
 
     /** This assembly with other faces. */

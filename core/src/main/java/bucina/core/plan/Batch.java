@@ -15,7 +15,8 @@ import java.util.Optional;
  * @param stirred  when it was stirred last; when it was mixed, at first
  * @param ended    when it was used up or thrown away; empty while it is in use
  */
-public record Batch(Id.Batch id, Compound compound, Instant mixed, List<Surface> covers, Instant stirred, Optional<Instant> ended) {
+public record Batch(
+        Id.Batch id, Compound compound, Instant mixed, List<Surface> covers, Instant stirred, Optional<Instant> ended) {
 
     /**
      * One side of one sheet.

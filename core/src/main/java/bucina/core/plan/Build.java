@@ -22,8 +22,16 @@ import java.util.Set;
  * @param papers     what was asked, accepted and replaced
  * @param workshop   sums, tools, batches, index marks and readings that are kept
  */
-public record Build(String name, String aircraft, RuleSet rules, long nextId, List<Part> parts, List<Assembly> assemblies,
-                    Map<String, Integer> stock, Paperwork papers, Workshop workshop) {
+public record Build(
+        String name,
+        String aircraft,
+        RuleSet rules,
+        long nextId,
+        List<Part> parts,
+        List<Assembly> assemblies,
+        Map<String, Integer> stock,
+        Paperwork papers,
+        Workshop workshop) {
     public Build {
         Names.check("a build", name);
         Objects.requireNonNull(aircraft, "aircraft");
@@ -36,12 +44,20 @@ public record Build(String name, String aircraft, RuleSet rules, long nextId, Li
     }
 
     /** A build with no paperwork and an empty workshop. */
-    public Build(String name, String aircraft, RuleSet rules, long nextId, List<Part> parts, List<Assembly> assemblies, Map<String, Integer> stock) {
+    public Build(
+            String name,
+            String aircraft,
+            RuleSet rules,
+            long nextId,
+            List<Part> parts,
+            List<Assembly> assemblies,
+            Map<String, Integer> stock) {
         this(name, aircraft, rules, nextId, parts, assemblies, stock, Paperwork.NONE, Workshop.NONE);
     }
 
     /**
-     * Checks what no single record can see: ids used once and under {@code nextId}, layers that name a known part, group codes and row names
+     * Checks what no single record can see: ids used once and under {@code nextId}, layers that name a known part,
+     * group codes and row names
      * used once, expected layers that are on the face.
      *
      * @throws IllegalArgumentException with a sentence that names the first thing wrong
@@ -63,13 +79,17 @@ public record Build(String name, String aircraft, RuleSet rules, long nextId, Li
         papers.bulletins().forEach(b -> ids.take(b.id(), "bulletin " + b.name()));
         workshop.sums().forEach(s -> {
             ids.take(s.id(), "kept sum " + s.name());
-            s.part().ifPresent(p -> require(known.contains(p), "kept sum " + s.name() + " names part " + p.n() + ", which the build does not have"));
+            s.part()
+                    .ifPresent(p -> require(
+                            known.contains(p),
+                            "kept sum " + s.name() + " names part " + p.n() + ", which the build does not have"));
         });
         workshop.tools().forEach(t -> ids.take(t.id(), "tool " + t.name()));
         workshop.batches().forEach(b -> ids.take(b.id(), "batch " + b.id().n()));
         workshop.index().forEach(m -> ids.take(m.id(), "index mark " + m.id().n()));
         workshop.readings().forEach(r -> ids.take(r.id(), "reading " + r.id().n()));
-        stock.forEach((designation, count) -> require(count >= 0, "stock of " + designation + " must be at least 0, was " + count));
+        stock.forEach((designation, count) ->
+                require(count >= 0, "stock of " + designation + " must be at least 0, was " + count));
         return this;
     }
 
@@ -77,15 +97,18 @@ public record Build(String name, String aircraft, RuleSet rules, long nextId, Li
         Set<Id.Layer> layers = new HashSet<>();
         for (Layer layer : face.layers()) {
             layers.add(ids.take(layer.id(), "layer " + layer.name()));
-            require(known.contains(layer.part()), "layer " + layer.name() + " of face " + face.name() + " names part " + layer.part().n()
-                    + ", which the build does not have");
+            require(
+                    known.contains(layer.part()),
+                    "layer " + layer.name() + " of face " + face.name() + " names part "
+                            + layer.part().n() + ", which the build does not have");
         }
         face.zones().forEach(zone -> ids.take(zone.id(), "zone " + zone.name()));
         Set<String> rows = new HashSet<>();
         for (Group group : face.groups()) {
             ids.take(group.id(), "group " + group.code());
             require(codes.add(group.code()), "two groups have the code " + group.code());
-            require(layers.containsAll(group.expects()) && layers.containsAll(group.clears()),
+            require(
+                    layers.containsAll(group.expects()) && layers.containsAll(group.clears()),
                     "group " + group.code() + " names a layer that face " + face.name() + " does not have");
             for (Row row : group.rows()) {
                 ids.take(row.id(), "row " + row.name());
@@ -117,7 +140,9 @@ public record Build(String name, String aircraft, RuleSet rules, long nextId, Li
 
     /** Every face with its assembly, in order. */
     public List<FaceRef> faces() {
-        return assemblies.stream().flatMap(a -> a.faces().stream().map(f -> new FaceRef(a, f))).toList();
+        return assemblies.stream()
+                .flatMap(a -> a.faces().stream().map(f -> new FaceRef(a, f)))
+                .toList();
     }
 
     /** The group with this code and where it is; empty if there is none. */
@@ -134,12 +159,17 @@ public record Build(String name, String aircraft, RuleSet rules, long nextId, Li
 
     /** The face with this name (in any assembly); empty if there is none. */
     public Optional<FaceRef> face(String faceName) {
-        return faces().stream().filter(f -> f.face().name().equalsIgnoreCase(faceName)).findFirst();
+        return faces().stream()
+                .filter(f -> f.face().name().equalsIgnoreCase(faceName))
+                .findFirst();
     }
 
     /** This build with one face put in the place of the face with the same id, and the next id moved on. */
     public Build with(Face changed, long next) {
-        return withAssemblies(assemblies.stream().map(a -> a.faces().stream().anyMatch(f -> f.id().equals(changed.id())) ? a.with(changed) : a).toList(),
+        return withAssemblies(
+                assemblies.stream()
+                        .map(a -> a.faces().stream().anyMatch(f -> f.id().equals(changed.id())) ? a.with(changed) : a)
+                        .toList(),
                 next);
     }
 
@@ -155,7 +185,11 @@ public record Build(String name, String aircraft, RuleSet rules, long nextId, Li
 
     /** This build with one part put in the place of the part with the same id. */
     public Build with(Part changed) {
-        return withParts(parts.stream().map(p -> p.id().equals(changed.id()) ? changed : p).toList(), nextId);
+        return withParts(
+                parts.stream()
+                        .map(p -> p.id().equals(changed.id()) ? changed : p)
+                        .toList(),
+                nextId);
     }
 
     /** This build with other paperwork, and the next id moved on. */
@@ -180,14 +214,15 @@ public record Build(String name, String aircraft, RuleSet rules, long nextId, Li
 
     /** The part with this id; it must be in the build. */
     public Part part(Id.Part id) {
-        return parts.stream().filter(p -> p.id().equals(id)).findFirst().orElseThrow(() -> new IllegalArgumentException("no part " + id.n()));
+        return parts.stream()
+                .filter(p -> p.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("no part " + id.n()));
     }
 
     /** A face and the assembly it belongs to. */
-    public record FaceRef(Assembly assembly, Face face) {
-    }
+    public record FaceRef(Assembly assembly, Face face) {}
 
     /** A group, its face and its assembly. */
-    public record GroupRef(Assembly assembly, Face face, Group group) {
-    }
+    public record GroupRef(Assembly assembly, Face face, Group group) {}
 }

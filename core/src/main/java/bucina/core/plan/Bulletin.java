@@ -6,7 +6,8 @@ import java.util.Objects;
 import java.util.Optional;
 
 /**
- * A dated, named change that replaces callouts, parts or rows. While it is in force the plan holds the new values and the bulletin the old
+ * A dated, named change that replaces callouts, parts or rows. While it is in force the plan holds the new values and
+ * the bulletin the old
  * ones; switched off it is the other way round, so that nothing is lost by looking at the difference.
  *
  * @param id      its id

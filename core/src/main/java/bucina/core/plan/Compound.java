@@ -44,13 +44,16 @@ public record Compound(String name, Kind kind, int induction, int life, int stir
         Objects.requireNonNull(kind, "kind");
         Names.check("a compound", name);
         if (life < 1 || life > MOST) {
-            throw new IllegalArgumentException(kind.life.toLowerCase(java.util.Locale.ROOT) + " must be 1 to " + MOST + " minutes, like 120, was " + life);
+            throw new IllegalArgumentException(kind.life.toLowerCase(java.util.Locale.ROOT) + " must be 1 to " + MOST
+                    + " minutes, like 120, was " + life);
         }
         if (induction < 0 || induction >= life) {
-            throw new IllegalArgumentException("induction must be 0 up to less than its life of " + life + " minutes, like 30, was " + induction);
+            throw new IllegalArgumentException(
+                    "induction must be 0 up to less than its life of " + life + " minutes, like 30, was " + induction);
         }
         if (stir < 0 || stir > MOST) {
-            throw new IllegalArgumentException("time between stirrings must be 0 (never) to " + MOST + " minutes, like 30, was " + stir);
+            throw new IllegalArgumentException(
+                    "time between stirrings must be 0 (never) to " + MOST + " minutes, like 30, was " + stir);
         }
     }
 }

@@ -12,7 +12,8 @@ import java.util.Optional;
  * @param preparation another preparation
  * @param reason      why, not blank
  */
-public record Deviation(Optional<Length> hole, Optional<Fastener> fastener, Optional<Preparation> preparation, String reason) {
+public record Deviation(
+        Optional<Length> hole, Optional<Fastener> fastener, Optional<Preparation> preparation, String reason) {
     public Deviation {
         if (reason.isBlank()) {
             throw new IllegalArgumentException("a deviation needs a written reason, such as \"egged, opened to -4\"");

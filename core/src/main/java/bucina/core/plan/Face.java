@@ -16,8 +16,15 @@ import java.util.Objects;
  * @param groups  what is fastened on it
  * @param zones   keep-outs, and what stands behind
  */
-public record Face(Id.Face id, String name, String viewed, String xToward, String yToward, List<Layer> layers, List<Group> groups,
-                   List<Zone> zones) {
+public record Face(
+        Id.Face id,
+        String name,
+        String viewed,
+        String xToward,
+        String yToward,
+        List<Layer> layers,
+        List<Group> groups,
+        List<Zone> zones) {
     public Face {
         Objects.requireNonNull(id, "id");
         Names.check("a face", name);
@@ -27,14 +34,30 @@ public record Face(Id.Face id, String name, String viewed, String xToward, Strin
     }
 
     /** A face with no zones. */
-    public Face(Id.Face id, String name, String viewed, String xToward, String yToward, List<Layer> layers, List<Group> groups) {
+    public Face(
+            Id.Face id,
+            String name,
+            String viewed,
+            String xToward,
+            String yToward,
+            List<Layer> layers,
+            List<Group> groups) {
         this(id, name, viewed, xToward, yToward, layers, groups, List.of());
     }
 
     /** This face with one layer put in the place of the layer with the same id. */
     public Face with(Layer changed) {
-        return new Face(id, name, viewed, xToward, yToward,
-                layers.stream().map(l -> l.id().equals(changed.id()) ? changed : l).toList(), groups, zones);
+        return new Face(
+                id,
+                name,
+                viewed,
+                xToward,
+                yToward,
+                layers.stream()
+                        .map(l -> l.id().equals(changed.id()) ? changed : l)
+                        .toList(),
+                groups,
+                zones);
     }
 
     /** This face with one more group. */

@@ -29,7 +29,8 @@ public sealed interface Fastener {
         public SolidRivet {
             Objects.requireNonNull(head, "head");
             if (!alloy.matches("[A-Z]{1,2}")) {
-                throw new IllegalArgumentException("alloy letters must be one or two capitals like AD, was \"" + alloy + "\"");
+                throw new IllegalArgumentException(
+                        "alloy letters must be one or two capitals like AD, was \"" + alloy + "\"");
             }
             if (dash < 2 || dash > 12) {
                 throw new IllegalArgumentException("diameter dash must be 2 to 12 (1/32 in each), was " + dash);
@@ -66,7 +67,8 @@ public sealed interface Fastener {
 
         public PulledRivet {
             if (!family.matches("[a-z0-9-]{3,30}")) {
-                throw new IllegalArgumentException("a family of pulled rivets is written like iso15977, was \"" + family + "\"");
+                throw new IllegalArgumentException(
+                        "a family of pulled rivets is written like iso15977, was \"" + family + "\"");
             }
             if (!diameter.positive()) {
                 throw new IllegalArgumentException("body diameter must be over 0, was " + diameter);
@@ -91,7 +93,8 @@ public sealed interface Fastener {
     }
 
     /**
-     * A bolt, screw or other hardware whose designation the drawing gives; it is checked for edge distance and logged, its length is not chosen.
+     * A bolt, screw or other hardware whose designation the drawing gives; it is checked for edge distance and
+     * logged, its length is not chosen.
      *
      * @param name  designation as on the drawing, not blank
      * @param shank D, over 0
@@ -104,7 +107,8 @@ public sealed interface Fastener {
                 throw new IllegalArgumentException("hardware needs a designation such as AN4-5A");
             }
             if (!(shank.positive() && hole.atLeast(shank))) {
-                throw new IllegalArgumentException("hardware needs a shank over 0 and a hole no smaller, was " + shank + " in " + hole);
+                throw new IllegalArgumentException(
+                        "hardware needs a shank over 0 and a hole no smaller, was " + shank + " in " + hole);
             }
         }
     }

@@ -59,8 +59,8 @@ public record FitReading(Id.Fit id, Id.Face face, Kind kind, boolean after, List
         Objects.requireNonNull(at, "at");
         values = List.copyOf(values);
         if (values.size() != kind.figures || values.stream().anyMatch(v -> !Double.isFinite(v))) {
-            throw new IllegalArgumentException("a reading of " + kind.code + " has " + kind.figures + (kind.figures == 1 ? " figure" : " figures") + ", was "
-                    + values);
+            throw new IllegalArgumentException("a reading of " + kind.code + " has " + kind.figures
+                    + (kind.figures == 1 ? " figure" : " figures") + ", was " + values);
         }
     }
 }

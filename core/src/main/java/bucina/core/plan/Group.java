@@ -22,8 +22,19 @@ import java.util.Set;
  * @param clears      layers the drawing says it must not catch
  * @param holes       what the drawing says about its holes
  */
-public record Group(Id.Group id, String code, String name, Fastener fastener, boolean headFar, Preparation preparation, String callout,
-                    List<Row> rows, Optional<TypedStack> typed, Set<Id.Layer> expects, Set<Id.Layer> clears, HolePlan holes) {
+public record Group(
+        Id.Group id,
+        String code,
+        String name,
+        Fastener fastener,
+        boolean headFar,
+        Preparation preparation,
+        String callout,
+        List<Row> rows,
+        Optional<TypedStack> typed,
+        Set<Id.Layer> expects,
+        Set<Id.Layer> clears,
+        HolePlan holes) {
     public Group {
         Objects.requireNonNull(id, "id");
         Objects.requireNonNull(fastener, "fastener");
@@ -36,19 +47,31 @@ public record Group(Id.Group id, String code, String name, Fastener fastener, bo
         expects = Set.copyOf(expects);
         clears = Set.copyOf(clears);
         if (typed.isPresent() && !rows.isEmpty()) {
-            throw new IllegalArgumentException("group " + code + " has both rows of holes and a typed stack: give one of them");
+            throw new IllegalArgumentException(
+                    "group " + code + " has both rows of holes and a typed stack: give one of them");
         }
     }
 
     /** A group about whose holes the drawing says nothing. */
-    public Group(Id.Group id, String code, String name, Fastener fastener, boolean headFar, Preparation preparation, String callout, List<Row> rows,
-                 Optional<TypedStack> typed, Set<Id.Layer> expects, Set<Id.Layer> clears) {
+    public Group(
+            Id.Group id,
+            String code,
+            String name,
+            Fastener fastener,
+            boolean headFar,
+            Preparation preparation,
+            String callout,
+            List<Row> rows,
+            Optional<TypedStack> typed,
+            Set<Id.Layer> expects,
+            Set<Id.Layer> clears) {
         this(id, code, name, fastener, headFar, preparation, callout, rows, typed, expects, clears, HolePlan.NONE);
     }
 
     /** How many fasteners: its holes, or the typed count. */
     public int count() {
-        return typed.map(TypedStack::count).orElseGet(() -> rows.stream().mapToInt(r -> r.holes().size()).sum());
+        return typed.map(TypedStack::count)
+                .orElseGet(() -> rows.stream().mapToInt(r -> r.holes().size()).sum());
     }
 
     /** The fastener at one of its holes, with the hole's deviation. */
@@ -63,12 +86,14 @@ public record Group(Id.Group id, String code, String name, Fastener fastener, bo
 
     /** This group with other rows. */
     public Group withRows(List<Row> changed) {
-        return new Group(id, code, name, fastener, headFar, preparation, callout, changed, typed, expects, clears, holes);
+        return new Group(
+                id, code, name, fastener, headFar, preparation, callout, changed, typed, expects, clears, holes);
     }
 
     /** This group with another fastener, dressed as worked out where the head is flush. */
     public Group withFastener(Fastener changed, String as) {
-        Preparation asked = !changed.flush() ? Preparation.NONE : preparation == Preparation.NONE ? Preparation.AUTO : preparation;
+        Preparation asked =
+                !changed.flush() ? Preparation.NONE : preparation == Preparation.NONE ? Preparation.AUTO : preparation;
         return new Group(id, code, name, changed, headFar, asked, as, rows, typed, expects, clears, holes);
     }
 
@@ -84,7 +109,8 @@ public record Group(Id.Group id, String code, String name, Fastener fastener, bo
 
     /** This group with something else said about its holes. */
     public Group withHoles(HolePlan changed) {
-        return new Group(id, code, name, fastener, headFar, preparation, callout, rows, typed, expects, clears, changed);
+        return new Group(
+                id, code, name, fastener, headFar, preparation, callout, rows, typed, expects, clears, changed);
     }
 
     /** This group catching these layers, and no others, as the drawing lists them; none if the drawing does not say. */
@@ -94,12 +120,18 @@ public record Group(Id.Group id, String code, String name, Fastener fastener, bo
 
     /** This group under another code and name. */
     public Group named(String newCode, String newName) {
-        return new Group(id, newCode, newName, fastener, headFar, preparation, callout, rows, typed, expects, clears, holes);
+        return new Group(
+                id, newCode, newName, fastener, headFar, preparation, callout, rows, typed, expects, clears, holes);
     }
 
     /** True if a hole of the two groups is read alike: all but name, rows and callout is the same. */
     public boolean readsAs(Group other) {
-        return code.equals(other.code) && fastener.equals(other.fastener) && headFar == other.headFar && preparation == other.preparation
-                && expects.equals(other.expects) && clears.equals(other.clears) && holes.equals(other.holes);
+        return code.equals(other.code)
+                && fastener.equals(other.fastener)
+                && headFar == other.headFar
+                && preparation == other.preparation
+                && expects.equals(other.expects)
+                && clears.equals(other.clears)
+                && holes.equals(other.holes);
     }
 }

@@ -9,7 +9,8 @@ import java.util.Optional;
  *
  * @param present  diameter they have now, before final drilling; empty if not known
  * @param hold     what the drawing says about keeping them open
- * @param until    what a hold by the drawing waits for, {@code the fairing is fitted}; not blank where {@code hold} is OPEN
+ * @param until    what a hold by the drawing waits for, {@code the fairing is fitted}; not blank where {@code hold}
+ *     is OPEN
  * @param dieAngle angle of the dimple dies planned, degrees, 60 to 150; empty for the dies that belong to the head
  */
 public record HolePlan(Optional<Length> present, Hold hold, String until, Optional<Integer> dieAngle) {
@@ -24,10 +25,12 @@ public record HolePlan(Optional<Length> present, Hold hold, String until, Option
             throw new IllegalArgumentException("the present hole must be over 0, was " + present.get());
         }
         if (hold == Hold.OPEN && until.isBlank()) {
-            throw new IllegalArgumentException("holes held open by the drawing need a word what for, such as \"until the fairing is fitted\"");
+            throw new IllegalArgumentException(
+                    "holes held open by the drawing need a word what for, such as \"until the fairing is fitted\"");
         }
         if (dieAngle.isPresent() && !(dieAngle.get() >= 60 && dieAngle.get() <= 150)) {
-            throw new IllegalArgumentException("the angle of dimple dies must be 60 to 150 degrees like 100, was " + dieAngle.get());
+            throw new IllegalArgumentException(
+                    "the angle of dimple dies must be 60 to 150 degrees like 100, was " + dieAngle.get());
         }
     }
 

@@ -18,7 +18,8 @@ public record IndexMark(Id.Index id, Id.Part part, String how, Instant at) {
         Objects.requireNonNull(part, "part");
         Objects.requireNonNull(at, "at");
         if (how.isBlank() || how.length() > 500) {
-            throw new IllegalArgumentException("an index mark says what was written on the part in 1 to 500 characters, was " + how.length());
+            throw new IllegalArgumentException(
+                    "an index mark says what was written on the part in 1 to 500 characters, was " + how.length());
         }
     }
 }

@@ -15,7 +15,8 @@ import java.util.Optional;
  * @param unit    of figures that name none
  * @param figures what was typed, by field; at most 40, each up to 20,000 characters
  */
-public record KeptSum(Id.Sum id, String kind, String name, Optional<Id.Part> part, Unit unit, Map<String, String> figures) {
+public record KeptSum(
+        Id.Sum id, String kind, String name, Optional<Id.Part> part, Unit unit, Map<String, String> figures) {
 
     public KeptSum {
         Objects.requireNonNull(id, "id");
@@ -26,7 +27,9 @@ public record KeptSum(Id.Sum id, String kind, String name, Optional<Id.Part> par
             throw new IllegalArgumentException("a kind of sum is a word like bend, was \"" + kind + "\"");
         }
         figures = Map.copyOf(figures);
-        if (figures.size() > 40 || figures.entrySet().stream().anyMatch(e -> e.getKey().length() > 40 || e.getValue().length() > 20_000)) {
+        if (figures.size() > 40
+                || figures.entrySet().stream()
+                        .anyMatch(e -> e.getKey().length() > 40 || e.getValue().length() > 20_000)) {
             throw new IllegalArgumentException("a kept sum has at most 40 figures of 20000 characters");
         }
     }

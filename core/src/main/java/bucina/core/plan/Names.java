@@ -2,16 +2,18 @@ package bucina.core.plan;
 
 /** The one rule for names: something is there to be read, and it fits on a label. */
 final class Names {
-    private Names() {
-    }
+    private Names() {}
 
     static void check(String what, String name) {
         if (name == null || name.isBlank() || name.length() > 120) {
             throw new IllegalArgumentException(what + " needs a name of 1 to 120 characters, was "
-                    + (name == null ? "none" : "\"" + (name.length() > 30 ? name.substring(0, 30) + "..." : name) + "\""));
+                    + (name == null
+                            ? "none"
+                            : "\"" + (name.length() > 30 ? name.substring(0, 30) + "..." : name) + "\""));
         }
         if (name.contains("{}")) {
-            throw new IllegalArgumentException(what + " cannot have {} in its name, as in \"" + name + "\": those stand for figures in sentences");
+            throw new IllegalArgumentException(
+                    what + " cannot have {} in its name, as in \"" + name + "\": those stand for figures in sentences");
         }
     }
 }

@@ -33,7 +33,8 @@ public record Paperwork(List<Query> queries, List<Acceptance> accepted, List<Bul
 
     /** Without an acceptance. */
     public Paperwork without(Id.Acceptance id) {
-        return new Paperwork(queries, accepted.stream().filter(a -> !a.id().equals(id)).toList(), bulletins);
+        return new Paperwork(
+                queries, accepted.stream().filter(a -> !a.id().equals(id)).toList(), bulletins);
     }
 
     /** With a bulletin added, or put in the place of the one with its id. */

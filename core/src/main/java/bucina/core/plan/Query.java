@@ -14,7 +14,8 @@ import java.util.Optional;
  * @param count  for a count that does not match: the drawing's and the sheet's; empty for a question in words
  * @param answer the answer; empty while it is open
  */
-public record Query(Id.Query id, Id.Group group, LocalDate opened, String text, Optional<Counts> count, Optional<Answer> answer) {
+public record Query(
+        Id.Query id, Id.Group group, LocalDate opened, String text, Optional<Counts> count, Optional<Answer> answer) {
 
     /**
      * Two counts that differ.
@@ -22,8 +23,7 @@ public record Query(Id.Query id, Id.Group group, LocalDate opened, String text, 
      * @param drawing what the callout says
      * @param sheet   how many holes there are
      */
-    public record Counts(int drawing, int sheet) {
-    }
+    public record Counts(int drawing, int sheet) {}
 
     /**
      * An answer with where it came from.
@@ -37,7 +37,9 @@ public record Query(Id.Query id, Id.Group group, LocalDate opened, String text, 
         public Answer {
             Objects.requireNonNull(on, "on");
             if (text.isBlank() || source.isBlank()) {
-                throw new IllegalArgumentException("an answer needs words and a source, such as \"18, the arrow at rib 4 is old\" from \"Sheet 31 rev D\"");
+                throw new IllegalArgumentException(
+                        "an answer needs words and a source, such as \"18, the arrow at rib 4 is old\" from \"Sheet "
+                                + "31 rev D\"");
             }
         }
     }

@@ -22,7 +22,8 @@ public record Row(Id.Row id, String name, int nextLabel, List<Hole> holes) {
                 throw new IllegalArgumentException("row " + name + " has two holes labelled " + hole.label());
             }
             if (hole.label() >= nextLabel) {
-                throw new IllegalArgumentException("row " + name + ": next label must be over " + hole.label() + ", was " + nextLabel);
+                throw new IllegalArgumentException(
+                        "row " + name + ": next label must be over " + hole.label() + ", was " + nextLabel);
             }
         }
     }

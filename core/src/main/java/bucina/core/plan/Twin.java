@@ -23,7 +23,8 @@ public record Twin(Id.Assembly of, Map<Long, Long> pairs, List<Exception> except
 
         public Exception {
             if (id <= 0 || name.isBlank()) {
-                throw new IllegalArgumentException("an exception needs what it is about and a name, such as \"probe on this side only\"");
+                throw new IllegalArgumentException(
+                        "an exception needs what it is about and a name, such as \"probe on this side only\"");
             }
         }
     }

@@ -16,7 +16,8 @@ public record TypedStack(List<Length> layers, int count) {
     public TypedStack {
         layers = List.copyOf(layers);
         if (layers.isEmpty() || layers.stream().anyMatch(t -> !t.positive())) {
-            throw new IllegalArgumentException("a typed stack needs at least one layer, each thicker than 0, was " + layers);
+            throw new IllegalArgumentException(
+                    "a typed stack needs at least one layer, each thicker than 0, was " + layers);
         }
         if (count < 1 || count > MOST) {
             throw new IllegalArgumentException("count must be 1 to " + MOST + ", was " + count);

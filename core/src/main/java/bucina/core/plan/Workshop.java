@@ -14,7 +14,8 @@ import java.util.function.Predicate;
  * @param index    marks made on parts before taking apart, oldest first
  * @param readings of the assemblies in clecos, at most one of a face, a kind and a time
  */
-public record Workshop(List<KeptSum> sums, List<Tool> tools, List<Batch> batches, List<IndexMark> index, List<FitReading> readings) {
+public record Workshop(
+        List<KeptSum> sums, List<Tool> tools, List<Batch> batches, List<IndexMark> index, List<FitReading> readings) {
 
     /** Nothing yet. */
     public static final Workshop NONE = new Workshop(List.of(), List.of(), List.of(), List.of(), List.of());
@@ -59,24 +60,46 @@ public record Workshop(List<KeptSum> sums, List<Tool> tools, List<Batch> batches
 
     /** With no mark on a part. */
     public Workshop unmarked(Id.Part part) {
-        return new Workshop(sums, tools, batches, index.stream().filter(m -> !m.part().equals(part)).toList(), readings);
+        return new Workshop(
+                sums,
+                tools,
+                batches,
+                index.stream().filter(m -> !m.part().equals(part)).toList(),
+                readings);
     }
 
     /** With a reading, in the place of the one of its face, kind and time. */
     public Workshop with(FitReading reading) {
-        return new Workshop(sums, tools, batches, index, put(readings, reading, r -> r.face().equals(reading.face()) && r.kind() == reading.kind()
-                && r.after() == reading.after()));
+        return new Workshop(
+                sums,
+                tools,
+                batches,
+                index,
+                put(
+                        readings,
+                        reading,
+                        r -> r.face().equals(reading.face())
+                                && r.kind() == reading.kind()
+                                && r.after() == reading.after()));
     }
 
     /** Without the reading of a face. */
     public Workshop without(Id.Face face, FitReading.Kind kind, boolean after) {
-        return new Workshop(sums, tools, batches, index, readings.stream().filter(r -> !(r.face().equals(face) && r.kind() == kind && r.after() == after))
-                .toList());
+        return new Workshop(
+                sums,
+                tools,
+                batches,
+                index,
+                readings.stream()
+                        .filter(r -> !(r.face().equals(face) && r.kind() == kind && r.after() == after))
+                        .toList());
     }
 
     /** The reading of a face; empty if it was not taken. */
     public Optional<FitReading> reading(Id.Face face, FitReading.Kind kind, boolean after) {
-        return readings.stream().filter(r -> r.face().equals(face) && r.kind() == kind && r.after() == after).findFirst();
+        return readings.stream()
+                .filter(r -> r.face().equals(face) && r.kind() == kind && r.after() == after)
+                .findFirst();
     }
 
     /** The mark on a part; empty if it has none. */

@@ -1,11 +1,11 @@
 package bucina.core.progress;
 
+import bucina.core.catalogue.Catalogue;
 import bucina.core.dress.Dress;
 import bucina.core.dress.Dressing;
 import bucina.core.dress.FlushHead;
 import bucina.core.dress.Nest;
 import bucina.core.dress.Screw;
-import bucina.core.catalogue.Catalogue;
 import bucina.core.log.Logbook;
 import bucina.core.measure.Length;
 import bucina.core.measure.Sentence;
@@ -64,23 +64,30 @@ public record DressList(List<Way> first, List<Way> ways) {
                 alike.computeIfAbsent(key(r), k -> new ArrayList<>()).add(r);
             }
         }
-        List<Way> ways = alike.values().stream().map(holes -> way(holes, build.rules(), catalogue)).sorted(Comparator.comparing((Way w) -> w.level)
-                .thenComparing(w -> -w.holes.size())).toList();
+        List<Way> ways = alike.values().stream()
+                .map(holes -> way(holes, build.rules(), catalogue))
+                .sorted(Comparator.comparing((Way w) -> w.level).thenComparing(w -> -w.holes.size()))
+                .toList();
         return new DressList(first(face, build, log), ways);
     }
 
     private static String key(HoleReading r) {
         // Dies do not ask for the thickness; a nest does.
         boolean cut = r.solution().dressing().plies().stream().anyMatch(p -> p.dress() != Dress.DIMPLE);
-        return r.solution().fastener().name() + r.solution().hole() + r.solution().dressing().plies().stream().map(p -> p.dress() + (cut ? " " + p.thickness()
-                : "")).collect(Collectors.joining(","));
+        return r.solution().fastener().name()
+                + r.solution().hole()
+                + r.solution().dressing().plies().stream()
+                        .map(p -> p.dress() + (cut ? " " + p.thickness() : ""))
+                        .collect(Collectors.joining(","));
     }
 
     private static Way way(List<HoleReading> holes, RuleSet rules, Catalogue catalogue) {
         HoleReading one = holes.getFirst();
         List<Dressing.Ply> plies = one.solution().dressing().plies();
-        String title = one.solution().fastener().name() + ": " + plies.stream().map(p -> p.dress().word()).collect(Collectors.joining(", "));
-        Optional<Dressing.Ply> bad = plies.stream().filter(p -> p.dress() == Dress.IMPOSSIBLE).findFirst();
+        String title = one.solution().fastener().name() + ": "
+                + plies.stream().map(p -> p.dress().word()).collect(Collectors.joining(", "));
+        Optional<Dressing.Ply> bad =
+                plies.stream().filter(p -> p.dress() == Dress.IMPOSSIBLE).findFirst();
         if (bad.isPresent()) {
             return new Way(title, bad.get().reason(), Level.ERROR, holes);
         }
@@ -91,26 +98,60 @@ public record DressList(List<Way> first, List<Way> ways) {
                 dimpled = dimpled.plus(ply.thickness());
             } else if (ply.dress() == Dress.COUNTERSINK) {
                 Length above = dimpled;
-                return head(one, catalogue).map(h -> cut(title, new Nest(h, above, ply.thickness(), one.solution().hole(), rules.countersinkSchool()),
-                        angle, holes))
-                        .orElseGet(() -> new Way(title, Sentence.of("Cutter for " + angle + "°, in a sheet of {}.", ply.thickness()), Level.NOTE, holes));
+                return head(one, catalogue)
+                        .map(h -> cut(
+                                title,
+                                new Nest(
+                                        h,
+                                        above,
+                                        ply.thickness(),
+                                        one.solution().hole(),
+                                        rules.countersinkSchool()),
+                                angle,
+                                holes))
+                        .orElseGet(() -> new Way(
+                                title,
+                                Sentence.of("Cutter for " + angle + "°, in a sheet of {}.", ply.thickness()),
+                                Level.NOTE,
+                                holes));
             }
         }
-        return new Way(title, Sentence.of("Dies for " + angle + "°, each sheet by itself; the inner one a touch deeper."), Level.NOTE, holes);
+        return new Way(
+                title,
+                Sentence.of("Dies for " + angle + "°, each sheet by itself; the inner one a touch deeper."),
+                Level.NOTE,
+                holes);
     }
 
     private static Way cut(String title, Nest nest, int angle, List<HoleReading> holes) {
-        boolean limit = nest.school() == CountersinkSchool.FULL && nest.judgedDepth().per(nest.sub()) > BACKING;
-        String words = (nest.dimpled().positive() ? "Nest" : "Countersink") + " {} across, cutter {} deep in {}, " + angle + "°.";
-        return new Way(title, Sentence.of(words + (limit ? " At the limit: clamp a backing piece behind, with the pilot hole in it." : ""), nest.diameter(),
-                nest.cutterDepth(), nest.sub()), limit ? Level.WARNING : Level.NOTE, holes);
+        boolean limit =
+                nest.school() == CountersinkSchool.FULL && nest.judgedDepth().per(nest.sub()) > BACKING;
+        String words = (nest.dimpled().positive() ? "Nest" : "Countersink") + " {} across, cutter {} deep in {}, "
+                + angle + "°.";
+        return new Way(
+                title,
+                Sentence.of(
+                        words
+                                + (limit
+                                        ? " At the limit: clamp a backing piece behind, with the pilot hole in it."
+                                        : ""),
+                        nest.diameter(),
+                        nest.cutterDepth(),
+                        nest.sub()),
+                limit ? Level.WARNING : Level.NOTE,
+                holes);
     }
 
     private static Optional<FlushHead> head(HoleReading r, Catalogue catalogue) {
         return switch (r.solution().fastener()) {
-            case Fastener.SolidRivet s -> catalogue.rivet(s.head(), s.dash()).map(z -> FlushHead.of100(z.headDiameter(), z.headHeight()));
+            case Fastener.SolidRivet s ->
+                catalogue.rivet(s.head(), s.dash()).map(z -> FlushHead.of100(z.headDiameter(), z.headHeight()));
             case Fastener.PulledRivet p -> r.solution().heads().cone();
-            case Fastener.Hardware h -> catalogue.screws().stream().filter(s -> s.shank().same(h.shank())).findFirst().map(Screw::head);
+            case Fastener.Hardware h ->
+                catalogue.screws().stream()
+                        .filter(s -> s.shank().same(h.shank()))
+                        .findFirst()
+                        .map(Screw::head);
         };
     }
 
@@ -121,15 +162,23 @@ public record DressList(List<Way> first, List<Way> ways) {
         for (HoleReading r : face.readings()) {
             for (Layer later : r.layers()) {
                 Part part = build.part(later.part());
-                boolean covers = !part.fitted() && dimple.layers(r).stream().anyMatch(l -> !l.part().equals(part.id()) && build.part(l.part()).fittingOrder()
-                        < part.fittingOrder() && !log.marked(r.hole().id(), l.id(), dimple.operation(), dimple.side()));
+                boolean covers = !part.fitted()
+                        && dimple.layers(r).stream()
+                                .anyMatch(l -> !l.part().equals(part.id())
+                                        && build.part(l.part()).fittingOrder() < part.fittingOrder()
+                                        && !log.marked(r.hole().id(), l.id(), dimple.operation(), dimple.side()));
                 if (covers) {
                     before.computeIfAbsent(part.id(), k -> new ArrayList<>()).add(r);
                 }
             }
         }
-        return before.entrySet().stream().sorted(Comparator.comparing(e -> build.part(e.getKey()).fittingOrder())).map(e -> new Way("Before "
-                + build.part(e.getKey()).name() + " goes on", Sentence.of("Dimple these first: the die does not fit afterwards."), Level.WARNING, e.getValue()))
+        return before.entrySet().stream()
+                .sorted(Comparator.comparing(e -> build.part(e.getKey()).fittingOrder()))
+                .map(e -> new Way(
+                        "Before " + build.part(e.getKey()).name() + " goes on",
+                        Sentence.of("Dimple these first: the die does not fit afterwards."),
+                        Level.WARNING,
+                        e.getValue()))
                 .toList();
     }
 }

@@ -22,8 +22,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /*
- * Design. Rows of the largest fasteners first (main structure before skin), among those the longest, then the others from the middle of the face outward. A row
- * that is done keeps a cleco in every eighth hole, so that the face stays located, as long as the bin has enough for the row that follows.
+ * Design. Rows of the largest fasteners first (main structure before skin), among those the longest, then the others
+ * from the middle of the face outward. A row
+ * that is done keeps a cleco in every eighth hole, so that the face stays located, as long as the bin has enough for
+ * the row that follows.
  */
 
 /**
@@ -48,18 +50,32 @@ public record FaceClecos(List<RowPlan> rows, List<Use> sizes) {
      * @param stay   holes of the plan that keep or get a cleco once the row is drilled, so that the face stays located
      * @param why    why the row comes here
      */
-    public record RowPlan(Row row, Optional<ClecoSize> size, List<HoleReading> holes, Optional<ClecoPlan> plan, int held, int kept, int lifted,
-                          List<Integer> stay, String why) {
+    public record RowPlan(
+            Row row,
+            Optional<ClecoSize> size,
+            List<HoleReading> holes,
+            Optional<ClecoPlan> plan,
+            int held,
+            int kept,
+            int lifted,
+            List<Integer> stay,
+            String why) {
         public RowPlan {
             holes = List.copyOf(holes);
             stay = List.copyOf(stay);
         }
 
-        /** What is done with the clecos of the rows before, and with those of this row at its end; empty if nothing is to be said. */
+        /**
+         * What is done with the clecos of the rows before, and with those of this row at its end; empty if nothing is
+         * to be said.
+         */
         public String around() {
-            String first = lifted > 0 ? "First lift the " + lifted + " clecos of the rows before: the bin has no more. " : "";
-            return stay.isEmpty() ? first : first + "Once drilled it keeps " + stay.size() + (stay.size() == 1 ? " cleco" : " clecos") + ", every "
-                    + KEPT_EVERY + "th hole.";
+            String first =
+                    lifted > 0 ? "First lift the " + lifted + " clecos of the rows before: the bin has no more. " : "";
+            return stay.isEmpty()
+                    ? first
+                    : first + "Once drilled it keeps " + stay.size() + (stay.size() == 1 ? " cleco" : " clecos")
+                            + ", every " + KEPT_EVERY + "th hole.";
         }
     }
 
@@ -69,8 +85,7 @@ public record FaceClecos(List<RowPlan> rows, List<Use> sizes) {
      * @param bin  how many there are
      * @param peak most in use at once
      */
-    public record Use(ClecoSize size, int bin, int peak) {
-    }
+    public record Use(ClecoSize size, int bin, int peak) {}
 
     public FaceClecos {
         rows = List.copyOf(rows);
@@ -81,30 +96,62 @@ public record FaceClecos(List<RowPlan> rows, List<Use> sizes) {
      * Plans a face.
      *
      * @param bins  how many of each size, by {@link ClecoSize#bin}; a size that is not named has as many as it takes
-     * @param asked how every row is worked; empty for the middle outward, and every hole in stacks of four sheets or over .2 in
+     * @param asked how every row is worked; empty for the middle outward, and every hole in stacks of four sheets or
+     *     over .2 in
      */
-    public static FaceClecos of(FaceReading face, Holds holds, List<ClecoSize> table, Map<String, Integer> bins, Optional<Mode> asked, int nearest) {
+    public static FaceClecos of(
+            FaceReading face,
+            Holds holds,
+            List<ClecoSize> table,
+            Map<String, Integer> bins,
+            Optional<Mode> asked,
+            int nearest) {
         List<Row> order = asked.filter(m -> m == Mode.NOSE_FIRST).isPresent() ? aft(face) : order(face);
         Map<ClecoSize, Integer> kept = new HashMap<>();
         Map<ClecoSize, Integer> peaks = new HashMap<>();
         List<RowPlan> plans = new ArrayList<>();
         for (Row row : order) {
-            List<HoleReading> holes = row.holes().stream().flatMap(h -> face.of(h.id()).stream()).toList();
-            Optional<ClecoSize> size = holes.isEmpty() ? Optional.empty() : ClecoSize.of(table, holes.getFirst().solution().hole());
+            List<HoleReading> holes =
+                    row.holes().stream().flatMap(h -> face.of(h.id()).stream()).toList();
+            Optional<ClecoSize> size = holes.isEmpty()
+                    ? Optional.empty()
+                    : ClecoSize.of(table, holes.getFirst().solution().hole());
             int held = (int) holes.stream().filter(h -> holds.of(h).isPresent()).count();
             Mode mode = asked.orElse(thick(holes) ? Mode.EVERY_HOLE : Mode.MIDDLE_OUT);
-            plans.add(size.map(s -> held(row, s, holes, held, new ClecoPlan.Row(holes.size(), mode, holes.size(), nearest), bins.getOrDefault(s.bin(),
-                    Integer.MAX_VALUE), kept, peaks, why(order, row, holes))).orElseGet(() -> new RowPlan(row, size, holes, Optional.empty(), held, 0, 0,
-                    List.of(), why(order, row, holes))));
+            plans.add(size.map(s -> held(
+                            row,
+                            s,
+                            holes,
+                            held,
+                            new ClecoPlan.Row(holes.size(), mode, holes.size(), nearest),
+                            bins.getOrDefault(s.bin(), Integer.MAX_VALUE),
+                            kept,
+                            peaks,
+                            why(order, row, holes)))
+                    .orElseGet(() -> new RowPlan(
+                            row, size, holes, Optional.empty(), held, 0, 0, List.of(), why(order, row, holes))));
         }
-        List<Use> uses = peaks.entrySet().stream().map(e -> new Use(e.getKey(), bins.getOrDefault(e.getKey().bin(), -1), e.getValue()))
-                .sorted(Comparator.comparing(u -> u.size.from())).toList();
+        List<Use> uses = peaks.entrySet().stream()
+                .map(e -> new Use(e.getKey(), bins.getOrDefault(e.getKey().bin(), -1), e.getValue()))
+                .sorted(Comparator.comparing(u -> u.size.from()))
+                .toList();
         return new FaceClecos(plans, uses);
     }
 
-    /** A row worked with what the bin has beside the clecos that hold the rows before; where that is too few, those are lifted first. */
-    private static RowPlan held(Row row, ClecoSize size, List<HoleReading> holes, int held, ClecoPlan.Row all, int bin, Map<ClecoSize, Integer> kept,
-                                Map<ClecoSize, Integer> peaks, String why) {
+    /**
+     * A row worked with what the bin has beside the clecos that hold the rows before; where that is too few, those are
+     * lifted first.
+     */
+    private static RowPlan held(
+            Row row,
+            ClecoSize size,
+            List<HoleReading> holes,
+            int held,
+            ClecoPlan.Row all,
+            int bin,
+            Map<ClecoSize, Integer> kept,
+            Map<ClecoSize, Integer> peaks,
+            String why) {
         int before = kept.getOrDefault(size, 0);
         ClecoPlan plan = ClecoPlan.of(stock(all, bin - before));
         int lifted = plan.fits() ? 0 : before;
@@ -113,7 +160,9 @@ public record FaceClecos(List<RowPlan> rows, List<Use> sizes) {
         }
         int held0 = before - lifted;
         List<Integer> stay = new ArrayList<>();
-        for (int h = (1 + holes.size()) / 2 % KEPT_EVERY; plan.fits() && h <= holes.size() && held0 + stay.size() < bin; h += KEPT_EVERY) {
+        for (int h = (1 + holes.size()) / 2 % KEPT_EVERY;
+                plan.fits() && h <= holes.size() && held0 + stay.size() < bin;
+                h += KEPT_EVERY) {
             if (h > 0) {
                 stay.add(h);
             }
@@ -128,14 +177,22 @@ public record FaceClecos(List<RowPlan> rows, List<Use> sizes) {
     }
 
     private static boolean thick(List<HoleReading> holes) {
-        return holes.stream().allMatch(h -> h.layers().size() >= 4 || h.solution().grip().atLeast(Length.in(.2)));
+        return holes.stream()
+                .allMatch(h -> h.layers().size() >= 4 || h.solution().grip().atLeast(Length.in(.2)));
     }
 
     /** Rows of a wrapped skin as the work goes aft: from the forward edge, whichever way y runs. */
     static List<Row> aft(FaceReading face) {
         double sign = face.face().yToward().contains("aft") ? 1 : -1;
-        return face.face().groups().stream().flatMap(g -> g.rows().stream()).filter(r -> !r.holes().isEmpty()).sorted(Comparator.comparingDouble(r -> sign
-                * r.holes().stream().mapToDouble(h -> h.at().y()).average().orElse(0))).toList();
+        return face.face().groups().stream()
+                .flatMap(g -> g.rows().stream())
+                .filter(r -> !r.holes().isEmpty())
+                .sorted(Comparator.comparingDouble(r -> sign
+                        * r.holes().stream()
+                                .mapToDouble(h -> h.at().y())
+                                .average()
+                                .orElse(0)))
+                .toList();
     }
 
     /** The order in which a row is riveted once it is drilled; what is held keeps its cleco. */
@@ -161,26 +218,48 @@ public record FaceClecos(List<RowPlan> rows, List<Use> sizes) {
         if (!step.place().isEmpty()) {
             words.add("cleco " + labels(row, step.place()));
         }
-        return words.isEmpty() ? "" : Character.toUpperCase(words.getFirst().charAt(0)) + String.join(", ", words).substring(1) + ".";
+        return words.isEmpty()
+                ? ""
+                : Character.toUpperCase(words.getFirst().charAt(0))
+                        + String.join(", ", words).substring(1) + ".";
     }
 
     private static List<Row> order(FaceReading face) {
-        double middle = face.readings().stream().mapToDouble(r -> r.hole().at().x()).average().orElse(0);
-        List<Row> rows = face.face().groups().stream().flatMap(g -> g.rows().stream()).filter(r -> !r.holes().isEmpty()).toList();
-        return rows.stream().sorted(Comparator.comparing((Row r) -> shank(face, r)).reversed().thenComparing(Comparator.comparingInt((Row r) -> r.holes()
-                .size() / 10)
-                .reversed()).thenComparingDouble(r -> Math.abs(r.holes().stream().mapToDouble(h -> h.at().x()).average().orElse(0) - middle))).toList();
+        double middle = face.readings().stream()
+                .mapToDouble(r -> r.hole().at().x())
+                .average()
+                .orElse(0);
+        List<Row> rows = face.face().groups().stream()
+                .flatMap(g -> g.rows().stream())
+                .filter(r -> !r.holes().isEmpty())
+                .toList();
+        return rows.stream()
+                .sorted(Comparator.comparing((Row r) -> shank(face, r))
+                        .reversed()
+                        .thenComparing(
+                                Comparator.comparingInt((Row r) -> r.holes().size() / 10)
+                                        .reversed())
+                        .thenComparingDouble(r -> Math.abs(r.holes().stream()
+                                        .mapToDouble(h -> h.at().x())
+                                        .average()
+                                        .orElse(0)
+                                - middle)))
+                .toList();
     }
 
     private static Length shank(FaceReading face, Row row) {
-        return face.of(row.holes().getFirst().id()).map(r -> r.solution().fastener().shank()).orElse(Length.ZERO);
+        return face.of(row.holes().getFirst().id())
+                .map(r -> r.solution().fastener().shank())
+                .orElse(Length.ZERO);
     }
 
     private static String why(List<Row> order, Row row, List<HoleReading> holes) {
         if (row == order.getFirst()) {
             return "the largest fasteners and the longest line: main structure before skin";
         }
-        return holes.stream().allMatch(h -> h.layers().size() >= 4) ? "thick joint: a cleco in every hole" : "next by size and length, from the middle outward";
+        return holes.stream().allMatch(h -> h.layers().size() >= 4)
+                ? "thick joint: a cleco in every hole"
+                : "next by size and length, from the middle outward";
     }
 
     /** What a step of a row's plan asks for, in one sentence; a hole held under size says how far it may be drilled. */
@@ -196,14 +275,18 @@ public record FaceClecos(List<RowPlan> rows, List<Use> sizes) {
             words.add("lift " + labels(row, wave.remove()));
         }
         for (int n : wave.drill()) {
-            holds.of(row.holes.get(n - 1)).filter(Held::underSize).ifPresent(h -> words.add("but " + row.holes.get(n - 1).label() + " not past " + h.present()
-                    .map(p -> LengthFormat.trade(p, unit)).orElse("its present size") + ", held for " + h.waitsFor()));
+            holds.of(row.holes.get(n - 1))
+                    .filter(Held::underSize)
+                    .ifPresent(h -> words.add("but " + row.holes.get(n - 1).label() + " not past "
+                            + h.present().map(p -> LengthFormat.trade(p, unit)).orElse("its present size")
+                            + ", held for " + h.waitsFor()));
         }
         String all = String.join(", ", words);
         return all.isEmpty() ? "" : Character.toUpperCase(all.charAt(0)) + all.substring(1) + ".";
     }
 
     private static String labels(RowPlan row, List<Integer> numbers) {
-        return String.join(", ", numbers.stream().map(n -> row.holes.get(n - 1).label()).toList());
+        return String.join(
+                ", ", numbers.stream().map(n -> row.holes.get(n - 1).label()).toList());
     }
 }

@@ -19,7 +19,8 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * The clecos that locate a whole face before it is drilled: in waves, each twice as dense as the one before, as dense as the bin allows.
+ * The clecos that locate a whole face before it is drilled: in waves, each twice as dense as the one before, as dense
+ * as the bin allows.
  *
  * @param shape  what the face is taken for
  * @param steps  in order, a handful of holes each
@@ -78,14 +79,17 @@ public record FaceLocate(Shape shape, List<Step> steps, Map<ClecoSize, Integer> 
      * @param bins  how many of each size, by {@link ClecoSize#bin}; a size that is not named has as many as it takes
      * @param asked how the rows will be worked; nose first makes it a wrapped skin, every hole fills every hole
      */
-    public static FaceLocate of(FaceReading face, Logbook log, List<ClecoSize> table, Map<String, Integer> bins, Optional<Mode> asked) {
+    public static FaceLocate of(
+            FaceReading face, Logbook log, List<ClecoSize> table, Map<String, Integer> bins, Optional<Mode> asked) {
         Map<HoleReading, ClecoSize> size = new LinkedHashMap<>();
         for (HoleReading r : face.readings()) {
             if (!log.state(r.hole(), r.layers()).set()) {
                 ClecoSize.of(table, r.solution().hole()).ifPresent(s -> size.put(r, s));
             }
         }
-        Shape shape = asked.filter(m -> m == Mode.NOSE_FIRST).isPresent() ? Shape.WRAPPED : lap(size.keySet()) ? Shape.LAP : Shape.FLAT;
+        Shape shape = asked.filter(m -> m == Mode.NOSE_FIRST).isPresent()
+                ? Shape.WRAPPED
+                : lap(size.keySet()) ? Shape.LAP : Shape.FLAT;
         int wanted = asked.filter(m -> m == Mode.EVERY_HOLE).isPresent() ? 1 : 2;
         Plan plan = new Plan(face, size, bins, shape);
         int every = FIRST;
@@ -128,14 +132,25 @@ public record FaceLocate(Shape shape, List<Step> steps, Map<ClecoSize, Integer> 
             this.size = size;
             this.bins = bins;
             this.shape = shape;
-            middle = new Point(size.keySet().stream().mapToDouble(r -> r.hole().at().x()).average().orElse(0), size.keySet().stream().mapToDouble(r ->
-                    r.hole().at().y()).average().orElse(0));
+            middle = new Point(
+                    size.keySet().stream()
+                            .mapToDouble(r -> r.hole().at().x())
+                            .average()
+                            .orElse(0),
+                    size.keySet().stream()
+                            .mapToDouble(r -> r.hole().at().y())
+                            .average()
+                            .orElse(0));
             if (shape == Shape.FLAT) {
                 for (int sx = -1; sx <= 1; sx += 2) {
                     for (int sy = -1; sy <= 1; sy += 2) {
                         double dx = sx;
                         double dy = sy;
-                        size.keySet().stream().max(Comparator.comparingDouble(r -> dx * r.hole().at().x() + dy * r.hole().at().y())).ifPresent(corners::add);
+                        size.keySet().stream()
+                                .max(Comparator.comparingDouble(
+                                        r -> dx * r.hole().at().x()
+                                                + dy * r.hole().at().y()))
+                                .ifPresent(corners::add);
                     }
                 }
             }
@@ -145,7 +160,9 @@ public record FaceLocate(Shape shape, List<Step> steps, Map<ClecoSize, Integer> 
         private List<HoleReading> holes(int every) {
             List<HoleReading> holes = new ArrayList<>();
             for (Row row : rows()) {
-                List<HoleReading> line = row.holes().stream().flatMap(h -> face.of(h.id()).stream()).toList();
+                List<HoleReading> line = row.holes().stream()
+                        .flatMap(h -> face.of(h.id()).stream())
+                        .toList();
                 int from = (line.size() - 1) / 2 % every;
                 List<HoleReading> wave = new ArrayList<>();
                 for (int i = from; i < line.size(); i += every) {
@@ -156,12 +173,14 @@ public record FaceLocate(Shape shape, List<Step> steps, Map<ClecoSize, Integer> 
                 }
                 if (shape == Shape.WRAPPED) {
                     Point centre = line.get((line.size() - 1) / 2).hole().at();
-                    wave.sort(Comparator.comparingDouble(r -> r.hole().at().to(centre).nanometres()));
+                    wave.sort(Comparator.comparingDouble(
+                            r -> r.hole().at().to(centre).nanometres()));
                 }
                 holes.addAll(wave);
             }
             if (shape != Shape.WRAPPED) {
-                holes.sort(Comparator.comparingDouble(r -> r.hole().at().to(middle).nanometres()));
+                holes.sort(
+                        Comparator.comparingDouble(r -> r.hole().at().to(middle).nanometres()));
             }
             return holes;
         }
@@ -170,7 +189,10 @@ public record FaceLocate(Shape shape, List<Step> steps, Map<ClecoSize, Integer> 
             if (shape == Shape.WRAPPED) {
                 return FaceClecos.aft(face);
             }
-            return face.face().groups().stream().flatMap(g -> g.rows().stream()).filter(r -> !r.holes().isEmpty()).toList();
+            return face.face().groups().stream()
+                    .flatMap(g -> g.rows().stream())
+                    .filter(r -> !r.holes().isEmpty())
+                    .toList();
         }
 
         /** True if the bin holds this wave and the corners. */
@@ -178,15 +200,20 @@ public record FaceLocate(Shape shape, List<Step> steps, Map<ClecoSize, Integer> 
             Map<ClecoSize, Integer> need = new HashMap<>(used);
             holes(every).forEach(r -> need.merge(size.get(r), 1, Integer::sum));
             corners.forEach(r -> need.merge(size.get(r), 1, Integer::sum));
-            return need.entrySet().stream().allMatch(e -> e.getValue() <= bins.getOrDefault(e.getKey().bin(), Integer.MAX_VALUE));
+            return need.entrySet().stream()
+                    .allMatch(e -> e.getValue() <= bins.getOrDefault(e.getKey().bin(), Integer.MAX_VALUE));
         }
 
         void wave(int every) {
-            String why = every >= FIRST ? "it locates the sheet without forcing it" : every >= 4 ? "it pulls the joint down" : "it holds while one drills";
+            String why = every >= FIRST
+                    ? "it locates the sheet without forcing it"
+                    : every >= 4 ? "it pulls the joint down" : "it holds while one drills";
             List<HoleReading> holes = holes(every);
             List<HoleReading> step = new ArrayList<>();
             for (HoleReading r : holes) {
-                boolean other = shape == Shape.WRAPPED && !step.isEmpty() && !step.getLast().row().id().equals(r.row().id());
+                boolean other = shape == Shape.WRAPPED
+                        && !step.isEmpty()
+                        && !step.getLast().row().id().equals(r.row().id());
                 if (step.size() == AT_ONCE || other) {
                     steps.add(new Step(every, step, why));
                     step = new ArrayList<>();
@@ -207,7 +234,12 @@ public record FaceLocate(Shape shape, List<Step> steps, Map<ClecoSize, Integer> 
         void corners() {
             if (!corners.isEmpty() && !steps.isEmpty()) {
                 corners.forEach(this::put);
-                steps.add(new Step(1, corners.stream().sorted(Comparator.comparing(HoleReading::label)).toList(), "corners last: slack has run out to them"));
+                steps.add(new Step(
+                        1,
+                        corners.stream()
+                                .sorted(Comparator.comparing(HoleReading::label))
+                                .toList(),
+                        "corners last: slack has run out to them"));
             }
         }
     }

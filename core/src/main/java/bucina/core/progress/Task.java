@@ -39,13 +39,17 @@ public record Task(Operation operation, Mark.Side side, Optional<Id.Layer> layer
         List<Layer> taking = new ArrayList<>();
         for (int i = 0; i < reading.layers().size(); i++) {
             Layer l = reading.layers().get(i);
-            Dress dress = i < reading.solution().dressing().plies().size() ? reading.solution().dressing().plies().get(i).dress() : Dress.PLAIN;
-            boolean takes = switch (operation) {
-                case DIMPLED -> dress == Dress.DIMPLE;
-                case COUNTERSUNK -> dress == Dress.COUNTERSINK;
-                case CLEARED -> dress == Dress.DIMPLE && reading.solution().fastener() instanceof Fastener.PulledRivet;
-                default -> true;
-            };
+            Dress dress = i < reading.solution().dressing().plies().size()
+                    ? reading.solution().dressing().plies().get(i).dress()
+                    : Dress.PLAIN;
+            boolean takes =
+                    switch (operation) {
+                        case DIMPLED -> dress == Dress.DIMPLE;
+                        case COUNTERSUNK -> dress == Dress.COUNTERSINK;
+                        case CLEARED ->
+                            dress == Dress.DIMPLE && reading.solution().fastener() instanceof Fastener.PulledRivet;
+                        default -> true;
+                    };
             if (takes && layer.map(l.id()::equals).orElse(true)) {
                 taking.add(l);
             }
@@ -60,7 +64,8 @@ public record Task(Operation operation, Mark.Side side, Optional<Id.Layer> layer
 
     /** True if the hole waits for it: some layer takes it and lacks it, and no fastener is in. */
     public boolean waits(Logbook log, HoleReading reading) {
-        return !done(log, reading) && !log.state(reading.hole(), reading.layers()).set();
+        return !done(log, reading)
+                && !log.state(reading.hole(), reading.layers()).set();
     }
 
     /** Holes of a face that still wait. */
@@ -73,7 +78,10 @@ public record Task(Operation operation, Mark.Side side, Optional<Id.Layer> layer
         List<HoleReading> skipped = new ArrayList<>();
         for (var group : face.face().groups()) {
             for (Row row : group.rows()) {
-                List<HoleReading> holes = row.holes().stream().flatMap(h -> face.of(h.id()).stream()).filter(r -> !layers(r).isEmpty()).toList();
+                List<HoleReading> holes = row.holes().stream()
+                        .flatMap(h -> face.of(h.id()).stream())
+                        .filter(r -> !layers(r).isEmpty())
+                        .toList();
                 int first = -1;
                 int last = -1;
                 for (int i = 0; i < holes.size(); i++) {
@@ -94,17 +102,23 @@ public record Task(Operation operation, Mark.Side side, Optional<Id.Layer> layer
 
     /** Why a hole must not get this now; empty if it may. */
     public Optional<String> guard(Holds holds, HoleReading reading, Unit unit) {
-        boolean drilling = operation == Operation.FINAL_SIZE || operation == Operation.MATCH_DRILLED || operation == Operation.CLEARED;
+        boolean drilling = operation == Operation.FINAL_SIZE
+                || operation == Operation.MATCH_DRILLED
+                || operation == Operation.CLEARED;
         Optional<Held> held = holds.of(reading);
         if (drilling && held.filter(Held::underSize).isPresent()) {
-            return Optional.of(reading.label() + " is not drilled past " + held.get().present().map(p -> LengthFormat.trade(p, unit)).orElse("its present size")
+            return Optional.of(reading.label() + " is not drilled past "
+                    + held.get().present().map(p -> LengthFormat.trade(p, unit)).orElse("its present size")
                     + ": it waits for " + held.get().waitsFor());
         }
         if (drilling && reading.layers().stream().anyMatch(NutPlateEdits::isPlate)) {
-            return Optional.of(reading.label() + " is a nut plate hole: it is drilled through the plate on its screw, one lug, a cleco, then the other");
+            return Optional.of(reading.label()
+                    + " is a nut plate hole: it is drilled through the plate on its screw, one lug, a "
+                    + "cleco, then the other");
         }
         if (drilling && reading.hole().deviation().isPresent()) {
-            return Optional.of(reading.label() + " differs from its group: it takes " + LengthFormat.trade(reading.solution().hole(), unit) + ", "
+            return Optional.of(reading.label() + " differs from its group: it takes "
+                    + LengthFormat.trade(reading.solution().hole(), unit) + ", "
                     + reading.hole().deviation().get().reason());
         }
         return Optional.empty();
@@ -119,7 +133,9 @@ public record Task(Operation operation, Mark.Side side, Optional<Id.Layer> layer
         List<Mark> marks = new ArrayList<>();
         for (HoleReading r : holes) {
             for (Layer l : layers(r)) {
-                List<Mark.Side> sides = operation == Operation.DEBURRED && side == Mark.Side.BOTH ? List.of(Mark.Side.NEAR, Mark.Side.FAR) : List.of(side);
+                List<Mark.Side> sides = operation == Operation.DEBURRED && side == Mark.Side.BOTH
+                        ? List.of(Mark.Side.NEAR, Mark.Side.FAR)
+                        : List.of(side);
                 for (Mark.Side s : sides) {
                     if (log.marked(r.hole().id(), l.id(), operation, s) != on) {
                         marks.add(new Mark(r.hole().id(), l.id(), s, operation, at, on, note));

@@ -32,7 +32,13 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
 
     /** Pieces of work that want a tool at the hole. */
     public enum Work {
-        DIMPLE("dimpled", "dimpling", Tool.Kind.C_FRAME, Tool.Kind.YOKE_DIES, Tool.Kind.REDUCED_DIES, Tool.Kind.FLAT_BAR),
+        DIMPLE(
+                "dimpled",
+                "dimpling",
+                Tool.Kind.C_FRAME,
+                Tool.Kind.YOKE_DIES,
+                Tool.Kind.REDUCED_DIES,
+                Tool.Kind.FLAT_BAR),
         COUNTERSINK("countersunk", "countersinking", Tool.Kind.STOP_CAGE, Tool.Kind.PILOTED_CUTTER),
         SQUEEZE("set", "setting", Tool.Kind.YOKE, Tool.Kind.GUN_AND_BAR),
         PULL("set", "pulling", Tool.Kind.PULLED_GUN, Tool.Kind.HAND_PULLER);
@@ -69,8 +75,7 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
      * @param measured what there is
      * @param required what it needs
      */
-    public record Blocked(Tool tool, Sentence why, Length measured, Length required) {
-    }
+    public record Blocked(Tool tool, Sentence why, Length measured, Length required) {}
 
     public Reach {
         tools = List.copyOf(tools);
@@ -103,19 +108,25 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
         switch (hole.solution().fastener()) {
             case Fastener.SolidRivet r -> work.add(Work.SQUEEZE);
             case Fastener.PulledRivet r -> work.add(Work.PULL);
-            case Fastener.Hardware h -> {
-            }
+            case Fastener.Hardware h -> {}
         }
         return work;
     }
 
-    private static Reach at(HoleReading hole, Work work, List<Tool> crib, Obstacles obstacles, Map<Id.Part, Part> parts) {
+    private static Reach at(
+            HoleReading hole, Work work, List<Tool> crib, Obstacles obstacles, Map<Id.Part, Part> parts) {
         Point p = hole.hole().at();
         Near near = obstacles.nearest(p);
         // A sheet is dimpled or cut by itself; a rivet is squeezed in all that is in place.
-        Length in = hole.layers().stream().filter(l -> work == Work.SQUEEZE ? parts.get(l.part()).fitted() : true).map(l -> l.outline().outer().distance(p))
-                .reduce(work == Work.SQUEEZE ? Length::max : Length::min).orElse(Length.ZERO);
-        Length edge = hole.layers().stream().map(l -> l.outline().edgeDistance(p)).reduce(Length::min).orElse(Length.ZERO);
+        Length in = hole.layers().stream()
+                .filter(l -> work == Work.SQUEEZE ? parts.get(l.part()).fitted() : true)
+                .map(l -> l.outline().outer().distance(p))
+                .reduce(work == Work.SQUEEZE ? Length::max : Length::min)
+                .orElse(Length.ZERO);
+        Length edge = hole.layers().stream()
+                .map(l -> l.outline().edgeDistance(p))
+                .reduce(Length::min)
+                .orElse(Length.ZERO);
         List<Tool> tools = new ArrayList<>();
         List<Blocked> blocked = new ArrayList<>();
         for (Tool tool : crib) {
@@ -128,30 +139,40 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
 
     private static Optional<Blocked> block(Tool tool, Length in, Length edge, Near near) {
         if (!in.atMost(tool.throat())) {
-            return Optional.of(new Blocked(tool, Sentence.of(tool.name() + " reaches {} from an edge; the hole is {} from it.", tool.throat(), in), in,
+            return Optional.of(new Blocked(
+                    tool,
+                    Sentence.of(tool.name() + " reaches {} from an edge; the hole is {} from it.", tool.throat(), in),
+                    in,
                     tool.throat()));
         }
         if (!near.away.atLeast(tool.clear())) {
-            return Optional.of(new Blocked(tool, Sentence.of(tool.name() + " needs {} clear; " + near.what + " is {} away.", tool.clear(), near.away),
+            return Optional.of(new Blocked(
+                    tool,
+                    Sentence.of(
+                            tool.name() + " needs {} clear; " + near.what + " is {} away.", tool.clear(), near.away),
                     near.away,
                     tool.clear()));
         }
         if (tool.kind() == Tool.Kind.STOP_CAGE && !edge.atLeast(tool.clear())) {
-            return Optional.of(new Blocked(tool, Sentence.of(tool.name() + " tips over the edge: it needs {} of sheet, there is {}.", tool.clear(), edge), edge,
+            return Optional.of(new Blocked(
+                    tool,
+                    Sentence.of(
+                            tool.name() + " tips over the edge: it needs {} of sheet, there is {}.",
+                            tool.clear(),
+                            edge),
+                    edge,
                     tool.clear()));
         }
         return Optional.empty();
     }
 
     /** The nearest thing that stands up. */
-    private record Near(Length away, String what) {
-    }
+    private record Near(Length away, String what) {}
 
     /** What stands up from the face: flanges at the tangents of parts in place, and what is known to be behind. */
     private record Obstacles(List<Standing> all) {
 
-        private record Standing(List<Segment> lines, Optional<Zone> zone, String what) {
-        }
+        private record Standing(List<Segment> lines, Optional<Zone> zone, String what) {}
 
         static Obstacles of(FaceReading face, Map<Id.Part, Part> parts) {
             List<Standing> all = new ArrayList<>();
@@ -160,15 +181,22 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
                     all.add(new Standing(l.bends(), Optional.empty(), "the flange of " + l.name()));
                 }
             }
-            face.face().zones().stream().filter(z -> z.kind() == Zone.Kind.BEHIND).forEach(z -> all.add(new Standing(List.of(), Optional.of(z), z.name())));
+            face.face().zones().stream()
+                    .filter(z -> z.kind() == Zone.Kind.BEHIND)
+                    .forEach(z -> all.add(new Standing(List.of(), Optional.of(z), z.name())));
             return new Obstacles(all);
         }
 
         Near nearest(Point p) {
             Near near = new Near(Length.nm(1e14), "");
             for (Standing s : all) {
-                Length away = s.zone.map(z -> z.outline().covers(p) ? Length.ZERO : z.outline().outer().distance(p)).orElseGet(() -> s.lines.stream()
-                        .map(line -> line.distance(p)).reduce(Length::min).orElse(Length.nm(1e14)));
+                Length away = s.zone.map(z -> z.outline().covers(p)
+                                ? Length.ZERO
+                                : z.outline().outer().distance(p))
+                        .orElseGet(() -> s.lines.stream()
+                                .map(line -> line.distance(p))
+                                .reduce(Length::min)
+                                .orElse(Length.nm(1e14)));
                 if (away.compareTo(near.away) < 0) {
                     near = new Near(away, s.what);
                 }

@@ -20,7 +20,9 @@ record Isometry(double cos, double sin, boolean over, double dx, double dy) {
         return new Point(cos * p.x() - sin * y + dx, sin * p.x() + cos * y + dy);
     }
 
-    /** The one that brings points nearest to others, in the same order: least squares. At least two, not all the same. */
+    /**
+     * The one that brings points nearest to others, in the same order: least squares. At least two, not all the same.
+     */
     static Isometry fit(List<Point> from, List<Point> to, boolean over) {
         double mx = 0;
         double my = 0;

@@ -20,9 +20,12 @@ import java.util.Map;
 import java.util.Optional;
 
 /*
- * Design. Faces are developed flat and say nothing of how they stand to each other. A rigid motion that keeps a part's outside outside keeps the sense of
- * turning of each of its sheets; one that turns a flat part over reverses it. So a flat part is tried every way; a bent one only as it is or turned; a part
- * with a sheet on several faces goes the other way up only if two of its sheets lie on each other's places and the rest are the same turned.
+ * Design. Faces are developed flat and say nothing of how they stand to each other. A rigid motion that keeps a
+ * part's outside outside keeps the sense of
+ * turning of each of its sheets; one that turns a flat part over reverses it. So a flat part is tried every way; a
+ * bent one only as it is or turned; a part
+ * with a sheet on several faces goes the other way up only if two of its sheets lie on each other's places and the
+ * rest are the same turned.
  */
 
 /**
@@ -32,7 +35,8 @@ import java.util.Optional;
  * @param face  the face it is shown on
  * @param sheet its sheet there
  * @param ways  the other ways, each in words; at least one
- * @param out   how far the worst hole of the best of them is out: over nothing the clecos still go in, and the holes are drilled oval
+ * @param out   how far the worst hole of the best of them is out: over nothing the clecos still go in, and the holes
+ *     are drilled oval
  * @param mark  what to write on it, and where
  */
 public record OtherWays(Part part, Face face, Layer sheet, List<String> ways, Length out, String mark) {
@@ -43,9 +47,13 @@ public record OtherWays(Part part, Face face, Layer sheet, List<String> ways, Le
 
     /** What goes wrong, in one sentence. */
     public Sentence sentence() {
-        String first = part.name() + " also goes on " + (ways.size() > 3 ? ways.size() + " other ways, such as " + ways.getFirst() : String.join(", or ",
-                ways));
-        return out.nanometres() < 25_400 ? Sentence.of(first + ": every hole meets another.") : Sentence.of(first + ": holes are out by {} at most.", out);
+        String first = part.name() + " also goes on "
+                + (ways.size() > 3
+                        ? ways.size() + " other ways, such as " + ways.getFirst()
+                        : String.join(", or ", ways));
+        return out.nanometres() < 25_400
+                ? Sentence.of(first + ": every hole meets another.")
+                : Sentence.of(first + ": holes are out by {} at most.", out);
     }
 
     /** Every such part of an assembly, in order of fitting. */
@@ -54,8 +62,7 @@ public record OtherWays(Part part, Face face, Layer sheet, List<String> ways, Le
     }
 
     /** A sheet with the face it is on. */
-    private record Placed(Face face, SheetShape shape) {
-    }
+    private record Placed(Face face, SheetShape shape) {}
 
     private static final class Search {
 
@@ -75,9 +82,13 @@ public record OtherWays(Part part, Face face, Layer sheet, List<String> ways, Le
             for (Face face : assembly.faces()) {
                 FaceReading reading = derivation.face(face.id());
                 Map<Id.Layer, List<HoleReading>> holes = new HashMap<>();
-                reading.readings().forEach(r -> r.layers().forEach(l -> holes.computeIfAbsent(l.id(), k -> new ArrayList<>()).add(r)));
-                face.layers().forEach(l -> byPart.computeIfAbsent(l.part(), k -> new ArrayList<>()).add(new Placed(face, new SheetShape(l, holes.getOrDefault(
-                        l.id(), List.of())))));
+                reading.readings()
+                        .forEach(r -> r.layers()
+                                .forEach(l -> holes.computeIfAbsent(l.id(), k -> new ArrayList<>())
+                                        .add(r)));
+                face.layers()
+                        .forEach(l -> byPart.computeIfAbsent(l.part(), k -> new ArrayList<>())
+                                .add(new Placed(face, new SheetShape(l, holes.getOrDefault(l.id(), List.of())))));
             }
         }
 
@@ -94,14 +105,17 @@ public record OtherWays(Part part, Face face, Layer sheet, List<String> ways, Le
             ways.forEach((id, words) -> {
                 Part part = derivation.build().part(id);
                 Placed shown = byPart.get(id).getFirst();
-                all.add(new OtherWays(part, shown.face, shown.shape.layer(), words, Length.nm(out.get(id)), mark(part, shown.face)));
+                all.add(new OtherWays(
+                        part, shown.face, shown.shape.layer(), words, Length.nm(out.get(id)), mark(part, shown.face)));
             });
-            all.sort(java.util.Comparator.comparing((OtherWays o) -> o.part.fittingOrder()).thenComparing(o -> o.part.id().n()));
+            all.sort(java.util.Comparator.comparing((OtherWays o) -> o.part.fittingOrder())
+                    .thenComparing(o -> o.part.id().n()));
             return all;
         }
 
         private static String mark(Part part, Face face) {
-            return "\"" + part.name() + "\" and an arrow " + face.xToward() + ", on the side seen " + face.viewed().replaceAll(",.*", "");
+            return "\"" + part.name() + "\" and an arrow " + face.xToward() + ", on the side seen "
+                    + face.viewed().replaceAll(",.*", "");
         }
 
         private void add(Id.Part part, String words, double far) {
@@ -131,7 +145,9 @@ public record OtherWays(Part part, Face face, Layer sheet, List<String> ways, Le
                 return degrees == 180 && !round ? "turned end for end" : "turned by " + degrees + "°";
             }
             // Mirrored about a line at half the angle: along x it is turned over sideways, across it end for end.
-            return degrees == 0 ? "turned over sideways" : degrees == 180 ? "turned over end for end" : "turned over about a line at " + degrees / 2 + "°";
+            return degrees == 0
+                    ? "turned over sideways"
+                    : degrees == 180 ? "turned over end for end" : "turned over about a line at " + degrees / 2 + "°";
         }
 
         /** A part with a sheet on several faces: two of them change places, the rest lie the same turned. */
@@ -146,11 +162,18 @@ public record OtherWays(Part part, Face face, Layer sheet, List<String> ways, Le
                     if (a.face.id().equals(b.face.id()) || a.shape.holes().isEmpty()) {
                         continue;
                     }
-                    // Turned half round on the face it is turned about the line between the two; lying straight it is turned end for end too.
-                    Optional<Double> there = least(a.shape, b.shape, o -> !o.by().over() && (sheets.size() == 2 || Math.abs(o.by().degrees()) > 90));
+                    // Turned half round on the face it is turned about the line between the two; lying straight it is
+                    // turned end for end too.
+                    Optional<Double> there = least(
+                            a.shape,
+                            b.shape,
+                            o -> !o.by().over() && (sheets.size() == 2 || Math.abs(o.by().degrees()) > 90));
                     Optional<Double> rest = there.isEmpty() ? Optional.empty() : rest(sheets, a, b);
                     if (rest.isPresent()) {
-                        add(part, "the other way up, with " + a.shape.layer().name() + " on " + b.face.name(), Math.max(there.get(), rest.get()));
+                        add(
+                                part,
+                                "the other way up, with " + a.shape.layer().name() + " on " + b.face.name(),
+                                Math.max(there.get(), rest.get()));
                     }
                 }
             }
@@ -162,7 +185,8 @@ public record OtherWays(Part part, Face face, Layer sheet, List<String> ways, Le
                 if (other == a || other == b) {
                     continue;
                 }
-                Optional<Double> turned = least(other.shape, other.shape, o -> !o.by().over() && !other.shape.still(o.by(), most));
+                Optional<Double> turned =
+                        least(other.shape, other.shape, o -> !o.by().over() && !other.shape.still(o.by(), most));
                 if (turned.isEmpty()) {
                     return Optional.empty();
                 }
@@ -171,8 +195,12 @@ public record OtherWays(Part part, Face face, Layer sheet, List<String> ways, Le
             return Optional.of(worst);
         }
 
-        private Optional<Double> least(SheetShape a, SheetShape b, java.util.function.Predicate<SheetShape.Onto> which) {
-            return a.onto(b, most).stream().filter(which).map(SheetShape.Onto::out).min(Double::compare);
+        private Optional<Double> least(
+                SheetShape a, SheetShape b, java.util.function.Predicate<SheetShape.Onto> which) {
+            return a.onto(b, most).stream()
+                    .filter(which)
+                    .map(SheetShape.Onto::out)
+                    .min(Double::compare);
         }
 
         /** Two parts that change places: sheet for sheet on the same faces, the outside staying outside. */
@@ -180,7 +208,8 @@ public record OtherWays(Part part, Face face, Layer sheet, List<String> ways, Le
             Map<String, List<Id.Part>> like = new LinkedHashMap<>();
             byPart.forEach((part, sheets) -> {
                 if (sheets.stream().anyMatch(s -> !s.shape.holes().isEmpty())) {
-                    like.computeIfAbsent(key(part, sheets), k -> new ArrayList<>()).add(part);
+                    like.computeIfAbsent(key(part, sheets), k -> new ArrayList<>())
+                            .add(part);
                 }
             });
             for (List<Id.Part> group : like.values()) {
@@ -195,7 +224,8 @@ public record OtherWays(Part part, Face face, Layer sheet, List<String> ways, Le
         private void swap(Id.Part a, Id.Part b) {
             double worst = 0;
             for (int k = 0; k < byPart.get(a).size(); k++) {
-                Optional<Double> there = least(byPart.get(a).get(k).shape, byPart.get(b).get(k).shape, o -> !o.by().over());
+                Optional<Double> there =
+                        least(byPart.get(a).get(k).shape, byPart.get(b).get(k).shape, o -> !o.by().over());
                 if (there.isEmpty()) {
                     return;
                 }
@@ -207,9 +237,16 @@ public record OtherWays(Part part, Face face, Layer sheet, List<String> ways, Le
 
         /** Parts with another key cannot change places. */
         private String key(Id.Part part, List<Placed> sheets) {
-            StringBuilder key = new StringBuilder(derivation.build().part(part).material().code());
-            sheets.forEach(s -> key.append('|').append(s.face.id().n()).append(' ').append(s.shape.holes().size()).append(' ').append(
-                    s.shape.layer().thickness().nanometres()).append(' ').append(s.shape.layer().outline().outer().corners().size()));
+            StringBuilder key =
+                    new StringBuilder(derivation.build().part(part).material().code());
+            sheets.forEach(s -> key.append('|')
+                    .append(s.face.id().n())
+                    .append(' ')
+                    .append(s.shape.holes().size())
+                    .append(' ')
+                    .append(s.shape.layer().thickness().nanometres())
+                    .append(' ')
+                    .append(s.shape.layer().outline().outer().corners().size()));
             return key.toString();
         }
     }

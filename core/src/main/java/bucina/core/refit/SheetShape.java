@@ -2,9 +2,9 @@ package bucina.core.refit;
 
 import bucina.core.measure.Length;
 import bucina.core.plan.Layer;
+import bucina.core.sheet.Box;
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Outline;
-import bucina.core.sheet.Box;
 import bucina.core.sheet.Point;
 import bucina.core.sheet.PointGrid;
 import bucina.core.sheet.Ring;
@@ -30,7 +30,8 @@ final class SheetShape {
     SheetShape(Layer layer, List<HoleReading> holes) {
         this.layer = layer;
         this.holes = holes;
-        this.corners = layer.outline().outer().corners().stream().map(Corner::at).toList();
+        this.corners =
+                layer.outline().outer().corners().stream().map(Corner::at).toList();
         this.area = layer.outline().outer().area();
     }
 
@@ -46,8 +47,11 @@ final class SheetShape {
     boolean alike(SheetShape other) {
         Outline mine = layer.outline();
         Outline its = other.layer.outline();
-        return corners.size() == other.corners.size() && holes.size() == other.holes.size() && mine.openings().size() == its.openings().size()
-                && layer.bends().size() == other.layer.bends().size() && layer.thickness().same(other.layer.thickness())
+        return corners.size() == other.corners.size()
+                && holes.size() == other.holes.size()
+                && mine.openings().size() == its.openings().size()
+                && layer.bends().size() == other.layer.bends().size()
+                && layer.thickness().same(other.layer.thickness())
                 && Math.abs(area - other.area) <= AREA * area;
     }
 
@@ -56,10 +60,12 @@ final class SheetShape {
      *
      * @param out how far the worst hole is out, nm
      */
-    record Onto(Isometry by, double out) {
-    }
+    record Onto(Isometry by, double out) {}
 
-    /** Every way this sheet lies on another with edges and holes out by no more than {@code most}; lying still is one where the two are the same sheet. */
+    /**
+     * Every way this sheet lies on another with edges and holes out by no more than {@code most}; lying still is one
+     * where the two are the same sheet.
+     */
     List<Onto> onto(SheetShape other, Length most) {
         List<Onto> found = new ArrayList<>();
         if (!alike(other)) {
@@ -77,7 +83,8 @@ final class SheetShape {
     }
 
     private boolean same(Isometry a, Isometry b, double tol) {
-        return a.over() == b.over() && corners.stream().allMatch(c -> a.of(c).to(b.of(c)).nanometres() <= 2 * tol);
+        return a.over() == b.over()
+                && corners.stream().allMatch(c -> a.of(c).to(b.of(c)).nanometres() <= 2 * tol);
     }
 
     /** True if a motion leaves this sheet where it is. */
@@ -87,7 +94,8 @@ final class SheetShape {
 
     /** True for a disc. */
     boolean round() {
-        return corners.size() == 2 && layer.outline().outer().corners().stream().allMatch(c -> Math.abs(Math.abs(c.bulge()) - 1) < BULGE);
+        return corners.size() == 2
+                && layer.outline().outer().corners().stream().allMatch(c -> Math.abs(Math.abs(c.bulge()) - 1) < BULGE);
     }
 
     private List<Isometry> candidates(SheetShape other, double tol) {
@@ -101,14 +109,18 @@ final class SheetShape {
         List<Corner> its = other.layer.outline().outer().corners();
         int n = mine.size();
         for (boolean back : new boolean[] {false, true}) {
-            boolean over = back == (winding(layer.outline().outer()) == winding(other.layer.outline().outer()));
+            boolean over = back
+                    == (winding(layer.outline().outer())
+                            == winding(other.layer.outline().outer()));
             for (int k = 0; k < n; k++) {
                 List<Point> to = new ArrayList<>();
                 boolean bulges = true;
                 for (int i = 0; i < n; i++) {
                     int j = Math.floorMod(back ? k - i : k + i, n);
                     to.add(its.get(j).at());
-                    double bulge = back ? -its.get(Math.floorMod(j - 1, n)).bulge() : its.get(j).bulge();
+                    double bulge = back
+                            ? -its.get(Math.floorMod(j - 1, n)).bulge()
+                            : its.get(j).bulge();
                     bulges &= Math.abs(mine.get(i).bulge() - (over ? -bulge : bulge)) <= BULGE;
                 }
                 if (bulges) {
@@ -155,7 +167,10 @@ final class SheetShape {
         if (Math.abs(r - other.corners.get(0).to(other.corners.get(1)).nanometres() / 2) > tol || holes.isEmpty()) {
             return List.of();
         }
-        Point first = holes.stream().map(h -> h.hole().at()).max(java.util.Comparator.comparingDouble(p -> p.to(centre).nanometres())).orElseThrow();
+        Point first = holes.stream()
+                .map(h -> h.hole().at())
+                .max(java.util.Comparator.comparingDouble(p -> p.to(centre).nanometres()))
+                .orElseThrow();
         List<Isometry> found = new ArrayList<>();
         if (first.to(centre).nanometres() < tol) {
             return found;
@@ -180,22 +195,27 @@ final class SheetShape {
     }
 
     private static Point middle(List<Point> points) {
-        return new Point(points.stream().mapToDouble(Point::x).average().orElseThrow(), points.stream().mapToDouble(Point::y).average().orElseThrow());
+        return new Point(
+                points.stream().mapToDouble(Point::x).average().orElseThrow(),
+                points.stream().mapToDouble(Point::y).average().orElseThrow());
     }
 
     /** How far the worst hole is out; empty if something does not come to lie on its like. */
     private Optional<Double> out(Isometry by, SheetShape other, double tol) {
         for (Ring opening : layer.outline().openings()) {
             Point at = by.of(centre(opening));
-            if (other.layer.outline().openings().stream().noneMatch(o -> centre(o).to(at).nanometres() <= tol && Math.abs(o.area() - opening.area()) <= AREA
-                    * o.area())) {
+            if (other.layer.outline().openings().stream()
+                    .noneMatch(o -> centre(o).to(at).nanometres() <= tol
+                            && Math.abs(o.area() - opening.area()) <= AREA * o.area())) {
                 return Optional.empty();
             }
         }
         for (Segment bend : layer.bends()) {
             Point a = by.of(bend.a());
             Point b = by.of(bend.b());
-            if (other.layer.bends().stream().noneMatch(s -> near(s.a(), a, tol) && near(s.b(), b, tol) || near(s.a(), b, tol) && near(s.b(), a, tol))) {
+            if (other.layer.bends().stream()
+                    .noneMatch(s ->
+                            near(s.a(), a, tol) && near(s.b(), b, tol) || near(s.a(), b, tol) && near(s.b(), a, tol))) {
                 return Optional.empty();
             }
         }
@@ -230,6 +250,8 @@ final class SheetShape {
     }
 
     private static Point centre(Ring ring) {
-        return new Point((ring.box().minX() + ring.box().maxX()) / 2, (ring.box().minY() + ring.box().maxY()) / 2);
+        return new Point(
+                (ring.box().minX() + ring.box().maxX()) / 2,
+                (ring.box().minY() + ring.box().maxY()) / 2);
     }
 }

@@ -10,9 +10,14 @@ import bucina.core.measure.Length;
  * @param protrusion  what stands proud before setting, in D; may be negative
  * @param headAcross  diameter of the head set to 0.5 D high, in D; 0 if there is no metal for one
  * @param grade       short, good or long
- * @param reachesProcessMinimum true if set to the process height it would still reach the process diameter: decides leave or replace, never
+ * @param reachesProcessMinimum true if set to the process height it would still reach the process diameter: decides
+ *     leave or replace, never
  *                    the plan
  */
-public record Candidate(RivetDesignation designation, Length length, double protrusion, double headAcross, Grade grade,
-                        boolean reachesProcessMinimum) {
-}
+public record Candidate(
+        RivetDesignation designation,
+        Length length,
+        double protrusion,
+        double headAcross,
+        Grade grade,
+        boolean reachesProcessMinimum) {}

@@ -16,8 +16,14 @@ import java.util.Optional;
  * @param limits        what the shop head must measure
  * @param squeezerGap   closed gap for a usual cup; see {@link ShopHead#squeezerGap}
  */
-public record RivetChoice(RivetSize size, ShopHead head, Length idealLength, List<Candidate> candidates, Pick pick, ShopHeadLimits limits,
-                          Length squeezerGap) {
+public record RivetChoice(
+        RivetSize size,
+        ShopHead head,
+        Length idealLength,
+        List<Candidate> candidates,
+        Pick pick,
+        ShopHeadLimits limits,
+        Length squeezerGap) {
 
     /**
      * What to use.
@@ -29,8 +35,13 @@ public record RivetChoice(RivetSize size, ShopHead head, Length idealLength, Lis
      * @param cutTo       length after cutting; empty if it is not cut
      * @param why         one or two sentences
      */
-    public record Pick(Optional<RivetDesignation> designation, Optional<Length> length, Grade grade, Optional<Length> cutFrom,
-                       Optional<Length> cutTo, Sentence why) {
+    public record Pick(
+            Optional<RivetDesignation> designation,
+            Optional<Length> length,
+            Grade grade,
+            Optional<Length> cutFrom,
+            Optional<Length> cutTo,
+            Sentence why) {
 
         /** True if there is a rivet to use, cut or not. */
         public boolean usable() {
@@ -39,7 +50,9 @@ public record RivetChoice(RivetSize size, ShopHead head, Length idealLength, Lis
 
         /** What to call it at the bench: {@code -3.5}, {@code -4 cut to .215 in}, {@code none}. */
         public String dash() {
-            return designation.map(d -> d.dash() + (cutTo.isPresent() ? " cut" : "")).orElse("none");
+            return designation
+                    .map(d -> d.dash() + (cutTo.isPresent() ? " cut" : ""))
+                    .orElse("none");
         }
     }
 }

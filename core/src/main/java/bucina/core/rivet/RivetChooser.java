@@ -26,7 +26,8 @@ public final class RivetChooser {
     }
 
     /**
-     * The choice for one stack: the good stocked length nearest {@code Ge + 1.5 D}, the shorter of two equally near; where none is good, the
+     * The choice for one stack: the good stocked length nearest {@code Ge + 1.5 D}, the shorter of two equally near;
+     * where none is good, the
      * next longer one cut to length.
      *
      * @param size     head and diameter
@@ -38,10 +39,21 @@ public final class RivetChooser {
     public RivetChoice choose(RivetSize size, String alloy, Length hole, Dressing dressing, Optional<Length> coupon) {
         ShopHead head = new ShopHead(size, hole, dressing, coupon);
         Length ideal = head.effectiveGrip().plus(size.shank().times(IDEAL_PROUD));
-        List<Candidate> candidates = size.stocked().stream().map(dash -> candidate(head, size, size.designation(alloy, dash))).toList();
-        RivetChoice.Pick pick = candidates.stream().filter(c -> c.grade() == Grade.GOOD)
-                .min(nearest(ideal)).map(c -> stocked(c, head)).orElseGet(() -> cut(head, size, ideal, candidates));
-        return new RivetChoice(size, head, ideal, candidates, pick, ShopHeadLimits.of(rules, size.shank()),
+        List<Candidate> candidates = size.stocked().stream()
+                .map(dash -> candidate(head, size, size.designation(alloy, dash)))
+                .toList();
+        RivetChoice.Pick pick = candidates.stream()
+                .filter(c -> c.grade() == Grade.GOOD)
+                .min(nearest(ideal))
+                .map(c -> stocked(c, head))
+                .orElseGet(() -> cut(head, size, ideal, candidates));
+        return new RivetChoice(
+                size,
+                head,
+                ideal,
+                candidates,
+                pick,
+                ShopHeadLimits.of(rules, size.shank()),
                 head.squeezerGap(size.cupDepth()));
     }
 
@@ -57,8 +69,15 @@ public final class RivetChooser {
     private Candidate candidate(ShopHead head, RivetSize size, RivetDesignation designation) {
         Length d = size.shank();
         Length l = designation.nominalLength();
-        boolean reaches = head.headDiameter(l, rules.times(RuleKey.PROCESS_HEIGHT, d)).atLeast(rules.times(RuleKey.PROCESS_DIAMETER, d));
-        return new Candidate(designation, l, head.protrusion(l).per(d), head.headDiameter(l, d.times(0.5)).per(d), grade(head, size, l), reaches);
+        boolean reaches = head.headDiameter(l, rules.times(RuleKey.PROCESS_HEIGHT, d))
+                .atLeast(rules.times(RuleKey.PROCESS_DIAMETER, d));
+        return new Candidate(
+                designation,
+                l,
+                head.protrusion(l).per(d),
+                head.headDiameter(l, d.times(0.5)).per(d),
+                grade(head, size, l),
+                reaches);
     }
 
     private static Comparator<Candidate> nearest(Length ideal) {
@@ -70,9 +89,19 @@ public final class RivetChooser {
     }
 
     private static RivetChoice.Pick stocked(Candidate c, ShopHead head) {
-        return new RivetChoice.Pick(Optional.of(c.designation()), Optional.of(c.length()), Grade.GOOD, Optional.empty(), Optional.empty(),
-                Sentence.of("%s stands %.2f D proud of {} and makes a head %.2f D across at half a diameter high%s.".formatted(
-                        c.designation().dash(), c.protrusion(), c.headAcross(), head.estimated() ? " (an estimate: every sheet is dimpled)" : ""),
+        return new RivetChoice.Pick(
+                Optional.of(c.designation()),
+                Optional.of(c.length()),
+                Grade.GOOD,
+                Optional.empty(),
+                Optional.empty(),
+                Sentence.of(
+                        "%s stands %.2f D proud of {} and makes a head %.2f D across at half a diameter high%s."
+                                .formatted(
+                                        c.designation().dash(),
+                                        c.protrusion(),
+                                        c.headAcross(),
+                                        head.estimated() ? " (an estimate: every sheet is dimpled)" : ""),
                         head.effectiveGrip()));
     }
 
@@ -82,22 +111,42 @@ public final class RivetChooser {
         Length longest = head.effectiveGrip().plus(d.times(GOOD_PROUD));
         Candidate nearest = candidates.stream().min(nearest(ideal)).orElseThrow();
         if (!shortest.atMost(longest)) {
-            return none(nearest, Sentence.of("No length does: the stack of {} is so thick that a head 1.4 D across wants over 1.8 D "
-                    + "standing proud. Ask for a larger diameter or a bolt.", head.grip()));
+            return none(
+                    nearest,
+                    Sentence.of(
+                            "No length does: the stack of {} is so thick that a head 1.4 D across wants over 1.8 D "
+                                    + "standing proud. Ask for a larger diameter or a bolt.",
+                            head.grip()));
         }
         Length to = ideal.max(shortest).min(longest);
-        Optional<Candidate> longer = candidates.stream().filter(c -> c.length().atLeast(to)).findFirst();
+        Optional<Candidate> longer =
+                candidates.stream().filter(c -> c.length().atLeast(to)).findFirst();
         if (longer.isEmpty()) {
-            return none(nearest, Sentence.of("No stocked length reaches: {} is wanted, the longest " + size.title() + " is {}. Add longer ones to the "
-                    + "catalogue or ask for a bolt.", to, candidates.getLast().length()));
+            return none(
+                    nearest,
+                    Sentence.of(
+                            "No stocked length reaches: {} is wanted, the longest " + size.title()
+                                    + " is {}. Add longer ones to the " + "catalogue or ask for a bolt.",
+                            to,
+                            candidates.getLast().length()));
         }
         Candidate from = longer.get();
-        return new RivetChoice.Pick(Optional.of(from.designation()), Optional.of(to), Grade.GOOD, Optional.of(from.length()), Optional.of(to),
-                Sentence.of("No stocked length is good (" + nearest.designation().dash() + " is " + nearest.grade().code() + "): cut "
-                        + from.designation().dash() + " from {} to {}.", from.length(), to));
+        return new RivetChoice.Pick(
+                Optional.of(from.designation()),
+                Optional.of(to),
+                Grade.GOOD,
+                Optional.of(from.length()),
+                Optional.of(to),
+                Sentence.of(
+                        "No stocked length is good (" + nearest.designation().dash() + " is "
+                                + nearest.grade().code() + "): cut "
+                                + from.designation().dash() + " from {} to {}.",
+                        from.length(),
+                        to));
     }
 
     private static RivetChoice.Pick none(Candidate nearest, Sentence why) {
-        return new RivetChoice.Pick(Optional.empty(), Optional.empty(), nearest.grade(), Optional.empty(), Optional.empty(), why);
+        return new RivetChoice.Pick(
+                Optional.empty(), Optional.empty(), nearest.grade(), Optional.empty(), Optional.empty(), why);
     }
 }

@@ -19,8 +19,9 @@ import java.util.regex.Pattern;
  */
 public record RivetDesignation(HeadStyle head, String alloy, int diameter, BigDecimal length) {
 
-    private static final Pattern FORM = Pattern.compile(
-            "(MS20|MS 20|AN|NAS|MS)?[ -]?(470|426|1097)[ -]?([A-Z]{1,2})[ -]?(\\d{1,2})[ -](\\d{1,2}(?:[.]0|[.-]5)?)(?:\\s*[(]?\\d{1,4}\\s*[X×][)]?)?");
+    private static final Pattern FORM =
+            Pattern.compile("(MS20|MS 20|AN|NAS|MS)?[ -]?(470|426|1097)[ -]?([A-Z]{1,2})[ -]?(\\d{1,2})[ "
+                    + "-](\\d{1,2}(?:[.]0|[.-]5)?)(?:\\s*[(]?\\d{1,4}\\s*[X×][)]?)?");
     private static final Map<String, HeadStyle> BY_NUMBER =
             Map.of("470", HeadStyle.UNIVERSAL, "426", HeadStyle.FLUSH, "1097", HeadStyle.REDUCED);
     private static final String EXAMPLE = "write it like MS20426AD3-3.5 or AN470AD4-6";
@@ -33,7 +34,8 @@ public record RivetDesignation(HeadStyle head, String alloy, int diameter, BigDe
             throw new IllegalArgumentException("diameter dash must be 2 to 12, was " + diameter);
         }
         if (length.signum() <= 0 || length.compareTo(BigDecimal.valueOf(64)) > 0) {
-            throw new IllegalArgumentException("length dash must be over 0 and at most 64, was " + length.toPlainString());
+            throw new IllegalArgumentException(
+                    "length dash must be over 0 and at most 64, was " + length.toPlainString());
         }
     }
 
@@ -52,12 +54,14 @@ public record RivetDesignation(HeadStyle head, String alloy, int diameter, BigDe
         int diameter = Integer.parseInt(m.group(4));
         BigDecimal length = new BigDecimal(m.group(5).replace('-', '.'));
         if (diameter < 2 || diameter > 12 || length.signum() <= 0 || length.compareTo(BigDecimal.valueOf(64)) > 0) {
-            throw new InputException("\"" + text.strip() + "\" has a diameter or length dash that no solid rivet has: " + EXAMPLE);
+            throw new InputException(
+                    "\"" + text.strip() + "\" has a diameter or length dash that no solid rivet has: " + EXAMPLE);
         }
         String prefix = m.group(1);
         boolean named = m.group(2).equals("1097");
         if (prefix != null && named != prefix.equals("NAS")) {
-            throw new InputException("\"" + text.strip() + "\" mixes two standards (NAS1097, MS20426 and MS20470 are known): " + EXAMPLE);
+            throw new InputException("\"" + text.strip()
+                    + "\" mixes two standards (NAS1097, MS20426 and MS20470 are known): " + EXAMPLE);
         }
         return new RivetDesignation(BY_NUMBER.get(m.group(2)), m.group(3), diameter, length);
     }

@@ -14,12 +14,21 @@ import java.util.Objects;
  * @param drill      name of the final drill, {@code #40}
  * @param headDiameter across the manufactured head, over D
  * @param headHeight of the manufactured head, over 0
- * @param cupDepth   recess of a usual rivet set for this head; 0 for flush. Typical: the builder measures the set in hand
+ * @param cupDepth   recess of a usual rivet set for this head; 0 for flush. Typical: the builder measures the set in
+ *     hand
  * @param stocked    length dashes that are stocked, 1/16 in each, ascending, never empty
  * @param source     where the figures come from
  */
-public record RivetSize(HeadStyle head, int dash, Length hole, String drill, Length headDiameter, Length headHeight, Length cupDepth,
-                        List<BigDecimal> stocked, String source) {
+public record RivetSize(
+        HeadStyle head,
+        int dash,
+        Length hole,
+        String drill,
+        Length headDiameter,
+        Length headHeight,
+        Length cupDepth,
+        List<BigDecimal> stocked,
+        String source) {
     public RivetSize {
         Objects.requireNonNull(head, "head");
         Objects.requireNonNull(drill, "drill");
@@ -29,8 +38,11 @@ public record RivetSize(HeadStyle head, int dash, Length hole, String drill, Len
             throw new IllegalArgumentException("no stocked length for " + head.standard() + " -" + dash);
         }
         Length shank = Length.fraction(dash, 32);
-        if (!(hole.nanometres() > shank.nanometres() && headDiameter.nanometres() > hole.nanometres() && headHeight.positive())) {
-            throw new IllegalArgumentException("hole " + hole + ", head " + headDiameter + " x " + headHeight + " do not fit a shank of " + shank);
+        if (!(hole.nanometres() > shank.nanometres()
+                && headDiameter.nanometres() > hole.nanometres()
+                && headHeight.positive())) {
+            throw new IllegalArgumentException(
+                    "hole " + hole + ", head " + headDiameter + " x " + headHeight + " do not fit a shank of " + shank);
         }
     }
 

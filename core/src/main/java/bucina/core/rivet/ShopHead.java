@@ -7,14 +7,17 @@ import java.util.Objects;
 import java.util.Optional;
 
 /*
- * Design. The shank's metal is counted: what stands proud of the stack, less what swells into the clearance of the hole, is what the shop
+ * Design. The shank's metal is counted: what stands proud of the stack, less what swells into the clearance of the
+ * hole, is what the shop
  * head is made of. Three shapes differ in where the swell is and what the head sits on:
  *
  *   protruding          V = π/4 [D²(L-G)  - (Dh²-D²) G]
  *   sunk                V = π/4 [D²(L-G)  - (Dh²-D²)(G-h)]        countersunk, or dimpled into a nest as last layer
- *   dimpled through     V ≈ π/4 [D²(L-h)  - Dh²(Ge-zc)]           last layer dimpled too; Ge ≈ zc + sin θ Σt, zc = (Dhd-Dh)/(2 tan θ)
+ *   dimpled through     V ≈ π/4 [D²(L-h)  - Dh²(Ge-zc)]           last layer dimpled too; Ge ≈ zc + sin θ Σt, zc =
+ * (Dhd-Dh)/(2 tan θ)
  *
- * The last is an estimate (it takes the dimple for a straight cone); a coupon reading may replace Ge. V at or under nothing is no head.
+ * The last is an estimate (it takes the dimple for a straight cone); a coupon reading may replace Ge. V at or under
+ * nothing is no head.
  */
 
 /** The metal of one rivet in one stack: how far it stands proud and what head that makes. Immutable. */
@@ -30,7 +33,8 @@ public final class ShopHead {
      * @param size     the rivet
      * @param hole     diameter as drilled, at least D
      * @param dressing the stack, at least one sheet; dimples and countersinks only under a flush head
-     * @param coupon   the builder's own effective grip from a coupon, over 0, to use in place of the estimate; usually empty
+     * @param coupon   the builder's own effective grip from a coupon, over 0, to use in place of the estimate;
+     *     usually empty
      */
     public ShopHead(RivetSize size, Length hole, Dressing dressing, Optional<Length> coupon) {
         this.size = Objects.requireNonNull(size, "size");
@@ -55,7 +59,8 @@ public final class ShopHead {
     }
 
     private Length cone() {
-        return Length.ZERO.max(FlushHead.of100(size.headDiameter(), size.headHeight()).coneTo(hole));
+        return Length.ZERO.max(
+                FlushHead.of100(size.headDiameter(), size.headHeight()).coneTo(hole));
     }
 
     /** Thickness of the stack G. */
@@ -96,7 +101,9 @@ public final class ShopHead {
         return Math.PI / 4 * section;
     }
 
-    /** Diameter of the head when set to {@code height}: {@code sqrt(4V / (π height))}; nothing when there is no metal. */
+    /**
+     * Diameter of the head when set to {@code height}: {@code sqrt(4V / (π height))}; nothing when there is no metal.
+     */
     public Length headDiameter(Length l, Length height) {
         double volume = volume(l);
         return volume > 0 ? Length.nm(Math.sqrt(4 * volume / (Math.PI * height.nanometres()))) : Length.ZERO;
@@ -110,18 +117,23 @@ public final class ShopHead {
     }
 
     /**
-     * Closed gap between the die faces of a squeezer for a head 0.5 D high: {@code Ge + 0.5 D} under flush heads, {@code G + 0.5 D + head
+     * Closed gap between the die faces of a squeezer for a head 0.5 D high: {@code Ge + 0.5 D} under flush heads,
+     * {@code G + 0.5 D + head
      * height - cup depth} under universal ones.
      */
     public Length squeezerGap(Length cupDepth) {
         Length half = size.shank().times(0.5);
-        return size.head().flush() ? effectiveGrip.plus(half)
+        return size.head().flush()
+                ? effectiveGrip.plus(half)
                 : grip.plus(half).plus(size.headHeight()).minus(cupDepth);
     }
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof ShopHead that && size.equals(that.size) && hole.equals(that.hole) && dressing.equals(that.dressing)
+        return other instanceof ShopHead that
+                && size.equals(that.size)
+                && hole.equals(that.hole)
+                && dressing.equals(that.dressing)
                 && effectiveGrip.equals(that.effectiveGrip);
     }
 

@@ -15,8 +15,13 @@ import bucina.core.rule.ShopSchool;
  * @param gaugeHeightLeast never under, shop gauge
  * @param governing       the school the rule set chooses
  */
-public record ShopHeadLimits(Length processDiameter, Length processHeight, Length gaugeDiameter, Length gaugeHeight, Length gaugeHeightLeast,
-                             ShopSchool governing) {
+public record ShopHeadLimits(
+        Length processDiameter,
+        Length processHeight,
+        Length gaugeDiameter,
+        Length gaugeHeight,
+        Length gaugeHeightLeast,
+        ShopSchool governing) {
 
     /** How one measured head stands against the limits. */
     public enum Verdict {
@@ -30,15 +35,21 @@ public record ShopHeadLimits(Length processDiameter, Length processHeight, Lengt
 
     /** The limits for a shank under a rule set. */
     public static ShopHeadLimits of(RuleSet rules, Length shank) {
-        return new ShopHeadLimits(rules.times(RuleKey.PROCESS_DIAMETER, shank), rules.times(RuleKey.PROCESS_HEIGHT, shank),
-                rules.times(RuleKey.GAUGE_DIAMETER, shank), rules.times(RuleKey.GAUGE_HEIGHT, shank),
-                rules.times(RuleKey.GAUGE_HEIGHT_LEAST, shank), rules.shopSchool());
+        return new ShopHeadLimits(
+                rules.times(RuleKey.PROCESS_DIAMETER, shank),
+                rules.times(RuleKey.PROCESS_HEIGHT, shank),
+                rules.times(RuleKey.GAUGE_DIAMETER, shank),
+                rules.times(RuleKey.GAUGE_HEIGHT, shank),
+                rules.times(RuleKey.GAUGE_HEIGHT_LEAST, shank),
+                rules.shopSchool());
     }
 
     /** Judges one head. */
     public Verdict judge(Length diameter, Length height) {
         if (!(diameter.atLeast(processDiameter) && height.atLeast(processHeight))) {
-            boolean gaugeWouldPass = governing == ShopSchool.GAUGE && diameter.atLeast(gaugeDiameter) && height.atLeast(gaugeHeightLeast);
+            boolean gaugeWouldPass = governing == ShopSchool.GAUGE
+                    && diameter.atLeast(gaugeDiameter)
+                    && height.atLeast(gaugeHeightLeast);
             return gaugeWouldPass ? Verdict.LEAVE : Verdict.REPLACE;
         }
         return diameter.atLeast(gaugeDiameter) && height.atLeast(gaugeHeightLeast) ? Verdict.GOOD : Verdict.LEAVE;

@@ -8,7 +8,8 @@ import java.util.Objects;
 import java.util.Optional;
 
 /**
- * Edge distance of one hole in one layer: from the hole's centre to the layer's nearest edge, judged with the fastener's own D.
+ * Edge distance of one hole in one layer: from the hole's centre to the layer's nearest edge, judged with the
+ * fastener's own D.
  *
  * @param shank    D, over 0
  * @param flush    true for flush heads, which want more
@@ -33,7 +34,12 @@ public record EdgeRule(Length shank, boolean flush, Length least, Length most, S
     /** The rule for one fastener under a rule set. */
     public static EdgeRule of(RuleSet rules, Length shank, boolean flush) {
         RuleKey key = flush ? RuleKey.EDGE_LEAST_FLUSH : RuleKey.EDGE_LEAST_PROTRUDING;
-        return new EdgeRule(shank, flush, rules.times(key, shank), rules.times(RuleKey.EDGE_MOST, shank), rules.rule(key).source());
+        return new EdgeRule(
+                shank,
+                flush,
+                rules.times(key, shank),
+                rules.times(RuleKey.EDGE_MOST, shank),
+                rules.rule(key).source());
     }
 
     /** True if a hole this far from the edge may be drilled. */
@@ -41,15 +47,28 @@ public record EdgeRule(Length shank, boolean flush, Length least, Length most, S
         return distance.atLeast(least);
     }
 
-    /** Findings for a distance typed by hand, where the row is taken to run along the edge: too little is an error, too much a warning. */
+    /**
+     * Findings for a distance typed by hand, where the row is taken to run along the edge: too little is an error, too
+     * much a warning.
+     */
     public List<Finding> judge(Length distance) {
         List<Finding> findings = new ArrayList<>();
         if (!allows(distance)) {
             findings.add(tooShort(Finding.Place.NONE, "The hole", distance));
         }
         if (!distance.atMost(most)) {
-            findings.add(new Finding(MOST, Level.WARNING, Finding.Place.NONE, Optional.of(distance), Optional.of(most), source,
-                    Sentence.of("The hole is {} from the edge, over " + times(most) + " = {}: the edge may lift between rivets.", distance, most),
+            findings.add(new Finding(
+                    MOST,
+                    Level.WARNING,
+                    Finding.Place.NONE,
+                    Optional.of(distance),
+                    Optional.of(most),
+                    source,
+                    Sentence.of(
+                            "The hole is {} from the edge, over " + times(most)
+                                    + " = {}: the edge may lift between rivets.",
+                            distance,
+                            most),
                     Sentence.of("Move the row toward the edge, or add a row.")));
         }
         return List.copyOf(findings);
@@ -61,13 +80,25 @@ public record EdgeRule(Length shank, boolean flush, Length least, Length most, S
      * @param subject the words that begin the sentence, {@code "R3.14 in Rib 4 flange"}
      */
     public Finding tooShort(Finding.Place place, String subject, Length distance) {
-        return new Finding(LEAST, Level.ERROR, place, Optional.of(distance), Optional.of(least), source,
-                Sentence.of(" is {} from the edge; " + times(least) + " = {} is the least.", distance, least).after(subject),
-                Sentence.of("Move the hole {} inward before drilling; if it is drilled, ask the kit's maker.", least.minus(distance)));
+        return new Finding(
+                LEAST,
+                Level.ERROR,
+                place,
+                Optional.of(distance),
+                Optional.of(least),
+                source,
+                Sentence.of(" is {} from the edge; " + times(least) + " = {} is the least.", distance, least)
+                        .after(subject),
+                Sentence.of(
+                        "Move the hole {} inward before drilling; if it is drilled, ask the kit's maker.",
+                        least.minus(distance)));
     }
 
     private String times(Length limit) {
-        return java.math.BigDecimal.valueOf(limit.per(shank)).setScale(2, java.math.RoundingMode.HALF_UP).stripTrailingZeros().toPlainString()
+        return java.math.BigDecimal.valueOf(limit.per(shank))
+                        .setScale(2, java.math.RoundingMode.HALF_UP)
+                        .stripTrailingZeros()
+                        .toPlainString()
                 + " D";
     }
 }

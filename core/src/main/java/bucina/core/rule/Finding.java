@@ -18,8 +18,16 @@ import java.util.Optional;
  * @param remedy   what to do, one sentence
  * @param accepted why and by whom it was accepted; empty if it was not
  */
-public record Finding(String rule, Level level, Place place, Optional<Length> measured, Optional<Length> required, String source,
-                      Sentence message, Sentence remedy, Optional<String> accepted) {
+public record Finding(
+        String rule,
+        Level level,
+        Place place,
+        Optional<Length> measured,
+        Optional<Length> required,
+        String source,
+        Sentence message,
+        Sentence remedy,
+        Optional<String> accepted) {
     public Finding {
         Objects.requireNonNull(rule, "rule");
         Objects.requireNonNull(level, "level");
@@ -32,8 +40,15 @@ public record Finding(String rule, Level level, Place place, Optional<Length> me
     }
 
     /** A finding that nobody accepted. */
-    public Finding(String rule, Level level, Place place, Optional<Length> measured, Optional<Length> required, String source, Sentence message,
-                   Sentence remedy) {
+    public Finding(
+            String rule,
+            Level level,
+            Place place,
+            Optional<Length> measured,
+            Optional<Length> required,
+            String source,
+            Sentence message,
+            Sentence remedy) {
         this(rule, level, place, measured, required, source, message, remedy, Optional.empty());
     }
 

@@ -23,9 +23,11 @@ public enum RuleKey {
     GAUGE_LEAST("gauge.least", "Least distance between rivets of two rows", Kind.DIAMETERS),
     TANGENT_CLEAR("head.tangent.clear", "Clear metal between a head and a bend tangent", Kind.LENGTH),
     LAP_BACK("lap.lift.back", "How far back a lap that is lifted stays open", Kind.LENGTH),
-    PUNCH_UNDER("blind.punch.under", "How far under size a hole is made that is dimpled for a pulled rivet", Kind.LENGTH),
+    PUNCH_UNDER(
+            "blind.punch.under", "How far under size a hole is made that is dimpled for a pulled rivet", Kind.LENGTH),
     TAIL_DIAMETER("blind.tail.diameter", "Diameter of the set tail of a pulled rivet", Kind.DIAMETERS),
-    OPENING_LAND("opening.land.least", "Least metal between an opening and a bend tangent or an edge", Kind.THICKNESSES),
+    OPENING_LAND(
+            "opening.land.least", "Least metal between an opening and a bend tangent or an edge", Kind.THICKNESSES),
     OPENING_CORNER("opening.corner.least", "Least radius of an opening's inside corner", Kind.LENGTH),
     FIT_SQUARE("fit.square.most", "How far the diagonals of a face may be out of square", Kind.LENGTH),
     FIT_TWIST("fit.twist.most", "Most twist between the two ends", Kind.DEGREES),

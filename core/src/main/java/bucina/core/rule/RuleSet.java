@@ -18,6 +18,7 @@ public final class RuleSet {
     private final Map<RuleKey, Rule> rules;
     /** Values read once: they are asked for at every hole. */
     private final Map<RuleKey, Double> factors = new EnumMap<>(RuleKey.class);
+
     private final Map<RuleKey, Length> lengths = new EnumMap<>(RuleKey.class);
 
     private RuleSet(String name, Map<RuleKey, Rule> rules) {
@@ -27,8 +28,7 @@ public final class RuleSet {
             switch (key.kind()) {
                 case DIAMETERS, THICKNESSES, DEGREES -> factors.put(key, Double.parseDouble(rule.value()));
                 case LENGTH -> lengths.put(key, parser().parse(rule.value()));
-                case CHOICE -> {
-                }
+                case CHOICE -> {}
             }
         });
     }
@@ -48,7 +48,8 @@ public final class RuleSet {
         }
         for (RuleKey key : RuleKey.values()) {
             if (!map.containsKey(key)) {
-                throw new InputException("rule set \"" + name + "\" lacks " + key.code() + ": give it a value and a source");
+                throw new InputException(
+                        "rule set \"" + name + "\" lacks " + key.code() + ": give it a value and a source");
             }
         }
         return new RuleSet(Objects.requireNonNull(name, "name"), map);
@@ -60,11 +61,13 @@ public final class RuleSet {
             case SHOP_SCHOOL -> pick(ShopSchool.values(), ShopSchool::code, rule);
             case COUNTERSINK_SCHOOL -> pick(CountersinkSchool.values(), CountersinkSchool::code, rule);
             default -> {
-                boolean positive = switch (rule.key().kind()) {
-                    case DIAMETERS, THICKNESSES, DEGREES -> number(rule) > 0;
-                    case LENGTH -> parser().parse(value).positive();
-                    case CHOICE -> throw new IllegalStateException("choice " + rule.key() + " has no list of words");
-                };
+                boolean positive =
+                        switch (rule.key().kind()) {
+                            case DIAMETERS, THICKNESSES, DEGREES -> number(rule) > 0;
+                            case LENGTH -> parser().parse(value).positive();
+                            case CHOICE ->
+                                throw new IllegalStateException("choice " + rule.key() + " has no list of words");
+                        };
                 if (!positive) {
                     throw new InputException("rule " + rule.key().code() + " must be over 0, was " + value);
                 }
@@ -76,7 +79,8 @@ public final class RuleSet {
         try {
             return Double.parseDouble(rule.value());
         } catch (NumberFormatException e) {
-            throw new InputException("rule " + rule.key().code() + " must be a number like 2.5, was \"" + rule.value() + "\"", e);
+            throw new InputException(
+                    "rule " + rule.key().code() + " must be a number like 2.5, was \"" + rule.value() + "\"", e);
         }
     }
 
@@ -88,7 +92,8 @@ public final class RuleSet {
             }
             words.add(code.apply(value));
         }
-        throw new InputException("rule " + rule.key().code() + " must be one of " + String.join(", ", words) + ", was \"" + rule.value() + "\"");
+        throw new InputException("rule " + rule.key().code() + " must be one of " + String.join(", ", words)
+                + ", was \"" + rule.value() + "\"");
     }
 
     private static LengthParser parser() {
@@ -152,13 +157,17 @@ public final class RuleSet {
     /** A set of the given rules with those that are missing taken from another: for files older than a rule. */
     public static RuleSet filled(String name, List<Rule> rules, RuleSet from) {
         List<Rule> all = new ArrayList<>(rules);
-        from.rules().stream().filter(r -> rules.stream().noneMatch(g -> g.key() == r.key())).forEach(all::add);
+        from.rules().stream()
+                .filter(r -> rules.stream().noneMatch(g -> g.key() == r.key()))
+                .forEach(all::add);
         return of(name, all);
     }
 
     /** The rules whose value is another here than in {@code other}, in the order of {@link RuleKey}. */
     public List<Rule> differing(RuleSet other) {
-        return rules().stream().filter(r -> !r.value().equals(other.rule(r.key()).value())).toList();
+        return rules().stream()
+                .filter(r -> !r.value().equals(other.rule(r.key()).value()))
+                .toList();
     }
 
     @Override

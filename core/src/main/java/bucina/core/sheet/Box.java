@@ -13,7 +13,8 @@ import org.locationtech.jts.geom.Envelope;
 public record Box(double minX, double minY, double maxX, double maxY) {
     public Box {
         if (!(minX <= maxX && minY <= maxY)) {
-            throw new IllegalArgumentException("a box needs left <= right and bottom <= top, was " + minX + ", " + minY + ", " + maxX + ", " + maxY);
+            throw new IllegalArgumentException("a box needs left <= right and bottom <= top, was " + minX + ", " + minY
+                    + ", " + maxX + ", " + maxY);
         }
     }
 
@@ -28,7 +29,11 @@ public record Box(double minX, double minY, double maxX, double maxY) {
 
     /** The smallest box around both. */
     public Box with(Box other) {
-        return new Box(Math.min(minX, other.minX), Math.min(minY, other.minY), Math.max(maxX, other.maxX), Math.max(maxY, other.maxY));
+        return new Box(
+                Math.min(minX, other.minX),
+                Math.min(minY, other.minY),
+                Math.max(maxX, other.maxX),
+                Math.max(maxY, other.maxY));
     }
 
     public double width() {

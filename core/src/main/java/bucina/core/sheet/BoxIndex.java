@@ -7,7 +7,8 @@ import java.util.function.Function;
 import org.locationtech.jts.index.strtree.STRtree;
 
 /**
- * Finds things by where they are. Built once in n log n, asked in log n plus what is found; safe on any thread after it is built.
+ * Finds things by where they are. Built once in n log n, asked in log n plus what is found; safe on any thread after
+ * it is built.
  *
  * @param <T> what is found
  */

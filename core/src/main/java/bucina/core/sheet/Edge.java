@@ -64,8 +64,10 @@ final class Edge {
     }
 
     /*
-     * A point exactly on the chord must be taken to the same side by the chord's test and by the arc's, or points on the diameter of a round
-     * hole would fall between the two. Both use rightOfChord, which works from the lower end whichever way the edge runs, so that an edge and
+     * A point exactly on the chord must be taken to the same side by the chord's test and by the arc's, or points on
+     * the diameter of a round
+     * hole would fall between the two. Both use rightOfChord, which works from the lower end whichever way the edge
+     * runs, so that an edge and
      * its reverse agree to the last bit. On a horizontal chord "right" means above.
      */
     private boolean rightOfChord(double x, double y) {

@@ -5,11 +5,14 @@ import java.util.Arrays;
 import java.util.List;
 
 /*
- * Design. Points are counted into square cells and laid out cell by cell in one array, so that a small box is answered from a few neighbouring
+ * Design. Points are counted into square cells and laid out cell by cell in one array, so that a small box is
+ * answered from a few neighbouring
  * cells. The number of cells is kept to a few for each point; on a face far larger than its cells, cells grow.
  */
 
-/** Finds points by where they are: made in proportion to their number, asked in proportion to what lies near. Immutable. */
+/**
+ * Finds points by where they are: made in proportion to their number, asked in proportion to what lies near. Immutable.
+ */
 public final class PointGrid {
 
     private final double[] xs;
@@ -21,6 +24,7 @@ public final class PointGrid {
     private final int rows;
     /** Where the points of each cell begin in {@link #order}; one more at the end. */
     private final int[] starts;
+
     private final int[] order;
 
     /**
@@ -39,7 +43,8 @@ public final class PointGrid {
         minY = Arrays.stream(ys).min().orElse(0);
         double width = Arrays.stream(xs).max().orElse(0) - minX;
         double height = Arrays.stream(ys).max().orElse(0) - minY;
-        cell = Math.max(Math.max(usual, Math.sqrt(width * height / (4.0 * n + 16))), Math.max(width, height) / (4.0 * n + 16));
+        cell = Math.max(
+                Math.max(usual, Math.sqrt(width * height / (4.0 * n + 16))), Math.max(width, height) / (4.0 * n + 16));
         columns = (int) (width / cell) + 1;
         rows = (int) (height / cell) + 1;
         starts = new int[columns * rows + 1];
@@ -57,7 +62,8 @@ public final class PointGrid {
     }
 
     private int cell(int i) {
-        return Math.min(rows - 1, (int) ((ys[i] - minY) / cell)) * columns + Math.min(columns - 1, (int) ((xs[i] - minX) / cell));
+        return Math.min(rows - 1, (int) ((ys[i] - minY) / cell)) * columns
+                + Math.min(columns - 1, (int) ((xs[i] - minX) / cell));
     }
 
     /** Places of the points in the box, its bounds included, ascending. */

@@ -18,13 +18,15 @@ public final class Ring {
         this.corners = List.copyOf(corners);
         boolean curved = corners.stream().anyMatch(c -> c.bulge() != 0);
         if (corners.size() < (curved ? 2 : 3)) {
-            throw new IllegalArgumentException("an outline needs at least 3 corners (2 with an arc), was " + corners.size());
+            throw new IllegalArgumentException(
+                    "an outline needs at least 3 corners (2 with an arc), was " + corners.size());
         }
         this.edges = new Edge[corners.size()];
         Box around = null;
         for (int i = 0; i < edges.length; i++) {
             Corner from = this.corners.get(i);
-            edges[i] = new Edge(from.at(), this.corners.get((i + 1) % edges.length).at(), from.bulge());
+            edges[i] =
+                    new Edge(from.at(), this.corners.get((i + 1) % edges.length).at(), from.bulge());
             around = around == null ? edges[i].box() : around.with(edges[i].box());
         }
         this.box = around;
@@ -38,7 +40,9 @@ public final class Ring {
     /** A full circle. */
     public static Ring circle(Point centre, Length radius) {
         double r = radius.nanometres();
-        return new Ring(List.of(new Corner(new Point(centre.x() + r, centre.y()), 1), new Corner(new Point(centre.x() - r, centre.y()), 1)));
+        return new Ring(List.of(
+                new Corner(new Point(centre.x() + r, centre.y()), 1),
+                new Corner(new Point(centre.x() - r, centre.y()), 1)));
     }
 
     /** The corners, in order. */

@@ -9,14 +9,16 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LinearRing;
 
-/** Outlines as polygons of a library, for what is common to two: arcs become chords that stray by a thousandth of an inch at most. */
+/**
+ * Outlines as polygons of a library, for what is common to two: arcs become chords that stray by a thousandth of an
+ * inch at most.
+ */
 public final class Shapes {
 
     private static final GeometryFactory FACTORY = new GeometryFactory();
     private static final double STRAY = 25_400;
 
-    private Shapes() {
-    }
+    private Shapes() {}
 
     /** A valid polygon, also for an outline that touches itself. */
     public static Geometry of(Outline outline) {
@@ -34,9 +36,14 @@ public final class Shapes {
 
     /** The smallest outline without a notch that holds all the points; at least three that are not in line. */
     public static Outline hull(List<Point> points) {
-        Coordinate[] hull = new ConvexHull(points.stream().map(p -> new Coordinate(p.x(), p.y())).toArray(Coordinate[]::new), FACTORY).getConvexHull()
+        Coordinate[] hull = new ConvexHull(
+                        points.stream().map(p -> new Coordinate(p.x(), p.y())).toArray(Coordinate[]::new), FACTORY)
+                .getConvexHull()
                 .getCoordinates();
-        return Outline.of(Ring.polygon(Arrays.stream(hull).limit(hull.length - 1).map(h -> new Point(h.x, h.y)).toList()));
+        return Outline.of(Ring.polygon(Arrays.stream(hull)
+                .limit(hull.length - 1)
+                .map(h -> new Point(h.x, h.y))
+                .toList()));
     }
 
     /** True if two outlines have metal in common; a common edge is not enough. */

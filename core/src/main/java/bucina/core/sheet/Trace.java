@@ -8,8 +8,7 @@ public final class Trace {
 
     private static final int MOST = 20_000;
 
-    private Trace() {
-    }
+    private Trace() {}
 
     /**
      * Points along a ring.

@@ -4,9 +4,9 @@ import bucina.core.plan.Acceptance;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.rule.Finding;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -17,12 +17,15 @@ final class Accepted {
 
     private final Map<Id, List<Acceptance>> bySubject = new HashMap<>();
 
-    private Accepted() {
-    }
+    private Accepted() {}
 
     static Accepted of(Build build) {
         Accepted accepted = new Accepted();
-        build.papers().accepted().forEach(a -> accepted.bySubject.computeIfAbsent(a.subject(), s -> new ArrayList<>()).add(a));
+        build.papers()
+                .accepted()
+                .forEach(a -> accepted.bySubject
+                        .computeIfAbsent(a.subject(), s -> new ArrayList<>())
+                        .add(a));
         return accepted;
     }
 
@@ -40,8 +43,10 @@ final class Accepted {
 
     /** The finding as it is, or accepted where one of the acceptances covers it. */
     static Finding seen(Finding finding, List<Acceptance> about) {
-        Optional<Acceptance> by = about.stream().filter(a -> a.covers(finding.rule(), finding.place().layer(), finding.measured(), finding.required()))
+        Optional<Acceptance> by = about.stream()
+                .filter(a -> a.covers(finding.rule(), finding.place().layer(), finding.measured(), finding.required()))
                 .findFirst();
-        return by.map(a -> finding.acceptedBecause(a.reason() + " (" + a.who() + ", " + a.on() + ")")).orElse(finding);
+        return by.map(a -> finding.acceptedBecause(a.reason() + " (" + a.who() + ", " + a.on() + ")"))
+                .orElse(finding);
     }
 }

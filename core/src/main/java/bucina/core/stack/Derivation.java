@@ -1,13 +1,13 @@
 package bucina.core.stack;
 
 import bucina.core.catalogue.Catalogue;
+import bucina.core.measure.Sentence;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
 import bucina.core.plan.Group;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.TypedStack;
-import bucina.core.measure.Sentence;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
 import bucina.core.sheet.Point;
@@ -19,7 +19,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 
-/** Everything derived from one build. Immutable: nothing shown can be stale, as a changed build has a derivation of its own. */
+/**
+ * Everything derived from one build. Immutable: nothing shown can be stale, as a changed build has a derivation of its
+ * own.
+ */
 public final class Derivation {
 
     private final Build build;
@@ -28,8 +31,12 @@ public final class Derivation {
     private final Map<Id.Group, Solution> typed;
     private final Accepted accepted;
 
-    private Derivation(Build build, Catalogue catalogue, Map<Id.Face, FaceReading> faces, Map<Id.Group, Solution> typed,
-                       Accepted accepted) {
+    private Derivation(
+            Build build,
+            Catalogue catalogue,
+            Map<Id.Face, FaceReading> faces,
+            Map<Id.Group, Solution> typed,
+            Accepted accepted) {
         this.build = build;
         this.catalogue = catalogue;
         this.faces = faces;
@@ -53,7 +60,9 @@ public final class Derivation {
         Map<Id.Face, FaceReading> readings = new LinkedHashMap<>();
         Map<Id.Group, Solution> solutions = new HashMap<>();
         // Faces do not depend on each other: each core takes some, and the order of the map is that of the build.
-        List<FaceReading> read = changed.faces().parallelStream().map(ref -> read(ref.face(), solver, now)).toList();
+        List<FaceReading> read = changed.faces().parallelStream()
+                .map(ref -> read(ref.face(), solver, now))
+                .toList();
         read.forEach(r -> readings.put(r.face().id(), r));
         for (Build.FaceRef ref : changed.faces()) {
             for (Group group : ref.face().groups()) {
@@ -65,7 +74,9 @@ public final class Derivation {
 
     private FaceReading read(Face face, Solver solver, Accepted now) {
         FaceReading before = faces.get(face.id());
-        return before == null ? FaceReading.of(face, solver, now) : before.face() == face && now == accepted ? before : before.after(face, solver, now);
+        return before == null
+                ? FaceReading.of(face, solver, now)
+                : before.face() == face && now == accepted ? before : before.after(face, solver, now);
     }
 
     private static Solution solve(Solver solver, Group group, TypedStack stack) {
@@ -103,10 +114,19 @@ public final class Derivation {
 
     /** What holds a group as a whole: its open queries. */
     private List<Finding> group(Face face, Group group) {
-        return build.papers().queries().stream().filter(q -> q.open() && q.group().equals(group.id())).map(q -> new Finding("query-open", Level.WARNING,
-                new Finding.Place(face.name(), group.code(), "", ""), Optional.empty(), Optional.empty(), "a query of " + q.opened(),
-                Sentence.of(group.code() + " waits for an answer: " + q.text().replace("{}", "")),
-                Sentence.of("Answer it with its source before anything is set."))).toList();
+        return build.papers().queries().stream()
+                .filter(q -> q.open() && q.group().equals(group.id()))
+                .map(q -> new Finding(
+                        "query-open",
+                        Level.WARNING,
+                        new Finding.Place(face.name(), group.code(), "", ""),
+                        Optional.empty(),
+                        Optional.empty(),
+                        "a query of " + q.opened(),
+                        Sentence.of(group.code() + " waits for an answer: "
+                                + q.text().replace("{}", "")),
+                        Sentence.of("Answer it with its source before anything is set.")))
+                .toList();
     }
 
     /**
@@ -128,9 +148,17 @@ public final class Derivation {
             all.addAll(face(ref.face().id()).rowFindings());
             for (Group group : ref.face().groups()) {
                 group(ref.face(), group).forEach(all::add);
-                typed(group.id()).ifPresent(s -> s.faults().forEach(f -> all.add(new Finding(f.rule(), f.level(),
-                        new Finding.Place(ref.face().name(), group.code(), "", ""), f.measured(), f.required(), f.source(),
-                        f.message().after(group.code() + ": "), f.remedy()))));
+                typed(group.id())
+                        .ifPresent(s -> s.faults()
+                                .forEach(f -> all.add(new Finding(
+                                        f.rule(),
+                                        f.level(),
+                                        new Finding.Place(ref.face().name(), group.code(), "", ""),
+                                        f.measured(),
+                                        f.required(),
+                                        f.source(),
+                                        f.message().after(group.code() + ": "),
+                                        f.remedy()))));
             }
         }
         return all;

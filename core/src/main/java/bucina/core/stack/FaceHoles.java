@@ -27,8 +27,7 @@ final class FaceHoles {
      *
      * @param place in its row, from 0
      */
-    record Slot(Group group, Row row, int place, Hole hole) {
-    }
+    record Slot(Group group, Row row, int place, Hole hole) {}
 
     private final List<Slot> slots = new ArrayList<>();
     private final Map<Id.Hole, Integer> places;
@@ -43,7 +42,13 @@ final class FaceHoles {
                 int place = 0;
                 for (Hole hole : row.holes()) {
                     slots.add(new Slot(group, row, place++, hole));
-                    shank = Math.max(shank, hole.deviation().flatMap(Deviation::fastener).map(Fastener::shank).map(l -> l.nanometres()).orElse(0.0));
+                    shank = Math.max(
+                            shank,
+                            hole.deviation()
+                                    .flatMap(Deviation::fastener)
+                                    .map(Fastener::shank)
+                                    .map(l -> l.nanometres())
+                                    .orElse(0.0));
                 }
             }
         }

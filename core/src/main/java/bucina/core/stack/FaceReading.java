@@ -27,7 +27,8 @@ public final class FaceReading {
     private final int workedOut;
     private final List<Finding> rowFindings;
 
-    private FaceReading(Face face, FaceHoles holes, HoleReading[] readings, RuleSet rules, Accepted accepted, int workedOut) {
+    private FaceReading(
+            Face face, FaceHoles holes, HoleReading[] readings, RuleSet rules, Accepted accepted, int workedOut) {
         this.face = face;
         this.holes = holes;
         this.readings = readings;
@@ -48,8 +49,10 @@ public final class FaceReading {
     }
 
     /**
-     * The readings of this face as it has become. Worked out again are the holes near layers and zones that came, went or changed, the holes of
-     * rows that changed, the holes near a hole that came, went or moved, and those about which something else is accepted; the rest keep their
+     * The readings of this face as it has become. Worked out again are the holes near layers and zones that came,
+     * went or changed, the holes of
+     * rows that changed, the holes near a hole that came, went or moved, and those about which something else is
+     * accepted; the rest keep their
      * figures. Where the layers that stayed changed their order everything is worked out.
      */
     FaceReading after(Face changed, Solver solver, Accepted now) {
@@ -123,12 +126,16 @@ public final class FaceReading {
 
         /** True if a hole that did not move itself is read as before: its row keeps its name and its group its ways. */
         private boolean alike(FaceHoles.Slot old, FaceHoles.Slot slot) {
-            return (old.group() == slot.group() || old.group().id().equals(slot.group().id()) && old.group().readsAs(slot.group()))
-                    && old.row().id().equals(slot.row().id()) && old.row().name().equals(slot.row().name());
+            return (old.group() == slot.group()
+                            || old.group().id().equals(slot.group().id())
+                                    && old.group().readsAs(slot.group()))
+                    && old.row().id().equals(slot.row().id())
+                    && old.row().name().equals(slot.row().name());
         }
 
         private void around(Box box) {
-            for (int i : next.in(new Box(box.minX() - reach, box.minY() - reach, box.maxX() + reach, box.maxY() + reach))) {
+            for (int i :
+                    next.in(new Box(box.minX() - reach, box.minY() - reach, box.maxX() + reach, box.maxY() + reach))) {
                 again[i] = true;
             }
         }
@@ -145,18 +152,27 @@ public final class FaceReading {
         Map<Layer, Boolean> after = new IdentityHashMap<>();
         changed.layers().forEach(l -> after.put(l, true));
         List<Layer> stayed = face.layers().stream().filter(after::containsKey).toList();
-        List<Layer> staying = changed.layers().stream().filter(before::containsKey).toList();
+        List<Layer> staying =
+                changed.layers().stream().filter(before::containsKey).toList();
         for (int i = 0; i < stayed.size(); i++) {
             if (stayed.get(i) != staying.get(i)) {
                 return Optional.empty();
             }
         }
         List<Box> boxes = new ArrayList<>();
-        face.layers().stream().filter(l -> !after.containsKey(l)).forEach(l -> boxes.add(l.outline().box()));
-        changed.layers().stream().filter(l -> !before.containsKey(l)).forEach(l -> boxes.add(l.outline().box()));
+        face.layers().stream()
+                .filter(l -> !after.containsKey(l))
+                .forEach(l -> boxes.add(l.outline().box()));
+        changed.layers().stream()
+                .filter(l -> !before.containsKey(l))
+                .forEach(l -> boxes.add(l.outline().box()));
         if (changed.zones() != face.zones()) {
-            face.zones().stream().filter(z -> !changed.zones().contains(z)).forEach(z -> boxes.add(z.outline().box()));
-            changed.zones().stream().filter(z -> !face.zones().contains(z)).forEach(z -> boxes.add(z.outline().box()));
+            face.zones().stream()
+                    .filter(z -> !changed.zones().contains(z))
+                    .forEach(z -> boxes.add(z.outline().box()));
+            changed.zones().stream()
+                    .filter(z -> !face.zones().contains(z))
+                    .forEach(z -> boxes.add(z.outline().box()));
         }
         return Optional.of(boxes);
     }
@@ -166,7 +182,8 @@ public final class FaceReading {
         List<HoleReading> all = readings();
         int from = 0;
         for (int i = 1; i <= readings.length; i++) {
-            if (i == readings.length || !readings[i].row().id().equals(readings[from].row().id())) {
+            if (i == readings.length
+                    || !readings[i].row().id().equals(readings[from].row().id())) {
                 found.addAll(RowCheck.findings(face.name(), all.subList(from, i), rules, accepted));
                 from = i;
             }
@@ -181,7 +198,11 @@ public final class FaceReading {
 
     /** What is wrong with a row as a whole, worse than a note and not accepted. */
     public List<Finding> rowFaults(Row row) {
-        return rowFindings.stream().filter(f -> f.level() != Level.NOTE && f.accepted().isEmpty() && f.place().hole().equals(row.name())).toList();
+        return rowFindings.stream()
+                .filter(f -> f.level() != Level.NOTE
+                        && f.accepted().isEmpty()
+                        && f.place().hole().equals(row.name()))
+                .toList();
     }
 
     /** How many findings there are that nobody accepted: holes with one, and rows with one as a whole. */
@@ -190,7 +211,10 @@ public final class FaceReading {
         for (HoleReading reading : readings) {
             holesWrong += reading.worst().isPresent() ? 1 : 0;
         }
-        return holesWrong + (int) rowFindings.stream().filter(f -> f.level() != Level.NOTE && f.accepted().isEmpty()).count();
+        return holesWrong
+                + (int) rowFindings.stream()
+                        .filter(f -> f.level() != Level.NOTE && f.accepted().isEmpty())
+                        .count();
     }
 
     /** The face read. */

@@ -21,12 +21,18 @@ public record GroupSummary(Map<Length, Integer> grips, Map<String, Integer> desi
         derivation.typed(group.id()).ifPresent(s -> add(grips, designations, s, group.count()));
         FaceReading reading = derivation.face(face.id());
         for (var row : group.rows()) {
-            row.holes().forEach(hole -> add(grips, designations, reading.of(hole.id()).orElseThrow().solution(), 1));
+            row.holes()
+                    .forEach(hole -> add(
+                            grips,
+                            designations,
+                            reading.of(hole.id()).orElseThrow().solution(),
+                            1));
         }
         return new GroupSummary(grips, designations);
     }
 
-    private static void add(Map<Length, Integer> grips, Map<String, Integer> designations, Solution solution, int count) {
+    private static void add(
+            Map<Length, Integer> grips, Map<String, Integer> designations, Solution solution, int count) {
         grips.merge(solution.grip(), count, Integer::sum);
         String cut = solution.cut() ? " cut" : "";
         designations.merge(solution.designation().orElse("none") + cut, count, Integer::sum);

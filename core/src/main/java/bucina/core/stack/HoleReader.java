@@ -23,20 +23,26 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 
 /*
- * Design. A face has thousands of holes but few different stacks. The layers that cover a hole are found as a set of places in the face's
- * layer list; fastener, preparation, drilled size, head side and that set are the key under which the solution is worked out once. Only the
+ * Design. A face has thousands of holes but few different stacks. The layers that cover a hole are found as a set of
+ * places in the face's
+ * layer list; fastener, preparation, drilled size, head side and that set are the key under which the solution is
+ * worked out once. Only the
  * edge distances differ from hole to hole.
  */
 
 /** Reads holes of one face. Not for more than one thread at a time. */
 final class HoleReader {
 
-    private record Key(Fastener fastener, Preparation preparation, Optional<Length> drilled, boolean far, Optional<Integer> dies, Optional<Length> room,
-                       BitSet covering) {
-    }
+    private record Key(
+            Fastener fastener,
+            Preparation preparation,
+            Optional<Length> drilled,
+            boolean far,
+            Optional<Integer> dies,
+            Optional<Length> room,
+            BitSet covering) {}
 
-    private record Answer(List<Layer> layers, Solution solution) {
-    }
+    private record Answer(List<Layer> layers, Solution solution) {}
 
     private final Face face;
     private final FaceHoles holes;
@@ -52,7 +58,9 @@ final class HoleReader {
         this.solver = solver;
         this.accepted = accepted;
         this.spots = new SpotCheck(face, holes, solver);
-        this.index = new BoxIndex<>(IntStream.range(0, face.layers().size()).boxed().toList(), i -> face.layers().get(i).outline().box());
+        this.index = new BoxIndex<>(
+                IntStream.range(0, face.layers().size()).boxed().toList(),
+                i -> face.layers().get(i).outline().box());
     }
 
     HoleReading read(int i) {
@@ -73,8 +81,14 @@ final class HoleReader {
             }
         }
         Fastener fastener = group.fastenerAt(hole);
-        Key key = new Key(fastener, group.preparationAt(hole), hole.deviation().flatMap(Deviation::hole), group.headFar(), group.holes().dieAngle(),
-                room(fastener, at), places);
+        Key key = new Key(
+                fastener,
+                group.preparationAt(hole),
+                hole.deviation().flatMap(Deviation::hole),
+                group.headFar(),
+                group.holes().dieAngle(),
+                room(fastener, at),
+                places);
         Answer answer = answers.computeIfAbsent(key, this::answer);
         double[] edges = new double[answer.layers.size()];
         boolean edgeHolds = true;
@@ -83,27 +97,53 @@ final class HoleReader {
             edges[l] = distance.nanometres();
             edgeHolds &= answer.solution.edge().allows(distance);
         }
-        List<Finding> here = spots.findings(i, answer.solution, answer.layers, places.nextSetBit(0), places.length() - 1, beside);
-        boolean well = edgeHolds && here.isEmpty() && answer.solution.faults().isEmpty() && StackCheck.catchesWell(group, answer.layers);
-        return new HoleReading(slot, answer.layers, answer.solution, edges, here, accepted.about(hole.id()), well ? Optional.empty() : Optional.of(face));
+        List<Finding> here =
+                spots.findings(i, answer.solution, answer.layers, places.nextSetBit(0), places.length() - 1, beside);
+        boolean well = edgeHolds
+                && here.isEmpty()
+                && answer.solution.faults().isEmpty()
+                && StackCheck.catchesWell(group, answer.layers);
+        return new HoleReading(
+                slot,
+                answer.layers,
+                answer.solution,
+                edges,
+                here,
+                accepted.about(hole.id()),
+                well ? Optional.empty() : Optional.of(face));
     }
 
-    /** What is free behind a pulled rivet: the least of what stands behind within its tail's radius; empty where nothing does. */
+    /**
+     * What is free behind a pulled rivet: the least of what stands behind within its tail's radius; empty where nothing
+     * does.
+     */
     private Optional<Length> room(Fastener fastener, Point at) {
         if (!(fastener instanceof Fastener.PulledRivet) || face.zones().isEmpty()) {
             return Optional.empty();
         }
-        Length tail = solver.rules().times(RuleKey.TAIL_DIAMETER, fastener.shank()).times(0.5);
-        return face.zones().stream().filter(z -> z.kind() == Zone.Kind.BEHIND)
-                .filter(z -> z.outline().covers(at) || z.room().positive() && !z.outline().edgeDistance(at).atLeast(tail))
-                .map(Zone::room).reduce(Length::min);
+        Length tail =
+                solver.rules().times(RuleKey.TAIL_DIAMETER, fastener.shank()).times(0.5);
+        return face.zones().stream()
+                .filter(z -> z.kind() == Zone.Kind.BEHIND)
+                .filter(z -> z.outline().covers(at)
+                        || z.room().positive() && !z.outline().edgeDistance(at).atLeast(tail))
+                .map(Zone::room)
+                .reduce(Length::min);
     }
 
     private Answer answer(Key key) {
         List<Layer> near = key.covering.stream().mapToObj(face.layers()::get).toList();
         List<Layer> layers = key.far ? near.reversed() : near;
         List<Length> thicknesses = layers.stream().map(Layer::thickness).toList();
-        return new Answer(layers, solver.solve(new Solver.Ask(key.fastener, key.preparation, key.drilled, thicknesses, Optional.empty(), key.room,
-                key.dies)));
+        return new Answer(
+                layers,
+                solver.solve(new Solver.Ask(
+                        key.fastener,
+                        key.preparation,
+                        key.drilled,
+                        thicknesses,
+                        Optional.empty(),
+                        key.room,
+                        key.dies)));
     }
 }

@@ -32,8 +32,14 @@ public final class HoleReading {
      * @param accepted what was accepted about it; usually empty
      * @param wrong    the face it is on if anything is wrong with it; empty if nothing is
      */
-    HoleReading(FaceHoles.Slot slot, List<Layer> layers, Solution solution, double[] edges, List<Finding> spots, List<Acceptance> accepted,
-                Optional<Face> wrong) {
+    HoleReading(
+            FaceHoles.Slot slot,
+            List<Layer> layers,
+            Solution solution,
+            double[] edges,
+            List<Finding> spots,
+            List<Acceptance> accepted,
+            Optional<Face> wrong) {
         this.group = slot.group();
         this.row = slot.row();
         this.hole = slot.hole();
@@ -42,8 +48,11 @@ public final class HoleReading {
         this.edges = edges;
         this.spots = spots;
         this.accepted = accepted;
-        this.worst = wrong.flatMap(face -> StackCheck.findings(face, this).stream().filter(f -> f.accepted().isEmpty()).map(Finding::level)
-                .min(Comparator.naturalOrder())).orElse(null);
+        this.worst = wrong.flatMap(face -> StackCheck.findings(face, this).stream()
+                        .filter(f -> f.accepted().isEmpty())
+                        .map(Finding::level)
+                        .min(Comparator.naturalOrder()))
+                .orElse(null);
     }
 
     private HoleReading(HoleReading as, Group group, Row row) {
@@ -114,15 +123,21 @@ public final class HoleReading {
         return best < 0 ? Optional.empty() : Optional.of(best);
     }
 
-    /** The worst level of its findings that nobody accepted; empty if there is none. Cheaper than making the findings. */
+    /**
+     * The worst level of its findings that nobody accepted; empty if there is none. Cheaper than making the findings.
+     */
     public Optional<Level> worst() {
         return Optional.ofNullable(worst);
     }
 
     /** True if every figure of the two readings is the same. */
     public boolean same(HoleReading other) {
-        return hole.equals(other.hole) && layers.equals(other.layers) && solution.equals(other.solution)
-                && Arrays.equals(edges, other.edges) && worst == other.worst
-                && spots.equals(other.spots) && accepted.equals(other.accepted);
+        return hole.equals(other.hole)
+                && layers.equals(other.layers)
+                && solution.equals(other.solution)
+                && Arrays.equals(edges, other.edges)
+                && worst == other.worst
+                && spots.equals(other.spots)
+                && accepted.equals(other.accepted);
     }
 }

@@ -20,7 +20,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** Works out one pulled rivet in one stack: hole, dressing, the length that grips and clears what stands behind. Pure. */
+/**
+ * Works out one pulled rivet in one stack: hole, dressing, the length that grips and clears what stands behind. Pure.
+ */
 final class PulledSolver {
 
     /** The hole is this much over the body. */
@@ -41,15 +43,32 @@ final class PulledSolver {
         Dressing dressing = dress(cone, ask);
         List<Finding> faults = new ArrayList<>(Solver.misfit(rivet, ask.asked()));
         Solver.dies(dressing, ask.dies(), PulledSize.ANGLE, rivet.name()).ifPresent(faults::add);
-        dressing.plies().stream().filter(p -> p.dress() == Dress.IMPOSSIBLE).forEach(p -> faults.add(new Finding("dress-impossible", Level.ERROR,
-                Finding.Place.NONE, Optional.of(p.thickness()), Optional.empty(), rules.rule(RuleKey.COUNTERSINK_SCHOOL).source(), p.reason(),
-                Sentence.of("Use a domed rivet or another diameter."))));
-        Optional<BlindChoice> blind = ask.layers().isEmpty() ? Optional.empty() : choose(rivet, dressing.grip(), ask.room(), faults);
+        dressing.plies().stream()
+                .filter(p -> p.dress() == Dress.IMPOSSIBLE)
+                .forEach(p -> faults.add(new Finding(
+                        "dress-impossible",
+                        Level.ERROR,
+                        Finding.Place.NONE,
+                        Optional.of(p.thickness()),
+                        Optional.empty(),
+                        rules.rule(RuleKey.COUNTERSINK_SCHOOL).source(),
+                        p.reason(),
+                        Sentence.of("Use a domed rivet or another diameter."))));
+        Optional<BlindChoice> blind =
+                ask.layers().isEmpty() ? Optional.empty() : choose(rivet, dressing.grip(), ask.room(), faults);
         blind.ifPresent(b -> faults.addAll(faults(rivet, b)));
-        Length head = size.map(PulledSize::head).orElse(rivet.diameter().times(2)).times(0.5);
+        Length head =
+                size.map(PulledSize::head).orElse(rivet.diameter().times(2)).times(0.5);
         Length tail = rules.times(RuleKey.TAIL_DIAMETER, rivet.diameter()).times(0.5);
-        return new Solution(rivet, hole, dressing, Optional.empty(), blind, new Solution.Heads(head, tail, cone),
-                EdgeRule.of(rules, rivet.shank(), rivet.flush()), faults);
+        return new Solution(
+                rivet,
+                hole,
+                dressing,
+                Optional.empty(),
+                blind,
+                new Solution.Heads(head, tail, cone),
+                EdgeRule.of(rules, rivet.shank(), rivet.flush()),
+                faults);
     }
 
     private Dressing dress(Optional<FlushHead> cone, Solver.Ask ask) {
@@ -64,13 +83,18 @@ final class PulledSolver {
         };
     }
 
-    private Optional<BlindChoice> choose(Fastener.PulledRivet rivet, Length grip, Optional<Length> room, List<Finding> faults) {
+    private Optional<BlindChoice> choose(
+            Fastener.PulledRivet rivet, Length grip, Optional<Length> room, List<Finding> faults) {
         try {
             List<BlindRivet> lengths = catalogue.blind().lengths(rivet.family(), rivet.diameter());
             return Optional.of(BlindChoice.of(lengths, grip, room));
         } catch (InputException e) {
-            faults.add(Solver.fault("rivet-not-in-catalogue", Level.ERROR, "catalogue",
-                    Sentence.of(rivet.name() + " is not in the catalogue of pulled rivets."), "Add its rows to blind.csv with the maker's grip ranges."));
+            faults.add(Solver.fault(
+                    "rivet-not-in-catalogue",
+                    Level.ERROR,
+                    "catalogue",
+                    Sentence.of(rivet.name() + " is not in the catalogue of pulled rivets."),
+                    "Add its rows to blind.csv with the maker's grip ranges."));
             return Optional.empty();
         }
     }
@@ -78,18 +102,36 @@ final class PulledSolver {
     private static List<Finding> faults(Fastener.PulledRivet rivet, BlindChoice b) {
         String source = b.candidates().getFirst().source();
         if (b.rivet().isEmpty()) {
-            return List.of(new Finding("no-length-does", Level.ERROR, Finding.Place.NONE, Optional.of(b.grip()), Optional.empty(), source, b.why(),
+            return List.of(new Finding(
+                    "no-length-does",
+                    Level.ERROR,
+                    Finding.Place.NONE,
+                    Optional.of(b.grip()),
+                    Optional.empty(),
+                    source,
+                    b.why(),
                     Sentence.of("Read the drawing again; ask the kit's maker before setting anything.")));
         }
         List<Finding> faults = new ArrayList<>();
-        b.cutTo().ifPresent(to -> faults.add(new Finding("length-cut", Level.WARNING, Finding.Place.NONE, b.rivet().get().needsBehind(b.grip()),
-                Optional.empty(), source, b.why(), Sentence.of("Cut " + rivet.name() + " to {} before the row is begun, and log the cut length.", to))));
+        b.cutTo()
+                .ifPresent(to -> faults.add(new Finding(
+                        "length-cut",
+                        Level.WARNING,
+                        Finding.Place.NONE,
+                        b.rivet().get().needsBehind(b.grip()),
+                        Optional.empty(),
+                        source,
+                        b.why(),
+                        Sentence.of(
+                                "Cut " + rivet.name() + " to {} before the row is begun, and log the cut length.",
+                                to))));
         return faults;
     }
 
     /** Size to punch a hole that is dimpled and then cleared; empty where no sheet is dimpled. */
     static Optional<Length> punch(Solution solution, RuleSet rules) {
-        boolean dimpled = solution.fastener() instanceof Fastener.PulledRivet && solution.dressing().plies().stream().anyMatch(p -> p.dress() == Dress.DIMPLE);
+        boolean dimpled = solution.fastener() instanceof Fastener.PulledRivet
+                && solution.dressing().plies().stream().anyMatch(p -> p.dress() == Dress.DIMPLE);
         return dimpled ? Optional.of(solution.hole().minus(rules.length(RuleKey.PUNCH_UNDER))) : Optional.empty();
     }
 }

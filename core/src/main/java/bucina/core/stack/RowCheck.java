@@ -15,8 +15,7 @@ import java.util.Optional;
 /** What can be said about a row as a whole: pitch over the most, changes of nosepiece. Pure. */
 public final class RowCheck {
 
-    private RowCheck() {
-    }
+    private RowCheck() {}
 
     /**
      * Findings of a row; their place names the row in place of a hole.
@@ -26,25 +25,48 @@ public final class RowCheck {
      */
     static List<Finding> findings(String face, List<HoleReading> row, RuleSet rules, Accepted accepted) {
         HoleReading first = row.getFirst();
-        Finding.Place place = new Finding.Place(face, first.group().code(), first.row().name(), "");
+        Finding.Place place =
+                new Finding.Place(face, first.group().code(), first.row().name(), "");
         List<Finding> found = new ArrayList<>();
         widest(row).ifPresent(i -> {
-            Optional<Length> thinnest = row.stream().flatMap(r -> r.layers().stream()).map(Layer::thickness).reduce(Length::min);
+            Optional<Length> thinnest = row.stream()
+                    .flatMap(r -> r.layers().stream())
+                    .map(Layer::thickness)
+                    .reduce(Length::min);
             Length pitch = row.get(i - 1).hole().at().to(row.get(i).hole().at());
-            RowLayout.judge(pitch, first.group().fastener().shank(), thinnest, !first.group().callout().isBlank(), rules).stream()
+            RowLayout.judge(
+                            pitch,
+                            first.group().fastener().shank(),
+                            thinnest,
+                            !first.group().callout().isBlank(),
+                            rules)
+                    .stream()
                     .filter(f -> f.rule().equals("pitch-most"))
-                    .forEach(f -> found.add(f.at(place, row.get(i - 1).label() + " to " + row.get(i).label() + ": ")));
+                    .forEach(f -> found.add(f.at(
+                            place, row.get(i - 1).label() + " to " + row.get(i).label() + ": ")));
         });
         int changes = noseChanges(row);
         if (changes > 0) {
-            found.add(new Finding("nosepiece-changes", Level.NOTE, place, Optional.empty(), Optional.empty(), "the nosepiece follows the mandrel",
-                    Sentence.of(first.row().name() + " changes diameter " + changes + (changes == 1 ? " time" : " times") + " along the row."),
+            found.add(new Finding(
+                    "nosepiece-changes",
+                    Level.NOTE,
+                    place,
+                    Optional.empty(),
+                    Optional.empty(),
+                    "the nosepiece follows the mandrel",
+                    Sentence.of(first.row().name() + " changes diameter " + changes
+                            + (changes == 1 ? " time" : " times") + " along the row."),
                     Sentence.of("Use two guns, or set all of one diameter first.")));
         }
-        return found.stream().map(f -> Accepted.seen(f, accepted.about(first.row().id()))).toList();
+        return found.stream()
+                .map(f -> Accepted.seen(f, accepted.about(first.row().id())))
+                .toList();
     }
 
-    /** Place of the hole after the widest gap of the row; empty for a single hole and for bolts, which nobody spaces by sheet. */
+    /**
+     * Place of the hole after the widest gap of the row; empty for a single hole and for bolts, which nobody spaces by
+     * sheet.
+     */
     private static Optional<Integer> widest(List<HoleReading> row) {
         if (row.getFirst().group().fastener() instanceof Fastener.Hardware) {
             return Optional.empty();

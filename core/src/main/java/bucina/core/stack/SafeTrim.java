@@ -21,11 +21,14 @@ import java.util.List;
 public record SafeTrim(int edge, Segment outer, Segment line, Length largest, HoleReading hole) {
 
     /**
-     * The safe trim of every straight edge of a layer; edges of a layer with no holes have none. A hole counts for an edge where its foot falls
+     * The safe trim of every straight edge of a layer; edges of a layer with no holes have none. A hole counts for an
+     * edge where its foot falls
      * within the edge, widened by its least edge distance.
      */
     public static List<SafeTrim> of(Layer layer, FaceReading face) {
-        List<HoleReading> holes = face.readings().stream().filter(r -> r.layers().stream().anyMatch(l -> l.id().equals(layer.id()))).toList();
+        List<HoleReading> holes = face.readings().stream()
+                .filter(r -> r.layers().stream().anyMatch(l -> l.id().equals(layer.id())))
+                .toList();
         List<Corner> corners = layer.outline().outer().corners();
         double sum = 0;
         for (int i = 0; i < corners.size(); i++) {
@@ -36,7 +39,13 @@ public record SafeTrim(int edge, Segment outer, Segment line, Length largest, Ho
         List<SafeTrim> trims = new ArrayList<>();
         for (int i = 0; i < corners.size(); i++) {
             if (corners.get(i).bulge() == 0) {
-                edge(i, corners.get(i).at(), corners.get((i + 1) % corners.size()).at(), sum > 0 ? 1 : -1, holes, trims);
+                edge(
+                        i,
+                        corners.get(i).at(),
+                        corners.get((i + 1) % corners.size()).at(),
+                        sum > 0 ? 1 : -1,
+                        holes,
+                        trims);
             }
         }
         return trims;
@@ -63,16 +72,23 @@ public record SafeTrim(int edge, Segment outer, Segment line, Length largest, Ho
             }
         }
         if (nearest != null) {
-            trims.add(new SafeTrim(edge, new Segment(a, b), new Segment(new Point(a.x() + nx * least, a.y() + ny * least), new Point(b.x() + nx * least,
-                    b.y() + ny * least)),
-                    Length.nm(least), nearest));
+            trims.add(new SafeTrim(
+                    edge,
+                    new Segment(a, b),
+                    new Segment(
+                            new Point(a.x() + nx * least, a.y() + ny * least),
+                            new Point(b.x() + nx * least, b.y() + ny * least)),
+                    Length.nm(least),
+                    nearest));
         }
     }
 
     /** Which way the edge looks, in the words of the face: {@code toward outboard}. */
     public String looks(Face face) {
-        double dx = (outer.a().x() + outer.b().x() - line.a().x() - line.b().x()) * Math.signum(largest.nanometres() + 1e-9);
-        double dy = (outer.a().y() + outer.b().y() - line.a().y() - line.b().y()) * Math.signum(largest.nanometres() + 1e-9);
+        double dx = (outer.a().x() + outer.b().x() - line.a().x() - line.b().x())
+                * Math.signum(largest.nanometres() + 1e-9);
+        double dy = (outer.a().y() + outer.b().y() - line.a().y() - line.b().y())
+                * Math.signum(largest.nanometres() + 1e-9);
         boolean across = Math.abs(dx) > Math.abs(dy);
         return ((across ? dx : dy) > 0 ? "toward " : "away from ") + (across ? face.xToward() : face.yToward());
     }

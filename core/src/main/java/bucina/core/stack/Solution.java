@@ -27,8 +27,15 @@ import java.util.Optional;
  * @param edge     the edge distance rule for this fastener
  * @param faults   what is wrong whatever the place: levels and sentences, without the place
  */
-public record Solution(Fastener fastener, Length hole, Dressing dressing, Optional<RivetChoice> choice, Optional<BlindChoice> blind,
-                       Heads heads, EdgeRule edge, List<Finding> faults) {
+public record Solution(
+        Fastener fastener,
+        Length hole,
+        Dressing dressing,
+        Optional<RivetChoice> choice,
+        Optional<BlindChoice> blind,
+        Heads heads,
+        EdgeRule edge,
+        List<Finding> faults) {
     public Solution {
         faults = List.copyOf(faults);
     }
@@ -42,7 +49,8 @@ public record Solution(Fastener fastener, Length hole, Dressing dressing, Option
     public String dash() {
         return switch (fastener) {
             case Fastener.SolidRivet r -> choice.map(c -> c.pick().dash()).orElse("none");
-            case Fastener.PulledRivet r -> blind.flatMap(b -> b.rivet().map(c -> b.bench(c, r.diameter()))).orElse("none");
+            case Fastener.PulledRivet r ->
+                blind.flatMap(b -> b.rivet().map(c -> b.bench(c, r.diameter()))).orElse("none");
             case Fastener.Hardware h -> h.name();
         };
     }
@@ -50,7 +58,8 @@ public record Solution(Fastener fastener, Length hole, Dressing dressing, Option
     /** The whole designation to use: {@code MS20426AD3-3.5}; empty where nothing does. */
     public Optional<String> designation() {
         return switch (fastener) {
-            case Fastener.SolidRivet r -> choice.flatMap(c -> c.pick().designation()).map(d -> d.code());
+            case Fastener.SolidRivet r ->
+                choice.flatMap(c -> c.pick().designation()).map(d -> d.code());
             case Fastener.PulledRivet r -> blind.flatMap(BlindChoice::rivet).map(c -> designation(r, c));
             case Fastener.Hardware h -> Optional.of(h.name());
         };
@@ -58,22 +67,29 @@ public record Solution(Fastener fastener, Length hole, Dressing dressing, Option
 
     /** The length it goes in with; empty for hardware and where nothing does. */
     public Optional<Length> length() {
-        return choice.flatMap(c -> c.pick().length()).or(() -> blind.flatMap(b -> b.cutTo().or(() -> b.rivet().flatMap(BlindRivet::length))));
+        return choice.flatMap(c -> c.pick().length())
+                .or(() -> blind.flatMap(b -> b.cutTo().or(() -> b.rivet().flatMap(BlindRivet::length))));
     }
 
-    /** Size to punch a hole that is dimpled for a pulled rivet and cleared to size afterwards; empty for every other hole. */
+    /**
+     * Size to punch a hole that is dimpled for a pulled rivet and cleared to size afterwards; empty for every other
+     * hole.
+     */
     public Optional<Length> punchFirst(RuleSet rules) {
         return PulledSolver.punch(this, rules);
     }
 
     /** True if what goes in is cut shorter first. */
     public boolean cut() {
-        return choice.flatMap(c -> c.pick().cutTo()).isPresent() || blind.flatMap(BlindChoice::cutTo).isPresent();
+        return choice.flatMap(c -> c.pick().cutTo()).isPresent()
+                || blind.flatMap(BlindChoice::cutTo).isPresent();
     }
 
     /** The whole name of a pulled rivet of one length: {@code ISO 15977 3.2 × 8}. */
     public static String designation(Fastener.PulledRivet rivet, BlindRivet length) {
-        return length.length().map(l -> rivet.name() + " × " + LengthFormat.exact(l, Unit.MM).replace(" mm", "")).orElse(rivet.name() + " " + length.name());
+        return length.length()
+                .map(l -> rivet.name() + " × " + LengthFormat.exact(l, Unit.MM).replace(" mm", ""))
+                .orElse(rivet.name() + " " + length.name());
     }
 
     /**

@@ -53,12 +53,22 @@ public final class Solver {
      * @param room     what is free behind the stack; empty where nothing stands behind
      * @param dies     angle of the dimple dies planned; empty for the head's own
      */
-    public record Ask(Fastener fastener, Preparation asked, Optional<Length> drilled, List<Length> layers, Optional<Length> coupon,
-                      Optional<Length> room, Optional<Integer> dies) {
-    }
+    public record Ask(
+            Fastener fastener,
+            Preparation asked,
+            Optional<Length> drilled,
+            List<Length> layers,
+            Optional<Length> coupon,
+            Optional<Length> room,
+            Optional<Integer> dies) {}
 
     /** Works out a stack with nothing behind it and the dies that belong to the head. */
-    public Solution solve(Fastener fastener, Preparation asked, Optional<Length> drilled, List<Length> layers, Optional<Length> coupon) {
+    public Solution solve(
+            Fastener fastener,
+            Preparation asked,
+            Optional<Length> drilled,
+            List<Length> layers,
+            Optional<Length> coupon) {
         return solve(new Ask(fastener, asked, drilled, layers, coupon, Optional.empty(), Optional.empty()));
     }
 
@@ -67,14 +77,23 @@ public final class Solver {
         return switch (ask.fastener) {
             case Fastener.SolidRivet rivet -> solid(rivet, ask);
             case Fastener.PulledRivet rivet -> new PulledSolver(catalogue, rules).solve(rivet, ask);
-            case Fastener.Hardware h -> new Solution(h, ask.drilled.orElse(h.hole()), Dressing.plain(ask.layers), Optional.empty(), Optional.empty(),
-                    new Solution.Heads(h.shank(), h.shank(), Optional.empty()), edge(h), List.of());
+            case Fastener.Hardware h ->
+                new Solution(
+                        h,
+                        ask.drilled.orElse(h.hole()),
+                        Dressing.plain(ask.layers),
+                        Optional.empty(),
+                        Optional.empty(),
+                        new Solution.Heads(h.shank(), h.shank(), Optional.empty()),
+                        edge(h),
+                        List.of());
         };
     }
 
     /** How far a fastener's heads reach, whatever its length. */
     public Solution.Heads heads(Fastener fastener) {
-        return solve(fastener, Preparation.NONE, Optional.empty(), List.of(), Optional.empty()).heads();
+        return solve(fastener, Preparation.NONE, Optional.empty(), List.of(), Optional.empty())
+                .heads();
     }
 
     private EdgeRule edge(Fastener fastener) {
@@ -85,9 +104,20 @@ public final class Solver {
         Optional<RivetSize> size = catalogue.rivet(rivet.head(), rivet.dash());
         Length tail = rules.times(RuleKey.GAUGE_DIAMETER, rivet.shank()).times(0.5);
         if (size.isEmpty()) {
-            return new Solution(rivet, ask.drilled.orElse(rivet.shank()), Dressing.plain(ask.layers), Optional.empty(), Optional.empty(),
-                    new Solution.Heads(rivet.shank(), tail, Optional.empty()), edge(rivet), List.of(fault("rivet-not-in-catalogue", Level.ERROR, "catalogue",
-                    Sentence.of(rivet.name() + " is not in the catalogue."), "Add its row to rivets.csv with the source, or choose another rivet.")));
+            return new Solution(
+                    rivet,
+                    ask.drilled.orElse(rivet.shank()),
+                    Dressing.plain(ask.layers),
+                    Optional.empty(),
+                    Optional.empty(),
+                    new Solution.Heads(rivet.shank(), tail, Optional.empty()),
+                    edge(rivet),
+                    List.of(fault(
+                            "rivet-not-in-catalogue",
+                            Level.ERROR,
+                            "catalogue",
+                            Sentence.of(rivet.name() + " is not in the catalogue."),
+                            "Add its row to rivets.csv with the source, or choose another rivet.")));
         }
         Length hole = ask.drilled.orElse(size.get().hole());
         List<Finding> faults = new ArrayList<>(misfit(rivet, ask.asked));
@@ -95,19 +125,35 @@ public final class Solver {
         faults.addAll(dressFaults(size.get(), ask.asked, dressing));
         dies(dressing, ask.dies, SOLID_ANGLE, rivet.name()).ifPresent(faults::add);
         faults.addAll(holeFaults(size.get(), hole));
-        Optional<RivetChoice> choice = ask.layers.isEmpty() || !hole.atLeast(rivet.shank()) ? Optional.empty()
+        Optional<RivetChoice> choice = ask.layers.isEmpty() || !hole.atLeast(rivet.shank())
+                ? Optional.empty()
                 : Optional.of(chooser.choose(size.get(), rivet.alloy(), hole, dressing, ask.coupon));
         choice.ifPresent(c -> faults.addAll(choiceFaults(c)));
-        return new Solution(rivet, hole, dressing, choice, Optional.empty(), new Solution.Heads(size.get().headDiameter().times(0.5), tail,
-                rivet.flush() ? Optional.of(head(size.get())) : Optional.empty()), edge(rivet), faults);
+        return new Solution(
+                rivet,
+                hole,
+                dressing,
+                choice,
+                Optional.empty(),
+                new Solution.Heads(
+                        size.get().headDiameter().times(0.5),
+                        tail,
+                        rivet.flush() ? Optional.of(head(size.get())) : Optional.empty()),
+                edge(rivet),
+                faults);
     }
 
     /** A head of one angle in dimples of another does not seat. */
     static Optional<Finding> dies(Dressing dressing, Optional<Integer> dies, int head, String name) {
         boolean dimpled = dressing.plies().stream().anyMatch(p -> p.dress() == Dress.DIMPLE);
-        return dies.filter(d -> dimpled && d != head).map(d -> fault("die-angle", Level.ERROR, PRACTICE,
-                Sentence.of(name + " has a " + head + "° head, but the holes are dimpled with " + d + "° dies: it does not seat."),
-                "Use the " + head + "° dies that belong to the rivet."));
+        return dies.filter(d -> dimpled && d != head)
+                .map(d -> fault(
+                        "die-angle",
+                        Level.ERROR,
+                        PRACTICE,
+                        Sentence.of(name + " has a " + head + "° head, but the holes are dimpled with " + d
+                                + "° dies: it does not seat."),
+                        "Use the " + head + "° dies that belong to the rivet."));
     }
 
     private Dressing dress(RivetSize size, Preparation asked, List<Length> layers) {
@@ -129,13 +175,20 @@ public final class Solver {
     static List<Finding> misfit(Fastener rivet, Preparation asked) {
         boolean flush = rivet.flush();
         if (flush && asked == Preparation.NONE) {
-            return List.of(fault("flush-in-plain-hole", Level.ERROR, PRACTICE,
+            return List.of(fault(
+                    "flush-in-plain-hole",
+                    Level.ERROR,
+                    PRACTICE,
                     Sentence.of(rivet.name() + " is flush, but the plan leaves the hole plain."),
                     "Dimple or countersink the hole, or use a universal head."));
         }
         if (!flush && (asked == Preparation.DIMPLE || asked == Preparation.COUNTERSINK)) {
-            return List.of(fault("dome-in-a-dimple", Level.ERROR, PRACTICE,
-                    Sentence.of(rivet.name() + " has a protruding head, but the plan dresses the hole for a flush one."),
+            return List.of(fault(
+                    "dome-in-a-dimple",
+                    Level.ERROR,
+                    PRACTICE,
+                    Sentence.of(
+                            rivet.name() + " has a protruding head, but the plan dresses the hole for a flush one."),
                     "Use a flush rivet, or leave the hole plain."));
         }
         return List.of();
@@ -146,16 +199,35 @@ public final class Solver {
         String source = rules.rule(RuleKey.COUNTERSINK_SCHOOL).source();
         for (Dressing.Ply ply : dressing.plies()) {
             if (ply.dress() == Dress.IMPOSSIBLE) {
-                faults.add(new Finding("dress-impossible", Level.ERROR, Finding.Place.NONE, Optional.of(ply.thickness()), Optional.empty(), source,
-                        ply.reason(), Sentence.of("Use a reduced head, a protruding head or another diameter.")));
+                faults.add(new Finding(
+                        "dress-impossible",
+                        Level.ERROR,
+                        Finding.Place.NONE,
+                        Optional.of(ply.thickness()),
+                        Optional.empty(),
+                        source,
+                        ply.reason(),
+                        Sentence.of("Use a reduced head, a protruding head or another diameter.")));
             }
         }
-        if (size.head().flush() && asked == Preparation.COUNTERSINK && !dressing.plies().isEmpty()) {
+        if (size.head().flush()
+                && asked == Preparation.COUNTERSINK
+                && !dressing.plies().isEmpty()) {
             Length top = dressing.plies().getFirst().thickness();
             if (!rules.countersinkSchool().allows(size.headHeight(), top)) {
-                faults.add(new Finding("countersink-too-deep", Level.ERROR, Finding.Place.NONE, Optional.of(size.headHeight()), Optional.of(top),
-                        source, Sentence.of("The head is {} high, too deep for a sheet of {} (" + rules.countersinkSchool().word()
-                                + "): the edge turns to a knife and the hole grows.", size.headHeight(), top),
+                faults.add(new Finding(
+                        "countersink-too-deep",
+                        Level.ERROR,
+                        Finding.Place.NONE,
+                        Optional.of(size.headHeight()),
+                        Optional.of(top),
+                        source,
+                        Sentence.of(
+                                "The head is {} high, too deep for a sheet of {} ("
+                                        + rules.countersinkSchool().word()
+                                        + "): the edge turns to a knife and the hole grows.",
+                                size.headHeight(),
+                                top),
                         Sentence.of("Dimple this sheet, or use a reduced or protruding head.")));
             }
         }
@@ -165,14 +237,27 @@ public final class Solver {
     private List<Finding> holeFaults(RivetSize size, Length hole) {
         Length most = size.hole().plus(rules.length(RuleKey.OVERSIZE_MOST));
         if (!hole.atLeast(size.shank())) {
-            return List.of(new Finding("hole-under-shank", Level.ERROR, Finding.Place.NONE, Optional.of(hole), Optional.of(size.hole()), size.source(),
+            return List.of(new Finding(
+                    "hole-under-shank",
+                    Level.ERROR,
+                    Finding.Place.NONE,
+                    Optional.of(hole),
+                    Optional.of(size.hole()),
+                    size.source(),
                     Sentence.of("The hole of {} does not take the {} shank.", hole, size.shank()),
                     Sentence.of("Final-drill " + size.drill() + " ({}) first.", size.hole())));
         }
         if (!hole.atMost(most)) {
-            return List.of(new Finding("hole-oversize", Level.ERROR, Finding.Place.NONE, Optional.of(hole), Optional.of(most),
-                    rules.rule(RuleKey.OVERSIZE_MOST).source(), Sentence.of("The hole measures {}, over {} for this rivet.", hole, most),
-                    Sentence.of("Go to the next diameter if its edge distance still holds; else stop and ask the kit's maker.")));
+            return List.of(new Finding(
+                    "hole-oversize",
+                    Level.ERROR,
+                    Finding.Place.NONE,
+                    Optional.of(hole),
+                    Optional.of(most),
+                    rules.rule(RuleKey.OVERSIZE_MOST).source(),
+                    Sentence.of("The hole measures {}, over {} for this rivet.", hole, most),
+                    Sentence.of("Go to the next diameter if its edge distance still holds; else stop and ask "
+                            + "the kit's maker.")));
         }
         return List.of();
     }
@@ -180,17 +265,33 @@ public final class Solver {
     private static List<Finding> choiceFaults(RivetChoice choice) {
         RivetChoice.Pick pick = choice.pick();
         if (!pick.usable()) {
-            return List.of(fault("no-length-does", Level.ERROR, choice.size().source(), pick.why(),
+            return List.of(fault(
+                    "no-length-does",
+                    Level.ERROR,
+                    choice.size().source(),
+                    pick.why(),
                     "Read the drawing again; ask the kit's maker before setting anything."));
         }
         if (pick.cutTo().isPresent()) {
-            return List.of(fault("length-cut", Level.WARNING, choice.size().source(), pick.why(),
+            return List.of(fault(
+                    "length-cut",
+                    Level.WARNING,
+                    choice.size().source(),
+                    pick.why(),
                     "Cut the rivets before the row is begun and log the cut length."));
         }
         return List.of();
     }
 
     static Finding fault(String rule, Level level, String source, Sentence message, String remedy) {
-        return new Finding(rule, level, Finding.Place.NONE, Optional.empty(), Optional.empty(), source, message, Sentence.of(remedy));
+        return new Finding(
+                rule,
+                level,
+                Finding.Place.NONE,
+                Optional.empty(),
+                Optional.empty(),
+                source,
+                message,
+                Sentence.of(remedy));
     }
 }

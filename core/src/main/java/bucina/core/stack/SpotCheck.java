@@ -20,8 +20,10 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * What is wrong with the place of a hole: too near a neighbour, a bend tangent, an edge its head would stand on, a wall behind, or in a keep-out.
- * Findings come without a place but for the layer or neighbour; {@link StackCheck} completes them. Not for more than one thread at a time.
+ * What is wrong with the place of a hole: too near a neighbour, a bend tangent, an edge its head would stand on, a
+ * wall behind, or in a keep-out.
+ * Findings come without a place but for the layer or neighbour; {@link StackCheck} completes them. Not for more than
+ * one thread at a time.
  */
 final class SpotCheck {
 
@@ -63,10 +65,22 @@ final class SpotCheck {
             }
         }
         zones(at, solution, found);
-        slot.hole().deviation().flatMap(d -> d.fastener().filter(f -> otherKind(f, slot.group().fastener())).map(f -> new Finding("kind-in-row",
-                Level.WARNING, Finding.Place.NONE, Optional.empty(), Optional.empty(), HEADS, Sentence.of(" takes " + f.name() + " in a row of "
-                + slot.group().fastener().name() + " (" + d.reason().replace("{}", "") + ")."),
-                Sentence.of("Mark the hole, or it gets the rivet of the row.")))).ifPresent(found::add);
+        slot.hole()
+                .deviation()
+                .flatMap(d -> d.fastener()
+                        .filter(f -> otherKind(f, slot.group().fastener()))
+                        .map(f -> new Finding(
+                                "kind-in-row",
+                                Level.WARNING,
+                                Finding.Place.NONE,
+                                Optional.empty(),
+                                Optional.empty(),
+                                HEADS,
+                                Sentence.of(" takes " + f.name() + " in a row of "
+                                        + slot.group().fastener().name() + " ("
+                                        + d.reason().replace("{}", "") + ")."),
+                                Sentence.of("Mark the hole, or it gets the rivet of the row."))))
+                .ifPresent(found::add);
         return found.isEmpty() ? List.of() : found;
     }
 
@@ -85,7 +99,8 @@ final class SpotCheck {
         return heads.computeIfAbsent(slot.group().fastenerAt(slot.hole()), solver::heads);
     }
 
-    // ---- neighbours -----------------------------------------------------------------------------------------------------------------
+    // ---- neighbours
+    // ----------------------------------------------------------------------
 
     private void neighbours(int i, Solution solution, List<Finding> found) {
         FaceHoles.Slot slot = holes.slot(i);
@@ -109,19 +124,39 @@ final class SpotCheck {
         boolean rivets = !(solution.fastener() instanceof Fastener.Hardware) && !(its instanceof Fastener.Hardware);
         String name = other.row().label(other.hole());
         if ((row || rivets) && !apart.atLeast(least)) {
-            found.add(new Finding(row ? "pitch-least" : "gauge-least", Level.ERROR, beside(name), Optional.of(apart), Optional.of(least),
-                    rules.rule(key).source(), Sentence.of(" is {} from " + name + "; " + rules.rule(key).value() + " D = {} is the least "
-                    + (row ? "in a row." : "between rows."), apart, least), Sentence.of(row ? "Take fewer holes in the row, or a smaller diameter."
-                    : "Move one of the rows by {}, or leave one of the two holes out.", row ? new Length[0] : new Length[] {least.minus(apart)})));
+            found.add(new Finding(
+                    row ? "pitch-least" : "gauge-least",
+                    Level.ERROR,
+                    beside(name),
+                    Optional.of(apart),
+                    Optional.of(least),
+                    rules.rule(key).source(),
+                    Sentence.of(
+                            " is {} from " + name + "; " + rules.rule(key).value() + " D = {} is the least "
+                                    + (row ? "in a row." : "between rows."),
+                            apart,
+                            least),
+                    Sentence.of(
+                            row
+                                    ? "Take fewer holes in the row, or a smaller diameter."
+                                    : "Move one of the rows by {}, or leave one of the two holes out.",
+                            row ? new Length[0] : new Length[] {least.minus(apart)})));
             return;
         }
         Solution.Heads mine = solution.heads();
         Solution.Heads others = heads(other);
         boolean near = !slot.group().headFar();
         boolean otherNear = !other.group().headFar();
-        Length needed = mine.on(near).plus(others.on(otherNear)).max(mine.on(!near).plus(others.on(!otherNear)));
+        Length needed =
+                mine.on(near).plus(others.on(otherNear)).max(mine.on(!near).plus(others.on(!otherNear)));
         if (!apart.atLeast(needed)) {
-            found.add(new Finding("head-interference", Level.ERROR, beside(name), Optional.of(apart), Optional.of(needed), HEADS,
+            found.add(new Finding(
+                    "head-interference",
+                    Level.ERROR,
+                    beside(name),
+                    Optional.of(apart),
+                    Optional.of(needed),
+                    HEADS,
                     Sentence.of(" is {} from " + name + ": their heads need {}.", apart, needed),
                     Sentence.of("Move one hole, or turn the head of one to the other side.")));
         }
@@ -131,7 +166,8 @@ final class SpotCheck {
         return new Finding.Place("", "", "", name);
     }
 
-    // ---- bends, edges, zones --------------------------------------------------------------------------------------------------------
+    // ---- bends, edges, zones
+    // ----------------------------------------------------------------------
 
     private void tangents(Layer layer, Point at, Solution solution, List<Finding> found) {
         Length clear = rules.length(RuleKey.TANGENT_CLEAR);
@@ -139,9 +175,19 @@ final class SpotCheck {
         for (Segment bend : layer.bends()) {
             Length distance = bend.distance(at);
             if (!distance.atLeast(needed)) {
-                found.add(new Finding("bend-tangent", Level.ERROR, beside(layer.name()), Optional.of(distance), Optional.of(needed),
-                        rules.rule(RuleKey.TANGENT_CLEAR).source(), Sentence.of(" is {} from the bend tangent of " + layer.name()
-                        + "; head radius and {} of clear metal make {}.", distance, clear, needed),
+                found.add(new Finding(
+                        "bend-tangent",
+                        Level.ERROR,
+                        beside(layer.name()),
+                        Optional.of(distance),
+                        Optional.of(needed),
+                        rules.rule(RuleKey.TANGENT_CLEAR).source(),
+                        Sentence.of(
+                                " is {} from the bend tangent of " + layer.name()
+                                        + "; head radius and {} of clear metal make {}.",
+                                distance,
+                                clear,
+                                needed),
                         Sentence.of("Move the hole {} away from the bend.", needed.minus(distance))));
                 return;
             }
@@ -151,25 +197,55 @@ final class SpotCheck {
     private static void edge(Layer layer, Point at, Length reach, List<Finding> found) {
         Length distance = layer.outline().edgeDistance(at);
         if (!distance.atLeast(reach)) {
-            found.add(new Finding("head-on-edge", Level.ERROR, beside(layer.name()), Optional.of(distance), Optional.of(reach), HEADS,
-                    Sentence.of(" is {} from the edge of " + layer.name() + ", which it does not catch: its head of {} radius stands on the edge.", distance,
-                            reach), Sentence.of("Move the hole {} away, or into the sheet by its edge distance.", reach.minus(distance))));
+            found.add(new Finding(
+                    "head-on-edge",
+                    Level.ERROR,
+                    beside(layer.name()),
+                    Optional.of(distance),
+                    Optional.of(reach),
+                    HEADS,
+                    Sentence.of(
+                            " is {} from the edge of " + layer.name()
+                                    + ", which it does not catch: its head of {} radius stands on the edge.",
+                            distance,
+                            reach),
+                    Sentence.of(
+                            "Move the hole {} away, or into the sheet by its edge distance.", reach.minus(distance))));
         }
     }
 
     private void zones(Point at, Solution solution, List<Finding> found) {
         for (Zone zone : face.zones()) {
             boolean in = zone.outline().box().contains(at) && zone.outline().covers(at);
-            if (zone.kind() == Zone.Kind.KEEP_OUT && (in || near(zone, at, solution.hole().times(0.5)))) {
-                found.add(new Finding("keep-out", Level.ERROR, beside(zone.name()), Optional.empty(), Optional.empty(), "the drawing's keep-out",
-                        Sentence.of(" lies in the keep-out " + zone.name() + "."), Sentence.of("Move the hole out, or take the keep-out away.")));
+            if (zone.kind() == Zone.Kind.KEEP_OUT
+                    && (in || near(zone, at, solution.hole().times(0.5)))) {
+                found.add(new Finding(
+                        "keep-out",
+                        Level.ERROR,
+                        beside(zone.name()),
+                        Optional.empty(),
+                        Optional.empty(),
+                        "the drawing's keep-out",
+                        Sentence.of(" lies in the keep-out " + zone.name() + "."),
+                        Sentence.of("Move the hole out, or take the keep-out away.")));
             }
-            boolean wall = zone.kind() == Zone.Kind.BEHIND && !zone.room().positive() && solution.fastener() instanceof Fastener.PulledRivet;
+            boolean wall = zone.kind() == Zone.Kind.BEHIND
+                    && !zone.room().positive()
+                    && solution.fastener() instanceof Fastener.PulledRivet;
             if (wall && !in && near(zone, at, solution.heads().tail())) {
                 Length distance = zone.outline().edgeDistance(at);
-                found.add(new Finding("tail-at-wall", Level.WARNING, beside(zone.name()), Optional.of(distance), Optional.of(solution.heads().tail()),
-                        rules.rule(RuleKey.TAIL_DIAMETER).source(), Sentence.of(" is {} from " + zone.name() + " behind; the set tail has a radius of {}.",
-                        distance, solution.heads().tail()), Sentence.of("Try it on scrap beside a wall, or move the hole.")));
+                found.add(new Finding(
+                        "tail-at-wall",
+                        Level.WARNING,
+                        beside(zone.name()),
+                        Optional.of(distance),
+                        Optional.of(solution.heads().tail()),
+                        rules.rule(RuleKey.TAIL_DIAMETER).source(),
+                        Sentence.of(
+                                " is {} from " + zone.name() + " behind; the set tail has a radius of {}.",
+                                distance,
+                                solution.heads().tail()),
+                        Sentence.of("Try it on scrap beside a wall, or move the hole.")));
             }
         }
     }
@@ -177,7 +253,10 @@ final class SpotCheck {
     private static boolean near(Zone zone, Point at, Length radius) {
         Box b = zone.outline().box();
         double r = radius.nanometres();
-        return at.x() > b.minX() - r && at.x() < b.maxX() + r && at.y() > b.minY() - r && at.y() < b.maxY() + r
+        return at.x() > b.minX() - r
+                && at.x() < b.maxX() + r
+                && at.y() > b.minY() - r
+                && at.y() < b.maxY() + r
                 && !zone.outline().edgeDistance(at).atLeast(radius);
     }
 }

@@ -19,8 +19,7 @@ public final class StackCheck {
 
     private static final String SOURCE = "the drawing's callout";
 
-    private StackCheck() {
-    }
+    private StackCheck() {}
 
     /** Every finding of one hole, worst first; those accepted say so. */
     public static List<Finding> findings(Face face, HoleReading reading) {
@@ -29,18 +28,29 @@ public final class StackCheck {
             findings.add(fault.at(place(face, reading, ""), reading.label() + ": "));
         }
         for (Catch wrong : catches(reading.group(), reading.layers())) {
-            findings.add(new Finding(wrong.rule, wrong.level, place(face, reading, wrong.layer(face)), Optional.empty(),
-                    Optional.empty(), SOURCE, Sentence.of(reading.label() + " " + wrong.words.formatted(wrong.layer(face))),
+            findings.add(new Finding(
+                    wrong.rule,
+                    wrong.level,
+                    place(face, reading, wrong.layer(face)),
+                    Optional.empty(),
+                    Optional.empty(),
+                    SOURCE,
+                    Sentence.of(reading.label() + " " + wrong.words.formatted(wrong.layer(face))),
                     Sentence.of("Read the drawing again before drilling; move the hole or mend the layers.")));
         }
         for (int i = 0; i < reading.layers().size(); i++) {
             if (!reading.solution().edge().allows(reading.edge(i))) {
                 Layer layer = reading.layers().get(i);
-                findings.add(reading.solution().edge().tooShort(place(face, reading, layer.name()), reading.label() + " in " + layer.name(),
-                        reading.edge(i)));
+                findings.add(reading.solution()
+                        .edge()
+                        .tooShort(
+                                place(face, reading, layer.name()),
+                                reading.label() + " in " + layer.name(),
+                                reading.edge(i)));
             }
         }
-        reading.spots().forEach(s -> findings.add(s.at(place(face, reading, s.place().layer()), reading.label())));
+        reading.spots()
+                .forEach(s -> findings.add(s.at(place(face, reading, s.place().layer()), reading.label())));
         findings.sort(Comparator.comparing(Finding::level));
         return findings.stream().map(f -> Accepted.seen(f, reading.accepted())).toList();
     }
@@ -52,27 +62,37 @@ public final class StackCheck {
     /** One wrong catch: a sentence with a place for the layer's name. */
     private record Catch(String rule, Level level, Id.Layer id, String words) {
         String layer(Face face) {
-            return face.layers().stream().filter(l -> l.id().equals(id)).map(Layer::name).findFirst().orElse("");
+            return face.layers().stream()
+                    .filter(l -> l.id().equals(id))
+                    .map(Layer::name)
+                    .findFirst()
+                    .orElse("");
         }
     }
 
     private static List<Catch> catches(Group group, List<Layer> layers) {
         List<Catch> wrong = new ArrayList<>();
         if (layers.size() < 2 && group.expects().isEmpty()) {
-            wrong.add(new Catch("too-few-layers", Level.ERROR, layers.isEmpty() ? null : layers.getFirst().id(),
+            wrong.add(new Catch(
+                    "too-few-layers",
+                    Level.ERROR,
+                    layers.isEmpty() ? null : layers.getFirst().id(),
                     layers.isEmpty() ? "goes through no sheet at all.%s" : "goes through %s only: nothing is joined."));
         }
         Set<Id.Layer> caught = layers.stream().map(Layer::id).collect(Collectors.toSet());
         for (Id.Layer expected : group.expects()) {
             if (!caught.contains(expected)) {
-                wrong.add(new Catch("misses-layer", Level.ERROR, expected, "misses %s, which the drawing says it catches."));
+                wrong.add(new Catch(
+                        "misses-layer", Level.ERROR, expected, "misses %s, which the drawing says it catches."));
             }
         }
         for (Layer layer : layers) {
             if (group.clears().contains(layer.id())) {
-                wrong.add(new Catch("catches-cleared-layer", Level.ERROR, layer.id(), "catches %s, which it must clear."));
+                wrong.add(new Catch(
+                        "catches-cleared-layer", Level.ERROR, layer.id(), "catches %s, which it must clear."));
             } else if (!group.expects().isEmpty() && !group.expects().contains(layer.id())) {
-                wrong.add(new Catch("catches-unlisted-layer", Level.WARNING, layer.id(), "catches %s, which nobody listed."));
+                wrong.add(new Catch(
+                        "catches-unlisted-layer", Level.WARNING, layer.id(), "catches %s, which nobody listed."));
             }
         }
         return wrong;

@@ -14,11 +14,11 @@ public final class FastenerWeight {
     /** Grams in a pound. */
     public static final double GRAMS = 453.59237;
 
-    private FastenerWeight() {
-    }
+    private FastenerWeight() {}
 
     /**
-     * One solid rivet of 2117-T4 as it comes: a flush head is a cone inside the length, a protruding head a cap above it.
+     * One solid rivet of 2117-T4 as it comes: a flush head is a cone inside the length, a protruding head a cap above
+     * it.
      *
      * @param length as stocked or cut, over 0
      * @return pounds
@@ -28,7 +28,8 @@ public final class FastenerWeight {
         double across = size.headDiameter().in();
         double high = size.headHeight().in();
         double volume = size.head().flush()
-                ? Math.PI * high / 12 * (across * across + across * d + d * d) + Math.PI / 4 * d * d * Math.max(0, length.in() - high)
+                ? Math.PI * high / 12 * (across * across + across * d + d * d)
+                        + Math.PI / 4 * d * d * Math.max(0, length.in() - high)
                 : Math.PI * high / 6 * (3 * across * across / 4 + high * high) + Math.PI / 4 * d * d * length.in();
         return volume * RIVET_DENSITY;
     }
@@ -37,6 +38,7 @@ public final class FastenerWeight {
     public static double bolt(BoltThread thread, BoltThread.Bolt bolt) {
         double d = thread.shank().in();
         double flats = thread.head().in();
-        return STEEL_DENSITY * (Math.PI / 4 * d * d * bolt.length().in() + Math.sqrt(3) / 2 * flats * flats * d * 2 / 3);
+        return STEEL_DENSITY
+                * (Math.PI / 4 * d * d * bolt.length().in() + Math.sqrt(3) / 2 * flats * flats * d * 2 / 3);
     }
 }

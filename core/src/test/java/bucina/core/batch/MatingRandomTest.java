@@ -6,10 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 import bucina.core.Plans;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
+import bucina.core.measure.Length;
 import bucina.core.plan.Face;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
-import bucina.core.measure.Length;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
 import bucina.core.sheet.Ring;
@@ -35,12 +35,18 @@ class MatingRandomTest {
     private Layer sheet(long id) {
         double x = random.nextInt(10);
         double y = random.nextInt(4) / 2.0;
-        Outline outline = switch (random.nextInt(3)) {
-            case 0 -> Outline.of(Ring.circle(Point.in(x + 3, y + 1), Length.in(.5 + random.nextDouble() * 2)));
-            case 1 -> new Outline(Outline.rectangle(Point.in(x, y), Point.in(x + 7, y + 2)).outer(), List.of(Ring.circle(Point.in(x + 3, y + 1), Length.in(.4
-                    + random.nextDouble() * .4))));
-            default -> Outline.rectangle(Point.in(x, y), Point.in(x + 2 + random.nextInt(9), y + .5 + random.nextDouble() * 3));
-        };
+        Outline outline =
+                switch (random.nextInt(3)) {
+                    case 0 -> Outline.of(Ring.circle(Point.in(x + 3, y + 1), Length.in(.5 + random.nextDouble() * 2)));
+                    case 1 ->
+                        new Outline(
+                                Outline.rectangle(Point.in(x, y), Point.in(x + 7, y + 2))
+                                        .outer(),
+                                List.of(Ring.circle(Point.in(x + 3, y + 1), Length.in(.4 + random.nextDouble() * .4))));
+                    default ->
+                        Outline.rectangle(
+                                Point.in(x, y), Point.in(x + 2 + random.nextInt(9), y + .5 + random.nextDouble() * 3));
+                };
         return new Layer(new Id.Layer(id), new Id.Part(1), "Sheet " + id, Length.in(.032), outline);
     }
 
@@ -49,8 +55,13 @@ class MatingRandomTest {
         for (int i = 0; i < 2 + random.nextInt(5); i++) {
             layers.add(sheet(50 + i));
         }
-        Face face = Plans.face(layers, List.of(Plans.group(20, "G-1", random.nextBoolean() ? Plans.UNIVERSAL : Plans.FLUSH, List.of(Plans.row(1000, "R1", 1.1,
-                17)))));
+        Face face = Plans.face(
+                layers,
+                List.of(Plans.group(
+                        20,
+                        "G-1",
+                        random.nextBoolean() ? Plans.UNIVERSAL : Plans.FLUSH,
+                        List.of(Plans.row(1000, "R1", 1.1, 17)))));
         return Derivation.of(Plans.build(face), catalogue).face(face.id());
     }
 
@@ -79,17 +90,30 @@ class MatingRandomTest {
                 }
             }
             Map<String, Mating> found = new HashMap<>();
-            Mating.of(face).forEach(m -> assertThat(found.put(key(m.near(), m.far()), m)).isNull());
-            counted.forEach((name, area) -> assertThat(area < .3 || found.containsKey(name)).as(name + " " + area).isTrue());
+            Mating.of(face)
+                    .forEach(m ->
+                            assertThat(found.put(key(m.near(), m.far()), m)).isNull());
+            counted.forEach((name, area) -> assertThat(area < .3 || found.containsKey(name))
+                    .as(name + " " + area)
+                    .isTrue());
             for (Map.Entry<String, Mating> m : found.entrySet()) {
                 double area = m.getValue().area() / (25.4e6 * 25.4e6);
-                assertThat(counted.getOrDefault(m.getKey(), 0.0)).as(m.getKey()).isCloseTo(area, within(.1 + .05 * area));
-                Set<String> holes = new HashSet<>(m.getValue().holes().stream().map(HoleReading::label).toList());
+                assertThat(counted.getOrDefault(m.getKey(), 0.0))
+                        .as(m.getKey())
+                        .isCloseTo(area, within(.1 + .05 * area));
+                Set<String> holes = new HashSet<>(
+                        m.getValue().holes().stream().map(HoleReading::label).toList());
                 for (HoleReading r : face.readings()) {
-                    List<Layer> there = face.face().layers().stream().filter(l -> l.outline().covers(r.hole().at())).toList();
+                    List<Layer> there = face.face().layers().stream()
+                            .filter(l -> l.outline().covers(r.hole().at()))
+                            .toList();
                     int at = there.indexOf(m.getValue().near());
-                    boolean through = at >= 0 && at + 1 < there.size() && there.get(at + 1).id().equals(m.getValue().far().id());
-                    assertThat(holes.contains(r.label())).as(m.getKey() + " " + r.label()).isEqualTo(through);
+                    boolean through = at >= 0
+                            && at + 1 < there.size()
+                            && there.get(at + 1).id().equals(m.getValue().far().id());
+                    assertThat(holes.contains(r.label()))
+                            .as(m.getKey() + " " + r.label())
+                            .isEqualTo(through);
                 }
                 pairs++;
             }

@@ -12,8 +12,10 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /*
- * Folds the flat again, point by point, and measures the legs on the folded faces: knows nothing of setbacks. The right face of the sheet is walked;
- * a bend to the left turns about a centre on the left, R beyond the left face, and the other way about. Where faces meet is found by crossing lines.
+ * Folds the flat again, point by point, and measures the legs on the folded faces: knows nothing of setbacks. The
+ * right face of the sheet is walked;
+ * a bend to the left turns about a centre on the left, R beyond the left face, and the other way about. Where faces
+ * meet is found by crossing lines.
  */
 class FoldTest {
 
@@ -76,7 +78,8 @@ class FoldTest {
             case INSIDE -> folded.apex(bend, left ? t : 0);
             case OUTSIDE -> {
                 double reach = sign * (b.radius().in() + t);
-                yield b.size().degrees() < 90 ? folded.apex(bend, left ? 0 : t)
+                yield b.size().degrees() < 90
+                        ? folded.apex(bend, left ? 0 : t)
                         : folded.centres.get(bend).plus(reach * Math.cos(heading), reach * Math.sin(heading));
             }
             case MOULD -> folded.apex(bend, left ? 0 : t);
@@ -94,7 +97,11 @@ class FoldTest {
             List<Length> legs = new ArrayList<>(List.of(Length.nm(25_400_000 * (3 + random.nextDouble() * 9))));
             for (int i = 0; i < count; i++) {
                 double turn = (3 + random.nextDouble() * 147) * (random.nextBoolean() ? 1 : -1);
-                bends.add(new Bend(Length.in(random.nextDouble() * .25), Length.in(t), Angle.degrees(turn), new NeutralLine.Factor(.446)));
+                bends.add(new Bend(
+                        Length.in(random.nextDouble() * .25),
+                        Length.in(t),
+                        Angle.degrees(turn),
+                        new NeutralLine.Factor(.446)));
                 legs.add(Length.nm(25_400_000 * (3 + random.nextDouble() * 9)));
             }
             FlatPattern flat = FlatPattern.of(legs, bends, measured);
@@ -103,7 +110,9 @@ class FoldTest {
                 At from = leg == 0 ? folded.starts.getFirst() : mark(folded, flat, leg - 1, leg, measured);
                 At to = leg == count ? folded.ends.getLast() : mark(folded, flat, leg, leg, measured);
                 double heading = folded.headings.get(leg);
-                assertThat(to.along(heading) - from.along(heading)).as("profile %d, leg %d", n, leg + 1).isCloseTo(legs.get(leg).in(), within(1e-9));
+                assertThat(to.along(heading) - from.along(heading))
+                        .as("profile %d, leg %d", n, leg + 1)
+                        .isCloseTo(legs.get(leg).in(), within(1e-9));
             }
         }
     }

@@ -20,13 +20,24 @@ class BlindChoiceTest {
     private final BlindTable table = CatalogueReader.shipped().blind();
 
     private BlindChoice choose(String family, double diameter, double grip, Double room) {
-        return BlindChoice.of(table.lengths(family, Length.mm(diameter)), Length.mm(grip), Optional.ofNullable(room).map(Length::mm));
+        return BlindChoice.of(
+                table.lengths(family, Length.mm(diameter)),
+                Length.mm(grip),
+                Optional.ofNullable(room).map(Length::mm));
     }
 
     @ParameterizedTest
-    @CsvSource({"iso15977,3.2,3.0,3.2 × 6", "iso15977,3.2,3.5,3.2 × 6", "iso15977,3.2,3.51,3.2 × 8", "iso15977,3.2,1.5,3.2 × 6", "iso15978,4.0,1.0,4.0 × 6",
-        "iso15977,4.0,6.5,4.0 × 10", "iso15977,4.0,8.5,4.0 × 12"})
-    void grip_ends_are_inclusive_and_the_shorter_of_two_is_taken(String family, double diameter, double grip, String name) {
+    @CsvSource({
+        "iso15977,3.2,3.0,3.2 × 6",
+        "iso15977,3.2,3.5,3.2 × 6",
+        "iso15977,3.2,3.51,3.2 × 8",
+        "iso15977,3.2,1.5,3.2 × 6",
+        "iso15978,4.0,1.0,4.0 × 6",
+        "iso15977,4.0,6.5,4.0 × 10",
+        "iso15977,4.0,8.5,4.0 × 12"
+    })
+    void grip_ends_are_inclusive_and_the_shorter_of_two_is_taken(
+            String family, double diameter, double grip, String name) {
         BlindChoice choice = choose(family, diameter, grip, null);
         assertThat(choice.rivet().orElseThrow().name()).isEqualTo(name);
         assertThat(choice.cutTo()).isEmpty();
@@ -34,8 +45,16 @@ class BlindChoiceTest {
 
     @Test
     void the_third_sheet_changes_the_length() {
-        assertThat(choose("iso15977", 3.2, .8 + 1.2 + 1.4, null).rivet().orElseThrow().name()).isEqualTo("3.2 × 6");
-        assertThat(choose("iso15977", 3.2, .8 + 1.2 + 1.6, null).rivet().orElseThrow().name()).isEqualTo("3.2 × 8");
+        assertThat(choose("iso15977", 3.2, .8 + 1.2 + 1.4, null)
+                        .rivet()
+                        .orElseThrow()
+                        .name())
+                .isEqualTo("3.2 × 6");
+        assertThat(choose("iso15977", 3.2, .8 + 1.2 + 1.6, null)
+                        .rivet()
+                        .orElseThrow()
+                        .name())
+                .isEqualTo("3.2 × 8");
     }
 
     @Test
@@ -61,7 +80,8 @@ class BlindChoiceTest {
     @Test
     void a_length_that_two_ranges_hold_goes_to_the_one_that_clears() {
         // Both 6 and 8 grip 3.5; the shorter needs 6 behind, the longer 8.
-        assertThat(choose("iso15977", 3.2, 3.5, 6.0).rivet().orElseThrow().name()).isEqualTo("3.2 × 6");
+        assertThat(choose("iso15977", 3.2, 3.5, 6.0).rivet().orElseThrow().name())
+                .isEqualTo("3.2 × 6");
     }
 
     @Test
@@ -75,16 +95,34 @@ class BlindChoiceTest {
     @Test
     void structural_dashes_cover_sixteenths() {
         List<BlindRivet> dashes = table.lengths(BlindTable.STRUCTURAL, Length.fraction(1, 8));
-        assertThat(BlindChoice.of(dashes, Length.in(.0625), Optional.empty()).rivet().orElseThrow().name()).isEqualTo("grip 1");
-        assertThat(BlindChoice.of(dashes, Length.in(.063), Optional.empty()).rivet().orElseThrow().name()).isEqualTo("grip 2");
-        assertThat(BlindChoice.of(dashes, Length.in(.02), Optional.empty()).rivet()).isEmpty();
-        assertThat(BlindChoice.of(dashes, Length.in(.063), Optional.of(Length.in(1))).why().in(Unit.INCH)).contains("maker's figure");
+        assertThat(BlindChoice.of(dashes, Length.in(.0625), Optional.empty())
+                        .rivet()
+                        .orElseThrow()
+                        .name())
+                .isEqualTo("grip 1");
+        assertThat(BlindChoice.of(dashes, Length.in(.063), Optional.empty())
+                        .rivet()
+                        .orElseThrow()
+                        .name())
+                .isEqualTo("grip 2");
+        assertThat(BlindChoice.of(dashes, Length.in(.02), Optional.empty()).rivet())
+                .isEmpty();
+        assertThat(BlindChoice.of(dashes, Length.in(.063), Optional.of(Length.in(1)))
+                        .why()
+                        .in(Unit.INCH))
+                .contains("maker's figure");
     }
 
     @Test
     void what_is_not_in_the_table_is_refused_by_name() {
-        assertThatThrownBy(() -> table.lengths("iso15979", Length.mm(3.2))).isInstanceOf(InputException.class).hasMessageContaining("iso15977, iso15978");
-        assertThatThrownBy(() -> table.lengths("iso15977", Length.mm(5))).hasMessageContaining("5 mm").hasMessageContaining("3.2 mm, 4 mm");
-        assertThatIllegalArgumentException().isThrownBy(() -> new BlindRivet("x", Optional.empty(), Length.mm(3), Length.mm(2), Optional.empty(), "y"));
+        assertThatThrownBy(() -> table.lengths("iso15979", Length.mm(3.2)))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("iso15977, iso15978");
+        assertThatThrownBy(() -> table.lengths("iso15977", Length.mm(5)))
+                .hasMessageContaining("5 mm")
+                .hasMessageContaining("3.2 mm, 4 mm");
+        assertThatIllegalArgumentException()
+                .isThrownBy(
+                        () -> new BlindRivet("x", Optional.empty(), Length.mm(3), Length.mm(2), Optional.empty(), "y"));
     }
 }

@@ -21,25 +21,40 @@ class BoltChoiceTest {
     private BoltChoice choose(String thread, BoltChoice.Turn turn, String nut, double drag, double... layers) {
         BoltThread t = BoltThread.of(catalogue.bolts(), thread);
         Nut n = Nut.of(catalogue.nuts(), nut, thread, s -> Length.in(Double.parseDouble(s)));
-        return BoltChoice.of(new BoltChoice.Joint(t, Arrays.stream(layers).mapToObj(Length::in).toList(), n, turn, drag), catalogue.washers());
+        return BoltChoice.of(
+                new BoltChoice.Joint(
+                        t, Arrays.stream(layers).mapToObj(Length::in).toList(), n, turn, drag),
+                catalogue.washers());
     }
 
     @Test
     void grips_and_lengths_are_the_standards() {
         List<BoltThread.Bolt> an3 = BoltThread.of(catalogue.bolts(), "10-32").bolts();
         // AN3-3 .0625, -4 .125, -5 .250, -6 .375, -7 .5, -10 .625 (1 in), -20 1.625 (2 in); length is grip + 13/32.
-        assertThat(an3.stream().limit(6).map(BoltThread.Bolt::designation)).containsExactly("AN3-3", "AN3-4", "AN3-5", "AN3-6", "AN3-7", "AN3-10");
+        assertThat(an3.stream().limit(6).map(BoltThread.Bolt::designation))
+                .containsExactly("AN3-3", "AN3-4", "AN3-5", "AN3-6", "AN3-7", "AN3-10");
         assertThat(an3.get(5).grip()).isEqualTo(Length.in(.625));
         assertThat(an3.get(5).length()).isEqualTo(Length.in(1.03125));
-        assertThat(an3.stream().filter(b -> b.designation().equals("AN3-20")).findFirst().orElseThrow().grip()).isEqualTo(Length.in(1.625));
-        assertThat(BoltThread.of(catalogue.bolts(), "1/4-28").bolts().get(1).grip()).isEqualTo(Length.in(.1875));
-        assertThat(BoltThread.of(catalogue.bolts(), "5/16-24").bolts().getFirst().designation()).isEqualTo("AN5-5");
+        assertThat(an3.stream()
+                        .filter(b -> b.designation().equals("AN3-20"))
+                        .findFirst()
+                        .orElseThrow()
+                        .grip())
+                .isEqualTo(Length.in(1.625));
+        assertThat(BoltThread.of(catalogue.bolts(), "1/4-28").bolts().get(1).grip())
+                .isEqualTo(Length.in(.1875));
+        assertThat(BoltThread.of(catalogue.bolts(), "5/16-24")
+                        .bolts()
+                        .getFirst()
+                        .designation())
+                .isEqualTo("AN5-5");
     }
 
     @Test
     void a_stack_of_three_sixteenths_takes_two_washers_so_that_three_threads_show() {
         BoltChoice choice = choose("10-32", BoltChoice.Turn.NUT, "tension-lock", 0, .125, .063);
-        // AN3-5: length .65625. With one .063 washer C = .251: (.65625 − .251 − .250) / .03125 = 4.97 threads. With two, C = .314: 2.95.
+        // AN3-5: length .65625. With one .063 washer C = .251: (.65625 − .251 − .250) / .03125 = 4.97 threads. With
+        // two, C = .314: 2.95.
         BoltChoice.Fit best = choice.best().orElseThrow();
         assertThat(best.bolt().designation()).isEqualTo("AN3-5");
         assertThat(best.underNut()).extracting(Washer::name).containsExactly("regular", "regular");
@@ -62,11 +77,20 @@ class BoltChoiceTest {
             boolean over = false;
             int washers = 0;
             for (BoltChoice.Fit f : choice.fits()) {
-                double head = f.underHead().stream().mapToDouble(w -> w.thickness().in()).sum();
-                double c = stack + head + f.underNut().stream().mapToDouble(w -> w.thickness().in()).sum();
-                assertThat(f.bolt().grip().in()).isGreaterThanOrEqualTo(stack + head - p - 1e-9).isLessThanOrEqualTo(c + 1e-9);
+                double head = f.underHead().stream()
+                        .mapToDouble(w -> w.thickness().in())
+                        .sum();
+                double c = stack
+                        + head
+                        + f.underNut().stream()
+                                .mapToDouble(w -> w.thickness().in())
+                                .sum();
+                assertThat(f.bolt().grip().in())
+                        .isGreaterThanOrEqualTo(stack + head - p - 1e-9)
+                        .isLessThanOrEqualTo(c + 1e-9);
                 assertThat(f.showing()).isGreaterThanOrEqualTo(1 - 1e-6);
-                assertThat(turn == BoltChoice.Turn.NUT ? f.underNut() : f.underHead()).isNotEmpty();
+                assertThat(turn == BoltChoice.Turn.NUT ? f.underNut() : f.underHead())
+                        .isNotEmpty();
                 assertThat(f.washers()).isLessThanOrEqualTo(3);
                 boolean nowOver = f.showing() > 3 + 1e-9;
                 assertThat(!over || nowOver).isTrue();
@@ -79,9 +103,18 @@ class BoltChoiceTest {
 
     @Test
     void drag_is_added_and_shear_nuts_take_less() {
-        assertThat(choose("1/4-28", BoltChoice.Turn.NUT, "tension-lock", 12, .5).asked().torque()).isEqualTo(new BoltThread.Torque(62, 82));
-        assertThat(choose("1/4-28", BoltChoice.Turn.NUT, "shear:.16", 0, .5).asked().torque()).isEqualTo(new BoltThread.Torque(30, 40));
-        assertThat(choose("5/16-24", BoltChoice.Turn.NUT, "castle:.25", 0, .5).asked().torque()).isEqualTo(new BoltThread.Torque(100, 140));
+        assertThat(choose("1/4-28", BoltChoice.Turn.NUT, "tension-lock", 12, .5)
+                        .asked()
+                        .torque())
+                .isEqualTo(new BoltThread.Torque(62, 82));
+        assertThat(choose("1/4-28", BoltChoice.Turn.NUT, "shear:.16", 0, .5)
+                        .asked()
+                        .torque())
+                .isEqualTo(new BoltThread.Torque(30, 40));
+        assertThat(choose("5/16-24", BoltChoice.Turn.NUT, "castle:.25", 0, .5)
+                        .asked()
+                        .torque())
+                .isEqualTo(new BoltThread.Torque(100, 140));
     }
 
     @Test
@@ -91,17 +124,23 @@ class BoltChoiceTest {
         assertThat(tall.best()).isEmpty();
         assertThat(tall.why().in(Unit.INCH)).startsWith("No thread would show").contains(".450 in");
         // The longest AN3 of the table has a grip of .25 + 43 × .125 = 5.625.
-        assertThat(choose("10-32", BoltChoice.Turn.NUT, "tension-lock", 0, 5, 1).why().in(Unit.INCH)).startsWith("The stack of 6.000 in is thicker")
+        assertThat(choose("10-32", BoltChoice.Turn.NUT, "tension-lock", 0, 5, 1)
+                        .why()
+                        .in(Unit.INCH))
+                .startsWith("The stack of 6.000 in is thicker")
                 .contains("5.625 in");
     }
 
     @Test
     void sizes_not_in_the_catalogue_are_refused_by_name() {
-        assertThatThrownBy(() -> BoltThread.of(catalogue.bolts(), "3/8-24")).isInstanceOf(InputException.class)
+        assertThatThrownBy(() -> BoltThread.of(catalogue.bolts(), "3/8-24"))
+                .isInstanceOf(InputException.class)
                 .hasMessage("\"3/8-24\" is no thread with bolts in the catalogue: it has 10-32, 1/4-28, 5/16-24");
         assertThatThrownBy(() -> BoltThread.of(catalogue.bolts(), "8-36")).hasMessageContaining("8-36");
-        assertThatThrownBy(() -> choose("10-32", BoltChoice.Turn.NUT, "wing", 0, .2)).hasMessageContaining("\"wing\" is no nut for 10-32");
-        assertThatThrownBy(() -> choose("10-32", BoltChoice.Turn.NUT, "tension-lock", -3, .2)).hasMessageContaining("drag");
+        assertThatThrownBy(() -> choose("10-32", BoltChoice.Turn.NUT, "wing", 0, .2))
+                .hasMessageContaining("\"wing\" is no nut for 10-32");
+        assertThatThrownBy(() -> choose("10-32", BoltChoice.Turn.NUT, "tension-lock", -3, .2))
+                .hasMessageContaining("drag");
     }
 
     @Test

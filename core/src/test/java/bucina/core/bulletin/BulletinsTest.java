@@ -40,15 +40,21 @@ class BulletinsTest {
     }
 
     private static UnaryOperator<Build> callout(String code, String text) {
-        return b -> Edit.group(b, b.group(code).orElseThrow().group().id(), g -> g.withFastener(Callout.parse(text).fastener(), text));
+        return b -> Edit.group(
+                b,
+                b.group(code).orElseThrow().group().id(),
+                g -> g.withFastener(Callout.parse(text).fastener(), text));
     }
 
     @Test
     void old_and_new_callout_stand_side_by_side() {
         Build changed = recorded(begun, callout("LS-7", "20× MS20426AD4"));
-        Review review = Review.of(Bulletins.of(changed, id), Derivation.of(changed, catalogue), new Logbook(List.of(), List.of()));
-        assertThat(review.lines()).containsExactly(new Review.Line("LS-7 rivet", "MS20426AD3", "MS20426AD4"),
-                new Review.Line("LS-7 callout", "20x MS20426AD3-3.5", "20× MS20426AD4"));
+        Review review = Review.of(
+                Bulletins.of(changed, id), Derivation.of(changed, catalogue), new Logbook(List.of(), List.of()));
+        assertThat(review.lines())
+                .containsExactly(
+                        new Review.Line("LS-7 rivet", "MS20426AD3", "MS20426AD4"),
+                        new Review.Line("LS-7 callout", "20x MS20426AD3-3.5", "20× MS20426AD4"));
     }
 
     @Test
@@ -62,24 +68,48 @@ class BulletinsTest {
             assertThat(i.now()).startsWith("MS20426AD4");
         });
         Build untouched = recorded(begun, callout("US-7", "12× MS20426AD4"));
-        assertThat(Review.of(Bulletins.of(untouched, id), Derivation.of(untouched, catalogue), log).installed()).isEmpty();
+        assertThat(Review.of(Bulletins.of(untouched, id), Derivation.of(untouched, catalogue), log)
+                        .installed())
+                .isEmpty();
     }
 
     @Test
     void a_hole_that_was_set_and_goes_is_listed_too() {
         Derivation before = Derivation.of(plain, catalogue);
-        Hole gone = plain.group("LS-7").orElseThrow().group().rows().getFirst().holes().getFirst();
+        Hole gone = plain.group("LS-7")
+                .orElseThrow()
+                .group()
+                .rows()
+                .getFirst()
+                .holes()
+                .getFirst();
         Build changed = recorded(begun, b -> HoleEdits.delete(b, Set.of(gone.id())));
-        Review review = Review.of(Bulletins.of(changed, id), Derivation.of(changed, catalogue), DunlinHistory.of(before));
-        assertThat(review.installed()).singleElement().satisfies(i -> assertThat(i.now()).isEqualTo("no hole"));
+        Review review =
+                Review.of(Bulletins.of(changed, id), Derivation.of(changed, catalogue), DunlinHistory.of(before));
+        assertThat(review.installed())
+                .singleElement()
+                .satisfies(i -> assertThat(i.now()).isEqualTo("no hole"));
     }
 
     @Test
     void switched_off_the_plan_is_as_before_and_on_again_as_the_bulletin_has_it() {
-        Build changed = recorded(recorded(recorded(begun, callout("LS-7", "20× MS20426AD4")), b -> HoleEdits.delete(b, Set.of(new Id.Hole(b.group("US-7")
-                .orElseThrow()
-                .group().rows().getFirst().holes().getFirst().id().n())))), b -> {
-                    Layer skin = b.face("Upper skin").orElseThrow().face().layers().get(1);
+        Build changed = recorded(
+                recorded(
+                        recorded(begun, callout("LS-7", "20× MS20426AD4")),
+                        b -> HoleEdits.delete(
+                                b,
+                                Set.of(new Id.Hole(b.group("US-7")
+                                        .orElseThrow()
+                                        .group()
+                                        .rows()
+                                        .getFirst()
+                                        .holes()
+                                        .getFirst()
+                                        .id()
+                                        .n())))),
+                b -> {
+                    Layer skin =
+                            b.face("Upper skin").orElseThrow().face().layers().get(1);
                     return Edit.layer(b, skin.id(), l -> l.withThickness(Length.in(.032)));
                 });
         Build off = Bulletins.switched(changed, id).checked();
@@ -111,10 +141,20 @@ class BulletinsTest {
         Hole hole = row.holes().get(random.nextInt(row.holes().size()));
         return switch (random.nextInt(5)) {
             case 0 -> x -> HoleEdits.move(x, Set.of(hole.id()), 1e6, 2e6);
-            case 1 -> x -> HoleEdits.add(x, row.id(), new Point(hole.at().x() + 3e6, hole.at().y()));
-            case 2 -> x -> HoleEdits.addRow(x, group.id(), List.of(hole.at(), new Point(hole.at().x(), hole.at().y() + 9e6)));
+            case 1 ->
+                x -> HoleEdits.add(
+                        x, row.id(), new Point(hole.at().x() + 3e6, hole.at().y()));
+            case 2 ->
+                x -> HoleEdits.addRow(
+                        x,
+                        group.id(),
+                        List.of(hole.at(), new Point(hole.at().x(), hole.at().y() + 9e6)));
             case 3 -> x -> Edit.group(x, group.id(), g -> g.withHeadFar(!g.headFar()));
-            default -> x -> Edit.layer(x, x.faces().get(0).face().layers().get(2).id(), l -> l.withThickness(Length.in(.02 + random.nextInt(50) / 1000.0)));
+            default ->
+                x -> Edit.layer(
+                        x,
+                        x.faces().get(0).face().layers().get(2).id(),
+                        l -> l.withThickness(Length.in(.02 + random.nextInt(50) / 1000.0)));
         };
     }
 
@@ -127,8 +167,12 @@ class BulletinsTest {
 
     @Test
     void a_bulletin_needs_a_name_of_its_own() {
-        assertThatThrownBy(() -> Bulletins.begin(plain, " ", LocalDate.EPOCH)).isInstanceOf(InputException.class).hasMessageContaining("name");
-        assertThatThrownBy(() -> Bulletins.begin(begun, "sl 31-02", LocalDate.EPOCH)).isInstanceOf(InputException.class).hasMessageContaining("already");
+        assertThatThrownBy(() -> Bulletins.begin(plain, " ", LocalDate.EPOCH))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("name");
+        assertThatThrownBy(() -> Bulletins.begin(begun, "sl 31-02", LocalDate.EPOCH))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("already");
         Bulletin bulletin = Bulletins.of(begun, id);
         assertThat(bulletin.inForce()).isTrue();
     }

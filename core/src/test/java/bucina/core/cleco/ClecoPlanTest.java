@@ -15,8 +15,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class ClecoPlanTest {
 
     /** What a plan did, found by doing it; knows nothing of how it was made. */
-    private record Done(int peak, int placed, Set<Integer> in) {
-    }
+    private record Done(int peak, int placed, Set<Integer> in) {}
 
     /** Does a plan step by step and refuses what must not happen. */
     private static Done walk(ClecoPlan plan) {
@@ -34,7 +33,8 @@ class ClecoPlanTest {
                 peak = Math.max(peak, in.size());
                 assertThat(in.size()).isLessThanOrEqualTo(plan.row().stock());
             }
-            // Lifted clecos of this wave are lifted after the drilling, except the hole's own, which a later wave would have lifted.
+            // Lifted clecos of this wave are lifted after the drilling, except the hole's own, which a later wave would
+            // have lifted.
             for (int h : wave.drill()) {
                 assertThat(in).as("hole %d is drilled with a cleco in it", h).doesNotContain(h);
                 assertThat(drilled.add(h)).as("hole %d is drilled twice", h).isTrue();
@@ -44,7 +44,9 @@ class ClecoPlanTest {
                     for (int d = 1; d <= k; d++) {
                         held |= in.contains(h + side * d);
                     }
-                    assertThat(!holes || held).as("hole %d has a cleco within %d on side %d: %s", h, k, side, in).isTrue();
+                    assertThat(!holes || held)
+                            .as("hole %d has a cleco within %d on side %d: %s", h, k, side, in)
+                            .isTrue();
                 }
             }
             for (int h : wave.remove()) {
@@ -76,7 +78,8 @@ class ClecoPlanTest {
             assertThat(done.placed()).isEqualTo(plan.moves());
             assertThat(plan.moves()).as(plan.row().toString()).isGreaterThanOrEqualTo(plan.bound());
             if (stock >= n) {
-                assertThat(plan.moves()).as(plan.row().toString()).isLessThanOrEqualTo((int) Math.ceil(plan.bound() * 1.1));
+                assertThat(plan.moves()).as(plan.row().toString()).isLessThanOrEqualTo((int)
+                        Math.ceil(plan.bound() * 1.1));
                 assertThat(plan.moves()).isEqualTo(plan.bound());
             }
             if (mode == Mode.EVERY_HOLE) {
@@ -92,15 +95,18 @@ class ClecoPlanTest {
                 for (int k = 1; k <= 3; k++) {
                     int least = plan(n, mode, 0, k).least();
                     walk(plan(n, mode, least, k));
-                    assertThat(plan(n, mode, least - 1 < 0 ? 0 : least - 1, k).fits()).isFalse();
+                    assertThat(plan(n, mode, least - 1 < 0 ? 0 : least - 1, k).fits())
+                            .isFalse();
                 }
             }
         }
     }
 
     /*
-     * By hand, 40 holes, within 2. Nose first: locating clecos at 3, 5 ... 39, 40: 20, so 60 moves. Middle out from 20: 18, 16 ... 2, 1 is 10 and 22 ... 40 is
-     * 10: 60. Ends in: 3, 5 ... 37, 39: the last within 2 of 40 is 39 (38 is 2 away but odd steps land on 39): 19, so 59. Every hole: 3, 7 ... 39: 10, so 50.
+     * By hand, 40 holes, within 2. Nose first: locating clecos at 3, 5 ... 39, 40: 20, so 60 moves. Middle out from
+     * 20: 18, 16 ... 2, 1 is 10 and 22 ... 40 is
+     * 10: 60. Ends in: 3, 5 ... 37, 39: the last within 2 of 40 is 39 (38 is 2 away but odd steps land on 39): 19, so
+     * 59. Every hole: 3, 7 ... 39: 10, so 50.
      */
     @ParameterizedTest
     @CsvSource({"nose-first,60", "middle-out,60", "ends-in,59", "every-hole,50"})
@@ -112,10 +118,14 @@ class ClecoPlanTest {
 
     @Test
     void the_middle_is_first_and_the_ends_are_last() {
-        List<Integer> order = plan(9, Mode.MIDDLE_OUT, 9, 2).waves().stream().flatMap(w -> w.drill().stream()).toList();
+        List<Integer> order = plan(9, Mode.MIDDLE_OUT, 9, 2).waves().stream()
+                .flatMap(w -> w.drill().stream())
+                .toList();
         assertThat(order).containsExactly(5, 6, 4, 7, 3, 8, 2, 9, 1);
-        assertThat(plan(6, Mode.ENDS_IN, 6, 2).waves().stream().flatMap(w -> w.drill().stream())).containsExactly(1, 6, 2, 5, 3, 4);
-        assertThat(plan(5, Mode.NOSE_FIRST, 2, 2).waves().stream().flatMap(w -> w.drill().stream())).containsExactly(1, 2, 3, 4, 5);
+        assertThat(plan(6, Mode.ENDS_IN, 6, 2).waves().stream().flatMap(w -> w.drill().stream()))
+                .containsExactly(1, 6, 2, 5, 3, 4);
+        assertThat(plan(5, Mode.NOSE_FIRST, 2, 2).waves().stream().flatMap(w -> w.drill().stream()))
+                .containsExactly(1, 2, 3, 4, 5);
     }
 
     @Test
@@ -123,22 +133,30 @@ class ClecoPlanTest {
         Random random = new Random(22);
         int saved = 0;
         for (int i = 0; i < 500; i++) {
-            ClecoPlan plan = plan(1 + random.nextInt(50), Mode.values()[random.nextInt(4)], 2 + random.nextInt(60), 1 + random.nextInt(3));
+            ClecoPlan plan = plan(
+                    1 + random.nextInt(50),
+                    Mode.values()[random.nextInt(4)],
+                    2 + random.nextInt(60),
+                    1 + random.nextInt(3));
             TwoHands hands = TwoHands.of(plan);
             Set<Integer> in = new HashSet<>();
             Set<Integer> drilled = new HashSet<>();
             int k = plan.row().nearest();
             for (TwoHands.Turn turn : hands.turns()) {
-                assertThat(java.util.Collections.disjoint(turn.place(), turn.drill())).isTrue();
-                assertThat(java.util.Collections.disjoint(turn.remove(), turn.drill())).isTrue();
+                assertThat(java.util.Collections.disjoint(turn.place(), turn.drill()))
+                        .isTrue();
+                assertThat(java.util.Collections.disjoint(turn.remove(), turn.drill()))
+                        .isTrue();
                 for (int h : turn.drill()) {
                     assertThat(in).doesNotContain(h);
                     assertThat(drilled.add(h)).isTrue();
                     for (int side = -1; side <= 1; side += 2) {
                         int s = side;
                         boolean end = side < 0 ? h == 1 : h == plan.row().holes();
-                        assertThat(end || java.util.stream.IntStream.rangeClosed(1, k).anyMatch(d -> in.contains(h + s * d) && !turn.remove().contains(h
-                                + s * d)))
+                        assertThat(end
+                                        || java.util.stream.IntStream.rangeClosed(1, k)
+                                                .anyMatch(d -> in.contains(h + s * d)
+                                                        && !turn.remove().contains(h + s * d)))
                                 .isTrue();
                     }
                 }
@@ -171,8 +189,10 @@ class ClecoPlanTest {
                 for (int h : step.set()) {
                     assertThat(in).doesNotContain(h);
                     assertThat(held).doesNotContain(h);
-                    assertThat(h == 1 || in.contains(h - 1) || set.contains(h - 1)).isTrue();
-                    assertThat(h == n || in.contains(h + 1) || set.contains(h + 1)).isTrue();
+                    assertThat(h == 1 || in.contains(h - 1) || set.contains(h - 1))
+                            .isTrue();
+                    assertThat(h == n || in.contains(h + 1) || set.contains(h + 1))
+                            .isTrue();
                     assertThat(set.add(h)).isTrue();
                 }
                 in.addAll(step.place());
@@ -182,14 +202,18 @@ class ClecoPlanTest {
             assertThat(in).isEqualTo(held);
         }
         // By hand, 7 holes: clecos in 1 3 5 7; set 4, 2, 6; then pull and set 3, 5, 1, 7.
-        assertThat(RivetOrder.of(7, Set.of()).steps().stream().flatMap(s -> s.set().stream())).containsExactly(4, 2, 6, 3, 5, 1, 7);
+        assertThat(RivetOrder.of(7, Set.of()).steps().stream().flatMap(s -> s.set().stream()))
+                .containsExactly(4, 2, 6, 3, 5, 1, 7);
     }
 
     @Test
     void what_is_no_row_is_refused() {
-        assertThatThrownBy(() -> plan(0, Mode.NOSE_FIRST, 5, 2)).isInstanceOf(InputException.class).hasMessageContaining("0 holes");
+        assertThatThrownBy(() -> plan(0, Mode.NOSE_FIRST, 5, 2))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("0 holes");
         assertThatThrownBy(() -> plan(5, Mode.NOSE_FIRST, -1, 2)).hasMessageContaining("stock of -1");
         assertThatThrownBy(() -> plan(5, Mode.NOSE_FIRST, 5, 0)).hasMessageContaining("within 0 holes");
-        assertThatThrownBy(() -> Mode.parse("sideways")).hasMessageContaining("middle-out, every-hole, nose-first, ends-in");
+        assertThatThrownBy(() -> Mode.parse("sideways"))
+                .hasMessageContaining("middle-out, every-hole, nose-first, ends-in");
     }
 }

@@ -32,7 +32,10 @@ class CutListTest {
     private static void sound(CutList list, List<Piece> wanted, List<Stock> stock, double kerf) {
         List<Length> all = new ArrayList<>();
         for (CutList.Bar bar : list.bars()) {
-            double taken = taken(bar.pieces().stream().map(p -> p.length().in()).toList(), kerf, bar.stock().in());
+            double taken = taken(
+                    bar.pieces().stream().map(p -> p.length().in()).toList(),
+                    kerf,
+                    bar.stock().in());
             assertThat(taken).isLessThanOrEqualTo(bar.stock().in() + 1e-9);
             assertThat(bar.left().in()).isCloseTo(bar.stock().in() - taken, within(1e-9));
             bar.pieces().forEach(p -> all.add(p.length()));
@@ -42,19 +45,29 @@ class CutListTest {
         wanted.forEach(p -> asked.addAll(java.util.Collections.nCopies(p.count(), p.length())));
         assertThat(all).containsExactlyInAnyOrderElementsOf(asked);
         for (Stock s : stock) {
-            assertThat(list.bars().stream().filter(b -> b.stock().equals(s.length())).count())
-                    .isLessThanOrEqualTo(stock.stream().filter(o -> o.length().equals(s.length())).mapToInt(Stock::count).sum());
+            assertThat(list.bars().stream()
+                            .filter(b -> b.stock().equals(s.length()))
+                            .count())
+                    .isLessThanOrEqualTo(stock.stream()
+                            .filter(o -> o.length().equals(s.length()))
+                            .mapToInt(Stock::count)
+                            .sum());
         }
-        assertThat(list.bound()).isBetween(list.bars().isEmpty() ? 0 : 1, list.bars().size());
+        assertThat(list.bound())
+                .isBetween(list.bars().isEmpty() ? 0 : 1, list.bars().size());
     }
 
-    /** First-fit-decreasing, written apart: longest piece first, on the first bar it goes on, bars in the order given. */
+    /**
+     * First-fit-decreasing, written apart: longest piece first, on the first bar it goes on, bars in the order given.
+     */
     private static double[] firstFit(List<Piece> wanted, List<Stock> stock, double kerf) {
         List<Double> pieces = new ArrayList<>();
-        wanted.forEach(p -> pieces.addAll(java.util.Collections.nCopies(p.count(), p.length().in())));
+        wanted.forEach(p -> pieces.addAll(
+                java.util.Collections.nCopies(p.count(), p.length().in())));
         pieces.sort(Comparator.reverseOrder());
         List<Double> bars = new ArrayList<>();
-        stock.forEach(s -> bars.addAll(java.util.Collections.nCopies(s.count(), s.length().in())));
+        stock.forEach(s ->
+                bars.addAll(java.util.Collections.nCopies(s.count(), s.length().in())));
         List<List<Double>> on = new ArrayList<>();
         bars.forEach(b -> on.add(new ArrayList<>()));
         double missing = 0;
@@ -89,7 +102,8 @@ class CutListTest {
             CutList list = CutList.of(wanted, stock, Length.in(kerf));
             sound(list, wanted, stock, kerf);
             double[] plain = firstFit(wanted, stock, kerf);
-            double missing = list.missing().stream().mapToDouble(p -> p.length().in()).sum();
+            double missing =
+                    list.missing().stream().mapToDouble(p -> p.length().in()).sum();
             assertThat(missing).isLessThanOrEqualTo(plain[0] + 1e-9);
             if (Math.abs(missing - plain[0]) < 1e-9) {
                 assertThat((double) list.bars().size()).isLessThanOrEqualTo(plain[1]);
@@ -148,32 +162,44 @@ class CutListTest {
     @Test
     void the_last_cut_is_saved_only_where_it_ends_flush() {
         // Three of 24 and two kerfs of .06 are 72.12: two go on 72. On 72.12 the third ends flush.
-        assertThat(CutList.of(List.of(piece(24, 3)), List.of(stock(72, 1)), Length.in(.06)).missing()).hasSize(1);
+        assertThat(CutList.of(List.of(piece(24, 3)), List.of(stock(72, 1)), Length.in(.06))
+                        .missing())
+                .hasSize(1);
         CutList flush = CutList.of(List.of(piece(24, 3)), List.of(stock(72.12, 1)), Length.in(.06));
         assertThat(flush.missing()).isEmpty();
         assertThat(flush.bars().getFirst().left()).isEqualTo(Length.ZERO);
-        assertThat(CutList.of(List.of(piece(24, 3)), List.of(stock(72.15, 1)), Length.in(.06)).missing()).hasSize(1);
+        assertThat(CutList.of(List.of(piece(24, 3)), List.of(stock(72.15, 1)), Length.in(.06))
+                        .missing())
+                .hasSize(1);
     }
 
     @Test
     void of_two_bars_that_do_the_shorter_is_cut() {
         CutList list = CutList.of(List.of(piece(20, 1)), List.of(stock(72, 1), stock(24, 1)), Length.in(.06));
-        assertThat(list.bars()).singleElement().satisfies(b -> assertThat(b.stock()).isEqualTo(Length.in(24)));
+        assertThat(list.bars())
+                .singleElement()
+                .satisfies(b -> assertThat(b.stock()).isEqualTo(Length.in(24)));
     }
 
     @Test
     void what_cannot_be_wanted_is_refused() {
-        assertThatThrownBy(() -> piece(-1, 1)).isInstanceOf(InputException.class).hasMessageContaining("-1 in long");
+        assertThatThrownBy(() -> piece(-1, 1))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("-1 in long");
         assertThatThrownBy(() -> piece(1, 0)).hasMessageContaining("0 pieces");
-        assertThatThrownBy(() -> CutList.of(List.of(), List.of(), Length.ZERO)).hasMessageContaining("No piece is wanted");
-        assertThatThrownBy(() -> CutList.of(List.of(piece(1, 1)), List.of(), Length.in(-.1))).hasMessageContaining("kerf");
+        assertThatThrownBy(() -> CutList.of(List.of(), List.of(), Length.ZERO))
+                .hasMessageContaining("No piece is wanted");
+        assertThatThrownBy(() -> CutList.of(List.of(piece(1, 1)), List.of(), Length.in(-.1)))
+                .hasMessageContaining("kerf");
     }
 
     @Test
     void stock_of_the_wrong_gauge_stops_the_job() {
         GaugeCheck check = new GaugeCheck(Length.in(.050), GaugeCheck.USUAL);
-        assertThat(check.judge(Length.in(.080))).get().satisfies(f -> assertThat(f.message().in(bucina.core.measure.Unit.INCH))
-                .isEqualTo("This stock measures .080 in; .050 in is called for."));
+        assertThat(check.judge(Length.in(.080)))
+                .get()
+                .satisfies(f -> assertThat(f.message().in(bucina.core.measure.Unit.INCH))
+                        .isEqualTo("This stock measures .080 in; .050 in is called for."));
         assertThat(check.judge(Length.in(.0535))).isEmpty();
         assertThat(check.judge(Length.in(.054))).isEmpty();
         assertThat(check.judge(Length.in(.0541))).isPresent();

@@ -37,8 +37,12 @@ class NestingTest {
                     assertThat(a.at().minX()).isNotNegative();
                     assertThat(a.at().maxX()).isLessThanOrEqualTo(sheet.length().nanometres() + 1);
                     assertThat(a.at().maxY()).isLessThanOrEqualTo(sheet.width().nanometres() + 1);
-                    assertThat(!a.blank().grain() || a.at().width() == a.blank().length().nanometres()).isTrue();
-                    sheet.pieces().stream().filter(b -> b != a).forEach(b -> assertThat(apart(a.at(), b.at())).isGreaterThanOrEqualTo(gap - 1));
+                    assertThat(!a.blank().grain()
+                                    || a.at().width() == a.blank().length().nanometres())
+                            .isTrue();
+                    sheet.pieces().stream()
+                            .filter(b -> b != a)
+                            .forEach(b -> assertThat(apart(a.at(), b.at())).isGreaterThanOrEqualTo(gap - 1));
                 }
             }
             assertThat(laid + nest.missing().size()).isEqualTo(wanted.size());
@@ -47,20 +51,26 @@ class NestingTest {
     }
 
     private static double apart(Box a, Box b) {
-        return Math.max(Math.max(a.minX() - b.maxX(), b.minX() - a.maxX()), Math.max(a.minY() - b.maxY(), b.minY() - a.maxY()));
+        return Math.max(
+                Math.max(a.minX() - b.maxX(), b.minX() - a.maxX()), Math.max(a.minY() - b.maxY(), b.minY() - a.maxY()));
     }
 
     @Test
     void a_sheet_is_filled_to_the_edge_and_the_last_piece_needs_no_gap() {
-        Nesting nest = Nesting.of(List.of(blank(11.97, 24, false), blank(11.97, 24, false)), List.of(sheets(24, 24, 1)), Length.in(.06));
+        Nesting nest = Nesting.of(
+                List.of(blank(11.97, 24, false), blank(11.97, 24, false)), List.of(sheets(24, 24, 1)), Length.in(.06));
         assertThat(nest.missing()).isEmpty();
         assertThat(nest.sheets().getFirst().used()).isCloseTo(.9975, org.assertj.core.api.Assertions.within(1e-9));
     }
 
     @Test
     void grain_forbids_the_turn_that_would_fit() {
-        assertThat(Nesting.of(List.of(blank(10, 30, true)), List.of(sheets(36, 12, 1)), Length.ZERO).missing()).hasSize(1);
-        assertThat(Nesting.of(List.of(blank(10, 30, false)), List.of(sheets(36, 12, 1)), Length.ZERO).missing()).isEmpty();
+        assertThat(Nesting.of(List.of(blank(10, 30, true)), List.of(sheets(36, 12, 1)), Length.ZERO)
+                        .missing())
+                .hasSize(1);
+        assertThat(Nesting.of(List.of(blank(10, 30, false)), List.of(sheets(36, 12, 1)), Length.ZERO)
+                        .missing())
+                .isEmpty();
         assertThatThrownBy(() -> blank(0, 3, false)).hasMessageContaining("0 in by 3 in");
     }
 }

@@ -33,27 +33,41 @@ class DunlinTest {
 
     @Test
     void the_spar_row_changes_length_where_cuff_and_doubler_end() {
-        FaceReading upper = derivation.face(build.face("Upper skin").orElseThrow().face().id());
-        List<String> dashes = upper.readings().stream().filter(r -> r.row().name().equals("R1")).map(r -> r.solution().dash()).distinct().toList();
+        FaceReading upper =
+                derivation.face(build.face("Upper skin").orElseThrow().face().id());
+        List<String> dashes = upper.readings().stream()
+                .filter(r -> r.row().name().equals("R1"))
+                .map(r -> r.solution().dash())
+                .distinct()
+                .toList();
         assertThat(dashes).containsExactly("-5", "-4.5", "-3.5");
     }
 
     @Test
     void its_findings_are_the_few_that_were_put_in() {
-        List<Finding> findings = derivation.findings(() -> false).stream().filter(f -> f.level() == Level.ERROR).toList();
-        assertThat(findings).extracting(f ->
-                f.place().hole() + " in " + f.place().layer() + ": " + f.rule() + " " + f.measured().orElseThrow().in()).containsExactly(
-                "R11.4 in Nose rib 8 flange: edge-distance-least 0.2",
-                "R8.1 in Main rib 6 tab: edge-distance-least 0.235",
-                "R8.2 in Main rib 6 tab: edge-distance-least 0.235",
-                "R8.3 in Main rib 6 tab: edge-distance-least 0.235",
-                "R8.4 in Main rib 6 tab: edge-distance-least 0.235");
+        List<Finding> findings = derivation.findings(() -> false).stream()
+                .filter(f -> f.level() == Level.ERROR)
+                .toList();
+        assertThat(findings)
+                .extracting(f -> f.place().hole() + " in " + f.place().layer() + ": " + f.rule() + " "
+                        + f.measured().orElseThrow().in())
+                .containsExactly(
+                        "R11.4 in Nose rib 8 flange: edge-distance-least 0.2",
+                        "R8.1 in Main rib 6 tab: edge-distance-least 0.235",
+                        "R8.2 in Main rib 6 tab: edge-distance-least 0.235",
+                        "R8.3 in Main rib 6 tab: edge-distance-least 0.235",
+                        "R8.4 in Main rib 6 tab: edge-distance-least 0.235");
     }
 
     @Test
     void the_history_covers_several_dates_and_holds_one_correction() {
         Logbook log = DunlinHistory.of(derivation);
-        assertThat(log.entries().stream().flatMap(e -> e.work().stream()).map(w -> w.done().toLocalDate()).distinct().count()).isGreaterThan(8);
+        assertThat(log.entries().stream()
+                        .flatMap(e -> e.work().stream())
+                        .map(w -> w.done().toLocalDate())
+                        .distinct()
+                        .count())
+                .isGreaterThan(8);
         assertThat(log.entries().stream().filter(e -> e.corrects().isPresent())).hasSize(1);
     }
 
@@ -61,8 +75,10 @@ class DunlinTest {
     void every_entry_of_the_history_would_be_accepted_today() {
         Logbook before = Logbook.EMPTY;
         for (LogEntry entry : DunlinHistory.of(derivation).entries()) {
-            new LogCheck(derivation, before).accept(new LogEntry.Draft(entry.corrects(), entry.work(), entry.reason()),
-                    LocalDateTime.parse("2026-11-23T10:00"));
+            new LogCheck(derivation, before)
+                    .accept(
+                            new LogEntry.Draft(entry.corrects(), entry.work(), entry.reason()),
+                            LocalDateTime.parse("2026-11-23T10:00"));
             before = before.plus(entry);
         }
         assertThat(before.entries()).hasSize(32);
@@ -75,15 +91,28 @@ class DunlinTest {
         assertThat(upper.xToward() + " " + upper.yToward()).isEqualTo("outboard aft");
         assertThat(lower.xToward() + " " + lower.yToward()).isEqualTo("outboard forward");
         // The nose of the left half: up on the lower skin seen from below, down on the upper skin seen from above.
-        assertThat(upper.layers().get(1).outline().box().minY()).isEqualTo(-lower.layers().getFirst().outline().box().maxY());
+        assertThat(upper.layers().get(1).outline().box().minY())
+                .isEqualTo(-lower.layers().getFirst().outline().box().maxY());
     }
 
     @Test
     void shows_every_way_of_dressing_and_an_opening() {
-        List<Dress> dresses = build.faces().stream().flatMap(f -> derivation.face(f.face().id()).readings().stream())
-                .flatMap(r -> r.solution().dressing().plies().stream()).map(p -> p.dress()).distinct().toList();
+        List<Dress> dresses = build.faces().stream()
+                .flatMap(f -> derivation.face(f.face().id()).readings().stream())
+                .flatMap(r -> r.solution().dressing().plies().stream())
+                .map(p -> p.dress())
+                .distinct()
+                .toList();
         assertThat(dresses).containsExactlyInAnyOrder(Dress.DIMPLE, Dress.COUNTERSINK, Dress.PLAIN);
-        assertThat(build.face("Lower skin").orElseThrow().face().layers().getFirst().outline().openings()).hasSize(1);
-        assertThat(build.parts().stream().filter(p -> p.name().startsWith("Main rib"))).hasSize(9);
+        assertThat(build.face("Lower skin")
+                        .orElseThrow()
+                        .face()
+                        .layers()
+                        .getFirst()
+                        .outline()
+                        .openings())
+                .hasSize(1);
+        assertThat(build.parts().stream().filter(p -> p.name().startsWith("Main rib")))
+                .hasSize(9);
     }
 }

@@ -39,8 +39,13 @@ class IntakeTest {
     }
 
     private static Drawing.Path box(String layer, double x1, double y1, double x2, double y2) {
-        return new Drawing.Path(layer, List.of(Corner.of(Point.in(x1, y1)), Corner.of(Point.in(x2, y1)), Corner.of(Point.in(x2, y2)), Corner.of(Point.in(x1,
-                y2))),
+        return new Drawing.Path(
+                layer,
+                List.of(
+                        Corner.of(Point.in(x1, y1)),
+                        Corner.of(Point.in(x2, y1)),
+                        Corner.of(Point.in(x2, y2)),
+                        Corner.of(Point.in(x1, y2))),
                 true);
     }
 
@@ -58,37 +63,57 @@ class IntakeTest {
 
     @Test
     void the_fastener_follows_the_size_of_most_holes_of_a_group() {
-        Build build = made(drawing(box("SKIN", 0, 0, 9, 2), hole("A", 1, .098), hole("A", 2, .098), hole("A", 3, .1285), hole("B", 4, .159)), Plans.FLUSH);
+        Build build = made(
+                drawing(
+                        box("SKIN", 0, 0, 9, 2),
+                        hole("A", 1, .098),
+                        hole("A", 2, .098),
+                        hole("A", 3, .1285),
+                        hole("B", 4, .159)),
+                Plans.FLUSH);
         assertThat(groups(build)).extracting(g -> g.fastener().name()).containsExactly("MS20426AD3", "MS20426AD5");
         Row odd = groups(build).getFirst().rows().get(1);
-        assertThat(odd.holes()).singleElement().satisfies(h -> assertThat(h.deviation().orElseThrow().fastener().orElseThrow().name()).isEqualTo("MS20426AD4"));
-        assertThat(build.faces().getFirst().face().layers()).singleElement().satisfies(l -> assertThat(l.thickness()).isEqualTo(Length.in(.025)));
+        assertThat(odd.holes())
+                .singleElement()
+                .satisfies(h -> assertThat(h.deviation()
+                                .orElseThrow()
+                                .fastener()
+                                .orElseThrow()
+                                .name())
+                        .isEqualTo("MS20426AD4"));
+        assertThat(build.faces().getFirst().face().layers())
+                .singleElement()
+                .satisfies(l -> assertThat(l.thickness()).isEqualTo(Length.in(.025)));
     }
 
     @Test
     void punched_holes_are_what_the_holes_have_now_and_large_ones_are_for_hardware() {
-        Build build = made(drawing(hole("A", 1, .067), hole("B", 4, .3)), new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 4));
+        Build build = made(
+                drawing(hole("A", 1, .067), hole("B", 4, .3)), new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 4));
         assertThat(groups(build).getFirst().holes().present()).contains(Length.in(.067));
         assertThat(groups(build).getFirst().fastener().name()).isEqualTo("MS20470AD4");
         assertThat(groups(build).get(1).fastener()).isInstanceOf(Fastener.Hardware.class);
-        Build pulled = made(drawing(new Drawing.Circle("A", Point.in(1, 1), Length.mm(4.1), Optional.empty())), new Fastener.PulledRivet("iso15977",
-                Length.mm(3.2), false));
+        Build pulled = made(
+                drawing(new Drawing.Circle("A", Point.in(1, 1), Length.mm(4.1), Optional.empty())),
+                new Fastener.PulledRivet("iso15977", Length.mm(3.2), false));
         assertThat(groups(pulled).getFirst().fastener().name()).isEqualTo("ISO 15977 4");
     }
 
     @Test
     void labels_are_kept_where_all_are_there_and_differ() {
-        Drawing own = drawing(new Drawing.Circle("HOLES-R7-US_1", Point.in(1, 1), Length.in(.098), Optional.of(12)), new Drawing.Circle("HOLES-R7-US_1",
-                Point.in(2, 1),
-                Length.in(.098), Optional.of(3)));
+        Drawing own = drawing(
+                new Drawing.Circle("HOLES-R7-US_1", Point.in(1, 1), Length.in(.098), Optional.of(12)),
+                new Drawing.Circle("HOLES-R7-US_1", Point.in(2, 1), Length.in(.098), Optional.of(3)));
         Row row = groups(made(own, Plans.FLUSH)).getFirst().rows().getFirst();
         assertThat(row.name()).isEqualTo("R7");
         assertThat(row.holes()).extracting(h -> h.label()).containsExactly(12, 3);
         assertThat(row.nextLabel()).isEqualTo(13);
-        Drawing twice = drawing(new Drawing.Circle("A", Point.in(1, 1), Length.in(.098), Optional.of(1)), new Drawing.Circle("A", Point.in(2, 1),
-                Length.in(.098),
-                Optional.of(1)));
-        assertThat(groups(made(twice, Plans.FLUSH)).getFirst().rows().getFirst().holes()).extracting(h -> h.label()).containsExactly(1, 2);
+        Drawing twice = drawing(
+                new Drawing.Circle("A", Point.in(1, 1), Length.in(.098), Optional.of(1)),
+                new Drawing.Circle("A", Point.in(2, 1), Length.in(.098), Optional.of(1)));
+        assertThat(groups(made(twice, Plans.FLUSH)).getFirst().rows().getFirst().holes())
+                .extracting(h -> h.label())
+                .containsExactly(1, 2);
     }
 
     @Test
@@ -100,40 +125,67 @@ class IntakeTest {
         assertThat(face.layers()).isEqualTo(build.faces().getFirst().face().layers());
         assertThat(face.groups().getLast().code()).isEqualTo("G-1-2");
         assertThat(face.groups().getLast().rows().getFirst().name()).isEqualTo("R2");
-        assertThat(in.onto(build, new Id.Face(3), choices(Plans.FLUSH), true).faces().getFirst().face().layers()).hasSize(4);
+        assertThat(in.onto(build, new Id.Face(3), choices(Plans.FLUSH), true)
+                        .faces()
+                        .getFirst()
+                        .face()
+                        .layers())
+                .hasSize(4);
     }
 
     @Test
     void what_is_left_out_is_said() {
         List<Corner> open = List.of(Corner.of(Point.in(0, 0)), Corner.of(Point.in(1, 1)));
-        Intake in = Intake.of(new Drawing(List.of(new Drawing.Path("A", open, false), new Drawing.Words("A", Point.in(0, 0), Length.mm(2), "NOTE"), hole("A",
-                1, .098),
-                new Drawing.Spot("B", Point.in(3, 3)), hole("C", 5, .8)), List.of("1 SPLINE is left out.")));
-        assertThat(in.sentences()).containsExactly("1 sheet, 2 holes in 2 rows.", "1 SPLINE is left out.", "1 open line is no outline: left out.",
-                "1 text is left out.");
+        Intake in = Intake.of(new Drawing(
+                List.of(
+                        new Drawing.Path("A", open, false),
+                        new Drawing.Words("A", Point.in(0, 0), Length.mm(2), "NOTE"),
+                        hole("A", 1, .098),
+                        new Drawing.Spot("B", Point.in(3, 3)),
+                        hole("C", 5, .8)),
+                List.of("1 SPLINE is left out.")));
+        assertThat(in.sentences())
+                .containsExactly(
+                        "1 sheet, 2 holes in 2 rows.",
+                        "1 SPLINE is left out.",
+                        "1 open line is no outline: left out.",
+                        "1 text is left out.");
     }
 
     @Test
     void nothing_that_can_be_used_and_a_name_that_is_taken_are_refused() {
-        assertThatThrownBy(() -> made(drawing(), Plans.FLUSH)).isInstanceOf(InputException.class).hasMessageContaining("closed outline or circles");
+        assertThatThrownBy(() -> made(drawing(), Plans.FLUSH))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("closed outline or circles");
         Build once = made(drawing(hole("A", 1, .098)), Plans.FLUSH);
-        assertThatThrownBy(() -> Intake.of(drawing(hole("A", 1, .098))).asFace(once, "Face", Unit.INCH, choices(Plans.FLUSH))).hasMessageContaining("already");
+        assertThatThrownBy(() ->
+                        Intake.of(drawing(hole("A", 1, .098))).asFace(once, "Face", Unit.INCH, choices(Plans.FLUSH)))
+                .hasMessageContaining("already");
     }
 
     @Test
     void a_template_says_hand_face_and_directions_where_there_are_no_pages() {
         Build build = Plans.build(8.5);
         Build.FaceRef ref = build.faces().getFirst();
-        var reading = bucina.core.stack.Derivation.of(build, catalogue).face(ref.face().id());
+        var reading = bucina.core.stack.Derivation.of(build, catalogue)
+                .face(ref.face().id());
         List<String> words = new ArrayList<>();
         Template.face(ref, reading).marked().shapes().forEach(s -> {
             if (s instanceof Drawing.Words w) {
                 words.add(w.text());
             }
         });
-        assertThat(words).contains("Top, LEFT HAND", "This side up: seen from above", "to the right: outboard. up: forward", "the bar is 100 mm long", "R1.7");
-        Template strip = Template.strip(ref, ref.face().groups().getFirst().rows().getFirst(), reading);
+        assertThat(words)
+                .contains(
+                        "Top, LEFT HAND",
+                        "This side up: seen from above",
+                        "to the right: outboard. up: forward",
+                        "the bar is 100 mm long",
+                        "R1.7");
+        Template strip =
+                Template.strip(ref, ref.face().groups().getFirst().rows().getFirst(), reading);
         assertThat(strip.xToward()).isEqualTo("R1.19, outboard");
-        assertThat(strip.drawing().box().orElseThrow().width() / 25.4e6).isCloseTo(18 + 2 * 12 / 25.4, org.assertj.core.api.Assertions.within(1e-6));
+        assertThat(strip.drawing().box().orElseThrow().width() / 25.4e6)
+                .isCloseTo(18 + 2 * 12 / 25.4, org.assertj.core.api.Assertions.within(1e-6));
     }
 }

@@ -42,7 +42,9 @@ class CouponTest {
         // −.004 / 2.3835.
         assertThat(deep.deeper().orElseThrow().in()).isCloseTo(-.001678, within(1e-6));
         assertThat(coupon(in(.165, .183, .178), List.of()).state()).isEqualTo(Coupon.State.CUT);
-        assertThatThrownBy(() -> coupon(in(.165), in(.178))).isInstanceOf(InputException.class).hasMessageContaining("on scrap first");
+        assertThatThrownBy(() -> coupon(in(.165), in(.178)))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("on scrap first");
     }
 
     @Test
@@ -79,7 +81,14 @@ class CouponTest {
             for (int k = 0; k < n; k++) {
                 checks[k] = .178 + slope * every * (k + 1);
             }
-            Coupon c = new Coupon(Length.in(.179), Length.in(.004), Length.in(.001), FlushHead.HALF_OF_100, in(.178), in(checks), every);
+            Coupon c = new Coupon(
+                    Length.in(.179),
+                    Length.in(.004),
+                    Length.in(.001),
+                    FlushHead.HALF_OF_100,
+                    in(.178),
+                    in(checks),
+                    every);
             assertThat(Length.nm(c.drift().orElseThrow()).in()).isCloseTo(slope, within(1e-9));
             assertThat(c.next()).isBetween(c.cut() + 1, c.cut() + every);
             if (c.state() == Coupon.State.CUT && c.next() > c.cut() + 1) {

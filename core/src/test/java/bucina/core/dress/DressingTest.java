@@ -38,13 +38,15 @@ class DressingTest {
 
     @Test
     void a_thin_skin_is_dimpled_into_a_nest_and_what_lies_below_stays_plain() {
-        assertThat(dresses(Dressing.workOut(layers(.025, .050, .063), THREE, full))).containsExactly(Dress.DIMPLE, Dress.COUNTERSINK, Dress.PLAIN);
+        assertThat(dresses(Dressing.workOut(layers(.025, .050, .063), THREE, full)))
+                .containsExactly(Dress.DIMPLE, Dress.COUNTERSINK, Dress.PLAIN);
     }
 
     @Test
     void a_nest_too_deep_for_its_sheet_is_dimpled_on() {
         // .036 + .0076 = .0436 is over .040.
-        assertThat(dresses(Dressing.workOut(layers(.025, .040), THREE, full))).containsExactly(Dress.DIMPLE, Dress.DIMPLE);
+        assertThat(dresses(Dressing.workOut(layers(.025, .040), THREE, full)))
+                .containsExactly(Dress.DIMPLE, Dress.DIMPLE);
     }
 
     @ParameterizedTest

@@ -29,15 +29,20 @@ class EditsTest {
     }
 
     private static List<Double> xs(Row row) {
-        return row.holes().stream().map(h -> Math.round(h.at().across().in() * 1e6) / 1e6).toList();
+        return row.holes().stream()
+                .map(h -> Math.round(h.at().across().in() * 1e6) / 1e6)
+                .toList();
     }
 
     @Test
     void moving_holes_changes_nothing_else() {
-        Build moved = HoleEdits.move(build, Set.of(new Id.Hole(1001), new Id.Hole(1003)), 25.4e6, 0).checked();
+        Build moved = HoleEdits.move(build, Set.of(new Id.Hole(1001), new Id.Hole(1003)), 25.4e6, 0)
+                .checked();
         assertThat(xs(row(moved)).subList(0, 4)).containsExactly(2.0, 2.0, 4.0, 4.0);
-        assertThat(moved.faces().getFirst().face().layers()).isSameAs(build.faces().getFirst().face().layers());
-        assertThat(moved.faces().getFirst().face().groups().get(1)).isSameAs(build.faces().getFirst().face().groups().get(1));
+        assertThat(moved.faces().getFirst().face().layers())
+                .isSameAs(build.faces().getFirst().face().layers());
+        assertThat(moved.faces().getFirst().face().groups().get(1))
+                .isSameAs(build.faces().getFirst().face().groups().get(1));
         assertThat(HoleEdits.move(build, Set.of(), 1, 1)).isSameAs(build);
     }
 
@@ -58,7 +63,10 @@ class EditsTest {
 
     @Test
     void a_row_left_with_no_hole_goes() {
-        Build fewer = HoleEdits.delete(build, Set.copyOf(row(build).holes().stream().map(Hole::id).toList())).checked();
+        Build fewer = HoleEdits.delete(
+                        build,
+                        Set.copyOf(row(build).holes().stream().map(Hole::id).toList()))
+                .checked();
         assertThat(fewer.faces().getFirst().face().groups().getFirst().rows()).isEmpty();
     }
 
@@ -68,15 +76,19 @@ class EditsTest {
         List<Row> rows = parted.faces().getFirst().face().groups().getFirst().rows();
         assertThat(rows).extracting(Row::name).containsExactly("R1", "R2");
         assertThat(rows.get(1).holes().getFirst().label()).isEqualTo(6);
-        Build joined = HoleEdits.join(parted, rows.get(0).id(), rows.get(1).id()).checked();
+        Build joined =
+                HoleEdits.join(parted, rows.get(0).id(), rows.get(1).id()).checked();
         assertThat(row(joined).holes()).isEqualTo(row(build).holes());
-        assertThatThrownBy(() -> HoleEdits.split(build, r1, new Id.Hole(1001))).isInstanceOf(InputException.class).hasMessageContaining("first hole");
+        assertThatThrownBy(() -> HoleEdits.split(build, r1, new Id.Hole(1001)))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("first hole");
         assertThatThrownBy(() -> HoleEdits.join(build, r1, r1)).isInstanceOf(InputException.class);
     }
 
     @Test
     void joining_gives_new_labels_where_two_are_alike() {
-        Build two = HoleEdits.addRow(build, new Id.Group(20), List.of(Point.in(19.5, 2), Point.in(19.8, 2))).checked();
+        Build two = HoleEdits.addRow(build, new Id.Group(20), List.of(Point.in(19.5, 2), Point.in(19.8, 2)))
+                .checked();
         List<Row> rows = two.faces().getFirst().face().groups().getFirst().rows();
         Row joined = row(HoleEdits.join(two, rows.get(0).id(), rows.get(1).id()).checked());
         assertThat(joined.holes()).hasSize(21);
@@ -104,31 +116,44 @@ class EditsTest {
     @Test
     void an_edge_moves_square_to_itself_and_its_neighbours_keep_their_direction() {
         // A taper: lower edge level, upper edge from 10 to 8. The right edge moved out by 1 lengthens both.
-        Outline taper = Outline.of(Ring.polygon(List.of(Point.in(0, 0), Point.in(20, 0), Point.in(20, 8), Point.in(0, 10))));
+        Outline taper =
+                Outline.of(Ring.polygon(List.of(Point.in(0, 0), Point.in(20, 0), Point.in(20, 8), Point.in(0, 10))));
         Outline longer = SheetEdits.moved(taper, 1, 25.4e6);
         Box box = longer.box();
         assertThat(box.maxX() / 25.4e6).isCloseTo(21, within(1e-9));
         assertThat(longer.outer().corners().get(2).at().up().in()).isCloseTo(7.9, within(1e-9));
         Outline back = SheetEdits.moved(longer, 1, -25.4e6);
         for (int i = 0; i < 4; i++) {
-            assertThat(back.outer().corners().get(i).at().to(taper.outer().corners().get(i).at()).in()).isCloseTo(0, within(1e-9));
+            assertThat(back.outer()
+                            .corners()
+                            .get(i)
+                            .at()
+                            .to(taper.outer().corners().get(i).at())
+                            .in())
+                    .isCloseTo(0, within(1e-9));
         }
-        Outline clockwise = Outline.of(Ring.polygon(List.of(Point.in(0, 0), Point.in(0, 10), Point.in(20, 10), Point.in(20, 0))));
+        Outline clockwise =
+                Outline.of(Ring.polygon(List.of(Point.in(0, 0), Point.in(0, 10), Point.in(20, 10), Point.in(20, 0))));
         assertThat(SheetEdits.moved(clockwise, 2, 25.4e6).box().maxX() / 25.4e6).isCloseTo(21, within(1e-9));
     }
 
     @Test
     void an_arc_is_not_dragged_as_if_it_were_straight() {
         Outline round = Outline.of(Ring.circle(Point.in(0, 0), bucina.core.measure.Length.in(1)));
-        assertThatThrownBy(() -> SheetEdits.moved(round, 0, 1)).isInstanceOf(InputException.class).hasMessageContaining("arc");
+        assertThatThrownBy(() -> SheetEdits.moved(round, 0, 1))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("arc");
         assertThat(SheetEdits.nearestEdge(round, Point.in(0, 0))).isEqualTo(-1);
     }
 
     @Test
     void a_layer_changes_places_and_is_taken_off_with_what_named_it() {
         Build nearer = SheetEdits.order(build, new Id.Layer(12), true).checked();
-        assertThat(nearer.faces().getFirst().face().layers()).extracting(Layer::name).containsExactly("Doubler", "Skin", "Flange");
-        assertThatThrownBy(() -> SheetEdits.order(build, new Id.Layer(11), true)).hasMessageContaining("nearest");
+        assertThat(nearer.faces().getFirst().face().layers())
+                .extracting(Layer::name)
+                .containsExactly("Doubler", "Skin", "Flange");
+        assertThatThrownBy(() -> SheetEdits.order(build, new Id.Layer(11), true))
+                .hasMessageContaining("nearest");
         Build without = SheetEdits.drop(build, new Id.Layer(12)).checked();
         assertThat(without.faces().getFirst().face().layers()).hasSize(2);
     }

@@ -26,14 +26,28 @@ class GaugeLinesTest {
 
     @Test
     void readings_in_mm_and_inches_with_either_line_end() {
-        assertThat(feed("+0004.52 mm\r\n-0.1785in\n+3 mm\n\n")).hasSize(3).allSatisfy(l -> assertThat(l).isInstanceOf(GaugeLines.Line.Reading.class));
+        assertThat(feed("+0004.52 mm\r\n-0.1785in\n+3 mm\n\n"))
+                .hasSize(3)
+                .allSatisfy(l -> assertThat(l).isInstanceOf(GaugeLines.Line.Reading.class));
         assertThat(((GaugeLines.Line.Reading) got.get(0)).length().mm()).isCloseTo(4.52, within(1e-9));
         assertThat(((GaugeLines.Line.Reading) got.get(1)).length().in()).isCloseTo(-.1785, within(1e-9));
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"4.52 mm", "0004.52 mm", "+4.52", "+4.52 m", "+4.5.2 mm", "+ mm", "+0004.5+0004.52 mm", "hello",
-            "\u0001\u00ff", "+NaN mm", "+1e3 mm"})
+    @ValueSource(
+            strings = {
+                "4.52 mm",
+                "0004.52 mm",
+                "+4.52",
+                "+4.52 m",
+                "+4.5.2 mm",
+                "+ mm",
+                "+0004.5+0004.52 mm",
+                "hello",
+                "\u0001\u00ff",
+                "+NaN mm",
+                "+1e3 mm"
+            })
     void what_is_no_whole_reading_is_said_and_never_read(String text) {
         assertThat(feed(text + "\n")).hasSize(1).first().isInstanceOf(GaugeLines.Line.Garbage.class);
         assertThat(feed("+1.00 mm\n").getLast()).isEqualTo(new GaugeLines.Line.Reading(Length.mm(1)));
@@ -67,14 +81,15 @@ class GaugeLinesTest {
             List<GaugeLines.Line> read = new ArrayList<>();
             GaugeLines fresh = new GaugeLines();
             byte[] bytes = all.toByteArray();
-            for (int at = 0; at < bytes.length;) {
+            for (int at = 0; at < bytes.length; ) {
                 int n = Math.min(bytes.length - at, 1 + random.nextInt(30));
                 fresh.feed(java.util.Arrays.copyOfRange(bytes, at, at + n), n, read::add);
                 at += n;
             }
             assertThat(read).hasSize(40);
             for (int i = 0; i < 40; i++) {
-                assertThat(((GaugeLines.Line.Reading) read.get(i)).length().mm()).isCloseTo(sent.get(i), within(1e-6));
+                assertThat(((GaugeLines.Line.Reading) read.get(i)).length().mm())
+                        .isCloseTo(sent.get(i), within(1e-6));
             }
         }
     }

@@ -43,7 +43,11 @@ class MirrorTest {
         for (int i = 0; i < 30; i++) {
             Group g = odd.faces().get(random.nextInt(4)).face().groups().getFirst();
             List<Hole> holes = g.rows().getFirst().holes();
-            odd = HoleEdits.move(odd, Set.of(holes.get(random.nextInt(holes.size())).id()), random.nextGaussian() * 1e8, random.nextGaussian() * 1e8);
+            odd = HoleEdits.move(
+                    odd,
+                    Set.of(holes.get(random.nextInt(holes.size())).id()),
+                    random.nextGaussian() * 1e8,
+                    random.nextGaussian() * 1e8);
         }
         Assembly moved = odd.assemblies().getFirst();
         assertThat(Mirror.image(Mirror.image(moved))).isEqualTo(moved);
@@ -60,11 +64,14 @@ class MirrorTest {
             var a = derivation.face(first.faces().get(f).id()).readings();
             var b = derivation.face(other.faces().get(f).id()).readings();
             for (int i = 0; i < a.size(); i++) {
-                assertThat(b.get(i).hole().at().x()).isEqualTo(-a.get(i).hole().at().x() + 0.0);
-                assertThat(b.get(i).solution().designation()).isEqualTo(a.get(i).solution().designation());
+                assertThat(b.get(i).hole().at().x())
+                        .isEqualTo(-a.get(i).hole().at().x() + 0.0);
+                assertThat(b.get(i).solution().designation())
+                        .isEqualTo(a.get(i).solution().designation());
                 assertThat(b.get(i).worst()).isEqualTo(a.get(i).worst());
                 for (int l = 0; l < a.get(i).layers().size(); l++) {
-                    assertThat(b.get(i).edge(l).minus(a.get(i).edge(l)).abs().nanometres()).isLessThan(1e-3);
+                    assertThat(b.get(i).edge(l).minus(a.get(i).edge(l)).abs().nanometres())
+                            .isLessThan(1e-3);
                 }
             }
         }
@@ -75,8 +82,23 @@ class MirrorTest {
 
     @Test
     void arcs_bend_the_other_way() {
-        Corner arc = first.faces().getFirst().layers().getFirst().outline().outer().corners().get(1);
-        Corner image = Mirror.image(first).faces().getFirst().layers().getFirst().outline().outer().corners().get(1);
+        Corner arc = first.faces()
+                .getFirst()
+                .layers()
+                .getFirst()
+                .outline()
+                .outer()
+                .corners()
+                .get(1);
+        Corner image = Mirror.image(first)
+                .faces()
+                .getFirst()
+                .layers()
+                .getFirst()
+                .outline()
+                .outer()
+                .corners()
+                .get(1);
         assertThat(image.bulge()).isEqualTo(-arc.bulge()).isNotZero();
     }
 
@@ -87,8 +109,13 @@ class MirrorTest {
         Group ribs = both.group("US-4").orElseThrow().group();
         Hole hole = ribs.rows().getFirst().holes().getFirst();
         Build moved = HoleEdits.move(both, Set.of(hole.id()), 2e6, 1e6);
-        moved = HoleEdits.add(moved, ribs.rows().getFirst().id(), new bucina.core.sheet.Point(hole.at().x(), hole.at().y() + 9e6));
-        assertThat(Hands.differences(moved, twin(moved))).extracting(Hands.Difference::words).anyMatch(w -> w.contains("off the mirror image"))
+        moved = HoleEdits.add(
+                moved,
+                ribs.rows().getFirst().id(),
+                new bucina.core.sheet.Point(hole.at().x(), hole.at().y() + 9e6));
+        assertThat(Hands.differences(moved, twin(moved)))
+                .extracting(Hands.Difference::words)
+                .anyMatch(w -> w.contains("off the mirror image"))
                 .anyMatch(w -> w.contains("lacks hole"));
         Build taken = Hands.takeOver(moved, twin(moved).id()).checked();
         assertThat(Hands.differences(taken, twin(taken))).isEmpty();
@@ -102,22 +129,29 @@ class MirrorTest {
         Hole own = twinRibs.rows().getFirst().holes().getFirst();
         Build odd = HoleEdits.move(both, Set.of(own.id()), 3e6, 0);
         odd = HoleEdits.add(odd, twinRibs.rows().get(1).id(), own.at());
-        Hole extra = odd.group("US-4R").orElseThrow().group().rows().get(1).holes().stream().filter(h -> h.at().equals(own.at())).findFirst().orElseThrow();
+        Hole extra = odd.group("US-4R").orElseThrow().group().rows().get(1).holes().stream()
+                .filter(h -> h.at().equals(own.at()))
+                .findFirst()
+                .orElseThrow();
         odd = Hands.except(odd, twin(odd).id(), extra.id(), "probe on this side");
-        assertThat(Hands.differences(odd, twin(odd)).stream().filter(d -> d.exception().isEmpty())).hasSize(1);
+        assertThat(Hands.differences(odd, twin(odd)).stream()
+                        .filter(d -> d.exception().isEmpty()))
+                .hasSize(1);
         Build taken = Hands.takeOver(odd, twin(odd).id()).checked();
         assertThat(Hands.differences(taken, twin(taken))).singleElement().satisfies(d -> {
             assertThat(d.exception()).contains("probe on this side");
             assertThat(d.words()).contains("on this hand only");
         });
-        assertThatThrownBy(() -> Hands.except(both, twin(both).id(), own.id(), " ")).isInstanceOf(InputException.class);
+        assertThatThrownBy(() -> Hands.except(both, twin(both).id(), own.id(), " "))
+                .isInstanceOf(InputException.class);
     }
 
     @Test
     void a_hole_left_out_on_purpose_is_not_brought_back_and_a_sheet_of_another_gauge_stays() {
         Build both = Mirror.add(build, first.id());
         Group twinRibs = both.group("US-4R").orElseThrow().group();
-        Build odd = HoleEdits.delete(both, Set.of(twinRibs.rows().getFirst().holes().getFirst().id()));
+        Build odd = HoleEdits.delete(
+                both, Set.of(twinRibs.rows().getFirst().holes().getFirst().id()));
         Id missing = Hands.differences(odd, twin(odd)).getFirst().subject();
         odd = Hands.except(odd, twin(odd).id(), missing, "no hole under the antenna");
         var layer = twin(odd).faces().getFirst().layers().get(2);
@@ -131,9 +165,13 @@ class MirrorTest {
     @Test
     void what_has_no_hand_or_has_both_is_refused() {
         Build locker = Locker.build(catalogue.rules());
-        assertThatThrownBy(() -> Mirror.add(locker, locker.assemblies().getFirst().id())).isInstanceOf(InputException.class).hasMessageContaining("no hand");
+        assertThatThrownBy(
+                        () -> Mirror.add(locker, locker.assemblies().getFirst().id()))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("no hand");
         Build both = Mirror.add(build, first.id());
         assertThatThrownBy(() -> Mirror.add(both, first.id())).hasMessageContaining("already");
-        assertThat(Derivation.of(both, catalogue).findings(() -> false).stream().filter(f -> f.level() == Level.ERROR)).hasSize(10);
+        assertThat(Derivation.of(both, catalogue).findings(() -> false).stream().filter(f -> f.level() == Level.ERROR))
+                .hasSize(10);
     }
 }

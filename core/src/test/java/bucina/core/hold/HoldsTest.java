@@ -25,7 +25,10 @@ class HoldsTest {
     private final Build build = Dunlin.build(catalogue.rules());
 
     private List<Holds.Range> ranges(Build b, String face) {
-        return new Holds(b).ranges(Derivation.of(b, catalogue).face(b.face(face).orElseThrow().face().id()).readings());
+        return new Holds(b)
+                .ranges(Derivation.of(b, catalogue)
+                        .face(b.face(face).orElseThrow().face().id())
+                        .readings());
     }
 
     private static Part part(Build b, String name) {
@@ -40,12 +43,14 @@ class HoldsTest {
         assertThat(first.count()).isEqualTo(6);
         assertThat(first.held().parts()).containsExactly("Root cuff");
         assertThat(first.held().underSize()).isTrue();
-        assertThat(first.held().sentence(Unit.INCH)).isEqualTo("Held open for Root cuff, not in place yet. Not drilled past its present size until then.");
+        assertThat(first.held().sentence(Unit.INCH))
+                .isEqualTo("Held open for Root cuff, not in place yet. Not drilled past its present size until then.");
     }
 
     @Test
     void it_is_free_once_the_part_is_in_place() {
-        Build fitted = build.with(part(build, "Root cuff").withFitted(true)).with(part(build, "Trailing edge strip").withFitted(true));
+        Build fitted = build.with(part(build, "Root cuff").withFitted(true))
+                .with(part(build, "Trailing edge strip").withFitted(true));
         assertThat(ranges(fitted, "Upper skin")).isEmpty();
     }
 
@@ -55,23 +60,37 @@ class HoldsTest {
         Build set = Edit.group(build, strip.id(), g -> g.withHoles(HolePlan.NONE.with(Hold.SET, "")));
         assertThat(ranges(set, "Upper skin")).noneMatch(r -> r.group().code().equals("US-3"));
         Build drilled = Edit.group(build, strip.id(), g -> g.withHoles(HolePlan.NONE.with(Hold.DRILL, "")));
-        assertThat(ranges(drilled, "Upper skin")).filteredOn(r -> r.group().code().equals("US-3")).singleElement()
+        assertThat(ranges(drilled, "Upper skin"))
+                .filteredOn(r -> r.group().code().equals("US-3"))
+                .singleElement()
                 .satisfies(r -> assertThat(r.held().underSize()).isFalse());
-        Build open = Edit.group(build, build.group("US-2").orElseThrow().group().id(), g -> g.withHoles(HolePlan.NONE.with(Hold.OPEN,
-                "the tip fairing is fitted")));
-        assertThat(ranges(open, "Upper skin")).filteredOn(r -> r.group().code().equals("US-2")).singleElement()
-                .satisfies(r -> assertThat(r.held().sentence(Unit.INCH)).isEqualTo("Held open by the drawing, until the tip fairing is fitted."));
-        Build sized = Edit.group(build, strip.id(), g -> g.withHoles(new HolePlan(Optional.of(Length.in(.096)), Hold.AUTO, "", Optional.empty())));
-        assertThat(ranges(sized, "Upper skin")).anyMatch(r -> r.held().sentence(Unit.INCH).contains("Not drilled past .096 in until then."));
+        Build open = Edit.group(
+                build,
+                build.group("US-2").orElseThrow().group().id(),
+                g -> g.withHoles(HolePlan.NONE.with(Hold.OPEN, "the tip fairing is fitted")));
+        assertThat(ranges(open, "Upper skin"))
+                .filteredOn(r -> r.group().code().equals("US-2"))
+                .singleElement()
+                .satisfies(r -> assertThat(r.held().sentence(Unit.INCH))
+                        .isEqualTo("Held open by the drawing, until the tip fairing is fitted."));
+        Build sized = Edit.group(
+                build,
+                strip.id(),
+                g -> g.withHoles(new HolePlan(Optional.of(Length.in(.096)), Hold.AUTO, "", Optional.empty())));
+        assertThat(ranges(sized, "Upper skin"))
+                .anyMatch(r -> r.held().sentence(Unit.INCH).contains("Not drilled past .096 in until then."));
     }
 
     @Test
     void a_lap_lifted_for_a_later_sheet_stays_open_as_far_back_as_the_rule_says() {
         Build locker = Locker.build(catalogue.rules());
         List<Holds.Range> held = ranges(locker, "Belly skin lap");
-        assertThat(held).extracting(r -> r.from() + " to " + r.to()).containsExactly("R1.1 to R1.3", "R2.1 to R2.3", "R3.1 to R3.19");
+        assertThat(held)
+                .extracting(r -> r.from() + " to " + r.to())
+                .containsExactly("R1.1 to R1.3", "R2.1 to R2.3", "R3.1 to R3.19");
         assertThat(held.getFirst().held().lap()).contains("Belly skin");
-        // The closing sheet ends at 122 mm; 3 in back is 198.2 mm: holes at 136, 157.25 and 178.5 mm are inside, 199.75 is not.
+        // The closing sheet ends at 122 mm; 3 in back is 198.2 mm: holes at 136, 157.25 and 178.5 mm are inside, 199.75
+        // is not.
         Build farther = locker.withRules(locker.rules().with(bucina.core.rule.RuleKey.LAP_BACK, "4 in", "stiff skin"));
         assertThat(ranges(farther, "Belly skin lap").getFirst().to()).isEqualTo("R1.5");
         Build fitted = locker.with(part(locker, "Closing sheet").withFitted(true));
@@ -81,10 +100,13 @@ class HoldsTest {
     @Test
     void every_hole_of_a_range_is_held_and_no_other_is() {
         for (String face : List.of("Upper skin", "Lower skin", "Main spar web", "Rear spar web")) {
-            List<HoleReading> all = Derivation.of(build, catalogue).face(build.face(face).orElseThrow().face().id()).readings();
+            List<HoleReading> all = Derivation.of(build, catalogue)
+                    .face(build.face(face).orElseThrow().face().id())
+                    .readings();
             Holds holds = new Holds(build);
             long held = all.stream().filter(r -> holds.of(r).isPresent()).count();
-            assertThat(ranges(build, face).stream().mapToInt(Holds.Range::count).sum()).isEqualTo((int) held);
+            assertThat(ranges(build, face).stream().mapToInt(Holds.Range::count).sum())
+                    .isEqualTo((int) held);
         }
     }
 }

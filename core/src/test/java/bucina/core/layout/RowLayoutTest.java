@@ -43,44 +43,61 @@ class RowLayoutTest {
     void a_row_may_run_backward() {
         RowLayout row = row(10, 2, 1.9, Optional.empty(), true);
         assertThat(row.spaces()).isEqualTo(4);
-        assertThat(row.stations()).containsExactly(Length.in(10), Length.in(8), Length.in(6), Length.in(4), Length.in(2));
+        assertThat(row.stations())
+                .containsExactly(Length.in(10), Length.in(8), Length.in(6), Length.in(4), Length.in(2));
     }
 
     @Test
     void limits_of_the_pitch_are_inclusive() {
         // 3 D = .28125; 12 D = 1.125; 24 x .025 = .6 governs where the sheet is thin.
-        assertThat(RowLayout.judge(Length.in(.28125), THREE, Optional.empty(), false, RULES)).isEmpty();
-        assertThat(RowLayout.judge(Length.in(.2812), THREE, Optional.empty(), false, RULES)).extracting(Finding::level).containsExactly(Level.ERROR);
-        assertThat(RowLayout.judge(Length.in(1.125), THREE, Optional.empty(), false, RULES)).isEmpty();
-        assertThat(RowLayout.judge(Length.in(1.126), THREE, Optional.empty(), false, RULES)).extracting(Finding::level).containsExactly(Level.WARNING);
-        assertThat(RowLayout.judge(Length.in(.6), THREE, Optional.of(Length.in(.025)), false, RULES)).isEmpty();
-        assertThat(RowLayout.judge(Length.in(.61), THREE, Optional.of(Length.in(.025)), false, RULES)).extracting(f -> f.required().orElseThrow())
+        assertThat(RowLayout.judge(Length.in(.28125), THREE, Optional.empty(), false, RULES))
+                .isEmpty();
+        assertThat(RowLayout.judge(Length.in(.2812), THREE, Optional.empty(), false, RULES))
+                .extracting(Finding::level)
+                .containsExactly(Level.ERROR);
+        assertThat(RowLayout.judge(Length.in(1.125), THREE, Optional.empty(), false, RULES))
+                .isEmpty();
+        assertThat(RowLayout.judge(Length.in(1.126), THREE, Optional.empty(), false, RULES))
+                .extracting(Finding::level)
+                .containsExactly(Level.WARNING);
+        assertThat(RowLayout.judge(Length.in(.6), THREE, Optional.of(Length.in(.025)), false, RULES))
+                .isEmpty();
+        assertThat(RowLayout.judge(Length.in(.61), THREE, Optional.of(Length.in(.025)), false, RULES))
+                .extracting(f -> f.required().orElseThrow())
                 .containsExactly(Length.in(.6));
     }
 
     @Test
     void a_row_the_drawing_fixes_is_only_noted() {
-        assertThat(row(0, 20, 2, Optional.empty(), true).findings()).extracting(Finding::level).containsExactly(Level.NOTE);
+        assertThat(row(0, 20, 2, Optional.empty(), true).findings())
+                .extracting(Finding::level)
+                .containsExactly(Level.NOTE);
     }
 
     @Test
     void impossible_rows_are_refused() {
-        assertThatThrownBy(() -> row(5, 5, 1, Optional.empty(), false)).isInstanceOf(InputException.class).hasMessageContaining("both at 5 in");
+        assertThatThrownBy(() -> row(5, 5, 1, Optional.empty(), false))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("both at 5 in");
         assertThatThrownBy(() -> row(0, 5, -1, Optional.empty(), false)).hasMessageContaining("pitch must be over 0");
         assertThatThrownBy(() -> row(0, 900_000, .001, Optional.empty(), false)).hasMessageContaining("100000");
     }
 
     @Property
-    void stations_go_evenly_from_first_to_last(@ForAll @DoubleRange(min = -50, max = 50) double first, @ForAll @DoubleRange(min = .3, max = 100) double length,
-                                               @ForAll @DoubleRange(min = .2, max = 10) double pitch) {
+    void stations_go_evenly_from_first_to_last(
+            @ForAll @DoubleRange(min = -50, max = 50) double first,
+            @ForAll @DoubleRange(min = .3, max = 100) double length,
+            @ForAll @DoubleRange(min = .2, max = 10) double pitch) {
         RowLayout row = row(first, first + length, pitch, Optional.empty(), false);
         assertThat(row.stations()).hasSize(row.spaces() + 1);
         assertThat(row.stations().getFirst()).isEqualTo(Length.in(first));
         for (int i = 1; i < row.stations().size(); i++) {
-            assertThat(row.stations().get(i).minus(row.stations().get(i - 1)).in()).isCloseTo(row.pitch().in(), within(1e-9));
+            assertThat(row.stations().get(i).minus(row.stations().get(i - 1)).in())
+                    .isCloseTo(row.pitch().in(), within(1e-9));
         }
         // No other whole number of spaces comes nearer to the wish in spaces.
-        assertThat(Math.abs(row.spaces() - length / pitch)).isLessThanOrEqualTo(Math.max(.5 + 1e-6, 1 - length / pitch));
+        assertThat(Math.abs(row.spaces() - length / pitch))
+                .isLessThanOrEqualTo(Math.max(.5 + 1e-6, 1 - length / pitch));
         boolean good = row.findings().stream().noneMatch(f -> f.level() == Level.ERROR);
         assertThat(good).isEqualTo(row.pitch().atLeast(THREE.times(3)));
     }
@@ -98,9 +115,15 @@ class RowLayoutTest {
 
     @Test
     void an_edge_too_near_already_has_a_negative_trim() {
-        assertThat(TrimLine.of(List.of(Point.in(9.8, 1), Point.in(9.8, 3)), SHEET, Length.in(.25)).largest().in()).isCloseTo(-.05, within(1e-12));
-        assertThat(TrimLine.of(List.of(Point.in(5, 3.5)), SHEET, Length.in(.25)).line()).containsExactly(Point.in(5, 3.75));
-        assertThatThrownBy(() -> TrimLine.of(List.of(Point.in(11, 1)), SHEET, Length.in(.25))).isInstanceOf(InputException.class).hasMessageContaining("11 in");
+        assertThat(TrimLine.of(List.of(Point.in(9.8, 1), Point.in(9.8, 3)), SHEET, Length.in(.25))
+                        .largest()
+                        .in())
+                .isCloseTo(-.05, within(1e-12));
+        assertThat(TrimLine.of(List.of(Point.in(5, 3.5)), SHEET, Length.in(.25)).line())
+                .containsExactly(Point.in(5, 3.75));
+        assertThatThrownBy(() -> TrimLine.of(List.of(Point.in(11, 1)), SHEET, Length.in(.25)))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("11 in");
     }
 
     @Test
@@ -110,7 +133,8 @@ class RowLayoutTest {
         assertThat(trim.largest().in()).isCloseTo(.25, within(1e-9));
         for (Point hole : holes) {
             for (int i = 1; i < trim.line().size(); i++) {
-                assertThat(distance(hole, trim.line().get(i - 1), trim.line().get(i))).isGreaterThanOrEqualTo(.25 * 25.4e6 - 1);
+                assertThat(distance(hole, trim.line().get(i - 1), trim.line().get(i)))
+                        .isGreaterThanOrEqualTo(.25 * 25.4e6 - 1);
             }
         }
     }

@@ -34,13 +34,43 @@ class LogbookTest {
     }
 
     private Work work(int from, int to, String designation, List<Work.Reject> rejects, String explanation) {
-        List<Work.LoggedHole> holes = IntStream.rangeClosed(from, to).mapToObj(i -> new Work.LoggedHole(hole(i).id(), "R1." + i)).toList();
-        return new Work(group.id(), "G-1", holes, holes.size(), designation, Optional.empty(), "M. Oake", DONE, 10, Work.Setup.NONE, List.of(), rejects,
-                explanation, "", List.of());
+        List<Work.LoggedHole> holes = IntStream.rangeClosed(from, to)
+                .mapToObj(i -> new Work.LoggedHole(hole(i).id(), "R1." + i))
+                .toList();
+        return new Work(
+                group.id(),
+                "G-1",
+                holes,
+                holes.size(),
+                designation,
+                Optional.empty(),
+                "M. Oake",
+                DONE,
+                10,
+                Work.Setup.NONE,
+                List.of(),
+                rejects,
+                explanation,
+                "",
+                List.of());
     }
 
     private Work typedWork(int count, List<Work.Reject> rejects) {
-        return new Work(typed.id(), "T-1", List.of(), count, "MS20470AD4-4", Optional.empty(), "M. Oake", DONE, 10, Work.Setup.NONE, List.of(), rejects, "", "",
+        return new Work(
+                typed.id(),
+                "T-1",
+                List.of(),
+                count,
+                "MS20470AD4-4",
+                Optional.empty(),
+                "M. Oake",
+                DONE,
+                10,
+                Work.Setup.NONE,
+                List.of(),
+                rejects,
+                "",
+                "",
                 List.of());
     }
 
@@ -81,10 +111,17 @@ class LogbookTest {
 
     @Test
     void an_entry_is_corrected_once_and_only_if_it_is_there() {
-        Logbook log = with(with(Logbook.EMPTY, LogEntry.Draft.install(work(1, 2, "MS20470AD4-5", List.of(), ""))), LogEntry.Draft.withdraw(1, "x"));
-        assertThatIllegalArgumentException().isThrownBy(() -> with(log, LogEntry.Draft.withdraw(1, "again"))).withMessageContaining("corrected already");
-        assertThatThrownBy(() -> accept(log, LogEntry.Draft.withdraw(1, "again"))).isInstanceOf(InputException.class).hasMessageContaining("corrected already");
-        assertThatThrownBy(() -> accept(log, LogEntry.Draft.withdraw(9, "x"))).hasMessageContaining("entry 9 is not in the log");
+        Logbook log = with(
+                with(Logbook.EMPTY, LogEntry.Draft.install(work(1, 2, "MS20470AD4-5", List.of(), ""))),
+                LogEntry.Draft.withdraw(1, "x"));
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> with(log, LogEntry.Draft.withdraw(1, "again")))
+                .withMessageContaining("corrected already");
+        assertThatThrownBy(() -> accept(log, LogEntry.Draft.withdraw(1, "again")))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("corrected already");
+        assertThatThrownBy(() -> accept(log, LogEntry.Draft.withdraw(9, "x")))
+                .hasMessageContaining("entry 9 is not in the log");
     }
 
     @Test
@@ -102,7 +139,8 @@ class LogbookTest {
     void a_hole_is_not_logged_twice() {
         Logbook log = with(Logbook.EMPTY, LogEntry.Draft.install(work(1, 5, "MS20470AD4-5", List.of(), "")));
         assertThatThrownBy(() -> accept(log, LogEntry.Draft.install(work(5, 6, "MS20470AD4-5", List.of(), ""))))
-                .isInstanceOf(InputException.class).hasMessageContaining("R1.5 is logged as set in entry 1");
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("R1.5 is logged as set in entry 1");
         accept(log, LogEntry.Draft.replace(1, work(1, 6, "MS20470AD4-5", List.of(), ""), "one more"));
     }
 
@@ -110,34 +148,47 @@ class LogbookTest {
     void a_short_or_long_length_or_another_rivet_asks_for_a_word() {
         // Holes 8 and 9 take -5 and -4: the doubler ends between them.
         accept(Logbook.EMPTY, LogEntry.Draft.install(work(7, 8, "MS20470AD4-5", List.of(), "")));
-        assertThatThrownBy(() -> accept(Logbook.EMPTY, LogEntry.Draft.install(work(8, 9, "MS20470AD4-4", List.of(), ""))))
-                .isInstanceOf(InputException.class).hasMessageContaining("-4 is graded short at R1.8").hasMessageContaining("explanation");
+        assertThatThrownBy(
+                        () -> accept(Logbook.EMPTY, LogEntry.Draft.install(work(8, 9, "MS20470AD4-4", List.of(), ""))))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("-4 is graded short at R1.8")
+                .hasMessageContaining("explanation");
         accept(Logbook.EMPTY, LogEntry.Draft.install(work(8, 9, "MS20470AD4-4", List.of(), "drawing calls for it")));
-        assertThatThrownBy(() -> accept(Logbook.EMPTY, LogEntry.Draft.install(work(1, 1, "MS20470AD3-4", List.of(), ""))))
+        assertThatThrownBy(
+                        () -> accept(Logbook.EMPTY, LogEntry.Draft.install(work(1, 1, "MS20470AD3-4", List.of(), ""))))
                 .hasMessageContaining("not the MS20470AD4 of the plan");
     }
 
     @Test
     void work_in_the_future_is_refused() {
         LogEntry.Draft draft = LogEntry.Draft.install(work(1, 1, "MS20470AD4-5", List.of(), ""));
-        assertThatThrownBy(() -> new LogCheck(derivation, Logbook.EMPTY).accept(draft, DONE.minusDays(1))).hasMessageContaining("lies in the future");
+        assertThatThrownBy(() -> new LogCheck(derivation, Logbook.EMPTY).accept(draft, DONE.minusDays(1)))
+                .hasMessageContaining("lies in the future");
     }
 
     @Test
     void a_typed_group_is_counted_down() {
-        Logbook log = with(Logbook.EMPTY, LogEntry.Draft.install(typedWork(7, List.of(new Work.Reject("", 1, Disposition.OPEN, "")))));
+        Logbook log = with(
+                Logbook.EMPTY,
+                LogEntry.Draft.install(typedWork(7, List.of(new Work.Reject("", 1, Disposition.OPEN, "")))));
         assertThat(log.installed(typed)).isEqualTo(6);
-        assertThatThrownBy(() -> accept(log, LogEntry.Draft.install(typedWork(5, List.of())))).hasMessageContaining("has 4 of 10 left");
+        assertThatThrownBy(() -> accept(log, LogEntry.Draft.install(typedWork(5, List.of()))))
+                .hasMessageContaining("has 4 of 10 left");
         accept(log, LogEntry.Draft.install(typedWork(4, List.of())));
     }
 
     @Test
     void a_corrected_entry_gives_back_only_what_was_sound() {
-        Logbook log = with(Logbook.EMPTY, LogEntry.Draft.install(typedWork(7, List.of(new Work.Reject("", 2, Disposition.OPEN, "")))));
+        Logbook log = with(
+                Logbook.EMPTY,
+                LogEntry.Draft.install(typedWork(7, List.of(new Work.Reject("", 2, Disposition.OPEN, "")))));
         assertThat(log.installed(typed)).isEqualTo(5);
         accept(log, LogEntry.Draft.replace(1, typedWork(10, List.of()), "all of them"));
-        assertThatThrownBy(() -> accept(log, LogEntry.Draft.replace(1, typedWork(11, List.of()), "one too many"))).hasMessageContaining("has 10 of 10 left");
-        assertThatIllegalArgumentException().isThrownBy(() -> work(1, 3, "MS20470AD4-5", List.of(new Work.Reject("R1.9", 1, Disposition.OPEN, "")), ""))
+        assertThatThrownBy(() -> accept(log, LogEntry.Draft.replace(1, typedWork(11, List.of()), "one too many")))
+                .hasMessageContaining("has 10 of 10 left");
+        assertThatIllegalArgumentException()
+                .isThrownBy(
+                        () -> work(1, 3, "MS20470AD4-5", List.of(new Work.Reject("R1.9", 1, Disposition.OPEN, "")), ""))
                 .withMessageContaining("R1.9");
     }
 
@@ -146,19 +197,26 @@ class LogbookTest {
         Layer skin = build.face("Top").orElseThrow().face().layers().get(0);
         Layer flange = build.face("Top").orElseThrow().face().layers().get(2);
         Instant at = Instant.parse("2026-11-20T20:00:00Z");
-        Logbook log = new Logbook(List.of(), List.of(new Mark(hole(1).id(), skin.id(), Mark.Side.BOTH, Operation.DEBURRED, at),
-                new Mark(hole(1).id(), skin.id(), Mark.Side.NEAR, Operation.DIMPLED, at), new Mark(hole(1).id(), flange.id(), Mark.Side.BOTH,
-                        Operation.DEBURRED, at)));
+        Logbook log = new Logbook(
+                List.of(),
+                List.of(
+                        new Mark(hole(1).id(), skin.id(), Mark.Side.BOTH, Operation.DEBURRED, at),
+                        new Mark(hole(1).id(), skin.id(), Mark.Side.NEAR, Operation.DIMPLED, at),
+                        new Mark(hole(1).id(), flange.id(), Mark.Side.BOTH, Operation.DEBURRED, at)));
         assertThat(log.state(hole(1), List.of(skin, flange))).isEqualTo(HoleState.DEBURRED);
         assertThat(log.state(hole(1), List.of(skin))).isEqualTo(HoleState.DIMPLED);
     }
 
     @Test
     void an_entry_that_cannot_be_is_refused_with_its_value() {
-        assertThatIllegalArgumentException().isThrownBy(() -> typedWork(0, List.of())).withMessageContaining("count must be over 0, was 0");
-        assertThatIllegalArgumentException().isThrownBy(() -> typedWork(2, List.of(new Work.Reject("", 3, Disposition.LEFT, ""))))
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> typedWork(0, List.of()))
+                .withMessageContaining("count must be over 0, was 0");
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> typedWork(2, List.of(new Work.Reject("", 3, Disposition.LEFT, ""))))
                 .withMessageContaining("3 of 2");
         assertThatIllegalArgumentException().isThrownBy(() -> new Work.Reading(Length.ZERO, Length.in(.05)));
-        assertThatIllegalArgumentException().isThrownBy(() -> new LogEntry(1, Instant.EPOCH, Optional.empty(), Optional.empty(), ""));
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> new LogEntry(1, Instant.EPOCH, Optional.empty(), Optional.empty(), ""));
     }
 }

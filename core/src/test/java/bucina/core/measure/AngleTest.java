@@ -22,7 +22,9 @@ class AngleTest {
     @ParameterizedTest
     @ValueSource(strings = {"", "flat", "1 rad", "NaN"})
     void refuses_the_rest(String text) {
-        assertThatThrownBy(() -> Angle.parse(text)).isInstanceOf(InputException.class).hasMessageContaining("write degrees");
+        assertThatThrownBy(() -> Angle.parse(text))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("write degrees");
     }
 
     @Test

@@ -16,8 +16,14 @@ import org.junit.jupiter.api.Test;
 class OpeningTest {
 
     private static final RuleSet RULES = CatalogueReader.shippedRules();
-    private static final StepDrill DRILL = new StepDrill("Bench", List.of(Length.fraction(1, 8), Length.fraction(1, 4), Length.fraction(3, 8),
-            Length.fraction(1, 2), Length.fraction(5, 8)));
+    private static final StepDrill DRILL = new StepDrill(
+            "Bench",
+            List.of(
+                    Length.fraction(1, 8),
+                    Length.fraction(1, 4),
+                    Length.fraction(3, 8),
+                    Length.fraction(1, 2),
+                    Length.fraction(5, 8)));
 
     @Test
     void the_step_to_stop_at_is_counted_from_the_tip() {
@@ -25,7 +31,8 @@ class OpeningTest {
         assertThat(DRILL.stop(Length.in(.49))).contains(new StepDrill.Stop(3, Length.fraction(3, 8)));
         assertThat(DRILL.stop(Length.in(2))).contains(new StepDrill.Stop(5, Length.fraction(5, 8)));
         assertThat(DRILL.stop(Length.in(.1))).isEmpty();
-        assertThatThrownBy(() -> new StepDrill("Bent", List.of(Length.in(.2), Length.in(.1)))).isInstanceOf(InputException.class)
+        assertThatThrownBy(() -> new StepDrill("Bent", List.of(Length.in(.2), Length.in(.1))))
+                .isInstanceOf(InputException.class)
                 .hasMessageContaining("Step 2");
         assertThatThrownBy(() -> new StepDrill("None", List.of())).hasMessageContaining("no steps");
     }
@@ -36,17 +43,30 @@ class OpeningTest {
         // Land 3 t = .096: centre .596 from the tangent. Rivet 1/8 universal: 2 D = .25: centre .75 away.
         assertThat(hole.tangentNearest(RULES).in()).isCloseTo(.596, within(1e-9));
         assertThat(hole.rivetNearest(RULES, Length.fraction(1, 8), false).in()).isCloseTo(.75, within(1e-9));
-        assertThat(hole.findings(RULES, Optional.of(Length.in(.596)), Optional.empty(), Optional.of(new Opening.Rivet(Length.in(.75), Length.fraction(1, 8),
-                false)))).isEmpty();
-        assertThat(hole.findings(RULES, Optional.of(Length.in(.595)), Optional.of(Length.in(.5)), Optional.of(new Opening.Rivet(Length.in(.75),
-                Length.fraction(1, 8), true)))).extracting(Finding::rule).containsExactly("opening-near-tangent", "opening-near-edge", "opening-near-rivet");
+        assertThat(hole.findings(
+                        RULES,
+                        Optional.of(Length.in(.596)),
+                        Optional.empty(),
+                        Optional.of(new Opening.Rivet(Length.in(.75), Length.fraction(1, 8), false))))
+                .isEmpty();
+        assertThat(hole.findings(
+                        RULES,
+                        Optional.of(Length.in(.595)),
+                        Optional.of(Length.in(.5)),
+                        Optional.of(new Opening.Rivet(Length.in(.75), Length.fraction(1, 8), true))))
+                .extracting(Finding::rule)
+                .containsExactly("opening-near-tangent", "opening-near-edge", "opening-near-rivet");
     }
 
     @Test
     void sharp_corners_are_found_and_impossible_ones_refused() {
-        assertThat(new Opening(Length.in(2), Optional.of(Length.in(.06)), Length.in(.032)).findings(RULES, Optional.empty(), Optional.empty(),
-                Optional.empty())).extracting(Finding::rule).containsExactly("corner-too-sharp");
-        assertThatThrownBy(() -> new Opening(Length.in(1), Optional.of(Length.in(.6)), Length.in(.032))).hasMessageContaining("corner radius is .6 in");
-        assertThatThrownBy(() -> new Opening(Length.ZERO, Optional.empty(), Length.in(.032))).hasMessageContaining("0 in across");
+        assertThat(new Opening(Length.in(2), Optional.of(Length.in(.06)), Length.in(.032))
+                        .findings(RULES, Optional.empty(), Optional.empty(), Optional.empty()))
+                .extracting(Finding::rule)
+                .containsExactly("corner-too-sharp");
+        assertThatThrownBy(() -> new Opening(Length.in(1), Optional.of(Length.in(.6)), Length.in(.032)))
+                .hasMessageContaining("corner radius is .6 in");
+        assertThatThrownBy(() -> new Opening(Length.ZERO, Optional.empty(), Length.in(.032)))
+                .hasMessageContaining("0 in across");
     }
 }

@@ -32,19 +32,30 @@ class PanelTest {
     private final Build empty = new Build("New", "Dunlin", catalogue.rules(), 1, List.of(), List.of(), Map.of());
 
     private static PanelPlan plan(String name, double sparTip, double... ribs) {
-        Outline taper = Outline.of(Ring.polygon(List.of(Point.in(0, 0), Point.in(48, 0), Point.in(48, 16), Point.in(0, 20))));
+        Outline taper =
+                Outline.of(Ring.polygon(List.of(Point.in(0, 0), Point.in(48, 0), Point.in(48, 16), Point.in(0, 20))));
         PanelPlan.Flange spar = new PanelPlan.Flange(Length.in(.75), Length.in(.04));
         PanelPlan.Flange rib = new PanelPlan.Flange(Length.in(.64), Length.in(.032));
         List<PanelPlan.Rib> list = new ArrayList<>();
         for (double x : ribs) {
             list.add(new PanelPlan.Rib("Rib " + (list.size() + 1), Length.in(x), rib));
         }
-        return new PanelPlan(name, Hand.LEFT, Unit.INCH, "from outside", "outboard", "forward", new PanelPlan.Sheet(taper, Length.in(.032)),
+        return new PanelPlan(
+                name,
+                Hand.LEFT,
+                Unit.INCH,
+                "from outside",
+                "outboard",
+                "forward",
+                new PanelPlan.Sheet(taper, Length.in(.032)),
                 Material.parse("2024-T3"),
-                List.of(new PanelPlan.Spar("Spar 1", Length.in(2.5), Length.in(2.5), spar), new PanelPlan.Spar("Spar 2", Length.in(14), Length.in(sparTip),
-                        spar)), list,
-                List.of(new PanelPlan.Doubler("Doubler", Point.in(.1, 1.9), Point.in(12, 3.1), Length.in(.04))), new Fastener.SolidRivet(HeadStyle.FLUSH,
-                        "AD", 3), "",
+                List.of(
+                        new PanelPlan.Spar("Spar 1", Length.in(2.5), Length.in(2.5), spar),
+                        new PanelPlan.Spar("Spar 2", Length.in(14), Length.in(sparTip), spar)),
+                list,
+                List.of(new PanelPlan.Doubler("Doubler", Point.in(.1, 1.9), Point.in(12, 3.1), Length.in(.04))),
+                new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", 3),
+                "",
                 Length.in(.75));
     }
 
@@ -62,9 +73,11 @@ class PanelTest {
     @Test
     void every_hole_lies_on_the_centre_line_of_the_flange_it_goes_through_and_the_doubler_is_a_layer() {
         Build made = Panel.add(empty, plan("Upper skin", 11, 1.5, 12.5, 24, 35.5, 46.5));
-        List<HoleReading> readings = Derivation.of(made, catalogue).face(Panel.face(made).id()).readings();
+        List<HoleReading> readings =
+                Derivation.of(made, catalogue).face(Panel.face(made).id()).readings();
         assertThat(readings).allSatisfy(r -> assertThat(r.layers()).hasSizeBetween(2, 3));
-        assertThat(readings.stream().filter(r -> r.layers().size() == 3)).allSatisfy(r -> assertThat(r.layers().get(1).name()).isEqualTo("Doubler"))
+        assertThat(readings.stream().filter(r -> r.layers().size() == 3))
+                .allSatisfy(r -> assertThat(r.layers().get(1).name()).isEqualTo("Doubler"))
                 .isNotEmpty();
     }
 
@@ -72,16 +85,21 @@ class PanelTest {
     void two_panels_in_one_build_keep_their_codes_apart() {
         Build two = Panel.add(Panel.add(empty, plan("Upper skin", 11, 12.5, 24)), plan("Under side", 11, 12.5, 24));
         assertThat(two.assemblies()).hasSize(2);
-        assertThat(two.faces().get(1).face().groups().getFirst().code()).isNotEqualTo(two.faces().get(0).face().groups().getFirst().code());
+        assertThat(two.faces().get(1).face().groups().getFirst().code())
+                .isNotEqualTo(two.faces().get(0).face().groups().getFirst().code());
     }
 
     @Test
     void what_does_not_fit_is_said_with_the_name_and_the_place() {
-        assertThatThrownBy(() -> Panel.add(empty, plan("Upper skin", 17, 12.5))).isInstanceOf(InputException.class)
+        assertThatThrownBy(() -> Panel.add(empty, plan("Upper skin", 17, 12.5)))
+                .isInstanceOf(InputException.class)
                 .hasMessageContaining("Spar 2 leaves the skin");
-        assertThatThrownBy(() -> Panel.add(empty, plan("Upper skin", 11, 60))).isInstanceOf(InputException.class).hasMessageContaining("Rib 1 at 60 in");
+        assertThatThrownBy(() -> Panel.add(empty, plan("Upper skin", 11, 60)))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("Rib 1 at 60 in");
         Build made = Panel.add(empty, plan("Upper skin", 11, 12.5));
         assertThatThrownBy(() -> Panel.add(made, plan("Upper skin", 11, 12.5))).hasMessageContaining("already");
-        assertThatThrownBy(() -> new PanelPlan.Flange(Length.in(.05), Length.in(.04))).isInstanceOf(InputException.class);
+        assertThatThrownBy(() -> new PanelPlan.Flange(Length.in(.05), Length.in(.04)))
+                .isInstanceOf(InputException.class);
     }
 }

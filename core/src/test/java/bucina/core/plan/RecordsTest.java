@@ -60,8 +60,12 @@ class RecordsTest {
         refuses(() -> new Deviation(Optional.of(Length.ZERO), Optional.empty(), Optional.empty(), "egged"), "over 0");
         Group group = Plans.group(20, "G-1", Plans.FLUSH, List.of());
         Hole plain = new Hole(new Id.Hole(1), 1, Point.in(1, 1), Optional.empty());
-        Hole odd = new Hole(new Id.Hole(2), 2, Point.in(1, 1), Optional.of(new Deviation(Optional.empty(), Optional.of(Plans.UNIVERSAL),
-                Optional.of(Preparation.NONE), "access")));
+        Hole odd = new Hole(
+                new Id.Hole(2),
+                2,
+                Point.in(1, 1),
+                Optional.of(new Deviation(
+                        Optional.empty(), Optional.of(Plans.UNIVERSAL), Optional.of(Preparation.NONE), "access")));
         assertThat(group.fastenerAt(plain)).isEqualTo(Plans.FLUSH);
         assertThat(group.fastenerAt(odd)).isEqualTo(Plans.UNIVERSAL);
         assertThat(group.preparationAt(plain)).isEqualTo(Preparation.AUTO);
@@ -74,8 +78,20 @@ class RecordsTest {
         refuses(() -> new TypedStack(List.of(Length.in(.03)), 0), "was 0");
         refuses(() -> new TypedStack(List.of(Length.in(-.03)), 1), "thicker than 0");
         Group typed = Plans.typed(20, "T-1", 5, .03, .04);
-        refuses(() -> new Group(typed.id(), "T-1", "x", typed.fastener(), false, Preparation.NONE, "", List.of(Plans.row(100, "R1", 1, 2)), typed.typed(),
-                Set.of(), Set.of()), "give one of them");
+        refuses(
+                () -> new Group(
+                        typed.id(),
+                        "T-1",
+                        "x",
+                        typed.fastener(),
+                        false,
+                        Preparation.NONE,
+                        "",
+                        List.of(Plans.row(100, "R1", 1, 2)),
+                        typed.typed(),
+                        Set.of(),
+                        Set.of()),
+                "give one of them");
         assertThat(typed.count()).isEqualTo(5);
     }
 
@@ -84,15 +100,23 @@ class RecordsTest {
         refuses(() -> new Hole(new Id.Hole(1), 0, Point.in(0, 0), Optional.empty()), "label must be over 0");
         Row row = Plans.row(100, "R7", 1, 4);
         assertThat(row.label(row.holes().getLast())).isEqualTo("R7.4");
-        Face face = Plans.face(Plans.layers(8), List.of(Plans.group(20, "G-1", Plans.FLUSH, List.of(row)), Plans.typed(21, "T-1", 5, .03)));
+        Face face = Plans.face(
+                Plans.layers(8),
+                List.of(Plans.group(20, "G-1", Plans.FLUSH, List.of(row)), Plans.typed(21, "T-1", 5, .03)));
         assertThat(face.count()).isEqualTo(9);
     }
 
     @Test
     void stock_is_not_negative() {
         Build build = Plans.build(8);
-        Build owing = new Build(build.name(), build.aircraft(), build.rules(), build.nextId(), build.parts(), build.assemblies(), java.util.Map.of("AN4-5A",
-                -1));
+        Build owing = new Build(
+                build.name(),
+                build.aircraft(),
+                build.rules(),
+                build.nextId(),
+                build.parts(),
+                build.assemblies(),
+                java.util.Map.of("AN4-5A", -1));
         refuses(owing::checked, "AN4-5A");
     }
 
@@ -117,21 +141,28 @@ class RecordsTest {
         Instant at = Instant.parse("2026-11-25T10:00:00Z");
         refuses(() -> new IndexMark(new Id.Index(1), new Id.Part(2), " ", at), "1 to 500 characters, was 1");
         refuses(() -> new IndexMark(new Id.Index(1), new Id.Part(2), "x".repeat(501), at), "was 501");
-        refuses(() -> new FitReading(new Id.Fit(1), new Id.Face(2), FitReading.Kind.SQUARE, false, List.of(1.0), at), "square has 2 figures");
-        refuses(() -> new FitReading(new Id.Fit(1), new Id.Face(2), FitReading.Kind.LEVEL, false, List.of(Double.NaN), at), "level has 1 figure");
+        refuses(
+                () -> new FitReading(new Id.Fit(1), new Id.Face(2), FitReading.Kind.SQUARE, false, List.of(1.0), at),
+                "square has 2 figures");
+        refuses(
+                () -> new FitReading(
+                        new Id.Fit(1), new Id.Face(2), FitReading.Kind.LEVEL, false, List.of(Double.NaN), at),
+                "level has 1 figure");
         IndexMark first = new IndexMark(new Id.Index(1), new Id.Part(2), "OUTBD", at);
         IndexMark second = new IndexMark(new Id.Index(2), new Id.Part(2), "RIB 4", at);
         Workshop shop = Workshop.NONE.with(first).with(second);
         assertThat(shop.index()).containsExactly(second);
         assertThat(shop.mark(new Id.Part(2))).contains(second);
         assertThat(shop.unmarked(new Id.Part(2)).index()).isEmpty();
-        FitReading before = new FitReading(new Id.Fit(3), new Id.Face(2), FitReading.Kind.LEVEL, false, List.of(.1), at);
+        FitReading before =
+                new FitReading(new Id.Fit(3), new Id.Face(2), FitReading.Kind.LEVEL, false, List.of(.1), at);
         FitReading again = new FitReading(new Id.Fit(4), new Id.Face(2), FitReading.Kind.LEVEL, false, List.of(.2), at);
         FitReading after = new FitReading(new Id.Fit(5), new Id.Face(2), FitReading.Kind.LEVEL, true, List.of(.3), at);
         shop = shop.with(before).with(after).with(again);
         assertThat(shop.readings()).containsExactly(again, after);
         assertThat(shop.reading(new Id.Face(2), FitReading.Kind.LEVEL, false)).contains(again);
-        assertThat(shop.without(new Id.Face(2), FitReading.Kind.LEVEL, false).readings()).containsExactly(after);
+        assertThat(shop.without(new Id.Face(2), FitReading.Kind.LEVEL, false).readings())
+                .containsExactly(after);
         assertThat(shop.reading(new Id.Face(3), FitReading.Kind.LEVEL, false)).isEmpty();
     }
 }

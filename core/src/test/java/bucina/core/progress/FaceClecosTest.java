@@ -51,11 +51,20 @@ class FaceClecosTest {
         List<Layer> layers = new ArrayList<>();
         int sheets = 2 + random.nextInt(4);
         for (int i = 0; i < sheets; i++) {
-            Part part = new Part(new Id.Part(id++), "Part " + i, Material.parse("2024-T3"), i, i < sheets - 1 || random.nextBoolean());
+            Part part = new Part(
+                    new Id.Part(id++),
+                    "Part " + i,
+                    Material.parse("2024-T3"),
+                    i,
+                    i < sheets - 1 || random.nextBoolean());
             parts.add(part);
             double from = i == 0 ? -1 : random.nextInt(3) * 20 - 1;
-            layers.add(new Layer(new Id.Layer(id++), part.id(), "Sheet " + i, Length.in(.025 + .01 * random.nextInt(5)), Outline.rectangle(Point.in(from, -1),
-                    Point.in(200, 12))));
+            layers.add(new Layer(
+                    new Id.Layer(id++),
+                    part.id(),
+                    "Sheet " + i,
+                    Length.in(.025 + .01 * random.nextInt(5)),
+                    Outline.rectangle(Point.in(from, -1), Point.in(200, 12))));
         }
         List<Group> groups = new ArrayList<>();
         for (int r = 0; r < rows; r++) {
@@ -66,11 +75,35 @@ class FaceClecosTest {
             }
             Row row = new Row(new Id.Row(id++), "R" + r, n + 1, holes);
             Fastener rivet = new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 3 + random.nextInt(3));
-            groups.add(new Group(new Id.Group(id++), "G-" + r, "G", rivet, false, Preparation.NONE, "", List.of(row), Optional.empty(), Set.of(), Set.of()));
+            groups.add(new Group(
+                    new Id.Group(id++),
+                    "G-" + r,
+                    "G",
+                    rivet,
+                    false,
+                    Preparation.NONE,
+                    "",
+                    List.of(row),
+                    Optional.empty(),
+                    Set.of(),
+                    Set.of()));
         }
-        Face face = new Face(new Id.Face(3), "Top", "from above", "outboard", random.nextBoolean() ? "forward" : "aft", layers, groups);
-        return new Build("Test", "Dunlin", catalogue.rules(), id, parts, List.of(new Assembly(new Id.Assembly(2), "A", Hand.LEFT, Unit.INCH, List.of(), List.of(
-                face))), Map.of());
+        Face face = new Face(
+                new Id.Face(3),
+                "Top",
+                "from above",
+                "outboard",
+                random.nextBoolean() ? "forward" : "aft",
+                layers,
+                groups);
+        return new Build(
+                "Test",
+                "Dunlin",
+                catalogue.rules(),
+                id,
+                parts,
+                List.of(new Assembly(new Id.Assembly(2), "A", Hand.LEFT, Unit.INCH, List.of(), List.of(face))),
+                Map.of());
     }
 
     @Test
@@ -87,10 +120,13 @@ class FaceClecosTest {
             for (String size : List.of("3/32", "1/8", "5/32")) {
                 bins.put("cleco " + size, big ? 1000 : 1 + random.nextInt(60));
             }
-            Optional<Mode> mode = random.nextInt(5) == 0 ? Optional.empty() : Optional.of(Mode.values()[random.nextInt(4)]);
+            Optional<Mode> mode =
+                    random.nextInt(5) == 0 ? Optional.empty() : Optional.of(Mode.values()[random.nextInt(4)]);
             int nearest = 1 + random.nextInt(4);
-            FaceClecos plan = FaceClecos.of(derivation.face(new Id.Face(3)), holds, catalogue.clecos(), bins, mode, nearest);
-            assertThat(plan.rows()).hasSize(build.faces().getFirst().face().groups().size());
+            FaceClecos plan =
+                    FaceClecos.of(derivation.face(new Id.Face(3)), holds, catalogue.clecos(), bins, mode, nearest);
+            assertThat(plan.rows())
+                    .hasSize(build.faces().getFirst().face().groups().size());
             Map<String, Integer> out = new HashMap<>();
             Map<String, Integer> peaks = new HashMap<>();
             for (FaceClecos.RowPlan row : plan.rows()) {
@@ -106,16 +142,25 @@ class FaceClecosTest {
                     int peak = walk(one, row.holes().size(), nearest, bins.get(bin) - kept);
                     peaks.merge(bin, kept + Math.max(peak, row.stay().size()), Math::max);
                     met += one.moves() == one.bound() ? 1 : 0;
-                    assertThat(!big || one.moves() <= 1.1 * one.bound()).as("%d placed, bound %d", one.moves(), one.bound()).isTrue();
+                    assertThat(!big || one.moves() <= 1.1 * one.bound())
+                            .as("%d placed, bound %d", one.moves(), one.bound())
+                            .isTrue();
                 }
-                assertThat(row.stay()).doesNotHaveDuplicates().allMatch(h -> h >= 1 && h <= row.holes().size());
+                assertThat(row.stay())
+                        .doesNotHaveDuplicates()
+                        .allMatch(h -> h >= 1 && h <= row.holes().size());
                 assertThat(kept + row.stay().size()).isLessThanOrEqualTo(bins.get(bin));
                 out.put(bin, kept + row.stay().size());
                 rivet(row, holds);
             }
-            plan.sizes().forEach(u -> assertThat(u.peak()).isGreaterThanOrEqualTo(peaks.getOrDefault(u.size().bin(), 0)));
-            plan.sizes().stream().filter(u -> peaks.containsKey(u.size().bin())).forEach(u -> assertThat(u.peak()).isEqualTo(peaks.get(u.size().bin()))
-                    .isLessThanOrEqualTo(u.bin()));
+            plan.sizes()
+                    .forEach(u -> assertThat(u.peak())
+                            .isGreaterThanOrEqualTo(peaks.getOrDefault(u.size().bin(), 0)));
+            plan.sizes().stream()
+                    .filter(u -> peaks.containsKey(u.size().bin()))
+                    .forEach(u -> assertThat(u.peak())
+                            .isEqualTo(peaks.get(u.size().bin()))
+                            .isLessThanOrEqualTo(u.bin()));
         }
         assertThat(short0).isBetween(50, 4000);
         assertThat(lifted).isGreaterThan(50);
@@ -134,8 +179,12 @@ class FaceClecosTest {
             for (int h : wave.drill()) {
                 assertThat(in).doesNotContain(h);
                 assertThat(drilled.add(h)).isTrue();
-                assertThat(h == 1 || in.stream().anyMatch(c -> c < h && c >= h - nearest)).as("before %d: %s", h, in).isTrue();
-                assertThat(h == n || in.stream().anyMatch(c -> c > h && c <= h + nearest)).as("after %d: %s", h, in).isTrue();
+                assertThat(h == 1 || in.stream().anyMatch(c -> c < h && c >= h - nearest))
+                        .as("before %d: %s", h, in)
+                        .isTrue();
+                assertThat(h == n || in.stream().anyMatch(c -> c > h && c <= h + nearest))
+                        .as("after %d: %s", h, in)
+                        .isTrue();
             }
             wave.remove().forEach(h -> assertThat(in.remove(h)).isTrue());
         }
@@ -152,7 +201,9 @@ class FaceClecosTest {
             step.pull().forEach(h -> assertThat(in.remove(h)).isTrue());
             step.place().forEach(h -> assertThat(in.add(h)).isTrue());
             for (int h : step.set()) {
-                assertThat(holds.of(row.holes().get(h - 1))).as("hole %d is held", h).isEmpty();
+                assertThat(holds.of(row.holes().get(h - 1)))
+                        .as("hole %d is held", h)
+                        .isEmpty();
                 assertThat(in).doesNotContain(h);
                 assertThat(set.add(h)).isTrue();
                 assertThat(h == 1 || in.contains(h - 1) || set.contains(h - 1)).isTrue();
@@ -160,8 +211,10 @@ class FaceClecosTest {
             }
         }
         for (int h = 1; h <= n; h++) {
-            assertThat(set.contains(h)).isNotEqualTo(holds.of(row.holes().get(h - 1)).isPresent());
-            assertThat(in.contains(h)).isEqualTo(holds.of(row.holes().get(h - 1)).isPresent());
+            assertThat(set.contains(h))
+                    .isNotEqualTo(holds.of(row.holes().get(h - 1)).isPresent());
+            assertThat(in.contains(h))
+                    .isEqualTo(holds.of(row.holes().get(h - 1)).isPresent());
         }
     }
 }

@@ -48,8 +48,12 @@ class FaceLocateTest {
             every = step.every();
             for (HoleReading hole : step.holes()) {
                 assertThat(in.add(hole.label())).as(hole.label()).isTrue();
-                String bin = ClecoSize.of(catalogue.clecos(), hole.solution().hole()).orElseThrow().bin();
-                assertThat(used.merge(bin, 1, Integer::sum)).as(hole.label()).isLessThanOrEqualTo(bins.getOrDefault(bin, 100_000));
+                String bin = ClecoSize.of(catalogue.clecos(), hole.solution().hole())
+                        .orElseThrow()
+                        .bin();
+                assertThat(used.merge(bin, 1, Integer::sum))
+                        .as(hole.label())
+                        .isLessThanOrEqualTo(bins.getOrDefault(bin, 100_000));
             }
         }
         plan.sizes().forEach((size, n) -> assertThat(used.get(size.bin())).isEqualTo(n));
@@ -71,7 +75,9 @@ class FaceLocateTest {
                     bins.put("cleco " + size, random.nextInt(160));
                 }
             }
-            Optional<Mode> mode = random.nextInt(5) == 0 ? Optional.empty() : Optional.of(Mode.values()[random.nextInt(Mode.values().length)]);
+            Optional<Mode> mode = random.nextInt(5) == 0
+                    ? Optional.empty()
+                    : Optional.of(Mode.values()[random.nextInt(Mode.values().length)]);
             FaceLocate plan = locate(faces.get(random.nextInt(faces.size())), bins, mode);
             walk(plan, bins);
             thin += plan.dense() > plan.wanted() || plan.dense() == 0 ? 1 : 0;
@@ -86,13 +92,23 @@ class FaceLocateTest {
         assertThat(plan.dense()).isEqualTo(2);
         // The corners of the holes: root and tip ends of the nose and trailing edge lines.
         assertThat(plan.steps().getLast().why()).startsWith("corners last");
-        assertThat(plan.steps().getLast().holes()).extracting(HoleReading::label).contains("R3.1", "R3.39");
+        assertThat(plan.steps().getLast().holes())
+                .extracting(HoleReading::label)
+                .contains("R3.1", "R3.39");
         assertThat(plan.steps().getFirst().every()).isEqualTo(8);
         // R1 has 48 holes: its middle is the 24th, and the first wave takes every eighth from there.
-        List<String> first = plan.steps().stream().filter(s -> s.every() == 8).flatMap(s -> s.holes().stream()).map(HoleReading::label).filter(l ->
-                l.startsWith("R1.")).toList();
+        List<String> first = plan.steps().stream()
+                .filter(s -> s.every() == 8)
+                .flatMap(s -> s.holes().stream())
+                .map(HoleReading::label)
+                .filter(l -> l.startsWith("R1."))
+                .toList();
         assertThat(first).containsExactlyInAnyOrder("R1.8", "R1.16", "R1.24", "R1.32", "R1.40", "R1.48");
-        assertThat(plan.steps().stream().flatMap(s -> s.holes().stream()).filter(h -> h.row().name().equals("R1")).count()).isEqualTo(24);
+        assertThat(plan.steps().stream()
+                        .flatMap(s -> s.holes().stream())
+                        .filter(h -> h.row().name().equals("R1"))
+                        .count())
+                .isEqualTo(24);
     }
 
     @Test
@@ -100,8 +116,13 @@ class FaceLocateTest {
         FaceReading face = face("Lower skin");
         FaceLocate plan = locate(face, Map.of(), Optional.of(Mode.NOSE_FIRST));
         assertThat(plan.shape()).isEqualTo(FaceLocate.Shape.WRAPPED);
-        List<Double> rows = plan.steps().stream().filter(s -> s.every() == 8).map(s -> s.holes().getFirst().row().holes().stream().mapToDouble(h -> -h.at()
-                .y()).average().orElseThrow()).toList();
+        List<Double> rows = plan.steps().stream()
+                .filter(s -> s.every() == 8)
+                .map(s -> s.holes().getFirst().row().holes().stream()
+                        .mapToDouble(h -> -h.at().y())
+                        .average()
+                        .orElseThrow())
+                .toList();
         assertThat(rows).isSorted();
         assertThat(plan.steps().getFirst().holes().getFirst().row().name()).isEqualTo("R4");
     }
@@ -111,9 +132,15 @@ class FaceLocateTest {
         FaceReading web = face("Rear spar web");
         FaceLocate plan = locate(web, Map.of(), Optional.empty());
         assertThat(plan.shape()).isEqualTo(FaceLocate.Shape.LAP);
-        double middle = web.readings().stream().mapToDouble(r -> r.hole().at().x()).average().orElseThrow();
-        List<Double> away = plan.steps().stream().filter(s -> s.every() == 8).flatMap(s -> s.holes().stream()).map(h -> Math.round(Math.abs(h.hole().at().x()
-                - middle) / 25.4e6) * 1.0).toList();
+        double middle = web.readings().stream()
+                .mapToDouble(r -> r.hole().at().x())
+                .average()
+                .orElseThrow();
+        List<Double> away = plan.steps().stream()
+                .filter(s -> s.every() == 8)
+                .flatMap(s -> s.holes().stream())
+                .map(h -> Math.round(Math.abs(h.hole().at().x() - middle) / 25.4e6) * 1.0)
+                .toList();
         assertThat(away).isSorted();
     }
 
@@ -123,12 +150,17 @@ class FaceLocateTest {
         FaceLocate some = locate(upper, Map.of("cleco 3/32", 60), Optional.empty());
         assertThat(some.dense()).isGreaterThan(2);
         assertThat(some.sizes().values().stream().mapToInt(i -> i).sum()).isBetween(20, 60);
-        assertThat(locate(upper, Map.of("cleco 3/32", 2), Optional.empty()).steps()).isEmpty();
+        assertThat(locate(upper, Map.of("cleco 3/32", 2), Optional.empty()).steps())
+                .isEmpty();
         FaceReading lower = face("Lower skin");
         Logbook log = DunlinHistory.of(derivation);
         FaceLocate open = FaceLocate.of(lower, log, catalogue.clecos(), Map.of(), Optional.empty());
-        assertThat(open.steps()).isNotEmpty().allSatisfy(s -> assertThat(s.holes()).allSatisfy(h -> assertThat(log.state(h.hole(),
-                h.layers()).set()).isFalse()));
+        assertThat(open.steps())
+                .isNotEmpty()
+                .allSatisfy(s -> assertThat(s.holes())
+                        .allSatisfy(
+                                h -> assertThat(log.state(h.hole(), h.layers()).set())
+                                        .isFalse()));
         // Every hole filled, where the joint asks for it.
         FaceLocate all = locate(upper, Map.of(), Optional.of(Mode.EVERY_HOLE));
         assertThat(all.steps().stream().mapToInt(s -> s.holes().size()).sum()).isEqualTo(upper.size());

@@ -59,7 +59,8 @@ class TaskTest {
             assertThat(log.state(r.hole(), r.layers())).isEqualTo(HoleState.PLANNED);
         });
         Logbook after = log.plus(both.marks(log, row, true, AT, ""));
-        assertThat(row).allSatisfy(r -> assertThat(log == after || both.done(after, r)).isTrue());
+        assertThat(row)
+                .allSatisfy(r -> assertThat(log == after || both.done(after, r)).isTrue());
         // Each layer of each hole: one mark for the near side, then one for the far.
         int layers = row.stream().mapToInt(r -> r.layers().size()).sum();
         assertThat(after.marks()).hasSize(2 * layers);
@@ -75,7 +76,8 @@ class TaskTest {
         Logbook back = log.plus(task.marks(log, row, false, AT.plusSeconds(60), ""));
         assertThat(back.marks()).hasSize(2 * log.marks().size());
         assertThat(row).allSatisfy(r -> assertThat(task.waits(back, r)).isTrue());
-        assertThat(back.marks().getFirst().turned(AT).turned(AT)).isEqualTo(back.marks().getFirst());
+        assertThat(back.marks().getFirst().turned(AT).turned(AT))
+                .isEqualTo(back.marks().getFirst());
     }
 
     @Test
@@ -88,8 +90,10 @@ class TaskTest {
         assertThat(Task.of(Operation.CLEARED).waits(Logbook.EMPTY, hole)).isFalse();
         Build locker = Locker.build(catalogue.rules());
         Derivation derived = Derivation.of(locker, catalogue);
-        assertThat(locker.faces().stream().flatMap(f -> derived.face(f.face().id()).readings().stream()).anyMatch(r -> !Task.of(Operation.CLEARED).layers(r)
-                .isEmpty())).isTrue();
+        assertThat(locker.faces().stream()
+                        .flatMap(f -> derived.face(f.face().id()).readings().stream())
+                        .anyMatch(r -> !Task.of(Operation.CLEARED).layers(r).isEmpty()))
+                .isTrue();
     }
 
     @Test
@@ -106,31 +110,63 @@ class TaskTest {
     @Test
     void a_hole_held_under_size_is_guarded_against_drilling_but_not_against_deburring() {
         FaceReading face = face("Upper skin");
-        HoleReading held = face.readings().stream().filter(r -> holds.of(r).filter(h -> h.underSize()).isPresent()).findFirst().orElseThrow();
-        assertThat(Task.of(Operation.FINAL_SIZE).guard(holds, held, Unit.INCH)).get().asString().contains(held.label()).contains("it waits for");
+        HoleReading held = face.readings().stream()
+                .filter(r -> holds.of(r).filter(h -> h.underSize()).isPresent())
+                .findFirst()
+                .orElseThrow();
+        assertThat(Task.of(Operation.FINAL_SIZE).guard(holds, held, Unit.INCH))
+                .get()
+                .asString()
+                .contains(held.label())
+                .contains("it waits for");
         assertThat(Task.of(Operation.DEBURRED).guard(holds, held, Unit.INCH)).isEmpty();
         HoleReading free = row(face, "R8").getFirst();
         assertThat(Task.of(Operation.FINAL_SIZE).guard(holds, free, Unit.INCH)).isEmpty();
     }
 
-    /* Handbook: 2.5 takes 3/32, 3.1 and 3.3 take 1/8, 4.1 takes 5/32, 4.9 takes 3/16; 2.9 lies between and takes none. */
+    /*
+     * Handbook: 2.5 takes 3/32, 3.1 and 3.3 take 1/8, 4.1 takes 5/32, 4.9 takes 3/16; 2.9 lies between and takes
+     * none.
+     */
     @ParameterizedTest
-    @CsvSource({"2.5,3/32", "2.4892,3/32", "3.1,1/8", "3.2639,1/8", "3.3,1/8", "4.0386,5/32", "4.1,5/32", "4.8514,3/16", "4.9,3/16", "2.9,", "2.0,", "3.6,"})
+    @CsvSource({
+        "2.5,3/32",
+        "2.4892,3/32",
+        "3.1,1/8",
+        "3.2639,1/8",
+        "3.3,1/8",
+        "4.0386,5/32",
+        "4.1,5/32",
+        "4.8514,3/16",
+        "4.9,3/16",
+        "2.9,",
+        "2.0,",
+        "3.6,"
+    })
     void a_hole_takes_the_cleco_of_its_size(double mm, String size) {
-        assertThat(ClecoSize.of(catalogue.clecos(), Length.mm(mm)).map(ClecoSize::name)).isEqualTo(Optional.ofNullable(size));
+        assertThat(ClecoSize.of(catalogue.clecos(), Length.mm(mm)).map(ClecoSize::name))
+                .isEqualTo(Optional.ofNullable(size));
     }
 
     @Test
     void the_dress_list_covers_every_dressed_hole_once_and_says_what_comes_before_a_later_part() {
         FaceReading face = face("Upper skin");
         DressList list = DressList.of(face, build, catalogue, Logbook.EMPTY);
-        long dressed = face.readings().stream().filter(r -> r.solution().dressing().plies().stream().anyMatch(p ->
-                p.dress() != bucina.core.dress.Dress.PLAIN)).count();
+        long dressed = face.readings().stream()
+                .filter(r -> r.solution().dressing().plies().stream()
+                        .anyMatch(p -> p.dress() != bucina.core.dress.Dress.PLAIN))
+                .count();
         assertThat(list.ways().stream().mapToLong(w -> w.holes().size()).sum()).isEqualTo(dressed);
         // Skin .032 dimpled into the .063 doubler: .179 + .728 × .032 = .202 across.
-        assertThat(list.ways()).anySatisfy(w -> assertThat(w.detail().in(Unit.INCH)).startsWith("Nest ").contains("deep in .063 in, 100°."));
+        assertThat(list.ways())
+                .anySatisfy(w ->
+                        assertThat(w.detail().in(Unit.INCH)).startsWith("Nest ").contains("deep in .063 in, 100°."));
         // With the skin off, the dimples of the rib flanges under it come first.
-        Build off = build.with(build.parts().stream().filter(p -> p.name().equals("Upper skin")).findFirst().orElseThrow().withFitted(false));
+        Build off = build.with(build.parts().stream()
+                .filter(p -> p.name().equals("Upper skin"))
+                .findFirst()
+                .orElseThrow()
+                .withFitted(false));
         FaceReading bare = Derivation.of(off, catalogue).face(face.face().id());
         assertThat(DressList.of(bare, off, catalogue, Logbook.EMPTY).first()).anySatisfy(w -> {
             assertThat(w.title()).isEqualTo("Before Upper skin goes on");
@@ -146,32 +182,50 @@ class TaskTest {
         NutPlate eight = NutPlate.of(catalogue.nutPlates(), "8");
         Build.FaceRef lower = build.face("Lower skin").orElseThrow();
         Row screws = build.group("LS-8").orElseThrow().group().rows().getFirst();
-        Build with = NutPlateEdits.add(build, lower.face().id(), NutPlateEdits.lay(lower.face(), NutPlateEdits.pattern(screws), eight, build.rules()),
-                Length.in(
-                .025), false);
+        Build with = NutPlateEdits.add(
+                build,
+                lower.face().id(),
+                NutPlateEdits.lay(lower.face(), NutPlateEdits.pattern(screws), eight, build.rules()),
+                Length.in(.025),
+                false);
         FaceReading face = Derivation.of(with, catalogue).face(lower.face().id());
         Holds now = new Holds(with);
         Task drill = Task.of(Operation.FINAL_SIZE);
-        assertThat(row(face, screws.name())).hasSize(8).allSatisfy(r -> assertThat(drill.guard(now, r,
-                Unit.INCH).orElseThrow()).contains("is a nut plate hole"));
-        assertThat(face.readings().stream().filter(r -> r.group().code().startsWith("NP"))).hasSize(16).allSatisfy(r -> assertThat(drill.guard(now, r,
-                Unit.INCH))
-                .isPresent());
-        assertThat(Task.of(Operation.DEBURRED).guard(now, row(face, screws.name()).getFirst(), Unit.INCH)).isEmpty();
-        assertThat(row(face, "R2")).allSatisfy(r -> assertThat(drill.guard(now, r, Unit.INCH)).isEmpty());
+        assertThat(row(face, screws.name()))
+                .hasSize(8)
+                .allSatisfy(r ->
+                        assertThat(drill.guard(now, r, Unit.INCH).orElseThrow()).contains("is a nut plate hole"));
+        assertThat(face.readings().stream().filter(r -> r.group().code().startsWith("NP")))
+                .hasSize(16)
+                .allSatisfy(r -> assertThat(drill.guard(now, r, Unit.INCH)).isPresent());
+        assertThat(Task.of(Operation.DEBURRED)
+                        .guard(now, row(face, screws.name()).getFirst(), Unit.INCH))
+                .isEmpty();
+        assertThat(row(face, "R2"))
+                .allSatisfy(r -> assertThat(drill.guard(now, r, Unit.INCH)).isEmpty());
     }
 
     @Test
     void a_face_is_clecoed_row_by_row_within_the_bin() {
         FaceReading face = face("Upper skin");
         FaceClecos plan = FaceClecos.of(face, holds, catalogue.clecos(), Map.of("cleco 3/32", 20), Optional.empty(), 2);
-        assertThat(plan.rows()).hasSize((int) face.face().groups().stream().mapToLong(g -> g.rows().size()).sum());
-        assertThat(plan.rows()).allSatisfy(r -> assertThat(r.plan().filter(ClecoPlan::fits)).as(r.row().name()).isPresent());
-        assertThat(plan.sizes()).allSatisfy(u -> assertThat(u.bin() < 0 || u.peak() <= u.bin()).isTrue());
+        assertThat(plan.rows()).hasSize((int)
+                face.face().groups().stream().mapToLong(g -> g.rows().size()).sum());
+        assertThat(plan.rows())
+                .allSatisfy(r -> assertThat(r.plan().filter(ClecoPlan::fits))
+                        .as(r.row().name())
+                        .isPresent());
+        assertThat(plan.sizes())
+                .allSatisfy(u -> assertThat(u.bin() < 0 || u.peak() <= u.bin()).isTrue());
         assertThat(plan.rows().getFirst().holes().size()).isGreaterThan(30);
-        FaceClecos.RowPlan held = plan.rows().stream().filter(r -> r.row().name().equals("R1")).findFirst().orElseThrow();
+        FaceClecos.RowPlan held = plan.rows().stream()
+                .filter(r -> r.row().name().equals("R1"))
+                .findFirst()
+                .orElseThrow();
         assertThat(held.held()).isEqualTo(6);
-        List<String> sentences = held.plan().orElseThrow().waves().stream().map(w -> FaceClecos.sentence(held, w, holds, Unit.INCH)).toList();
+        List<String> sentences = held.plan().orElseThrow().waves().stream()
+                .map(w -> FaceClecos.sentence(held, w, holds, Unit.INCH))
+                .toList();
         assertThat(sentences).anyMatch(s -> s.startsWith("Cleco R1.")).anyMatch(s -> s.contains("not past"));
     }
 }

@@ -48,28 +48,61 @@ class ReachRandomTest {
         List<Part> parts = new ArrayList<>();
         List<Layer> layers = new ArrayList<>();
         for (int i = 0; i < 2 + random.nextInt(3); i++) {
-            Part part = new Part(new Id.Part(id++), "Part " + i, Material.parse("2024-T3"), i, i == 0 || random.nextBoolean());
+            Part part = new Part(
+                    new Id.Part(id++), "Part " + i, Material.parse("2024-T3"), i, i == 0 || random.nextBoolean());
             parts.add(part);
             double x = i == 0 ? 0 : random.nextInt(4);
             double w = i == 0 ? 8 : 1 + random.nextInt(4);
-            List<Segment> bends = i > 0 && random.nextBoolean() ? List.of(new Segment(Point.in(x + .2, 0), Point.in(x + .2, 6))) : List.of();
-            layers.add(new Layer(new Id.Layer(id++), part.id(), "Sheet " + i, Length.in(new double[] {.025, .032, .063, .080}[random.nextInt(4)]),
-                    Outline.rectangle(
-                    Point.in(x, 0), Point.in(x + w, 6)), bends));
+            List<Segment> bends = i > 0 && random.nextBoolean()
+                    ? List.of(new Segment(Point.in(x + .2, 0), Point.in(x + .2, 6)))
+                    : List.of();
+            layers.add(new Layer(
+                    new Id.Layer(id++),
+                    part.id(),
+                    "Sheet " + i,
+                    Length.in(new double[] {.025, .032, .063, .080}[random.nextInt(4)]),
+                    Outline.rectangle(Point.in(x, 0), Point.in(x + w, 6)),
+                    bends));
         }
         List<Hole> holes = new ArrayList<>();
         for (int h = 0; h < 14; h++) {
-            holes.add(new Hole(new Id.Hole(id++), h + 1, Point.in(.3 + random.nextDouble() * 7.4, .3 + random.nextDouble() * 5.4), Optional.empty()));
+            holes.add(new Hole(
+                    new Id.Hole(id++),
+                    h + 1,
+                    Point.in(.3 + random.nextDouble() * 7.4, .3 + random.nextDouble() * 5.4),
+                    Optional.empty()));
         }
         Row row = new Row(new Id.Row(id++), "R1", 15, holes);
         Fastener rivet = new Fastener.SolidRivet(random.nextBoolean() ? HeadStyle.FLUSH : HeadStyle.UNIVERSAL, "AD", 3);
-        Group group = new Group(new Id.Group(id++), "G-1", "G", rivet, false, rivet.flush() ? Preparation.AUTO : Preparation.NONE, "", List.of(row),
-                Optional.empty(), Set.of(), Set.of());
-        List<Zone> zones = random.nextBoolean() ? List.of() : List.of(new Zone(new Id.Zone(id++), "Hinge", Zone.Kind.BEHIND, Outline.rectangle(Point.in(5, 2),
-                Point.in(6, 3)), Length.in(.2)));
+        Group group = new Group(
+                new Id.Group(id++),
+                "G-1",
+                "G",
+                rivet,
+                false,
+                rivet.flush() ? Preparation.AUTO : Preparation.NONE,
+                "",
+                List.of(row),
+                Optional.empty(),
+                Set.of(),
+                Set.of());
+        List<Zone> zones = random.nextBoolean()
+                ? List.of()
+                : List.of(new Zone(
+                        new Id.Zone(id++),
+                        "Hinge",
+                        Zone.Kind.BEHIND,
+                        Outline.rectangle(Point.in(5, 2), Point.in(6, 3)),
+                        Length.in(.2)));
         Face face = new Face(new Id.Face(3), "Top", "from above", "outboard", "forward", layers, List.of(group), zones);
-        return new Build("Test", "Dunlin", catalogue.rules(), id, parts, List.of(new Assembly(new Id.Assembly(2), "A", Hand.LEFT, Unit.INCH, List.of(), List.of(
-                face))), Map.of());
+        return new Build(
+                "Test",
+                "Dunlin",
+                catalogue.rules(),
+                id,
+                parts,
+                List.of(new Assembly(new Id.Assembly(2), "A", Hand.LEFT, Unit.INCH, List.of(), List.of(face))),
+                Map.of());
     }
 
     /** Distance in inches to the nearest of many points along a line. */
@@ -78,7 +111,10 @@ class ReachRandomTest {
         int n = (int) Math.ceil(length / STEP);
         double best = Double.MAX_VALUE;
         for (int i = 0; i <= n; i++) {
-            best = Math.min(best, p.to(new Point(a.x() + (b.x() - a.x()) * i / n, a.y() + (b.y() - a.y()) * i / n)).in());
+            best = Math.min(
+                    best,
+                    p.to(new Point(a.x() + (b.x() - a.x()) * i / n, a.y() + (b.y() - a.y()) * i / n))
+                            .in());
         }
         return best;
     }
@@ -87,7 +123,12 @@ class ReachRandomTest {
         double best = Double.MAX_VALUE;
         var corners = outline.outer().corners();
         for (int i = 0; i < corners.size(); i++) {
-            best = Math.min(best, along(p, corners.get(i).at(), corners.get((i + 1) % corners.size()).at()));
+            best = Math.min(
+                    best,
+                    along(
+                            p,
+                            corners.get(i).at(),
+                            corners.get((i + 1) % corners.size()).at()));
         }
         return best;
     }
@@ -114,7 +155,10 @@ class ReachRandomTest {
         List<Tool> crib = new ArrayList<>();
         long id = 90_000;
         for (Catalogue.CribTool t : catalogue.crib()) {
-            Tool.Kind kind = java.util.Arrays.stream(Tool.Kind.values()).filter(k -> k.code().equals(t.kind())).findFirst().orElseThrow();
+            Tool.Kind kind = java.util.Arrays.stream(Tool.Kind.values())
+                    .filter(k -> k.code().equals(t.kind()))
+                    .findFirst()
+                    .orElseThrow();
             crib.add(new Tool(new Id.Tool(id++), kind, t.name(), t.sizes()));
         }
         int reached = 0;
@@ -125,32 +169,57 @@ class ReachRandomTest {
             for (Reach r : Reach.of(reading, build, crib)) {
                 Point p = r.hole().hole().at();
                 double standing = standing(p, build);
-                List<Layer> there = r.hole().layers().stream().filter(l -> r.work() != Reach.Work.SQUEEZE || build.part(l.part()).fitted()).toList();
-                double in = there.stream().mapToDouble(l -> edge(p, l.outline())).reduce(r.work() == Reach.Work.SQUEEZE ? Math::max : Math::min).orElse(0);
-                double least = r.hole().layers().stream().mapToDouble(l -> edge(p, l.outline())).min().orElse(0);
+                List<Layer> there = r.hole().layers().stream()
+                        .filter(l -> r.work() != Reach.Work.SQUEEZE
+                                || build.part(l.part()).fitted())
+                        .toList();
+                double in = there.stream()
+                        .mapToDouble(l -> edge(p, l.outline()))
+                        .reduce(r.work() == Reach.Work.SQUEEZE ? Math::max : Math::min)
+                        .orElse(0);
+                double least = r.hole().layers().stream()
+                        .mapToDouble(l -> edge(p, l.outline()))
+                        .min()
+                        .orElse(0);
                 for (Tool tool : r.tools()) {
-                    assertThat(standing).as(tool.name()).isGreaterThanOrEqualTo(tool.clear().in() - STEP);
-                    assertThat(in).as(tool.name()).isLessThanOrEqualTo(tool.throat().in() + STEP);
-                    assertThat(tool.kind() != Tool.Kind.STOP_CAGE || least >= tool.clear().in() - STEP).isTrue();
+                    assertThat(standing)
+                            .as(tool.name())
+                            .isGreaterThanOrEqualTo(tool.clear().in() - STEP);
+                    assertThat(in)
+                            .as(tool.name())
+                            .isLessThanOrEqualTo(tool.throat().in() + STEP);
+                    assertThat(tool.kind() != Tool.Kind.STOP_CAGE
+                                    || least >= tool.clear().in() - STEP)
+                            .isTrue();
                     reached++;
                 }
                 for (Reach.Blocked b : r.blocked()) {
                     boolean far = in > b.tool().throat().in() - STEP;
                     boolean near = standing < b.tool().clear().in() + STEP;
-                    boolean tips = b.tool().kind() == Tool.Kind.STOP_CAGE && least < b.tool().clear().in() + STEP;
+                    boolean tips = b.tool().kind() == Tool.Kind.STOP_CAGE
+                            && least < b.tool().clear().in() + STEP;
                     assertThat(far || near || tips).as(b.why().in(Unit.INCH)).isTrue();
                     // The figure in the sentence is the one that was measured.
-                    assertThat(Math.min(Math.abs(b.measured().in() - in), Math.min(Math.abs(b.measured().in() - standing),
-                            Math.abs(b.measured().in() - least))))
+                    assertThat(Math.min(
+                                    Math.abs(b.measured().in() - in),
+                                    Math.min(
+                                            Math.abs(b.measured().in() - standing),
+                                            Math.abs(b.measured().in() - least))))
                             .isCloseTo(0, within(STEP));
                     blocked++;
                 }
                 r.blocked().forEach(b -> assertThat(r.tools()).doesNotContain(b.tool()));
             }
             // Every hole that is dimpled, countersunk or riveted is asked for, once for each.
-            long wanted = reading.readings().stream().mapToLong(h -> 1 + (h.solution().dressing().plies().stream().anyMatch(x -> x.dress() == Dress.DIMPLE)
-                    ? 1 : 0)
-                    + (h.solution().dressing().plies().stream().anyMatch(x -> x.dress() == Dress.COUNTERSINK) ? 1 : 0)).sum();
+            long wanted = reading.readings().stream()
+                    .mapToLong(h -> 1
+                            + (h.solution().dressing().plies().stream().anyMatch(x -> x.dress() == Dress.DIMPLE)
+                                    ? 1
+                                    : 0)
+                            + (h.solution().dressing().plies().stream().anyMatch(x -> x.dress() == Dress.COUNTERSINK)
+                                    ? 1
+                                    : 0))
+                    .sum();
             assertThat(Reach.of(reading, build, crib)).hasSize((int) wanted);
         }
         assertThat(reached).isGreaterThan(1000);

@@ -18,7 +18,9 @@ class RuleSetTest {
 
     @Test
     void every_rule_has_a_source() {
-        assertThat(rules.rules()).hasSize(RuleKey.values().length).allSatisfy(r -> assertThat(r.source()).isNotBlank());
+        assertThat(rules.rules())
+                .hasSize(RuleKey.values().length)
+                .allSatisfy(r -> assertThat(r.source()).isNotBlank());
     }
 
     @Test
@@ -31,10 +33,13 @@ class RuleSetTest {
 
     @Test
     void a_value_of_the_wrong_kind_is_refused_by_name() {
-        assertThatThrownBy(() -> rules.with(RuleKey.EDGE_MOST, "wide", "x")).isInstanceOf(InputException.class).hasMessageContaining("edge.most");
+        assertThatThrownBy(() -> rules.with(RuleKey.EDGE_MOST, "wide", "x"))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("edge.most");
         assertThatThrownBy(() -> rules.with(RuleKey.EDGE_MOST, "NaN", "x")).hasMessageContaining("over 0");
         assertThatThrownBy(() -> rules.with(RuleKey.SHOP_SCHOOL, "own", "x")).hasMessageContaining("process, gauge");
-        assertThatThrownBy(() -> rules.with(RuleKey.COLD_DIMPLE_MOST, "-1 mm", "x")).hasMessageContaining("over 0");
+        assertThatThrownBy(() -> rules.with(RuleKey.COLD_DIMPLE_MOST, "-1 mm", "x"))
+                .hasMessageContaining("over 0");
     }
 
     @Test
@@ -51,8 +56,11 @@ class RuleSetTest {
 
     @Test
     void a_finding_shows_value_rule_and_remedy_in_either_unit() {
-        Finding finding = EdgeRule.of(rules, Length.fraction(1, 8), true).judge(Length.in(.28)).getFirst();
-        assertThat(finding.message().in(Unit.INCH)).isEqualTo("The hole is .280 in from the edge; 2.5 D = .3125 in is the least.");
+        Finding finding = EdgeRule.of(rules, Length.fraction(1, 8), true)
+                .judge(Length.in(.28))
+                .getFirst();
+        assertThat(finding.message().in(Unit.INCH))
+                .isEqualTo("The hole is .280 in from the edge; 2.5 D = .3125 in is the least.");
         assertThat(finding.message().in(Unit.MM)).contains("7.112 mm", "7.938 mm");
         assertThat(finding.remedy().in(Unit.INCH)).startsWith("Move the hole .0325 in inward");
     }
@@ -60,8 +68,11 @@ class RuleSetTest {
     @Test
     void a_bad_row_of_a_table_is_named_by_table_line_and_value() {
         Reader bad = new StringReader("name,diameter_in,source\n#40,wide,x\n");
-        assertThatThrownBy(() -> CatalogueReader.read(name -> name.equals("drills") ? bad : CatalogueReader.shippedTable(name)))
-                .isInstanceOf(InputException.class).hasMessageContaining("table drills, line 2").hasMessageContaining("wide");
+        assertThatThrownBy(() ->
+                        CatalogueReader.read(name -> name.equals("drills") ? bad : CatalogueReader.shippedTable(name)))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("table drills, line 2")
+                .hasMessageContaining("wide");
         assertThatThrownBy(() -> RuleSet.of("short", List.of())).hasMessageContaining("lacks edge.least.protruding");
     }
 }

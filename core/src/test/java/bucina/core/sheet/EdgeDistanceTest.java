@@ -18,7 +18,10 @@ import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 
-/** The edge distance in every layer against one worked out another way: circles through three points, angles by the arc tangent, no bounds, no boxes. */
+/**
+ * The edge distance in every layer against one worked out another way: circles through three points, angles by the arc
+ * tangent, no bounds, no boxes.
+ */
 class EdgeDistanceTest {
 
     /** A billionth of an inch, in nm. */
@@ -29,16 +32,30 @@ class EdgeDistanceTest {
         Random random = new Random(seed);
         List<Layer> layers = new ArrayList<>();
         for (int i = 0; i < 3; i++) {
-            layers.add(new Layer(new Id.Layer(11 + i), new Id.Part(1), "Sheet " + i, bucina.core.measure.Length.in(.032), outline(random)));
+            layers.add(new Layer(
+                    new Id.Layer(11 + i),
+                    new Id.Part(1),
+                    "Sheet " + i,
+                    bucina.core.measure.Length.in(.032),
+                    outline(random)));
         }
         List<Hole> holes = new ArrayList<>();
         for (int i = 0; i < 12; i++) {
-            holes.add(new Hole(new Id.Hole(1001 + i), i + 1, Point.in(random.nextDouble() * 8 - 4, random.nextDouble() * 8 - 4), Optional.empty()));
+            holes.add(new Hole(
+                    new Id.Hole(1001 + i),
+                    i + 1,
+                    Point.in(random.nextDouble() * 8 - 4, random.nextDouble() * 8 - 4),
+                    Optional.empty()));
         }
-        var face = Plans.face(layers, List.of(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(new Row(new Id.Row(1000), "R1", 13, holes)))));
-        for (HoleReading r : Derivation.of(Plans.build(face), CatalogueReader.shipped()).face(face.id()).readings()) {
+        var face = Plans.face(
+                layers,
+                List.of(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(new Row(new Id.Row(1000), "R1", 13, holes)))));
+        for (HoleReading r : Derivation.of(Plans.build(face), CatalogueReader.shipped())
+                .face(face.id())
+                .readings()) {
             for (int l = 0; l < r.layers().size(); l++) {
-                assertThat(r.edge(l).nanometres()).isCloseTo(brute(r.layers().get(l).outline(), r.hole().at()), within(BILLIONTH));
+                assertThat(r.edge(l).nanometres())
+                        .isCloseTo(brute(r.layers().get(l).outline(), r.hole().at()), within(BILLIONTH));
             }
         }
     }
@@ -50,11 +67,15 @@ class EdgeDistanceTest {
         for (int i = 0; i < n; i++) {
             double a = 2 * Math.PI * (i + random.nextDouble() * .6) / n;
             double r = 2 + random.nextDouble() * 4;
-            double bulge = random.nextInt(3) == 0 ? (random.nextBoolean() ? 1 : -1) * (.05 + random.nextDouble() * .5) : 0;
+            double bulge =
+                    random.nextInt(3) == 0 ? (random.nextBoolean() ? 1 : -1) * (.05 + random.nextDouble() * .5) : 0;
             corners.add(new Corner(Point.in(r * Math.cos(a), r * Math.sin(a)), bulge));
         }
-        return new Outline(new Ring(corners), List.of(Ring.circle(Point.in(random.nextDouble() - .5, random.nextDouble() - .5),
-                bucina.core.measure.Length.in(.2 + random.nextDouble() * .5))));
+        return new Outline(
+                new Ring(corners),
+                List.of(Ring.circle(
+                        Point.in(random.nextDouble() - .5, random.nextDouble() - .5),
+                        bucina.core.measure.Length.in(.2 + random.nextDouble() * .5))));
     }
 
     private static double brute(Outline outline, Point p) {
@@ -71,7 +92,9 @@ class EdgeDistanceTest {
         for (int i = 0; i < c.size(); i++) {
             Point a = c.get(i).at();
             Point b = c.get((i + 1) % c.size()).at();
-            best = Math.min(best, c.get(i).bulge() == 0 ? line(a, b, p) : arc(a, b, c.get(i).bulge(), p));
+            best = Math.min(
+                    best,
+                    c.get(i).bulge() == 0 ? line(a, b, p) : arc(a, b, c.get(i).bulge(), p));
         }
         return best;
     }
@@ -82,12 +105,14 @@ class EdgeDistanceTest {
         if (along <= 0) {
             return Math.hypot(p.x() - a.x(), p.y() - a.y());
         }
-        return along >= length ? Math.hypot(p.x() - b.x(), p.y() - b.y())
+        return along >= length
+                ? Math.hypot(p.x() - b.x(), p.y() - b.y())
                 : Math.abs((b.x() - a.x()) * (p.y() - a.y()) - (b.y() - a.y()) * (p.x() - a.x())) / length;
     }
 
     private static double arc(Point a, Point b, double bulge, Point p) {
-        // The apex of the arc lies half a chord times the bulge to the right of the chord's middle; the circle goes through a, apex and b.
+        // The apex of the arc lies half a chord times the bulge to the right of the chord's middle; the circle goes
+        // through a, apex and b.
         double mx = (a.x() + b.x()) / 2 + (b.y() - a.y()) / 2 * bulge;
         double my = (a.y() + b.y()) / 2 - (b.x() - a.x()) / 2 * bulge;
         double d = 2 * (a.x() * (my - b.y()) + mx * (b.y() - a.y()) + b.x() * (a.y() - my));
@@ -99,8 +124,12 @@ class EdgeDistanceTest {
         double from = Math.atan2(a.y() - cy, a.x() - cx);
         double sweep = 4 * Math.atan(bulge);
         double turn = Math.atan2(p.y() - cy, p.x() - cx) - from;
-        double round = sweep > 0 ? (turn % (2 * Math.PI) + 2 * Math.PI) % (2 * Math.PI) : -((-turn % (2 * Math.PI) + 2 * Math.PI) % (2 * Math.PI));
+        double round = sweep > 0
+                ? (turn % (2 * Math.PI) + 2 * Math.PI) % (2 * Math.PI)
+                : -((-turn % (2 * Math.PI) + 2 * Math.PI) % (2 * Math.PI));
         double ends = Math.min(Math.hypot(p.x() - a.x(), p.y() - a.y()), Math.hypot(p.x() - b.x(), p.y() - b.y()));
-        return Math.abs(round) <= Math.abs(sweep) ? Math.min(ends, Math.abs(Math.hypot(p.x() - cx, p.y() - cy) - Math.hypot(a.x() - cx, a.y() - cy))) : ends;
+        return Math.abs(round) <= Math.abs(sweep)
+                ? Math.min(ends, Math.abs(Math.hypot(p.x() - cx, p.y() - cy) - Math.hypot(a.x() - cx, a.y() - cy)))
+                : ends;
     }
 }

@@ -18,7 +18,9 @@ class OutlineTest {
     void a_circle_holds_its_centre_its_diameter_and_not_its_corners() {
         Ring circle = Ring.circle(Point.in(3, 2), Length.in(1));
         for (double x = 2.01; x < 4; x += .11) {
-            assertThat(circle.contains(Point.in(Math.round(x * 100) / 100.0, 2))).as("on the diameter at %s", x).isTrue();
+            assertThat(circle.contains(Point.in(Math.round(x * 100) / 100.0, 2)))
+                    .as("on the diameter at %s", x)
+                    .isTrue();
         }
         assertThat(circle.contains(Point.in(2.25, 2.75))).isFalse();
         assertThat(circle.distance(Point.in(3, 2)).in()).isCloseTo(1, within(1e-12));
@@ -29,7 +31,8 @@ class OutlineTest {
 
     @Test
     void edge_distance_counts_openings() {
-        Outline ring = new Outline(Ring.circle(Point.in(0, 0), Length.in(3)), List.of(Ring.circle(Point.in(0, 0), Length.in(2))));
+        Outline ring = new Outline(
+                Ring.circle(Point.in(0, 0), Length.in(3)), List.of(Ring.circle(Point.in(0, 0), Length.in(2))));
         assertThat(ring.covers(Point.in(2.4, 0))).isTrue();
         assertThat(ring.covers(Point.in(1, 0))).isFalse();
         assertThat(ring.edgeDistance(Point.in(2.4, 0)).in()).isCloseTo(.4, within(1e-12));
@@ -51,7 +54,9 @@ class OutlineTest {
         for (int i = 0; i < n; i++) {
             double a = 2 * Math.PI * i / n;
             double r = 2 + 3 * random.nextDouble();
-            corners.add(new Corner(Point.in(r * Math.cos(a), r * Math.sin(a)), random.nextBoolean() ? 0 : random.nextDouble() * .4 - .1));
+            corners.add(new Corner(
+                    Point.in(r * Math.cos(a), r * Math.sin(a)),
+                    random.nextBoolean() ? 0 : random.nextDouble() * .4 - .1));
         }
         Ring ring = new Ring(corners);
         List<Point> chords = chords(corners);
@@ -81,7 +86,9 @@ class OutlineTest {
                     double scale = Math.sin(t / 2) / Math.sin(angle / 2);
                     double dx = (b.x() - a.at().x()) * scale;
                     double dy = (b.y() - a.at().y()) * scale;
-                    points.add(new Point(a.at().x() + dx * Math.cos(-turn) - dy * Math.sin(-turn), a.at().y() + dx * Math.sin(-turn) + dy * Math.cos(-turn)));
+                    points.add(new Point(
+                            a.at().x() + dx * Math.cos(-turn) - dy * Math.sin(-turn),
+                            a.at().y() + dx * Math.sin(-turn) + dy * Math.cos(-turn)));
                 }
             }
         }
@@ -103,15 +110,22 @@ class OutlineTest {
 
     @Test
     void too_few_corners_and_wild_bulges_are_refused() {
-        assertThatIllegalArgumentException().isThrownBy(() -> Ring.polygon(List.of(Point.in(0, 0), Point.in(1, 0)))).withMessageContaining("at least 3");
-        assertThatIllegalArgumentException().isThrownBy(() -> new Corner(Point.in(0, 0), Double.NaN)).withMessageContaining("bulge");
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> Ring.polygon(List.of(Point.in(0, 0), Point.in(1, 0))))
+                .withMessageContaining("at least 3");
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> new Corner(Point.in(0, 0), Double.NaN))
+                .withMessageContaining("bulge");
         assertThatIllegalArgumentException().isThrownBy(() -> new Point(Double.POSITIVE_INFINITY, 0));
     }
 
     @Test
     void the_index_finds_what_meets_a_box() {
-        BoxIndex<Point> index = new BoxIndex<>(List.of(Point.in(1, 1), Point.in(2, 2), Point.in(9, 9)), p -> Box.around(p, p));
-        assertThat(index.in(Box.around(Point.in(0, 0), Point.in(2, 2)))).containsExactlyInAnyOrder(Point.in(1, 1), Point.in(2, 2));
-        assertThat(new BoxIndex<Point>(List.of(), p -> Box.around(p, p)).in(Box.around(Point.in(0, 0), Point.in(2, 2)))).isEmpty();
+        BoxIndex<Point> index =
+                new BoxIndex<>(List.of(Point.in(1, 1), Point.in(2, 2), Point.in(9, 9)), p -> Box.around(p, p));
+        assertThat(index.in(Box.around(Point.in(0, 0), Point.in(2, 2))))
+                .containsExactlyInAnyOrder(Point.in(1, 1), Point.in(2, 2));
+        assertThat(new BoxIndex<Point>(List.of(), p -> Box.around(p, p)).in(Box.around(Point.in(0, 0), Point.in(2, 2))))
+                .isEmpty();
     }
 }

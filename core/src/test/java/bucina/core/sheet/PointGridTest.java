@@ -21,12 +21,16 @@ class PointGridTest {
         int n = random.nextInt(120);
         double spread = Math.pow(10, random.nextInt(12));
         for (int i = 0; i < n; i++) {
-            points.add(random.nextInt(5) == 0 && i > 0 ? points.get(i - 1) : new Point(random.nextGaussian() * spread, random.nextGaussian() * spread / 7));
+            points.add(
+                    random.nextInt(5) == 0 && i > 0
+                            ? points.get(i - 1)
+                            : new Point(random.nextGaussian() * spread, random.nextGaussian() * spread / 7));
         }
         PointGrid grid = new PointGrid(points, Math.pow(10, random.nextInt(9)));
         for (int k = 0; k < 10; k++) {
-            Box box = Box.around(new Point(random.nextGaussian() * spread, random.nextGaussian() * spread), new Point(random.nextGaussian() * spread,
-                    random.nextGaussian() * spread));
+            Box box = Box.around(
+                    new Point(random.nextGaussian() * spread, random.nextGaussian() * spread),
+                    new Point(random.nextGaussian() * spread, random.nextGaussian() * spread));
             List<Integer> brute = new ArrayList<>();
             for (int i = 0; i < n; i++) {
                 if (box.contains(points.get(i))) {
@@ -42,22 +46,30 @@ class PointGridTest {
         PointGrid grid = new PointGrid(List.of(Point.in(1, 1), Point.in(2, 2)), 1e6);
         assertThat(grid.in(Box.around(Point.in(1, 1), Point.in(1, 1)))).containsExactly(0);
         assertThat(grid.in(Box.around(Point.in(0, 0), Point.in(2, 2)))).containsExactly(0, 1);
-        assertThat(new PointGrid(List.of(), 1).in(Box.around(Point.in(0, 0), Point.in(2, 2)))).isEmpty();
+        assertThat(new PointGrid(List.of(), 1).in(Box.around(Point.in(0, 0), Point.in(2, 2))))
+                .isEmpty();
     }
 
     @Test
     void chords_of_an_arc_stray_no_farther_than_they_may() {
-        Ring ring = new Ring(List.of(new Corner(Point.in(0, 0), .4), Corner.of(Point.in(4, 0)), Corner.of(Point.in(4, 3)), new Corner(Point.in(0, 3), -1.2)));
+        Ring ring = new Ring(List.of(
+                new Corner(Point.in(0, 0), .4),
+                Corner.of(Point.in(4, 0)),
+                Corner.of(Point.in(4, 3)),
+                new Corner(Point.in(0, 3), -1.2)));
         for (double stray : new double[] {500, 25_000, 5e6}) {
             List<Point> points = Trace.of(ring, stray);
             for (int i = 0; i < points.size(); i++) {
                 Point a = points.get(i);
                 Point b = points.get((i + 1) % points.size());
                 assertThat(ring.distance(a).nanometres()).isLessThan(1);
-                assertThat(ring.distance(new Point((a.x() + b.x()) / 2, (a.y() + b.y()) / 2)).nanometres()).isLessThan(stray * 1.01);
+                assertThat(ring.distance(new Point((a.x() + b.x()) / 2, (a.y() + b.y()) / 2))
+                                .nanometres())
+                        .isLessThan(stray * 1.01);
             }
         }
-        assertThat(Trace.of(ring, 500).size()).isGreaterThan(Trace.of(ring, 25_000).size());
+        assertThat(Trace.of(ring, 500).size())
+                .isGreaterThan(Trace.of(ring, 25_000).size());
         assertThatIllegalArgumentException().isThrownBy(() -> Trace.of(ring, 0)).withMessageContaining("0 nm");
     }
 

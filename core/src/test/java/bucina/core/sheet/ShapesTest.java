@@ -22,7 +22,9 @@ class ShapesTest {
         for (int i = 0; i < n; i++) {
             double r = least + (most - least) * random.nextDouble();
             double a = 2 * Math.PI * i / n;
-            corners.add(new Corner(Point.in(x + r * Math.cos(a), y + r * Math.sin(a)), random.nextInt(3) == 0 ? random.nextDouble() * .6 - .1 : 0));
+            corners.add(new Corner(
+                    Point.in(x + r * Math.cos(a), y + r * Math.sin(a)),
+                    random.nextInt(3) == 0 ? random.nextDouble() * .6 - .1 : 0));
         }
         return Outline.of(new Ring(corners));
     }
@@ -32,11 +34,15 @@ class ShapesTest {
         for (int i = 0; i < 300; i++) {
             Outline outline = star(random.nextInt(40) - 20, random.nextInt(40) - 20, 2, 9);
             double edge = 2 * Math.PI * 10;
-            assertThat(Shapes.of(outline).getArea() / IN2).isCloseTo(outline.outer().area() / IN2, within(.001 * edge));
+            assertThat(Shapes.of(outline).getArea() / IN2)
+                    .isCloseTo(outline.outer().area() / IN2, within(.001 * edge));
         }
     }
 
-    /** Where a point lies in both, they overlap; where they overlap, many points thrown at the common box find such a place unless it is tiny. */
+    /**
+     * Where a point lies in both, they overlap; where they overlap, many points thrown at the common box find such a
+     * place unless it is tiny.
+     */
     @Test
     void two_outlines_overlap_if_some_point_lies_in_both() {
         int together = 0;
@@ -61,12 +67,18 @@ class ShapesTest {
     @Test
     void outlines_that_only_touch_do_not_overlap_and_an_opening_is_no_metal() {
         Outline left = Outline.rectangle(Point.in(0, 0), Point.in(2, 2));
-        assertThat(Shapes.overlap(left, Outline.rectangle(Point.in(2, 0), Point.in(4, 2)))).isFalse();
-        assertThat(Shapes.overlap(left, Outline.rectangle(Point.in(1.999, 0), Point.in(4, 2)))).isTrue();
-        assertThat(Shapes.overlap(left, Outline.rectangle(Point.in(5, 5), Point.in(6, 6)))).isFalse();
-        Outline ring = new Outline(Ring.circle(Point.in(0, 0), Length.in(3)), List.of(Ring.circle(Point.in(0, 0), Length.in(2))));
-        assertThat(Shapes.overlap(ring, Outline.of(Ring.circle(Point.in(0, 0), Length.in(1.9))))).isFalse();
-        assertThat(Shapes.overlap(ring, Outline.of(Ring.circle(Point.in(0, 0), Length.in(2.1))))).isTrue();
+        assertThat(Shapes.overlap(left, Outline.rectangle(Point.in(2, 0), Point.in(4, 2))))
+                .isFalse();
+        assertThat(Shapes.overlap(left, Outline.rectangle(Point.in(1.999, 0), Point.in(4, 2))))
+                .isTrue();
+        assertThat(Shapes.overlap(left, Outline.rectangle(Point.in(5, 5), Point.in(6, 6))))
+                .isFalse();
+        Outline ring = new Outline(
+                Ring.circle(Point.in(0, 0), Length.in(3)), List.of(Ring.circle(Point.in(0, 0), Length.in(2))));
+        assertThat(Shapes.overlap(ring, Outline.of(Ring.circle(Point.in(0, 0), Length.in(1.9)))))
+                .isFalse();
+        assertThat(Shapes.overlap(ring, Outline.of(Ring.circle(Point.in(0, 0), Length.in(2.1)))))
+                .isTrue();
     }
 
     @Test
@@ -77,10 +89,15 @@ class ShapesTest {
                 points.add(Point.in(random.nextDouble() * 10, random.nextDouble() * 10));
             }
             Outline hull = Shapes.hull(points);
-            List<Point> corners = hull.outer().corners().stream().map(Corner::at).toList();
+            List<Point> corners =
+                    hull.outer().corners().stream().map(Corner::at).toList();
             // Each corner is one of the points, and each point is a corner or lies inside.
             assertThat(points).containsAll(corners);
-            points.stream().filter(p -> !corners.contains(p)).forEach(p -> assertThat(hull.covers(p) || hull.outer().distance(p).in() < 1e-6).isTrue());
+            points.stream()
+                    .filter(p -> !corners.contains(p))
+                    .forEach(p -> assertThat(
+                                    hull.covers(p) || hull.outer().distance(p).in() < 1e-6)
+                            .isTrue());
             // Every turn goes the same way.
             double way = 0;
             for (int k = 0; k < corners.size(); k++) {

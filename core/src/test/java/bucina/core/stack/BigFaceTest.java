@@ -31,7 +31,9 @@ class BigFaceTest {
     private final Catalogue catalogue = CatalogueReader.shipped();
 
     private Build big() {
-        List<Row> rows = IntStream.range(0, 263).mapToObj(r -> Plans.row(1000 + r * 100L, "R" + (r + 1), 1.6 + r * .003, 19)).toList();
+        List<Row> rows = IntStream.range(0, 263)
+                .mapToObj(r -> Plans.row(1000 + r * 100L, "R" + (r + 1), 1.6 + r * .003, 19))
+                .toList();
         Face face = Plans.face(Plans.layers(8.5), List.of(Plans.group(20, "G-1", Plans.UNIVERSAL, rows)));
         return Plans.build(face);
     }
@@ -52,21 +54,28 @@ class BigFaceTest {
     @Test
     void holes_alike_share_one_solution() {
         Build build = big();
-        FaceReading reading = Derivation.of(build, catalogue).face(build.faces().getFirst().face().id());
-        long different = reading.readings().stream().map(r -> System.identityHashCode(r.solution())).distinct().count();
+        FaceReading reading = Derivation.of(build, catalogue)
+                .face(build.faces().getFirst().face().id());
+        long different = reading.readings().stream()
+                .map(r -> System.identityHashCode(r.solution()))
+                .distinct()
+                .count();
         assertThat(different).isLessThanOrEqualTo(4);
     }
 
     @Test
     void an_edge_distance_in_the_reading_is_that_of_the_outline() {
         Build build = big();
-        FaceReading reading = Derivation.of(build, catalogue).face(build.faces().getFirst().face().id());
+        FaceReading reading = Derivation.of(build, catalogue)
+                .face(build.faces().getFirst().face().id());
         for (int i = 0; i < reading.size(); i += 31) {
             HoleReading hole = reading.reading(i);
             for (int k = 0; k < hole.layers().size(); k++) {
                 Box box = hole.layers().get(k).outline().box();
                 Point at = hole.hole().at();
-                double brute = Math.min(Math.min(at.x() - box.minX(), box.maxX() - at.x()), Math.min(at.y() - box.minY(), box.maxY() - at.y()));
+                double brute = Math.min(
+                        Math.min(at.x() - box.minX(), box.maxX() - at.x()),
+                        Math.min(at.y() - box.minY(), box.maxY() - at.y()));
                 assertThat(hole.edge(k).nanometres()).isCloseTo(brute, within(1e-3));
             }
         }
@@ -84,9 +93,12 @@ class BigFaceTest {
             build = build.with(changed, build.nextId() + 1);
             derivation = derivation.after(build);
             List<HoleReading> incremental = derivation.face(face.id()).readings();
-            List<HoleReading> full = Derivation.of(build, catalogue).face(face.id()).readings();
+            List<HoleReading> full =
+                    Derivation.of(build, catalogue).face(face.id()).readings();
             for (int i = 0; i < full.size(); i++) {
-                assertThat(incremental.get(i).same(full.get(i))).as("step %d, %s", step, full.get(i).label()).isTrue();
+                assertThat(incremental.get(i).same(full.get(i)))
+                        .as("step %d, %s", step, full.get(i).label())
+                        .isTrue();
             }
         }
     }
@@ -97,15 +109,37 @@ class BigFaceTest {
         int at = random.nextInt(layers.size());
         Layer old = layers.get(at);
         switch (random.nextInt(4)) {
-            case 0 -> layers.set(at, old.withOutline(moved(old.outline(), random.nextGaussian() * 2e7, random.nextGaussian() * 1e7, random.nextDouble() * .3)));
-            case 1 -> layers.set(at, new Layer(old.id(), old.part(), old.name(), Length.in(.02 + random.nextInt(40) / 1000.0), old.outline()));
+            case 0 ->
+                layers.set(
+                        at,
+                        old.withOutline(moved(
+                                old.outline(),
+                                random.nextGaussian() * 2e7,
+                                random.nextGaussian() * 1e7,
+                                random.nextDouble() * .3)));
+            case 1 ->
+                layers.set(
+                        at,
+                        new Layer(
+                                old.id(),
+                                old.part(),
+                                old.name(),
+                                Length.in(.02 + random.nextInt(40) / 1000.0),
+                                old.outline()));
             case 2 -> {
                 if (layers.size() > 3) {
                     layers.remove(at);
                 }
             }
-            default -> layers.add(at, new Layer(new bucina.core.plan.Id.Layer(1_000_000 + random.nextInt(1_000_000)), old.part(), "New", Length.in(.032),
-                    moved(old.outline(), 5e6, 5e6, 0)));
+            default ->
+                layers.add(
+                        at,
+                        new Layer(
+                                new bucina.core.plan.Id.Layer(1_000_000 + random.nextInt(1_000_000)),
+                                old.part(),
+                                "New",
+                                Length.in(.032),
+                                moved(old.outline(), 5e6, 5e6, 0)));
         }
         return new Face(face.id(), face.name(), face.viewed(), face.xToward(), face.yToward(), layers, face.groups());
     }

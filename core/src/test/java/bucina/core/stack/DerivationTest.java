@@ -32,7 +32,10 @@ class DerivationTest {
     private final Catalogue catalogue = CatalogueReader.shipped();
 
     private static HoleReading hole(Derivation derivation, int label) {
-        return derivation.face(new Id.Face(3)).readings().stream().filter(r -> r.hole().label() == label).findFirst().orElseThrow();
+        return derivation.face(new Id.Face(3)).readings().stream()
+                .filter(r -> r.hole().label() == label)
+                .findFirst()
+                .orElseThrow();
     }
 
     private Derivation derive(Build build) {
@@ -58,7 +61,17 @@ class DerivationTest {
     @Test
     void heads_on_the_far_side_turn_the_stack_round() {
         Group near = Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(Plans.row(1000, "R1", 2, 3)));
-        Group far = new Group(near.id(), near.code(), near.name(), near.fastener(), true, near.preparation(), "", near.rows(), Optional.empty(), Set.of(),
+        Group far = new Group(
+                near.id(),
+                near.code(),
+                near.name(),
+                near.fastener(),
+                true,
+                near.preparation(),
+                "",
+                near.rows(),
+                Optional.empty(),
+                Set.of(),
                 Set.of());
         Derivation derivation = derive(Plans.build(Plans.face(Plans.layers(8.5), List.of(far))));
         assertThat(hole(derivation, 1).layers()).extracting(Layer::name).containsExactly("Flange", "Doubler", "Skin");
@@ -70,8 +83,11 @@ class DerivationTest {
         assertThat(hole(derive(Plans.build(8.5)), 8).worst()).isEmpty();
         Derivation derivation = derive(Plans.build(8.2));
         HoleReading reading = hole(derivation, 8);
-        assertThat(reading.layers().get(reading.nearestEdge().orElseThrow()).name()).isEqualTo("Doubler");
-        List<Finding> findings = derivation.findings(() -> false).stream().filter(f -> !f.rule().equals("pitch-most")).toList();
+        assertThat(reading.layers().get(reading.nearestEdge().orElseThrow()).name())
+                .isEqualTo("Doubler");
+        List<Finding> findings = derivation.findings(() -> false).stream()
+                .filter(f -> !f.rule().equals("pitch-most"))
+                .toList();
         assertThat(findings).singleElement().satisfies(f -> {
             assertThat(f.rule()).isEqualTo("edge-distance-least");
             assertThat(f.level()).isEqualTo(Level.ERROR);
@@ -86,48 +102,119 @@ class DerivationTest {
         Row row = Plans.row(1000, "R1", 2, 3);
         List<Hole> holes = new ArrayList<>(row.holes());
         Hole first = holes.getFirst();
-        holes.set(0, new Hole(first.id(), 1, Point.in(.3, 2), Optional.of(new Deviation(Optional.empty(),
-                Optional.of(new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 5)), Optional.empty(), "egged"))));
-        Derivation derivation = derive(Plans.build(Plans.face(Plans.layers(8.5), List.of(Plans.group(20, "G-1", Plans.UNIVERSAL,
-                List.of(new Row(row.id(), "R1", 4, holes)))))));
+        holes.set(
+                0,
+                new Hole(
+                        first.id(),
+                        1,
+                        Point.in(.3, 2),
+                        Optional.of(new Deviation(
+                                Optional.empty(),
+                                Optional.of(new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 5)),
+                                Optional.empty(),
+                                "egged"))));
+        Derivation derivation = derive(Plans.build(Plans.face(
+                Plans.layers(8.5),
+                List.of(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(new Row(row.id(), "R1", 4, holes)))))));
         assertThat(hole(derivation, 1).solution().fastener().name()).isEqualTo("MS20470AD5");
         // .3 is 1.92 x 5/32: under 2 D, though it would do for 1/8.
-        assertThat(derivation.findings(() -> false)).extracting(f -> f.place().hole()).contains("R1.1");
+        assertThat(derivation.findings(() -> false))
+                .extracting(f -> f.place().hole())
+                .contains("R1.1");
     }
 
     @Test
     void what_a_group_must_catch_and_clear_is_checked() {
         Group g = Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(Plans.row(1000, "R1", 2, 10)));
-        Group expecting = new Group(g.id(), g.code(), g.name(), g.fastener(), false, Preparation.NONE, "", g.rows(), Optional.empty(),
-                Set.of(new Id.Layer(11), new Id.Layer(12)), Set.of(new Id.Layer(13)));
-        List<Finding> findings = derive(Plans.build(Plans.face(Plans.layers(8.5), List.of(expecting)))).findings(() -> false);
-        assertThat(findings).filteredOn(f -> f.place().hole().equals("R1.8")).extracting(Finding::rule).containsExactly("catches-cleared-layer");
-        assertThat(findings).filteredOn(f -> f.place().hole().equals("R1.9")).extracting(Finding::rule)
+        Group expecting = new Group(
+                g.id(),
+                g.code(),
+                g.name(),
+                g.fastener(),
+                false,
+                Preparation.NONE,
+                "",
+                g.rows(),
+                Optional.empty(),
+                Set.of(new Id.Layer(11), new Id.Layer(12)),
+                Set.of(new Id.Layer(13)));
+        List<Finding> findings = derive(Plans.build(Plans.face(Plans.layers(8.5), List.of(expecting))))
+                .findings(() -> false);
+        assertThat(findings)
+                .filteredOn(f -> f.place().hole().equals("R1.8"))
+                .extracting(Finding::rule)
+                .containsExactly("catches-cleared-layer");
+        assertThat(findings)
+                .filteredOn(f -> f.place().hole().equals("R1.9"))
+                .extracting(Finding::rule)
                 .containsExactlyInAnyOrder("misses-layer", "catches-cleared-layer");
     }
 
     @Test
     void wrong_pairs_of_head_and_hole_are_errors() {
         Group g = Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(Plans.row(1000, "R1", 2, 1)));
-        Group dome = new Group(g.id(), g.code(), g.name(), g.fastener(), false, Preparation.DIMPLE, "", g.rows(), Optional.empty(), Set.of(), Set.of());
+        Group dome = new Group(
+                g.id(),
+                g.code(),
+                g.name(),
+                g.fastener(),
+                false,
+                Preparation.DIMPLE,
+                "",
+                g.rows(),
+                Optional.empty(),
+                Set.of(),
+                Set.of());
         assertThat(rules(dome)).contains("dome-in-a-dimple");
-        Group flush = new Group(g.id(), g.code(), g.name(), Plans.FLUSH, false, Preparation.NONE, "", g.rows(), Optional.empty(), Set.of(), Set.of());
+        Group flush = new Group(
+                g.id(),
+                g.code(),
+                g.name(),
+                Plans.FLUSH,
+                false,
+                Preparation.NONE,
+                "",
+                g.rows(),
+                Optional.empty(),
+                Set.of(),
+                Set.of());
         assertThat(rules(flush)).contains("flush-in-plain-hole");
-        Group deep = new Group(g.id(), g.code(), g.name(), Plans.FLUSH, false, Preparation.COUNTERSINK, "", g.rows(), Optional.empty(), Set.of(), Set.of());
+        Group deep = new Group(
+                g.id(),
+                g.code(),
+                g.name(),
+                Plans.FLUSH,
+                false,
+                Preparation.COUNTERSINK,
+                "",
+                g.rows(),
+                Optional.empty(),
+                Set.of(),
+                Set.of());
         assertThat(rules(deep)).contains("countersink-too-deep");
     }
 
     private List<String> rules(Group group) {
-        return derive(Plans.build(Plans.face(Plans.layers(8.5), List.of(group)))).findings(() -> false).stream().map(Finding::rule).toList();
+        return derive(Plans.build(Plans.face(Plans.layers(8.5), List.of(group)))).findings(() -> false).stream()
+                .map(Finding::rule)
+                .toList();
     }
 
     @Test
     void a_hole_through_one_sheet_or_none_joins_nothing() {
-        Row row = new Row(new Id.Row(1000), "R1", 3, List.of(new Hole(new Id.Hole(1001), 1, Point.in(5, .6), Optional.empty()),
-                new Hole(new Id.Hole(1002), 2, Point.in(5, 9), Optional.empty())));
-        List<Finding> findings = derive(Plans.build(Plans.face(Plans.layers(8.5), List.of(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(row))))))
+        Row row = new Row(
+                new Id.Row(1000),
+                "R1",
+                3,
+                List.of(
+                        new Hole(new Id.Hole(1001), 1, Point.in(5, .6), Optional.empty()),
+                        new Hole(new Id.Hole(1002), 2, Point.in(5, 9), Optional.empty())));
+        List<Finding> findings = derive(Plans.build(
+                        Plans.face(Plans.layers(8.5), List.of(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(row))))))
                 .findings(() -> false);
-        assertThat(findings).extracting(Finding::rule).containsExactly("too-few-layers", "too-few-layers", "pitch-most");
+        assertThat(findings)
+                .extracting(Finding::rule)
+                .containsExactly("too-few-layers", "too-few-layers", "pitch-most");
     }
 
     @Test
@@ -164,10 +251,18 @@ class DerivationTest {
         Build build = Plans.build(8.5);
         Derivation derivation = derive(build);
         Face face = build.face("Top").orElseThrow().face();
-        Face turned = new Face(face.id(), face.name(), face.viewed(), face.xToward(), face.yToward(), face.layers().reversed(), face.groups());
+        Face turned = new Face(
+                face.id(),
+                face.name(),
+                face.viewed(),
+                face.xToward(),
+                face.yToward(),
+                face.layers().reversed(),
+                face.groups());
         Build next = build.with(turned, build.nextId());
         assertSame(derivation.after(next), derive(next));
-        assertThat(derivation.after(build.with(face, build.nextId())).face(face.id())).isSameAs(derivation.face(face.id()));
+        assertThat(derivation.after(build.with(face, build.nextId())).face(face.id()))
+                .isSameAs(derivation.face(face.id()));
     }
 
     private static void assertSame(Derivation a, Derivation b) {
@@ -175,7 +270,9 @@ class DerivationTest {
         List<HoleReading> right = b.face(new Id.Face(3)).readings();
         assertThat(left).hasSameSizeAs(right);
         for (int i = 0; i < left.size(); i++) {
-            assertThat(left.get(i).same(right.get(i))).as("%s", left.get(i).label()).isTrue();
+            assertThat(left.get(i).same(right.get(i)))
+                    .as("%s", left.get(i).label())
+                    .isTrue();
         }
     }
 

@@ -58,7 +58,9 @@ class IncrementalTest {
                 List<HoleReading> b = full.face(ref.face().id()).readings();
                 assertThat(a).hasSameSizeAs(b);
                 for (int i = 0; i < b.size(); i++) {
-                    assertThat(a.get(i).same(b.get(i))).as("step %d, %s", step, b.get(i).label()).isTrue();
+                    assertThat(a.get(i).same(b.get(i)))
+                            .as("step %d, %s", step, b.get(i).label())
+                            .isTrue();
                     assertThat(a.get(i).group()).isSameAs(b.get(i).group());
                 }
             }
@@ -78,33 +80,96 @@ class IncrementalTest {
         return switch (random.nextInt(12)) {
             case 0 -> HoleEdits.move(build, Set.of(hole), random.nextGaussian() * 2e7, random.nextGaussian() * 1e7);
             case 1 -> HoleEdits.delete(build, Set.of(hole));
-            case 2 -> HoleEdits.add(build, row.id(), new Point(row.holes().getFirst().at().x() + random.nextGaussian() * 1e7, row.holes().getFirst().at().y()));
-            case 3 -> HoleEdits.end(build, row.id(), random.nextBoolean(), new Point(row.holes().getLast().at().x() + 3e6, row.holes().getLast().at().y()
-                    + 4e6));
+            case 2 ->
+                HoleEdits.add(
+                        build,
+                        row.id(),
+                        new Point(
+                                row.holes().getFirst().at().x() + random.nextGaussian() * 1e7,
+                                row.holes().getFirst().at().y()));
+            case 3 ->
+                HoleEdits.end(
+                        build,
+                        row.id(),
+                        random.nextBoolean(),
+                        new Point(
+                                row.holes().getLast().at().x() + 3e6,
+                                row.holes().getLast().at().y() + 4e6));
             case 4 -> HoleEdits.split(build, row.id(), hole);
-            case 5 -> SheetEdits.moveEdge(build, layer.id(), SheetEdits.nearestEdge(layer.outline(), row.holes().getFirst().at()), random.nextGaussian() * 6e6);
+            case 5 ->
+                SheetEdits.moveEdge(
+                        build,
+                        layer.id(),
+                        SheetEdits.nearestEdge(
+                                layer.outline(), row.holes().getFirst().at()),
+                        random.nextGaussian() * 6e6);
             case 6 -> Edit.layer(build, layer.id(), l -> l.withThickness(Length.in(.02 + random.nextInt(60) / 1000.0)));
             case 7 -> SheetEdits.order(build, layer.id(), random.nextBoolean());
             case 8 -> Edit.group(build, group.id(), g -> g.withHeadFar(!g.headFar()));
-            case 9 -> Edit.group(build, group.id(), g -> g.withHoles(new HolePlan(Optional.empty(), Hold.AUTO, "", Optional.of(100 + 20 * random.nextInt(2)))));
-            case 10 -> SheetEdits.zone(build, face.id(), new Zone(new Id.Zone(build.nextId()), "Zone", random.nextBoolean() ? Zone.Kind.KEEP_OUT
-                    : Zone.Kind.BEHIND,
-                    Outline.rectangle(row.holes().getFirst().at(), row.holes().getLast().at().x() == row.holes().getFirst().at().x()
-                            ? new Point(row.holes().getFirst().at().x() + 1e7, row.holes().getLast().at().y() + 1e7)
-                            : new Point(row.holes().getLast().at().x(), row.holes().getLast().at().y() + 1e7)), Length.mm(random.nextInt(9))));
+            case 9 ->
+                Edit.group(
+                        build,
+                        group.id(),
+                        g -> g.withHoles(new HolePlan(
+                                Optional.empty(), Hold.AUTO, "", Optional.of(100 + 20 * random.nextInt(2)))));
+            case 10 ->
+                SheetEdits.zone(
+                        build,
+                        face.id(),
+                        new Zone(
+                                new Id.Zone(build.nextId()),
+                                "Zone",
+                                random.nextBoolean() ? Zone.Kind.KEEP_OUT : Zone.Kind.BEHIND,
+                                Outline.rectangle(
+                                        row.holes().getFirst().at(),
+                                        row.holes().getLast().at().x()
+                                                        == row.holes()
+                                                                .getFirst()
+                                                                .at()
+                                                                .x()
+                                                ? new Point(
+                                                        row.holes()
+                                                                        .getFirst()
+                                                                        .at()
+                                                                        .x()
+                                                                + 1e7,
+                                                        row.holes()
+                                                                        .getLast()
+                                                                        .at()
+                                                                        .y()
+                                                                + 1e7)
+                                                : new Point(
+                                                        row.holes()
+                                                                .getLast()
+                                                                .at()
+                                                                .x(),
+                                                        row.holes()
+                                                                        .getLast()
+                                                                        .at()
+                                                                        .y()
+                                                                + 1e7)),
+                                Length.mm(random.nextInt(9))));
             default -> accepted(build, face, random);
         };
     }
 
     private static Build accepted(Build build, Face face, Random random) {
         FaceReading reading = Derivation.of(build, CatalogueReader.shipped()).face(face.id());
-        List<HoleReading> wrong = reading.readings().stream().filter(r -> r.worst().isPresent()).toList();
+        List<HoleReading> wrong =
+                reading.readings().stream().filter(r -> r.worst().isPresent()).toList();
         if (wrong.isEmpty()) {
             return build;
         }
         HoleReading r = wrong.get(random.nextInt(wrong.size()));
         Finding f = StackCheck.findings(face, r).getFirst();
-        Acceptance a = new Acceptance(new Id.Acceptance(build.nextId()), r.hole().id(), f.rule(), f.place().layer(), f.measured(), f.required(), "so drawn",
+        Acceptance a = new Acceptance(
+                new Id.Acceptance(build.nextId()),
+                r.hole().id(),
+                f.rule(),
+                f.place().layer(),
+                f.measured(),
+                f.required(),
+                "so drawn",
                 "T. Lind",
                 LocalDate.of(2026, 11, 2));
         return build.withPapers(build.papers().with(a), build.nextId() + 1);

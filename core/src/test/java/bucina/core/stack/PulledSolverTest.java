@@ -29,8 +29,14 @@ class PulledSolverTest {
     }
 
     private Solution solve(Fastener rivet, Preparation asked, Optional<Double> room, double... layers) {
-        return solver.solve(new Solver.Ask(rivet, asked, Optional.empty(), Arrays.stream(layers).mapToObj(Length::mm).toList(), Optional.empty(),
-                room.map(Length::mm), Optional.empty()));
+        return solver.solve(new Solver.Ask(
+                rivet,
+                asked,
+                Optional.empty(),
+                Arrays.stream(layers).mapToObj(Length::mm).toList(),
+                Optional.empty(),
+                room.map(Length::mm),
+                Optional.empty()));
     }
 
     private static List<String> rules(Solution s) {
@@ -38,7 +44,17 @@ class PulledSolverTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"3.2,1.5,6", "3.2,3.5,6", "3.2,3.51,8", "3.2,7.0,10", "3.2,9.0,12", "4.0,1.0,6", "4.0,3.0,6", "4.0,6.5,10", "4.0,8.5,12"})
+    @CsvSource({
+        "3.2,1.5,6",
+        "3.2,3.5,6",
+        "3.2,3.51,8",
+        "3.2,7.0,10",
+        "3.2,9.0,12",
+        "4.0,1.0,6",
+        "4.0,3.0,6",
+        "4.0,6.5,10",
+        "4.0,8.5,12"
+    })
     void grip_ends_are_inclusive_and_the_shorter_length_is_taken(double diameter, double grip, String length) {
         Solution s = solve(rivet("iso15977", diameter), Preparation.NONE, Optional.empty(), grip / 2, grip / 2);
         assertThat(s.designation().orElseThrow()).endsWith("× " + length);
@@ -59,20 +75,25 @@ class PulledSolverTest {
     void two_thin_skins_that_nothing_grips_are_an_error_that_names_what_would() {
         Solution s = solve(rivet("iso15977", 3.2), Preparation.NONE, Optional.empty(), .6, .6);
         assertThat(rules(s)).containsExactly("no-length-does");
-        assertThat(s.faults().getFirst().message().in(Unit.MM)).contains("thinner than any length grips", "A washer of");
+        assertThat(s.faults().getFirst().message().in(Unit.MM))
+                .contains("thinner than any length grips", "A washer of");
         assertThat(s.designation()).isEmpty();
         assertThat(s.dash()).isEqualTo("none");
     }
 
     @Test
     void room_behind_counts_the_mandrel_and_makes_it_shorter_or_nothing() {
-        assertThat(solve(rivet("iso15977", 3.2), Preparation.NONE, Optional.of(7.9), .8, .8).cut()).isFalse();
+        assertThat(solve(rivet("iso15977", 3.2), Preparation.NONE, Optional.of(7.9), .8, .8)
+                        .cut())
+                .isFalse();
         Solution cut = solve(rivet("iso15977", 3.2), Preparation.NONE, Optional.of(6.5), .8, .8);
         assertThat(cut.length().orElseThrow().mm()).isCloseTo(4.6, within(1e-9));
         assertThat(cut.dash()).isEqualTo("Ø3.2 L6 cut");
         assertThat(rules(cut)).containsExactly("length-cut");
-        assertThat(rules(solve(rivet("iso15977", 3.2), Preparation.NONE, Optional.of(4.0), .8, .8))).containsExactly("no-length-does");
-        assertThat(rules(solve(rivet("iso15977", 3.2), Preparation.NONE, Optional.of(0.0), .8, .8))).containsExactly("no-length-does");
+        assertThat(rules(solve(rivet("iso15977", 3.2), Preparation.NONE, Optional.of(4.0), .8, .8)))
+                .containsExactly("no-length-does");
+        assertThat(rules(solve(rivet("iso15977", 3.2), Preparation.NONE, Optional.of(0.0), .8, .8)))
+                .containsExactly("no-length-does");
     }
 
     @Test
@@ -87,9 +108,12 @@ class PulledSolverTest {
 
     @Test
     void a_dome_in_a_dimple_and_a_flush_head_in_a_plain_hole_are_caught() {
-        assertThat(rules(solve(rivet("iso15977", 3.2), Preparation.DIMPLE, Optional.empty(), .8, .8))).contains("dome-in-a-dimple");
-        assertThat(rules(solve(rivet("iso15978", 3.2), Preparation.NONE, Optional.empty(), .8, .8))).contains("flush-in-plain-hole");
-        assertThat(rules(solve(rivet("iso15978", 3.2), Preparation.DIMPLE, Optional.empty(), 2.0, .8))).contains("dress-impossible");
+        assertThat(rules(solve(rivet("iso15977", 3.2), Preparation.DIMPLE, Optional.empty(), .8, .8)))
+                .contains("dome-in-a-dimple");
+        assertThat(rules(solve(rivet("iso15978", 3.2), Preparation.NONE, Optional.empty(), .8, .8)))
+                .contains("flush-in-plain-hole");
+        assertThat(rules(solve(rivet("iso15978", 3.2), Preparation.DIMPLE, Optional.empty(), 2.0, .8)))
+                .contains("dress-impossible");
     }
 
     @Test
@@ -102,7 +126,11 @@ class PulledSolverTest {
 
     @Test
     void structural_dashes_go_by_sixteenths() {
-        Solution s = solver.solve(rivet("structural-16", 3.175), Preparation.NONE, Optional.empty(), List.of(Length.in(.063), Length.in(.063)),
+        Solution s = solver.solve(
+                rivet("structural-16", 3.175),
+                Preparation.NONE,
+                Optional.empty(),
+                List.of(Length.in(.063), Length.in(.063)),
                 Optional.empty());
         assertThat(s.designation().orElseThrow()).endsWith("grip 3");
         assertThat(s.dash()).isEqualTo("grip 3");

@@ -43,7 +43,9 @@ class RowCheckTest {
         assertThat(f.place().hole()).isEqualTo("R1");
         assertThat(f.message().in(Unit.INCH)).startsWith("R1.1 to R1.2: The pitch is 1.000 in, over 24 t");
         Build fixed = Edit.group(free, new Id.Group(20), g -> g.withFastener(g.fastener(), "19× MS20470AD4"));
-        assertThat(read(fixed).rowFindings()).singleElement().satisfies(n -> assertThat(n.level()).isEqualTo(Level.NOTE));
+        assertThat(read(fixed).rowFindings())
+                .singleElement()
+                .satisfies(n -> assertThat(n.level()).isEqualTo(Level.NOTE));
         assertThat(read(free).found()).isEqualTo(1);
         assertThat(read(fixed).found()).isZero();
     }
@@ -52,9 +54,18 @@ class RowCheckTest {
     void a_row_accepted_is_not_counted_any_more() {
         Build free = Plans.build(8.5);
         Finding f = read(free).rowFindings().getFirst();
-        Acceptance a = new Acceptance(new Id.Acceptance(free.nextId()), new Id.Row(1000), f.rule(), "", f.measured(), f.required(), "stiff enough", "M. Oake",
+        Acceptance a = new Acceptance(
+                new Id.Acceptance(free.nextId()),
+                new Id.Row(1000),
+                f.rule(),
+                "",
+                f.measured(),
+                f.required(),
+                "stiff enough",
+                "M. Oake",
                 LocalDate.of(2026, 11, 1));
-        Build accepted = free.withPapers(free.papers().with(a), free.nextId() + 1).checked();
+        Build accepted =
+                free.withPapers(free.papers().with(a), free.nextId() + 1).checked();
         FaceReading after = Derivation.of(free, catalogue).after(accepted).face(new Id.Face(3));
         assertThat(after.found()).isZero();
         assertThat(after.rowFindings().getFirst().accepted()).contains("stiff enough (M. Oake, 2026-11-01)");
@@ -68,7 +79,14 @@ class RowCheckTest {
         List<Hole> holes = new ArrayList<>(row.holes());
         for (int i : new int[] {2, 3, 6}) {
             Hole h = holes.get(i);
-            holes.set(i, new Hole(h.id(), h.label(), h.at(), Optional.of(new Deviation(Optional.empty(), Optional.of(large), Optional.empty(), "egged"))));
+            holes.set(
+                    i,
+                    new Hole(
+                            h.id(),
+                            h.label(),
+                            h.at(),
+                            Optional.of(
+                                    new Deviation(Optional.empty(), Optional.of(large), Optional.empty(), "egged"))));
         }
         Face face = Plans.face(Plans.layers(20), List.of(Plans.group(20, "G-1", small, List.of(row.withHoles(holes)))));
         FaceReading reading = read(Plans.build(face));
@@ -80,8 +98,11 @@ class RowCheckTest {
     @Test
     void bolts_and_single_holes_have_no_pitch() {
         Fastener bolt = new Fastener.Hardware("AN4-5A", Length.in(.25), Length.in(.25), false);
-        Face bolts = Plans.face(Plans.layers(20), List.of(Plans.group(20, "G-1", bolt, List.of(Plans.row(1000, "R1", 2, 3))),
-                Plans.group(21, "G-2", Plans.UNIVERSAL, List.of(Plans.row(2000, "R2", 2.2, 1)))));
+        Face bolts = Plans.face(
+                Plans.layers(20),
+                List.of(
+                        Plans.group(20, "G-1", bolt, List.of(Plans.row(1000, "R1", 2, 3))),
+                        Plans.group(21, "G-2", Plans.UNIVERSAL, List.of(Plans.row(2000, "R2", 2.2, 1)))));
         assertThat(read(Plans.build(bolts)).rowFindings()).isEmpty();
     }
 }

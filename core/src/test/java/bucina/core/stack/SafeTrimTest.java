@@ -15,17 +15,22 @@ class SafeTrimTest {
 
     private static List<SafeTrim> trims(Build build, int layer) {
         Face face = build.faces().getFirst().face();
-        return SafeTrim.of(face.layers().get(layer), Derivation.of(build, CatalogueReader.shipped()).face(face.id()));
+        return SafeTrim.of(
+                face.layers().get(layer),
+                Derivation.of(build, CatalogueReader.shipped()).face(face.id()));
     }
 
     @Test
     void the_largest_trim_is_what_lies_beyond_the_least_edge_distance() {
         // Skin 20 x 4, holes at y 2 from x 1 to 19, D 1/8: 2 D = .25. Sides: 2 - .25 and 1 - .25.
         List<SafeTrim> trims = trims(Plans.build(8.5), 0);
-        assertThat(trims).extracting(t -> Math.round(t.largest().in() * 1e6) / 1e6).containsExactly(1.75, .75, 1.75, .75);
+        assertThat(trims)
+                .extracting(t -> Math.round(t.largest().in() * 1e6) / 1e6)
+                .containsExactly(1.75, .75, 1.75, .75);
         assertThat(trims.get(1).hole().label()).isEqualTo("R1.19");
-        assertThat(trims).extracting(t -> t.looks(Plans.build(8.5).faces().getFirst().face())).containsExactly("away from forward", "toward outboard",
-                "toward forward", "away from outboard");
+        assertThat(trims)
+                .extracting(t -> t.looks(Plans.build(8.5).faces().getFirst().face()))
+                .containsExactly("away from forward", "toward outboard", "toward forward", "away from outboard");
     }
 
     @Test
@@ -33,9 +38,15 @@ class SafeTrimTest {
         Build build = Plans.build(8.5);
         for (SafeTrim trim : trims(build, 0)) {
             var skin = build.faces().getFirst().face().layers().getFirst().id();
-            Derivation cut = Derivation.of(SheetEdits.moveEdge(build, skin, trim.edge(), -trim.largest().nanometres()), CatalogueReader.shipped());
+            Derivation cut = Derivation.of(
+                    SheetEdits.moveEdge(
+                            build, skin, trim.edge(), -trim.largest().nanometres()),
+                    CatalogueReader.shipped());
             assertThat(cut.findings(() -> false)).noneMatch(f -> f.rule().equals("edge-distance-least"));
-            Derivation more = Derivation.of(SheetEdits.moveEdge(build, skin, trim.edge(), -trim.largest().nanometres() - 1000), CatalogueReader.shipped());
+            Derivation more = Derivation.of(
+                    SheetEdits.moveEdge(
+                            build, skin, trim.edge(), -trim.largest().nanometres() - 1000),
+                    CatalogueReader.shipped());
             assertThat(more.findings(() -> false)).anyMatch(f -> f.rule().equals("edge-distance-least"));
         }
     }
@@ -43,6 +54,7 @@ class SafeTrimTest {
     @Test
     void an_edge_too_near_already_has_a_negative_trim() {
         // The doubler ends at 8.2, .2 from hole 8: .05 short.
-        assertThat(trims(Plans.build(8.2), 1)).anySatisfy(t -> assertThat(t.largest().in()).isCloseTo(-.05, within(1e-9)));
+        assertThat(trims(Plans.build(8.2), 1))
+                .anySatisfy(t -> assertThat(t.largest().in()).isCloseTo(-.05, within(1e-9)));
     }
 }

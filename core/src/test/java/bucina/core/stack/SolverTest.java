@@ -27,7 +27,12 @@ class SolverTest {
     private final Solver solver = new Solver(catalogue, catalogue.rules());
 
     private Solution solve(Fastener fastener, Preparation asked, Optional<Length> drilled, double... layers) {
-        return solver.solve(fastener, asked, drilled, Arrays.stream(layers).mapToObj(Length::in).toList(), Optional.empty());
+        return solver.solve(
+                fastener,
+                asked,
+                drilled,
+                Arrays.stream(layers).mapToObj(Length::in).toList(),
+                Optional.empty());
     }
 
     private static List<String> rules(Solution solution) {
@@ -48,7 +53,8 @@ class SolverTest {
     @Test
     void a_hole_a_little_over_takes_the_same_rivet_and_one_far_over_the_next_diameter() {
         // .1285 + .010 = .1385 still passes.
-        assertThat(rules(solve(Plans.UNIVERSAL, Preparation.NONE, Optional.of(Length.in(.1385)), .032, .040))).isEmpty();
+        assertThat(rules(solve(Plans.UNIVERSAL, Preparation.NONE, Optional.of(Length.in(.1385)), .032, .040)))
+                .isEmpty();
         Solution over = solve(Plans.UNIVERSAL, Preparation.NONE, Optional.of(Length.in(.1386)), .032, .040);
         assertThat(rules(over)).containsExactly("hole-oversize");
         assertThat(over.faults().getFirst().remedy().in(Unit.INCH)).contains("next diameter");
@@ -60,7 +66,8 @@ class SolverTest {
         Solution loose = solve(Plans.UNIVERSAL, Preparation.NONE, Optional.of(Length.in(.138)), .063, .063);
         Length five = Length.fraction(5, 16);
         Length half = Length.fraction(1, 16);
-        assertThat(loose.choice().orElseThrow().head().headDiameter(five, half)).isLessThan(tight.choice().orElseThrow().head().headDiameter(five, half));
+        assertThat(loose.choice().orElseThrow().head().headDiameter(five, half))
+                .isLessThan(tight.choice().orElseThrow().head().headDiameter(five, half));
     }
 
     @Test
@@ -74,7 +81,8 @@ class SolverTest {
 
     @Test
     void a_rivet_the_catalogue_lacks_is_said_by_name() {
-        Solution s = solve(new Fastener.SolidRivet(HeadStyle.REDUCED, "AD", 3), Preparation.AUTO, Optional.empty(), .032, .040);
+        Solution s = solve(
+                new Fastener.SolidRivet(HeadStyle.REDUCED, "AD", 3), Preparation.AUTO, Optional.empty(), .032, .040);
         assertThat(rules(s)).containsExactly("rivet-not-in-catalogue");
         assertThat(s.faults().getFirst().message().in(Unit.INCH)).contains("NAS1097AD3");
         assertThat(s.designation()).isEmpty();
@@ -110,8 +118,14 @@ class SolverTest {
 
     @Test
     void a_changed_rule_changes_the_answer() {
-        Solver twoThirds = new Solver(catalogue, catalogue.rules().with(RuleKey.COUNTERSINK_SCHOOL, "two-thirds", "kit"));
-        Solution s = twoThirds.solve(Plans.FLUSH, Preparation.AUTO, Optional.empty(), List.of(Length.in(.040), Length.in(.063)), Optional.empty());
+        Solver twoThirds =
+                new Solver(catalogue, catalogue.rules().with(RuleKey.COUNTERSINK_SCHOOL, "two-thirds", "kit"));
+        Solution s = twoThirds.solve(
+                Plans.FLUSH,
+                Preparation.AUTO,
+                Optional.empty(),
+                List.of(Length.in(.040), Length.in(.063)),
+                Optional.empty());
         // .036 is over 2/3 of .040 = .0267: dimpled; nest .036 + .0122 = .0482 is over 2/3 of .063 = .042: impossible.
         assertThat(s.dressing().plies()).extracting(p -> p.dress()).containsExactly(Dress.DIMPLE, Dress.IMPOSSIBLE);
     }
@@ -122,9 +136,12 @@ class SolverTest {
         Derivation derivation = Derivation.of(build, catalogue);
         var ref = build.group("G-1").orElseThrow();
         GroupSummary summary = GroupSummary.of(derivation, ref.face(), ref.group());
-        assertThat(summary.grips()).containsExactly(java.util.Map.entry(Length.in(.072), 11), java.util.Map.entry(Length.in(.135), 8));
-        assertThat(summary.designations()).containsExactly(java.util.Map.entry("MS20470AD4-4", 11), java.util.Map.entry("MS20470AD4-5", 8));
+        assertThat(summary.grips())
+                .containsExactly(java.util.Map.entry(Length.in(.072), 11), java.util.Map.entry(Length.in(.135), 8));
+        assertThat(summary.designations())
+                .containsExactly(java.util.Map.entry("MS20470AD4-4", 11), java.util.Map.entry("MS20470AD4-5", 8));
         var typed = build.group("T-1").orElseThrow();
-        assertThat(GroupSummary.of(derivation, typed.face(), typed.group()).designations()).containsExactly(java.util.Map.entry("MS20470AD4-4", 10));
+        assertThat(GroupSummary.of(derivation, typed.face(), typed.group()).designations())
+                .containsExactly(java.util.Map.entry("MS20470AD4-4", 10));
     }
 }

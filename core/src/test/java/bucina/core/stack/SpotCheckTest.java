@@ -32,7 +32,10 @@ import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
-/** Checks of where a hole is, against distances worked out by hand. D is 1/8 for the universal rivet of {@link Plans}, 3/32 for the flush one. */
+/**
+ * Checks of where a hole is, against distances worked out by hand. D is 1/8 for the universal rivet of {@link Plans},
+ * 3/32 for the flush one.
+ */
 class SpotCheckTest {
 
     private static final Catalogue CATALOGUE = CatalogueReader.shipped();
@@ -50,21 +53,30 @@ class SpotCheckTest {
     }
 
     private static List<Finding> findings(Face face) {
-        return Derivation.of(Plans.build(face), CATALOGUE).findings(() -> false).stream().filter(f -> !f.rule().equals("pitch-most")).toList();
+        return Derivation.of(Plans.build(face), CATALOGUE).findings(() -> false).stream()
+                .filter(f -> !f.rule().equals("pitch-most"))
+                .toList();
     }
 
     private static Finding only(Face face, String rule) {
-        return findings(face).stream().filter(f -> f.rule().equals(rule)).findFirst().orElseThrow(() -> new AssertionError(findings(face).toString()));
+        return findings(face).stream()
+                .filter(f -> f.rule().equals(rule))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError(findings(face).toString()));
     }
 
     @Test
     void two_holes_of_a_row_nearer_than_three_diameters_are_an_error_at_both() {
-        List<Finding> found = findings(face(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 10, 2, 10.37, 2, 11, 2)))));
+        List<Finding> found = findings(
+                face(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 10, 2, 10.37, 2, 11, 2)))));
         assertThat(found).extracting(Finding::rule).containsExactly("pitch-least", "pitch-least");
-        assertThat(found.getFirst().measured().orElseThrow().in()).isCloseTo(.37, org.assertj.core.api.Assertions.within(1e-9));
+        assertThat(found.getFirst().measured().orElseThrow().in())
+                .isCloseTo(.37, org.assertj.core.api.Assertions.within(1e-9));
         assertThat(found.getFirst().required()).contains(Length.in(.375));
         assertThat(found.getFirst().message().in(Unit.INCH)).startsWith("R1.1 is .370 in from R1.2; 3 D = .375 in");
-        assertThat(findings(face(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 10, 2, 10.375, 2)))))).isEmpty();
+        assertThat(findings(
+                        face(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 10, 2, 10.375, 2))))))
+                .isEmpty();
     }
 
     @Test
@@ -79,8 +91,13 @@ class SpotCheckTest {
 
     @Test
     void the_head_of_a_bolt_and_a_rivet_must_not_meet() {
-        // A bolt's head reaches one diameter (.25), the universal head .125: .375 is the least; .36 is too near, though it is no rivet's gauge.
-        Group bolt = Plans.group(20, "G-1", new Fastener.Hardware("AN4-5A", Length.in(.25), Length.in(.25), false), List.of(holes(1000, "R1", 12, 2)));
+        // A bolt's head reaches one diameter (.25), the universal head .125: .375 is the least; .36 is too near, though
+        // it is no rivet's gauge.
+        Group bolt = Plans.group(
+                20,
+                "G-1",
+                new Fastener.Hardware("AN4-5A", Length.in(.25), Length.in(.25), false),
+                List.of(holes(1000, "R1", 12, 2)));
         Group rivet = Plans.group(21, "G-2", Plans.UNIVERSAL, List.of(holes(2000, "R2", 12.36, 2)));
         Finding f = only(face(bolt, rivet), "head-interference");
         assertThat(f.required().orElseThrow().in()).isCloseTo(.375, org.assertj.core.api.Assertions.within(1e-9));
@@ -93,9 +110,18 @@ class SpotCheckTest {
         // Universal -4: head .250 across. .125 + .030 = .155; the hole is .150 from the tangent.
         List<Layer> layers = new ArrayList<>(Plans.layers(8.5));
         Layer flange = layers.get(2);
-        layers.set(2, new Layer(flange.id(), flange.part(), flange.name(), flange.thickness(), flange.outline(),
-                List.of(new Segment(Point.in(0, 1.85), Point.in(20, 1.85)))));
-        Finding f = only(Plans.face(layers, List.of(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 10, 2))))), "bend-tangent");
+        layers.set(
+                2,
+                new Layer(
+                        flange.id(),
+                        flange.part(),
+                        flange.name(),
+                        flange.thickness(),
+                        flange.outline(),
+                        List.of(new Segment(Point.in(0, 1.85), Point.in(20, 1.85)))));
+        Finding f = only(
+                Plans.face(layers, List.of(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 10, 2))))),
+                "bend-tangent");
         assertThat(f.measured().orElseThrow().in()).isCloseTo(.15, org.assertj.core.api.Assertions.within(1e-9));
         assertThat(f.required().orElseThrow().in()).isCloseTo(.155, org.assertj.core.api.Assertions.within(1e-9));
         assertThat(f.place().layer()).isEqualTo("Flange");
@@ -106,20 +132,31 @@ class SpotCheckTest {
         // A strap over the skin ends at 9.9; the head at 10 reaches .125 to 9.875.
         List<Layer> layers = new ArrayList<>(Plans.layers(8.5));
         layers.addFirst(Plans.layer(14, "Strap", .032, 5, 1, 9.9, 3));
-        Finding f = only(Plans.face(layers, List.of(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 10, 2))))), "head-on-edge");
+        Finding f = only(
+                Plans.face(layers, List.of(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 10, 2))))),
+                "head-on-edge");
         assertThat(f.place().layer()).isEqualTo("Strap");
         assertThat(f.required()).contains(Length.in(.125));
         List<Layer> between = new ArrayList<>(Plans.layers(8.5));
         between.add(1, Plans.layer(14, "Strap", .032, 5, 1, 9.9, 3));
-        assertThat(findings(Plans.face(between, List.of(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 10, 2))))))).isEmpty();
+        assertThat(findings(Plans.face(
+                        between, List.of(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 10, 2)))))))
+                .isEmpty();
     }
 
     @Test
     void a_hole_keeps_out_of_a_keep_out_with_its_whole_width() {
-        Zone zone = new Zone(new Id.Zone(90), "Nut plate", Zone.Kind.KEEP_OUT, Outline.rectangle(Point.in(10.06, 1), Point.in(11, 3)), Length.ZERO);
-        Face face = face(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 10, 2)))).withZones(List.of(zone));
+        Zone zone = new Zone(
+                new Id.Zone(90),
+                "Nut plate",
+                Zone.Kind.KEEP_OUT,
+                Outline.rectangle(Point.in(10.06, 1), Point.in(11, 3)),
+                Length.ZERO);
+        Face face = face(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 10, 2))))
+                .withZones(List.of(zone));
         assertThat(only(face, "keep-out").message().in(Unit.INCH)).isEqualTo("R1.1 lies in the keep-out Nut plate.");
-        Face clear = face(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 9.9, 2)))).withZones(List.of(zone));
+        Face clear = face(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 9.9, 2))))
+                .withZones(List.of(zone));
         assertThat(findings(clear)).isEmpty();
     }
 
@@ -128,45 +165,88 @@ class SpotCheckTest {
         Group group = Plans.group(20, "G-1", Plans.FLUSH, List.of(holes(1000, "R1", 10, 2)));
         Group wrong = group.withHoles(new HolePlan(Optional.empty(), Hold.AUTO, "", Optional.of(120)));
         assertThat(only(face(wrong), "die-angle").message().in(Unit.INCH)).contains("100°", "120°");
-        Group pulled = Plans.group(20, "G-1", new Fastener.PulledRivet("iso15978", Length.mm(3.2), false), List.of(holes(1000, "R1", 10, 2)));
-        assertThat(findings(face(pulled.withHoles(new HolePlan(Optional.empty(), Hold.AUTO, "", Optional.of(120)))))).extracting(Finding::rule)
+        Group pulled = Plans.group(
+                20,
+                "G-1",
+                new Fastener.PulledRivet("iso15978", Length.mm(3.2), false),
+                List.of(holes(1000, "R1", 10, 2)));
+        assertThat(findings(face(pulled.withHoles(new HolePlan(Optional.empty(), Hold.AUTO, "", Optional.of(120))))))
+                .extracting(Finding::rule)
                 .doesNotContain("die-angle");
-        assertThat(only(face(pulled.withHoles(new HolePlan(Optional.empty(), Hold.AUTO, "", Optional.of(100)))), "die-angle").level()).isEqualTo(Level.ERROR);
+        assertThat(only(
+                                face(pulled.withHoles(new HolePlan(Optional.empty(), Hold.AUTO, "", Optional.of(100)))),
+                                "die-angle")
+                        .level())
+                .isEqualTo(Level.ERROR);
     }
 
     @Test
     void a_rivet_of_one_kind_in_a_row_of_another_is_pointed_at() {
         Row row = holes(1000, "R1", 10, 2, 11, 2);
-        Hole odd = new Hole(row.holes().getLast().id(), 2, row.holes().getLast().at(), Optional.of(new Deviation(Optional.empty(),
-                Optional.of(new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", 4)), Optional.of(bucina.core.dress.Preparation.AUTO), "cowl rubs here")));
-        Finding f = only(face(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(row.withHoles(List.of(row.holes().getFirst(), odd))))), "kind-in-row");
-        assertThat(f.message().in(Unit.INCH)).isEqualTo("R1.2 takes MS20426AD4 in a row of MS20470AD4 (cowl rubs here).");
+        Hole odd = new Hole(
+                row.holes().getLast().id(),
+                2,
+                row.holes().getLast().at(),
+                Optional.of(new Deviation(
+                        Optional.empty(),
+                        Optional.of(new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", 4)),
+                        Optional.of(bucina.core.dress.Preparation.AUTO),
+                        "cowl rubs here")));
+        Finding f = only(
+                face(Plans.group(
+                        20,
+                        "G-1",
+                        Plans.UNIVERSAL,
+                        List.of(row.withHoles(List.of(row.holes().getFirst(), odd))))),
+                "kind-in-row");
+        assertThat(f.message().in(Unit.INCH))
+                .isEqualTo("R1.2 takes MS20426AD4 in a row of MS20470AD4 (cowl rubs here).");
     }
 
     @Test
     void the_tail_of_a_pulled_rivet_keeps_its_radius_from_a_wall_behind_and_needs_its_room() {
         Fastener pulled = new Fastener.PulledRivet("iso15977", Length.mm(3.2), false);
-        Zone wall = new Zone(new Id.Zone(90), "Web", Zone.Kind.BEHIND, Outline.rectangle(Point.in(10.09, 1), Point.in(10.13, 3)), Length.ZERO);
-        Face face = face(Plans.group(20, "G-1", pulled, List.of(holes(1000, "R1", 10, 2)))).withZones(List.of(wall));
+        Zone wall = new Zone(
+                new Id.Zone(90),
+                "Web",
+                Zone.Kind.BEHIND,
+                Outline.rectangle(Point.in(10.09, 1), Point.in(10.13, 3)),
+                Length.ZERO);
+        Face face = face(Plans.group(20, "G-1", pulled, List.of(holes(1000, "R1", 10, 2))))
+                .withZones(List.of(wall));
         Finding f = only(face, "tail-at-wall");
         assertThat(f.level()).isEqualTo(Level.WARNING);
         assertThat(f.required().orElseThrow().mm()).isCloseTo(2.4, org.assertj.core.api.Assertions.within(1e-9));
         // Grip .032 + .040 = 1.829 mm; 3.2 x 6 needs 6 - 1.829 + 3.5 = 7.671 mm behind; 7 mm are free: cut by .671.
-        Zone hinge = new Zone(new Id.Zone(91), "Hinge", Zone.Kind.BEHIND, Outline.rectangle(Point.in(9, 1), Point.in(11, 3)), Length.mm(7));
-        Face cut = face(Plans.group(20, "G-1", pulled, List.of(holes(1000, "R1", 10, 2)))).withZones(List.of(hinge));
-        HoleReading r = Derivation.of(Plans.build(cut), CATALOGUE).face(cut.id()).reading(0);
-        assertThat(r.solution().blind().orElseThrow().cutTo().orElseThrow().mm()).isCloseTo(6 - .6712, org.assertj.core.api.Assertions.within(1e-4));
+        Zone hinge = new Zone(
+                new Id.Zone(91),
+                "Hinge",
+                Zone.Kind.BEHIND,
+                Outline.rectangle(Point.in(9, 1), Point.in(11, 3)),
+                Length.mm(7));
+        Face cut = face(Plans.group(20, "G-1", pulled, List.of(holes(1000, "R1", 10, 2))))
+                .withZones(List.of(hinge));
+        HoleReading r =
+                Derivation.of(Plans.build(cut), CATALOGUE).face(cut.id()).reading(0);
+        assertThat(r.solution().blind().orElseThrow().cutTo().orElseThrow().mm())
+                .isCloseTo(6 - .6712, org.assertj.core.api.Assertions.within(1e-4));
         assertThat(only(cut, "length-cut").level()).isEqualTo(Level.WARNING);
     }
 
     @Test
     void a_flush_pulled_rivet_is_punched_under_size_and_cleared_after_dimpling() {
         Fastener flush = new Fastener.PulledRivet("iso15978", Length.mm(3.2), false);
-        List<Layer> thin = List.of(Plans.layer(11, "Skin", .025, 0, 0, 20, 4), Plans.layer(12, "Flange", .040, 0, 1, 20, 3));
-        HoleReading r = Derivation.of(Plans.build(Plans.face(thin, List.of(Plans.group(20, "G-1", flush, List.of(holes(1000, "R1", 10, 2)))))), CATALOGUE)
-                .face(new Id.Face(3)).reading(0);
+        List<Layer> thin =
+                List.of(Plans.layer(11, "Skin", .025, 0, 0, 20, 4), Plans.layer(12, "Flange", .040, 0, 1, 20, 3));
+        HoleReading r = Derivation.of(
+                        Plans.build(Plans.face(
+                                thin, List.of(Plans.group(20, "G-1", flush, List.of(holes(1000, "R1", 10, 2)))))),
+                        CATALOGUE)
+                .face(new Id.Face(3))
+                .reading(0);
         assertThat(r.solution().hole().mm()).isCloseTo(3.3, org.assertj.core.api.Assertions.within(1e-9));
-        assertThat(r.solution().punchFirst(CATALOGUE.rules()).orElseThrow().mm()).isCloseTo(2.9, org.assertj.core.api.Assertions.within(1e-9));
+        assertThat(r.solution().punchFirst(CATALOGUE.rules()).orElseThrow().mm())
+                .isCloseTo(2.9, org.assertj.core.api.Assertions.within(1e-9));
         assertThat(r.solution().designation()).contains("ISO 15978 3.2 × 6");
     }
 
@@ -177,16 +257,26 @@ class SpotCheckTest {
         Derivation before = Derivation.of(build, CATALOGUE);
         Finding finding = before.findings(() -> false).getFirst();
         assertThat(finding.rule()).isEqualTo("edge-distance-least");
-        Acceptance acceptance = new Acceptance(new Id.Acceptance(build.nextId()), new Id.Hole(1001), finding.rule(), finding.place().layer(),
+        Acceptance acceptance = new Acceptance(
+                new Id.Acceptance(build.nextId()),
+                new Id.Hole(1001),
+                finding.rule(),
+                finding.place().layer(),
                 finding.measured(),
-                finding.required(), "drawing shows it so", "M. Oake", LocalDate.of(2026, 11, 1));
+                finding.required(),
+                "drawing shows it so",
+                "M. Oake",
+                LocalDate.of(2026, 11, 1));
         Build accepted = build.withPapers(build.papers().with(acceptance), build.nextId() + 1);
         Derivation after = before.after(accepted);
         assertThat(after.face(face.id()).reading(0).worst()).isEmpty();
-        assertThat(after.findings(() -> false).getFirst().accepted()).contains("drawing shows it so (M. Oake, 2026-11-01)");
-        Build worse = accepted.with(face(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 10, 1.71)))), accepted.nextId());
+        assertThat(after.findings(() -> false).getFirst().accepted())
+                .contains("drawing shows it so (M. Oake, 2026-11-01)");
+        Build worse = accepted.with(
+                face(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 10, 1.71)))), accepted.nextId());
         assertThat(after.after(worse).face(face.id()).reading(0).worst()).contains(Level.ERROR);
-        Build better = accepted.with(face(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 10, 1.73)))), accepted.nextId());
+        Build better = accepted.with(
+                face(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 10, 1.73)))), accepted.nextId());
         assertThat(after.after(better).face(face.id()).reading(0).worst()).isEmpty();
     }
 }

@@ -16,14 +16,18 @@ class FastenerWeightTest {
 
     @Test
     void an_eighth_universal_rivet_a_quarter_long() {
-        // Cap: π × .054 / 6 × (3 × .0625 / 4 + .002916) = .0282743 × .049791 = .00140780; shank .0122718 × .25 = .00306796. × .099 = .00044310 lb.
-        assertThat(FastenerWeight.rivet(catalogue.rivet(HeadStyle.UNIVERSAL, Length.fraction(1, 8)), Length.in(.25))).isCloseTo(4.4310e-4, within(1e-7));
+        // Cap: π × .054 / 6 × (3 × .0625 / 4 + .002916) = .0282743 × .049791 = .00140780; shank .0122718 × .25 =
+        // .00306796. × .099 = .00044310 lb.
+        assertThat(FastenerWeight.rivet(catalogue.rivet(HeadStyle.UNIVERSAL, Length.fraction(1, 8)), Length.in(.25)))
+                .isCloseTo(4.4310e-4, within(1e-7));
     }
 
     @Test
     void a_flush_rivet_counts_its_head_inside_its_length() {
-        // Cone: π × .036 / 12 × (.032041 + .01678125 + .00878906) = .00942478 × .0576113 = .00054298; shank .00690291 × (.1875 − .036) = .00104579.
-        assertThat(FastenerWeight.rivet(catalogue.rivet(HeadStyle.FLUSH, Length.fraction(3, 32)), Length.in(.1875))).isCloseTo(1.5729e-4, within(1e-7));
+        // Cone: π × .036 / 12 × (.032041 + .01678125 + .00878906) = .00942478 × .0576113 = .00054298; shank .00690291 ×
+        // (.1875 − .036) = .00104579.
+        assertThat(FastenerWeight.rivet(catalogue.rivet(HeadStyle.FLUSH, Length.fraction(3, 32)), Length.in(.1875)))
+                .isCloseTo(1.5729e-4, within(1e-7));
     }
 
     @Test

@@ -21,7 +21,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 
-/** Running batches under the top bar, there only while one runs; what one calls for stands across it until it was seen. */
+/**
+ * Running batches under the top bar, there only while one runs; what one calls for stands across it until it was seen.
+ */
 final class BatchBar extends VBox {
 
     private static final PseudoClass GRAVE = PseudoClass.getPseudoClass("grave");
@@ -115,7 +117,9 @@ final class BatchBar extends VBox {
     /** A batch in one line: {@code Sealant class B-2: 1 h 12 min left}. */
     static String line(Batch batch, Instant now) {
         BatchClock c = BatchClock.at(batch, now);
-        String stir = c.stir().map(d -> d.isPositive() ? ", stir in " + BatchClock.words(d) : ", stir now").orElse("");
+        String stir = c.stir()
+                .map(d -> d.isPositive() ? ", stir in " + BatchClock.words(d) : ", stir now")
+                .orElse("");
         return switch (c.phase()) {
             case STANDING -> batch.compound().name() + ": stands " + BatchClock.words(c.left()) + " more" + stir;
             case READY -> batch.compound().name() + ": " + BatchClock.words(c.left()) + " left" + stir;
@@ -134,17 +138,43 @@ final class BatchBar extends VBox {
         alarm.getChildren().setAll(words, Ui.spring());
         boolean writes = !desk.session().readOnly();
         if (a.call() == BatchWatch.Call.STIR && writes) {
-            alarm.getChildren().add(button("Stirred", "batch-stirred", () -> desk.session().plan("stirring", b -> Mixing.changed(b, a.batch(),
-                    x -> x.stirred(desk.session().instant())), this::tick, s -> { })));
+            alarm.getChildren()
+                    .add(button(
+                            "Stirred",
+                            "batch-stirred",
+                            () -> desk.session()
+                                    .plan(
+                                            "stirring",
+                                            b -> Mixing.changed(
+                                                    b,
+                                                    a.batch(),
+                                                    x -> x.stirred(
+                                                            desk.session().instant())),
+                                            this::tick,
+                                            s -> {})));
         }
         if (a.call() == BatchWatch.Call.OVER && writes) {
-            alarm.getChildren().add(button("Thrown away", "batch-ended", () -> desk.session().plan("ending a batch", b -> Mixing.changed(b, a.batch(),
-                    x -> x.ended(desk.session().instant())), this::tick, s -> { })));
+            alarm.getChildren()
+                    .add(button(
+                            "Thrown away",
+                            "batch-ended",
+                            () -> desk.session()
+                                    .plan(
+                                            "ending a batch",
+                                            b -> Mixing.changed(
+                                                    b,
+                                                    a.batch(),
+                                                    x -> x.ended(desk.session().instant())),
+                                            this::tick,
+                                            s -> {})));
         }
-        alarm.getChildren().addAll(button("Seen", "batch-seen", () -> {
-            watch.seen(a);
-            tick();
-        }), Ui.button("Batches", "Ctrl+M", open));
+        alarm.getChildren()
+                .addAll(
+                        button("Seen", "batch-seen", () -> {
+                            watch.seen(a);
+                            tick();
+                        }),
+                        Ui.button("Batches", "Ctrl+M", open));
     }
 
     private static String key(BatchWatch.Alarm a) {

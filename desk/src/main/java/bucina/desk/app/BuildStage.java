@@ -7,7 +7,10 @@ import java.time.Clock;
 import java.util.function.Consumer;
 import javafx.stage.Stage;
 
-/** Puts an open build into a stage: the desk where it has a face, a way to make one where it has none, and the other when that changes. */
+/**
+ * Puts an open build into a stage: the desk where it has a face, a way to make one where it has none, and the other
+ * when that changes.
+ */
 final class BuildStage {
 
     private final Stage stage;
@@ -19,7 +22,7 @@ final class BuildStage {
     private Desk desk;
 
     BuildStage(Stage stage, Session session, Prefs prefs, Clock clock) {
-        this(stage, session, prefs, clock, what -> { });
+        this(stage, session, prefs, clock, what -> {});
     }
 
     /**

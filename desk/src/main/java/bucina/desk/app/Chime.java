@@ -12,8 +12,7 @@ final class Chime {
     private static final double[] TONES = {660, 880, 1175};
     private static final int EACH = 5_500;
 
-    private Chime() {
-    }
+    private Chime() {}
 
     /** Plays it on a thread of its own. */
     static void ring() {

@@ -24,7 +24,8 @@ import javafx.stage.Stage;
 import javafx.util.Duration;
 
 /*
- * Design. The build is opened and derived on the worker while the toolkit starts, so that the first window shows the sheet at once.
+ * Design. The build is opened and derived on the worker while the toolkit starts, so that the first window shows the
+ * sheet at once.
  */
 
 /** The application: one build in one window. */
@@ -32,11 +33,12 @@ public final class DeskApp extends Application {
 
     /** What to open, set by {@link #open} before the toolkit starts. */
     private static volatile CompletableFuture<Opened> opening;
-    private static final ExecutorService WORKER = Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon(false).name("build file").factory());
+
+    private static final ExecutorService WORKER = Executors.newSingleThreadExecutor(
+            Thread.ofPlatform().daemon(false).name("build file").factory());
 
     /** A build opened, with the lock that makes this its window. */
-    private record Opened(Session session, WindowLock lock, Prefs prefs) {
-    }
+    private record Opened(Session session, WindowLock lock, Prefs prefs) {}
 
     private Opened opened;
     private Timeline look;
@@ -44,20 +46,16 @@ public final class DeskApp extends Application {
     /** Which build to open. */
     public sealed interface What {
         /** A file. */
-        record File(Path path) implements What {
-        }
+        record File(Path path) implements What {}
 
         /** The demonstration. */
-        record Demo(DemoBuild.Which which, boolean fresh) implements What {
-        }
+        record Demo(DemoBuild.Which which, boolean fresh) implements What {}
 
         /** The build opened last, or the demonstration where there is none. */
-        record Last() implements What {
-        }
+        record Last() implements What {}
 
         /** A new build with nothing in it, in a file that is not there yet. */
-        record New(Path path) implements What {
-        }
+        record New(Path path) implements What {}
     }
 
     /** Begins to open a build and starts the toolkit; returns when the window is closed. */
@@ -69,15 +67,18 @@ public final class DeskApp extends Application {
     private static Opened openNow(What what) {
         Prefs prefs = Prefs.in(Places.settings());
         Catalogue catalogue = Catalogues.inForce();
-        Path path = switch (what) {
-            case What.File f -> f.path();
-            case What.New n -> DemoBuild.empty(n.path(), catalogue);
-            case What.Demo d -> DemoBuild.file(d.which(), catalogue, d.fresh());
-            case What.Last l -> prefs.last().orElseGet(() -> DemoBuild.file(DemoBuild.Which.STABILATOR, catalogue, false));
-        };
+        Path path =
+                switch (what) {
+                    case What.File f -> f.path();
+                    case What.New n -> DemoBuild.empty(n.path(), catalogue);
+                    case What.Demo d -> DemoBuild.file(d.which(), catalogue, d.fresh());
+                    case What.Last l ->
+                        prefs.last().orElseGet(() -> DemoBuild.file(DemoBuild.Which.STABILATOR, catalogue, false));
+                };
         WindowLock lock = WindowLock.of(path);
         try {
-            Session session = Session.open(path, lock.onlyReads(), catalogue, Clock.systemDefaultZone(), WORKER, Platform::runLater);
+            Session session = Session.open(
+                    path, lock.onlyReads(), catalogue, Clock.systemDefaultZone(), WORKER, Platform::runLater);
             prefs.keep("last", path.toAbsolutePath().toString());
             return new Opened(session, lock, prefs);
         } catch (RuntimeException e) {
@@ -92,7 +93,8 @@ public final class DeskApp extends Application {
         stage.setTitle("Bucina");
         stage.setMinWidth(960);
         stage.setMinHeight(640);
-        Thread.currentThread().setUncaughtExceptionHandler((t, e) -> System.err.println("Bucina failed in the window: " + e));
+        Thread.currentThread()
+                .setUncaughtExceptionHandler((t, e) -> System.err.println("Bucina failed in the window: " + e));
         try {
             opened = opening.join();
             show(stage, opened);
@@ -122,29 +124,36 @@ public final class DeskApp extends Application {
     /** Opens another build in this window; the one that was open is closed once the other is there. */
     private void other(Stage stage, What what) {
         Opened before = opened;
-        CompletableFuture.supplyAsync(() -> openNow(what), WORKER).whenCompleteAsync((next, failed) -> {
-            if (failed != null) {
-                before.session.say("Not opened: " + failed.getCause().getMessage());
-                return;
-            }
-            opened = next;
-            show(stage, next);
-            WORKER.execute(() -> {
-                before.session.close();
-                before.lock.close();
-            });
-        }, Platform::runLater);
+        CompletableFuture.supplyAsync(() -> openNow(what), WORKER)
+                .whenCompleteAsync(
+                        (next, failed) -> {
+                            if (failed != null) {
+                                before.session.say(
+                                        "Not opened: " + failed.getCause().getMessage());
+                                return;
+                            }
+                            opened = next;
+                            show(stage, next);
+                            WORKER.execute(() -> {
+                                before.session.close();
+                                before.lock.close();
+                            });
+                        },
+                        Platform::runLater);
     }
 
     private void reopen(Stage stage) {
-        CompletableFuture.supplyAsync(() -> openNow(new What.Demo(DemoBuild.Which.STABILATOR, false)), WORKER).whenCompleteAsync((next, failed) -> {
-            if (failed != null) {
-                trouble(stage, failed.getCause());
-            } else {
-                opened = next;
-                show(stage, next);
-            }
-        }, Platform::runLater);
+        CompletableFuture.supplyAsync(() -> openNow(new What.Demo(DemoBuild.Which.STABILATOR, false)), WORKER)
+                .whenCompleteAsync(
+                        (next, failed) -> {
+                            if (failed != null) {
+                                trouble(stage, failed.getCause());
+                            } else {
+                                opened = next;
+                                show(stage, next);
+                            }
+                        },
+                        Platform::runLater);
     }
 
     @Override

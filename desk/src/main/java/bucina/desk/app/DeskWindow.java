@@ -52,7 +52,10 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
-/** The scene of an open build: bars, rooms, and the cards over them. Views are made once; the logbook when it is first entered. */
+/**
+ * The scene of an open build: bars, rooms, and the cards over them. Views are made once; the logbook when it is first
+ * entered.
+ */
 public final class DeskWindow {
 
     private static final PseudoClass LARGE = PseudoClass.getPseudoClass("large");
@@ -87,7 +90,7 @@ public final class DeskWindow {
 
     /** A window that opens no other build. */
     public DeskWindow(Desk desk, Clock clock) {
-        this(desk, clock, what -> { });
+        this(desk, clock, what -> {});
     }
 
     /**
@@ -104,7 +107,8 @@ public final class DeskWindow {
         sheet.setId("sheet");
         strip = new RowStrip(desk);
         strip.setId("strip");
-        bench = new BenchSide(desk, timer, () -> writeOut(OutCard.What.HELD), this::stations, this::playClecos, this::apart);
+        bench = new BenchSide(
+                desk, timer, () -> writeOut(OutCard.What.HELD), this::stations, this::playClecos, this::apart);
         rack = new Rack(desk, new Rack.Ways(this::makePanel, this::bringIn, this::callouts, this::addTyped));
         top = new TopBar(desk, timer, this::search);
         rail = new StageRail(desk);
@@ -152,7 +156,8 @@ public final class DeskWindow {
     /** The scene, 1280 x 800 unless the stage says otherwise. */
     public Scene scene() {
         Scene scene = new Scene(root, 1280, 800);
-        scene.getStylesheets().add(DeskWindow.class.getResource("/bucina/desk/desk.css").toExternalForm());
+        scene.getStylesheets()
+                .add(DeskWindow.class.getResource("/bucina/desk/desk.css").toExternalForm());
         keys.on(scene);
         GaugeFollow.on(scene, gauge);
         sheet.requestFocus();
@@ -221,8 +226,12 @@ public final class DeskWindow {
 
     private SumsRoom sums() {
         if (sums == null) {
-            sums = new SumsRoom(new SumsRoom.Host(desk.session().catalogue(), Optional.of(desk.session()), desk.unitProperty(),
-                    w -> desk.whyProperty().set(Optional.of(w)), true));
+            sums = new SumsRoom(new SumsRoom.Host(
+                    desk.session().catalogue(),
+                    Optional.of(desk.session()),
+                    desk.unitProperty(),
+                    w -> desk.whyProperty().set(Optional.of(w)),
+                    true));
             sums.use(palette(), desk.scaleProperty().get() / 100.0);
         }
         return sums;
@@ -261,8 +270,12 @@ public final class DeskWindow {
 
     /** Opens the bend bench for the part of the sheet picked, or of the sheet under the picked hole that is bent. */
     void formPart() {
-        Optional<Layer> sheetOf = desk.layer().or(() -> desk.cursor().flatMap(c -> c.layers().stream().filter(l -> !l.bends().isEmpty()).findFirst()
-                .or(() -> c.layers().stream().reduce((a, b) -> b))));
+        Optional<Layer> sheetOf = desk.layer()
+                .or(() -> desk.cursor()
+                        .flatMap(c -> c.layers().stream()
+                                .filter(l -> !l.bends().isEmpty())
+                                .findFirst()
+                                .or(() -> c.layers().stream().reduce((a, b) -> b))));
         sheetOf.ifPresent(l -> {
             desk.roomProperty().set(Desk.Room.SUMS);
             sums.form(desk.snapshot().build().part(l.part()), l.thickness());
@@ -272,7 +285,11 @@ public final class DeskWindow {
     private void legend() {
         middle.getChildren().remove(legend);
         if (desk.legendProperty().get()) {
-            legend = new LegendCard(palette(), desk.stageProperty().get() == Stage.STUDY ? Optional.of(LengthClasses.of(desk.face())) : Optional.empty());
+            legend = new LegendCard(
+                    palette(),
+                    desk.stageProperty().get() == Stage.STUDY
+                            ? Optional.of(LengthClasses.of(desk.face()))
+                            : Optional.empty());
             StackPane.setAlignment(legend, Pos.TOP_RIGHT);
             StackPane.setMargin(legend, new Insets(38, 12, 0, 0));
             middle.getChildren().add(legend);
@@ -281,9 +298,11 @@ public final class DeskWindow {
 
     private void benchMode() {
         if (desk.benchProperty().get()) {
-            BenchMode mode = new BenchMode(desk, palette(), () -> desk.benchProperty().set(false));
+            BenchMode mode =
+                    new BenchMode(desk, palette(), () -> desk.benchProperty().set(false));
             // Its type is large as it is.
-            mode.setStyle("-fx-font-size: " + Math.min(15, Math.round(13 * desk.scaleProperty().get() / 100.0)) + "px;");
+            mode.setStyle("-fx-font-size: "
+                    + Math.min(15, Math.round(13 * desk.scaleProperty().get() / 100.0)) + "px;");
             frame.setCenter(mode);
             mode.requestFocus();
         } else {
@@ -351,7 +370,13 @@ public final class DeskWindow {
 
     void bringIn() {
         if (!locked()) {
-            BringCard card = new BringCard(desk.session(), desk.unit(), Optional.of(desk.face().face().id()), palette(), this::made, this::putAway);
+            BringCard card = new BringCard(
+                    desk.session(),
+                    desk.unit(),
+                    Optional.of(desk.face().face().id()),
+                    palette(),
+                    this::made,
+                    this::putAway);
             show(card, Pos.CENTER);
             card.enter();
         }
@@ -408,18 +433,24 @@ public final class DeskWindow {
     void newBuild() {
         FileChooser chooser = builds("Begin a build");
         chooser.setInitialFileName("build.bucina");
-        Optional.ofNullable(chooser.showSaveDialog(root.getScene().getWindow())).ifPresent(f -> other.accept(new DeskApp.What.New(f.toPath())));
+        Optional.ofNullable(chooser.showSaveDialog(root.getScene().getWindow()))
+                .ifPresent(f -> other.accept(new DeskApp.What.New(f.toPath())));
     }
 
     /** Asks which, and opens it. */
     void openBuild() {
-        Optional.ofNullable(builds("Open a build").showOpenDialog(root.getScene().getWindow())).ifPresent(f -> other.accept(new DeskApp.What.File(f.toPath())));
+        Optional.ofNullable(
+                        builds("Open a build").showOpenDialog(root.getScene().getWindow()))
+                .ifPresent(f -> other.accept(new DeskApp.What.File(f.toPath())));
     }
 
     private FileChooser builds(String title) {
         FileChooser chooser = new FileChooser();
         chooser.setTitle(title);
-        chooser.setInitialDirectory(Optional.ofNullable(desk.session().path().toAbsolutePath().getParent()).map(Path::toFile).orElse(null));
+        chooser.setInitialDirectory(
+                Optional.ofNullable(desk.session().path().toAbsolutePath().getParent())
+                        .map(Path::toFile)
+                        .orElse(null));
         chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Builds", "*.bucina"));
         return chooser;
     }

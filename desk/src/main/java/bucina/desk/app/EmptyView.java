@@ -46,10 +46,19 @@ final class EmptyView extends StackPane {
         sums.setId("empty-sums");
         unitButton = Ui.button("", "U", this::turn, "quiet");
         unitButton.setId("empty-unit");
-        words = new VBox(14, Ui.label(session.snapshot().build().name(), "bench-title"), Ui.wrapped("Nothing is on the bench yet. A face goes here: one joint "
-                + "plane, drawn flat, with its sheets and its holes.", "plain"), new HBox(10, panel, bring, sums, unitButton),
-                        Ui.wrapped("A panel is made from a few figures: "
-                + "skin, spars, ribs, pitch. A drawing can be DXF or SVG; holes measured off a part come as a table.", "soft"));
+        words = new VBox(
+                14,
+                Ui.label(session.snapshot().build().name(), "bench-title"),
+                Ui.wrapped(
+                        "Nothing is on the bench yet. A face goes here: one joint "
+                                + "plane, drawn flat, with its sheets and its holes.",
+                        "plain"),
+                new HBox(10, panel, bring, sums, unitButton),
+                Ui.wrapped(
+                        "A panel is made from a few figures: "
+                                + "skin, spars, ribs, pitch. A drawing can be DXF or SVG; holes measured off a part "
+                                + "come as a table.",
+                        "soft"));
         words.setMaxSize(620, USE_PREF_SIZE);
         words.setAlignment(Pos.CENTER_LEFT);
         getChildren().add(words);
@@ -60,7 +69,8 @@ final class EmptyView extends StackPane {
     /** The scene, 1280 x 800 unless the stage says otherwise. */
     Scene scene() {
         Scene scene = new Scene(this, 1280, 800);
-        scene.getStylesheets().add(DeskWindow.class.getResource("/bucina/desk/desk.css").toExternalForm());
+        scene.getStylesheets()
+                .add(DeskWindow.class.getResource("/bucina/desk/desk.css").toExternalForm());
         return scene;
     }
 
@@ -104,7 +114,12 @@ final class EmptyView extends StackPane {
     /** The sums need no face; the number opened up lies over them. */
     private void sums() {
         if (getChildren().contains(words)) {
-            SumsPane pane = new SumsPane(session.catalogue(), Optional.of(session), unit, palette, Ui.button("Back", "Esc", () -> show(words), "quiet"));
+            SumsPane pane = new SumsPane(
+                    session.catalogue(),
+                    Optional.of(session),
+                    unit,
+                    palette,
+                    Ui.button("Back", "Esc", () -> show(words), "quiet"));
             show(pane);
             setMargin(pane, Insets.EMPTY);
             pane.enter();

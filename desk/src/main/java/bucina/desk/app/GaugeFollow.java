@@ -7,8 +7,7 @@ import javafx.scene.Scene;
 /** Lets readings of a gauge go to the field that had the keyboard last, and ends the gauge with its window. */
 final class GaugeFollow {
 
-    private GaugeFollow() {
-    }
+    private GaugeFollow() {}
 
     static void on(Scene scene, GaugePost gauge) {
         scene.focusOwnerProperty().addListener((o, was, now) -> {

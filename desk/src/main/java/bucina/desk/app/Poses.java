@@ -1,24 +1,23 @@
 package bucina.desk.app;
 
-import bucina.core.plan.Batch;
-import bucina.core.plan.Build;
-import bucina.core.plan.Compound;
-import bucina.core.log.Operation;
-import bucina.core.plan.Id;
-import bucina.core.progress.Task;
-import bucina.core.plan.Layer;
-import bucina.core.stack.HoleReading;
 import bucina.core.bulletin.Bulletins;
 import bucina.core.callout.Callout;
 import bucina.core.edit.Edit;
+import bucina.core.log.Operation;
+import bucina.core.plan.Batch;
+import bucina.core.plan.Build;
+import bucina.core.plan.Compound;
+import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
+import bucina.core.progress.Task;
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Point;
+import bucina.core.stack.HoleReading;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Mixing;
 import bucina.desk.session.Selection;
 import bucina.desk.session.Stage;
 import bucina.desk.sums.Sums;
-
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
@@ -35,8 +34,7 @@ import javafx.scene.input.MouseEvent;
 /** What is done before each picture is taken, in order. */
 final class Poses {
 
-    private Poses() {
-    }
+    private Poses() {}
 
     static Map<String, Runnable> stabilator(Desk desk, DeskWindow window, Scene scene) {
         Map<String, Runnable> poses = new LinkedHashMap<>();
@@ -60,7 +58,11 @@ final class Poses {
                 window.step(1);
             }
         });
-        poses.put("to-locating", () -> ((javafx.scene.control.ComboBox<?>) scene.lookup("#cleco-work")).getSelectionModel().select(0));
+        poses.put(
+                "to-locating",
+                () -> ((javafx.scene.control.ComboBox<?>) scene.lookup("#cleco-work"))
+                        .getSelectionModel()
+                        .select(0));
         poses.put("locating", () -> {
             for (int i = 0; i < 7; i++) {
                 window.step(1);
@@ -81,13 +83,19 @@ final class Poses {
         });
         poses.put("rules", () -> {
             desk.roomProperty().set(Desk.Room.RULES);
-            ((javafx.scene.control.ComboBox<?>) scene.lookup("#rules-other")).getSelectionModel().select(4);
+            ((javafx.scene.control.ComboBox<?>) scene.lookup("#rules-other"))
+                    .getSelectionModel()
+                    .select(4);
         });
         poses.put("bench-mode", () -> {
             desk.roomProperty().set(Desk.Room.SHEET);
             desk.stageProperty().set(Stage.STUDY);
             pick(desk, "Lower skin", "R1", 16);
-            desk.selectionProperty().set(Selection.row(desk.face(), desk.cursor().orElseThrow().row().id(), desk.selectionProperty().get().cursor()));
+            desk.selectionProperty()
+                    .set(Selection.row(
+                            desk.face(),
+                            desk.cursor().orElseThrow().row().id(),
+                            desk.selectionProperty().get().cursor()));
             desk.benchProperty().set(true);
         });
         return poses;
@@ -96,13 +104,23 @@ final class Poses {
     /** Cards that lie over the sheet. */
     private static void cards(Desk desk, DeskWindow window, Scene scene, Map<String, Runnable> poses) {
         poses.put("to-nut-plates", () -> {
-            desk.show(desk.snapshot().build().face("Lower skin").orElseThrow().face().id());
+            desk.show(desk.snapshot()
+                    .build()
+                    .face("Lower skin")
+                    .orElseThrow()
+                    .face()
+                    .id());
             window.nutPlates();
         });
         poses.put("nut-plates", () -> ((TextField) scene.lookup("#np-lug")).setText(".025"));
         poses.put("reach", () -> {
             window.putAway();
-            desk.show(desk.snapshot().build().face("Main spar web").orElseThrow().face().id());
+            desk.show(desk.snapshot()
+                    .build()
+                    .face("Main spar web")
+                    .orElseThrow()
+                    .face()
+                    .id());
             window.reach();
         });
         poses.put("to-reach-sheet", () -> {
@@ -113,19 +131,30 @@ final class Poses {
             window.sheet().zoom(4);
             desk.turnReach();
         });
-        poses.put("reach-sheet", () -> { });
+        poses.put("reach-sheet", () -> {});
         poses.put("to-batch", () -> {
             desk.turnReach();
             window.sheet().fit();
-            desk.show(desk.snapshot().build().face("Lower skin").orElseThrow().face().id());
+            desk.show(desk.snapshot()
+                    .build()
+                    .face("Lower skin")
+                    .orElseThrow()
+                    .face()
+                    .id());
             mixing(desk);
         });
         poses.put("batch", window::mix);
         poses.put("to-sheet-again", () -> {
             window.putAway();
-            desk.session().plan("ending a batch", b -> Mixing.changed(b, b.workshop().running().getFirst().id(), x -> x.ended(desk.session().instant())),
-                    () -> { },
-                    s -> { });
+            desk.session()
+                    .plan(
+                            "ending a batch",
+                            b -> Mixing.changed(
+                                    b,
+                                    b.workshop().running().getFirst().id(),
+                                    x -> x.ended(desk.session().instant())),
+                            () -> {},
+                            s -> {});
         });
     }
 
@@ -134,8 +163,13 @@ final class Poses {
         Map<String, Runnable> poses = new LinkedHashMap<>();
         poses.put("bend-bench", () -> window.sum("bend"));
         poses.put("bolt", () -> window.sum("bolt"));
-        Map.of("bracket-flat", "bracket", "flutes", "flute", "cutting-list", "cut").forEach((name, code) -> poses.put(name, () -> window.kept(
-                desk.snapshot().build().workshop().sums().stream().filter(k -> k.kind().equals(code)).findFirst().orElseThrow())));
+        Map.of("bracket-flat", "bracket", "flutes", "flute", "cutting-list", "cut")
+                .forEach((name, code) -> poses.put(
+                        name,
+                        () -> window.kept(desk.snapshot().build().workshop().sums().stream()
+                                .filter(k -> k.kind().equals(code))
+                                .findFirst()
+                                .orElseThrow())));
         Sums.ALL.forEach(s -> poses.put("sum-" + s.code(), () -> window.sum(s.code())));
         poses.put("to-coupon", () -> window.sum("coupon"));
         poses.put("gauge", () -> {
@@ -152,8 +186,10 @@ final class Poses {
     /** Two readings taken, one of them bad, and a part marked. */
     private static void apart(Scene scene) {
         List<String> typed = List.of("516.5", "514.2", ".4", "0.05", "0.10", "0.1");
-        List<TextField> fields = scene.getRoot().lookupAll("#apart-card .text-field").stream().map(TextField.class::cast).filter(f -> f.getId().contains(
-                "-before-")).toList();
+        List<TextField> fields = scene.getRoot().lookupAll("#apart-card .text-field").stream()
+                .map(TextField.class::cast)
+                .filter(f -> f.getId().contains("-before-"))
+                .toList();
         for (int i = 0; i < typed.size(); i++) {
             fields.get(i).setText(typed.get(i));
             fields.get(i).fireEvent(new javafx.event.ActionEvent());
@@ -163,11 +199,21 @@ final class Poses {
 
     /** Sealant mixed a good half hour ago for the skin on the main spar. */
     private static void mixing(Desk desk) {
-        Compound sealant = Mixing.known(desk.snapshot().build(), desk.session().catalogue()).stream().filter(c -> c.name().endsWith("B-2")).findFirst()
+        Compound sealant = Mixing.known(desk.snapshot().build(), desk.session().catalogue()).stream()
+                .filter(c -> c.name().endsWith("B-2"))
+                .findFirst()
                 .orElseThrow();
-        List<Batch.Surface> spar = Mixing.offers(desk.snapshot(), desk.face(), true).stream().filter(o -> o.words().equals("Lower skin on Main spar flange"))
-                .findFirst().orElseThrow().surfaces();
-        desk.session().plan("mixing", b -> Mixing.mixed(b, sealant, desk.session().instant().minus(Duration.ofMinutes(83)), spar), () -> { }, s -> { });
+        List<Batch.Surface> spar = Mixing.offers(desk.snapshot(), desk.face(), true).stream()
+                .filter(o -> o.words().equals("Lower skin on Main spar flange"))
+                .findFirst()
+                .orElseThrow()
+                .surfaces();
+        desk.session()
+                .plan(
+                        "mixing",
+                        b -> Mixing.mixed(b, sealant, desk.session().instant().minus(Duration.ofMinutes(83)), spar),
+                        () -> {},
+                        s -> {});
     }
 
     /** A row with two holes jumped over, and the rest of it picked. */
@@ -177,26 +223,52 @@ final class Poses {
         desk.stageProperty().set(Stage.DRILL);
         desk.taskProperty().set(Task.of(Operation.DEBURRED));
         List<String> rows = List.of("R8", "R9", "R10", "R11", "R12", "R16", "R17");
-        var some = desk.face().readings().stream().filter(r -> rows.contains(r.row().name()) && !(r.row().name().equals("R17") && (r.hole().label() == 3
-                || r.hole().label() == 4))).toList();
-        desk.session().mark("marking " + some.size() + " holes", desk.taskProperty().get().marks(desk.snapshot().log(), some, true, desk.session()
-                .instant(), ""),
-                () -> {
-                    pick(desk, "Upper skin", "R18", 2);
-                    desk.selectionProperty().set(Selection.row(desk.face(), desk.cursor().orElseThrow().row().id(), desk.selectionProperty().get().cursor()));
-                }, s -> { });
+        var some = desk.face().readings().stream()
+                .filter(r -> rows.contains(r.row().name())
+                        && !(r.row().name().equals("R17")
+                                && (r.hole().label() == 3 || r.hole().label() == 4)))
+                .toList();
+        desk.session()
+                .mark(
+                        "marking " + some.size() + " holes",
+                        desk.taskProperty()
+                                .get()
+                                .marks(
+                                        desk.snapshot().log(),
+                                        some,
+                                        true,
+                                        desk.session().instant(),
+                                        ""),
+                        () -> {
+                            pick(desk, "Upper skin", "R18", 2);
+                            desk.selectionProperty()
+                                    .set(Selection.row(
+                                            desk.face(),
+                                            desk.cursor().orElseThrow().row().id(),
+                                            desk.selectionProperty().get().cursor()));
+                        },
+                        s -> {});
     }
 
-    /** An edge of the trailing edge strip pulled in until its row is too near: what the window shows in the middle of the drag. */
+    /**
+     * An edge of the trailing edge strip pulled in until its row is too near: what the window shows in the middle of
+     * the drag.
+     */
     private static void draggedEdge(Desk desk, DeskWindow window) {
         desk.stageProperty().set(Stage.STUDY);
         pick(desk, "Upper skin", "R3", 20);
         desk.changingProperty().set(true);
-        Layer strip = desk.face().face().layers().stream().filter(l -> l.name().startsWith("Trailing")).findFirst().orElseThrow();
+        Layer strip = desk.face().face().layers().stream()
+                .filter(l -> l.name().startsWith("Trailing"))
+                .findFirst()
+                .orElseThrow();
         window.sheet().zoom(3);
         Corner from = strip.outline().outer().corners().get(0);
         Corner to = strip.outline().outer().corners().get(1);
-        Point2D at = window.sheet().onView(new Point(from.at().x() * 0.45 + to.at().x() * 0.55, from.at().y() * 0.45 + to.at().y() * 0.55));
+        Point2D at = window.sheet()
+                .onView(new Point(
+                        from.at().x() * 0.45 + to.at().x() * 0.55,
+                        from.at().y() * 0.45 + to.at().y() * 0.55));
         hand(window, MouseEvent.MOUSE_PRESSED, at);
         hand(window, MouseEvent.MOUSE_DRAGGED, at.add(0, 6));
         hand(window, MouseEvent.MOUSE_DRAGGED, at.add(1, 10));
@@ -205,31 +277,90 @@ final class Poses {
     private static void hand(DeskWindow window, javafx.event.EventType<MouseEvent> what, Point2D at) {
         Point2D screen = window.sheet().localToScreen(at);
         Point2D scene = window.sheet().localToScene(at);
-        window.sheet().fireEvent(new MouseEvent(what, scene.getX(), scene.getY(), screen.getX(), screen.getY(), MouseButton.PRIMARY, 1, false, false, false,
-                false, true, false,
-                false, true, false, false, null));
+        window.sheet()
+                .fireEvent(new MouseEvent(
+                        what,
+                        scene.getX(),
+                        scene.getY(),
+                        screen.getX(),
+                        screen.getY(),
+                        MouseButton.PRIMARY,
+                        1,
+                        false,
+                        false,
+                        false,
+                        false,
+                        true,
+                        false,
+                        false,
+                        true,
+                        false,
+                        false,
+                        null));
     }
 
     private static void bulletin(Desk desk) {
-        desk.session().plan("beginning a bulletin", b -> Bulletins.begin(b, "SL 31-02", LocalDate.of(2026, 11, 20)), () -> {
-            desk.session().record(Optional.of(desk.snapshot().build().papers().bulletins().getLast().id()));
-            Id.Group ring = desk.snapshot().build().group("LS-7").orElseThrow().group().id();
-            desk.session().plan("as the bulletin says", b -> Edit.group(b, ring, g -> g.withFastener(Callout.parse("20× MS20426AD4").fastener(),
-                    "20× MS20426AD4")),
-                    () -> {
-                        desk.session().record(Optional.empty());
-                        desk.roomProperty().set(Desk.Room.PAPERS);
-                    }, s -> { });
-        }, s -> { });
+        desk.session()
+                .plan(
+                        "beginning a bulletin",
+                        b -> Bulletins.begin(b, "SL 31-02", LocalDate.of(2026, 11, 20)),
+                        () -> {
+                            desk.session()
+                                    .record(Optional.of(desk.snapshot()
+                                            .build()
+                                            .papers()
+                                            .bulletins()
+                                            .getLast()
+                                            .id()));
+                            Id.Group ring = desk.snapshot()
+                                    .build()
+                                    .group("LS-7")
+                                    .orElseThrow()
+                                    .group()
+                                    .id();
+                            desk.session()
+                                    .plan(
+                                            "as the bulletin says",
+                                            b -> Edit.group(
+                                                    b,
+                                                    ring,
+                                                    g -> g.withFastener(
+                                                            Callout.parse("20× MS20426AD4")
+                                                                    .fastener(),
+                                                            "20× MS20426AD4")),
+                                            () -> {
+                                                desk.session().record(Optional.empty());
+                                                desk.roomProperty().set(Desk.Room.PAPERS);
+                                            },
+                                            s -> {});
+                        },
+                        s -> {});
     }
 
     static Map<String, Runnable> panel(javafx.stage.Stage stage) {
         Map<String, Runnable> poses = new LinkedHashMap<>();
         poses.put("making-a-panel", () -> {
             ((javafx.scene.control.Button) stage.getScene().lookup("#empty-panel")).fire();
-            Map.of("name", "Upper skin", "length", "48", "root", "20", "tip", "16", "thickness", ".032", "spars", "2.5, 14:11", "ribs",
-                    "1.5, 12.5, 24, 35.5, 46.5",
-                    "doubler", "0.1,1.9 to 12,3.1", "pitch", ".75").forEach((k, v) -> ((TextField) stage.getScene().lookup("#panel-" + k)).setText(v));
+            Map.of(
+                            "name",
+                            "Upper skin",
+                            "length",
+                            "48",
+                            "root",
+                            "20",
+                            "tip",
+                            "16",
+                            "thickness",
+                            ".032",
+                            "spars",
+                            "2.5, 14:11",
+                            "ribs",
+                            "1.5, 12.5, 24, 35.5, 46.5",
+                            "doubler",
+                            "0.1,1.9 to 12,3.1",
+                            "pitch",
+                            ".75")
+                    .forEach((k, v) -> ((TextField) stage.getScene().lookup("#panel-" + k)).setText(v));
         });
         return poses;
     }
@@ -245,14 +376,20 @@ final class Poses {
     static void pick(Desk desk, String face, String row, int label) {
         Build.FaceRef ref = desk.snapshot().build().face(face).orElseThrow();
         desk.show(ref.face().id());
-        HoleReading reading = desk.face().readings().stream().filter(r -> r.row().name().equals(row) && r.hole().label() == label).findFirst().orElseThrow();
+        HoleReading reading = desk.face().readings().stream()
+                .filter(r -> r.row().name().equals(row) && r.hole().label() == label)
+                .findFirst()
+                .orElseThrow();
         desk.selectionProperty().set(desk.selectionProperty().get().one(reading));
     }
 
     private static void logging(Desk desk, Scene scene) {
         pick(desk, "Lower skin", "R1", 15);
         desk.stageProperty().set(Stage.SET);
-        HoleReading to = desk.face().readings().stream().filter(r -> r.label().equals("R1.30")).findFirst().orElseThrow();
+        HoleReading to = desk.face().readings().stream()
+                .filter(r -> r.label().equals("R1.30"))
+                .findFirst()
+                .orElseThrow();
         desk.selectionProperty().set(desk.selectionProperty().get().range(desk.face(), to));
         ((TextField) scene.lookup("#log-tool")).setText("Gun 2X and bar");
         ((TextField) scene.lookup("#log-minutes")).setText("35");

@@ -8,13 +8,16 @@ import javafx.util.Duration;
 /** The training run of the start-up cache, and the measure of a start: says when the window stands, then closes. */
 final class Rehearsal {
 
-    private Rehearsal() {
-    }
+    private Rehearsal() {}
 
     static void run(Stage stage) {
         PauseTransition settle = new PauseTransition(Duration.millis(60));
         settle.setOnFinished(e -> {
-            long started = java.lang.ProcessHandle.current().info().startInstant().map(java.time.Instant::toEpochMilli).orElse(0L);
+            long started = java.lang.ProcessHandle.current()
+                    .info()
+                    .startInstant()
+                    .map(java.time.Instant::toEpochMilli)
+                    .orElse(0L);
             System.out.println("window after " + (System.currentTimeMillis() - started) + " ms");
             System.out.flush();
             stage.close();

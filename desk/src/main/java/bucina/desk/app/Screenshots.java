@@ -51,8 +51,27 @@ public final class Screenshots extends Application {
     private static volatile Path folder;
     private static volatile List<String> only = List.of();
     /** One of each main view: what is taken where none is named. */
-    private static final Set<String> SHOWN = Set.of("sheet", "logging", "logbook", "held-open", "clecos", "drilling", "dressing", "reach-sheet", "nut-plates",
-            "batch", "apart", "gauge", "dragged-edge", "making-a-panel", "bulletin", "rules", "bench-mode", "bend-bench", "locker");
+    private static final Set<String> SHOWN = Set.of(
+            "sheet",
+            "logging",
+            "logbook",
+            "held-open",
+            "clecos",
+            "drilling",
+            "dressing",
+            "reach-sheet",
+            "nut-plates",
+            "batch",
+            "apart",
+            "gauge",
+            "dragged-edge",
+            "making-a-panel",
+            "bulletin",
+            "rules",
+            "bench-mode",
+            "bend-bench",
+            "locker");
+
     private static final CompletableFuture<Integer> EXIT = new CompletableFuture<>();
     private final ExecutorService worker = Executors.newSingleThreadExecutor();
     private Session session;
@@ -71,12 +90,10 @@ public final class Screenshots extends Application {
     }
 
     /** One picture: a name and what to do before it is taken. */
-    private record Shot(String name, Runnable pose) {
-    }
+    private record Shot(String name, Runnable pose) {}
 
     /** One build opened for some pictures. */
-    private record Sitting(Consumer<Path> file, Consumer<Queue<Shot>> shots) {
-    }
+    private record Sitting(Consumer<Path> file, Consumer<Queue<Shot>> shots) {}
 
     private final Queue<Sitting> sittings = new ArrayDeque<>();
     private final Clock clock = Clock.fixed(Instant.parse("2026-11-23T18:40:00Z"), ZoneId.of("UTC"));
@@ -91,11 +108,16 @@ public final class Screenshots extends Application {
         stage = first;
         Files.createDirectories(folder);
         home = Files.createTempDirectory("bucina-pictures");
-        sittings.add(new Sitting(f -> DemoBuild.write(f, catalogue), q -> Poses.sums(desk, window, stage.getScene()).forEach((n, p) -> q.add(new Shot(n, p)))));
-        sittings.add(new Sitting(f -> DemoBuild.write(f, catalogue), q -> Poses.stabilator(desk, window, stage.getScene()).forEach((n,
-                p) -> q.add(new Shot(n, p)))));
-        sittings.add(new Sitting(f -> DemoBuild.empty(f, catalogue), q -> Poses.panel(stage).forEach((n, p) -> q.add(new Shot(n, p)))));
-        sittings.add(new Sitting(f -> DemoBuild.write(DemoBuild.Which.LOCKER, f, catalogue),
+        sittings.add(new Sitting(
+                f -> DemoBuild.write(f, catalogue),
+                q -> Poses.sums(desk, window, stage.getScene()).forEach((n, p) -> q.add(new Shot(n, p)))));
+        sittings.add(new Sitting(
+                f -> DemoBuild.write(f, catalogue),
+                q -> Poses.stabilator(desk, window, stage.getScene()).forEach((n, p) -> q.add(new Shot(n, p)))));
+        sittings.add(new Sitting(
+                f -> DemoBuild.empty(f, catalogue), q -> Poses.panel(stage).forEach((n, p) -> q.add(new Shot(n, p)))));
+        sittings.add(new Sitting(
+                f -> DemoBuild.write(DemoBuild.Which.LOCKER, f, catalogue),
                 q -> Poses.locker(desk, window, stage.getScene()).forEach((n, p) -> q.add(new Shot(n, p)))));
         next();
     }
@@ -147,7 +169,8 @@ public final class Screenshots extends Application {
             Platform.exit();
             return;
         }
-        PauseTransition settle = new PauseTransition(Duration.millis(wanted ? 900 : shot.name.startsWith("to-") ? 400 : 60));
+        PauseTransition settle =
+                new PauseTransition(Duration.millis(wanted ? 900 : shot.name.startsWith("to-") ? 400 : 60));
         settle.setOnFinished(e -> {
             try {
                 if (wanted) {
@@ -155,7 +178,8 @@ public final class Screenshots extends Application {
                 }
                 take(shots);
             } catch (IOException ex) {
-                System.err.println("The picture " + shot.name + " could not be written to " + folder + ": " + ex.getMessage());
+                System.err.println(
+                        "The picture " + shot.name + " could not be written to " + folder + ": " + ex.getMessage());
                 Platform.exit();
             }
         });
@@ -171,7 +195,8 @@ public final class Screenshots extends Application {
         Graphics2D g = out.createGraphics();
         g.setColor(java.awt.Color.LIGHT_GRAY);
         g.fillRect(0, 0, 1280, 800);
-        Template strip = Template.strip(web, web.face().groups().getFirst().rows().getFirst(), reading);
+        Template strip =
+                Template.strip(web, web.face().groups().getFirst().rows().getFirst(), reading);
         int x = 70;
         for (Template template : List.of(Template.face(web, reading), strip)) {
             try (PDDocument pdf = Loader.loadPDF(TemplatePdf.write(template, Paper.A4, build.name(), Printing::font))) {

@@ -13,9 +13,9 @@ import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** The stages of work, each with what is left to do on this face. */
@@ -43,26 +43,49 @@ final class StageRail extends VBox {
         findings = Ui.button("", "F", desk::nextFinding, "quiet", "stage-find");
         findings.setId("findings");
         for (Stage stage : Stage.values()) {
-            Button button = Ui.button(stage.word(), Integer.toString(stage.key()), () -> desk.stageProperty().set(stage), "stage");
+            Button button = Ui.button(
+                    stage.word(),
+                    Integer.toString(stage.key()),
+                    () -> desk.stageProperty().set(stage),
+                    "stage");
             button.setId("stage-" + stage.name().toLowerCase(java.util.Locale.ROOT));
             button.setMaxWidth(Double.MAX_VALUE);
             buttons.put(stage, button);
-            stages.getChildren().add(new VBox(1, button, switch (stage) {
-                case STUDY -> findings;
-                case FIT -> held;
-                case DRILL -> toDrill;
-                case DRESS -> toDress;
-                case SET -> toSet;
-            }));
+            stages.getChildren()
+                    .add(new VBox(
+                            1,
+                            button,
+                            switch (stage) {
+                                case STUDY -> findings;
+                                case FIT -> held;
+                                case DRILL -> toDrill;
+                                case DRESS -> toDress;
+                                case SET -> toSet;
+                            }));
         }
-        Button change = Ui.button("Change", "E", () -> desk.changingProperty().set(!desk.changingProperty().get() && !desk.session().readOnly()), "stage");
+        Button change = Ui.button(
+                "Change",
+                "E",
+                () -> desk.changingProperty()
+                        .set(!desk.changingProperty().get() && !desk.session().readOnly()),
+                "stage");
         change.setId("change");
         desk.changingProperty().addListener((o, was, now) -> change.pseudoClassStateChanged(HERE, now));
-        more.getChildren().addAll(change, Ui.button("Legend", "L", () -> desk.legendProperty().set(!desk.legendProperty().get()), "quiet"));
+        more.getChildren()
+                .addAll(
+                        change,
+                        Ui.button(
+                                "Legend",
+                                "L",
+                                () -> desk.legendProperty()
+                                        .set(!desk.legendProperty().get()),
+                                "quiet"));
         scale(1);
         desk.progressProperty().addListener((o, was, now) -> {
-            toDrill.setText(now.map(p -> p.toDrill() == 0 ? "all drilled" : p.toDrill() + " to drill").orElse(" "));
-            toDress.setText(now.map(p -> p.toDress() == 0 ? "all dressed" : p.toDress() + " to dress").orElse(" "));
+            toDrill.setText(now.map(p -> p.toDrill() == 0 ? "all drilled" : p.toDrill() + " to drill")
+                    .orElse(" "));
+            toDress.setText(now.map(p -> p.toDress() == 0 ? "all dressed" : p.toDress() + " to dress")
+                    .orElse(" "));
         });
         desk.stageProperty().addListener((o, was, now) -> fill());
         desk.selectionProperty().addListener((o, was, now) -> {
@@ -94,10 +117,14 @@ final class StageRail extends VBox {
         long open = reading.readings().stream().filter(this::open).count();
         findings.setText(found == 0 ? "no findings" : found + (found == 1 ? " finding" : " findings"));
         findings.setAccessibleText(findings.getText() + ", go to the next");
-        long gates = reading.readings().stream().filter(r -> desk.snapshot().holds().of(r).isPresent()).filter(this::open).count();
+        long gates = reading.readings().stream()
+                .filter(r -> desk.snapshot().holds().of(r).isPresent())
+                .filter(this::open)
+                .count();
         held.setText(gates == 0 ? "none held" : gates + " held");
         toSet.setText(open == 0 ? "all set" : open + " to set");
-        buttons.forEach((stage, button) -> button.pseudoClassStateChanged(HERE, stage == desk.stageProperty().get()));
+        buttons.forEach((stage, button) -> button.pseudoClassStateChanged(
+                HERE, stage == desk.stageProperty().get()));
     }
 
     private boolean open(HoleReading reading) {

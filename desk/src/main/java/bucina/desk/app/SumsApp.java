@@ -36,8 +36,9 @@ public final class SumsApp extends Application {
     /** The scene, 1280 x 800 unless the stage says otherwise. */
     static Scene scene(Prefs prefs) {
         Palette palette = prefs.dark() ? Palette.DARK : Palette.LIGHT;
-        Button close = Ui.button("Close", "", () -> { }, "quiet");
-        SumsPane pane = new SumsPane(Catalogues.inForce(), Optional.empty(), prefs.unit().orElse(Unit.INCH), palette, close);
+        Button close = Ui.button("Close", "", () -> {}, "quiet");
+        SumsPane pane = new SumsPane(
+                Catalogues.inForce(), Optional.empty(), prefs.unit().orElse(Unit.INCH), palette, close);
         close.setOnAction(e -> pane.getScene().getWindow().hide());
         pane.setStyle(palette.css() + "-fx-font-size: " + Math.round(13 * prefs.scale() / 100.0) + "px;");
         pane.getStyleClass().add("window");
@@ -47,7 +48,8 @@ public final class SumsApp extends Application {
             }
         });
         Scene scene = new Scene(pane, 1280, 800);
-        scene.getStylesheets().add(DeskWindow.class.getResource("/bucina/desk/desk.css").toExternalForm());
+        scene.getStylesheets()
+                .add(DeskWindow.class.getResource("/bucina/desk/desk.css").toExternalForm());
         pane.enter();
         return scene;
     }

@@ -86,7 +86,8 @@ final class SumsPane extends StackPane {
 
     private void gauge() {
         putAway();
-        GaugeCard card = new GaugeCard(new LengthParser(unit.get(), catalogue.drills()), unit.get(), gauge, this::putAway);
+        GaugeCard card =
+                new GaugeCard(new LengthParser(unit.get(), catalogue.drills()), unit.get(), gauge, this::putAway);
         getChildren().add(card);
         card.enter();
     }

@@ -48,16 +48,20 @@ final class TopBar extends VBox {
         HBox.setHgrow(state, Priority.ALWAYS);
         setPadding(new Insets(5, 8, 5, 8));
         for (Desk.Room room : Desk.Room.values()) {
-            Button button = Ui.button(room.word(), "F" + (room.ordinal() + 1), () -> desk.roomProperty().set(room), "room");
+            Button button = Ui.button(
+                    room.word(),
+                    "F" + (room.ordinal() + 1),
+                    () -> desk.roomProperty().set(room),
+                    "room");
             button.setId("room-" + room.name().toLowerCase(java.util.Locale.ROOT));
             rooms.put(room, button);
             ways.getChildren().add(button);
         }
         Button find = Ui.button("Find", "Ctrl+K", search, "quiet");
         find.setId("find");
-        undo = Ui.button("Undo", "Ctrl+Z", () -> desk.session().undo(sentence -> { }), "quiet");
+        undo = Ui.button("Undo", "Ctrl+Z", () -> desk.session().undo(sentence -> {}), "quiet");
         undo.setId("undo");
-        redo = Ui.button("Redo", "Ctrl+Y", () -> desk.session().redo(sentence -> { }), "quiet");
+        redo = Ui.button("Redo", "Ctrl+Y", () -> desk.session().redo(sentence -> {}), "quiet");
         redo.setId("redo");
         Label name = Ui.kept(desk.snapshot().build().name(), "build-name");
         Label status = Ui.label("", "saved");
@@ -65,7 +69,7 @@ final class TopBar extends VBox {
         status.setId("status");
         status.textProperty().bind(desk.session().statusProperty());
         status.setMaxWidth(330);
-        time = Ui.button("Timer", "", () -> { }, "quiet");
+        time = Ui.button("Timer", "", () -> {}, "quiet");
         time.setId("timer");
         time.setOnAction(e -> {
             timer.turn();
@@ -73,7 +77,8 @@ final class TopBar extends VBox {
         });
         unit = Ui.button("", "U", desk::turnUnit, "quiet");
         unit.setId("unit");
-        variant = Ui.button("", "T", () -> desk.darkProperty().set(!desk.darkProperty().get()), "quiet");
+        variant = Ui.button(
+                "", "T", () -> desk.darkProperty().set(!desk.darkProperty().get()), "quiet");
         variant.setId("variant");
         ways.getChildren().addAll(find, undo, redo);
         state.getChildren().addAll(Ui.spring(), name, status, Ui.spring(), time, unit, variant);
@@ -101,7 +106,8 @@ final class TopBar extends VBox {
     }
 
     private void mark() {
-        rooms.forEach((room, button) -> button.pseudoClassStateChanged(HERE, room == desk.roomProperty().get()));
+        rooms.forEach((room, button) ->
+                button.pseudoClassStateChanged(HERE, room == desk.roomProperty().get()));
         unit.setText(desk.unit() == Unit.INCH ? "inch" : "mm");
         unit.setAccessibleText("Unit " + unit.getText() + ", change");
         offer(undo, "Undo", desk.session().undoWords());
@@ -111,7 +117,8 @@ final class TopBar extends VBox {
 
     private static void offer(Button button, String word, Optional<String> what) {
         button.setDisable(what.isEmpty());
-        button.setAccessibleText(word + what.map(w -> ": " + w).orElse(", nothing to " + word.toLowerCase(java.util.Locale.ROOT)));
+        button.setAccessibleText(
+                word + what.map(w -> ": " + w).orElse(", nothing to " + word.toLowerCase(java.util.Locale.ROOT)));
     }
 
     /** Shows the minutes as they are now. */

@@ -12,9 +12,14 @@ final class TroubleView extends VBox {
         super(16);
         setPadding(new Insets(80, 160, 80, 160));
         setStyle(Palette.LIGHT.css() + "-fx-font-size: 13px;");
-        getStylesheets().add(TroubleView.class.getResource("/bucina/desk/desk.css").toExternalForm());
+        getStylesheets()
+                .add(TroubleView.class.getResource("/bucina/desk/desk.css").toExternalForm());
         getStyleClass().add("window");
-        getChildren().addAll(Ui.label("This build could not be opened", "bench-title"), Ui.wrapped(sentence, "stop-text"),
-                Ui.wrapped("Nothing in the file was changed.", "soft"), Ui.button("Open the demo instead", "", demo, "primary"));
+        getChildren()
+                .addAll(
+                        Ui.label("This build could not be opened", "bench-title"),
+                        Ui.wrapped(sentence, "stop-text"),
+                        Ui.wrapped("Nothing in the file was changed.", "soft"),
+                        Ui.button("Open the demo instead", "", demo, "primary"));
     }
 }

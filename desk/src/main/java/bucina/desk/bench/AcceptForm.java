@@ -50,18 +50,32 @@ final class AcceptForm extends VBox {
     private void go() {
         try {
             Acceptance trial = make(desk.snapshot().build());
-            desk.session().plan("accepting " + finding.rule() + " at " + finding.place().hole(), b -> {
-                Acceptance a = make(b);
-                return b.withPapers(b.papers().with(a), b.nextId() + 1);
-            }, () -> desk.prefs().keep("who", trial.who()), this::refuse);
+            desk.session()
+                    .plan(
+                            "accepting " + finding.rule() + " at "
+                                    + finding.place().hole(),
+                            b -> {
+                                Acceptance a = make(b);
+                                return b.withPapers(b.papers().with(a), b.nextId() + 1);
+                            },
+                            () -> desk.prefs().keep("who", trial.who()),
+                            this::refuse);
         } catch (IllegalArgumentException e) {
             refuse(e.getMessage());
         }
     }
 
     private Acceptance make(Build build) {
-        return new Acceptance(new Id.Acceptance(build.nextId()), subject, finding.rule(), finding.place().layer(), finding.measured(), finding.required(),
-                reason.getText().strip(), who.getText().strip(), desk.session().today());
+        return new Acceptance(
+                new Id.Acceptance(build.nextId()),
+                subject,
+                finding.rule(),
+                finding.place().layer(),
+                finding.measured(),
+                finding.required(),
+                reason.getText().strip(),
+                who.getText().strip(),
+                desk.session().today());
     }
 
     private void refuse(String sentence) {

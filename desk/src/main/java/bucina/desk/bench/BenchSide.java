@@ -6,8 +6,8 @@ import bucina.core.plan.Id;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
 import bucina.core.stack.HoleReading;
-import bucina.core.stack.Solution;
 import bucina.core.stack.SafeTrim;
+import bucina.core.stack.Solution;
 import bucina.core.stack.StackCheck;
 import bucina.desk.look.Glyph;
 import bucina.desk.look.Palette;
@@ -84,13 +84,30 @@ public final class BenchSide extends BorderPane {
         HBox ends = new HBox(6, Ui.label("goes in", "tiny"), slider, Ui.label("flatter", "tiny"));
         HBox.setHgrow(slider, javafx.scene.layout.Priority.ALWAYS);
         ends.setAlignment(javafx.geometry.Pos.CENTER);
-        study.getChildren().addAll(section, ends, caption, findings, sheets, numbers,
-                Ui.wrapped("Worked out from the plan, not approved: the kit's drawing governs.", "caution"));
-        empty.getChildren().addAll(trims, Ui.label("Nothing picked", "bench-title"),
-                Ui.wrapped("Click a hole on the sheet, or press an arrow key. Its stack is cut through here, with the rivet it takes and why.", "soft"),
-                Ui.wrapped("Double click takes the row, three clicks the group; drag sweeps over holes; Shift goes on to the next hole along the row.",
-                        "soft"),
-                Ui.wrapped("No drawing yet? Press N and type a stack: you get the length at once and can log it.", "soft"));
+        study.getChildren()
+                .addAll(
+                        section,
+                        ends,
+                        caption,
+                        findings,
+                        sheets,
+                        numbers,
+                        Ui.wrapped("Worked out from the plan, not approved: the kit's drawing governs.", "caution"));
+        empty.getChildren()
+                .addAll(
+                        trims,
+                        Ui.label("Nothing picked", "bench-title"),
+                        Ui.wrapped(
+                                "Click a hole on the sheet, or press an arrow key. Its stack is cut through here, "
+                                        + "with the rivet it takes and why.",
+                                "soft"),
+                        Ui.wrapped(
+                                "Double click takes the row, three clicks the group; drag sweeps over holes; Shift "
+                                        + "goes on to the next hole along the row.",
+                                "soft"),
+                        Ui.wrapped(
+                                "No drawing yet? Press N and type a stack: you get the length at once and can log it.",
+                                "soft"));
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.setFocusTraversable(false);
@@ -132,7 +149,9 @@ public final class BenchSide extends BorderPane {
 
     private void fill() {
         Optional<HoleReading> cursor = desk.cursor();
-        Optional<Solution> typed = desk.typedGroupProperty().get().flatMap(g -> desk.snapshot().derivation().typed(g));
+        Optional<Solution> typed = desk.typedGroupProperty()
+                .get()
+                .flatMap(g -> desk.snapshot().derivation().typed(g));
         boolean setting = desk.stageProperty().get() == Stage.SET;
         head(cursor, typed.isPresent());
         if (desk.changingProperty().get()) {
@@ -149,7 +168,10 @@ public final class BenchSide extends BorderPane {
         } else if (cursor.isPresent()) {
             HoleReading reading = cursor.get();
             List<Snapshot.Sheet> stack = desk.snapshot().sheets(reading.layers());
-            section.show(Optional.of(reading.solution()), stack.stream().map(Snapshot.Sheet::name).toList(), stack.stream().map(Snapshot.Sheet::hatch).toList(),
+            section.show(
+                    Optional.of(reading.solution()),
+                    stack.stream().map(Snapshot.Sheet::name).toList(),
+                    stack.stream().map(Snapshot.Sheet::hatch).toList(),
                     desk.unit());
             sheets(reading.solution(), stack);
             numbers(new Explain(desk.snapshot().build().rules(), desk.unit()).hole(reading), Optional.of(reading));
@@ -159,7 +181,9 @@ public final class BenchSide extends BorderPane {
         } else if (typed.isPresent()) {
             section.show(typed, List.of(), List.of(), desk.unit());
             sheets(typed.get(), List.of());
-            numbers(new Explain(desk.snapshot().build().rules(), desk.unit()).stack(typed.get(), List.of()), Optional.empty());
+            numbers(
+                    new Explain(desk.snapshot().build().rules(), desk.unit()).stack(typed.get(), List.of()),
+                    Optional.empty());
             findings(typed.get().faults());
             studying();
         } else {
@@ -176,7 +200,9 @@ public final class BenchSide extends BorderPane {
 
     private boolean working() {
         Stage stage = desk.stageProperty().get();
-        return (stage == Stage.DRILL || stage == Stage.DRESS) && desk.correctingProperty().get().isEmpty() && !desk.changingProperty().get();
+        return (stage == Stage.DRILL || stage == Stage.DRESS)
+                && desk.correctingProperty().get().isEmpty()
+                && !desk.changingProperty().get();
     }
 
     /** Picks what was jumped over, in the stages where holes are marked. */
@@ -202,18 +228,33 @@ public final class BenchSide extends BorderPane {
 
     /** The largest trim of each straight edge of the sheet picked, or of the largest. */
     private void trims() {
-        desk.layer().or(() -> desk.face().face().layers().stream().max(java.util.Comparator.comparingDouble(l -> l.outline().outer().area())))
+        desk.layer()
+                .or(() -> desk.face().face().layers().stream()
+                        .max(java.util.Comparator.comparingDouble(
+                                l -> l.outline().outer().area())))
                 .ifPresent(layer -> {
-            trims.getChildren().add(Ui.label("Safe trim of " + layer.name(), "strong"));
-            for (SafeTrim trim : SafeTrim.of(layer, desk.face())) {
-                boolean bad = !(trim.largest().nanometres() >= 0);
-                trims.getChildren().add(Ui.wrapped("Edge " + trim.looks(desk.face().face()) + ": " + (bad ? "too near already by "
-                        + bucina.core.measure.LengthFormat.decimal(trim.largest().abs(), desk.unit(), 3)
-                                : bucina.core.measure.LengthFormat.decimal(trim.largest(),
-                        desk.unit(), 3) + " at most") + ", set by " + trim.hole().label() + ".", bad ? "stop-text" : "plain"));
-            }
-            trims.getChildren().add(Ui.wrapped("Leave metal beyond the line until every hole is known.", "soft"));
-        });
+                    trims.getChildren().add(Ui.label("Safe trim of " + layer.name(), "strong"));
+                    for (SafeTrim trim : SafeTrim.of(layer, desk.face())) {
+                        boolean bad = !(trim.largest().nanometres() >= 0);
+                        trims.getChildren()
+                                .add(Ui.wrapped(
+                                        "Edge " + trim.looks(desk.face().face()) + ": "
+                                                + (bad
+                                                        ? "too near already by "
+                                                                + bucina.core.measure.LengthFormat.decimal(
+                                                                        trim.largest()
+                                                                                .abs(),
+                                                                        desk.unit(),
+                                                                        3)
+                                                        : bucina.core.measure.LengthFormat.decimal(
+                                                                        trim.largest(), desk.unit(), 3)
+                                                                + " at most")
+                                                + ", set by " + trim.hole().label() + ".",
+                                        bad ? "stop-text" : "plain"));
+                    }
+                    trims.getChildren()
+                            .add(Ui.wrapped("Leave metal beyond the line until every hole is known.", "soft"));
+                });
     }
 
     /** Section, findings and numbers; the findings come back from the panel that changes things. */
@@ -265,19 +306,25 @@ public final class BenchSide extends BorderPane {
         if (writing) {
             return;
         }
-        Optional<Suggestion> s = desk.cursor().isPresent() || desk.typedGroupProperty().get().isPresent() ? alike() : Optional.empty();
+        Optional<Suggestion> s =
+                desk.cursor().isPresent() || desk.typedGroupProperty().get().isPresent() ? alike() : Optional.empty();
         Ui.shown(next, s.isPresent() && !desk.session().readOnly());
-        s.ifPresent(x -> next.setText("Set " + x.count() + " × " + x.solution().dash() + (x.holes().isEmpty() ? "" : ", " + x.where())));
+        s.ifPresent(x -> next.setText(
+                "Set " + x.count() + " × " + x.solution().dash() + (x.holes().isEmpty() ? "" : ", " + x.where())));
     }
 
-    /** What is picked if it is more than one hole and any of it is open; else the holes alike in the row; else those in the group. */
+    /**
+     * What is picked if it is more than one hole and any of it is open; else the holes alike in the row; else those in
+     * the group.
+     */
     private Optional<Suggestion> alike() {
         Selection selection = desk.selectionProperty().get();
         Optional<Suggestion> picked = selection.holes().size() == 1 ? Optional.empty() : Suggestion.of(desk);
         return picked.or(() -> desk.cursor().flatMap(c -> {
             Optional<Id.Hole> at = Optional.of(c.hole().id());
             return Suggestion.of(desk, Selection.row(desk.face(), c.row().id(), at))
-                    .or(() -> Suggestion.of(desk, Selection.group(desk.face(), c.group().id(), at)));
+                    .or(() -> Suggestion.of(
+                            desk, Selection.group(desk.face(), c.group().id(), at)));
         }));
     }
 
@@ -296,8 +343,13 @@ public final class BenchSide extends BorderPane {
         alike().ifPresent(s -> {
             if (!s.holes().isEmpty()) {
                 List<Id.Hole> holes = s.holes().stream().map(h -> h.id()).toList();
-                Optional<Id.Hole> cursor = desk.selectionProperty().get().cursor().filter(holes::contains).or(() -> Optional.of(holes.getFirst()));
-                desk.selectionProperty().set(new Selection(desk.selectionProperty().get().face(), cursor, new LinkedHashSet<>(holes)));
+                Optional<Id.Hole> cursor = desk.selectionProperty()
+                        .get()
+                        .cursor()
+                        .filter(holes::contains)
+                        .or(() -> Optional.of(holes.getFirst()));
+                desk.selectionProperty()
+                        .set(new Selection(desk.selectionProperty().get().face(), cursor, new LinkedHashSet<>(holes)));
             }
             desk.stageProperty().set(Stage.SET);
         });
@@ -308,12 +360,22 @@ public final class BenchSide extends BorderPane {
         sheets.getChildren().clear();
         for (int i = 0; i < solution.dressing().plies().size(); i++) {
             var ply = solution.dressing().plies().get(i);
-            HBox line = new HBox(6, Ui.kept((i + 1) + "", "soft"), Ui.label(i < stack.size() ? stack.get(i).name() : "Layer " + (i + 1), "plain"));
+            HBox line = new HBox(
+                    6,
+                    Ui.kept((i + 1) + "", "soft"),
+                    Ui.label(i < stack.size() ? stack.get(i).name() : "Layer " + (i + 1), "plain"));
             if (i < stack.size()) {
                 line.getChildren().add(Ui.label(stack.get(i).material(), "tiny"));
             }
-            line.getChildren().addAll(Ui.spring(), Ui.kept(bucina.core.measure.LengthFormat.decimal(ply.thickness(), desk.unit(), 3) + " "
-                    + (ply.dress() == Dress.COUNTERSINK ? "csk" : ply.dress().word()), "soft"));
+            line.getChildren()
+                    .addAll(
+                            Ui.spring(),
+                            Ui.kept(
+                                    bucina.core.measure.LengthFormat.decimal(ply.thickness(), desk.unit(), 3) + " "
+                                            + (ply.dress() == Dress.COUNTERSINK
+                                                    ? "csk"
+                                                    : ply.dress().word()),
+                                    "soft"));
             line.setAlignment(javafx.geometry.Pos.BASELINE_LEFT);
             sheets.getChildren().add(line);
         }
@@ -334,37 +396,47 @@ public final class BenchSide extends BorderPane {
         if (cursor.isPresent()) {
             HoleReading r = cursor.get();
             title.setText(r.label() + (picked > 1 ? "  of " + picked + " picked" : ""));
-            where.setText(r.group().code() + " " + r.group().name() + ", " + desk.snapshot().state(r).words()
+            where.setText(r.group().code() + " " + r.group().name() + ", "
+                    + desk.snapshot().state(r).words()
                     + r.hole().deviation().map(d -> ". Deviates: " + d.reason()).orElse(""));
         } else if (typed) {
-            desk.typedGroupProperty().get().flatMap(g -> desk.snapshot().group(g)).ifPresent(ref -> {
-                title.setText(ref.group().code());
-                where.setText(ref.group().name() + ", typed stack, " + desk.snapshot().installed(ref.group()) + " of " + ref.group().count()
-                        + " set");
-            });
+            desk.typedGroupProperty()
+                    .get()
+                    .flatMap(g -> desk.snapshot().group(g))
+                    .ifPresent(ref -> {
+                        title.setText(ref.group().code());
+                        where.setText(ref.group().name() + ", typed stack, "
+                                + desk.snapshot().installed(ref.group()) + " of "
+                                + ref.group().count() + " set");
+                    });
         }
     }
 
     private void numbers(List<Why> all, Optional<HoleReading> reading) {
         numbers.getChildren().clear();
         for (Why why : all) {
-            numbers.getChildren().add(Ui.number(why.title(), why.value(), () -> desk.whyProperty().set(Optional.of(why))));
+            numbers.getChildren()
+                    .add(Ui.number(
+                            why.title(), why.value(), () -> desk.whyProperty().set(Optional.of(why))));
         }
-        reading.flatMap(this::gapChange).ifPresent(text -> numbers.getChildren().add(Ui.wrapped(text, "attention-text", "inset")));
+        reading.flatMap(this::gapChange)
+                .ifPresent(text -> numbers.getChildren().add(Ui.wrapped(text, "attention-text", "inset")));
     }
 
     /** What is to be said about the row as a whole; a warning can be accepted like one of a hole. */
     private void row(HoleReading reading) {
-        desk.face().rowFindings().stream().filter(f -> f.place().hole().equals(reading.row().name())).forEach(f -> {
-            boolean note = f.level() == Level.NOTE || f.accepted().isPresent();
-            VBox box = new VBox(2, Ui.wrapped(f.message().in(desk.unit()), note ? "soft" : "attention-text"));
-            f.accepted().ifPresent(a -> box.getChildren().add(Ui.wrapped("Accepted: " + a, "soft")));
-            if (!note && !desk.session().readOnly()) {
-                accept(f, reading.row().id(), box);
-            }
-            box.getStyleClass().add("inset");
-            numbers.getChildren().add(box);
-        });
+        desk.face().rowFindings().stream()
+                .filter(f -> f.place().hole().equals(reading.row().name()))
+                .forEach(f -> {
+                    boolean note = f.level() == Level.NOTE || f.accepted().isPresent();
+                    VBox box = new VBox(2, Ui.wrapped(f.message().in(desk.unit()), note ? "soft" : "attention-text"));
+                    f.accepted().ifPresent(a -> box.getChildren().add(Ui.wrapped("Accepted: " + a, "soft")));
+                    if (!note && !desk.session().readOnly()) {
+                        accept(f, reading.row().id(), box);
+                    }
+                    box.getStyleClass().add("inset");
+                    numbers.getChildren().add(box);
+                });
     }
 
     /** What the squeezer wants when the stack changed since the hole before in the row. */
@@ -377,27 +449,43 @@ public final class BenchSide extends BorderPane {
         HoleReading before = row.get().cells().get(place - 1).reading();
         var now = reading.solution().choice();
         var then = before.solution().choice();
-        if (now.isEmpty() || then.isEmpty() || now.get().squeezerGap().same(then.get().squeezerGap())) {
+        if (now.isEmpty()
+                || then.isEmpty()
+                || now.get().squeezerGap().same(then.get().squeezerGap())) {
             return Optional.empty();
         }
         var change = now.get().squeezerGap().minus(then.get().squeezerGap());
         return Optional.of("Gap changes here: " + (change.positive() ? "open" : "close") + " the squeezer by "
-                + bucina.core.measure.LengthFormat.decimal(change.abs(), desk.unit(), 3) + " against hole " + before.hole().label() + ".");
+                + bucina.core.measure.LengthFormat.decimal(change.abs(), desk.unit(), 3) + " against hole "
+                + before.hole().label() + ".");
     }
 
     private void findings(List<Finding> list) {
         findings.getChildren().clear();
-        desk.cursor().ifPresent(c -> desk.snapshot().holds().of(c).filter(h -> !desk.snapshot().state(c).set()).ifPresent(h -> {
-            VBox box = new VBox(2, Ui.wrapped(h.sentence(desk.unit()), "attention-text"));
-            box.getStyleClass().add("finding-warning");
-            findings.getChildren().add(box);
-        }));
-        desk.cursor().ifPresent(c -> Queries.open(desk.snapshot().build().papers(), c.group().id()).forEach(q -> {
-            VBox box = new VBox(2, Ui.wrapped("In query: " + q.text(), "attention-text"), Ui.wrapped("Nothing of " + c.group().code()
-                    + " is set before it is answered, in Papers (F5).", "soft"));
-            box.getStyleClass().add("finding-warning");
-            findings.getChildren().add(box);
-        }));
+        desk.cursor()
+                .ifPresent(c -> desk.snapshot()
+                        .holds()
+                        .of(c)
+                        .filter(h -> !desk.snapshot().state(c).set())
+                        .ifPresent(h -> {
+                            VBox box = new VBox(2, Ui.wrapped(h.sentence(desk.unit()), "attention-text"));
+                            box.getStyleClass().add("finding-warning");
+                            findings.getChildren().add(box);
+                        }));
+        desk.cursor()
+                .ifPresent(c -> Queries.open(
+                                desk.snapshot().build().papers(), c.group().id())
+                        .forEach(q -> {
+                            VBox box = new VBox(
+                                    2,
+                                    Ui.wrapped("In query: " + q.text(), "attention-text"),
+                                    Ui.wrapped(
+                                            "Nothing of " + c.group().code()
+                                                    + " is set before it is answered, in Papers (F5).",
+                                            "soft"));
+                            box.getStyleClass().add("finding-warning");
+                            findings.getChildren().add(box);
+                        }));
         Ui.shown(findings, !list.isEmpty() || !findings.getChildren().isEmpty());
         section.setPrefHeight(list.isEmpty() ? 206 : 172);
         for (Finding finding : list) {
@@ -407,9 +495,15 @@ public final class BenchSide extends BorderPane {
             Label message = Ui.wrapped(finding.message().in(desk.unit()), error ? "stop-text" : "attention-text");
             message.setGraphic(mark);
             message.setGraphicTextGap(4);
-            VBox box = new VBox(2, message,
-                    Ui.wrapped(finding.accepted().map(a -> "Accepted: " + a).orElse(finding.remedy().in(desk.unit())), "soft"), Ui.wrapped(finding.source(),
-                            "tiny"));
+            VBox box = new VBox(
+                    2,
+                    message,
+                    Ui.wrapped(
+                            finding.accepted()
+                                    .map(a -> "Accepted: " + a)
+                                    .orElse(finding.remedy().in(desk.unit())),
+                            "soft"),
+                    Ui.wrapped(finding.source(), "tiny"));
             if (finding.accepted().isEmpty() && !desk.session().readOnly()) {
                 desk.cursor().ifPresent(c -> accept(finding, c.hole().id(), box));
             }
@@ -420,15 +514,20 @@ public final class BenchSide extends BorderPane {
 
     /** A quiet way to accept a finding; opened, it asks for the reason. */
     private void accept(Finding finding, Id subject, VBox box) {
-        String key = finding.rule() + "|" + finding.place().hole() + "|" + finding.place().layer();
+        String key = finding.rule() + "|" + finding.place().hole() + "|"
+                + finding.place().layer();
         if (accepting.filter(key::equals).isPresent()) {
             box.getChildren().add(new AcceptForm(desk, subject, finding));
             return;
         }
-        Button open = Ui.button("Accept it with a reason", "", () -> {
-            accepting = Optional.of(key);
-            fill();
-        }, "quiet");
+        Button open = Ui.button(
+                "Accept it with a reason",
+                "",
+                () -> {
+                    accepting = Optional.of(key);
+                    fill();
+                },
+                "quiet");
         open.setId("accept");
         box.getChildren().add(open);
     }

@@ -49,13 +49,25 @@ final class FitPanel extends VBox {
         getChildren().clear();
         Snapshot snapshot = desk.snapshot();
         Face face = desk.face().face();
-        desk.cursor().flatMap(c -> snapshot.holds().of(c).filter(h -> !snapshot.state(c).set()).map(h -> c.label() + ": " + h.sentence(desk.unit())))
+        desk.cursor()
+                .flatMap(c -> snapshot.holds()
+                        .of(c)
+                        .filter(h -> !snapshot.state(c).set())
+                        .map(h -> c.label() + ": " + h.sentence(desk.unit())))
                 .ifPresent(words -> getChildren().add(Ui.wrapped(words, "attention-text")));
-        List<Holds.Range> ranges = snapshot.holds().ranges(desk.face().readings().stream().filter(r -> !snapshot.state(r).set()).toList());
+        List<Holds.Range> ranges = snapshot.holds()
+                .ranges(desk.face().readings().stream()
+                        .filter(r -> !snapshot.state(r).set())
+                        .toList());
         int held = ranges.stream().mapToInt(Holds.Range::count).sum();
         getChildren().addAll(play, note);
-        getChildren().add(Ui.wrapped(held == 0 ? "Nothing is held open on this face." : held + " holes stay open on this face.", "strong"));
-        getChildren().add(Ui.wrapped("Parts in the order they go on. Tick one when it is in place, clecoed or riveted.", "soft"));
+        getChildren()
+                .add(Ui.wrapped(
+                        held == 0 ? "Nothing is held open on this face." : held + " holes stay open on this face.",
+                        "strong"));
+        getChildren()
+                .add(Ui.wrapped(
+                        "Parts in the order they go on. Tick one when it is in place, clecoed or riveted.", "soft"));
         List<Part> parts = parts(snapshot.build(), face);
         parts.stream().filter(p -> !p.fitted()).forEach(p -> getChildren().add(part(p, ranges)));
         for (Holds.Range range : ranges) {
@@ -71,7 +83,12 @@ final class FitPanel extends VBox {
     }
 
     private static List<Part> parts(Build build, Face face) {
-        return face.layers().stream().map(Layer::part).distinct().map(build::part).sorted(Comparator.comparing(Part::fittingOrder)).toList();
+        return face.layers().stream()
+                .map(Layer::part)
+                .distinct()
+                .map(build::part)
+                .sorted(Comparator.comparing(Part::fittingOrder))
+                .toList();
     }
 
     private HBox part(Part part, List<Holds.Range> ranges) {
@@ -79,17 +96,30 @@ final class FitPanel extends VBox {
         box.setSelected(part.fitted());
         box.setDisable(desk.session().readOnly());
         box.setId("fitted-" + part.id().n());
-        box.setOnAction(e -> desk.session().plan(part.name() + (part.fitted() ? " is not in place" : " is in place"), b -> b.with(b.part(part.id())
-                .withFitted(!part.fitted())), () -> { }, s -> fill()));
-        int holds = ranges.stream().filter(r -> r.held().parts().contains(part.name())).mapToInt(Holds.Range::count).sum();
-        HBox line = new HBox(6, Ui.kept(part.fittingOrder() + ".", "soft"), box, Ui.spring(), Ui.kept(holds == 0 ? "" : "holds " + holds, "attention-text"));
+        box.setOnAction(e -> desk.session()
+                .plan(
+                        part.name() + (part.fitted() ? " is not in place" : " is in place"),
+                        b -> b.with(b.part(part.id()).withFitted(!part.fitted())),
+                        () -> {},
+                        s -> fill()));
+        int holds = ranges.stream()
+                .filter(r -> r.held().parts().contains(part.name()))
+                .mapToInt(Holds.Range::count)
+                .sum();
+        HBox line = new HBox(
+                6,
+                Ui.kept(part.fittingOrder() + ".", "soft"),
+                box,
+                Ui.spring(),
+                Ui.kept(holds == 0 ? "" : "holds " + holds, "attention-text"));
         line.setAlignment(Pos.CENTER_LEFT);
         return line;
     }
 
     private Button range(Holds.Range range) {
         String holes = range.from().equals(range.to()) ? range.from() : range.from() + " to " + range.to();
-        Button button = Ui.button(holes + "  (" + range.count() + ")  " + range.held().waitsFor(), "", () -> pick(range), "quiet");
+        Button button = Ui.button(
+                holes + "  (" + range.count() + ")  " + range.held().waitsFor(), "", () -> pick(range), "quiet");
         button.setMaxWidth(Double.MAX_VALUE);
         button.setAlignment(Pos.CENTER_LEFT);
         button.setMinWidth(0);
@@ -100,8 +130,12 @@ final class FitPanel extends VBox {
     }
 
     private void pick(Holds.Range range) {
-        List<HoleReading> row = desk.face().readings().stream().filter(r -> r.group().id().equals(range.group().id())
-                && r.row().name().equals(range.from().substring(0, range.from().lastIndexOf('.')))).toList();
+        List<HoleReading> row = desk.face().readings().stream()
+                .filter(r -> r.group().id().equals(range.group().id())
+                        && r.row()
+                                .name()
+                                .equals(range.from().substring(0, range.from().lastIndexOf('.'))))
+                .toList();
         LinkedHashSet<bucina.core.plan.Id.Hole> holes = new LinkedHashSet<>();
         boolean in = false;
         for (HoleReading r : row) {
@@ -113,6 +147,7 @@ final class FitPanel extends VBox {
                 break;
             }
         }
-        desk.selectionProperty().set(new Selection(desk.face().face().id(), holes.stream().findFirst(), holes));
+        desk.selectionProperty()
+                .set(new Selection(desk.face().face().id(), holes.stream().findFirst(), holes));
     }
 }

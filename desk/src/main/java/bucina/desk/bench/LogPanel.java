@@ -99,24 +99,46 @@ public final class LogPanel extends VBox {
         cancel.setId("log-cancel");
         cancel.visibleProperty().bind(reason.visibleProperty());
         cancel.managedProperty().bind(reason.visibleProperty());
-        form.getChildren().addAll(lead, use, section, grid(), reads, oddity, named("Explanation", explanation), named("Correction", reason), verdicts,
-                named("Note",
-                note),
-                rejects, photos, adding, others,
-                Ui.wrapped("Eye and hearing protection; fingers clear of bar and dies. A head outside the limits is judged, not hit again.", "caution"));
+        form.getChildren()
+                .addAll(
+                        lead,
+                        use,
+                        section,
+                        grid(),
+                        reads,
+                        oddity,
+                        named("Explanation", explanation),
+                        named("Correction", reason),
+                        verdicts,
+                        named("Note", note),
+                        rejects,
+                        photos,
+                        adding,
+                        others,
+                        Ui.wrapped(
+                                "Eye and hearing protection; fingers clear of bar and dies. A head outside the "
+                                        + "limits is judged, not hit again.",
+                                "caution"));
         footer.getChildren().addAll(error, go, cancel);
         footer.setPadding(new javafx.geometry.Insets(8, 14, 12, 14));
         readings.textProperty().addListener((o, was, now) -> judge());
-        GaugePost.receives(readings, "Heads, diameter then height", l -> readings.setText(Entries.plus(readings.getText(), l, desk.unit())));
+        GaugePost.receives(
+                readings,
+                "Heads, diameter then height",
+                l -> readings.setText(Entries.plus(readings.getText(), l, desk.unit())));
         ChangeListener<String> check = (o, was, now) -> odd();
         for (TextField each : List.of(designation, length, done, setting, hole, readings)) {
             each.textProperty().addListener(check);
         }
         setOnDragOver(this::dragOver);
         setOnDragDropped(this::dropped);
-        nothing.getChildren().addAll(Ui.wrapped("Everything picked is set.", "log-lead"),
-                Ui.wrapped("Pick the holes that were set: a row by double click, a stretch with Shift, a group in the rack. What they take is filled in.",
-                        "soft"));
+        nothing.getChildren()
+                .addAll(
+                        Ui.wrapped("Everything picked is set.", "log-lead"),
+                        Ui.wrapped(
+                                "Pick the holes that were set: a row by double click, a stretch with Shift, a group "
+                                        + "in the rack. What they take is filled in.",
+                                "soft"));
     }
 
     private static TextField field(String id, String prompt) {
@@ -182,7 +204,8 @@ public final class LogPanel extends VBox {
         return current != null;
     }
 
-    // ---- what is shown --------------------------------------------------------------------------------------------------------------
+    // ---- what is shown
+    // ----------------------------------------------------------------------
 
     /** Fills the panel for what is picked, keeping what was typed while that stays the same. */
     void fill() {
@@ -201,7 +224,10 @@ public final class LogPanel extends VBox {
             return;
         }
         Suggestion s = suggestion.get();
-        boolean same = current != null && current.corrects().isEmpty() && current.group().id().equals(s.group().id()) && current.holes().equals(s.holes());
+        boolean same = current != null
+                && current.corrects().isEmpty()
+                && current.group().id().equals(s.group().id())
+                && current.holes().equals(s.holes());
         solution = Optional.of(s.solution());
         section.show(solution, List.of(), s.hatches(desk), desk.unit());
         Ui.shown(section, true);
@@ -213,8 +239,11 @@ public final class LogPanel extends VBox {
             show();
         }
         lead.setText(s.where() + (s.count() > 1 && !s.holes().isEmpty() ? ", " + s.count() + " holes" : ""));
-        use.setText("takes " + s.solution().dash() + " in " + LengthFormat.trade(s.solution().grip(), desk.unit())
-                + s.gap().map(g -> ", gap " + LengthFormat.decimal(g, desk.unit(), 3)).orElse(""));
+        use.setText("takes " + s.solution().dash() + " in "
+                + LengthFormat.trade(s.solution().grip(), desk.unit())
+                + s.gap()
+                        .map(g -> ", gap " + LengthFormat.decimal(g, desk.unit(), 3))
+                        .orElse(""));
         others.setText(s.others() > 0 ? s.others() + " more picked take another rivet: they are offered next." : "");
         Ui.shown(others, s.others() > 0);
         go.setText("Log " + (current.countTyped() ? "" : s.count() + " ") + "as set");
@@ -277,7 +306,8 @@ public final class LogPanel extends VBox {
         String understood = current.understood(fields, desk.lengths(), desk.unit());
         reads.setText(understood);
         Ui.shown(reads, !understood.isEmpty());
-        String text = current.oddity(fields, desk.lengths(), desk.snapshot().build().rules());
+        String text =
+                current.oddity(fields, desk.lengths(), desk.snapshot().build().rules());
         oddity.setText(text);
         Ui.shown(oddity, !text.isEmpty());
         Ui.shown(explanation, !text.isEmpty() || !fields.explanation.isEmpty());
@@ -285,7 +315,8 @@ public final class LogPanel extends VBox {
 
     private void judge() {
         Optional<ShopHeadLimits> limits = solution.flatMap(s -> s.choice()).map(c -> c.limits());
-        String text = limits.map(l -> LogForm.verdicts(readings.getText(), desk.lengths(), l)).orElse("");
+        String text = limits.map(l -> LogForm.verdicts(readings.getText(), desk.lengths(), l))
+                .orElse("");
         verdicts.setText(text);
         Ui.shown(verdicts, !text.isEmpty());
     }
@@ -310,7 +341,8 @@ public final class LogPanel extends VBox {
         fields.note = note.getText();
     }
 
-    // ---- rejects and photographs ----------------------------------------------------------------------------------------------------
+    // ---- rejects and photographs
+    // ----------------------------------------------------------------------
 
     private void addReject() {
         if (current != null) {
@@ -324,7 +356,9 @@ public final class LogPanel extends VBox {
         }
         FileChooser chooser = new FileChooser();
         chooser.setTitle("Photograph for the log");
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("JPEG and PNG pictures", "*.jpg", "*.jpeg", "*.png", "*.JPG", "*.PNG"));
+        chooser.getExtensionFilters()
+                .add(new FileChooser.ExtensionFilter(
+                        "JPEG and PNG pictures", "*.jpg", "*.jpeg", "*.png", "*.JPG", "*.PNG"));
         List<File> files = chooser.showOpenMultipleDialog(getScene().getWindow());
         if (files != null) {
             files.forEach(f -> addPhoto(f.toPath()));
@@ -351,7 +385,8 @@ public final class LogPanel extends VBox {
     private void showPhotos() {
         photos.getChildren().clear();
         Ui.shown(photos, !fields.photos.isEmpty() || !fields.kept.isEmpty());
-        fields.kept.forEach(k -> desk.session().photo(k, p -> photos.getChildren().add(bucina.desk.logbook.Thumbnails.of(p, 64))));
+        fields.kept.forEach(k ->
+                desk.session().photo(k, p -> photos.getChildren().add(bucina.desk.logbook.Thumbnails.of(p, 64))));
         fields.photos.forEach(p -> photos.getChildren().add(bucina.desk.logbook.Thumbnails.of(p, 64)));
     }
 
@@ -368,7 +403,8 @@ public final class LogPanel extends VBox {
         e.consume();
     }
 
-    // ---- writing it down ------------------------------------------------------------------------------------------------------------
+    // ---- writing it down
+    // ----------------------------------------------------------------------
 
     /** Writes the entry down; what is typed stays until it is on the disk. */
     public void submit() {
@@ -378,7 +414,10 @@ public final class LogPanel extends VBox {
         take();
         LogEntry.Draft draft;
         try {
-            draft = current.draft(fields, desk.lengths(), reason.getText().isBlank() ? "corrected" : reason.getText().strip());
+            draft = current.draft(
+                    fields,
+                    desk.lengths(),
+                    reason.getText().isBlank() ? "corrected" : reason.getText().strip());
         } catch (InputException e) {
             error(e.getMessage());
             return;
@@ -387,18 +426,23 @@ public final class LogPanel extends VBox {
         go.setDisable(true);
         error("");
         String name = fields.who.strip();
-        desk.session().log(draft, List.copyOf(fields.photos), entry -> {
-            busy = false;
-            current = null;
-            desk.prefs().keep("who", name);
-            timer.again();
-            desk.correctingProperty().set(Optional.empty());
-            written.run();
-        }, sentence -> {
-            busy = false;
-            go.setDisable(false);
-            error(sentence);
-        });
+        desk.session()
+                .log(
+                        draft,
+                        List.copyOf(fields.photos),
+                        entry -> {
+                            busy = false;
+                            current = null;
+                            desk.prefs().keep("who", name);
+                            timer.again();
+                            desk.correctingProperty().set(Optional.empty());
+                            written.run();
+                        },
+                        sentence -> {
+                            busy = false;
+                            go.setDisable(false);
+                            error(sentence);
+                        });
     }
 
     private void cancel() {
@@ -416,5 +460,4 @@ public final class LogPanel extends VBox {
     public void photograph() {
         choosePhoto();
     }
-
 }

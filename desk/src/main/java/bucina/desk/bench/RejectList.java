@@ -13,7 +13,10 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 
-/** The rejects of the entry being written: at which hole, what was done about it, a remark. It changes the form's own list. */
+/**
+ * The rejects of the entry being written: at which hole, what was done about it, a remark. It changes the form's own
+ * list.
+ */
 final class RejectList extends VBox {
 
     private List<String> holes = List.of();
@@ -56,19 +59,34 @@ final class RejectList extends VBox {
         at.setValue(line.hole());
         at.setId("log-reject-hole-" + i);
         at.setAccessibleText("Rejected at hole");
-        at.valueProperty().addListener((o, was, now) -> lines.set(i, new LogForm.RejectLine(now, lines.get(i).what(), lines.get(i).note())));
+        at.valueProperty()
+                .addListener((o, was, now) -> lines.set(
+                        i,
+                        new LogForm.RejectLine(
+                                now, lines.get(i).what(), lines.get(i).note())));
         ComboBox<Disposition> what = dispositions(line.what());
         what.setId("log-reject-what-" + i);
-        what.valueProperty().addListener((o, was, now) -> lines.set(i, new LogForm.RejectLine(lines.get(i).hole(), now, lines.get(i).note())));
+        what.valueProperty()
+                .addListener((o, was, now) -> lines.set(
+                        i,
+                        new LogForm.RejectLine(
+                                lines.get(i).hole(), now, lines.get(i).note())));
         TextField remark = new TextField(line.note());
         remark.setId("log-reject-note-" + i);
         remark.setPromptText("hole after drilling out, cause");
         remark.setAccessibleText("Remark about this reject");
-        remark.textProperty().addListener((o, was, now) -> lines.set(i, new LogForm.RejectLine(lines.get(i).hole(), lines.get(i).what(), now)));
-        Button drop = Ui.button("×", "", () -> {
-            lines.remove(i);
-            fill();
-        }, "quiet");
+        remark.textProperty()
+                .addListener((o, was, now) -> lines.set(
+                        i,
+                        new LogForm.RejectLine(lines.get(i).hole(), lines.get(i).what(), now)));
+        Button drop = Ui.button(
+                "×",
+                "",
+                () -> {
+                    lines.remove(i);
+                    fill();
+                },
+                "quiet");
         drop.setAccessibleText("Take this reject away");
         HBox first = new HBox(4, at, what, drop);
         if (holes.isEmpty()) {

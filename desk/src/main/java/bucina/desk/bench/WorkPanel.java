@@ -38,15 +38,20 @@ final class WorkPanel extends VBox {
     private static final int SHOWN = 10;
 
     /** One task that can be chosen. */
-    private record Choice(String words, Operation operation, Mark.Side side) {
-    }
+    private record Choice(String words, Operation operation, Mark.Side side) {}
 
-    private static final List<Choice> DRILL = List.of(new Choice("Pilot hole", Operation.PILOT, Mark.Side.BOTH), new Choice("Match-drilled",
-            Operation.MATCH_DRILLED, Mark.Side.BOTH), new Choice("Final size",
-            Operation.FINAL_SIZE, Mark.Side.BOTH), new Choice("Deburred, both sides", Operation.DEBURRED, Mark.Side.BOTH), new Choice("Deburred, near side",
-            Operation.DEBURRED, Mark.Side.NEAR), new Choice("Deburred, far side", Operation.DEBURRED, Mark.Side.FAR));
-    private static final List<Choice> DRESS = List.of(new Choice("Dimpled", Operation.DIMPLED, Mark.Side.BOTH), new Choice("Countersunk", Operation.COUNTERSUNK,
-            Mark.Side.BOTH), new Choice("Cleared to size", Operation.CLEARED, Mark.Side.BOTH), new Choice("Primed", Operation.PRIMED, Mark.Side.BOTH));
+    private static final List<Choice> DRILL = List.of(
+            new Choice("Pilot hole", Operation.PILOT, Mark.Side.BOTH),
+            new Choice("Match-drilled", Operation.MATCH_DRILLED, Mark.Side.BOTH),
+            new Choice("Final size", Operation.FINAL_SIZE, Mark.Side.BOTH),
+            new Choice("Deburred, both sides", Operation.DEBURRED, Mark.Side.BOTH),
+            new Choice("Deburred, near side", Operation.DEBURRED, Mark.Side.NEAR),
+            new Choice("Deburred, far side", Operation.DEBURRED, Mark.Side.FAR));
+    private static final List<Choice> DRESS = List.of(
+            new Choice("Dimpled", Operation.DIMPLED, Mark.Side.BOTH),
+            new Choice("Countersunk", Operation.COUNTERSUNK, Mark.Side.BOTH),
+            new Choice("Cleared to size", Operation.CLEARED, Mark.Side.BOTH),
+            new Choice("Primed", Operation.PRIMED, Mark.Side.BOTH));
 
     private final Desk desk;
     private final Runnable apart;
@@ -71,11 +76,18 @@ final class WorkPanel extends VBox {
         this.apart = apart;
         setId("work-panel");
         Fields fields = new Fields();
-        layer = fields.choice("In", List.of(Optional.<Layer>empty()), Optional.empty(), l -> l.map(Layer::name).orElse("every sheet that takes it"),
+        layer = fields.choice(
+                "In",
+                List.of(Optional.<Layer>empty()),
+                Optional.empty(),
+                l -> l.map(Layer::name).orElse("every sheet that takes it"),
                 "work-layer",
                 l -> {
                     if (!filling && l != null) {
-                        choose(new Task(desk.taskProperty().get().operation(), desk.taskProperty().get().side(), l.map(Layer::id)));
+                        choose(new Task(
+                                desk.taskProperty().get().operation(),
+                                desk.taskProperty().get().side(),
+                                l.map(Layer::id)));
                     }
                 });
         why.setId("work-why");
@@ -115,17 +127,23 @@ final class WorkPanel extends VBox {
 
     /** In Dress: the hole looked at cut through, and what is done to each of its sheets. */
     private void cut() {
-        Optional<HoleReading> hole = desk.cursor().filter(c -> desk.stageProperty().get() == Stage.DRESS);
+        Optional<HoleReading> hole =
+                desk.cursor().filter(c -> desk.stageProperty().get() == Stage.DRESS);
         Ui.shown(section, hole.isPresent());
         Ui.shown(cut, hole.isPresent());
         hole.ifPresent(h -> {
             var sheets = desk.snapshot().sheets(h.layers());
-            section.show(Optional.of(h.solution()), sheets.stream().map(s -> s.name()).toList(), sheets.stream().map(s -> s.hatch()).toList(), desk.unit());
+            section.show(
+                    Optional.of(h.solution()),
+                    sheets.stream().map(s -> s.name()).toList(),
+                    sheets.stream().map(s -> s.hatch()).toList(),
+                    desk.unit());
             section.describe();
             List<String> words = new ArrayList<>();
             for (int i = 0; i < h.solution().dressing().plies().size(); i++) {
                 var ply = h.solution().dressing().plies().get(i);
-                words.add((i < sheets.size() ? sheets.get(i).name() : "layer " + (i + 1)) + " " + LengthFormat.decimal(ply.thickness(), desk.unit(), 3) + " "
+                words.add((i < sheets.size() ? sheets.get(i).name() : "layer " + (i + 1)) + " "
+                        + LengthFormat.decimal(ply.thickness(), desk.unit(), 3) + " "
                         + ply.dress().word());
             }
             cut.setText(String.join(", ", words) + ".");
@@ -146,24 +164,34 @@ final class WorkPanel extends VBox {
     void fill() {
         filling = true;
         Task task = desk.taskProperty().get();
-        Optional<Progress> progress = desk.progressProperty().get().filter(p -> p.face().equals(desk.face().face().id()));
+        Optional<Progress> progress = desk.progressProperty()
+                .get()
+                .filter(p -> p.face().equals(desk.face().face().id()));
         tasks.getChildren().clear();
         for (Choice c : desk.stageProperty().get() == Stage.DRESS ? DRESS : DRILL) {
             boolean here = c.operation == task.operation() && c.side == task.side();
-            String left = progress.map(p -> here ? p.waiting() : c.side == Mark.Side.BOTH ? p.left().get(c.operation) : -1).map(n ->
-                    n < 0 ? "" : n == 0 ? "done"
-                    : n + " left").orElse("");
-            HBox line = new HBox(6, Ui.label((here ? "• " : "") + c.words, here ? "strong" : "plain"), Ui.spring(), Ui.kept(left, "soft"));
+            String left = progress.map(p -> here
+                            ? p.waiting()
+                            : c.side == Mark.Side.BOTH ? p.left().get(c.operation) : -1)
+                    .map(n -> n < 0 ? "" : n == 0 ? "done" : n + " left")
+                    .orElse("");
+            HBox line = new HBox(
+                    6,
+                    Ui.label((here ? "• " : "") + c.words, here ? "strong" : "plain"),
+                    Ui.spring(),
+                    Ui.kept(left, "soft"));
             line.setMouseTransparent(true);
             Button button = new Button();
             line.prefWidthProperty().bind(button.widthProperty().subtract(8));
             button.setGraphic(line);
             button.getStyleClass().add("number");
             button.setMaxWidth(Double.MAX_VALUE);
-            button.setId("task-" + c.operation.code() + (c.side == Mark.Side.BOTH ? "" : "-" + c.side.name().toLowerCase(java.util.Locale.ROOT)));
+            button.setId("task-" + c.operation.code()
+                    + (c.side == Mark.Side.BOTH ? "" : "-" + c.side.name().toLowerCase(java.util.Locale.ROOT)));
             button.setAccessibleText(c.words + (here ? ", chosen, " : ", ") + left);
             button.pseudoClassStateChanged(PICKED, here);
-            button.setOnAction(e -> choose(new Task(c.operation, c.side, desk.taskProperty().get().layer())));
+            button.setOnAction(e -> choose(
+                    new Task(c.operation, c.side, desk.taskProperty().get().layer())));
             tasks.getChildren().add(button);
         }
         cut();
@@ -172,7 +200,9 @@ final class WorkPanel extends VBox {
         picked(task);
         skipped(progress);
         if (task.operation() == Operation.DEBURRED) {
-            progress.flatMap(p -> p.apart().reminder(desk.session().snapshot().build().workshop())).ifPresent(this::remind);
+            progress.flatMap(p ->
+                            p.apart().reminder(desk.session().snapshot().build().workshop()))
+                    .ifPresent(this::remind);
         }
         if (desk.stageProperty().get() == Stage.DRESS) {
             progress.ifPresent(p -> dress(p.dress()));
@@ -186,7 +216,10 @@ final class WorkPanel extends VBox {
         if (!layer.getItems().equals(choices)) {
             layer.getItems().setAll(choices);
         }
-        Optional<Layer> now = task.layer().flatMap(id -> desk.face().face().layers().stream().filter(l -> l.id().equals(id)).findFirst());
+        Optional<Layer> now = task.layer()
+                .flatMap(id -> desk.face().face().layers().stream()
+                        .filter(l -> l.id().equals(id))
+                        .findFirst());
         layer.setValue(now);
         if (task.layer().isPresent() && now.isEmpty()) {
             desk.taskProperty().set(new Task(task.operation(), task.side(), Optional.empty()));
@@ -195,49 +228,73 @@ final class WorkPanel extends VBox {
 
     /** The picked holes that still wait. */
     private List<HoleReading> open(Task task) {
-        return desk.selectionProperty().get().readings(desk.face()).stream().filter(r -> task.waits(desk.snapshot().log(), r)).toList();
+        return desk.selectionProperty().get().readings(desk.face()).stream()
+                .filter(r -> task.waits(desk.snapshot().log(), r))
+                .toList();
     }
 
     private List<HoleReading> guarded(Task task, List<HoleReading> open) {
-        return open.stream().filter(r -> task.guard(desk.snapshot().holds(), r, desk.unit()).isPresent()).toList();
+        return open.stream()
+                .filter(r -> task.guard(desk.snapshot().holds(), r, desk.unit()).isPresent())
+                .toList();
     }
 
     private void picked(Task task) {
         List<HoleReading> holes = desk.selectionProperty().get().readings(desk.face());
         List<HoleReading> open = open(task);
         List<HoleReading> guarded = guarded(task, open);
-        mark.setText(open.isEmpty() ? holes.isEmpty() ? "Pick holes to mark" : "Nothing left to mark here" : "Mark " + open.size() + " " + words(task));
+        mark.setText(
+                open.isEmpty()
+                        ? holes.isEmpty() ? "Pick holes to mark" : "Nothing left to mark here"
+                        : "Mark " + open.size() + " " + words(task));
         mark.setDisable(open.isEmpty() || desk.session().readOnly());
-        back.setDisable(holes.stream().noneMatch(r -> touched(task, r)) || desk.session().readOnly());
+        back.setDisable(holes.stream().noneMatch(r -> touched(task, r))
+                || desk.session().readOnly());
         if (guarded.isEmpty()) {
             return;
         }
-        VBox box = new VBox(4, Ui.wrapped(guarded.size() + (guarded.size() == 1 ? " of these must wait: " : " of these must wait. First: ")
-                + task.guard(desk.snapshot().holds(), guarded.getFirst(), desk.unit()).orElseThrow() + ".", "attention-text"), why,
+        VBox box = new VBox(
+                4,
+                Ui.wrapped(
+                        guarded.size()
+                                + (guarded.size() == 1 ? " of these must wait: " : " of these must wait. First: ")
+                                + task.guard(desk.snapshot().holds(), guarded.getFirst(), desk.unit())
+                                        .orElseThrow() + ".",
+                        "attention-text"),
+                why,
                 Ui.wrapped("Without a reason only the others are marked.", "tiny"));
         box.getStyleClass().add("finding-warning");
         below.getChildren().add(box);
     }
 
     private boolean touched(Task task, HoleReading r) {
-        return task.layers(r).stream().anyMatch(l -> desk.snapshot().log().marked(r.hole().id(), l.id(), task.operation(), task.side()));
+        return task.layers(r).stream()
+                .anyMatch(l -> desk.snapshot().log().marked(r.hole().id(), l.id(), task.operation(), task.side()));
     }
 
     static String words(Task task) {
-        return task.operation().code().replace('-', ' ') + (task.operation() == Operation.DEBURRED ? switch (task.side()) {
-            case BOTH -> ", both sides";
-            case NEAR -> ", near side";
-            case FAR -> ", far side";
-        } : "");
+        return task.operation().code().replace('-', ' ')
+                + (task.operation() == Operation.DEBURRED
+                        ? switch (task.side()) {
+                            case BOTH -> ", both sides";
+                            case NEAR -> ", near side";
+                            case FAR -> ", far side";
+                        }
+                        : "");
     }
 
     private void skipped(Optional<Progress> progress) {
         progress.filter(p -> !p.skipped().isEmpty()).ifPresent(p -> {
-            below.getChildren().add(Ui.wrapped(p.skipped().size() + (p.skipped().size() == 1 ? " hole was" : " holes were")
-                    + " jumped over: their neighbours on both "
-                    + "sides are done.", "attention-text"));
+            below.getChildren()
+                    .add(Ui.wrapped(
+                            p.skipped().size() + (p.skipped().size() == 1 ? " hole was" : " holes were")
+                                    + " jumped over: their neighbours on both "
+                                    + "sides are done.",
+                            "attention-text"));
             FlowPane flow = new FlowPane(4, 4);
-            p.skipped().stream().limit(SHOWN).forEach(r -> flow.getChildren().add(Ui.button(r.label(), "", () -> pick(List.of(r)), "quiet")));
+            p.skipped().stream()
+                    .limit(SHOWN)
+                    .forEach(r -> flow.getChildren().add(Ui.button(r.label(), "", () -> pick(List.of(r)), "quiet")));
             below.getChildren().add(flow);
             Button all = Ui.button("Pick the skipped", "J", () -> pick(p.skipped()));
             all.setId("work-skipped");
@@ -257,21 +314,31 @@ final class WorkPanel extends VBox {
     /** How the holes are dressed: what comes first, what needs care, then the rest. */
     private void dress(DressList list) {
         below.getChildren().add(Ui.label("How they are dressed", "strong"));
-        java.util.stream.Stream.concat(list.first().stream(), list.ways().stream()).forEach(w -> {
-            Button pick = Ui.button(w.holes().size() + (w.holes().size() == 1 ? " hole" : " holes"), "", () -> pick(w.holes()), "dress-pick");
-            pick.setAccessibleText(w.title() + ", pick its " + w.holes().size() + " holes");
-            Label name = Ui.wrapped(w.title(), "strong");
-            HBox.setHgrow(name, javafx.scene.layout.Priority.ALWAYS);
-            name.setMaxWidth(Double.MAX_VALUE);
-            HBox line = new HBox(6, name, pick);
-            line.setAlignment(Pos.CENTER_LEFT);
-            VBox box = new VBox(0, line, Ui.wrapped(w.detail().in(desk.unit()), switch (w.level()) {
-                case ERROR -> "stop-text";
-                case WARNING -> "attention-text";
-                case NOTE -> "soft";
-            }));
-            below.getChildren().add(box);
-        });
+        java.util.stream.Stream.concat(list.first().stream(), list.ways().stream())
+                .forEach(w -> {
+                    Button pick = Ui.button(
+                            w.holes().size() + (w.holes().size() == 1 ? " hole" : " holes"),
+                            "",
+                            () -> pick(w.holes()),
+                            "dress-pick");
+                    pick.setAccessibleText(w.title() + ", pick its " + w.holes().size() + " holes");
+                    Label name = Ui.wrapped(w.title(), "strong");
+                    HBox.setHgrow(name, javafx.scene.layout.Priority.ALWAYS);
+                    name.setMaxWidth(Double.MAX_VALUE);
+                    HBox line = new HBox(6, name, pick);
+                    line.setAlignment(Pos.CENTER_LEFT);
+                    VBox box = new VBox(
+                            0,
+                            line,
+                            Ui.wrapped(
+                                    w.detail().in(desk.unit()),
+                                    switch (w.level()) {
+                                        case ERROR -> "stop-text";
+                                        case WARNING -> "attention-text";
+                                        case NOTE -> "soft";
+                                    }));
+                    below.getChildren().add(box);
+                });
     }
 
     /** Picks what was jumped over. */
@@ -282,7 +349,8 @@ final class WorkPanel extends VBox {
     private void pick(List<HoleReading> readings) {
         LinkedHashSet<Id.Hole> holes = new LinkedHashSet<>();
         readings.forEach(r -> holes.add(r.hole().id()));
-        desk.selectionProperty().set(new Selection(desk.face().face().id(), holes.stream().findFirst(), holes));
+        desk.selectionProperty()
+                .set(new Selection(desk.face().face().id(), holes.stream().findFirst(), holes));
     }
 
     /** Marks what is picked; holes that must wait only with a reason. */
@@ -291,30 +359,53 @@ final class WorkPanel extends VBox {
         List<HoleReading> open = open(task);
         List<HoleReading> guarded = guarded(task, open);
         String reason = why.getText().strip();
-        List<HoleReading> now = reason.isEmpty() ? open.stream().filter(r -> !guarded.contains(r)).toList() : open;
+        List<HoleReading> now = reason.isEmpty()
+                ? open.stream().filter(r -> !guarded.contains(r)).toList()
+                : open;
         if (now.isEmpty()) {
             if (!guarded.isEmpty()) {
-                refuse("Nothing is marked: " + task.guard(desk.snapshot().holds(), guarded.getFirst(), desk.unit()).orElseThrow() + ". Say why, if it is so.");
+                refuse("Nothing is marked: "
+                        + task.guard(desk.snapshot().holds(), guarded.getFirst(), desk.unit())
+                                .orElseThrow() + ". Say why, if it is so.");
             }
             return;
         }
-        List<Mark> marks = new ArrayList<>(task.marks(desk.snapshot().log(), now.stream().filter(r -> !guarded.contains(r)).toList(), true, desk.session()
-                .instant(),
+        List<Mark> marks = new ArrayList<>(task.marks(
+                desk.snapshot().log(),
+                now.stream().filter(r -> !guarded.contains(r)).toList(),
+                true,
+                desk.session().instant(),
                 ""));
-        marks.addAll(task.marks(desk.snapshot().log(), now.stream().filter(guarded::contains).toList(), true, desk.session().instant(), reason));
+        marks.addAll(task.marks(
+                desk.snapshot().log(),
+                now.stream().filter(guarded::contains).toList(),
+                true,
+                desk.session().instant(),
+                reason));
         Ui.shown(error, false);
-        desk.session().mark("marking " + now.size() + (now.size() == 1 ? " hole " : " holes ") + words(task), marks, () -> {
-            why.clear();
-            goOn(open);
-        }, this::refuse);
+        desk.session()
+                .mark(
+                        "marking " + now.size() + (now.size() == 1 ? " hole " : " holes ") + words(task),
+                        marks,
+                        () -> {
+                            why.clear();
+                            goOn(open);
+                        },
+                        this::refuse);
     }
 
     /** At one hole the cursor goes on along the row. */
     private void goOn(List<HoleReading> marked) {
         if (marked.size() == 1 && desk.selectionProperty().get().holes().size() == 1) {
             HoleReading at = marked.getFirst();
-            List<HoleReading> row = at.row().holes().stream().flatMap(h -> desk.face().of(h.id()).stream()).toList();
-            int next = row.indexOf(row.stream().filter(r -> r.hole().id().equals(at.hole().id())).findFirst().orElse(at)) + 1;
+            List<HoleReading> row = at.row().holes().stream()
+                    .flatMap(h -> desk.face().of(h.id()).stream())
+                    .toList();
+            int next = row.indexOf(row.stream()
+                            .filter(r -> r.hole().id().equals(at.hole().id()))
+                            .findFirst()
+                            .orElse(at))
+                    + 1;
             if (next > 0 && next < row.size()) {
                 desk.selectionProperty().set(desk.selectionProperty().get().one(row.get(next)));
             }
@@ -324,10 +415,16 @@ final class WorkPanel extends VBox {
     void takeBack() {
         Task task = desk.taskProperty().get();
         List<HoleReading> holes = desk.selectionProperty().get().readings(desk.face());
-        List<Mark> marks = task.marks(desk.snapshot().log(), holes, false, desk.session().instant(), "");
+        List<Mark> marks =
+                task.marks(desk.snapshot().log(), holes, false, desk.session().instant(), "");
         if (!marks.isEmpty()) {
             long count = marks.stream().map(Mark::hole).distinct().count();
-            desk.session().mark("taking " + words(task) + " back from " + count + (count == 1 ? " hole" : " holes"), marks, () -> { }, this::refuse);
+            desk.session()
+                    .mark(
+                            "taking " + words(task) + " back from " + count + (count == 1 ? " hole" : " holes"),
+                            marks,
+                            () -> {},
+                            this::refuse);
         }
     }
 

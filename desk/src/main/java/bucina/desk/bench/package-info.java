@@ -1,2 +1,4 @@
-/** The bench side, at the right: the section and the numbers of the hole looked at, what to do next, and the log panel. */
+/**
+ * The bench side, at the right: the section and the numbers of the hole looked at, what to do next, and the log panel.
+ */
 package bucina.desk.bench;

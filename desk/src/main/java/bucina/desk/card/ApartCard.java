@@ -58,18 +58,27 @@ public final class ApartCard extends VBox {
         setMaxSize(1120, 690);
         error.setId("apart-error");
         Ui.shown(error, false);
-        VBox lefts = new VBox(8, left, Ui.wrapped("Felt pen made for metal, never pencil or scriber.", "soft"), Ui.scroll(
-                marks));
+        VBox lefts = new VBox(
+                8, left, Ui.wrapped("Felt pen made for metal, never pencil or scriber.", "soft"), Ui.scroll(marks));
         lefts.setPrefWidth(500);
         lefts.setMinWidth(500);
-        VBox rights = new VBox(8, right, Ui.wrapped("Limits are typical: the kit's drawing governs. Enter them before, take them again once it is together.",
-                "soft"),
-                error, Ui.scroll(readings));
+        VBox rights = new VBox(
+                8,
+                right,
+                Ui.wrapped(
+                        "Limits are typical: the kit's drawing governs. Enter them before, take them again once it "
+                                + "is together.",
+                        "soft"),
+                error,
+                Ui.scroll(readings));
         HBox.setHgrow(rights, Priority.ALWAYS);
         HBox columns = new HBox(22, lefts, rights);
         VBox.setVgrow(columns, Priority.ALWAYS);
-        getChildren().addAll(Ui.label("Before taking apart: " + apart.assembly().name(), "bench-title"), columns, new HBox(Ui.button("Close", "Esc", away,
-                "quiet")));
+        getChildren()
+                .addAll(
+                        Ui.label("Before taking apart: " + apart.assembly().name(), "bench-title"),
+                        columns,
+                        new HBox(Ui.button("Close", "Esc", away, "quiet")));
         desk.session().snapshotProperty().addListener((o, was, now) -> {
             if (getScene() != null && now.build().workshop() != shown) {
                 fill();
@@ -80,33 +89,53 @@ public final class ApartCard extends VBox {
 
     /** Puts the keyboard on the first tick that is open. */
     public void enter() {
-        marks.lookupAll(".check-box").stream().filter(n -> n instanceof CheckBox b && !b.isSelected()).findFirst().ifPresent(javafx.scene.Node::requestFocus);
+        marks.lookupAll(".check-box").stream()
+                .filter(n -> n instanceof CheckBox b && !b.isSelected())
+                .findFirst()
+                .ifPresent(javafx.scene.Node::requestFocus);
     }
 
     private void fill() {
         shown = desk.session().snapshot().build().workshop();
         marks.getChildren().clear();
         int open = apart.unmarked(shown).size();
-        left.setText(apart.ambiguous().isEmpty() ? "Every part that is not riveted yet goes back one way only." : open == 0 ? "All "
-                + apart.ambiguous().size() + " parts that go back "
-                + "more than one way are marked." : open + " of " + apart.ambiguous().size() + " parts that go back more than one way want a mark.");
+        left.setText(
+                apart.ambiguous().isEmpty()
+                        ? "Every part that is not riveted yet goes back one way only."
+                        : open == 0
+                                ? "All "
+                                        + apart.ambiguous().size() + " parts that go back "
+                                        + "more than one way are marked."
+                                : open + " of " + apart.ambiguous().size()
+                                        + " parts that go back more than one way want a mark.");
         List<OtherWays> all = new ArrayList<>(apart.unmarked(shown));
-        apart.ambiguous().stream().filter(o -> shown.mark(o.part().id()).isPresent()).forEach(all::add);
+        apart.ambiguous().stream()
+                .filter(o -> shown.mark(o.part().id()).isPresent())
+                .forEach(all::add);
         all.stream().limit(MOST).forEach(o -> marks.getChildren().add(mark(o)));
         if (all.size() > MOST) {
-            marks.getChildren().add(Ui.wrapped("And " + (all.size() - MOST) + " more: they come up as these are marked.", "soft"));
+            marks.getChildren()
+                    .add(Ui.wrapped("And " + (all.size() - MOST) + " more: they come up as these are marked.", "soft"));
         }
         readings.getChildren().clear();
         int unread = apart.unread(shown).size();
-        right.setText(apart.checks().isEmpty() ? "Nothing to measure: no face has a row of six holes or four corners." : unread == 0 ? "All readings are taken."
-                : unread + " of " + apart.checks().size() + " readings to take.");
+        right.setText(
+                apart.checks().isEmpty()
+                        ? "Nothing to measure: no face has a row of six holes or four corners."
+                        : unread == 0
+                                ? "All readings are taken."
+                                : unread + " of " + apart.checks().size() + " readings to take.");
         apart.checks().forEach(c -> readings.getChildren().add(check(c)));
     }
 
     private HBox mark(OtherWays ways) {
         FacePicture picture = new FacePicture(palette, 104, 62);
-        picture.show(List.of(ways.sheet()), desk.session().snapshot().face(ways.face().id()).readings().stream().filter(r -> r.layers().contains(ways.sheet()))
-                .map(r -> r.hole().at()).toList());
+        picture.show(
+                List.of(ways.sheet()),
+                desk.session().snapshot().face(ways.face().id()).readings().stream()
+                        .filter(r -> r.layers().contains(ways.sheet()))
+                        .map(r -> r.hole().at())
+                        .toList());
         picture.point();
         Optional<IndexMark> made = shown.mark(ways.part().id());
         CheckBox box = new CheckBox(ways.part().name() + (made.isPresent() ? ", marked" : ", mark it"));
@@ -115,9 +144,11 @@ public final class ApartCard extends VBox {
         box.setSelected(made.isPresent());
         box.setDisable(desk.session().readOnly());
         box.setOnAction(e -> tick(ways, box.isSelected()));
-        VBox words = new VBox(2, box, Ui.wrapped(ways.sentence().in(desk.unit()), made.isPresent() ? "soft" : "plain"), Ui.wrapped(made.map(m -> "Has: "
-                + m.how())
-                .orElse("Write: " + ways.mark()), "soft"));
+        VBox words = new VBox(
+                2,
+                box,
+                Ui.wrapped(ways.sentence().in(desk.unit()), made.isPresent() ? "soft" : "plain"),
+                Ui.wrapped(made.map(m -> "Has: " + m.how()).orElse("Write: " + ways.mark()), "soft"));
         HBox.setHgrow(words, Priority.ALWAYS);
         HBox line = new HBox(10, picture, words);
         line.setAlignment(Pos.TOP_LEFT);
@@ -126,9 +157,18 @@ public final class ApartCard extends VBox {
 
     private void tick(OtherWays ways, boolean on) {
         var at = desk.session().instant();
-        plan((on ? "marking " : "unmarking ") + ways.part().name(), b -> on ? b.withWorkshop(b.workshop().with(new IndexMark(new Id.Index(b.nextId()),
-                ways.part()
-                .id(), ways.mark(), at)), b.nextId() + 1) : b.withWorkshop(b.workshop().unmarked(ways.part().id()), b.nextId()));
+        plan(
+                (on ? "marking " : "unmarking ") + ways.part().name(),
+                b -> on
+                        ? b.withWorkshop(
+                                b.workshop()
+                                        .with(new IndexMark(
+                                                new Id.Index(b.nextId()),
+                                                ways.part().id(),
+                                                ways.mark(),
+                                                at)),
+                                b.nextId() + 1)
+                        : b.withWorkshop(b.workshop().unmarked(ways.part().id()), b.nextId()));
     }
 
     private VBox check(FitCheck check) {
@@ -140,37 +180,50 @@ public final class ApartCard extends VBox {
             List<TextField> fields = new ArrayList<>();
             for (int i = 0; i < check.kind().figures(); i++) {
                 int at = i;
-                TextField field = new TextField(taken.map(t -> figure(check, t.values().get(at))).orElse(""));
+                TextField field = new TextField(
+                        taken.map(t -> figure(check, t.values().get(at))).orElse(""));
                 field.setPrefColumnCount(5);
-                field.setId("fit-" + check.face().id().n() + "-" + check.kind().code() + (after ? "-after-" : "-before-") + i);
-                field.setAccessibleText(check.kind().code() + " of " + check.face().name() + (after ? " after" : " before") + ", figure " + (i + 1));
-                field.setPromptText(check.kind().angle() ? "0.0°" : figure(check, check.expected().get(i)));
+                field.setId("fit-" + check.face().id().n() + "-" + check.kind().code()
+                        + (after ? "-after-" : "-before-") + i);
+                field.setAccessibleText(check.kind().code() + " of "
+                        + check.face().name() + (after ? " after" : " before") + ", figure " + (i + 1));
+                field.setPromptText(
+                        check.kind().angle()
+                                ? "0.0°"
+                                : figure(check, check.expected().get(i)));
                 field.setDisable(desk.session().readOnly());
                 fields.add(field);
                 figures.getChildren().add(field);
             }
             fields.forEach(f -> Fields.committing(f, t -> take(check, after, fields)));
         }
-        String kind = switch (check.kind()) {
-            case SQUARE -> "Square";
-            case TWIST -> "Twist";
-            case LEVEL -> "Level";
-            case STRAIGHT -> "Straight";
-        };
-        VBox box = new VBox(3, Ui.wrapped(kind + ", " + check.face().name(), "strong"), Ui.wrapped(check.how().in(desk.unit()), "soft"), figures);
+        String kind =
+                switch (check.kind()) {
+                    case SQUARE -> "Square";
+                    case TWIST -> "Twist";
+                    case LEVEL -> "Level";
+                    case STRAIGHT -> "Straight";
+                };
+        VBox box = new VBox(
+                3,
+                Ui.wrapped(kind + ", " + check.face().name(), "strong"),
+                Ui.wrapped(check.how().in(desk.unit()), "soft"),
+                figures);
         verdicts(check).forEach(box.getChildren()::add);
         return box;
     }
 
     private String figure(FitCheck check, double value) {
-        return check.kind().angle() ? "%.2f".formatted(value) : LengthFormat.trade(Length.nm(value), desk.unit()).replaceAll(" .*", "");
+        return check.kind().angle()
+                ? "%.2f".formatted(value)
+                : LengthFormat.trade(Length.nm(value), desk.unit()).replaceAll(" .*", "");
     }
 
     private List<Label> verdicts(FitCheck check) {
         var rules = desk.session().snapshot().build().rules();
         List<Label> labels = new ArrayList<>();
-        Function<FitCheck.Verdict, Label> label = v -> Ui.wrapped((v.good() ? "Good: " : "Not good: ") + v.words().in(desk.unit()), v.good() ? "done-text"
-                : "stop-text");
+        Function<FitCheck.Verdict, Label> label = v -> Ui.wrapped(
+                (v.good() ? "Good: " : "Not good: ") + v.words().in(desk.unit()), v.good() ? "done-text" : "stop-text");
         Optional<FitReading> before = Apart.reading(shown, check, false);
         Optional<FitReading> after = Apart.reading(shown, check, true);
         before.ifPresent(r -> labels.add(label.apply(check.verdict(r, rules))));
@@ -181,8 +234,8 @@ public final class ApartCard extends VBox {
         });
         Optional<FitCheck.Verdict> moved = before.flatMap(b -> after.map(a -> check.change(b, a, rules)));
         moved.ifPresent(v -> labels.add(label.apply(v)));
-        moved.or(() -> before.map(b -> check.verdict(b, rules))).ifPresent(v -> labels.add(Ui.wrapped("Limit: " + v.source() + ". Changed in Rules, F4.",
-                "tiny")));
+        moved.or(() -> before.map(b -> check.verdict(b, rules)))
+                .ifPresent(v -> labels.add(Ui.wrapped("Limit: " + v.source() + ". Changed in Rules, F4.", "tiny")));
         return labels;
     }
 
@@ -190,18 +243,32 @@ public final class ApartCard extends VBox {
         List<String> texts = fields.stream().map(f -> f.getText().strip()).toList();
         Id.Face face = check.face().id();
         if (texts.stream().allMatch(String::isEmpty)) {
-            plan("dropping a reading", b -> b.withWorkshop(b.workshop().without(face, check.kind(), after), b.nextId()));
+            plan(
+                    "dropping a reading",
+                    b -> b.withWorkshop(b.workshop().without(face, check.kind(), after), b.nextId()));
             return;
         }
         if (texts.stream().anyMatch(String::isEmpty)) {
             return;
         }
         try {
-            List<Double> values = texts.stream().map(t -> check.kind().angle() ? Angle.parse(t).degrees() : check.kind() == FitReading.Kind.SQUARE
-                    ? desk.lengths().parsePositive(t, "A diagonal").nanometres() : desk.lengths().parse(t).abs().nanometres()).toList();
+            List<Double> values = texts.stream()
+                    .map(t -> check.kind().angle()
+                            ? Angle.parse(t).degrees()
+                            : check.kind() == FitReading.Kind.SQUARE
+                                    ? desk.lengths()
+                                            .parsePositive(t, "A diagonal")
+                                            .nanometres()
+                                    : desk.lengths().parse(t).abs().nanometres())
+                    .toList();
             var at = desk.session().instant();
-            plan("a reading of " + check.kind().code(), b -> b.withWorkshop(b.workshop().with(new FitReading(new Id.Fit(b.nextId()), face, check.kind(), after,
-                    values, at)), b.nextId() + 1));
+            plan(
+                    "a reading of " + check.kind().code(),
+                    b -> b.withWorkshop(
+                            b.workshop()
+                                    .with(new FitReading(
+                                            new Id.Fit(b.nextId()), face, check.kind(), after, values, at)),
+                            b.nextId() + 1));
         } catch (InputException e) {
             refuse(e.getMessage());
         }

@@ -55,8 +55,15 @@ public final class BenchMode extends BorderPane {
     /** The job: what is picked, or if that is one hole, all like it in its row. */
     private Optional<Suggestion> job() {
         Selection selection = desk.selectionProperty().get();
-        return selection.holes().size() == 1 ? desk.cursor().flatMap(c -> Suggestion.of(desk, Selection.row(desk.face(), c.row().id(),
-                Optional.of(c.hole().id())))) : Suggestion.of(desk);
+        return selection.holes().size() == 1
+                ? desk.cursor()
+                        .flatMap(c -> Suggestion.of(
+                                desk,
+                                Selection.row(
+                                        desk.face(),
+                                        c.row().id(),
+                                        Optional.of(c.hole().id()))))
+                : Suggestion.of(desk);
     }
 
     private void fill() {
@@ -66,28 +73,50 @@ public final class BenchMode extends BorderPane {
         Button back = Ui.button("Back to the sheet", "B", away, "knuckle");
         Ui.shown(section, job.isPresent());
         if (job.isEmpty()) {
-            words.getChildren().addAll(Ui.wrapped(desk.cursor().isPresent() ? "All picked holes are set." : "No job picked.", "bench-large"),
-                    Ui.wrapped("Pick a row or a group on the sheet, then press B.", "bench-mid"));
+            words.getChildren()
+                    .addAll(
+                            Ui.wrapped(
+                                    desk.cursor().isPresent() ? "All picked holes are set." : "No job picked.",
+                                    "bench-large"),
+                            Ui.wrapped("Pick a row or a group on the sheet, then press B.", "bench-mid"));
             targets.getChildren().add(back);
             return;
         }
         Suggestion s = job.get();
         section.show(Optional.of(s.solution()), List.of(), s.hatches(desk), desk.unit());
-        words.getChildren().addAll(Ui.wrapped(s.group().code() + "  " + s.group().name() + ", " + desk.face().face().name(), "bench-mid"),
-                Ui.label(s.solution().dash(), "bench-huge"), Ui.label(s.solution().designation().orElse("no rivet does"), "bench-large"),
-                Ui.wrapped(s.count() + " of them, " + s.where(), "bench-mid"));
-        s.gap().ifPresent(g -> words.getChildren().add(Ui.label("Gap " + LengthFormat.decimal(g, desk.unit(), 3), "bench-large")));
+        words.getChildren()
+                .addAll(
+                        Ui.wrapped(
+                                s.group().code() + "  " + s.group().name() + ", "
+                                        + desk.face().face().name(),
+                                "bench-mid"),
+                        Ui.label(s.solution().dash(), "bench-huge"),
+                        Ui.label(s.solution().designation().orElse("no rivet does"), "bench-large"),
+                        Ui.wrapped(s.count() + " of them, " + s.where(), "bench-mid"));
+        s.gap()
+                .ifPresent(g -> words.getChildren()
+                        .add(Ui.label("Gap " + LengthFormat.decimal(g, desk.unit(), 3), "bench-large")));
         next(s).ifPresent(text -> words.getChildren().add(Ui.wrapped(text, "bench-next")));
-        targets.getChildren().addAll(Ui.button("Hole before", "Left", () -> step(-1), "knuckle"), Ui.button("Next hole", "Right", () -> step(1), "knuckle"),
-                Ui.button("Write it down", "6", this::writeDown, "knuckle"), Ui.spring(), back);
+        targets.getChildren()
+                .addAll(
+                        Ui.button("Hole before", "Left", () -> step(-1), "knuckle"),
+                        Ui.button("Next hole", "Right", () -> step(1), "knuckle"),
+                        Ui.button("Write it down", "6", this::writeDown, "knuckle"),
+                        Ui.spring(),
+                        back);
     }
 
     /** Where the length changes next along the row. */
     private Optional<String> next(Suggestion s) {
         Optional<RowModel> row = desk.row();
-        int at = row.flatMap(r -> desk.cursor().map(c -> r.place(c.hole().id()))).orElse(-1);
-        return row.flatMap(r -> r.runs().stream().filter(run -> run.from() > at && !run.dash().equals(s.solution().dash())).findFirst()
-                .map(run -> "Then " + run.dash() + " from hole " + r.cells().get(run.from()).reading().hole().label()
+        int at =
+                row.flatMap(r -> desk.cursor().map(c -> r.place(c.hole().id()))).orElse(-1);
+        return row.flatMap(r -> r.runs().stream()
+                .filter(run ->
+                        run.from() > at && !run.dash().equals(s.solution().dash()))
+                .findFirst()
+                .map(run -> "Then " + run.dash() + " from hole "
+                        + r.cells().get(run.from()).reading().hole().label()
                         + (run.cause().isEmpty() ? "" : ": " + run.cause())));
     }
 
@@ -96,7 +125,10 @@ public final class BenchMode extends BorderPane {
         Selection selection = desk.selectionProperty().get();
         Selection moved = selection.along(desk.face(), by, false);
         Optional<Id.Hole> to = moved.cursor();
-        desk.selectionProperty().set(to.filter(selection.holes()::contains).map(h -> new Selection(selection.face(), to, selection.holes())).orElse(moved));
+        desk.selectionProperty()
+                .set(to.filter(selection.holes()::contains)
+                        .map(h -> new Selection(selection.face(), to, selection.holes()))
+                        .orElse(moved));
     }
 
     private void writeDown() {

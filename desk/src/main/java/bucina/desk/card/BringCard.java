@@ -33,8 +33,7 @@ import javafx.stage.FileChooser;
 public final class BringCard extends VBox {
 
     /** Where the holes go. */
-    private record Where(String word, Optional<Id.Face> face, boolean sheets) {
-    }
+    private record Where(String word, Optional<Id.Face> face, boolean sheets) {}
 
     private final Session session;
     private final Unit unit;
@@ -60,7 +59,13 @@ public final class BringCard extends VBox {
      * @param made told the face once everything is on the disk
      * @param away puts the card away
      */
-    public BringCard(Session session, Unit unit, Optional<Id.Face> here, Palette palette, Consumer<Id.Face> made, Runnable away) {
+    public BringCard(
+            Session session,
+            Unit unit,
+            Optional<Id.Face> here,
+            Palette palette,
+            Consumer<Id.Face> made,
+            Runnable away) {
         super(10);
         this.session = session;
         this.unit = unit;
@@ -72,12 +77,18 @@ public final class BringCard extends VBox {
         Fields f = new Fields();
         path = f.committed("File", "", "bring-path", t -> read());
         path.setPromptText("skin.dxf, skin.svg or holes.csv");
-        as = f.choice("Unit, if it names none", List.of(Unit.INCH, Unit.MM), unit, u -> u == Unit.INCH ? "inch" : "mm", "bring-unit", u -> read());
+        as = f.choice(
+                "Unit, if it names none",
+                List.of(Unit.INCH, Unit.MM),
+                unit,
+                u -> u == Unit.INCH ? "inch" : "mm",
+                "bring-unit",
+                u -> read());
         List<Where> places = places(here);
         where = f.choice("Goes", places, places.getFirst(), Where::word, "bring-where", w -> look());
-        name = f.live("Name of the face", "", "bring-name", t -> { });
-        thickness = f.live("Sheets without thickness", unit == Unit.INCH ? ".025" : "0.6", "bring-thickness", t -> { });
-        rivet = f.live("Rivet", unit == Unit.INCH ? "MS20426AD3" : "ISO 15977 3.2", "bring-rivet", t -> { });
+        name = f.live("Name of the face", "", "bring-name", t -> {});
+        thickness = f.live("Sheets without thickness", unit == Unit.INCH ? ".025" : "0.6", "bring-thickness", t -> {});
+        rivet = f.live("Rivet", unit == Unit.INCH ? "MS20426AD3" : "ISO 15977 3.2", "bring-rivet", t -> {});
         f.setPrefWidth(360);
         f.setMinWidth(360);
         stop = Ui.button("Stop", "", () -> stopped.set(true), "quiet");
@@ -89,19 +100,35 @@ public final class BringCard extends VBox {
         go.setId("bring-go");
         go.setDefaultButton(true);
         go.setDisable(true);
-        says.getChildren().add(Ui.wrapped("DXF (ASCII), SVG or a table of holes as CSV. Nothing changes until you bring it in.", "soft"));
-        getChildren().addAll(Ui.label("Bring in a drawing", "bench-title"), new HBox(18, f, new VBox(8, picture, work, says, error)),
-                new HBox(8, Ui.button("Choose a file", "", this::choose), go, Ui.button("Close", "Esc", () -> {
-                    stopped.set(true);
-                    away.run();
-                }, "quiet")));
+        says.getChildren()
+                .add(Ui.wrapped(
+                        "DXF (ASCII), SVG or a table of holes as CSV. Nothing changes until you bring it in.", "soft"));
+        getChildren()
+                .addAll(
+                        Ui.label("Bring in a drawing", "bench-title"),
+                        new HBox(18, f, new VBox(8, picture, work, says, error)),
+                        new HBox(
+                                8,
+                                Ui.button("Choose a file", "", this::choose),
+                                go,
+                                Ui.button(
+                                        "Close",
+                                        "Esc",
+                                        () -> {
+                                            stopped.set(true);
+                                            away.run();
+                                        },
+                                        "quiet")));
         Ui.shown(error, false);
     }
 
     private static List<Where> places(Optional<Id.Face> here) {
         Where fresh = new Where("on a new face", Optional.empty(), true);
-        return here.map(face -> List.of(fresh, new Where("holes onto this face", Optional.of(face), false), new Where("sheets and holes onto this face",
-                Optional.of(face), true))).orElse(List.of(fresh));
+        return here.map(face -> List.of(
+                        fresh,
+                        new Where("holes onto this face", Optional.of(face), false),
+                        new Where("sheets and holes onto this face", Optional.of(face), true)))
+                .orElse(List.of(fresh));
     }
 
     /** Puts the keyboard into the first field. */
@@ -112,7 +139,8 @@ public final class BringCard extends VBox {
     private void choose() {
         FileChooser chooser = new FileChooser();
         chooser.setTitle("Bring in");
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Drawings and tables", "*.dxf", "*.svg", "*.csv", "*.txt"));
+        chooser.getExtensionFilters()
+                .add(new FileChooser.ExtensionFilter("Drawings and tables", "*.dxf", "*.svg", "*.csv", "*.txt"));
         File file = chooser.showOpenDialog(getScene().getWindow());
         if (file != null) {
             path.setText(file.getPath());
@@ -144,22 +172,25 @@ public final class BringCard extends VBox {
         bar.setProgress(0);
         Unit taken = as.getValue();
         double[] told = {0};
-        session.aside(() -> Bringing.read(file, format, taken, session.catalogue().drills(), share -> {
-            if (share - told[0] >= 0.01) {
-                told[0] = share;
-                Platform.runLater(() -> bar.setProgress(share));
-            }
-            return !mine.get();
-        }), b -> {
-            if (!mine.get()) {
-                understood(b, file);
-            }
-        }, sentence -> {
-            if (stopped == mine) {
-                Ui.shown(work, false);
-                refuse(sentence);
-            }
-        });
+        session.aside(
+                () -> Bringing.read(file, format, taken, session.catalogue().drills(), share -> {
+                    if (share - told[0] >= 0.01) {
+                        told[0] = share;
+                        Platform.runLater(() -> bar.setProgress(share));
+                    }
+                    return !mine.get();
+                }),
+                b -> {
+                    if (!mine.get()) {
+                        understood(b, file);
+                    }
+                },
+                sentence -> {
+                    if (stopped == mine) {
+                        Ui.shown(work, false);
+                        refuse(sentence);
+                    }
+                });
     }
 
     private void understood(Bringing b, Path file) {
@@ -176,12 +207,20 @@ public final class BringCard extends VBox {
         brought.ifPresent(b -> {
             Intake in = b.intake();
             boolean sheets = where.getValue().sheets;
-            picture.showOutlines(sheets ? in.sheets().stream().map(Intake.Sheet::outline).toList() : List.of(),
-                    in.rows().stream().flatMap(r -> r.holes().stream()).map(c -> c.at()).toList());
+            picture.showOutlines(
+                    sheets ? in.sheets().stream().map(Intake.Sheet::outline).toList() : List.of(),
+                    in.rows().stream()
+                            .flatMap(r -> r.holes().stream())
+                            .map(c -> c.at())
+                            .toList());
             says.getChildren().clear();
             if (b.unit().isEmpty()) {
-                says.getChildren().add(Ui.wrapped("The file does not say its unit: taken for " + (as.getValue() == Unit.INCH ? "inches" : "millimetres")
-                        + ". Look at the size below, or choose the other.", "attention-text"));
+                says.getChildren()
+                        .add(Ui.wrapped(
+                                "The file does not say its unit: taken for "
+                                        + (as.getValue() == Unit.INCH ? "inches" : "millimetres")
+                                        + ". Look at the size below, or choose the other.",
+                                "attention-text"));
             }
             picture(in).ifPresent(words -> says.getChildren().add(Ui.wrapped(words, "soft")));
             List<String> words = in.sentences();
@@ -194,9 +233,14 @@ public final class BringCard extends VBox {
     }
 
     private Optional<String> picture(Intake in) {
-        return in.sheets().stream().map(s -> s.outline().box()).reduce(bucina.core.sheet.Box::with).map(box -> "Drawn "
-                + bucina.core.measure.LengthFormat.trade(bucina.core.measure.Length.nm(box.width()), unit) + " by "
-                + bucina.core.measure.LengthFormat.trade(bucina.core.measure.Length.nm(box.height()), unit) + ".");
+        return in.sheets().stream()
+                .map(s -> s.outline().box())
+                .reduce(bucina.core.sheet.Box::with)
+                .map(box -> "Drawn "
+                        + bucina.core.measure.LengthFormat.trade(bucina.core.measure.Length.nm(box.width()), unit)
+                        + " by "
+                        + bucina.core.measure.LengthFormat.trade(bucina.core.measure.Length.nm(box.height()), unit)
+                        + ".");
     }
 
     private void go() {
@@ -210,15 +254,28 @@ public final class BringCard extends VBox {
         Intake.Choices choices;
         try {
             LengthParser lengths = new LengthParser(unit, session.catalogue().drills());
-            choices = new Intake.Choices(lengths.parsePositive(thickness.getText(), "thickness"), Callout.parse(rivet.getText()).fastener(),
-                    Material.parse("2024-T3"), session.catalogue());
+            choices = new Intake.Choices(
+                    lengths.parsePositive(thickness.getText(), "thickness"),
+                    Callout.parse(rivet.getText()).fastener(),
+                    Material.parse("2024-T3"),
+                    session.catalogue());
         } catch (InputException e) {
             refuse(e.getMessage());
             return;
         }
-        session.plan("bringing in " + (called.isEmpty() ? "a drawing" : called), (Build build) -> to.face.map(face -> in.onto(build, face, choices, to.sheets))
-                .orElseGet(() -> in.asFace(build, called, as.getValue(), choices)), () -> made.accept(to.face.orElseGet(() -> session.snapshot().build()
-                .assemblies().getLast().faces().getLast().id())), this::refuse);
+        session.plan(
+                "bringing in " + (called.isEmpty() ? "a drawing" : called),
+                (Build build) -> to.face
+                        .map(face -> in.onto(build, face, choices, to.sheets))
+                        .orElseGet(() -> in.asFace(build, called, as.getValue(), choices)),
+                () -> made.accept(to.face.orElseGet(() -> session.snapshot()
+                        .build()
+                        .assemblies()
+                        .getLast()
+                        .faces()
+                        .getLast()
+                        .id())),
+                this::refuse);
     }
 
     private void refuse(String sentence) {

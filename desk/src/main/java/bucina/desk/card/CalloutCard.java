@@ -41,10 +41,18 @@ public final class CalloutCard extends VBox {
                 e.consume();
             }
         });
-        getChildren().addAll(Ui.label("Callouts of the drawing", "bench-title"),
-                Ui.wrapped("One on a line. With a group's code before a colon the callout goes to that "
-                + "group, otherwise it makes a new one. Where its count and the holes differ a query opens.", "soft"), text, says, error,
-                new HBox(8, go, Ui.button("Close", "Esc", away, "quiet")));
+        getChildren()
+                .addAll(
+                        Ui.label("Callouts of the drawing", "bench-title"),
+                        Ui.wrapped(
+                                "One on a line. With a group's code before a colon the callout goes to that "
+                                        + "group, otherwise it makes a new one. Where its count and the holes "
+                                        + "differ a query opens.",
+                                "soft"),
+                        text,
+                        says,
+                        error,
+                        new HBox(8, go, Ui.button("Close", "Esc", away, "quiet")));
         look();
     }
 
@@ -56,7 +64,8 @@ public final class CalloutCard extends VBox {
     private void look() {
         Ui.shown(error, false);
         try {
-            says.setText(new CalloutLines(text.getText()).sentence(desk.snapshot().build()));
+            says.setText(
+                    new CalloutLines(text.getText()).sentence(desk.snapshot().build()));
             go.setDisable(text.getText().isBlank());
         } catch (InputException e) {
             says.setText(e.getMessage());

@@ -75,14 +75,25 @@ public final class GaugeCard extends VBox {
         lately.setMinHeight(96);
         Label found = Ui.wrapped("Looking for ports.", "tiny");
         post.lately().addListener((ListChangeListener<String>) c -> fill());
-        getChildren().addAll(Ui.label("Gauge", "bench-title"), status, to, line, found, new HBox(8, stand, off), simulated, error, Ui.label("Came last",
-                "strong"),
-                lately, new HBox(Ui.button("Close, it goes on", "Esc", away, "quiet")));
+        getChildren()
+                .addAll(
+                        Ui.label("Gauge", "bench-title"),
+                        status,
+                        to,
+                        line,
+                        found,
+                        new HBox(8, stand, off),
+                        simulated,
+                        error,
+                        Ui.label("Came last", "strong"),
+                        lately,
+                        new HBox(Ui.button("Close, it goes on", "Esc", away, "quiet")));
         fill();
         shown();
         Thread.ofVirtual().start(() -> {
             List<String> ports = SerialGauge.ports();
-            Platform.runLater(() -> found.setText(ports.isEmpty() ? "No port is there now." : "Ports there now: " + String.join(", ", ports)));
+            Platform.runLater(() -> found.setText(
+                    ports.isEmpty() ? "No port is there now." : "Ports there now: " + String.join(", ", ports)));
         });
     }
 
@@ -114,7 +125,8 @@ public final class GaugeCard extends VBox {
     }
 
     private void shown() {
-        Ui.shown(simulated, post.gauge().filter(SimulatedGauge.class::isInstance).isPresent());
+        Ui.shown(
+                simulated, post.gauge().filter(SimulatedGauge.class::isInstance).isPresent());
     }
 
     private void press() {
@@ -134,9 +146,14 @@ public final class GaugeCard extends VBox {
     }
 
     private void fill() {
-        lately.getChildren().setAll(post.lately().stream().map(t -> Ui.kept(t, "plain")).toList());
+        lately.getChildren()
+                .setAll(post.lately().stream().map(t -> Ui.kept(t, "plain")).toList());
         if (post.lately().isEmpty()) {
-            lately.getChildren().add(Ui.wrapped("Nothing yet. A reading goes into the field that had the keyboard last, behind what stands there.", "soft"));
+            lately.getChildren()
+                    .add(Ui.wrapped(
+                            "Nothing yet. A reading goes into the field that had the keyboard last, behind what "
+                                    + "stands there.",
+                            "soft"));
         }
     }
 }

@@ -28,15 +28,19 @@ public final class LegendCard extends HBox {
         getStyleClass().addAll("card", "legend");
         setId("legend-card");
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
-        lengths.ifPresentOrElse(l -> {
-            column.getChildren().add(Ui.label("The fuller the hole, the longer the rivet", "strong"));
-            l.classes().forEach(c -> add(c.name(), g -> Glyph.length(g, c.place(), l.lengths(), 13, 13, 7, palette)));
-        }, () -> {
-            column.getChildren().add(Ui.label("Holes, as far as they have come", "strong"));
-            for (HoleState state : HoleState.values()) {
-                add(state.words(), g -> Glyph.paint(g, state, 13, 13, 7, palette));
-            }
-        });
+        lengths.ifPresentOrElse(
+                l -> {
+                    column.getChildren().add(Ui.label("The fuller the hole, the longer the rivet", "strong"));
+                    l.classes()
+                            .forEach(c ->
+                                    add(c.name(), g -> Glyph.length(g, c.place(), l.lengths(), 13, 13, 7, palette)));
+                },
+                () -> {
+                    column.getChildren().add(Ui.label("Holes, as far as they have come", "strong"));
+                    for (HoleState state : HoleState.values()) {
+                        add(state.words(), g -> Glyph.paint(g, state, 13, 13, 7, palette));
+                    }
+                });
         column = over;
         column.getChildren().add(Ui.label("Over them", "strong"));
         for (Glyph.Mark mark : Glyph.Mark.values()) {

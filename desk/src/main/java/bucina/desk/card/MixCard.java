@@ -29,7 +29,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
-/** Primer and sealant: what runs now with its clock at the left, below it what is mixed next; at the right what that is for. */
+/**
+ * Primer and sealant: what runs now with its clock at the left, below it what is mixed next; at the right what that is
+ * for.
+ */
 public final class MixCard extends VBox {
 
     private final Desk desk;
@@ -52,11 +55,9 @@ public final class MixCard extends VBox {
     private boolean filling;
 
     /** A running batch and the labels that tell its time. */
-    private record Clock(Batch batch, Mixing.Standing standing, Label time, Label phase, Label forecast) {
-    }
+    private record Clock(Batch batch, Mixing.Standing standing, Label time, Label phase, Label forecast) {}
 
-    private record Ticked(CheckBox box, Mixing.Offer offer) {
-    }
+    private record Ticked(CheckBox box, Mixing.Offer offer) {}
 
     /**
      * @param away puts the card away
@@ -68,14 +69,21 @@ public final class MixCard extends VBox {
         setId("mix-card");
         setMaxSize(1120, 690);
         Fields fields = new Fields();
-        List<Compound> known = Mixing.known(desk.snapshot().build(), desk.session().catalogue());
+        List<Compound> known =
+                Mixing.known(desk.snapshot().build(), desk.session().catalogue());
         compound = fields.choice("Mix", known, known.getFirst(), Compound::name, "mix-compound", this::choose);
-        name = fields.live("As on the can", "", "mix-name", t -> { });
+        name = fields.live("As on the can", "", "mix-name", t -> {});
         induction = fields.live("Induction, min", "", "mix-induction", t -> source());
         life = fields.live("Life, min", "", "mix-life", t -> source());
         stir = fields.live("Stir every, min", "", "mix-stir", t -> source());
-        ago = fields.live("Mixed, min ago", "0", "mix-ago", t -> { });
-        scope = fields.choice("For", List.of(false, true), false, s -> s ? "mating surfaces only" : "whole sheets, both sides", "mix-scope", s -> offers());
+        ago = fields.live("Mixed, min ago", "0", "mix-ago", t -> {});
+        scope = fields.choice(
+                "For",
+                List.of(false, true),
+                false,
+                s -> s ? "mating surfaces only" : "whole sheets, both sides",
+                "mix-scope",
+                s -> offers());
         Button go = Ui.button("It is mixed: start the clock", "Enter", this::go, "primary");
         go.setId("mix-go");
         go.setDefaultButton(true);
@@ -87,14 +95,23 @@ public final class MixCard extends VBox {
         pace.setPromptText("1.5");
         pace.setAccessibleText("Minutes each, if the log does not tell");
         pace.textProperty().addListener((o, was, now) -> tick());
-        VBox left = new VBox(10, running, fields, source, error, new HBox(go),
-                Ui.wrapped("Respirator with fresh cartridges, gloves, no flame: two-part primers may "
-                + "hold chromates and isocyanates. The can and its safety sheet govern.", "caution"));
+        VBox left = new VBox(
+                10,
+                running,
+                fields,
+                source,
+                error,
+                new HBox(go),
+                Ui.wrapped(
+                        "Respirator with fresh cartridges, gloves, no flame: two-part primers may "
+                                + "hold chromates and isocyanates. The can and its safety sheet govern.",
+                        "caution"));
         left.setPrefWidth(440);
         left.setMinWidth(440);
         ScrollPane lefts = Ui.scroll(left);
         lefts.setMinWidth(460);
-        VBox right = new VBox(8, Ui.label("What it is for on " + desk.face().face().name(), "strong"), total, Ui.scroll(offers));
+        VBox right = new VBox(
+                8, Ui.label("What it is for on " + desk.face().face().name(), "strong"), total, Ui.scroll(offers));
         HBox.setHgrow(right, Priority.ALWAYS);
         HBox columns = new HBox(18, lefts, right);
         VBox.setVgrow(columns, Priority.ALWAYS);
@@ -147,7 +164,8 @@ public final class MixCard extends VBox {
     private void source() {
         if (!filling) {
             try {
-                source.setText("Times: " + Mixing.source(typed(), desk.session().catalogue()) + ". Life runs from mixing.");
+                source.setText(
+                        "Times: " + Mixing.source(typed(), desk.session().catalogue()) + ". Life runs from mixing.");
                 Ui.shown(error, false);
             } catch (InputException | IllegalArgumentException e) {
                 source.setText(e.getMessage() + ".");
@@ -156,25 +174,40 @@ public final class MixCard extends VBox {
     }
 
     private Compound typed() {
-        return new Compound(name.getText().strip(), compound.getValue().kind(), Mixing.minutes("Induction", induction.getText()), Mixing.minutes(
-                compound.getValue().kind().life(), life.getText()), stir.getText().strip().equals("never") ? 0 : Mixing.minutes("Time between stirrings",
-                stir.getText()));
+        return new Compound(
+                name.getText().strip(),
+                compound.getValue().kind(),
+                Mixing.minutes("Induction", induction.getText()),
+                Mixing.minutes(compound.getValue().kind().life(), life.getText()),
+                stir.getText().strip().equals("never") ? 0 : Mixing.minutes("Time between stirrings", stir.getText()));
     }
 
     private void go() {
         try {
             Compound c = typed();
-            Instant mixed = desk.session().instant().truncatedTo(java.time.temporal.ChronoUnit.SECONDS).minus(Duration.ofMinutes(Mixing.minutes("Mixed",
-                    ago.getText())));
-            List<Batch.Surface> covers = ticked.stream().filter(t -> t.box.isSelected()).flatMap(t -> t.offer.surfaces().stream()).distinct().toList();
+            Instant mixed = desk.session()
+                    .instant()
+                    .truncatedTo(java.time.temporal.ChronoUnit.SECONDS)
+                    .minus(Duration.ofMinutes(Mixing.minutes("Mixed", ago.getText())));
+            List<Batch.Surface> covers = ticked.stream()
+                    .filter(t -> t.box.isSelected())
+                    .flatMap(t -> t.offer.surfaces().stream())
+                    .distinct()
+                    .toList();
             if (covers.isEmpty()) {
-                throw new InputException("Nothing is ticked that it is for: tick a sheet or a place where two touch, at the right");
+                throw new InputException(
+                        "Nothing is ticked that it is for: tick a sheet or a place where two touch, at the right");
             }
-            desk.session().plan("mixing " + c.name(), b -> Mixing.mixed(b, c, mixed, covers), () -> {
-                ago.setText("0");
-                ticked.clear();
-                offers();
-            }, this::refuse);
+            desk.session()
+                    .plan(
+                            "mixing " + c.name(),
+                            b -> Mixing.mixed(b, c, mixed, covers),
+                            () -> {
+                                ago.setText("0");
+                                ticked.clear();
+                                offers();
+                            },
+                            this::refuse);
         } catch (InputException | IllegalArgumentException e) {
             refuse(e.getMessage());
         }
@@ -192,26 +225,44 @@ public final class MixCard extends VBox {
         Snapshot snapshot = desk.session().snapshot();
         boolean mating = scope.getValue();
         var face = snapshot.face(desk.face().face().id());
-        desk.session().aside(() -> Mixing.offers(snapshot, face, mating), list -> {
-            if (mating == scope.getValue()) {
-                show(list);
-            }
-        }, this::refuse);
+        desk.session()
+                .aside(
+                        () -> Mixing.offers(snapshot, face, mating),
+                        list -> {
+                            if (mating == scope.getValue()) {
+                                show(list);
+                            }
+                        },
+                        this::refuse);
     }
 
     /** Ticks of the builder's own stay while a batch that runs is stirred or ended. */
     private void show(List<Mixing.Offer> list) {
-        boolean same = ticked.stream().map(t -> t.offer.surfaces()).toList().equals(list.stream().map(Mixing.Offer::surfaces).toList());
-        List<List<Batch.Surface>> kept = ticked.stream().filter(t -> same && t.box.isSelected()).map(t -> t.offer.surfaces()).toList();
+        boolean same = ticked.stream()
+                .map(t -> t.offer.surfaces())
+                .toList()
+                .equals(list.stream().map(Mixing.Offer::surfaces).toList());
+        List<List<Batch.Surface>> kept = ticked.stream()
+                .filter(t -> same && t.box.isSelected())
+                .map(t -> t.offer.surfaces())
+                .toList();
         offers.getChildren().clear();
         ticked.clear();
         for (Mixing.Offer offer : list) {
             CheckBox box = new CheckBox(offer.words());
-            box.setSelected(same ? kept.contains(offer.surfaces()) : compound.getValue().kind() == Compound.Kind.PRIMER && offer.ready());
+            box.setSelected(
+                    same
+                            ? kept.contains(offer.surfaces())
+                            : compound.getValue().kind() == Compound.Kind.PRIMER && offer.ready());
             box.setOnAction(e -> total());
             box.setWrapText(true);
             box.setMinHeight(USE_PREF_SIZE);
-            HBox line = new HBox(10, box, Ui.spring(), Ui.kept(offer.state(), offer.ready() ? "plain" : "soft"), number(Mixing.area(offer.area(), desk.unit())),
+            HBox line = new HBox(
+                    10,
+                    box,
+                    Ui.spring(),
+                    Ui.kept(offer.state(), offer.ready() ? "plain" : "soft"),
+                    number(Mixing.area(offer.area(), desk.unit())),
                     number(offer.holes() + " holes"));
             line.setAlignment(Pos.CENTER_LEFT);
             offers.getChildren().add(line);
@@ -230,11 +281,25 @@ public final class MixCard extends VBox {
     }
 
     private void total() {
-        List<Mixing.Offer> on = ticked.stream().filter(t -> t.box.isSelected()).map(Ticked::offer).toList();
+        List<Mixing.Offer> on = ticked.stream()
+                .filter(t -> t.box.isSelected())
+                .map(Ticked::offer)
+                .toList();
         long waits = on.stream().filter(o -> !o.ready()).count();
-        total.setText(on.isEmpty() ? "Nothing ticked yet." : on.size() + " ticked, " + Mixing.area(on.stream().mapToDouble(Mixing.Offer::area).sum(),
-                desk.unit())
-                + " to cover." + (waits == 0 ? "" : " " + waits + " of them " + (waits == 1 ? "is" : "are") + " not ready: deburr and dress first."));
+        total.setText(
+                on.isEmpty()
+                        ? "Nothing ticked yet."
+                        : on.size() + " ticked, "
+                                + Mixing.area(
+                                        on.stream()
+                                                .mapToDouble(Mixing.Offer::area)
+                                                .sum(),
+                                        desk.unit())
+                                + " to cover."
+                                + (waits == 0
+                                        ? ""
+                                        : " " + waits + " of them " + (waits == 1 ? "is" : "are")
+                                                + " not ready: deburr and dress first."));
     }
 
     private void fill() {
@@ -242,7 +307,13 @@ public final class MixCard extends VBox {
         Snapshot snapshot = shown;
         List<Batch> batches = snapshot.build().workshop().running();
         Instant now = desk.session().instant();
-        desk.session().aside(() -> batches.stream().map(b -> Mixing.standing(snapshot, b, now)).toList(), this::running, this::refuse);
+        desk.session()
+                .aside(
+                        () -> batches.stream()
+                                .map(b -> Mixing.standing(snapshot, b, now))
+                                .toList(),
+                        this::running,
+                        this::refuse);
         offers();
     }
 
@@ -256,14 +327,30 @@ public final class MixCard extends VBox {
             boolean primer = s.batch().compound().kind() == Compound.Kind.PRIMER;
             HBox buttons = new HBox(8);
             if (s.batch().compound().stir() > 0) {
-                buttons.getChildren().add(Ui.button("Stirred", "", () -> change(s.batch(), "stirring", b -> b.stirred(desk.session().instant()))));
+                buttons.getChildren()
+                        .add(Ui.button(
+                                "Stirred",
+                                "",
+                                () -> change(
+                                        s.batch(),
+                                        "stirring",
+                                        b -> b.stirred(desk.session().instant()))));
             }
             if (primer && !s.toPrime().isEmpty()) {
-                Button done = Ui.button("Its sheets are primed", "", () -> desk.session().mark("marking sheets primed", s.toPrime(), () -> { }, this::refuse));
+                Button done = Ui.button(
+                        "Its sheets are primed",
+                        "",
+                        () -> desk.session().mark("marking sheets primed", s.toPrime(), () -> {}, this::refuse));
                 done.setId("mix-primed");
                 buttons.getChildren().add(done);
             }
-            Button end = Ui.button("Used up or thrown away", "", () -> change(s.batch(), "ending a batch", b -> b.ended(desk.session().instant())));
+            Button end = Ui.button(
+                    "Used up or thrown away",
+                    "",
+                    () -> change(
+                            s.batch(),
+                            "ending a batch",
+                            b -> b.ended(desk.session().instant())));
             end.setId("mix-end");
             buttons.getChildren().add(end);
             buttons.setDisable(desk.session().readOnly());
@@ -281,14 +368,17 @@ public final class MixCard extends VBox {
             clocks.add(new Clock(s.batch(), s, time, phase, forecast));
         }
         if (standings.isEmpty()) {
-            running.getChildren().add(Ui.wrapped("Nothing is mixed. Choose what you mix, tick what it is for, start the clock as the parts go together.",
-                    "soft"));
+            running.getChildren()
+                    .add(Ui.wrapped(
+                            "Nothing is mixed. Choose what you mix, tick what it is for, start the clock as the "
+                                    + "parts go together.",
+                            "soft"));
         }
         tick();
     }
 
     private void change(Batch batch, String words, java.util.function.UnaryOperator<Batch> change) {
-        desk.session().plan(words, b -> Mixing.changed(b, batch.id(), change), () -> { }, this::refuse);
+        desk.session().plan(words, b -> Mixing.changed(b, batch.id(), change), () -> {}, this::refuse);
     }
 
     private void tick() {
@@ -296,13 +386,17 @@ public final class MixCard extends VBox {
         for (Clock c : clocks) {
             BatchClock at = BatchClock.at(c.batch, now);
             c.time.setText(at.phase() == BatchClock.Phase.OVER ? "0:00" : BatchClock.words(at.left()));
-            String stirs = at.stir().map(d -> d.isPositive() ? " Stir in " + BatchClock.words(d) + "." : " Stir it now.").orElse("");
-            c.phase.setText(c.batch.compound().name() + ": " + switch (at.phase()) {
-                case STANDING -> "stands, not to be used yet.";
-                case READY -> "may be used.";
-                case CLOSING -> "goes off soon.";
-                case OVER -> "gone off, use no more of it.";
-            } + stirs);
+            String stirs = at.stir()
+                    .map(d -> d.isPositive() ? " Stir in " + BatchClock.words(d) + "." : " Stir it now.")
+                    .orElse("");
+            c.phase.setText(c.batch.compound().name() + ": "
+                    + switch (at.phase()) {
+                        case STANDING -> "stands, not to be used yet.";
+                        case READY -> "may be used.";
+                        case CLOSING -> "goes off soon.";
+                        case OVER -> "gone off, use no more of it.";
+                    }
+                    + stirs);
             c.forecast.setText(at.usable() ? c.standing.forecast(given(), at.left()) : "");
         }
     }

@@ -59,12 +59,22 @@ public final class NutPlateCard extends VBox {
         NutPlateEdits.screwRows(desk.face().face()).forEach(r -> rows.add(Optional.of(r)));
         rows.add(Optional.empty());
         Optional<Row> picked = desk.cursor().map(c -> c.row()).filter(r -> rows.contains(Optional.of(r)));
-        row = f.choice("Screws", rows, picked.isPresent() ? picked : rows.getFirst(), r -> r.map(x -> "row " + x.name() + ", " + x.holes().size() + " holes")
-                .orElse("as typed below"), "np-row", r -> look());
+        row = f.choice(
+                "Screws",
+                rows,
+                picked.isPresent() ? picked : rows.getFirst(),
+                r -> r.map(x -> "row " + x.name() + ", " + x.holes().size() + " holes")
+                        .orElse("as typed below"),
+                "np-row",
+                r -> look());
         pattern = f.live("Pattern", "circle:8:3.0", "np-pattern", t -> look());
         origin = f.live("Its origin x, y", "0, 0", "np-origin", t -> look());
         List<NutPlate> plates = desk.session().catalogue().nutPlates();
-        plate = f.choice("Plate for #", plates, plates.stream().filter(p -> p.size().equals("8")).findFirst().orElse(plates.getFirst()), NutPlate::size,
+        plate = f.choice(
+                "Plate for #",
+                plates,
+                plates.stream().filter(p -> p.size().equals("8")).findFirst().orElse(plates.getFirst()),
+                NutPlate::size,
                 "np-size",
                 p -> look());
         places = f.live("Lug rivets", "", "np-places", t -> look());
@@ -75,13 +85,19 @@ public final class NutPlateCard extends VBox {
         go.setId("np-go");
         go.setDefaultButton(true);
         error.setId("np-error");
-        VBox left = new VBox(8, f, says, error, Ui.wrapped(String.join(" ", NutPlateEdits.steps(plate.getValue())), "caution"));
+        VBox left = new VBox(
+                8, f, says, error, Ui.wrapped(String.join(" ", NutPlateEdits.steps(plate.getValue())), "caution"));
         left.setPrefWidth(380);
         left.setMinWidth(380);
-        getChildren().addAll(Ui.label("Nut plates", "bench-title"),
-                Ui.wrapped("Lugs lie along the edge and are turned where they would hit a neighbour. Each lug "
-                + "is a sheet of its rivet's stack.", "soft"), Ui.scroll(new HBox(16, left, picture)), new HBox(8, go, Ui.button("Close", "Esc", away,
-                        "quiet")));
+        getChildren()
+                .addAll(
+                        Ui.label("Nut plates", "bench-title"),
+                        Ui.wrapped(
+                                "Lugs lie along the edge and are turned where they would hit a neighbour. Each lug "
+                                        + "is a sheet of its rivet's stack.",
+                                "soft"),
+                        Ui.scroll(new HBox(16, left, picture)),
+                        new HBox(8, go, Ui.button("Close", "Esc", away, "quiet")));
         look();
     }
 
@@ -94,11 +110,15 @@ public final class NutPlateCard extends VBox {
         if (row.getValue().isPresent()) {
             return NutPlateEdits.pattern(row.getValue().get());
         }
-        return NutPlateEdits.at(ScrewPattern.parse(pattern.getText(), desk.lengths()), PanelForm.point(origin.getText(), desk.lengths()));
+        return NutPlateEdits.at(
+                ScrewPattern.parse(pattern.getText(), desk.lengths()),
+                PanelForm.point(origin.getText(), desk.lengths()));
     }
 
     private NutPlate shaped() {
-        return places.getText().isBlank() ? plate.getValue() : plate.getValue().shaped(places.getText(), desk.lengths());
+        return places.getText().isBlank()
+                ? plate.getValue()
+                : plate.getValue().shaped(places.getText(), desk.lengths());
     }
 
     private void look() {
@@ -111,18 +131,21 @@ public final class NutPlateCard extends VBox {
         Face face = desk.face().face();
         try {
             ScrewPattern screws = screws();
-            NutPlateLayout layout = NutPlateEdits.lay(face, screws, shaped(), desk.snapshot().build().rules());
+            NutPlateLayout layout = NutPlateEdits.lay(
+                    face, screws, shaped(), desk.snapshot().build().rules());
             draw(face, layout);
             long turned = NutPlateEdits.turned(screws, layout);
             int n = layout.plates().size();
-            says.setText(n + " plates, " + layout.plate().places().size() * n + " lug rivets" + (typed ? ", " + n + " screws" : "") + (turned == 0
-                    ? ", all along the edge." : ", " + turned
-                    + " turned to clear."));
+            says.setText(n + " plates, " + layout.plate().places().size() * n + " lug rivets"
+                    + (typed ? ", " + n + " screws" : "")
+                    + (turned == 0 ? ", all along the edge." : ", " + turned + " turned to clear."));
             if (layout.findings().isEmpty()) {
                 Ui.shown(error, false);
             } else {
-                refuse(layout.findings().getFirst().message().in(desk.unit()) + (layout.findings().size() > 1 ? " And " + (layout.findings().size() - 1)
-                        + " more." : ""));
+                refuse(layout.findings().getFirst().message().in(desk.unit())
+                        + (layout.findings().size() > 1
+                                ? " And " + (layout.findings().size() - 1) + " more."
+                                : ""));
             }
             go.setDisable(lug.getText().isBlank() || desk.session().readOnly());
         } catch (InputException e) {
@@ -135,12 +158,20 @@ public final class NutPlateCard extends VBox {
     private void draw(Face face, NutPlateLayout layout) {
         List<Outline> outlines = new ArrayList<>();
         double lugs = layout.plate().lug().nanometres() + 3e6;
-        double minX = layout.plates().stream().mapToDouble(p -> p.screw().x()).min().orElse(0) - lugs * 2;
-        double maxX = layout.plates().stream().mapToDouble(p -> p.screw().x()).max().orElse(0) + lugs * 2;
-        double minY = layout.plates().stream().mapToDouble(p -> p.screw().y()).min().orElse(0) - lugs * 2;
-        double maxY = layout.plates().stream().mapToDouble(p -> p.screw().y()).max().orElse(0) + lugs * 2;
-        face.layers().stream().map(Layer::outline).sorted(java.util.Comparator.comparingDouble((Outline o) -> o.outer().area()).reversed()).forEach(
-                outlines::add);
+        double minX =
+                layout.plates().stream().mapToDouble(p -> p.screw().x()).min().orElse(0) - lugs * 2;
+        double maxX =
+                layout.plates().stream().mapToDouble(p -> p.screw().x()).max().orElse(0) + lugs * 2;
+        double minY =
+                layout.plates().stream().mapToDouble(p -> p.screw().y()).min().orElse(0) - lugs * 2;
+        double maxY =
+                layout.plates().stream().mapToDouble(p -> p.screw().y()).max().orElse(0) + lugs * 2;
+        face.layers().stream()
+                .map(Layer::outline)
+                .sorted(java.util.Comparator.comparingDouble(
+                                (Outline o) -> o.outer().area())
+                        .reversed())
+                .forEach(outlines::add);
         List<Point> points = new ArrayList<>();
         layout.plates().forEach(p -> {
             outlines.add(p.body());
@@ -157,8 +188,24 @@ public final class NutPlateCard extends VBox {
             NutPlate with = shaped();
             ScrewPattern screws = screws();
             var face = desk.face().face().id();
-            desk.session().plan("putting on " + screws.screws().size() + " nut plates", b -> NutPlateEdits.add(b, face, NutPlateEdits.lay(b.faces().stream()
-                    .map(r -> r.face()).filter(x -> x.id().equals(face)).findFirst().orElseThrow(), screws, with, b.rules()), thick, typed), away,
+            desk.session()
+                    .plan(
+                            "putting on " + screws.screws().size() + " nut plates",
+                            b -> NutPlateEdits.add(
+                                    b,
+                                    face,
+                                    NutPlateEdits.lay(
+                                            b.faces().stream()
+                                                    .map(r -> r.face())
+                                                    .filter(x -> x.id().equals(face))
+                                                    .findFirst()
+                                                    .orElseThrow(),
+                                            screws,
+                                            with,
+                                            b.rules()),
+                                    thick,
+                                    typed),
+                            away,
                             this::refuse);
         } catch (InputException e) {
             refuse(e.getMessage());

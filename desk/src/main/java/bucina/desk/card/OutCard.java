@@ -8,8 +8,8 @@ import bucina.core.plan.Row;
 import bucina.core.stack.FaceReading;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Ui;
-import bucina.desk.session.Places;
 import bucina.desk.session.Desk;
+import bucina.desk.session.Places;
 import bucina.desk.session.Printing;
 import bucina.desk.session.Snapshot;
 import bucina.store.drawing.DxfWriter;
@@ -38,9 +38,14 @@ public final class OutCard extends VBox {
 
     /** What can be written. */
     public enum What {
-        FACE("face template, true size (PDF)", "pdf"), STRIP("strip of the row, true size (PDF)", "pdf"), HELD("sheet of what stays open (PDF)", "pdf"),
-        FACE_SVG("face template, true size (SVG)", "svg"), FACE_DXF("face template, true size (DXF)", "dxf"), DXF("sheets and holes (DXF)", "dxf"),
-                SVG("sheets and holes (SVG)", "svg"), CSV("hole table (CSV)", "csv");
+        FACE("face template, true size (PDF)", "pdf"),
+        STRIP("strip of the row, true size (PDF)", "pdf"),
+        HELD("sheet of what stays open (PDF)", "pdf"),
+        FACE_SVG("face template, true size (SVG)", "svg"),
+        FACE_DXF("face template, true size (DXF)", "dxf"),
+        DXF("sheets and holes (DXF)", "dxf"),
+        SVG("sheets and holes (SVG)", "svg"),
+        CSV("hole table (CSV)", "csv");
 
         private final String word;
         private final String ending;
@@ -75,9 +80,17 @@ public final class OutCard extends VBox {
         Button go = Ui.button("Write it", "Enter", this::go, "primary");
         go.setId("out-go");
         go.setDefaultButton(true);
-        getChildren().addAll(Ui.label("Write out " + desk.face().face().name(), "bench-title"), f, says, error, new HBox(8, Ui.button("Choose a file", "",
-                this::choose),
-                go, Ui.button("Close", "Esc", away, "quiet")));
+        getChildren()
+                .addAll(
+                        Ui.label("Write out " + desk.face().face().name(), "bench-title"),
+                        f,
+                        says,
+                        error,
+                        new HBox(
+                                8,
+                                Ui.button("Choose a file", "", this::choose),
+                                go,
+                                Ui.button("Close", "Esc", away, "quiet")));
         look();
     }
 
@@ -94,8 +107,11 @@ public final class OutCard extends VBox {
         Ui.shown(error, false);
         What w = what.getValue();
         paper.setDisable(!w.ending.equals("pdf"));
-        String stem = (w == What.STRIP ? row().map(r -> "row " + r.name()).orElse("row") : w == What.HELD ? "leave open" : desk.face().face().name())
-                .toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+        String stem = (w == What.STRIP
+                        ? row().map(r -> "row " + r.name()).orElse("row")
+                        : w == What.HELD ? "leave open" : desk.face().face().name())
+                .toLowerCase(java.util.Locale.ROOT)
+                .replaceAll("[^a-z0-9]+", "-");
         String folder = folder();
         path.setText(Path.of(folder, stem + "." + w.ending).toString());
         says.setText(words(w));
@@ -104,8 +120,11 @@ public final class OutCard extends VBox {
     /** The folder named so far; the home folder where none can be told. */
     private String folder() {
         try {
-            return path.getText().isBlank() ? System.getProperty("user.home") : Optional.ofNullable(Path.of(path.getText()).getParent()).map(Path::toString)
-                    .orElse(".");
+            return path.getText().isBlank()
+                    ? System.getProperty("user.home")
+                    : Optional.ofNullable(Path.of(path.getText()).getParent())
+                            .map(Path::toString)
+                            .orElse(".");
         } catch (InvalidPathException e) {
             return System.getProperty("user.home");
         }
@@ -117,15 +136,17 @@ public final class OutCard extends VBox {
         }
         if (w == What.FACE || w == What.STRIP) {
             int[] tiles = TemplatePdf.tiles(template(w), paper.getValue());
-            return "True size on " + tiles[0] + " by " + tiles[1] + " pieces of " + paper.getValue().name()
-                    + " with overlap marks, and a bar of 100 mm to check the print with.";
+            return "True size on " + tiles[0] + " by " + tiles[1] + " pieces of "
+                    + paper.getValue().name() + " with overlap marks, and a bar of 100 mm to check the print with.";
         }
         return w == What.HELD ? "To tape up beside the part." : "Lengths in millimetres.";
     }
 
     private Template template(What w) {
         Build.FaceRef ref = desk.ref();
-        return w == What.STRIP ? Template.strip(ref, row().orElseThrow(), desk.face()) : Template.face(ref, desk.face());
+        return w == What.STRIP
+                ? Template.strip(ref, row().orElseThrow(), desk.face())
+                : Template.face(ref, desk.face());
     }
 
     private void choose() {
@@ -164,7 +185,8 @@ public final class OutCard extends VBox {
         Optional<Template> template = w == What.FACE || w == What.STRIP ? Optional.of(template(w)) : Optional.empty();
         var unit = desk.unit();
         return () -> switch (w) {
-            case FACE, STRIP -> TemplatePdf.write(template.orElseThrow(), on, snapshot.build().name(), Printing::font);
+            case FACE, STRIP ->
+                TemplatePdf.write(template.orElseThrow(), on, snapshot.build().name(), Printing::font);
             case HELD -> HeldOpenPdf.write(ref, face, snapshot.holds(), unit, on, Printing::font);
             case FACE_SVG -> SvgWriter.write(Template.face(ref, face).marked()).getBytes(StandardCharsets.UTF_8);
             case FACE_DXF -> DxfWriter.write(Template.face(ref, face).marked()).getBytes(StandardCharsets.UTF_8);

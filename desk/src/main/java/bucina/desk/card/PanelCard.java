@@ -3,6 +3,7 @@ package bucina.desk.card;
 import bucina.core.measure.InputException;
 import bucina.core.measure.LengthFormat;
 import bucina.core.measure.LengthParser;
+import bucina.core.measure.Unit;
 import bucina.core.panel.Panel;
 import bucina.core.panel.PanelPlan;
 import bucina.core.plan.Build;
@@ -11,7 +12,6 @@ import bucina.core.plan.Hand;
 import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
 import bucina.core.plan.Row;
-import bucina.core.measure.Unit;
 import bucina.core.sheet.Point;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Palette;
@@ -73,9 +73,20 @@ public final class PanelCard extends VBox {
         VBox left = new VBox(10, skin);
         left.setPrefWidth(390);
         left.setMinWidth(390);
-        VBox right = new VBox(8, picture, says, error, Ui.wrapped("x runs from the root edge outboard, y from the lower edge forward. Rows lie on the flange "
-                + "centre lines; everything can be moved on the sheet afterwards.", "tiny"));
-        getChildren().addAll(Ui.label("Make a panel", "bench-title"), new HBox(18, left, right), new HBox(8, go, Ui.button("Close", "Esc", away, "quiet")));
+        VBox right = new VBox(
+                8,
+                picture,
+                says,
+                error,
+                Ui.wrapped(
+                        "x runs from the root edge outboard, y from the lower edge forward. Rows lie on the flange "
+                                + "centre lines; everything can be moved on the sheet afterwards.",
+                        "tiny"));
+        getChildren()
+                .addAll(
+                        Ui.label("Make a panel", "bench-title"),
+                        new HBox(18, left, right),
+                        new HBox(8, go, Ui.button("Close", "Esc", away, "quiet")));
         look();
     }
 
@@ -92,10 +103,16 @@ public final class PanelCard extends VBox {
 
     private void skin(Fields f) {
         f.choice("Hand", List.of(Hand.values()), form.hand, Hand::word, "panel-hand", h -> set(() -> form.hand = h));
-        f.choice("Skin", List.of(PanelForm.Shape.values()), form.shape, PanelForm.Shape::word, "panel-shape", s -> set(() -> {
-            form.shape = s;
-            shape();
-        }));
+        f.choice(
+                "Skin",
+                List.of(PanelForm.Shape.values()),
+                form.shape,
+                PanelForm.Shape::word,
+                "panel-shape",
+                s -> set(() -> {
+                    form.shape = s;
+                    shape();
+                }));
         length = f.live("Length", form.length, "panel-length", t -> set(() -> form.length = t));
         length.setPromptText(unit == Unit.INCH ? "48" : "1200");
         root = f.live("Chord at root", form.root, "panel-root", t -> set(() -> form.root = t));
@@ -118,20 +135,46 @@ public final class PanelCard extends VBox {
     private void structure(Fields f) {
         TextField spars = f.live("Spars at y", form.spars, "panel-spars", t -> set(() -> form.spars = t));
         spars.setPromptText(unit == Unit.INCH ? "2.5, 14:11  (root:tip)" : "60, 350:280  (root:tip)");
-        pair(f, "Their flange", form.sparWidth, "panel-spar-width", t -> form.sparWidth = t, form.sparThickness, "panel-spar-thickness",
+        pair(
+                f,
+                "Their flange",
+                form.sparWidth,
+                "panel-spar-width",
+                t -> form.sparWidth = t,
+                form.sparThickness,
+                "panel-spar-thickness",
                 t -> form.sparThickness = t);
         TextField ribs = f.live("Ribs at x", form.ribs, "panel-ribs", t -> set(() -> form.ribs = t));
         ribs.setPromptText(unit == Unit.INCH ? "1, 12, 24, 36, 47" : "25, 300, 600");
-        pair(f, "Their flange", form.ribWidth, "panel-rib-width", t -> form.ribWidth = t, form.ribThickness, "panel-rib-thickness", t -> form.ribThickness = t);
+        pair(
+                f,
+                "Their flange",
+                form.ribWidth,
+                "panel-rib-width",
+                t -> form.ribWidth = t,
+                form.ribThickness,
+                "panel-rib-thickness",
+                t -> form.ribThickness = t);
         TextField doubler = f.live("Doubler", form.doubler, "panel-doubler", t -> set(() -> form.doubler = t));
         doubler.setPromptText(unit == Unit.INCH ? "none, or 0,2 to 12,5" : "none, or 0,50 to 300,120");
-        f.live("Its thickness", form.doublerThickness, "panel-doubler-thickness", t -> set(() -> form.doublerThickness = t));
+        f.live(
+                "Its thickness",
+                form.doublerThickness,
+                "panel-doubler-thickness",
+                t -> set(() -> form.doublerThickness = t));
         f.live("Rivet", form.rivet, "panel-rivet", t -> set(() -> form.rivet = t));
         f.live("Pitch wished", form.pitch, "panel-pitch", t -> set(() -> form.pitch = t));
     }
 
     /** Width and thickness of a flange side by side. */
-    private void pair(Fields f, String title, String width, String widthId, Consumer<String> setWidth, String thick, String thickId,
+    private void pair(
+            Fields f,
+            String title,
+            String width,
+            String widthId,
+            Consumer<String> setWidth,
+            String thick,
+            String thickId,
             Consumer<String> setThick) {
         TextField w = small(width, widthId, title + ", width", setWidth);
         TextField t = small(thick, thickId, title + ", thickness", setThick);
@@ -167,10 +210,13 @@ public final class PanelCard extends VBox {
         try {
             PanelPlan plan = form.plan(form.name.isBlank() ? "Panel" : form.name, lengths, unit);
             Face face = Panel.face(Panel.add(blank(), plan));
-            List<Row> rows = face.groups().stream().flatMap(g -> g.rows().stream()).toList();
-            List<Point> holes = rows.stream().flatMap(r -> r.holes().stream()).map(Hole::at).toList();
+            List<Row> rows =
+                    face.groups().stream().flatMap(g -> g.rows().stream()).toList();
+            List<Point> holes =
+                    rows.stream().flatMap(r -> r.holes().stream()).map(Hole::at).toList();
             picture.show(face.layers(), holes);
-            says.setText(face.layers().size() + " sheets, " + holes.size() + " holes in " + rows.size() + " rows of " + plan.fastener().name()
+            says.setText(face.layers().size() + " sheets, " + holes.size() + " holes in " + rows.size() + " rows of "
+                    + plan.fastener().name()
                     + ", pitch about "
                     + LengthFormat.trade(plan.pitch(), unit) + ".");
         } catch (InputException | IllegalArgumentException e) {
@@ -198,7 +244,11 @@ public final class PanelCard extends VBox {
             refuse(e.getMessage());
             return;
         }
-        session.plan("making " + form.name.strip(), add::apply, () -> made.accept(Panel.face(session.snapshot().build()).id()), this::refuse);
+        session.plan(
+                "making " + form.name.strip(),
+                add::apply,
+                () -> made.accept(Panel.face(session.snapshot().build()).id()),
+                this::refuse);
     }
 
     private void refuse(String sentence) {

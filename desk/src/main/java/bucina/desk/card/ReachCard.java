@@ -82,12 +82,19 @@ public final class ReachCard extends VBox {
         more.setAlignment(Pos.CENTER_LEFT);
         error.setId("crib-error");
         Ui.shown(error, false);
-        VBox left = new VBox(8, Ui.label("Tool crib", "strong"), Ui.wrapped("Typical figures ship with the program: type your own over them.", "soft"),
-                Ui.scroll(crib), more, error);
+        VBox left = new VBox(
+                8,
+                Ui.label("Tool crib", "strong"),
+                Ui.wrapped("Typical figures ship with the program: type your own over them.", "soft"),
+                Ui.scroll(crib),
+                more,
+                error);
         left.setPrefWidth(600);
         left.setMinWidth(600);
-        VBox right = new VBox(8, Ui.label("On " + desk.face().face().name(), "strong"), Ui.wrapped("Parts in place are in the way, parts to come are not.",
-                "soft"),
+        VBox right = new VBox(
+                8,
+                Ui.label("On " + desk.face().face().name(), "strong"),
+                Ui.wrapped("Parts in place are in the way, parts to come are not.", "soft"),
                 Ui.scroll(reached));
         HBox.setHgrow(right, Priority.ALWAYS);
         Button sheet = Ui.button("See it on the sheet", "Z", () -> {
@@ -99,7 +106,11 @@ public final class ReachCard extends VBox {
         sheet.setId("reach-sheet");
         HBox columns = new HBox(18, left, right);
         VBox.setVgrow(columns, Priority.ALWAYS);
-        getChildren().addAll(Ui.label("Will the tool fit?", "bench-title"), columns, new HBox(8, sheet, Ui.button("Close", "Esc", away, "quiet")));
+        getChildren()
+                .addAll(
+                        Ui.label("Will the tool fit?", "bench-title"),
+                        columns,
+                        new HBox(8, sheet, Ui.button("Close", "Esc", away, "quiet")));
         fill();
     }
 
@@ -116,27 +127,43 @@ public final class ReachCard extends VBox {
     private void fill() {
         Snapshot snapshot = desk.snapshot();
         crib.getChildren().clear();
-        crib.addRow(0, Ui.label("Tool", "soft"), Ui.label("Figures", "soft"), Ui.label("", "soft"), Ui.label("", "soft"));
+        crib.addRow(
+                0, Ui.label("Tool", "soft"), Ui.label("Figures", "soft"), Ui.label("", "soft"), Ui.label("", "soft"));
         for (Tool tool : ToolCrib.of(snapshot.build(), desk.session().catalogue())) {
             boolean own = ToolCrib.own(snapshot.build(), tool);
-            TextField field = new TextField(tool.sizes().stream().map(this::figure).collect(Collectors.joining(", ")));
+            TextField field =
+                    new TextField(tool.sizes().stream().map(this::figure).collect(Collectors.joining(", ")));
             field.setPrefColumnCount(9);
             field.setAccessibleText("Figures of " + tool.name());
             field.setDisable(desk.session().readOnly());
             Fields.committing(field, t -> change(tool, t));
-            String says = tool.kind().figures().isEmpty() ? "steps" : String.join(", ", tool.kind().figures());
-            Button drop = Ui.button("Drop", "", () -> plan("dropping " + tool.name(), b -> ToolCrib.without(b, tool)), "quiet", "dress-pick");
+            String says = tool.kind().figures().isEmpty()
+                    ? "steps"
+                    : String.join(", ", tool.kind().figures());
+            Button drop = Ui.button(
+                    "Drop",
+                    "",
+                    () -> plan("dropping " + tool.name(), b -> ToolCrib.without(b, tool)),
+                    "quiet",
+                    "dress-pick");
             Ui.shown(drop, own && !desk.session().readOnly());
             Label words = Ui.wrapped(tool.name(), own ? "strong" : "plain");
             crib.addRow(crib.getRowCount(), words, field, Ui.kept(says + (own ? "" : ", typical"), "tiny"), drop);
         }
         reached.getChildren().setAll(Ui.label("Looking.", "soft"));
         var face = desk.face();
-        desk.session().aside(() -> ToolCrib.alike(Reach.of(face, snapshot.build(), ToolCrib.of(snapshot.build(), desk.session().catalogue()))), m -> {
-            if (desk.snapshot() == snapshot) {
-                show(m);
-            }
-        }, this::refuse);
+        desk.session()
+                .aside(
+                        () -> ToolCrib.alike(Reach.of(
+                                face,
+                                snapshot.build(),
+                                ToolCrib.of(snapshot.build(), desk.session().catalogue()))),
+                        m -> {
+                            if (desk.snapshot() == snapshot) {
+                                show(m);
+                            }
+                        },
+                        this::refuse);
     }
 
     private String figure(Length length) {
@@ -151,16 +178,21 @@ public final class ReachCard extends VBox {
         alike.forEach((words, list) -> {
             Reach one = list.getFirst();
             boolean none = one.tools().isEmpty();
-            Button pick = Ui.button(list.size() + (list.size() == 1 ? " hole" : " holes"), "", () -> pick(list), "dress-pick");
+            Button pick = Ui.button(
+                    list.size() + (list.size() == 1 ? " hole" : " holes"), "", () -> pick(list), "dress-pick");
             Label title = Ui.wrapped(words, none ? "stop-text" : "strong");
             HBox.setHgrow(title, Priority.ALWAYS);
             title.setMaxWidth(Double.MAX_VALUE);
             HBox line = new HBox(6, title, pick);
             VBox box = new VBox(1, line);
             if (!one.blocked().isEmpty()) {
-                box.getChildren().add(Ui.wrapped(one.hole().label() + ": " + one.blocked().stream().map(b -> b.why().in(desk.unit()))
-                        .collect(Collectors.joining(" ")),
-                        none ? "attention-text" : "tiny"));
+                box.getChildren()
+                        .add(Ui.wrapped(
+                                one.hole().label() + ": "
+                                        + one.blocked().stream()
+                                                .map(b -> b.why().in(desk.unit()))
+                                                .collect(Collectors.joining(" ")),
+                                none ? "attention-text" : "tiny"));
             }
             reached.getChildren().add(box);
         });
@@ -169,12 +201,15 @@ public final class ReachCard extends VBox {
     private void pick(List<Reach> list) {
         LinkedHashSet<Id.Hole> holes = new LinkedHashSet<>();
         list.forEach(r -> holes.add(r.hole().hole().id()));
-        desk.selectionProperty().set(new Selection(desk.face().face().id(), holes.stream().findFirst(), holes));
+        desk.selectionProperty()
+                .set(new Selection(desk.face().face().id(), holes.stream().findFirst(), holes));
         away.run();
     }
 
     private List<Length> lengths(String text) {
-        return Arrays.stream(text.split(",", -1)).map(t -> desk.lengths().parsePositive(t, "Figures")).toList();
+        return Arrays.stream(text.split(",", -1))
+                .map(t -> desk.lengths().parsePositive(t, "Figures"))
+                .toList();
     }
 
     private void change(Tool tool, String text) {
@@ -198,10 +233,15 @@ public final class ReachCard extends VBox {
     }
 
     private void plan(String words, java.util.function.UnaryOperator<bucina.core.plan.Build> change) {
-        desk.session().plan(words, change, () -> {
-            Ui.shown(error, false);
-            fill();
-        }, this::refuse);
+        desk.session()
+                .plan(
+                        words,
+                        change,
+                        () -> {
+                            Ui.shown(error, false);
+                            fill();
+                        },
+                        this::refuse);
     }
 
     private void refuse(String sentence) {

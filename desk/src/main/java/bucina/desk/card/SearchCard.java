@@ -37,7 +37,8 @@ public final class SearchCard extends VBox {
         hits.setFocusTraversable(false);
         hits.setPrefHeight(390);
         hits.setCellFactory(v -> new Cell());
-        hits.setPlaceholder(Ui.wrapped("Nothing is called that. Try a row such as R3, a group code, or a word of a sheet's name.", "soft"));
+        hits.setPlaceholder(Ui.wrapped(
+                "Nothing is called that. Try a row such as R3, a group code, or a word of a sheet's name.", "soft"));
         hits.setOnMouseClicked(e -> go());
         box.textProperty().addListener((o, was, now) -> fill());
         box.addEventFilter(KeyEvent.KEY_PRESSED, this::key);

@@ -48,19 +48,39 @@ public final class TypedCard extends VBox {
         Fields fields = new Fields();
         layers = fields.live("Layers", "", "typed-layers", t -> solve());
         diameter = fields.live("Diameter", "3/32", "typed-diameter", t -> solve());
-        head = fields.choice("Head", List.of(HeadStyle.values()), HeadStyle.values()[0], HeadStyle::word, "typed-head", h -> solve());
-        preparation = fields.choice("Sheets", List.of(Preparation.AUTO, Preparation.DIMPLE, Preparation.COUNTERSINK), Preparation.AUTO, TypedCard::words,
-                "typed-preparation", p -> solve());
-        count = fields.live("Count", "1", "typed-count", t -> { });
-        name = fields.live("For", "", "typed-name", t -> { });
+        head = fields.choice(
+                "Head",
+                List.of(HeadStyle.values()),
+                HeadStyle.values()[0],
+                HeadStyle::word,
+                "typed-head",
+                h -> solve());
+        preparation = fields.choice(
+                "Sheets",
+                List.of(Preparation.AUTO, Preparation.DIMPLE, Preparation.COUNTERSINK),
+                Preparation.AUTO,
+                TypedCard::words,
+                "typed-preparation",
+                p -> solve());
+        count = fields.live("Count", "1", "typed-count", t -> {});
+        name = fields.live("For", "", "typed-name", t -> {});
         name.setPromptText("what it is for");
         layers.setPromptText(".025, .032 head side first");
         Button go = Ui.button("Add to " + desk.face().face().name(), "Enter", this::go, "primary");
         go.setId("typed-go");
         go.setDefaultButton(true);
-        getChildren().addAll(Ui.label("Typed stack", "bench-title"),
-                Ui.wrapped("An answer without a drawing. Once added it is planned and logged like any other group.", "soft"), fields, answer, detail, error,
-                new HBox(8, go, Ui.button("Close", "Esc", away, "quiet")));
+        getChildren()
+                .addAll(
+                        Ui.label("Typed stack", "bench-title"),
+                        Ui.wrapped(
+                                "An answer without a drawing. Once added it is planned and logged like any other "
+                                        + "group.",
+                                "soft"),
+                        fields,
+                        answer,
+                        detail,
+                        error,
+                        new HBox(8, go, Ui.button("Close", "Esc", away, "quiet")));
         solve();
     }
 
@@ -79,7 +99,14 @@ public final class TypedCard extends VBox {
     }
 
     private TypedGroupForm form() {
-        return new TypedGroupForm("", name.getText(), head.getValue(), diameter.getText(), layers.getText(), preparation.getValue(), count.getText());
+        return new TypedGroupForm(
+                "",
+                name.getText(),
+                head.getValue(),
+                diameter.getText(),
+                layers.getText(),
+                preparation.getValue(),
+                count.getText());
     }
 
     private void solve() {
@@ -92,10 +119,14 @@ public final class TypedCard extends VBox {
             return;
         }
         try {
-            Solution s = form().solve(desk.session().catalogue(), desk.snapshot().build(), desk.lengths());
+            Solution s =
+                    form().solve(desk.session().catalogue(), desk.snapshot().build(), desk.lengths());
             answer.setText(s.designation().orElse("No rivet does"));
-            detail.setText("Grip " + LengthFormat.trade(s.grip(), desk.unit()) + ". " + s.choice().map(c -> c.pick().why().in(desk.unit())
-                    + " Gap " + LengthFormat.decimal(c.squeezerGap(), desk.unit(), 3) + ".").orElse(""));
+            detail.setText("Grip " + LengthFormat.trade(s.grip(), desk.unit()) + ". "
+                    + s.choice()
+                            .map(c -> c.pick().why().in(desk.unit()) + " Gap "
+                                    + LengthFormat.decimal(c.squeezerGap(), desk.unit(), 3) + ".")
+                            .orElse(""));
         } catch (InputException e) {
             answer.setText("");
             detail.setText(e.getMessage());
@@ -107,13 +138,20 @@ public final class TypedCard extends VBox {
         Id.Face face = desk.selectionProperty().get().face();
         var catalogue = desk.session().catalogue();
         var lengths = desk.lengths();
-        desk.session().plan("adding a typed stack", build -> form.on(face, build, catalogue, lengths), () -> {
-            Optional<Group> added = desk.face().face().groups().isEmpty() ? Optional.empty() : Optional.of(desk.face().face().groups().getLast());
-            away.run();
-            added.flatMap(g -> desk.snapshot().group(g.id())).ifPresent(desk::show);
-        }, sentence -> {
-            error.setText(sentence);
-            Ui.shown(error, true);
-        });
+        desk.session()
+                .plan(
+                        "adding a typed stack",
+                        build -> form.on(face, build, catalogue, lengths),
+                        () -> {
+                            Optional<Group> added = desk.face().face().groups().isEmpty()
+                                    ? Optional.empty()
+                                    : Optional.of(desk.face().face().groups().getLast());
+                            away.run();
+                            added.flatMap(g -> desk.snapshot().group(g.id())).ifPresent(desk::show);
+                        },
+                        sentence -> {
+                            error.setText(sentence);
+                            Ui.shown(error, true);
+                        });
     }
 }

@@ -1,2 +1,5 @@
-/** Cards that lie over the window: the search box, the reason of a number, the legend, a typed stack, and bench mode. Escape puts one away. */
+/**
+ * Cards that lie over the window: the search box, the reason of a number, the legend, a typed stack, and bench mode.
+ * Escape puts one away.
+ */
 package bucina.desk.card;

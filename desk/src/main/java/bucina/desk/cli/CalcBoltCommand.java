@@ -16,33 +16,52 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 
 /** {@code calc bolt}: bolt, washers and torque for a stack. */
-@Command(name = "bolt", mixinStandardHelpOptions = true, description = "Bolt, washers and torque for a stack; every combination that fits.")
+@Command(
+        name = "bolt",
+        mixinStandardHelpOptions = true,
+        description = "Bolt, washers and torque for a stack; every combination that fits.")
 final class CalcBoltCommand implements Callable<Integer> {
 
     @Mixin
     private Common common;
+
     @Option(names = "--thread", required = true, description = "10-32, 1/4-28 or 5/16-24.")
     private String thread;
+
     @Option(names = "--layers", required = true, description = "Thicknesses: .125,.063")
     private String layers;
-    @Option(names = "--nut", defaultValue = "tension-lock", description = "From the catalogue, or kind and height as measured: shear:.16, castle:.25.")
+
+    @Option(
+            names = "--nut",
+            defaultValue = "tension-lock",
+            description = "From the catalogue, or kind and height as measured: shear:.16, castle:.25.")
     private String nut;
-    @Option(names = "--turn", defaultValue = "nut", description = "What the wrench turns: nut or head. A washer lies under it.")
+
+    @Option(
+            names = "--turn",
+            defaultValue = "nut",
+            description = "What the wrench turns: nut or head. A washer lies under it.")
     private String turn;
+
     @Option(names = "--drag", defaultValue = "0", description = "Running drag measured on the nut, in-lb.")
     private double drag;
 
     @Override
     public Integer call() {
         BoltThread of = BoltThread.of(common.catalogue().bolts(), thread);
-        Nut with = Nut.of(common.catalogue().nuts(), nut, of.name(), h -> common.lengths().parsePositive(h, "--nut height"));
-        BoltChoice.Joint joint = new BoltChoice.Joint(of, common.lengths().parseList(layers, "--layers"), with, BoltChoice.Turn.parse(turn), drag);
+        Nut with = Nut.of(
+                common.catalogue().nuts(), nut, of.name(), h -> common.lengths().parsePositive(h, "--nut height"));
+        BoltChoice.Joint joint = new BoltChoice.Joint(
+                of, common.lengths().parseList(layers, "--layers"), with, BoltChoice.Turn.parse(turn), drag);
         BoltChoice choice = BoltChoice.of(joint, common.catalogue().washers());
         ObjectNode node = Common.object();
         choice.best().ifPresentOrElse(f -> node.set("choice", tree(f)), () -> node.putNull("choice"));
         ArrayNode others = node.putArray("alternatives");
         choice.fits().stream().skip(1).forEach(f -> others.add(tree(f)));
-        node.putObject("torque").put("low", joint.torque().low()).put("high", joint.torque().high()).put("unit", "in-lb");
+        node.putObject("torque")
+                .put("low", joint.torque().low())
+                .put("high", joint.torque().high())
+                .put("unit", "in-lb");
         node.put("why", choice.why().in(common.unit()));
         common.answer(node, lines(choice));
         return choice.best().isPresent() ? Cli.FINE : Cli.FINDINGS;
@@ -66,16 +85,21 @@ final class CalcBoltCommand implements Callable<Integer> {
         lines.add(choice.best().map(f -> "Use " + words(f)).orElse("No bolt fits"));
         lines.add(choice.why().in(common.unit()));
         BoltChoice.Joint joint = choice.asked();
-        lines.add(String.format(Locale.ROOT, "Torque %.0f to %.0f in-lb on dry threads%s (%s)", joint.torque().low(), joint.torque().high(), drag > 0
-                ? ", drag added" : "; add the running drag of a self-locking nut", joint.thread().source()));
+        lines.add(String.format(
+                Locale.ROOT,
+                "Torque %.0f to %.0f in-lb on dry threads%s (%s)",
+                joint.torque().low(),
+                joint.torque().high(),
+                drag > 0 ? ", drag added" : "; add the running drag of a self-locking nut",
+                joint.thread().source()));
         choice.fits().stream().skip(1).limit(6).forEach(f -> lines.add("  or " + words(f)));
         lines.add("The kit's drawing governs; nothing here is an approval.");
         return lines;
     }
 
     private static String words(BoltChoice.Fit f) {
-        return f.bolt().designation() + ", under the head " + names(f.underHead()) + ", under the nut " + names(f.underNut())
-                + String.format(Locale.ROOT, ", %.1f threads showing", f.showing());
+        return f.bolt().designation() + ", under the head " + names(f.underHead()) + ", under the nut "
+                + names(f.underNut()) + String.format(Locale.ROOT, ", %.1f threads showing", f.showing());
     }
 
     private static String names(List<Washer> washers) {

@@ -16,25 +16,37 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 
 /** {@code calc cleco}: the cleco progression of a row. */
-@Command(name = "cleco", mixinStandardHelpOptions = true, description = "Where clecos go while a row is drilled, and in which order it is drilled.")
+@Command(
+        name = "cleco",
+        mixinStandardHelpOptions = true,
+        description = "Where clecos go while a row is drilled, and in which order it is drilled.")
 final class CalcClecoCommand implements Callable<Integer> {
 
     @Mixin
     private Common common;
+
     @Option(names = "--holes", required = true, description = "How many holes the row has.")
     private int holes;
+
     @Option(names = "--pitch", description = "Of the row, for the running dimensions of the table.")
     private String pitch;
+
     @Option(names = "--mode", required = true, description = "middle-out, every-hole, nose-first or ends-in.")
     private String mode;
+
     @Option(names = "--stock", required = true, description = "Clecos in the bin.")
     private int stock;
-    @Option(names = "--nearest", defaultValue = "2", description = "A cleco lies within so many holes on each side of the hole being drilled.")
+
+    @Option(
+            names = "--nearest",
+            defaultValue = "2",
+            description = "A cleco lies within so many holes on each side of the hole being drilled.")
     private int nearest;
 
     @Override
     public Integer call() {
-        Optional<Length> step = Optional.ofNullable(pitch).map(p -> common.lengths().parsePositive(p, "--pitch"));
+        Optional<Length> step =
+                Optional.ofNullable(pitch).map(p -> common.lengths().parsePositive(p, "--pitch"));
         ClecoPlan plan = ClecoPlan.of(new ClecoPlan.Row(holes, Mode.parse(mode), stock, nearest));
         common.answer(tree(plan), lines(plan, step));
         return plan.fits() ? Cli.FINE : Cli.FINDINGS;
@@ -57,16 +69,21 @@ final class CalcClecoCommand implements Callable<Integer> {
     private List<String> lines(ClecoPlan plan, Optional<Length> step) {
         List<String> lines = new ArrayList<>();
         if (!plan.fits()) {
-            lines.add("A bin of " + plan.row().stock() + " is too small: " + plan.row().mode().code() + " of " + plan.row().holes() + " holes takes at least "
-                    + plan.least() + ".");
+            lines.add("A bin of " + plan.row().stock() + " is too small: "
+                    + plan.row().mode().code() + " of " + plan.row().holes() + " holes takes at least " + plan.least()
+                    + ".");
             return lines;
         }
-        lines.add(plan.row().mode().code() + ": " + plan.row().mode().reason() + ". Peak " + plan.peak() + " in use, " + plan.moves()
-                + " placed; no plan of this mode places under " + plan.bound() + ".");
+        lines.add(plan.row().mode().code() + ": " + plan.row().mode().reason() + ". Peak " + plan.peak() + " in use, "
+                + plan.moves() + " placed; no plan of this mode places under " + plan.bound() + ".");
         int i = 0;
         for (ClecoPlan.Wave wave : plan.waves()) {
-            String what = Stream.of(part("cleco ", wave.place(), Optional.empty()), part("drill ", wave.drill(), step),
-                    part("lift ", wave.remove(), Optional.empty())).filter(p -> !p.isEmpty()).collect(Collectors.joining("; "));
+            String what = Stream.of(
+                            part("cleco ", wave.place(), Optional.empty()),
+                            part("drill ", wave.drill(), step),
+                            part("lift ", wave.remove(), Optional.empty()))
+                    .filter(p -> !p.isEmpty())
+                    .collect(Collectors.joining("; "));
             lines.add("%4d  %s%s".formatted(++i, what, wave.why().isEmpty() ? "" : " (" + wave.why() + ")"));
         }
         lines.add("Never force: if a hole is off, move the rib, not the skin.");
@@ -74,7 +91,13 @@ final class CalcClecoCommand implements Callable<Integer> {
     }
 
     private String part(String word, List<Integer> holesOf, Optional<Length> step) {
-        return holesOf.isEmpty() ? "" : word + holesOf.stream().map(h -> h + step.map(s -> " at " + common.show(s.times(h - 1))).orElse(""))
-                .collect(Collectors.joining(", "));
+        return holesOf.isEmpty()
+                ? ""
+                : word
+                        + holesOf.stream()
+                                .map(h -> h
+                                        + step.map(s -> " at " + common.show(s.times(h - 1)))
+                                                .orElse(""))
+                                .collect(Collectors.joining(", "));
     }
 }

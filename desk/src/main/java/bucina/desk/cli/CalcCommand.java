@@ -3,9 +3,26 @@ package bucina.desk.cli;
 import picocli.CommandLine.Command;
 
 /** Sums that need no build. */
-@Command(name = "calc", description = "Sums that need no build.", mixinStandardHelpOptions = true, synopsisSubcommandLabel = "VERB",
-        subcommands = {CalcRivetCommand.class, CalcBlindCommand.class, CalcEdgeCommand.class, CalcRowCommand.class, CalcTrimCommand.class,
-            CalcBendCommand.class, CalcFlatCommand.class, CalcRadiusCommand.class, CalcFluteCommand.class, CalcBoltCommand.class, CalcNestCommand.class,
-            CalcDressCommand.class, CalcCutCommand.class, CalcClecoCommand.class, CalcNutplateCommand.class})
-final class CalcCommand {
-}
+@Command(
+        name = "calc",
+        description = "Sums that need no build.",
+        mixinStandardHelpOptions = true,
+        synopsisSubcommandLabel = "VERB",
+        subcommands = {
+            CalcRivetCommand.class,
+            CalcBlindCommand.class,
+            CalcEdgeCommand.class,
+            CalcRowCommand.class,
+            CalcTrimCommand.class,
+            CalcBendCommand.class,
+            CalcFlatCommand.class,
+            CalcRadiusCommand.class,
+            CalcFluteCommand.class,
+            CalcBoltCommand.class,
+            CalcNestCommand.class,
+            CalcDressCommand.class,
+            CalcCutCommand.class,
+            CalcClecoCommand.class,
+            CalcNutplateCommand.class
+        })
+final class CalcCommand {}

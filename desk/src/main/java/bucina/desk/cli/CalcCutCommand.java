@@ -14,22 +14,29 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 
 /** {@code calc cut}: which piece from which bar. */
-@Command(name = "cut", mixinStandardHelpOptions = true, description = "Cuts pieces from bars: fewest missing, then fewest bars, then least stock.")
+@Command(
+        name = "cut",
+        mixinStandardHelpOptions = true,
+        description = "Cuts pieces from bars: fewest missing, then fewest bars, then least stock.")
 final class CalcCutCommand implements Callable<Integer> {
 
     @Mixin
     private Common common;
+
     @Option(names = "--want", required = true, description = "Pieces as length x count: 24x3,36x2")
     private String want;
+
     @Option(names = "--stock", required = true, description = "Bars as length x count: 72x3")
     private String stock;
+
     @Option(names = "--kerf", defaultValue = "0", description = "What the saw takes with each cut.")
     private String kerf;
 
     @Override
     public Integer call() {
         CutText text = new CutText(common.lengths());
-        CutList list = CutList.of(text.pieces(want), text.stock(stock), common.lengths().parse(kerf));
+        CutList list = CutList.of(
+                text.pieces(want), text.stock(stock), common.lengths().parse(kerf));
         ObjectNode node = Common.object();
         ArrayNode bars = node.putArray("bars");
         for (CutList.Bar bar : list.bars()) {
@@ -49,13 +56,21 @@ final class CalcCutCommand implements Callable<Integer> {
     private List<String> lines(CutList list) {
         List<String> lines = new ArrayList<>();
         for (CutList.Bar bar : list.bars()) {
-            lines.add("%10s  %s, left %s".formatted(common.show(bar.stock()), bar.pieces().stream().map(p -> common.show(p.length()))
-                    .collect(Collectors.joining(" + ")), common.show(bar.left())));
+            lines.add("%10s  %s, left %s"
+                    .formatted(
+                            common.show(bar.stock()),
+                            bar.pieces().stream()
+                                    .map(p -> common.show(p.length()))
+                                    .collect(Collectors.joining(" + ")),
+                            common.show(bar.left())));
         }
         lines.add(list.bars().size() + " bars; what is cut needs " + list.bound() + " at the least.");
         if (!list.missing().isEmpty()) {
-            lines.add("Missing " + list.missing().stream().map(p -> common.show(p.length())).collect(Collectors.joining(", ")) + ", "
-                    + common.show(list.missing().stream().map(CutList.Named::length).reduce(Length.ZERO, Length::plus)) + " in all.");
+            lines.add("Missing "
+                    + list.missing().stream().map(p -> common.show(p.length())).collect(Collectors.joining(", ")) + ", "
+                    + common.show(
+                            list.missing().stream().map(CutList.Named::length).reduce(Length.ZERO, Length::plus))
+                    + " in all.");
         }
         return lines;
     }

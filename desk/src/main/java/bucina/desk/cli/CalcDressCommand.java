@@ -21,17 +21,24 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 
 /** {@code calc dress}: dimple or countersink, layer by layer. */
-@Command(name = "dress", mixinStandardHelpOptions = true, description = "Dimple, countersink or leave plain: what each layer of a stack gets.")
+@Command(
+        name = "dress",
+        mixinStandardHelpOptions = true,
+        description = "Dimple, countersink or leave plain: what each layer of a stack gets.")
 final class CalcDressCommand implements Callable<Integer> {
 
     @Mixin
     private Common common;
+
     @Option(names = "--head", defaultValue = "flush", description = "flush or reduced.")
     private String head;
+
     @Option(names = "--diameter", required = true, description = "Nominal shank: 3/32, 1/8 ...")
     private String diameter;
+
     @Option(names = "--layers", required = true, description = "Thicknesses, head side first: .025,.063")
     private String layers;
+
     @Option(names = "--school", description = "full or two-thirds; without it the rule set's.")
     private String school;
 
@@ -40,11 +47,15 @@ final class CalcDressCommand implements Callable<Integer> {
         if (!common.flush(head)) {
             throw Common.wrong("--head " + head + " wants plain holes: dressing is for flush heads, as --head flush");
         }
-        RivetSize size = common.catalogue().rivet(head.equals("reduced") ? HeadStyle.REDUCED : HeadStyle.FLUSH, common.lengths().parsePositive(diameter,
-                "--diameter"));
+        RivetSize size = common.catalogue()
+                .rivet(
+                        head.equals("reduced") ? HeadStyle.REDUCED : HeadStyle.FLUSH,
+                        common.lengths().parsePositive(diameter, "--diameter"));
         CountersinkSchool judge = CalcNestCommand.school(common, school);
         RuleSet rules = common.catalogue().rules();
-        RuleSet under = judge == rules.countersinkSchool() ? rules : rules.with(RuleKey.COUNTERSINK_SCHOOL, judge.code(), "asked for");
+        RuleSet under = judge == rules.countersinkSchool()
+                ? rules
+                : rules.with(RuleKey.COUNTERSINK_SCHOOL, judge.code(), "asked for");
         FlushHead cone = FlushHead.of100(size.headDiameter(), size.headHeight());
         Dressing dressing = Dressing.workOut(common.lengths().parseList(layers, "--layers"), cone, under);
         ObjectNode node = Common.object();
@@ -59,7 +70,11 @@ final class CalcDressCommand implements Callable<Integer> {
                 each.set("nest", CalcNestCommand.tree(nest));
             }
             each.put("reason", ply.reason().in(common.unit()));
-            lines.add("%-10s %-12s %s".formatted(common.show(ply.thickness()), ply.dress().word(), ply.reason().in(common.unit())));
+            lines.add("%-10s %-12s %s"
+                    .formatted(
+                            common.show(ply.thickness()),
+                            ply.dress().word(),
+                            ply.reason().in(common.unit())));
             dimpled = ply.dress() == Dress.DIMPLE ? dimpled.plus(ply.thickness()) : dimpled;
         }
         if (dressing.impossible()) {

@@ -19,12 +19,16 @@ final class CalcEdgeCommand implements Callable<Integer> {
 
     @Mixin
     private Common common;
+
     @Option(names = "--diameter", required = true, description = "Nominal shank: 3/32, 1/8 ...")
     private String diameter;
+
     @Option(names = "--head", required = true, description = "flush or universal.")
     private String head;
+
     @Option(names = "--distance", required = true, description = "From the hole's centre to the nearest edge.")
     private String distance;
+
     @Option(names = "--flush-school", description = "Least for flush heads in D: 2.5 or 2.")
     private String school;
 
@@ -48,8 +52,13 @@ final class CalcEdgeCommand implements Callable<Integer> {
         node.set("most", Common.length(rule.most()));
         node.put("diameters", measured.per(d));
         node.set("findings", common.findings(findings));
-        List<String> lines = new ArrayList<>(List.of("%s is %.2f D; least %s, most %s (%s)".formatted(common.show(measured), measured.per(d),
-                common.show(rule.least()), common.show(rule.most()), rule.source())));
+        List<String> lines = new ArrayList<>(List.of("%s is %.2f D; least %s, most %s (%s)"
+                .formatted(
+                        common.show(measured),
+                        measured.per(d),
+                        common.show(rule.least()),
+                        common.show(rule.most()),
+                        rule.source())));
         findings.forEach(f -> lines.add(common.line(f)));
         common.answer(node, lines);
         return Common.exit(findings);

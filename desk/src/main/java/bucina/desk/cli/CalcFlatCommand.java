@@ -17,24 +17,46 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 
 /** {@code calc flat}: the flat of a profile of any number of bends. */
-@Command(name = "flat", mixinStandardHelpOptions = true, description = "Flat of a bent profile: developed length, tangent and sight lines.")
+@Command(
+        name = "flat",
+        mixinStandardHelpOptions = true,
+        description = "Flat of a bent profile: developed length, tangent and sight lines.")
 final class CalcFlatCommand implements Callable<Integer> {
 
     @Mixin
     private Common common;
+
     @Option(names = "--legs", required = true, description = "Lengths of the legs in order: 1,2,1")
     private String legs;
-    @Option(names = "--angles", required = true, description = "How far the sheet is turned at each bend, signed by direction: 90,-90")
+
+    @Option(
+            names = "--angles",
+            required = true,
+            description = "How far the sheet is turned at each bend, signed by direction: 90,-90")
     private String angles;
+
     @Option(names = "--radius", required = true, description = "Inside radius of the bends.")
     private String radius;
+
     @Option(names = "--thickness", required = true, description = "Of the sheet.")
     private String thickness;
-    @Option(names = "--k", required = true, description = "The neutral line's share of the thickness, like 0.446, or empirical.")
+
+    @Option(
+            names = "--k",
+            required = true,
+            description = "The neutral line's share of the thickness, like 0.446, or empirical.")
     private String k;
-    @Option(names = "--measured-to", defaultValue = "mould", description = "What the legs are measured to: mould, outside, inside or flat.")
+
+    @Option(
+            names = "--measured-to",
+            defaultValue = "mould",
+            description = "What the legs are measured to: mould, outside, inside or flat.")
     private String measured;
-    @Option(names = "--clamp", defaultValue = "first", description = "Which side of each bend is under the nose bar: first or last.")
+
+    @Option(
+            names = "--clamp",
+            defaultValue = "first",
+            description = "Which side of each bend is under the nose bar: first or last.")
     private String clamp;
 
     @Override
@@ -42,8 +64,11 @@ final class CalcFlatCommand implements Callable<Integer> {
         Length r = common.lengths().parse(radius);
         Length t = common.lengths().parse(thickness);
         NeutralLine neutral = NeutralLine.parse(k);
-        List<Length> asked = Arrays.stream(legs.split(",", -1)).map(common.lengths()::parse).toList();
-        List<Bend> bends = Arrays.stream(angles.split(",", -1)).map(a -> new Bend(r, t, Angle.parse(a), neutral)).toList();
+        List<Length> asked =
+                Arrays.stream(legs.split(",", -1)).map(common.lengths()::parse).toList();
+        List<Bend> bends = Arrays.stream(angles.split(",", -1))
+                .map(a -> new Bend(r, t, Angle.parse(a), neutral))
+                .toList();
         FlatPattern flat = FlatPattern.of(asked, bends, MeasuredTo.parse(measured));
         List<Length> sight = flat.sightLines(FlatPattern.Clamp.parse(clamp));
         ObjectNode node = Common.object();
@@ -51,7 +76,8 @@ final class CalcFlatCommand implements Callable<Integer> {
         ArrayNode flats = node.putArray("flats");
         flat.flats().forEach(f -> flats.add(Common.length(f)));
         ArrayNode tangents = node.putArray("tangents");
-        flat.bands().forEach(b -> tangents.addArray().add(Common.length(b.from())).add(Common.length(b.to())));
+        flat.bands()
+                .forEach(b -> tangents.addArray().add(Common.length(b.from())).add(Common.length(b.to())));
         ArrayNode lines = node.putArray("sight_lines");
         sight.forEach(s -> lines.add(Common.length(s)));
         common.answer(node, table(flat, sight));
@@ -59,13 +85,19 @@ final class CalcFlatCommand implements Callable<Integer> {
     }
 
     private List<String> table(FlatPattern flat, List<Length> sight) {
-        List<String> rows = new ArrayList<>(List.of("Developed length " + common.show(flat.developed())
-                + ". Running dimensions from the first leg's free edge:",
+        List<String> rows = new ArrayList<>(List.of(
+                "Developed length " + common.show(flat.developed())
+                        + ". Running dimensions from the first leg's free edge:",
                 "%4s %12s %12s %12s %12s".formatted("bend", "turned by", "tangent", "sight line", "tangent")));
         for (int i = 0; i < sight.size(); i++) {
             FlatPattern.Band band = flat.bands().get(i);
-            rows.add("%4d %12s %12s %12s %12s".formatted(i + 1, flat.bends().get(i).turn(), common.show(band.from()), common.show(sight.get(i)),
-                    common.show(band.to())));
+            rows.add("%4d %12s %12s %12s %12s"
+                    .formatted(
+                            i + 1,
+                            flat.bends().get(i).turn(),
+                            common.show(band.from()),
+                            common.show(sight.get(i)),
+                            common.show(band.to())));
         }
         rows.add("Bend a strip of the same sheet first, and measure it.");
         return rows;

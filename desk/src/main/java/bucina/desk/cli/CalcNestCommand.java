@@ -20,38 +20,60 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 
 /** {@code calc nest}: the countersink that receives a dimpled sheet. */
-@Command(name = "nest", mixinStandardHelpOptions = true, description = "Countersink for a head, or for the dimpled sheets above it.")
+@Command(
+        name = "nest",
+        mixinStandardHelpOptions = true,
+        description = "Countersink for a head, or for the dimpled sheets above it.")
 final class CalcNestCommand implements Callable<Integer> {
 
     private static final Pattern NAMED = Pattern.compile("(ms20426|nas1097|screw)-(\\d{1,2})");
 
     @Mixin
     private Common common;
-    @Option(names = "--head", required = true, description = "ms20426-3, nas1097-4, screw-8, or the diameter of a head.")
+
+    @Option(
+            names = "--head",
+            required = true,
+            description = "ms20426-3, nas1097-4, screw-8, or the diameter of a head.")
     private String head;
+
     @Option(names = "--skin", required = true, description = "Dimpled sheets above: .032 or .025,.032; 0 for none.")
     private String skin;
+
     @Option(names = "--sub", required = true, description = "The sheet that is countersunk.")
     private String sub;
+
     @Option(names = "--hole", description = "Hole in it: #40, .098 ... Without it the catalogue's.")
     private String hole;
+
     @Option(names = "--angle", defaultValue = "100", description = "Of the cone, in degrees.")
     private String angle;
+
     @Option(names = "--school", description = "full or two-thirds; without it the rule set's.")
     private String school;
 
     @Override
     public Integer call() {
-        Length dimpled = Arrays.stream(skin.split(",", -1)).map(common.lengths()::parse).reduce(Length.ZERO, Length::plus);
+        Length dimpled =
+                Arrays.stream(skin.split(",", -1)).map(common.lengths()::parse).reduce(Length.ZERO, Length::plus);
         CountersinkSchool judge = school(common, school);
         Nest nest = nest(dimpled, judge);
         ObjectNode node = tree(nest);
         node.put("verdict", nest.fits() ? "fits" : "too-thin");
-        common.answer(node, List.of("Nest       " + common.show(nest.diameter()) + " across", "Cutter     " + common.show(nest.cutterDepth())
-                + " deep, down to a hole of " + common.show(nest.hole()), "Judged     " + common.show(nest.judgedDepth()) + " deep, "
-                + common.show(nest.extraDepth()) + " of it for the dimpled sheets", nest.fits() ? "Fits       " + common.show(nest.sub()) + " is thick enough ("
-                + judge.word() + ")" : "Too thin   " + common.show(nest.sub()) + " does not take " + common.show(nest.judgedDepth()) + " (" + judge.word()
-                + "): dimple it, or take a reduced or protruding head", "Creep up on it in scrap of the same sheet: too deep is not mended."));
+        common.answer(
+                node,
+                List.of(
+                        "Nest       " + common.show(nest.diameter()) + " across",
+                        "Cutter     " + common.show(nest.cutterDepth()) + " deep, down to a hole of "
+                                + common.show(nest.hole()),
+                        "Judged     " + common.show(nest.judgedDepth()) + " deep, " + common.show(nest.extraDepth())
+                                + " of it for the dimpled sheets",
+                        nest.fits()
+                                ? "Fits       " + common.show(nest.sub()) + " is thick enough (" + judge.word() + ")"
+                                : "Too thin   " + common.show(nest.sub()) + " does not take "
+                                        + common.show(nest.judgedDepth()) + " (" + judge.word()
+                                        + "): dimple it, or take a reduced or protruding head",
+                        "Creep up on it in scrap of the same sheet: too deep is not mended."));
         return nest.fits() ? Cli.FINE : Cli.FINDINGS;
     }
 
@@ -69,7 +91,9 @@ final class CalcNestCommand implements Callable<Integer> {
         if (word == null) {
             return common.catalogue().rules().countersinkSchool();
         }
-        return Arrays.stream(CountersinkSchool.values()).filter(s -> s.code().equals(word)).findFirst()
+        return Arrays.stream(CountersinkSchool.values())
+                .filter(s -> s.code().equals(word))
+                .findFirst()
                 .orElseThrow(() -> Common.wrong("--school \"" + word + "\" is not known: write full or two-thirds"));
     }
 
@@ -83,31 +107,46 @@ final class CalcNestCommand implements Callable<Integer> {
         if (!m.matches()) {
             Length across = common.lengths().parsePositive(head, "--head");
             if (hole == null) {
-                throw Common.wrong("--hole is missing: a head given by its diameter has no hole in the catalogue; write it like --hole .166");
+                throw Common.wrong(
+                        "--hole is missing: a head given by its diameter has no hole in the catalogue; write it "
+                                + "like --hole .166");
             }
             Length through = common.lengths().parsePositive(hole, "--hole");
             if (!across.minus(through).positive()) {
-                throw Common.wrong("--head " + common.show(across) + " is no wider than the hole of " + common.show(through) + ": a head is wider, like .332");
+                throw Common.wrong("--head " + common.show(across) + " is no wider than the hole of "
+                        + common.show(through) + ": a head is wider, like .332");
             }
-            FlushHead cut = new FlushHead(across, across.minus(through).times(1 / (2 * cone.half().tan())), cone.half());
+            FlushHead cut = new FlushHead(
+                    across, across.minus(through).times(1 / (2 * cone.half().tan())), cone.half());
             return new Nest(cut, dimpled, below, through, judge);
         }
         FlushHead named;
         Length usual;
         if (m.group(1).equals("screw")) {
-            Screw screw = common.catalogue().screws().stream().filter(s -> s.size().equals(m.group(2))).findFirst().orElseThrow(() -> Common.wrong("--head "
-                    + head + " is no screw in the catalogue: it has " + common.catalogue().screws().stream().map(s -> "screw-" + s.size())
-                    .collect(Collectors.joining(", "))));
+            Screw screw = common.catalogue().screws().stream()
+                    .filter(s -> s.size().equals(m.group(2)))
+                    .findFirst()
+                    .orElseThrow(() -> Common.wrong("--head "
+                            + head + " is no screw in the catalogue: it has "
+                            + common.catalogue().screws().stream()
+                                    .map(s -> "screw-" + s.size())
+                                    .collect(Collectors.joining(", "))));
             named = screw.head();
             usual = screw.hole();
         } else {
             HeadStyle style = m.group(1).equals("nas1097") ? HeadStyle.REDUCED : HeadStyle.FLUSH;
-            RivetSize size = common.catalogue().rivet(style, Integer.parseInt(m.group(2))).orElseThrow(() -> Common.wrong("--head " + head
-                    + " is not in the catalogue: write one it has, like ms20426-3 or nas1097-4"));
+            RivetSize size = common.catalogue()
+                    .rivet(style, Integer.parseInt(m.group(2)))
+                    .orElseThrow(() -> Common.wrong("--head " + head
+                            + " is not in the catalogue: write one it has, like ms20426-3 or nas1097-4"));
             named = FlushHead.of100(size.headDiameter(), size.headHeight());
             usual = size.hole();
         }
-        return new Nest(new FlushHead(named.diameter(), named.height(), cone.half()), dimpled, below,
-                hole == null ? usual : common.lengths().parsePositive(hole, "--hole"), judge);
+        return new Nest(
+                new FlushHead(named.diameter(), named.height(), cone.half()),
+                dimpled,
+                below,
+                hole == null ? usual : common.lengths().parsePositive(hole, "--hole"),
+                judge);
     }
 }

@@ -16,8 +16,10 @@ final class CalcRadiusCommand implements Callable<Integer> {
 
     @Mixin
     private Common common;
+
     @Option(names = "--alloy", required = true, description = "Alloy and temper, like 2024-T3.")
     private String alloy;
+
     @Option(names = "--thickness", required = true, description = "Of the sheet.")
     private String thickness;
 
@@ -29,8 +31,20 @@ final class CalcRadiusCommand implements Callable<Integer> {
         node.set("practical", Common.length(least.practical()));
         node.set("safe", Common.length(least.safe()));
         node.put("source", least.source());
-        common.answer(node, List.of("%-10s %s  (%.2f t), the practical least".formatted("Practical", common.show(least.practical()), least.practical().per(t)),
-                "%-10s %s  (%.2f t)".formatted("Safe", common.show(least.safe()), least.safe().per(t)), "For 90° bends: " + least.source() + "."));
+        common.answer(
+                node,
+                List.of(
+                        "%-10s %s  (%.2f t), the practical least"
+                                .formatted(
+                                        "Practical",
+                                        common.show(least.practical()),
+                                        least.practical().per(t)),
+                        "%-10s %s  (%.2f t)"
+                                .formatted(
+                                        "Safe",
+                                        common.show(least.safe()),
+                                        least.safe().per(t)),
+                        "For 90° bends: " + least.source() + "."));
         return Cli.FINE;
     }
 }

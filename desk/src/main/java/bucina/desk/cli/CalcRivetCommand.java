@@ -23,22 +23,33 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 
 /** {@code calc rivet}: the length of a solid rivet in a stack. */
-@Command(name = "rivet", mixinStandardHelpOptions = true, description = "Length of a solid rivet for a stack, with every stocked length graded.")
+@Command(
+        name = "rivet",
+        mixinStandardHelpOptions = true,
+        description = "Length of a solid rivet for a stack, with every stocked length graded.")
 final class CalcRivetCommand implements Callable<Integer> {
 
     @Mixin
     private Common common;
+
     @Option(names = "--head", required = true, description = "flush, universal or reduced.")
     private String head;
+
     @Option(names = "--diameter", required = true, description = "Nominal shank: 3/32, 1/8 ...")
     private String diameter;
+
     @Option(names = "--layers", required = true, description = "Thicknesses, head side first: .025,.032")
     private String layers;
+
     @Option(names = "--prep", description = "none, csk or dimple. Flush without it is csk.")
     private String prep;
+
     @Option(names = "--hole", description = "Hole as drilled: #40, .098 ... Without it the catalogue's.")
     private String hole;
-    @Option(names = "--effective-grip", description = "Your own effective grip from a coupon, in place of the estimate.")
+
+    @Option(
+            names = "--effective-grip",
+            description = "Your own effective grip from a coupon, in place of the estimate.")
     private String coupon;
 
     @Override
@@ -47,14 +58,19 @@ final class CalcRivetCommand implements Callable<Integer> {
         Preparation preparation = preparation(style);
         Length d = common.lengths().parsePositive(diameter, "--diameter");
         RivetSize size = common.catalogue().rivet(style, d);
-        Optional<Length> drilled = Optional.ofNullable(hole).map(h -> common.lengths().parsePositive(h, "--hole"));
+        Optional<Length> drilled =
+                Optional.ofNullable(hole).map(h -> common.lengths().parsePositive(h, "--hole"));
         drilled.filter(h -> !h.atLeast(size.shank())).ifPresent(h -> {
-            throw Common.wrong("--hole " + common.show(h) + " is smaller than the shank of " + common.show(size.shank()) + ": final drill is "
-                    + size.drill() + " (" + common.show(size.hole()) + ")");
+            throw Common.wrong("--hole " + common.show(h) + " is smaller than the shank of " + common.show(size.shank())
+                    + ": final drill is " + size.drill() + " (" + common.show(size.hole()) + ")");
         });
-        Solution solution = new Solver(common.catalogue(), common.catalogue().rules()).solve(new Fastener.SolidRivet(style, "AD", size.dash()),
-                preparation, drilled, common.lengths().parseList(layers, "--layers"),
-                Optional.ofNullable(coupon).map(c -> common.lengths().parsePositive(c, "--effective-grip")));
+        Solution solution = new Solver(common.catalogue(), common.catalogue().rules())
+                .solve(
+                        new Fastener.SolidRivet(style, "AD", size.dash()),
+                        preparation,
+                        drilled,
+                        common.lengths().parseList(layers, "--layers"),
+                        Optional.ofNullable(coupon).map(c -> common.lengths().parsePositive(c, "--effective-grip")));
         RivetChoice choice = solution.choice().orElseThrow();
         List<Finding> faults = solution.faults();
         common.answer(tree(choice, faults), lines(choice, faults));
@@ -72,17 +88,20 @@ final class CalcRivetCommand implements Callable<Integer> {
 
     private Preparation preparation(HeadStyle style) {
         String asked = prep == null ? style.flush() ? "csk" : "none" : prep;
-        Preparation preparation = switch (asked) {
-            case "none" -> Preparation.NONE;
-            case "csk" -> Preparation.COUNTERSINK;
-            case "dimple" -> Preparation.DIMPLE;
-            default -> throw Common.wrong("--prep \"" + asked + "\" is not known: write none, csk or dimple");
-        };
+        Preparation preparation =
+                switch (asked) {
+                    case "none" -> Preparation.NONE;
+                    case "csk" -> Preparation.COUNTERSINK;
+                    case "dimple" -> Preparation.DIMPLE;
+                    default -> throw Common.wrong("--prep \"" + asked + "\" is not known: write none, csk or dimple");
+                };
         if (style.flush() && preparation == Preparation.NONE) {
-            throw Common.wrong("--prep none does not go with --head " + head + ": a flush head wants a countersink or a dimple, as --prep csk");
+            throw Common.wrong("--prep none does not go with --head " + head
+                    + ": a flush head wants a countersink or a dimple, as --prep csk");
         }
         if (!style.flush() && preparation != Preparation.NONE) {
-            throw Common.wrong("--prep " + asked + " does not go with --head universal: a protruding head wants a plain hole, as --prep none");
+            throw Common.wrong("--prep " + asked
+                    + " does not go with --head universal: a protruding head wants a plain hole, as --prep none");
         }
         return preparation;
     }
@@ -94,7 +113,10 @@ final class CalcRivetCommand implements Callable<Integer> {
         node.put("effective_grip_is_estimate", choice.head().estimated());
         node.set("ideal_length", Common.length(choice.idealLength()));
         RivetChoice.Pick pick = choice.pick();
-        ObjectNode picked = node.putObject("choice").put("designation", pick.designation().map(RivetDesignation::code).orElse(null));
+        ObjectNode picked = node.putObject("choice")
+                .put(
+                        "designation",
+                        pick.designation().map(RivetDesignation::code).orElse(null));
         picked.set("length", Common.length(pick.length()));
         picked.put("grade", pick.grade().code());
         picked.set("cut_from", Common.length(pick.cutFrom()));
@@ -102,9 +124,12 @@ final class CalcRivetCommand implements Callable<Integer> {
         picked.put("why", pick.why().in(common.unit()));
         ArrayNode candidates = node.putArray("candidates");
         for (Candidate c : choice.candidates()) {
-            ObjectNode each = candidates.addObject().put("designation", c.designation().code());
+            ObjectNode each =
+                    candidates.addObject().put("designation", c.designation().code());
             each.set("length", Common.length(c.length()));
-            each.put("protrusion_diameters", c.protrusion()).put("head_diameter_diameters", c.headAcross()).put("grade", c.grade().code())
+            each.put("protrusion_diameters", c.protrusion())
+                    .put("head_diameter_diameters", c.headAcross())
+                    .put("grade", c.grade().code())
                     .put("reaches_process_minimum", c.reachesProcessMinimum());
         }
         ShopHeadLimits limits = choice.limits();
@@ -131,17 +156,27 @@ final class CalcRivetCommand implements Callable<Integer> {
         lines.add("Use       " + pick.designation().map(RivetDesignation::code).orElse("none")
                 + pick.cutTo().map(c -> ", cut to " + common.show(c)).orElse(""));
         lines.add("          " + pick.why().in(common.unit()));
-        lines.add("Grip      " + common.show(choice.head().grip()) + ", effective " + common.show(choice.head().effectiveGrip())
-                + (choice.head().estimated() ? " (estimate)" : "") + ", ideal length " + common.show(choice.idealLength()));
-        lines.add("Squeezer  " + common.show(choice.squeezerGap()) + " closed gap" + (choice.size().head().flush() ? ""
-                : " with a cup " + common.show(choice.size().cupDepth()) + " deep (typical: measure yours)"));
+        lines.add("Grip      " + common.show(choice.head().grip()) + ", effective "
+                + common.show(choice.head().effectiveGrip()) + (choice.head().estimated() ? " (estimate)" : "")
+                + ", ideal length " + common.show(choice.idealLength()));
+        lines.add("Squeezer  " + common.show(choice.squeezerGap()) + " closed gap"
+                + (choice.size().head().flush()
+                        ? ""
+                        : " with a cup " + common.show(choice.size().cupDepth()) + " deep (typical: measure yours)"));
         ShopHeadLimits l = choice.limits();
-        lines.add("Shop head process: at least " + common.show(l.processDiameter()) + " x " + common.show(l.processHeight()) + "; gauge: about "
-                + common.show(l.gaugeDiameter()) + " x " + common.show(l.gaugeHeight()) + "; governs: " + l.governing().word());
+        lines.add("Shop head process: at least " + common.show(l.processDiameter()) + " x "
+                + common.show(l.processHeight()) + "; gauge: about " + common.show(l.gaugeDiameter()) + " x "
+                + common.show(l.gaugeHeight()) + "; governs: " + l.governing().word());
         lines.add("%-18s %10s %9s %9s  %s".formatted("Stocked", "length", "proud D", "head D", "grade"));
         for (Candidate c : choice.candidates()) {
-            lines.add("%-18s %10s %9.2f %9.2f  %s%s".formatted(c.designation().code(), common.show(c.length()), c.protrusion(), c.headAcross(),
-                    c.grade().code(), c.reachesProcessMinimum() ? "" : ", under the process minimum"));
+            lines.add("%-18s %10s %9.2f %9.2f  %s%s"
+                    .formatted(
+                            c.designation().code(),
+                            common.show(c.length()),
+                            c.protrusion(),
+                            c.headAcross(),
+                            c.grade().code(),
+                            c.reachesProcessMinimum() ? "" : ", under the process minimum"));
         }
         faults.forEach(f -> lines.add(common.line(f)));
         lines.add("The kit's drawing governs; nothing here is an approval.");

@@ -14,26 +14,35 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 
 /** {@code calc trim}: how far an edge may be cut back. */
-@Command(name = "trim", mixinStandardHelpOptions = true, description = "Safe trim line of a row of holes, and the most that may be cut off the edge near it.")
+@Command(
+        name = "trim",
+        mixinStandardHelpOptions = true,
+        description = "Safe trim line of a row of holes, and the most that may be cut off the edge near it.")
 final class CalcTrimCommand implements Callable<Integer> {
 
     @Mixin
     private Common common;
+
     @Option(names = "--holes", required = true, description = "Along the row: X,Y;X,Y;...")
     private String holes;
+
     @Option(names = "--diameter", required = true, description = "Nominal shank: 3/32, 1/8 ...")
     private String diameter;
+
     @Option(names = "--head", required = true, description = "flush or universal.")
     private String head;
+
     @Option(names = "--outline", required = true, description = "Corners of the sheet: X,Y;X,Y;...")
     private String outline;
 
     @Override
     public Integer call() {
-        EdgeRule rule = EdgeRule.of(common.catalogue().rules(), common.lengths().parsePositive(diameter, "--diameter"), common.flush(head));
+        EdgeRule rule = EdgeRule.of(
+                common.catalogue().rules(), common.lengths().parsePositive(diameter, "--diameter"), common.flush(head));
         List<Point> corners = points(outline, "--outline");
         if (corners.size() < 3) {
-            throw Common.wrong("--outline " + outline + " has " + corners.size() + " corners: a sheet has at least 3, like 0,0;10,0;10,4;0,4");
+            throw Common.wrong("--outline " + outline + " has " + corners.size()
+                    + " corners: a sheet has at least 3, like 0,0;10,0;10,4;0,4");
         }
         TrimLine trim = TrimLine.of(points(holes, "--holes"), corners, rule.least());
         ObjectNode node = Common.object();
@@ -48,9 +57,13 @@ final class CalcTrimCommand implements Callable<Integer> {
         node.set("largest_trim", Common.length(trim.largest()));
         node.set("least_edge_distance", Common.length(rule.least()));
         boolean holds = trim.largest().atLeast(Length.ZERO);
-        lines.addFirst("Keep the metal on the holes' side of this line (least edge distance " + common.show(rule.least()) + "):");
-        lines.add(holds ? "At most " + common.show(trim.largest()) + " may be cut off the edge."
-                : "The edge is " + common.show(trim.largest().abs()) + " too near already: cut nothing, and ask the kit's maker.");
+        lines.addFirst("Keep the metal on the holes' side of this line (least edge distance "
+                + common.show(rule.least()) + "):");
+        lines.add(
+                holds
+                        ? "At most " + common.show(trim.largest()) + " may be cut off the edge."
+                        : "The edge is " + common.show(trim.largest().abs())
+                                + " too near already: cut nothing, and ask the kit's maker.");
         common.answer(node, lines);
         return holds ? Cli.FINE : Cli.FINDINGS;
     }
@@ -60,9 +73,11 @@ final class CalcTrimCommand implements Callable<Integer> {
         for (String part : text.split(";", -1)) {
             String[] pair = part.split(",", -1);
             if (pair.length != 2) {
-                throw Common.wrong(name + ": \"" + part + "\" is not a point: write two lengths with a comma, points with a semicolon, like 1,.5;2,.5");
+                throw Common.wrong(name + ": \"" + part
+                        + "\" is not a point: write two lengths with a comma, points with a semicolon, like 1,.5;2,.5");
             }
-            points.add(Point.at(common.lengths().parse(pair[0]), common.lengths().parse(pair[1])));
+            points.add(
+                    Point.at(common.lengths().parse(pair[0]), common.lengths().parse(pair[1])));
         }
         return points;
     }

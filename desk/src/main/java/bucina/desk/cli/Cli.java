@@ -11,12 +11,30 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Spec;
 
 /** The top of the command line. */
-@Command(name = "bucina", mixinStandardHelpOptions = true, version = "Bucina 0.1.0",
-        subcommands = {CalcCommand.class, CheckCommand.class, StackCommand.class, GroupsCommand.class, LogCommand.class, ExportCommand.class,
-            ImportCommand.class, MirrorCommand.class, ClecoCommand.class, MarkCommand.class, ReachCommand.class},
+@Command(
+        name = "bucina",
+        mixinStandardHelpOptions = true,
+        version = "Bucina 0.1.0",
+        subcommands = {
+            CalcCommand.class,
+            CheckCommand.class,
+            StackCommand.class,
+            GroupsCommand.class,
+            LogCommand.class,
+            ExportCommand.class,
+            ImportCommand.class,
+            MirrorCommand.class,
+            ClecoCommand.class,
+            MarkCommand.class,
+            ReachCommand.class
+        },
         description = "Plans and logs rivet work on sheet-metal aircraft kits. Without a verb it opens the window.",
-        footer = {"", "Windows: bucina FILE   bucina   bucina demo [locker] [--fresh]   bucina new FILE   bucina screenshots DIR",
-            "Computed figures never approve anything: the kit's drawings and the authority that certifies the aircraft govern."})
+        footer = {
+            "",
+            "Windows: bucina FILE   bucina   bucina demo [locker] [--fresh]   bucina new FILE   bucina screenshots DIR",
+            "Computed figures never approve anything: the kit's drawings and the authority that certifies the "
+                    + "aircraft govern."
+        })
 public final class Cli implements Callable<Integer> {
 
     /** All is well. */
@@ -25,10 +43,12 @@ public final class Cli implements Callable<Integer> {
     public static final int FINDINGS = 1;
     /** Input that cannot be used. */
     public static final int UNUSABLE = 2;
+
     private static final int BROKEN = 70;
 
     @Spec
     private CommandSpec spec;
+
     private final Clock clock;
 
     Cli(Clock clock) {
@@ -46,7 +66,10 @@ public final class Cli implements Callable<Integer> {
         line.setErr(err);
         line.setCaseInsensitiveEnumValuesAllowed(true);
         line.setParameterExceptionHandler((e, a) -> {
-            e.getCommandLine().getErr().println(oneLine(e.getMessage()) + ". Help: " + e.getCommandLine().getCommandSpec().qualifiedName() + " --help");
+            e.getCommandLine()
+                    .getErr()
+                    .println(oneLine(e.getMessage()) + ". Help: "
+                            + e.getCommandLine().getCommandSpec().qualifiedName() + " --help");
             return UNUSABLE;
         });
         line.setExecutionExceptionHandler((e, command, parsed) -> failed(command.getErr(), e));
@@ -59,12 +82,15 @@ public final class Cli implements Callable<Integer> {
     }
 
     private static int failed(PrintWriter err, Exception e) {
-        if (e instanceof InputException || e instanceof java.util.concurrent.CancellationException || e instanceof BuildFileException) {
+        if (e instanceof InputException
+                || e instanceof java.util.concurrent.CancellationException
+                || e instanceof BuildFileException) {
             err.println(oneLine(e.getMessage()));
             return UNUSABLE;
         }
-        err.println("Bucina itself failed (" + e.getClass().getSimpleName() + ": " + oneLine(String.valueOf(e.getMessage()))
-                + "). Your files are as they were; please report what you typed.");
+        err.println(
+                "Bucina itself failed (" + e.getClass().getSimpleName() + ": " + oneLine(String.valueOf(e.getMessage()))
+                        + "). Your files are as they were; please report what you typed.");
         return BROKEN;
     }
 

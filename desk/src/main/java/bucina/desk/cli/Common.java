@@ -30,7 +30,10 @@ final class Common {
     @Option(names = "--json", description = "Answer as JSON; lengths are {\"in\": x, \"mm\": y}.")
     private boolean json;
 
-    @Option(names = "--unit", converter = UnitName.class, description = "Unit of bare lengths and of the table: in or mm.")
+    @Option(
+            names = "--unit",
+            converter = UnitName.class,
+            description = "Unit of bare lengths and of the table: in or mm.")
     private Unit unit;
 
     /** {@code in} or {@code mm}. */
@@ -40,7 +43,9 @@ final class Common {
             return switch (value) {
                 case "in", "inch" -> Unit.INCH;
                 case "mm" -> Unit.MM;
-                default -> throw new picocli.CommandLine.TypeConversionException("\"" + value + "\" is no unit here: write in or mm");
+                default ->
+                    throw new picocli.CommandLine.TypeConversionException(
+                            "\"" + value + "\" is no unit here: write in or mm");
             };
         }
     }
@@ -124,23 +129,39 @@ final class Common {
     ArrayNode findings(List<Finding> findings) {
         ArrayNode array = array();
         for (Finding f : findings) {
-            ObjectNode node = array.addObject().put("rule", f.rule()).put("level", f.level().code()).put("face", f.place().face())
-                    .put("group", f.place().group()).put("hole", f.place().hole()).put("layer", f.place().layer());
+            ObjectNode node = array.addObject()
+                    .put("rule", f.rule())
+                    .put("level", f.level().code())
+                    .put("face", f.place().face())
+                    .put("group", f.place().group())
+                    .put("hole", f.place().hole())
+                    .put("layer", f.place().layer());
             node.set("measured", length(f.measured()));
             node.set("required", length(f.required()));
-            node.put("source", f.source()).put("message", f.message().in(unit())).put("remedy", f.remedy().in(unit())).put("accepted", f.accepted()
-                    .orElse(null));
+            node.put("source", f.source())
+                    .put("message", f.message().in(unit()))
+                    .put("remedy", f.remedy().in(unit()))
+                    .put("accepted", f.accepted().orElse(null));
         }
         return array;
     }
 
     /** One line for a finding. */
     String line(Finding f) {
-        return "%-7s %s %s".formatted(f.level().code(), f.message().in(unit()), f.accepted().map(a -> "Accepted: " + a).orElse(f.remedy().in(unit())));
+        return "%-7s %s %s"
+                .formatted(
+                        f.level().code(),
+                        f.message().in(unit()),
+                        f.accepted()
+                                .map(a -> "Accepted: " + a)
+                                .orElse(f.remedy().in(unit())));
     }
 
     static int exit(List<Finding> findings) {
-        return findings.stream().anyMatch(f -> f.level() == Level.ERROR && f.accepted().isEmpty()) ? Cli.FINDINGS : Cli.FINE;
+        return findings.stream()
+                        .anyMatch(f -> f.level() == Level.ERROR && f.accepted().isEmpty())
+                ? Cli.FINDINGS
+                : Cli.FINE;
     }
 
     static InputException wrong(String sentence) {

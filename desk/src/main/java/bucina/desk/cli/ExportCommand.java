@@ -34,14 +34,20 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
 /** {@code export FILE --to FORMAT --what WHAT --out OUT}: a build, a face or a row in an open format. */
-@Command(name = "export", mixinStandardHelpOptions = true, description = "Writes a build, a face or a template in an open format.")
+@Command(
+        name = "export",
+        mixinStandardHelpOptions = true,
+        description = "Writes a build, a face or a template in an open format.")
 final class ExportCommand extends OnBuild implements Callable<Integer> {
 
     @Option(names = "--to", required = true, description = "json, csv, svg, dxf or pdf")
     private String to;
 
-    @Option(names = "--what", description = "build (everything as json, a face's sheets and holes as svg or dxf), holes, template, held-open, flat or rules. "
-            + "Left out: build for json, svg and dxf, holes for csv, template for pdf.")
+    @Option(
+            names = "--what",
+            description = "build (everything as json, a face's sheets and holes as svg or dxf), holes, template, "
+                    + "held-open, flat or rules. "
+                    + "Left out: build for json, svg and dxf, holes for csv, template for pdf.")
     private String what;
 
     @Option(names = "--face", description = "The face; left out: the first, and every one as csv.")
@@ -61,42 +67,66 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
 
     @Option(names = "--force", description = "Replace a file that is there.")
     private boolean force;
+
     private Opened opened;
 
     @Override
     public Integer call() {
-        String chosen = what != null ? what : switch (to) {
-            case "csv" -> "holes";
-            case "pdf" -> "template";
-            default -> "build";
-        };
-        byte[] content = switch (to + " " + chosen) {
-            case "json build" -> json();
-            case "json rules" -> bytes(Json.pretty(PlanJson.rules(open().build().rules())) + "\n");
-            case "csv holes", "csv build" -> csv();
-            case "svg build", "dxf build" -> drawn(FaceDrawing.of(reading()));
-            case "svg holes", "dxf holes" -> drawn(FaceDrawing.holes(reading()));
-            case "svg template", "dxf template" -> drawn(template().marked());
-            case "pdf template" -> TemplatePdf.write(template(), Paper.of(paper), opened().build().name(), Printing::font);
-            case "pdf flat", "svg flat", "dxf flat" -> FlatOut.content(flat(), to, Paper.of(paper), opened().build().name());
-            case "pdf held-open" -> HeldOpenPdf.write(ref(), reading(), new Holds(opened().build()), common().unit(), Paper.of(paper), Printing::font);
-            default -> throw unknown(chosen);
-        };
+        String chosen = what != null
+                ? what
+                : switch (to) {
+                    case "csv" -> "holes";
+                    case "pdf" -> "template";
+                    default -> "build";
+                };
+        byte[] content =
+                switch (to + " " + chosen) {
+                    case "json build" -> json();
+                    case "json rules" ->
+                        bytes(Json.pretty(PlanJson.rules(open().build().rules())) + "\n");
+                    case "csv holes", "csv build" -> csv();
+                    case "svg build", "dxf build" -> drawn(FaceDrawing.of(reading()));
+                    case "svg holes", "dxf holes" -> drawn(FaceDrawing.holes(reading()));
+                    case "svg template", "dxf template" -> drawn(template().marked());
+                    case "pdf template" ->
+                        TemplatePdf.write(
+                                template(), Paper.of(paper), opened().build().name(), Printing::font);
+                    case "pdf flat", "svg flat", "dxf flat" ->
+                        FlatOut.content(
+                                flat(), to, Paper.of(paper), opened().build().name());
+                    case "pdf held-open" ->
+                        HeldOpenPdf.write(
+                                ref(),
+                                reading(),
+                                new Holds(opened().build()),
+                                common().unit(),
+                                Paper.of(paper),
+                                Printing::font);
+                    default -> throw unknown(chosen);
+                };
         try {
             OutFile.write(out, content, force);
         } catch (BuildFileException e) {
-            throw e.trouble() == BuildFileException.Trouble.EXISTS ? Common.wrong(e.getMessage() + " Or say --force.") : e;
+            throw e.trouble() == BuildFileException.Trouble.EXISTS
+                    ? Common.wrong(e.getMessage() + " Or say --force.")
+                    : e;
         }
-        String from = chosen.equals("flat") ? flat().title() + " to " : opened == null || to.equals("csv") && face == null ? "" : ref().face().name() + " to ";
+        String from = chosen.equals("flat")
+                ? flat().title() + " to "
+                : opened == null || to.equals("csv") && face == null
+                        ? ""
+                        : ref().face().name() + " to ";
         common().answer(Common.object().put("out", out.toString()), List.of("Wrote " + from + out));
         return Cli.FINE;
     }
 
     private RuntimeException unknown(String chosen) {
         if (!List.of("json", "csv", "svg", "dxf", "pdf").contains(to)) {
-            return Common.wrong("--to " + to + " is not a format this version writes: write json, csv, svg, dxf or pdf");
+            return Common.wrong(
+                    "--to " + to + " is not a format this version writes: write json, csv, svg, dxf or pdf");
         }
-        return Common.wrong("--what " + chosen + " is not something this version writes as " + to + ": there are json build and rules, csv holes, svg and dxf "
+        return Common.wrong("--what " + chosen + " is not something this version writes as " + to
+                + ": there are json build and rules, csv holes, svg and dxf "
                 + "build, holes, template and flat, pdf template, held-open and flat");
     }
 
@@ -108,8 +138,13 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
     private Build.FaceRef ref() {
         List<Build.FaceRef> faces = opened().build().faces();
         String names = faces.stream().map(f -> f.face().name()).collect(Collectors.joining(", "));
-        return faces.stream().filter(f -> face == null || f.face().name().equalsIgnoreCase(face.strip())).findFirst()
-                .orElseThrow(() -> Common.wrong(faces.isEmpty() ? "this build has no face yet" : "there is no face \"" + face + "\"; this build has " + names));
+        return faces.stream()
+                .filter(f -> face == null || f.face().name().equalsIgnoreCase(face.strip()))
+                .findFirst()
+                .orElseThrow(() -> Common.wrong(
+                        faces.isEmpty()
+                                ? "this build has no face yet"
+                                : "there is no face \"" + face + "\"; this build has " + names));
     }
 
     private FaceReading reading() {
@@ -126,7 +161,9 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
         if (face != null) {
             return bytes(HoleCsv.write(reading().readings()));
         }
-        return bytes(HoleCsv.writeFaces(opened().build().faces().stream().map(f -> opened().derivation().face(f.face().id())).toList()));
+        return bytes(HoleCsv.writeFaces(opened().build().faces().stream()
+                .map(f -> opened().derivation().face(f.face().id()))
+                .toList()));
     }
 
     private byte[] drawn(Drawing drawing) {
@@ -137,9 +174,14 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
         if (row == null) {
             return Template.face(ref(), reading());
         }
-        List<Row> rows = ref().face().groups().stream().flatMap(g -> g.rows().stream()).toList();
-        Row found = rows.stream().filter(r -> r.name().equalsIgnoreCase(row.strip())).findFirst().orElseThrow(() -> Common.wrong("there is no row \"" + row
-                + "\" on " + ref().face().name() + "; it has " + rows.stream().map(Row::name).collect(Collectors.joining(", "))));
+        List<Row> rows =
+                ref().face().groups().stream().flatMap(g -> g.rows().stream()).toList();
+        Row found = rows.stream()
+                .filter(r -> r.name().equalsIgnoreCase(row.strip()))
+                .findFirst()
+                .orElseThrow(() -> Common.wrong(
+                        "there is no row \"" + row + "\" on " + ref().face().name() + "; it has "
+                                + rows.stream().map(Row::name).collect(Collectors.joining(", "))));
         return Template.strip(ref(), found, reading());
     }
 
@@ -151,14 +193,19 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
             if (flat != null && !sum.name().equalsIgnoreCase(flat.strip())) {
                 continue;
             }
-            Optional<Template> template = SumForm.of(sum, bench).flatMap(f -> f.sum().answer(f.figures(bench, common().unit())).flat());
+            Optional<Template> template = SumForm.of(sum, bench)
+                    .flatMap(f ->
+                            f.sum().answer(f.figures(bench, common().unit())).flat());
             if (template.isPresent()) {
                 return FlatOut.titled(template.get(), sum.name());
             }
         }
         String names = sums.stream().map(KeptSum::name).collect(Collectors.joining(", "));
-        throw Common.wrong(flat == null ? "this build keeps no bend or bracket to write the flat of: keep one in the bench sums"
-                : "there is no flat \"" + flat + "\"; this build keeps " + (names.isEmpty() ? "no sums" : names));
+        throw Common.wrong(
+                flat == null
+                        ? "this build keeps no bend or bracket to write the flat of: keep one in the bench sums"
+                        : "there is no flat \"" + flat + "\"; this build keeps "
+                                + (names.isEmpty() ? "no sums" : names));
     }
 
     private static byte[] bytes(String text) {

@@ -85,26 +85,40 @@ final class ImportCommand implements Callable<Integer> {
     /** A table that names faces makes one of each. */
     private Build table(Build empty, String stem, Unit unit, Intake.Choices choices) {
         Build build = empty;
-        for (Map.Entry<String, Drawing> each : HoleCsv.readFaces(TextFile.read(in), common.unit(), common.catalogue().drills(), Progress.NONE).entrySet()) {
-            build = Intake.of(each.getValue()).asFace(build, each.getKey().isBlank() ? stem : each.getKey(), unit, choices);
+        for (Map.Entry<String, Drawing> each : HoleCsv.readFaces(
+                        TextFile.read(in), common.unit(), common.catalogue().drills(), Progress.NONE)
+                .entrySet()) {
+            build = Intake.of(each.getValue())
+                    .asFace(build, each.getKey().isBlank() ? stem : each.getKey(), unit, choices);
         }
         return build;
     }
 
     private int drawing() {
-        Bringing brought = Bringing.read(in, Bringing.Format.of(from), common.unit(), common.catalogue().drills(), Progress.NONE);
+        Bringing brought = Bringing.read(
+                in, Bringing.Format.of(from), common.unit(), common.catalogue().drills(), Progress.NONE);
         if (brought.unit().isEmpty() && common.unitGiven().isEmpty()) {
             throw Common.wrong(in + " does not say its unit: add --unit mm or --unit in");
         }
         String stem = in.getFileName().toString().replaceFirst("\\.[^.]*$", "");
         String name = face != null ? face.strip() : stem;
-        Intake.Choices choices = new Intake.Choices(common.lengths().parsePositive(thickness, "--thickness"), Callout.parse(fastener).fastener(),
-                Material.parse(material), common.catalogue());
+        Intake.Choices choices = new Intake.Choices(
+                common.lengths().parsePositive(thickness, "--thickness"),
+                Callout.parse(fastener).fastener(),
+                Material.parse(material),
+                common.catalogue());
         Unit unit = brought.unit().or(common::unitGiven).orElse(Unit.INCH);
-        Build empty = new Build(stem.isBlank() ? "Build" : stem, "", common.catalogue().rules(), 1, List.of(), List.of(), Map.of());
-        Build build = from.equals("csv") && face == null ? table(empty, name, unit, choices) : brought.intake().asFace(empty, name, unit, choices);
-        BuildFile.create(out, new Document(build, new Logbook(List.of(), List.of()), List.of())).close();
-        ObjectNode node = Common.object().put("out", out.toString()).put("face", name).put("sheets", brought.intake().sheets().size())
+        Build empty = new Build(
+                stem.isBlank() ? "Build" : stem, "", common.catalogue().rules(), 1, List.of(), List.of(), Map.of());
+        Build build = from.equals("csv") && face == null
+                ? table(empty, name, unit, choices)
+                : brought.intake().asFace(empty, name, unit, choices);
+        BuildFile.create(out, new Document(build, new Logbook(List.of(), List.of()), List.of()))
+                .close();
+        ObjectNode node = Common.object()
+                .put("out", out.toString())
+                .put("face", name)
+                .put("sheets", brought.intake().sheets().size())
                 .put("holes", brought.intake().count());
         brought.intake().left().forEach(node.putArray("left_out")::add);
         List<String> lines = new ArrayList<>(brought.intake().sentences());

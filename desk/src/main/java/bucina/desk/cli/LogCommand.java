@@ -10,7 +10,10 @@ import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 
 /** {@code log FILE}: the entries. */
-@Command(name = "log", mixinStandardHelpOptions = true, description = "The log entries of a build, or with add one more.",
+@Command(
+        name = "log",
+        mixinStandardHelpOptions = true,
+        description = "The log entries of a build, or with add one more.",
         subcommands = LogAddCommand.class)
 final class LogCommand extends OnBuild implements Callable<Integer> {
 
@@ -46,14 +49,21 @@ final class LogCommand extends OnBuild implements Callable<Integer> {
 
     private static void both(ObjectNode node, String field) {
         if (node.hasNonNull(field)) {
-            node.set(field, Common.length(bucina.core.measure.Length.of(node.get(field).decimalValue(), bucina.core.measure.Unit.MM)));
+            node.set(
+                    field,
+                    Common.length(bucina.core.measure.Length.of(
+                            node.get(field).decimalValue(), bucina.core.measure.Unit.MM)));
         }
     }
 
     private static String line(LogEntry entry, boolean inForce) {
-        String what = entry.work().map(w -> "%s %-6s %3d x %-18s %-10s %3d min".formatted(w.done(), w.groupCode(), w.count(), w.designation(), w.who(),
-                w.minutes())).orElse("withdraws");
-        String corrects = entry.corrects().map(c -> "  corrects " + c + ": " + entry.reason()).orElse("");
+        String what = entry.work()
+                .map(w -> "%s %-6s %3d x %-18s %-10s %3d min"
+                        .formatted(w.done(), w.groupCode(), w.count(), w.designation(), w.who(), w.minutes()))
+                .orElse("withdraws");
+        String corrects = entry.corrects()
+                .map(c -> "  corrects " + c + ": " + entry.reason())
+                .orElse("");
         return "%4d %s%s%s".formatted(entry.id(), what, corrects, inForce ? "" : "  (corrected later)");
     }
 }

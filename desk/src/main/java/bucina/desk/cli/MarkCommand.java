@@ -19,64 +19,110 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
 /** {@code mark FILE --face NAME --row R --holes 1-40 --operation deburred}: progress, hole by hole. */
-@Command(name = "mark", mixinStandardHelpOptions = true, description = "Marks an operation as done on holes of a face, or takes it back.")
+@Command(
+        name = "mark",
+        mixinStandardHelpOptions = true,
+        description = "Marks an operation as done on holes of a face, or takes it back.")
 final class MarkCommand extends OnBuild implements Callable<Integer> {
 
     @Option(names = "--face", required = true, description = "Name of the face: \"Upper skin\"")
     private String face;
+
     @Option(names = "--row", description = "The row; left out: every hole of the face.")
     private String row;
+
     @Option(names = "--holes", description = "Labels in the row: 1-40 or 1,3,7-9. Left out: all.")
     private String holes;
+
     @Option(names = "--layer", description = "One layer; left out: every layer that takes the operation.")
     private String layer;
-    @Option(names = "--operation", required = true,
-            description = "pilot, clecoed, match-drilled, final-size, deburred, dimpled, countersunk, cleared or primed")
+
+    @Option(
+            names = "--operation",
+            required = true,
+            description =
+                    "pilot, clecoed, match-drilled, final-size, deburred, dimpled, countersunk, cleared or primed")
     private String operation;
+
     @Option(names = "--side", defaultValue = "both", description = "For deburred: near, far or both.")
     private String side;
+
     @Option(names = "--undo", description = "Take it back.")
     private boolean undo;
-    @Option(names = "--note", defaultValue = "", description = "Why, where a hole that must wait is marked all the same.")
+
+    @Option(
+            names = "--note",
+            defaultValue = "",
+            description = "Why, where a hole that must wait is marked all the same.")
     private String note;
 
     @Override
     public Integer call() {
-        Operation of = Arrays.stream(Operation.values()).filter(o -> o.code().equals(operation)).findFirst().orElseThrow(() -> Common.wrong("--operation \""
-                + operation + "\" is not known: write one of " + Arrays.stream(Operation.values()).map(Operation::code).collect(Collectors.joining(", "))));
-        Mark.Side from = Arrays.stream(Mark.Side.values()).filter(s -> s.name().equalsIgnoreCase(side)).findFirst()
+        Operation of = Arrays.stream(Operation.values())
+                .filter(o -> o.code().equals(operation))
+                .findFirst()
+                .orElseThrow(() -> Common.wrong("--operation \"" + operation + "\" is not known: write one of "
+                        + Arrays.stream(Operation.values()).map(Operation::code).collect(Collectors.joining(", "))));
+        Mark.Side from = Arrays.stream(Mark.Side.values())
+                .filter(s -> s.name().equalsIgnoreCase(side))
+                .findFirst()
                 .orElseThrow(() -> Common.wrong("--side \"" + side + "\" is not known: write near, far or both"));
         try (BuildFile file = BuildFile.open(file())) {
             Opened opened = derived(file);
-            var ref = opened.build().face(face).orElseThrow(() -> Common.wrong("there is no face \"" + face + "\"; this build has "
-                    + opened.build().faces().stream().map(f -> f.face().name()).collect(Collectors.joining(", "))));
+            var ref = opened.build()
+                    .face(face)
+                    .orElseThrow(() -> Common.wrong("there is no face \"" + face + "\"; this build has "
+                            + opened.build().faces().stream()
+                                    .map(f -> f.face().name())
+                                    .collect(Collectors.joining(", "))));
             FaceReading reading = opened.derivation().face(ref.face().id());
-            Optional<Id.Layer> in = Optional.ofNullable(layer).map(n -> ref.face().layers().stream().filter(l -> l.name().equalsIgnoreCase(n.strip()))
-                    .findFirst()
-                    .orElseThrow(() -> Common.wrong("there is no layer \"" + n + "\" on " + ref.face().name() + "; it has " + ref.face().layers().stream()
-                    .map(l -> l.name()).collect(Collectors.joining(", ")))).id());
+            Optional<Id.Layer> in = Optional.ofNullable(layer)
+                    .map(n -> ref.face().layers().stream()
+                            .filter(l -> l.name().equalsIgnoreCase(n.strip()))
+                            .findFirst()
+                            .orElseThrow(() -> Common.wrong("there is no layer \"" + n + "\" on "
+                                    + ref.face().name() + "; it has "
+                                    + ref.face().layers().stream()
+                                            .map(l -> l.name())
+                                            .collect(Collectors.joining(", "))))
+                            .id());
             Task task = new Task(of, from, in);
             List<HoleReading> picked = picked(reading);
             Holds holds = new Holds(opened.build());
-            List<String> guarded = undo ? List.of() : picked.stream().filter(r -> !task.done(opened.log(), r)).flatMap(r -> task.guard(holds, r, common()
-                    .unit())
-                    .stream()).toList();
+            List<String> guarded = undo
+                    ? List.of()
+                    : picked.stream()
+                            .filter(r -> !task.done(opened.log(), r))
+                            .flatMap(r -> task.guard(holds, r, common().unit()).stream())
+                            .toList();
             if (!guarded.isEmpty() && note.isBlank()) {
-                common().answer(Common.object().put("marked", 0).set("guarded", texts(guarded)), List.of("Nothing is marked. " + guarded.getFirst()
-                        + (guarded.size() > 1 ? ", and " + (guarded.size() - 1) + " more" : "") + ". Mark the others, or say why with --note."));
+                common().answer(
+                                Common.object().put("marked", 0).set("guarded", texts(guarded)),
+                                List.of("Nothing is marked. " + guarded.getFirst()
+                                        + (guarded.size() > 1 ? ", and " + (guarded.size() - 1) + " more" : "")
+                                        + ". Mark the others, or say why with --note."));
                 return Cli.FINDINGS;
             }
-            List<Mark> marks = task.marks(opened.log(), picked, !undo, common().top().clock().instant(), guarded.isEmpty() ? "" : note.strip());
+            List<Mark> marks = task.marks(
+                    opened.log(),
+                    picked,
+                    !undo,
+                    common().top().clock().instant(),
+                    guarded.isEmpty() ? "" : note.strip());
             file.mark(marks);
             long changed = marks.stream().map(Mark::hole).distinct().count();
             var log = opened.log().plus(marks);
-            List<String> skipped = task.skipped(log, reading).stream().map(HoleReading::label).toList();
+            List<String> skipped =
+                    task.skipped(log, reading).stream().map(HoleReading::label).toList();
             int left = task.left(log, reading).size();
             var node = Common.object().put("marked", changed).put("left", left);
             node.set("skipped", texts(skipped));
             node.set("guarded", texts(guarded));
-            common().answer(node, List.of(changed + " holes " + (undo ? "no longer " : "") + of.code() + ", " + left + " left on " + ref.face().name()
-                    + (skipped.isEmpty() ? "" : "; skipped: " + String.join(", ", skipped)) + "."));
+            common().answer(
+                            node,
+                            List.of(changed + " holes " + (undo ? "no longer " : "") + of.code() + ", " + left
+                                    + " left on " + ref.face().name()
+                                    + (skipped.isEmpty() ? "" : "; skipped: " + String.join(", ", skipped)) + "."));
             return Cli.FINE;
         }
     }
@@ -90,18 +136,24 @@ final class MarkCommand extends OnBuild implements Callable<Integer> {
     private List<HoleReading> picked(FaceReading reading) {
         if (row == null) {
             if (holes != null) {
-                throw Common.wrong("--holes " + holes + " wants its row: labels count within a row, as --row R3 --holes 1-40");
+                throw Common.wrong(
+                        "--holes " + holes + " wants its row: labels count within a row, as --row R3 --holes 1-40");
             }
             return reading.readings();
         }
-        List<HoleReading> all = reading.readings().stream().filter(r -> r.row().name().equalsIgnoreCase(row.strip())).toList();
+        List<HoleReading> all = reading.readings().stream()
+                .filter(r -> r.row().name().equalsIgnoreCase(row.strip()))
+                .toList();
         if (all.isEmpty()) {
-            throw Common.wrong("there is no row \"" + row + "\" on " + reading.face().name());
+            throw Common.wrong(
+                    "there is no row \"" + row + "\" on " + reading.face().name());
         }
         if (holes == null) {
             return all;
         }
-        var named = Entries.named(all.getFirst().row(), holes).stream().map(Work.LoggedHole::id).toList();
+        var named = Entries.named(all.getFirst().row(), holes).stream()
+                .map(Work.LoggedHole::id)
+                .toList();
         return all.stream().filter(r -> named.contains(r.hole().id())).toList();
     }
 }

@@ -14,7 +14,10 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
 /** {@code mirror FILE --assembly A --out FILE2}: a copy of a build with the other hand of an assembly added. */
-@Command(name = "mirror", mixinStandardHelpOptions = true, description = "Adds the other hand of an assembly, in a new build file.")
+@Command(
+        name = "mirror",
+        mixinStandardHelpOptions = true,
+        description = "Adds the other hand of an assembly, in a new build file.")
 final class MirrorCommand extends OnBuild implements Callable<Integer> {
 
     @Option(names = "--assembly", required = true, description = "The assembly that was drawn.")
@@ -30,7 +33,9 @@ final class MirrorCommand extends OnBuild implements Callable<Integer> {
             document = open.document();
         }
         Build build = document.build();
-        Assembly first = build.assemblies().stream().filter(a -> a.name().equalsIgnoreCase(assembly.strip())).findFirst()
+        Assembly first = build.assemblies().stream()
+                .filter(a -> a.name().equalsIgnoreCase(assembly.strip()))
+                .findFirst()
                 .orElseThrow(() -> Common.wrong("there is no assembly \"" + assembly + "\"; this build has "
                         + build.assemblies().stream().map(Assembly::name).collect(Collectors.joining(", "))));
         Build mirrored = Mirror.add(build, first.id());
@@ -38,8 +43,14 @@ final class MirrorCommand extends OnBuild implements Callable<Integer> {
         Logbook log = document.log();
         BuildFile.create(out, new Document(mirrored, log, document.photos())).close();
         int holes = twin.faces().stream().mapToInt(f -> f.count()).sum();
-        common().answer(Common.object().put("out", out.toString()).put("assembly", twin.name()).put("hand", twin.hand().word()).put("fasteners", holes),
-                List.of("Made " + out + " with " + twin.name() + " (" + twin.hand().word() + " hand), " + holes + " fasteners"));
+        common().answer(
+                        Common.object()
+                                .put("out", out.toString())
+                                .put("assembly", twin.name())
+                                .put("hand", twin.hand().word())
+                                .put("fasteners", holes),
+                        List.of("Made " + out + " with " + twin.name() + " ("
+                                + twin.hand().word() + " hand), " + holes + " fasteners"));
         return Cli.FINE;
     }
 }

@@ -26,8 +26,7 @@ abstract class OnBuild {
     }
 
     /** What the file holds and what follows from it. */
-    record Opened(Build build, Logbook log, Derivation derivation) {
-    }
+    record Opened(Build build, Logbook log, Derivation derivation) {}
 
     Opened open() {
         try (BuildFile build = BuildFile.openToRead(file)) {

@@ -15,25 +15,39 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
 /** {@code reach FILE --face NAME [--operation OP]}: which tools get at the holes. */
-@Command(name = "reach", mixinStandardHelpOptions = true, description = "Which tools of the crib get at each hole, and why the others do not.")
+@Command(
+        name = "reach",
+        mixinStandardHelpOptions = true,
+        description = "Which tools of the crib get at each hole, and why the others do not.")
 final class ReachCommand extends OnBuild implements Callable<Integer> {
 
     @Option(names = "--face", required = true, description = "Name of the face: \"Upper skin\"")
     private String face;
+
     @Option(names = "--operation", description = "dimpled, countersunk or set; left out: all that a hole takes.")
     private String operation;
 
     @Override
     public Integer call() {
-        if (operation != null && Arrays.stream(Reach.Work.values()).noneMatch(w -> w.operation().equals(operation))) {
-            throw Common.wrong("--operation \"" + operation + "\" wants no tool at the hole: write dimpled, countersunk or set");
+        if (operation != null
+                && Arrays.stream(Reach.Work.values())
+                        .noneMatch(w -> w.operation().equals(operation))) {
+            throw Common.wrong(
+                    "--operation \"" + operation + "\" wants no tool at the hole: write dimpled, countersunk or set");
         }
         Opened opened = open();
-        var ref = opened.build().face(face).orElseThrow(() -> Common.wrong("there is no face \"" + face + "\"; this build has "
-                + String.join(", ", opened.build().faces().stream().map(f -> f.face().name()).toList())));
+        var ref = opened.build()
+                .face(face)
+                .orElseThrow(() -> Common.wrong("there is no face \"" + face + "\"; this build has "
+                        + String.join(
+                                ", ",
+                                opened.build().faces().stream()
+                                        .map(f -> f.face().name())
+                                        .toList())));
         List<Tool> crib = ToolCrib.of(opened.build(), common().catalogue());
-        List<Reach> reaches = Reach.of(opened.derivation().face(ref.face().id()), opened.build(), crib).stream().filter(r -> operation == null
-                || r.work().operation().equals(operation)).toList();
+        List<Reach> reaches = Reach.of(opened.derivation().face(ref.face().id()), opened.build(), crib).stream()
+                .filter(r -> operation == null || r.work().operation().equals(operation))
+                .toList();
         ObjectNode node = Common.object().put("face", ref.face().name());
         ArrayNode holes = node.putArray("holes");
         reaches.forEach(r -> holes.add(tree(r)));
@@ -44,12 +58,16 @@ final class ReachCommand extends OnBuild implements Callable<Integer> {
     }
 
     private ObjectNode tree(Reach r) {
-        ObjectNode node = Common.object().put("hole", r.hole().label()).put("operation", r.work().operation());
+        ObjectNode node = Common.object()
+                .put("hole", r.hole().label())
+                .put("operation", r.work().operation());
         ArrayNode tools = node.putArray("tools");
         r.tools().forEach(t -> tools.add(t.name()));
         ArrayNode blocked = node.putArray("blocked");
         for (Reach.Blocked b : r.blocked()) {
-            ObjectNode each = blocked.addObject().put("tool", b.tool().name()).put("why", b.why().in(common().unit()));
+            ObjectNode each = blocked.addObject()
+                    .put("tool", b.tool().name())
+                    .put("why", b.why().in(common().unit()));
             each.set("measured", Common.length(b.measured()));
             each.set("required", Common.length(b.required()));
         }
@@ -64,8 +82,12 @@ final class ReachCommand extends OnBuild implements Callable<Integer> {
             lines.add("%4d holes  %s".formatted(list.size(), words));
             boolean some = list.getFirst().blocked().isEmpty();
             if (!some) {
-                lines.add("            " + list.stream().map(r -> r.hole().label()).limit(8).collect(Collectors.joining(", ")) + (list.size() > 8 ? " ..." : "")
-                        + "  " + list.getFirst().blocked().stream().map(b -> b.why().in(common().unit())).collect(Collectors.joining(" ")));
+                lines.add("            "
+                        + list.stream().map(r -> r.hole().label()).limit(8).collect(Collectors.joining(", "))
+                        + (list.size() > 8 ? " ..." : "") + "  "
+                        + list.getFirst().blocked().stream()
+                                .map(b -> b.why().in(common().unit()))
+                                .collect(Collectors.joining(" ")));
             }
         });
         lines.add("Typical tools: measure your own and put them in the crib.");

@@ -17,11 +17,15 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
 /** {@code stack FILE --face NAME --at X,Y}: the sheets at a point. */
-@Command(name = "stack", mixinStandardHelpOptions = true, description = "The sheets that cover a point of a face, near side first, and their grip.")
+@Command(
+        name = "stack",
+        mixinStandardHelpOptions = true,
+        description = "The sheets that cover a point of a face, near side first, and their grip.")
 final class StackCommand extends OnBuild implements Callable<Integer> {
 
     @Option(names = "--face", required = true, description = "Name of the face: \"Upper skin\"")
     private String face;
+
     @Option(names = "--at", required = true, description = "Where: X,Y along the face's axes.")
     private String at;
 
@@ -34,17 +38,28 @@ final class StackCommand extends OnBuild implements Callable<Integer> {
         if (parts.length != 2) {
             throw Common.wrong("--at \"" + at + "\" is not a point: write two lengths with a comma, like 12.5,-.47");
         }
-        Point point = Point.at(common().lengths().parse(parts[0]), common().lengths().parse(parts[1]));
+        Point point =
+                Point.at(common().lengths().parse(parts[0]), common().lengths().parse(parts[1]));
         List<Layer> layers = Derivation.covering(found, point);
         ObjectNode node = Common.object();
         ArrayNode list = node.putArray("layers");
         List<String> lines = new ArrayList<>();
         for (Layer layer : layers) {
-            Part part = build.parts().stream().filter(p -> p.id().equals(layer.part())).findFirst().orElseThrow();
-            ObjectNode each = list.addObject().put("name", layer.name()).put("part", part.name()).put("material", part.material().code());
+            Part part = build.parts().stream()
+                    .filter(p -> p.id().equals(layer.part()))
+                    .findFirst()
+                    .orElseThrow();
+            ObjectNode each = list.addObject()
+                    .put("name", layer.name())
+                    .put("part", part.name())
+                    .put("material", part.material().code());
             each.set("thickness", Common.length(layer.thickness()));
             each.set("edge_distance", Common.length(layer.outline().edgeDistance(point)));
-            lines.add("%-28s %10s  %s".formatted(layer.name(), common().show(layer.thickness()), part.material().code()));
+            lines.add("%-28s %10s  %s"
+                    .formatted(
+                            layer.name(),
+                            common().show(layer.thickness()),
+                            part.material().code()));
         }
         Length grip = layers.stream().map(Layer::thickness).reduce(Length.ZERO, Length::plus);
         node.set("grip", Common.length(grip));
@@ -54,7 +69,9 @@ final class StackCommand extends OnBuild implements Callable<Integer> {
     }
 
     static Face face(Build build, String name) {
-        return build.face(name).orElseThrow(() -> Common.wrong("there is no face \"" + name + "\"; this build has "
-                + build.faces().stream().map(f -> f.face().name()).collect(Collectors.joining(", ")))).face();
+        return build.face(name)
+                .orElseThrow(() -> Common.wrong("there is no face \"" + name + "\"; this build has "
+                        + build.faces().stream().map(f -> f.face().name()).collect(Collectors.joining(", "))))
+                .face();
     }
 }

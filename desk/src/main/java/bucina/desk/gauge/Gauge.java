@@ -9,16 +9,13 @@ public interface Gauge extends AutoCloseable {
     /** What a gauge says. */
     sealed interface Event {
         /** It is there. */
-        record Here(String name) implements Event {
-        }
+        record Here(String name) implements Event {}
 
         /** A line came. */
-        record Sent(GaugeLines.Line line) implements Event {
-        }
+        record Sent(GaugeLines.Line line) implements Event {}
 
         /** It is not there, or no longer; it is looked for until the gauge is closed. */
-        record Gone(String why) implements Event {
-        }
+        record Gone(String why) implements Event {}
     }
 
     /** Begins; events come on any thread, one after the other. Once. */

@@ -18,15 +18,19 @@ import javafx.collections.ObservableList;
 import javafx.scene.control.TextField;
 
 /*
- * Design. Events queue up on the gauge's thread; one errand to the interface thread takes all that came until it runs. However fast a gauge sends, a field is
+ * Design. Events queue up on the gauge's thread; one errand to the interface thread takes all that came until it
+ * runs. However fast a gauge sends, a field is
  * changed once in an errand.
  */
 
-/** Brings readings to the field that had the keyboard last among those that take them. Used from the interface thread. */
+/**
+ * Brings readings to the field that had the keyboard last among those that take them. Used from the interface thread.
+ */
 public final class GaugePost {
 
     /** Under this key a field's properties hold its {@link Receiver}. */
     public static final String RECEIVER = "bucina.gauge";
+
     private static final int LATELY = 10;
 
     /** Something that takes readings. */
@@ -41,8 +45,7 @@ public final class GaugePost {
         void take(List<Length> readings);
     }
 
-    private record Came(Gauge from, Gauge.Event event) {
-    }
+    private record Came(Gauge from, Gauge.Event event) {}
 
     private final Executor ui;
     private final Function<Length, String> show;
@@ -114,8 +117,9 @@ public final class GaugePost {
     /** Where readings go from now on. */
     public void to(Optional<Receiver> next) {
         receiver = next;
-        goesTo.set(next.map(r -> "Readings go to: " + r.title() + ".").orElse("Readings go nowhere yet: put the keyboard into a field that takes them, like"
-                + " those of the countersink coupon."));
+        goesTo.set(next.map(r -> "Readings go to: " + r.title() + ".")
+                .orElse("Readings go nowhere yet: put the keyboard into a field that takes them, like"
+                        + " those of the countersink coupon."));
     }
 
     /** What the gauge does. */
@@ -159,10 +163,15 @@ public final class GaugePost {
 
     private String read(GaugeLines.Line line, List<Length> good) {
         return switch (line) {
-            case GaugeLines.Line.Garbage g -> "\"" + g.text() + "\" is no reading, not used: a line is like +0004.52 mm";
-            case GaugeLines.Line.Reading r when !r.length().positive() -> show.apply(r.length()) + ", not used: it must be over 0. Zero the closed jaws";
-            case GaugeLines.Line.Reading r when receiver.isEmpty() -> show.apply(r.length()) + ", not used: no field takes it";
+            case GaugeLines.Line.Garbage g ->
+                "\"" + g.text() + "\" is no reading, not used: a line is like +0004.52 mm";
             case GaugeLines.Line.Reading r -> {
+                if (!r.length().positive()) {
+                    yield show.apply(r.length()) + ", not used: it must be over 0. Zero the closed jaws";
+                }
+                if (receiver.isEmpty()) {
+                    yield show.apply(r.length()) + ", not used: no field takes it";
+                }
                 good.add(r.length());
                 yield show.apply(r.length()) + " to " + receiver.get().title();
             }

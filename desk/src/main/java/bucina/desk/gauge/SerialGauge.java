@@ -10,7 +10,10 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.function.Consumer;
 
-/** A gauge on a serial port: 9600 baud, 8 data bits, no parity, 1 stop bit. It may be unplugged and plugged in again at any time. */
+/**
+ * A gauge on a serial port: 9600 baud, 8 data bits, no parity, 1 stop bit. It may be unplugged and plugged in again at
+ * any time.
+ */
 public final class SerialGauge implements Gauge {
 
     private static final int BAUD = 9600;
@@ -32,7 +35,10 @@ public final class SerialGauge implements Gauge {
 
     /** The names of the ports there are now. Takes a while. */
     public static List<String> ports() {
-        return Arrays.stream(SerialPort.getCommPorts()).map(SerialPort::getSystemPortPath).sorted().toList();
+        return Arrays.stream(SerialPort.getCommPorts())
+                .map(SerialPort::getSystemPortPath)
+                .sorted()
+                .toList();
     }
 
     @Override
@@ -49,12 +55,14 @@ public final class SerialGauge implements Gauge {
                 read(port, to);
                 port.closePort();
                 if (!closed) {
-                    to.accept(new Event.Gone("\"" + name + "\" is no longer there" + (lines.drop() ? ": a line it had begun is dropped" : "")
+                    to.accept(new Event.Gone("\"" + name + "\" is no longer there"
+                            + (lines.drop() ? ": a line it had begun is dropped" : "")
                             + ". Plug it in again; what was read stays."));
                 }
             } else if (!said) {
-                to.accept(new Event.Gone("\"" + name + "\" is not there, or something else has it: give a port that is, like "
-                        + ports().stream().findFirst().orElse("COM3") + "."));
+                to.accept(new Event.Gone(
+                        "\"" + name + "\" is not there, or something else has it: give a port that is, like "
+                                + ports().stream().findFirst().orElse("COM3") + "."));
             }
             said = true;
             rest();

@@ -4,11 +4,14 @@ import bucina.core.gauge.GaugeLines;
 import bucina.core.measure.Length;
 import java.util.function.Consumer;
 
-/** A caliper that is not there: its jaws are set by hand, and its key sends what they stand at, to a hundredth of a millimetre, in the same lines. */
+/**
+ * A caliper that is not there: its jaws are set by hand, and its key sends what they stand at, to a hundredth of a
+ * millimetre, in the same lines.
+ */
 public final class SimulatedGauge implements Gauge {
 
     private final GaugeLines lines = new GaugeLines();
-    private Consumer<Event> to = e -> { };
+    private Consumer<Event> to = e -> {};
 
     @Override
     public synchronized void open(Consumer<Event> listener) {
@@ -24,6 +27,6 @@ public final class SimulatedGauge implements Gauge {
 
     @Override
     public synchronized void close() {
-        to = e -> { };
+        to = e -> {};
     }
 }

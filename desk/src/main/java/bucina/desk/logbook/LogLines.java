@@ -14,8 +14,7 @@ import java.util.Optional;
 final class LogLines {
 
     /** One line of the list. */
-    sealed interface Line {
-    }
+    sealed interface Line {}
 
     /**
      * A day.
@@ -24,8 +23,7 @@ final class LogLines {
      * @param count   fasteners set that day, by entries in force
      * @param minutes time that day, by entries in force
      */
-    record Day(LocalDate date, int count, int minutes) implements Line {
-    }
+    record Day(LocalDate date, int count, int minutes) implements Line {}
 
     /**
      * An entry.
@@ -33,13 +31,13 @@ final class LogLines {
      * @param entry   the entry
      * @param inForce false if another corrects it
      */
-    record Item(LogEntry entry, boolean inForce) implements Line {
-    }
+    record Item(LogEntry entry, boolean inForce) implements Line {}
 
-    private LogLines() {
-    }
+    private LogLines() {}
 
-    /** Lines for the entries that hold {@code filter} in group, designation, name, note or number; all for a blank one. */
+    /**
+     * Lines for the entries that hold {@code filter} in group, designation, name, note or number; all for a blank one.
+     */
     static List<Line> of(Logbook log, String filter) {
         String wanted = filter.strip().toLowerCase(Locale.ROOT);
         List<Item> items = new ArrayList<>();
@@ -48,14 +46,21 @@ final class LogLines {
                 items.add(new Item(entry, log.inForce(entry)));
             }
         }
-        items.sort(Comparator.comparing((Item i) -> day(log, i.entry)).reversed().thenComparing(i -> i.entry.id()));
+        items.sort(
+                Comparator.comparing((Item i) -> day(log, i.entry)).reversed().thenComparing(i -> i.entry.id()));
         List<Line> lines = new ArrayList<>();
         LocalDate last = null;
         for (Item item : items) {
             LocalDate day = day(log, item.entry);
             if (!day.equals(last)) {
-                List<Work> works = items.stream().filter(i -> i.inForce && day(log, i.entry).equals(day)).flatMap(i -> i.entry.work().stream()).toList();
-                lines.add(new Day(day, works.stream().mapToInt(Work::count).sum(), works.stream().mapToInt(Work::minutes).sum()));
+                List<Work> works = items.stream()
+                        .filter(i -> i.inForce && day(log, i.entry).equals(day))
+                        .flatMap(i -> i.entry.work().stream())
+                        .toList();
+                lines.add(new Day(
+                        day,
+                        works.stream().mapToInt(Work::count).sum(),
+                        works.stream().mapToInt(Work::minutes).sum()));
                 last = day;
             }
             lines.add(item);
@@ -73,8 +78,14 @@ final class LogLines {
     }
 
     private static String text(Logbook log, LogEntry entry) {
-        return ("#" + entry.id() + " " + day(log, entry) + " " + entry.reason() + entry.work().map(w -> " " + w.groupCode() + " " + w.designation() + " "
-                + w.who() + " " + w.note() + " " + w.setup().tool() + " " + (w.holes().isEmpty() ? "" : w.holes().getFirst().label())).orElse(" withdrawn"))
+        return ("#" + entry.id() + " " + day(log, entry) + " " + entry.reason()
+                        + entry.work()
+                                .map(w -> " " + w.groupCode() + " " + w.designation() + " " + w.who() + " " + w.note()
+                                        + " " + w.setup().tool() + " "
+                                        + (w.holes().isEmpty()
+                                                ? ""
+                                                : w.holes().getFirst().label()))
+                                .orElse(" withdrawn"))
                 .toLowerCase(Locale.ROOT);
     }
 

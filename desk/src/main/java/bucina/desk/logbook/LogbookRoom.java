@@ -53,8 +53,11 @@ public final class LogbookRoom extends BorderPane {
         list.setId("log-list");
         list.setAccessibleText("Entries, newest first");
         list.setCellFactory(v -> new Cell());
-        list.setPlaceholder(Ui.wrapped("Nothing logged yet. Pick holes on the sheet, press 6 for Set and write down what went in; or on the command line: "
-                + "bucina log FILE add ...", "soft"));
+        list.setPlaceholder(Ui.wrapped(
+                "Nothing logged yet. Pick holes on the sheet, press 6 for Set and write down what went in; or on "
+                        + "the command line: "
+                        + "bucina log FILE add ...",
+                "soft"));
         list.getSelectionModel().selectedItemProperty().addListener((o, was, now) -> open(now));
         setCenter(list);
         BorderPane.setMargin(list, new Insets(0, 0, 12, 16));
@@ -64,20 +67,33 @@ public final class LogbookRoom extends BorderPane {
         detail.setPadding(new Insets(4, 18, 14, 18));
         setRight(scroll);
         desk.session().snapshotProperty().addListener((o, was, now) -> fill());
-        desk.unitProperty().addListener((o, was, now) -> open(list.getSelectionModel().getSelectedItem()));
+        desk.unitProperty()
+                .addListener((o, was, now) -> open(list.getSelectionModel().getSelectedItem()));
         fill();
     }
 
     private void fill() {
         Logbook log = desk.snapshot().log();
-        Optional<Integer> chosen = list.getSelectionModel().getSelectedItem() instanceof LogLines.Item i ? Optional.of(i.entry().id()) : Optional.empty();
+        Optional<Integer> chosen = list.getSelectionModel().getSelectedItem() instanceof LogLines.Item i
+                ? Optional.of(i.entry().id())
+                : Optional.empty();
         List<LogLines.Line> lines = LogLines.of(log, filter.getText());
         list.getItems().setAll(lines);
-        List<Work> inForce = log.entries().stream().filter(log::inForce).flatMap(e -> e.work().stream()).toList();
-        totals.setText(inForce.stream().mapToInt(Work::count).sum() + " fasteners in " + LogLines.time(inForce.stream().mapToInt(Work::minutes).sum())
-                + ", " + log.entries().size() + " entries");
-        LogLines.Line again = lines.stream().filter(l -> l instanceof LogLines.Item i && chosen.filter(c -> c == i.entry().id()).isPresent()).findFirst()
-                .orElseGet(() -> lines.stream().filter(l -> l instanceof LogLines.Item).findFirst().orElse(null));
+        List<Work> inForce = log.entries().stream()
+                .filter(log::inForce)
+                .flatMap(e -> e.work().stream())
+                .toList();
+        totals.setText(inForce.stream().mapToInt(Work::count).sum() + " fasteners in "
+                + LogLines.time(inForce.stream().mapToInt(Work::minutes).sum()) + ", "
+                + log.entries().size() + " entries");
+        LogLines.Line again = lines.stream()
+                .filter(l -> l instanceof LogLines.Item i
+                        && chosen.filter(c -> c == i.entry().id()).isPresent())
+                .findFirst()
+                .orElseGet(() -> lines.stream()
+                        .filter(l -> l instanceof LogLines.Item)
+                        .findFirst()
+                        .orElse(null));
         list.getSelectionModel().select(again);
         open(again);
     }
@@ -94,10 +110,13 @@ public final class LogbookRoom extends BorderPane {
             super.updateItem(line, isEmpty);
             setText(null);
             getStyleClass().removeAll("log-day", "log-entry");
-            setGraphic(isEmpty || line == null ? null : switch (line) {
-                case LogLines.Day day -> day(day);
-                case LogLines.Item item -> item(item);
-            });
+            setGraphic(
+                    isEmpty || line == null
+                            ? null
+                            : switch (line) {
+                                case LogLines.Day day -> day(day);
+                                case LogLines.Item item -> item(item);
+                            });
             if (line instanceof LogLines.Day) {
                 getStyleClass().add("log-day");
             } else if (line != null) {
@@ -106,7 +125,10 @@ public final class LogbookRoom extends BorderPane {
         }
 
         private static HBox day(LogLines.Day day) {
-            return new HBox(10, Ui.label(DAY.format(day.date()), "log-day-name"), Ui.spring(),
+            return new HBox(
+                    10,
+                    Ui.label(DAY.format(day.date()), "log-day-name"),
+                    Ui.spring(),
                     Ui.label(day.count() + " set, " + LogLines.time(day.minutes()), "soft"));
         }
 
@@ -114,12 +136,27 @@ public final class LogbookRoom extends BorderPane {
             LogEntry entry = item.entry();
             String struck = item.inForce() ? "plain" : "struck";
             HBox row = new HBox(10, column("#" + entry.id(), 44, "soft"));
-            entry.work().ifPresentOrElse(w -> row.getChildren().addAll(
-                    column(w.done().toLocalTime().toString(), 46, struck), column(w.groupCode(), 50, "log-code"), column(LogLines.where(w), 120, struck),
-                    column(w.count() + " × " + w.designation(), 178, struck), column(w.who(), 70, struck), column(LogLines.time(w.minutes()), 78, struck)),
-                    () -> row.getChildren().add(column("withdraws #" + entry.corrects().orElse(0), 300, "attention-text")));
-            String mark = !item.inForce() ? "corrected" : entry.work().isPresent() && entry.corrects().isPresent() ? "instead of #" + entry.corrects().get()
-                    : entry.work().map(w -> w.rejects().isEmpty() ? "" : w.rejects().size() + " rejected").orElse("");
+            entry.work()
+                    .ifPresentOrElse(
+                            w -> row.getChildren()
+                                    .addAll(
+                                            column(w.done().toLocalTime().toString(), 46, struck),
+                                            column(w.groupCode(), 50, "log-code"),
+                                            column(LogLines.where(w), 120, struck),
+                                            column(w.count() + " × " + w.designation(), 178, struck),
+                                            column(w.who(), 70, struck),
+                                            column(LogLines.time(w.minutes()), 78, struck)),
+                            () -> row.getChildren()
+                                    .add(column("withdraws #" + entry.corrects().orElse(0), 300, "attention-text")));
+            String mark = !item.inForce()
+                    ? "corrected"
+                    : entry.work().isPresent() && entry.corrects().isPresent()
+                            ? "instead of #" + entry.corrects().get()
+                            : entry.work()
+                                    .map(w -> w.rejects().isEmpty()
+                                            ? ""
+                                            : w.rejects().size() + " rejected")
+                                    .orElse("");
             row.getChildren().add(Ui.label(mark, item.inForce() ? "attention-text" : "soft"));
             return row;
         }
@@ -135,7 +172,8 @@ public final class LogbookRoom extends BorderPane {
         }
     }
 
-    // ---- one entry ------------------------------------------------------------------------------------------------------------------
+    // ---- one entry
+    // ----------------------------------------------------------------------
 
     private void open(LogLines.Line line) {
         detail.getChildren().clear();
@@ -144,14 +182,29 @@ public final class LogbookRoom extends BorderPane {
         }
         LogEntry entry = item.entry();
         detail.getChildren().add(Ui.label("Entry " + entry.id(), "bench-title"));
-        entry.corrects().ifPresent(c -> detail.getChildren().add(Ui.wrapped((entry.work().isPresent() ? "Stands in place of entry " : "Withdraws entry ") + c
-                + ": " + entry.reason(), "attention-text")));
+        entry.corrects()
+                .ifPresent(c -> detail.getChildren()
+                        .add(Ui.wrapped(
+                                (entry.work().isPresent() ? "Stands in place of entry " : "Withdraws entry ") + c + ": "
+                                        + entry.reason(),
+                                "attention-text")));
         if (!item.inForce()) {
-            int by = desk.snapshot().log().entries().stream().filter(e -> e.corrects().filter(c -> c == entry.id()).isPresent()).findFirst().orElseThrow().id();
+            int by = desk.snapshot().log().entries().stream()
+                    .filter(e -> e.corrects().filter(c -> c == entry.id()).isPresent())
+                    .findFirst()
+                    .orElseThrow()
+                    .id();
             detail.getChildren().add(Ui.wrapped("No longer in force: entry " + by + " corrects it.", "attention-text"));
         }
         entry.work().ifPresent(this::work);
-        detail.getChildren().add(Ui.wrapped("Entered " + entry.entered().toString().replace('T', ' ').replaceFirst("(:\\d\\d)(\\.\\d+)?Z$", "$1 UTC"), "tiny"));
+        detail.getChildren()
+                .add(Ui.wrapped(
+                        "Entered "
+                                + entry.entered()
+                                        .toString()
+                                        .replace('T', ' ')
+                                        .replaceFirst("(:\\d\\d)(\\.\\d+)?Z$", "$1 UTC"),
+                        "tiny"));
         if (item.inForce() && entry.work().isPresent()) {
             Button correct = Ui.button("Correct", "C", () -> correct(entry), "primary");
             correct.setId("log-correct");
@@ -159,8 +212,13 @@ public final class LogbookRoom extends BorderPane {
             withdraw.setId("log-withdraw");
             correct.setDisable(desk.session().readOnly());
             withdraw.setDisable(desk.session().readOnly());
-            detail.getChildren().addAll(new HBox(8, correct, withdraw),
-                    Ui.wrapped("Entries are never changed. Either button adds an entry that points at this one; Ctrl+Z takes that back.", "soft"));
+            detail.getChildren()
+                    .addAll(
+                            new HBox(8, correct, withdraw),
+                            Ui.wrapped(
+                                    "Entries are never changed. Either button adds an entry that points at this "
+                                            + "one; Ctrl+Z takes that back.",
+                                    "soft"));
         }
     }
 
@@ -170,25 +228,54 @@ public final class LogbookRoom extends BorderPane {
         grid.setVgap(4);
         row(grid, "Group", w.groupCode());
         row(grid, "Holes", LogLines.where(w) + " (" + w.count() + ")");
-        row(grid, "Used", w.designation() + w.length().map(l -> ", " + show(l) + " long").orElse(""));
+        row(
+                grid,
+                "Used",
+                w.designation() + w.length().map(l -> ", " + show(l) + " long").orElse(""));
         row(grid, "Done", w.done().toString().replace('T', ' ') + ", " + LogLines.time(w.minutes()));
         row(grid, "Who", w.who());
         row(grid, "Tool", w.setup().tool());
         w.setup().setting().ifPresent(s -> row(grid, "Gap", show(s)));
         w.setup().hole().ifPresent(h -> row(grid, "Hole", show(h)));
-        row(grid, "Heads", w.readings().stream().map(r -> show(r.diameter()) + " × " + show(r.height())).collect(Collectors.joining("\n")));
-        row(grid, "Rejects", w.rejects().stream().map(r -> (r.hole().isEmpty() ? r.count() + " " : r.hole() + ": ") + r.what().words()
-                + (r.note().isEmpty() ? "" : ". " + r.note())).collect(Collectors.joining("\n")));
+        row(
+                grid,
+                "Heads",
+                w.readings().stream()
+                        .map(r -> show(r.diameter()) + " × " + show(r.height()))
+                        .collect(Collectors.joining("\n")));
+        row(
+                grid,
+                "Rejects",
+                w.rejects().stream()
+                        .map(r -> (r.hole().isEmpty() ? r.count() + " " : r.hole() + ": ")
+                                + r.what().words()
+                                + (r.note().isEmpty() ? "" : ". " + r.note()))
+                        .collect(Collectors.joining("\n")));
         row(grid, "Reason", w.explanation());
         row(grid, "Note", w.note());
         detail.getChildren().add(grid);
-        desk.snapshot().group(w.group()).filter(ref -> !w.holes().isEmpty()).ifPresent(ref -> detail.getChildren().addAll(
-                Ui.label(ref.face().name() + ", " + ref.assembly().hand().word() + " hand, " + ref.face().viewed(), "soft"),
-                new FaceMap(desk, ref.face().id(), w.holes().stream().map(h -> h.id()).collect(Collectors.toSet()), 392, 230)));
+        desk.snapshot()
+                .group(w.group())
+                .filter(ref -> !w.holes().isEmpty())
+                .ifPresent(ref -> detail.getChildren()
+                        .addAll(
+                                Ui.label(
+                                        ref.face().name() + ", "
+                                                + ref.assembly().hand().word() + " hand, "
+                                                + ref.face().viewed(),
+                                        "soft"),
+                                new FaceMap(
+                                        desk,
+                                        ref.face().id(),
+                                        w.holes().stream().map(h -> h.id()).collect(Collectors.toSet()),
+                                        392,
+                                        230)));
         if (!w.photos().isEmpty()) {
             FlowPane pictures = new FlowPane(8, 8);
             detail.getChildren().add(pictures);
-            w.photos().forEach(p -> desk.session().photo(p, photo -> pictures.getChildren().add(Thumbnails.of(photo, 130))));
+            w.photos()
+                    .forEach(p -> desk.session()
+                            .photo(p, photo -> pictures.getChildren().add(Thumbnails.of(photo, 130))));
         }
     }
 
@@ -216,7 +303,7 @@ public final class LogbookRoom extends BorderPane {
     }
 
     private void withdraw(LogEntry entry) {
-        desk.session().log(LogEntry.Draft.withdraw(entry.id(), "withdrawn"), List.of(), e -> { }, sentence -> { });
+        desk.session().log(LogEntry.Draft.withdraw(entry.id(), "withdrawn"), List.of(), e -> {}, sentence -> {});
     }
 
     /** Corrects the entry chosen, as the key does. */
@@ -230,7 +317,11 @@ public final class LogbookRoom extends BorderPane {
     }
 
     private Optional<LogEntry> chosen() {
-        return list.getSelectionModel().getSelectedItem() instanceof LogLines.Item i && i.inForce() && i.entry().work().isPresent()
-                && !desk.session().readOnly() ? Optional.of(i.entry()) : Optional.empty();
+        return list.getSelectionModel().getSelectedItem() instanceof LogLines.Item i
+                        && i.inForce()
+                        && i.entry().work().isPresent()
+                        && !desk.session().readOnly()
+                ? Optional.of(i.entry())
+                : Optional.empty();
     }
 }

@@ -9,8 +9,7 @@ import javafx.scene.image.ImageView;
 /** Small pictures of photographs; decoded to the size shown. */
 public final class Thumbnails {
 
-    private Thumbnails() {
-    }
+    private Thumbnails() {}
 
     /** A photograph {@code size} px high; a plate with its hash where the bytes are no picture. */
     public static Node of(Photo photo, double size) {

@@ -63,7 +63,8 @@ public final class Fields extends GridPane {
     }
 
     /** A choice. */
-    public <T> ComboBox<T> choice(String title, List<T> values, T value, Function<T, String> word, String id, Consumer<T> chosen) {
+    public <T> ComboBox<T> choice(
+            String title, List<T> values, T value, Function<T, String> word, String id, Consumer<T> chosen) {
         ComboBox<T> box = add(title, new ComboBox<>(), id);
         box.getItems().setAll(values);
         box.setConverter(new StringConverter<>() {

@@ -7,9 +7,12 @@ import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.shape.StrokeLineJoin;
 
 /*
- * Design. A glyph is one base shape for the state and at most one mark beside it. Shapes differ in outline or in how much is filled, so that
- * they are told apart at 10 px in grey; colour only repeats what the shape says. The order of work reads as a hole that fills up: a bare ring,
- * a ring on a pin, a ring with its centre drilled, a ring cleaned up (double), a funnel, a filled funnel, half filled, full.
+ * Design. A glyph is one base shape for the state and at most one mark beside it. Shapes differ in outline or in how
+ * much is filled, so that
+ * they are told apart at 10 px in grey; colour only repeats what the shape says. The order of work reads as a hole
+ * that fills up: a bare ring,
+ * a ring on a pin, a ring with its centre drilled, a ring cleaned up (double), a funnel, a filled funnel, half
+ * filled, full.
  */
 
 /** Paints hole states and the marks that go over them. */
@@ -43,8 +46,7 @@ public final class Glyph {
         }
     }
 
-    private Glyph() {
-    }
+    private Glyph() {}
 
     /**
      * Paints a state.
@@ -85,7 +87,10 @@ public final class Glyph {
                 dot(g, x, y, r, p.done());
                 g.setStroke(p.film());
                 g.setLineWidth(Math.max(1.4, r * 0.3));
-                g.strokePolyline(new double[] {x - r * 0.5, x - r * 0.1, x + r * 0.55}, new double[] {y, y + r * 0.4, y - r * 0.4}, 3);
+                g.strokePolyline(
+                        new double[] {x - r * 0.5, x - r * 0.1, x + r * 0.55},
+                        new double[] {y, y + r * 0.4, y - r * 0.4},
+                        3);
             }
             case REJECTED -> {
                 g.setFill(p.film());
@@ -100,7 +105,8 @@ public final class Glyph {
     }
 
     /**
-     * Paints a length as how full the hole is: the shortest of a face is a bare ring, the longest a full disc. Hardware is a square, a hole that
+     * Paints a length as how full the hole is: the shortest of a face is a bare ring, the longest a full disc.
+     * Hardware is a square, a hole that
      * nothing fits a struck ring.
      *
      * @param place from 0 for the shortest; -1 for hardware, -2 for nothing
@@ -135,8 +141,10 @@ public final class Glyph {
             }
             case ERROR -> {
                 g.setFill(p.stop());
-                g.fillPolygon(new double[] {x + r * 0.35, x + r * 0.35 + a * 1.5, x + r * 0.35 + a * 1.5},
-                        new double[] {y - r * 0.5, y - r * 0.5 - a * 1.3, y - r * 0.5 + a * 0.15}, 3);
+                g.fillPolygon(
+                        new double[] {x + r * 0.35, x + r * 0.35 + a * 1.5, x + r * 0.35 + a * 1.5},
+                        new double[] {y - r * 0.5, y - r * 0.5 - a * 1.3, y - r * 0.5 + a * 0.15},
+                        3);
             }
             case WARNING -> {
                 g.setFill(p.attention());
@@ -164,7 +172,10 @@ public final class Glyph {
             case DEVIATION -> {
                 g.setStroke(p.attention());
                 g.setLineWidth(Math.max(1.2, r * 0.22));
-                g.strokePolyline(new double[] {x - r * 1.35, x, x + r * 1.35}, new double[] {y + r * 1.1, y + r * 1.6, y + r * 1.1}, 3);
+                g.strokePolyline(
+                        new double[] {x - r * 1.35, x, x + r * 1.35},
+                        new double[] {y + r * 1.1, y + r * 1.6, y + r * 1.1},
+                        3);
             }
         }
     }

@@ -5,7 +5,8 @@ import java.util.Locale;
 import javafx.scene.paint.Color;
 
 /**
- * The colours of one variant, from the shop. Text on {@code bench}, {@code panel} and {@code film} in {@code ink}, {@code soft}, {@code layout},
+ * The colours of one variant, from the shop. Text on {@code bench}, {@code panel} and {@code film} in {@code ink},
+ * {@code soft}, {@code layout},
  * {@code done}, {@code attention} and {@code stop} stands at least 4.5 : 1.
  *
  * @param bench     behind everything
@@ -24,23 +25,40 @@ import javafx.scene.paint.Color;
  * @param stop      signal red: wrong
  * @param onFill    text on a filled button
  */
-public record Palette(Color bench, Color panel, Color film, Color metal, Color shade, Color edge, Color line, Color ink, Color soft, Color layout,
-                      Color wash, Color done, Color attention, Color stop, Color onFill) {
+public record Palette(
+        Color bench,
+        Color panel,
+        Color film,
+        Color metal,
+        Color shade,
+        Color edge,
+        Color line,
+        Color ink,
+        Color soft,
+        Color layout,
+        Color wash,
+        Color done,
+        Color attention,
+        Color stop,
+        Color onFill) {
 
     /** For bright garages. */
-    public static final Palette LIGHT = of("#dfe4e3", "#eef1f0", "#ffffff", "#e3e8ea", "#c9d1d4", "#66747a", "#b4bfc1", "#172124", "#4a5558", "#17509b",
-            "#d6e4f5", "#3d6b1d", "#964a10", "#b01c1c", "#ffffff");
+    public static final Palette LIGHT = of(
+            "#dfe4e3", "#eef1f0", "#ffffff", "#e3e8ea", "#c9d1d4", "#66747a", "#b4bfc1", "#172124", "#4a5558",
+            "#17509b", "#d6e4f5", "#3d6b1d", "#964a10", "#b01c1c", "#ffffff");
 
     /** For night work. */
-    public static final Palette DARK = of("#101517", "#182023", "#222c30", "#333f45", "#414f56", "#93a5ad", "#3b484e", "#edf1f2", "#b3bfc3", "#86b6ff",
-            "#27405f", "#a2d06f", "#efac72", "#ff948b", "#101517");
+    public static final Palette DARK = of(
+            "#101517", "#182023", "#222c30", "#333f45", "#414f56", "#93a5ad", "#3b484e", "#edf1f2", "#b3bfc3",
+            "#86b6ff", "#27405f", "#a2d06f", "#efac72", "#ff948b", "#101517");
 
     private static Palette of(String... c) {
         Color[] k = new Color[c.length];
         for (int i = 0; i < c.length; i++) {
             k[i] = Color.web(c[i]);
         }
-        return new Palette(k[0], k[1], k[2], k[3], k[4], k[5], k[6], k[7], k[8], k[9], k[10], k[11], k[12], k[13], k[14]);
+        return new Palette(
+                k[0], k[1], k[2], k[3], k[4], k[5], k[6], k[7], k[8], k[9], k[10], k[11], k[12], k[13], k[14]);
     }
 
     /** The colours as looked-up names of the style sheet: {@code -ink: #172124; ...}. */
@@ -49,7 +67,11 @@ public record Palette(Color bench, Color panel, Color film, Color metal, Color s
         for (RecordComponent component : Palette.class.getRecordComponents()) {
             try {
                 Color c = (Color) component.getAccessor().invoke(this);
-                css.append("-").append(component.getName().toLowerCase(Locale.ROOT)).append(": ").append(web(c)).append("; ");
+                css.append("-")
+                        .append(component.getName().toLowerCase(Locale.ROOT))
+                        .append(": ")
+                        .append(web(c))
+                        .append("; ");
             } catch (ReflectiveOperationException e) {
                 throw new IllegalStateException("palette component " + component.getName() + " cannot be read", e);
             }
@@ -58,7 +80,12 @@ public record Palette(Color bench, Color panel, Color film, Color metal, Color s
     }
 
     private static String web(Color c) {
-        return String.format(Locale.ROOT, "#%02x%02x%02x", Math.round(c.getRed() * 255), Math.round(c.getGreen() * 255), Math.round(c.getBlue() * 255));
+        return String.format(
+                Locale.ROOT,
+                "#%02x%02x%02x",
+                Math.round(c.getRed() * 255),
+                Math.round(c.getGreen() * 255),
+                Math.round(c.getBlue() * 255));
     }
 
     /** Contrast of two colours after WCAG 2: 1 to 21. */

@@ -6,7 +6,8 @@ import java.io.UncheckedIOException;
 import javafx.scene.text.Font;
 
 /**
- * The typefaces that ship with the program, and the one scale of sizes: {@value #SMALL}, {@value #BODY}, {@value #LARGE}, {@value #TITLE} and
+ * The typefaces that ship with the program, and the one scale of sizes: {@value #SMALL}, {@value #BODY}, {@value
+ * #LARGE}, {@value #TITLE} and
  * {@value #BENCH} at 100 percent.
  */
 public final class Type {
@@ -20,10 +21,10 @@ public final class Type {
     public static final String TEXT = "B612";
     /** Family for formulas: it has the letters and signs of mathematics. */
     public static final String FORMULA = "DejaVu Sans Condensed";
+
     private static final String[] FILES = {"b612-regular", "b612-bold", "b612-mono-regular", "dejavu-sans-condensed"};
 
-    private Type() {
-    }
+    private Type() {}
 
     /** Loads the typefaces; call once before anything is drawn. */
     public static void load() {

@@ -12,8 +12,7 @@ import javafx.scene.layout.VBox;
 /** The few small pieces every view is put together from, with the style classes of the style sheet. */
 public final class Ui {
 
-    private Ui() {
-    }
+    private Ui() {}
 
     /** A label with style classes. */
     public static Label label(String text, String... classes) {
@@ -54,7 +53,8 @@ public final class Ui {
 
     /** A number in a line of its own that opens its reason. */
     public static Button number(String title, String value, Runnable open) {
-        HBox line = new HBox(8, label(title, "number-name"), spring(), kept(value, "number-value"), label("?", "number-why"));
+        HBox line = new HBox(
+                8, label(title, "number-name"), spring(), kept(value, "number-value"), label("?", "number-why"));
         line.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         line.setMouseTransparent(true);
         Button button = new Button();

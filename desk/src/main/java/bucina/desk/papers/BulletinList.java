@@ -18,7 +18,9 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
-/** The maker's changes: old value struck through beside the new, what was in before, and a switch to see the difference. */
+/**
+ * The maker's changes: old value struck through beside the new, what was in before, and a switch to see the difference.
+ */
 final class BulletinList extends VBox {
 
     private final Desk desk;
@@ -40,19 +42,31 @@ final class BulletinList extends VBox {
     private void fill() {
         getChildren().clear();
         Optional<Id.Bulletin> writing = desk.session().recording();
-        getChildren().add(Ui.wrapped("Begin one, then make its changes on the sheet: callouts, parts, rows. They go into it until you say it is complete.",
-                "soft"));
+        getChildren()
+                .add(Ui.wrapped(
+                        "Begin one, then make its changes on the sheet: callouts, parts, rows. They go into it "
+                                + "until you say it is complete.",
+                        "soft"));
         if (writing.isPresent()) {
-            Button done = Ui.button("The bulletin is complete", "", () -> {
-                desk.session().record(Optional.empty());
-                fill();
-            }, "primary");
+            Button done = Ui.button(
+                    "The bulletin is complete",
+                    "",
+                    () -> {
+                        desk.session().record(Optional.empty());
+                        fill();
+                    },
+                    "primary");
             done.setId("bulletin-done");
             getChildren().add(done);
         } else {
             begin();
         }
-        model.snapshot().build().papers().bulletins().reversed().forEach(b -> getChildren().add(bulletin(b, writing)));
+        model.snapshot()
+                .build()
+                .papers()
+                .bulletins()
+                .reversed()
+                .forEach(b -> getChildren().add(bulletin(b, writing)));
     }
 
     private void begin() {
@@ -72,7 +86,8 @@ final class BulletinList extends VBox {
         try {
             date = LocalDate.parse(dated.strip());
         } catch (DateTimeParseException e) {
-            refused.accept("\"" + dated.strip() + "\" is no date: write it like " + desk.session().today());
+            refused.accept("\"" + dated.strip() + "\" is no date: write it like "
+                    + desk.session().today());
             return;
         }
         try {
@@ -81,30 +96,53 @@ final class BulletinList extends VBox {
             refused.accept(e.getMessage());
             return;
         }
-        desk.session().plan("beginning bulletin " + name.strip(), b -> Bulletins.begin(b, name, date), () -> {
-            desk.session().record(Optional.of(desk.snapshot().build().papers().bulletins().getLast().id()));
-            refused.accept("");
-        }, refused);
+        desk.session()
+                .plan(
+                        "beginning bulletin " + name.strip(),
+                        b -> Bulletins.begin(b, name, date),
+                        () -> {
+                            desk.session()
+                                    .record(Optional.of(desk.snapshot()
+                                            .build()
+                                            .papers()
+                                            .bulletins()
+                                            .getLast()
+                                            .id()));
+                            refused.accept("");
+                        },
+                        refused);
     }
 
     private VBox bulletin(Bulletin b, Optional<Id.Bulletin> writing) {
         Review review = model.reviews().get(b.id());
-        VBox box = new VBox(5, Ui.wrapped(b.name() + ", " + b.dated(), "strong"), Ui.wrapped(writing.filter(b.id()::equals).isPresent()
-                ? "Being written: every change of "
-                + "the plan goes into it." : b.inForce() ? "In force." : "Switched off: the plan is as it was before.", "soft"));
+        VBox box = new VBox(
+                5,
+                Ui.wrapped(b.name() + ", " + b.dated(), "strong"),
+                Ui.wrapped(
+                        writing.filter(b.id()::equals).isPresent()
+                                ? "Being written: every change of " + "the plan goes into it."
+                                : b.inForce() ? "In force." : "Switched off: the plan is as it was before.",
+                        "soft"));
         for (Review.Line line : review.lines()) {
-            HBox values = new HBox(6, Ui.label(line.was().isEmpty() ? "(none)" : line.was(), "soft", "struck"), Ui.label(line.is().isEmpty() ? "(dropped)"
-                    : line.is(),
-                    "strong"));
+            HBox values = new HBox(
+                    6,
+                    Ui.label(line.was().isEmpty() ? "(none)" : line.was(), "soft", "struck"),
+                    Ui.label(line.is().isEmpty() ? "(dropped)" : line.is(), "strong"));
             box.getChildren().addAll(Ui.wrapped(line.what(), "plain"), values);
         }
         if (review.lines().isEmpty()) {
             box.getChildren().add(Ui.wrapped("It changes nothing yet.", "soft"));
         }
         installed(review, box);
-        Button turn = Ui.button(b.inForce() ? "Switch it off to see the difference" : "Switch it on", "", () -> desk.session().plan((b.inForce()
-                ? "switching off "
-                : "switching on ") + b.name(), x -> Bulletins.switched(x, b.id()), () -> refused.accept(""), refused));
+        Button turn = Ui.button(
+                b.inForce() ? "Switch it off to see the difference" : "Switch it on",
+                "",
+                () -> desk.session()
+                        .plan(
+                                (b.inForce() ? "switching off " : "switching on ") + b.name(),
+                                x -> Bulletins.switched(x, b.id()),
+                                () -> refused.accept(""),
+                                refused));
         turn.setId("bulletin-switch-" + b.id().n());
         turn.setDisable(writing.isPresent() || desk.session().readOnly());
         box.getChildren().add(turn);
@@ -116,17 +154,25 @@ final class BulletinList extends VBox {
         if (review.installed().isEmpty()) {
             return;
         }
-        box.getChildren().add(Ui.wrapped(review.installed().size() + " installed under the old values, to be looked at:", "attention-text"));
+        box.getChildren()
+                .add(Ui.wrapped(
+                        review.installed().size() + " installed under the old values, to be looked at:",
+                        "attention-text"));
         int lines = 0;
         for (int from = 0; from < review.installed().size() && lines < 12; lines++) {
             Review.Installed first = review.installed().get(from);
             int to = from;
-            while (to + 1 < review.installed().size() && alike(first, review.installed().get(to + 1))) {
+            while (to + 1 < review.installed().size()
+                    && alike(first, review.installed().get(to + 1))) {
                 to++;
             }
-            String holes = first.hole() + (to > from ? " to " + review.installed().get(to).hole() : "");
-            box.getChildren().add(Ui.wrapped(first.group() + " " + holes + ": " + first.used() + " in entry " + first.entry() + ", now " + first.now() + ".",
-                    "soft"));
+            String holes = first.hole()
+                    + (to > from ? " to " + review.installed().get(to).hole() : "");
+            box.getChildren()
+                    .add(Ui.wrapped(
+                            first.group() + " " + holes + ": " + first.used() + " in entry " + first.entry() + ", now "
+                                    + first.now() + ".",
+                            "soft"));
             from = to + 1;
         }
         if (lines == 12) {

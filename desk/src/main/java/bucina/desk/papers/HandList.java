@@ -36,14 +36,30 @@ final class HandList extends VBox {
         for (Assembly a : all) {
             if (a.twin().isPresent()) {
                 twin(a, model.differences().get(a.id()));
-            } else if (a.hand() != Hand.NONE && all.stream().noneMatch(b -> b.twin().filter(t -> t.of().equals(a.id())).isPresent())) {
-                Button make = Ui.button("Make the other hand of " + a.name(), "", () -> desk.session().plan("mirroring " + a.name(), b -> Mirror.add(b, a.id()),
-                        () -> refused.accept(""), refused));
+            } else if (a.hand() != Hand.NONE
+                    && all.stream()
+                            .noneMatch(b ->
+                                    b.twin().filter(t -> t.of().equals(a.id())).isPresent())) {
+                Button make = Ui.button(
+                        "Make the other hand of " + a.name(),
+                        "",
+                        () -> desk.session()
+                                .plan(
+                                        "mirroring " + a.name(),
+                                        b -> Mirror.add(b, a.id()),
+                                        () -> refused.accept(""),
+                                        refused));
                 make.setId("mirror-" + a.id().n());
                 make.setDisable(desk.session().readOnly());
-                getChildren().addAll(Ui.wrapped(a.name() + " is the " + a.hand().word()
-                        + " hand. Its mirror image gets parts and groups of its own; later changes here are "
-                        + "offered to it.", "soft"), make);
+                getChildren()
+                        .addAll(
+                                Ui.wrapped(
+                                        a.name() + " is the " + a.hand().word()
+                                                + " hand. Its mirror image gets parts and groups of its own; later "
+                                                + "changes here are "
+                                                + "offered to it.",
+                                        "soft"),
+                                make);
             }
         }
         if (getChildren().isEmpty()) {
@@ -52,12 +68,26 @@ final class HandList extends VBox {
     }
 
     private void twin(Assembly twin, List<Hands.Difference> differences) {
-        List<Hands.Difference> offered = differences.stream().filter(d -> d.exception().isEmpty()).toList();
-        getChildren().add(Ui.wrapped(twin.name() + ": " + (offered.isEmpty() ? "in line with the other hand." : offered.size() + (offered.size() == 1
-                ? " difference." : " differences.")), "strong"));
+        List<Hands.Difference> offered =
+                differences.stream().filter(d -> d.exception().isEmpty()).toList();
+        getChildren()
+                .add(Ui.wrapped(
+                        twin.name() + ": "
+                                + (offered.isEmpty()
+                                        ? "in line with the other hand."
+                                        : offered.size() + (offered.size() == 1 ? " difference." : " differences.")),
+                        "strong"));
         if (!offered.isEmpty()) {
-            Button take = Ui.button("Bring it in line", "", () -> desk.session().plan("bringing " + twin.name() + " in line", b -> Hands.takeOver(b, twin.id()),
-                    () -> refused.accept(""), refused), "primary");
+            Button take = Ui.button(
+                    "Bring it in line",
+                    "",
+                    () -> desk.session()
+                            .plan(
+                                    "bringing " + twin.name() + " in line",
+                                    b -> Hands.takeOver(b, twin.id()),
+                                    () -> refused.accept(""),
+                                    refused),
+                    "primary");
             take.setId("hands-take");
             getChildren().add(take);
         }
@@ -65,8 +95,10 @@ final class HandList extends VBox {
         if (offered.size() > MOST) {
             getChildren().add(Ui.wrapped("and " + (offered.size() - MOST) + " more.", "soft"));
         }
-        differences.stream().filter(d -> d.exception().isPresent()).forEach(d -> getChildren().add(Ui.wrapped("Exception, " + d.exception().get() + ": "
-                + d.words(), "soft")));
+        differences.stream()
+                .filter(d -> d.exception().isPresent())
+                .forEach(d -> getChildren()
+                        .add(Ui.wrapped("Exception, " + d.exception().get() + ": " + d.words(), "soft")));
     }
 
     private VBox offer(Assembly twin, Hands.Difference d) {
@@ -75,10 +107,15 @@ final class HandList extends VBox {
         name.setAccessibleText("Name of an exception: " + d.words());
         name.setId("except-" + d.subject().n());
         HBox.setHgrow(name, Priority.ALWAYS);
-        Runnable go = () -> desk.session().plan("naming an exception", b -> Hands.except(b, twin.id(), d.subject(), name.getText()),
-                () -> refused.accept(""), refused);
+        Runnable go = () -> desk.session()
+                .plan(
+                        "naming an exception",
+                        b -> Hands.except(b, twin.id(), d.subject(), name.getText()),
+                        () -> refused.accept(""),
+                        refused);
         name.setOnAction(e -> go.run());
-        VBox box = new VBox(4, Ui.wrapped(d.words(), "attention-text"), new HBox(6, name, Ui.button("Keep", "Enter", go)));
+        VBox box =
+                new VBox(4, Ui.wrapped(d.words(), "attention-text"), new HBox(6, name, Ui.button("Keep", "Enter", go)));
         box.getStyleClass().add("finding-warning");
         return box;
     }

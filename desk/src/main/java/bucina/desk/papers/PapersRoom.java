@@ -12,7 +12,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
-/** What was asked, replaced and accepted, and what the other hand differs in: questions at the left, bulletins in the middle, hands and acceptances right. */
+/**
+ * What was asked, replaced and accepted, and what the other hand differs in: questions at the left, bulletins in the
+ * middle, hands and acceptances right.
+ */
 public final class PapersRoom extends BorderPane {
 
     private final Desk desk;
@@ -29,8 +32,11 @@ public final class PapersRoom extends BorderPane {
         bulletins = new BulletinList(desk, this::refuse);
         hands = new HandList(desk, this::refuse);
         accepted = new AcceptedList(desk, this::refuse);
-        HBox columns = new HBox(0, column("Queries", queries), column("Bulletins", bulletins), column("The other hand", hands, Ui.label("Accepted findings",
-                "room-title"), accepted));
+        HBox columns = new HBox(
+                0,
+                column("Queries", queries),
+                column("Bulletins", bulletins),
+                column("The other hand", hands, Ui.label("Accepted findings", "room-title"), accepted));
         Ui.shown(error, false);
         BorderPane.setMargin(error, new Insets(8, 14, 0, 14));
         setTop(error);
@@ -67,12 +73,16 @@ public final class PapersRoom extends BorderPane {
         queries.fill();
         accepted.fill();
         Snapshot snapshot = desk.snapshot();
-        desk.session().aside(() -> PapersModel.of(snapshot), model -> {
-            if (desk.snapshot() == snapshot) {
-                bulletins.fill(model);
-                hands.fill(model);
-            }
-        }, this::refuse);
+        desk.session()
+                .aside(
+                        () -> PapersModel.of(snapshot),
+                        model -> {
+                            if (desk.snapshot() == snapshot) {
+                                bulletins.fill(model);
+                                hands.fill(model);
+                            }
+                        },
+                        this::refuse);
     }
 
     private void refuse(String sentence) {

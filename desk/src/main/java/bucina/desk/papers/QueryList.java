@@ -32,13 +32,28 @@ final class QueryList extends VBox {
     void fill() {
         getChildren().clear();
         List<Query> all = desk.snapshot().build().papers().queries();
-        List<Query> open = all.stream().filter(Query::open).sorted(Comparator.comparing(Query::opened)).toList();
-        getChildren().add(Ui.wrapped(open.isEmpty()
-                ? "No open query. One opens where a callout's count and the holes on the sheet differ; it holds its group until it "
-                + "is answered." : open.size() + (open.size() == 1 ? " group waits for an answer." : " open, oldest first. Each holds its group."), "soft"));
+        List<Query> open = all.stream()
+                .filter(Query::open)
+                .sorted(Comparator.comparing(Query::opened))
+                .toList();
+        getChildren()
+                .add(Ui.wrapped(
+                        open.isEmpty()
+                                ? "No open query. One opens where a callout's count and the holes on the sheet "
+                                        + "differ; it holds its group until it "
+                                        + "is answered."
+                                : open.size()
+                                        + (open.size() == 1
+                                                ? " group waits for an answer."
+                                                : " open, oldest first. Each holds its group."),
+                        "soft"));
         open.forEach(q -> getChildren().add(open(q)));
         ask();
-        all.stream().filter(q -> !q.open()).sorted(Comparator.comparing(Query::opened).reversed()).limit(40).forEach(q -> getChildren().add(answered(q)));
+        all.stream()
+                .filter(q -> !q.open())
+                .sorted(Comparator.comparing(Query::opened).reversed())
+                .limit(40)
+                .forEach(q -> getChildren().add(answered(q)));
     }
 
     private VBox open(Query q) {
@@ -48,27 +63,52 @@ final class QueryList extends VBox {
         TextField answer = f.add("Answer", new TextField(), "query-answer-" + q.id().n());
         TextField source = f.add("Source", new TextField(), "query-source-" + q.id().n());
         source.setPromptText("Sheet 31 rev D, the maker's letter");
-        Runnable go = () -> desk.session().plan("answering a query", b -> Queries.answer(b, q.id(), answer.getText(), source.getText(), desk.session().today()),
-                () -> refused.accept(""), refused);
+        Runnable go = () -> desk.session()
+                .plan(
+                        "answering a query",
+                        b -> Queries.answer(
+                                b,
+                                q.id(),
+                                answer.getText(),
+                                source.getText(),
+                                desk.session().today()),
+                        () -> refused.accept(""),
+                        refused);
         source.setOnAction(e -> go.run());
         answer.setOnAction(e -> source.requestFocus());
         Button button = Ui.button("Answer it", "Enter", go);
         button.setId("query-go-" + q.id().n());
         Button show = Ui.button("Show on the sheet", "", () -> group.ifPresent(desk::show), "quiet");
         String age = days == 0 ? "today" : days == 1 ? "since yesterday" : days + " days old";
-        VBox box = new VBox(6, Ui.wrapped(q.text(), "attention-text"), Ui.wrapped("Asked " + q.opened() + ", " + age + group.map(g -> ". Holds "
-                + g.group().code() + " " + g.group().name()).orElse("") + ".", "soft"), f, new HBox(6, button, show));
+        VBox box = new VBox(
+                6,
+                Ui.wrapped(q.text(), "attention-text"),
+                Ui.wrapped(
+                        "Asked " + q.opened() + ", " + age
+                                + group.map(g -> ". Holds " + g.group().code() + " "
+                                                + g.group().name())
+                                        .orElse("") + ".",
+                        "soft"),
+                f,
+                new HBox(6, button, show));
         box.getStyleClass().add("finding-warning");
         return box;
     }
 
     private void ask() {
         Fields f = new Fields();
-        List<Build.GroupRef> groups = desk.snapshot().build().faces().stream().flatMap(r -> r.face().groups().stream()
-                .map(g -> new Build.GroupRef(r.assembly(), r.face(), g)))
+        List<Build.GroupRef> groups = desk.snapshot().build().faces().stream()
+                .flatMap(r -> r.face().groups().stream().map(g -> new Build.GroupRef(r.assembly(), r.face(), g)))
                 .toList();
-        var group = f.choice("About", groups, desk.cursor().flatMap(c -> desk.snapshot().group(c.group().id())).orElse(null),
-                g -> g.group().code() + " " + g.group().name(), "query-group", g -> { });
+        var group = f.choice(
+                "About",
+                groups,
+                desk.cursor()
+                        .flatMap(c -> desk.snapshot().group(c.group().id()))
+                        .orElse(null),
+                g -> g.group().code() + " " + g.group().name(),
+                "query-group",
+                g -> {});
         TextField text = f.add("Question", new TextField(), "query-text");
         text.setPromptText("which side is the head?");
         Runnable go = () -> {
@@ -76,8 +116,16 @@ final class QueryList extends VBox {
                 refused.accept("say which group the question is about");
                 return;
             }
-            desk.session().plan("asking a query", b -> Queries.ask(b, group.getValue().group().id(), text.getText(), desk.session().today()),
-                    () -> refused.accept(""), refused);
+            desk.session()
+                    .plan(
+                            "asking a query",
+                            b -> Queries.ask(
+                                    b,
+                                    group.getValue().group().id(),
+                                    text.getText(),
+                                    desk.session().today()),
+                            () -> refused.accept(""),
+                            refused);
         };
         text.setOnAction(e -> go.run());
         Button button = Ui.button("Ask", "Enter", go);
@@ -87,6 +135,10 @@ final class QueryList extends VBox {
 
     private static VBox answered(Query q) {
         Query.Answer a = q.answer().orElseThrow();
-        return new VBox(2, Ui.wrapped(q.text(), "soft", "struck"), Ui.wrapped(a.text(), "plain"), Ui.wrapped(a.source() + ", " + a.on(), "tiny"));
+        return new VBox(
+                2,
+                Ui.wrapped(q.text(), "soft", "struck"),
+                Ui.wrapped(a.text(), "plain"),
+                Ui.wrapped(a.source() + ", " + a.on(), "tiny"));
     }
 }

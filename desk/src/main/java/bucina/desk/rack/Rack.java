@@ -26,6 +26,7 @@ public final class Rack extends BorderPane {
     private final VBox list = new VBox(2);
     /** Each brings one row's count up to the snapshot: after a log entry only figures change. */
     private final List<Runnable> counts = new ArrayList<>();
+
     private Palette palette = Palette.LIGHT;
     private final ScrollPane scroll;
     private final VBox foot;
@@ -39,8 +40,7 @@ public final class Rack extends BorderPane {
      * @param callout reads callouts
      * @param typed   starts a group without holes
      */
-    public record Ways(Runnable panel, Runnable bring, Runnable callout, Runnable typed) {
-    }
+    public record Ways(Runnable panel, Runnable bring, Runnable callout, Runnable typed) {}
 
     public Rack(Desk desk, Ways ways) {
         this.desk = desk;
@@ -50,8 +50,12 @@ public final class Rack extends BorderPane {
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.setFocusTraversable(false);
         setCenter(scroll);
-        foot = new VBox(0, way("Make a panel", "P", "add-panel", ways.panel), way("Bring in a drawing", "I", "add-drawing", ways.bring),
-                way("Callouts", "K", "add-callouts", ways.callout), way("Typed stack", "N", "add-typed", ways.typed));
+        foot = new VBox(
+                0,
+                way("Make a panel", "P", "add-panel", ways.panel),
+                way("Bring in a drawing", "I", "add-drawing", ways.bring),
+                way("Callouts", "K", "add-callouts", ways.callout),
+                way("Typed stack", "N", "add-typed", ways.typed));
         foot.setDisable(desk.session().readOnly());
         BorderPane.setMargin(foot, new Insets(4, 6, 8, 6));
         setBottom(foot);
@@ -75,7 +79,10 @@ public final class Rack extends BorderPane {
         desk.typedGroupProperty().addListener((o, was, now) -> mark());
     }
 
-    /** Lays the rack out for text larger by a factor: large, the ways to get something onto the bench scroll with the rest. */
+    /**
+     * Lays the rack out for text larger by a factor: large, the ways to get something onto the bench scroll with the
+     * rest.
+     */
     public void scale(double factor) {
         boolean apart = factor < 1.4;
         setBottom(apart ? foot : null);
@@ -103,13 +110,22 @@ public final class Rack extends BorderPane {
         counts.clear();
         for (Assembly assembly : snapshot.build().assemblies()) {
             list.getChildren().add(Ui.wrapped(assembly.name(), "rack-assembly"));
-            list.getChildren().add(Ui.wrapped((assembly.hand() == bucina.core.plan.Hand.NONE ? "no hand" : assembly.hand().word() + " hand") + ", drawn in "
-                    + (assembly.unit() == bucina.core.measure.Unit.INCH ? "inches" : "mm")
-                    + (assembly.drawings().isEmpty() ? "" : ". " + String.join(", ", assembly.drawings())), "rack-note"));
+            list.getChildren()
+                    .add(Ui.wrapped(
+                            (assembly.hand() == bucina.core.plan.Hand.NONE
+                                            ? "no hand"
+                                            : assembly.hand().word() + " hand")
+                                    + ", drawn in "
+                                    + (assembly.unit() == bucina.core.measure.Unit.INCH ? "inches" : "mm")
+                                    + (assembly.drawings().isEmpty()
+                                            ? ""
+                                            : ". " + String.join(", ", assembly.drawings())),
+                            "rack-note"));
             for (Face face : assembly.faces()) {
                 list.getChildren().add(face(face));
                 if (face.id().equals(desk.selectionProperty().get().face())) {
-                    face.groups().forEach(group -> list.getChildren().add(group(new Build.GroupRef(assembly, face, group))));
+                    face.groups()
+                            .forEach(group -> list.getChildren().add(group(new Build.GroupRef(assembly, face, group))));
                 }
             }
         }
@@ -144,7 +160,8 @@ public final class Rack extends BorderPane {
     private Node group(Build.GroupRef ref) {
         Group group = ref.group();
         Label count = Ui.kept("", "rack-count");
-        HBox line = new HBox(6, Ui.kept(group.code(), "rack-code"), Ui.label(group.name(), "rack-group-name"), Ui.spring(), count);
+        HBox line = new HBox(
+                6, Ui.kept(group.code(), "rack-code"), Ui.label(group.name(), "rack-group-name"), Ui.spring(), count);
         Button button = new Button();
         line.setMouseTransparent(true);
         line.prefWidthProperty().bind(button.widthProperty().subtract(26));
@@ -155,7 +172,8 @@ public final class Rack extends BorderPane {
         counts.add(() -> {
             int done = desk.snapshot().installed(group);
             count.setText(done == group.count() ? "all " + done : done + "/" + group.count());
-            button.setAccessibleText("group " + group.code() + " " + group.name() + ", " + done + " of " + group.count() + " set");
+            button.setAccessibleText(
+                    "group " + group.code() + " " + group.name() + ", " + done + " of " + group.count() + " set");
         });
         button.setOnAction(e -> desk.show(ref));
         return button;
@@ -163,10 +181,14 @@ public final class Rack extends BorderPane {
 
     /** Shows which group the hole looked at belongs to. */
     private void mark() {
-        var current = desk.typedGroupProperty().get().or(() -> desk.cursor().map(c -> c.group().id()));
+        var current = desk.typedGroupProperty()
+                .get()
+                .or(() -> desk.cursor().map(c -> c.group().id()));
         for (Node node : list.getChildren()) {
             if (node.getUserData() != null) {
-                node.pseudoClassStateChanged(javafx.css.PseudoClass.getPseudoClass("picked"), current.filter(node.getUserData()::equals).isPresent());
+                node.pseudoClassStateChanged(
+                        javafx.css.PseudoClass.getPseudoClass("picked"),
+                        current.filter(node.getUserData()::equals).isPresent());
             }
         }
     }

@@ -64,18 +64,31 @@ public final class RulesRoom extends BorderPane {
         take.setId("rules-take");
         Button export = Ui.button("Export as JSON", "", this::export);
         export.setId("rules-export");
-        VBox right = new VBox(10, Ui.label("Another rule set", "bench-title"),
-                Ui.wrapped("Choose one: where it differs stands beside the value in force, and what it "
-                + "would change on this build below.", "soft"), choose, new FlowPane(8, 6, take, export), error, Ui.scroll(effect));
+        VBox right = new VBox(
+                10,
+                Ui.label("Another rule set", "bench-title"),
+                Ui.wrapped(
+                        "Choose one: where it differs stands beside the value in force, and what it "
+                                + "would change on this build below.",
+                        "soft"),
+                choose,
+                new FlowPane(8, 6, take, export),
+                error,
+                Ui.scroll(effect));
         right.setPadding(new Insets(14));
         right.setPrefWidth(430);
         right.setMinWidth(430);
         right.getStyleClass().add("bench-side");
         table.setHgap(12);
         table.setVgap(4);
-        VBox left = new VBox(10, Ui.label("Rules in force", "room-title"),
-                Ui.wrapped("Defaults from AC 43.13-1B and FAA-H-8083-31. The kit's drawing governs: a value that "
-                + "it replaces is typed here with the reason. Saved with the build.", "soft"), table);
+        VBox left = new VBox(
+                10,
+                Ui.label("Rules in force", "room-title"),
+                Ui.wrapped(
+                        "Defaults from AC 43.13-1B and FAA-H-8083-31. The kit's drawing governs: a value that "
+                                + "it replaces is typed here with the reason. Saved with the build.",
+                        "soft"),
+                table);
         left.setPadding(new Insets(14));
         setCenter(Ui.scroll(left));
         setRight(right);
@@ -101,12 +114,18 @@ public final class RulesRoom extends BorderPane {
         shown = rules;
         compared = other.getValue();
         table.getChildren().clear();
-        table.addRow(0, Ui.label("Rule", "strong"), Ui.label("In force", "strong"), Ui.kept(compared == null ? "" : compared.name(), "strong"),
+        table.addRow(
+                0,
+                Ui.label("Rule", "strong"),
+                Ui.label("In force", "strong"),
+                Ui.kept(compared == null ? "" : compared.name(), "strong"),
                 Ui.label("Source", "strong"));
         for (Rule rule : rules.rules()) {
             row(rule);
         }
-        take.setDisable(compared == null || compared.rules().equals(rules.rules()) || desk.session().readOnly());
+        take.setDisable(compared == null
+                || compared.rules().equals(rules.rules())
+                || desk.session().readOnly());
         effect();
     }
 
@@ -117,8 +136,9 @@ public final class RulesRoom extends BorderPane {
         String theirs = compared == null ? "" : compared.rule(rule.key()).value();
         boolean differs = compared != null && !theirs.equals(rule.value());
         Label beside = Ui.kept(differs ? theirs : "", "attention-text");
-        Label source = Ui.wrapped(rule.source() + (rule.reason().isEmpty() ? "" : ". Replaced: " + rule.reason()), rule.reason().isEmpty() ? "tiny"
-                : "attention-text");
+        Label source = Ui.wrapped(
+                rule.source() + (rule.reason().isEmpty() ? "" : ". Replaced: " + rule.reason()),
+                rule.reason().isEmpty() ? "tiny" : "attention-text");
         source.setMaxWidth(330);
         HBox value = new HBox(4, editor(rule), Ui.kept(unit(rule.key()), "soft"));
         value.setAlignment(Pos.CENTER_LEFT);
@@ -137,8 +157,15 @@ public final class RulesRoom extends BorderPane {
     private Control editor(Rule rule) {
         if (rule.key().kind() == RuleKey.Kind.CHOICE) {
             ComboBox<String> box = new ComboBox<>();
-            box.getItems().setAll(rule.key() == RuleKey.SHOP_SCHOOL ? Arrays.stream(ShopSchool.values()).map(ShopSchool::code).toList()
-                    : Arrays.stream(CountersinkSchool.values()).map(CountersinkSchool::code).toList());
+            box.getItems()
+                    .setAll(
+                            rule.key() == RuleKey.SHOP_SCHOOL
+                                    ? Arrays.stream(ShopSchool.values())
+                                            .map(ShopSchool::code)
+                                            .toList()
+                                    : Arrays.stream(CountersinkSchool.values())
+                                            .map(CountersinkSchool::code)
+                                            .toList());
             box.setValue(rule.value());
             box.setId("rule-" + rule.key().code().replace('.', '-'));
             box.setAccessibleText(rule.key().title());
@@ -167,7 +194,12 @@ public final class RulesRoom extends BorderPane {
         }
         try {
             RuleSet changed = desk.snapshot().build().rules().with(key, value, why);
-            desk.session().plan("changing the rule " + key.code(), b -> b.withRules(b.rules().with(key, value, why)), () -> { }, this::refuse);
+            desk.session()
+                    .plan(
+                            "changing the rule " + key.code(),
+                            b -> b.withRules(b.rules().with(key, value, why)),
+                            () -> {},
+                            this::refuse);
             reason.setText(changed.rule(key).reason());
         } catch (InputException e) {
             refuse(e.getMessage());
@@ -183,7 +215,7 @@ public final class RulesRoom extends BorderPane {
 
     private void take() {
         RuleSet chosen = other.getValue();
-        desk.session().plan("using the rule set " + chosen.name(), b -> b.withRules(chosen), () -> { }, this::refuse);
+        desk.session().plan("using the rule set " + chosen.name(), b -> b.withRules(chosen), () -> {}, this::refuse);
     }
 
     private void export() {
@@ -195,11 +227,17 @@ public final class RulesRoom extends BorderPane {
     }
 
     private void write(Path path) {
-        byte[] text = (Json.pretty(PlanJson.rules(desk.snapshot().build().rules())) + "\n").getBytes(StandardCharsets.UTF_8);
-        desk.session().writeOut(path, () -> text, () -> {
-            error.setText("Written to " + path);
-            Ui.shown(error, true);
-        }, this::refuse);
+        byte[] text =
+                (Json.pretty(PlanJson.rules(desk.snapshot().build().rules())) + "\n").getBytes(StandardCharsets.UTF_8);
+        desk.session()
+                .writeOut(
+                        path,
+                        () -> text,
+                        () -> {
+                            error.setText("Written to " + path);
+                            Ui.shown(error, true);
+                        },
+                        this::refuse);
     }
 
     private void effect() {
@@ -209,32 +247,50 @@ public final class RulesRoom extends BorderPane {
             return;
         }
         effect.getChildren().add(Ui.wrapped("Working out what it changes here.", "soft"));
-        desk.session().aside(() -> RuleEffect.of(desk.snapshot().derivation(), chosen), e -> {
-            if (compared == chosen) {
-                show(chosen, e);
-            }
-        }, s -> effect.getChildren().setAll(Ui.wrapped(s, "stop-text")));
+        desk.session()
+                .aside(
+                        () -> RuleEffect.of(desk.snapshot().derivation(), chosen),
+                        e -> {
+                            if (compared == chosen) {
+                                show(chosen, e);
+                            }
+                        },
+                        s -> effect.getChildren().setAll(Ui.wrapped(s, "stop-text")));
     }
 
     private void show(RuleSet chosen, RuleEffect e) {
         effect.getChildren().clear();
         int differing = chosen.differing(shown).size();
-        effect.getChildren().add(Ui.wrapped(differing + (differing == 1 ? " value differs. " : " values differ. ") + e.rivets()
-                + " holes would take another rivet, "
-                + e.fresh().size() + " findings would come, " + e.gone().size() + " would go.", "strong"));
+        effect.getChildren()
+                .add(Ui.wrapped(
+                        differing + (differing == 1 ? " value differs. " : " values differ. ") + e.rivets()
+                                + " holes would take another rivet, "
+                                + e.fresh().size() + " findings would come, "
+                                + e.gone().size() + " would go.",
+                        "strong"));
         grouped(e.fresh()).forEach((words, list) -> line("comes", words, list, "stop-text"));
         grouped(e.gone()).forEach((words, list) -> line("goes", words, list, "soft"));
     }
 
     private static Map<String, List<Finding>> grouped(List<Finding> findings) {
         Map<String, List<Finding>> groups = new LinkedHashMap<>();
-        findings.forEach(f -> groups.computeIfAbsent(f.rule().replace('-', ' ') + " on " + f.place().face(), k -> new ArrayList<>()).add(f));
+        findings.forEach(f -> groups.computeIfAbsent(
+                        f.rule().replace('-', ' ') + " on " + f.place().face(), k -> new ArrayList<>())
+                .add(f));
         return groups;
     }
 
     /** One kind of finding on one face: how many, and the first in full. */
     private void line(String what, String words, List<Finding> list, String style) {
-        effect.getChildren().add(new VBox(1, Ui.wrapped(what + " at " + list.size() + (list.size() == 1 ? " hole: " : " holes: ") + words, style),
-                Ui.wrapped((list.size() > 1 ? "First: " : "") + list.getFirst().message().in(desk.unit()), "soft")));
+        effect.getChildren()
+                .add(new VBox(
+                        1,
+                        Ui.wrapped(
+                                what + " at " + list.size() + (list.size() == 1 ? " hole: " : " holes: ") + words,
+                                style),
+                        Ui.wrapped(
+                                (list.size() > 1 ? "First: " : "")
+                                        + list.getFirst().message().in(desk.unit()),
+                                "soft")));
     }
 }

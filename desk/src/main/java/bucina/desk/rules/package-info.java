@@ -1,2 +1,5 @@
-/** The rules room: every limit with its value and source; choosing, editing and comparing rule sets, and what a change does to this build. */
+/**
+ * The rules room: every limit with its value and source; choosing, editing and comparing rule sets, and what a change
+ * does to this build.
+ */
 package bucina.desk.rules;

@@ -12,9 +12,11 @@ import java.util.List;
 import java.util.Optional;
 
 /*
- * Design. Everything is a half section: radius r from the axis, depth z down from the outer surface of the first sheet. A dimple is the cone
+ * Design. Everything is a half section: radius r from the axis, depth z down from the outer surface of the first
+ * sheet. A dimple is the cone
  * of the head offset by the metal above it: the surface under a thickness T of dimpled sheets is flat at z = T out to
- * rT = Dhd/2 + T (1 - sin θ) / cos θ, then the cone, then ends at the hole's rim at (Dh/2 + T cos θ, zc + T sin θ), square to the cone. A nest
+ * rT = Dhd/2 + T (1 - sin θ) / cos θ, then the cone, then ends at the hole's rim at (Dh/2 + T cos θ, zc + T sin θ),
+ * square to the cone. A nest
  * is that same cone cut into a flat sheet down to the hole. All lengths nm.
  */
 
@@ -27,8 +29,7 @@ public final class SectionShape {
      * @param r from the axis, nm, at least 0
      * @param z down from the outer surface, nm
      */
-    public record At(double r, double z) {
-    }
+    public record At(double r, double z) {}
 
     private final Solution solution;
     private final double width;
@@ -51,11 +52,12 @@ public final class SectionShape {
         double above = 0;
         for (Dressing.Ply ply : solution.dressing().plies()) {
             double t = ply.thickness().nanometres();
-            plies.add(switch (ply.dress()) {
-                case DIMPLE -> dimpled(above, t);
-                case COUNTERSINK -> countersunk(above, t);
-                case PLAIN, IMPOSSIBLE -> plain(above, t);
-            });
+            plies.add(
+                    switch (ply.dress()) {
+                        case DIMPLE -> dimpled(above, t);
+                        case COUNTERSINK -> countersunk(above, t);
+                        case PLAIN, IMPOSSIBLE -> plain(above, t);
+                    });
             above += t;
         }
         return plies;
@@ -79,7 +81,8 @@ public final class SectionShape {
         double cos = h.halfAngle().cos();
         double shoulder = h.diameter().nanometres() / 2 + above * (1 - sin) / cos;
         double cone = Math.max(0, h.coneTo(solution.hole()).nanometres());
-        return List.of(new At(holeRadius + above * cos, cone + above * sin), new At(shoulder, above), new At(width, above));
+        return List.of(
+                new At(holeRadius + above * cos, cone + above * sin), new At(shoulder, above), new At(width, above));
     }
 
     private List<At> countersunk(double above, double t) {
@@ -99,7 +102,9 @@ public final class SectionShape {
 
     /** Depth of the far face that the shop head sits on. */
     public double farFace() {
-        return solution.choice().map(c -> c.head().effectiveGrip().nanometres()).orElse(solution.grip().nanometres());
+        return solution.choice()
+                .map(c -> c.head().effectiveGrip().nanometres())
+                .orElse(solution.grip().nanometres());
     }
 
     /** True if there is a rivet to draw. */
@@ -125,14 +130,24 @@ public final class SectionShape {
         double h = size.headHeight().nanometres();
         double shank = size.shank().nanometres() / 2;
         if (size.head().flush()) {
-            return List.of(new At(0, 0), new At(d, 0), new At(shank, Math.min(h, (d - shank) / FlushHead.HALF_OF_100.tan())),
+            return List.of(
+                    new At(0, 0),
+                    new At(d, 0),
+                    new At(shank, Math.min(h, (d - shank) / FlushHead.HALF_OF_100.tan())),
                     new At(0, Math.min(h, (d - shank) / FlushHead.HALF_OF_100.tan())));
         }
-        return List.of(new At(0, -h), new At(d * 0.45, -h), new At(d * 0.82, -h * 0.72), new At(d, -h * 0.12), new At(d, 0), new At(0, 0));
+        return List.of(
+                new At(0, -h),
+                new At(d * 0.45, -h),
+                new At(d * 0.82, -h * 0.72),
+                new At(d, -h * 0.12),
+                new At(d, 0),
+                new At(0, 0));
     }
 
     /**
-     * The shank below the manufactured head and the shop head, right half, when the head is {@code height} high: at the full protrusion it is a
+     * The shank below the manufactured head and the shop head, right half, when the head is {@code height} high: at
+     * the full protrusion it is a
      * straight shank, at 0.5 D it is set.
      */
     public List<At> shankAndShopHead(Length height) {
@@ -144,7 +159,13 @@ public final class SectionShape {
         double head = shopHead(height).nanometres() / 2;
         double far = farFace();
         double end = far + height.nanometres();
-        return List.of(new At(0, start), new At(filled, start), new At(filled, far), new At(head, far), new At(head, end), new At(0, end));
+        return List.of(
+                new At(0, start),
+                new At(filled, start),
+                new At(filled, far),
+                new At(head, far),
+                new At(head, end),
+                new At(0, end));
     }
 
     /** How far the setting has come: 0 as it goes in, 1 at 0.5 D high or flatter. */

@@ -19,7 +19,10 @@ import javafx.scene.paint.Color;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.TextAlignment;
 
-/** Draws a {@link SectionShape} with its thicknesses, the shop head as it stands and the limits of both schools as brackets. */
+/**
+ * Draws a {@link SectionShape} with its thicknesses, the shop head as it stands and the limits of both schools as
+ * brackets.
+ */
 public final class SectionView extends Region {
 
     private final Canvas canvas = new Canvas();
@@ -51,7 +54,8 @@ public final class SectionView extends Region {
      * Shows a stack.
      *
      * @param layerNames names of the sheets, head side first; may be empty
-     * @param materials  one number for each sheet: sheets of one material have the same number and hatching; may be empty
+     * @param materials  one number for each sheet: sheets of one material have the same number and hatching; may be
+     *     empty
      */
     public void show(Optional<Solution> next, List<String> layerNames, List<Integer> materials, Unit shown) {
         solution = next;
@@ -112,8 +116,16 @@ public final class SectionView extends Region {
             this.s = s;
             this.h = h;
             double d = s.fastener().shank().nanometres();
-            double over = s.choice().map(c -> c.size().head().flush() ? 0 : c.size().headHeight().nanometres()).orElse(d * 0.5);
-            double proud = s.choice().isPresent() ? new SectionShape(s, Length.nm(d)).proud().max(Length.nm(d)).nanometres() : d * 0.6;
+            double over = s.choice()
+                    .map(c ->
+                            c.size().head().flush() ? 0 : c.size().headHeight().nanometres())
+                    .orElse(d * 0.5);
+            double proud = s.choice().isPresent()
+                    ? new SectionShape(s, Length.nm(d))
+                            .proud()
+                            .max(Length.nm(d))
+                            .nanometres()
+                    : d * 0.6;
             if (s.blind().isPresent()) {
                 over = s.fastener().flush() ? 0 : d * 0.4;
                 proud = behind(s).nanometres();
@@ -121,7 +133,9 @@ public final class SectionView extends Region {
             double deep = over + s.grip().nanometres() * 1.25 + proud;
             this.k = Math.min((h - 58) / deep, (w - 132) / (d * 2.7));
             this.axis = w * 0.42;
-            double shown = s.choice().isPresent() ? new SectionShape(s, Length.nm(d)).farFace() + height().orElseThrow().nanometres()
+            double shown = s.choice().isPresent()
+                    ? new SectionShape(s, Length.nm(d)).farFace()
+                            + height().orElseThrow().nanometres()
                     : s.grip().nanometres() * 1.2 + (s.blind().isPresent() ? proud * 0.9 : 0);
             this.top = Math.max(10, (h - 30 - (over + shown) * k) / 2) + over * k;
             this.reach = Math.min(axis - 34, w - axis - 92);
@@ -187,7 +201,11 @@ public final class SectionView extends Region {
 
         /** Hatching by material: rising, falling, both, close rising; a fifth material begins again. */
         private void hatch(int material) {
-            g.setStroke(Color.color(palette.edge().getRed(), palette.edge().getGreen(), palette.edge().getBlue(), 0.55));
+            g.setStroke(Color.color(
+                    palette.edge().getRed(),
+                    palette.edge().getGreen(),
+                    palette.edge().getBlue(),
+                    0.55));
             g.setLineWidth(0.8);
             int kind = material % 4;
             for (double x = axis - reach - h; x < axis + reach + h; x += kind == 3 ? 4 : 7) {
@@ -247,14 +265,36 @@ public final class SectionView extends Region {
                 polygon(-head, 0, -head * 0.6, -d * 0.4, head * 0.6, -d * 0.4, head, 0);
             }
             if (set < 0.5) {
-                double body = s.blind().flatMap(b -> b.cutTo().or(() -> b.rivet().flatMap(r -> r.length()))).map(l -> l.nanometres()).orElse(far + d);
+                double body = s.blind()
+                        .flatMap(b -> b.cutTo().or(() -> b.rivet().flatMap(r -> r.length())))
+                        .map(l -> l.nanometres())
+                        .orElse(far + d);
                 polygon(-d / 2, 0, d / 2, 0, d / 2, body, -d / 2, body);
                 double mandrel = Math.max(0, far + behind(s).nanometres() - body);
                 polygon(-d * 0.42, body, d * 0.42, body, d * 0.42, body + mandrel, -d * 0.42, body + mandrel);
             } else {
                 double tail = s.heads().tail().nanometres();
-                polygon(-d / 2, 0, d / 2, 0, d / 2, far, tail, far + d * 0.25, tail * 0.9, far + d * 0.75, d * 0.35, far + d, -d * 0.35, far + d, -tail * 0.9,
-                        far + d * 0.75, -tail, far + d * 0.25, -d / 2, far);
+                polygon(
+                        -d / 2,
+                        0,
+                        d / 2,
+                        0,
+                        d / 2,
+                        far,
+                        tail,
+                        far + d * 0.25,
+                        tail * 0.9,
+                        far + d * 0.75,
+                        d * 0.35,
+                        far + d,
+                        -d * 0.35,
+                        far + d,
+                        -tail * 0.9,
+                        far + d * 0.75,
+                        -tail,
+                        far + d * 0.25,
+                        -d / 2,
+                        far);
             }
         }
 
@@ -292,7 +332,9 @@ public final class SectionView extends Region {
             g.setTextBaseline(VPos.CENTER);
             width(limits.processDiameter(), below, "process from ", process);
             width(limits.gaugeDiameter(), below + 16 * text, "gauge ~ ", !process);
-            double beside = axis - Math.max(across.nanometres() / 2, limits.gaugeDiameter().nanometres() / 2) * k - 10;
+            double beside = axis
+                    - Math.max(across.nanometres() / 2, limits.gaugeDiameter().nanometres() / 2) * k
+                    - 10;
             tall(beside, far, limits.processHeight().nanometres());
             tall(beside - 8, far, limits.gaugeHeight().nanometres());
         }
@@ -301,7 +343,10 @@ public final class SectionView extends Region {
             double half = across.nanometres() / 2 * k;
             g.setStroke(governs ? palette.attention() : palette.soft());
             g.setLineWidth(governs ? 1.8 : 1.1);
-            g.strokePolyline(new double[] {axis - half, axis - half, axis + half, axis + half}, new double[] {at - 4, at, at, at - 4}, 4);
+            g.strokePolyline(
+                    new double[] {axis - half, axis - half, axis + half, axis + half},
+                    new double[] {at - 4, at, at, at - 4},
+                    4);
             g.setFill(governs ? palette.attention() : palette.soft());
             g.setTextAlign(TextAlignment.LEFT);
             g.fillText(word + show(across), axis + half + 6, at);
@@ -310,7 +355,10 @@ public final class SectionView extends Region {
         private void tall(double at, double far, double height) {
             g.setStroke(palette.soft());
             g.setLineWidth(1.1);
-            g.strokePolyline(new double[] {at + 4, at, at, at + 4}, new double[] {y(far), y(far), y(far + height), y(far + height)}, 4);
+            g.strokePolyline(
+                    new double[] {at + 4, at, at, at + 4},
+                    new double[] {y(far), y(far), y(far + height), y(far + height)},
+                    4);
         }
 
         /** Thickness and name of every sheet at the right edge, spread so that they do not run into each other. */
@@ -339,8 +387,12 @@ public final class SectionView extends Region {
 
     /** What a pulled rivet needs behind as it goes in; one and a half diameters where no length is chosen. */
     private static Length behind(Solution s) {
-        return s.blind().flatMap(b -> b.rivet().flatMap(r -> r.needsBehind(s.grip()).map(n -> b.cutTo().map(c -> n.minus(r.length().orElse(c).minus(c)))
-                .orElse(n))))
+        return s.blind()
+                .flatMap(b -> b.rivet()
+                        .flatMap(r -> r.needsBehind(s.grip())
+                                .map(n -> b.cutTo()
+                                        .map(c -> n.minus(r.length().orElse(c).minus(c)))
+                                        .orElse(n))))
                 .orElse(s.fastener().shank().times(1.5));
     }
 
@@ -348,20 +400,26 @@ public final class SectionView extends Region {
     public String caption() {
         if (solution.filter(s -> s.blind().isPresent()).isPresent()) {
             Solution s = solution.get();
-            return set < 0.5 ? "As it goes in: needs " + show(behind(s)) + " behind, mandrel counted" : "As set: tail about " + show(s.heads().tail()
-                    .times(2)) + " across";
+            return set < 0.5
+                    ? "As it goes in: needs " + show(behind(s)) + " behind, mandrel counted"
+                    : "As set: tail about " + show(s.heads().tail().times(2)) + " across";
         }
-        return solution.filter(s -> s.choice().isPresent()).map(s -> {
-            Length height = height().orElseThrow();
-            SectionShape shape = new SectionShape(s, Length.in(1));
-            if (set < 0.02) {
-                return "As it goes in: stands " + show(shape.proud()) + " proud (%.2f D)".formatted(shape.proud().per(s.fastener().shank()));
-            }
-            Length across = shape.shopHead(height);
-            Length d = s.fastener().shank();
-            return (set > 1.02 ? "Hit again: " : set < 0.98 ? "Being set: " : "As set: ") + show(across) + " × " + show(height)
-                    + " (%.2f D × %.2f D)".formatted(across.per(d), height.per(d));
-        }).orElse("");
+        return solution.filter(s -> s.choice().isPresent())
+                .map(s -> {
+                    Length height = height().orElseThrow();
+                    SectionShape shape = new SectionShape(s, Length.in(1));
+                    if (set < 0.02) {
+                        return "As it goes in: stands " + show(shape.proud())
+                                + " proud (%.2f D)"
+                                        .formatted(
+                                                shape.proud().per(s.fastener().shank()));
+                    }
+                    Length across = shape.shopHead(height);
+                    Length d = s.fastener().shank();
+                    return (set > 1.02 ? "Hit again: " : set < 0.98 ? "Being set: " : "As set: ") + show(across) + " × "
+                            + show(height) + " (%.2f D × %.2f D)".formatted(across.per(d), height.per(d));
+                })
+                .orElse("");
     }
 
     /** The names of the sheets, for a reader who cannot see the drawing. */

@@ -1,7 +1,9 @@
 /**
- * The section: the stack at one hole cut through, to scale and hatched, with the rivet as it goes in and as it will be set.
+ * The section: the stack at one hole cut through, to scale and hatched, with the rivet as it goes in and as it will
+ * be set.
  *
- * <p>{@link bucina.desk.section.SectionShape} works out the outlines (depth down from the head side, radius from the hole's axis) without a
+ * <p>{@link bucina.desk.section.SectionShape} works out the outlines (depth down from the head side, radius from the
+ * hole's axis) without a
  * toolkit; {@link bucina.desk.section.SectionView} draws them.
  */
 package bucina.desk.section;

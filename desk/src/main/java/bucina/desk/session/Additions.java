@@ -25,7 +25,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
-/** What is added to a face by typing: rows, circles, zones, sheets. Pure; each gives the build with it, or says in a sentence why not. */
+/**
+ * What is added to a face by typing: rows, circles, zones, sheets. Pure; each gives the build with it, or says in a
+ * sentence why not.
+ */
 public final class Additions {
 
     /** What can be added. */
@@ -87,9 +90,14 @@ public final class Additions {
 
     /** The build with the addition on a face. */
     public Build onto(Build build, Id.Face id) {
-        Face face = build.faces().stream().map(Build.FaceRef::face).filter(f -> f.id().equals(id)).findFirst().orElseThrow();
+        Face face = build.faces().stream()
+                .map(Build.FaceRef::face)
+                .filter(f -> f.id().equals(id))
+                .findFirst()
+                .orElseThrow();
         try {
-            return (kind.holes() ? holes(build, face) : kind == Kind.SHEET ? sheet(build, face) : zone(build, face)).checked();
+            return (kind.holes() ? holes(build, face) : kind == Kind.SHEET ? sheet(build, face) : zone(build, face))
+                    .checked();
         } catch (IllegalArgumentException e) {
             throw new InputException(e.getMessage(), e);
         }
@@ -98,10 +106,24 @@ public final class Additions {
     /** The points of the holes. */
     public List<Point> points(Face face) {
         return switch (kind) {
-            case ROW -> Rows.around(PanelForm.point(a, lengths), PanelForm.point(b, lengths), spacing(), face.zones().stream()
-                    .filter(z -> z.kind() == Zone.Kind.KEEP_OUT).map(Zone::outline).toList(), Length.mm(1.5));
-            case CIRCLE -> Rows.circle(PanelForm.point(a, lengths), lengths.parsePositive(b, "diameter"), spacing().count().orElseThrow(() ->
-                    new InputException("a bolt circle needs a count, written like 8x")), 0);
+            case ROW ->
+                Rows.around(
+                        PanelForm.point(a, lengths),
+                        PanelForm.point(b, lengths),
+                        spacing(),
+                        face.zones().stream()
+                                .filter(z -> z.kind() == Zone.Kind.KEEP_OUT)
+                                .map(Zone::outline)
+                                .toList(),
+                        Length.mm(1.5));
+            case CIRCLE ->
+                Rows.circle(
+                        PanelForm.point(a, lengths),
+                        lengths.parsePositive(b, "diameter"),
+                        spacing()
+                                .count()
+                                .orElseThrow(() -> new InputException("a bolt circle needs a count, written like 8x")),
+                        0);
             case STATIONS -> shared(face);
             case RECTANGLE -> Rows.rectangle(low(), high(), spacing());
             default -> List.of(PanelForm.point(a, lengths));
@@ -110,12 +132,18 @@ public final class Additions {
 
     /** Where the line crosses the upright station lines of another row. */
     private List<Point> shared(Face face) {
-        Row other = face.groups().stream().flatMap(g -> g.rows().stream()).filter(r -> r.name().equalsIgnoreCase(c.strip())).findFirst()
-                .orElseThrow(() -> new InputException("\"" + c.strip() + "\" is no row of this face: name one like R1, whose stations the new row shares"));
-        List<Point> points = Rows.shared(other.holes().stream().map(h -> h.at().across()).toList(), new Segment(PanelForm.point(a, lengths),
-                PanelForm.point(b, lengths)));
+        Row other = face.groups().stream()
+                .flatMap(g -> g.rows().stream())
+                .filter(r -> r.name().equalsIgnoreCase(c.strip()))
+                .findFirst()
+                .orElseThrow(() -> new InputException("\"" + c.strip()
+                        + "\" is no row of this face: name one like R1, whose stations the new row shares"));
+        List<Point> points = Rows.shared(
+                other.holes().stream().map(h -> h.at().across()).toList(),
+                new Segment(PanelForm.point(a, lengths), PanelForm.point(b, lengths)));
         if (points.isEmpty()) {
-            throw new InputException("no station of " + other.name() + " lies between these ends: give a line that runs beside it");
+            throw new InputException(
+                    "no station of " + other.name() + " lies between these ends: give a line that runs beside it");
         }
         return points;
     }
@@ -147,33 +175,62 @@ public final class Additions {
 
     private Build holes(Build build, Face face) {
         List<Point> points = points(face);
-        Optional<Group> there = face.groups().stream().filter(g -> g.code().equalsIgnoreCase(name)).findFirst();
+        Optional<Group> there = face.groups().stream()
+                .filter(g -> g.code().equalsIgnoreCase(name))
+                .findFirst();
         if (there.isPresent()) {
             return HoleEdits.addRow(build, there.get().id(), points);
         }
-        Callout callout = name.isEmpty() ? face.groups().stream().findFirst().map(g -> new Callout(Optional.empty(), g.fastener(), ""))
-                .orElseThrow(() -> new InputException("say what goes in: a callout like MS20426AD3, or the code of a group")) : Callout.parse(name);
-        Group group = new Group(new Id.Group(build.nextId()), Edit.freeCode(build, "A"), "Added", callout.fastener(), false,
-                callout.fastener().flush() ? Preparation.AUTO : Preparation.NONE, callout.count().isPresent() ? callout.text() : "", List.of(),
-                        Optional.empty(),
-                Set.of(), Set.of());
-        return HoleEdits.addRow(Edit.face(build, face.id(), f -> f.plus(group)).withNextId(build.nextId() + 1), group.id(), points);
+        Callout callout = name.isEmpty()
+                ? face.groups().stream()
+                        .findFirst()
+                        .map(g -> new Callout(Optional.empty(), g.fastener(), ""))
+                        .orElseThrow(() -> new InputException(
+                                "say what goes in: a callout like MS20426AD3, or the code of a group"))
+                : Callout.parse(name);
+        Group group = new Group(
+                new Id.Group(build.nextId()),
+                Edit.freeCode(build, "A"),
+                "Added",
+                callout.fastener(),
+                false,
+                callout.fastener().flush() ? Preparation.AUTO : Preparation.NONE,
+                callout.count().isPresent() ? callout.text() : "",
+                List.of(),
+                Optional.empty(),
+                Set.of(),
+                Set.of());
+        return HoleEdits.addRow(
+                Edit.face(build, face.id(), f -> f.plus(group)).withNextId(build.nextId() + 1), group.id(), points);
     }
 
     private Build sheet(Build build, Face face) {
         Outline outline = a.contains(";") ? PanelForm.polygon(a, lengths) : Outline.rectangle(low(), high());
         String called = name.isEmpty() ? "Sheet " + (face.layers().size() + 1) : name;
-        Part part = new Part(new Id.Part(build.nextId()), called, bucina.core.material.Material.parse("2024-T3"), face.layers().size() + 1, true);
+        Part part = new Part(
+                new Id.Part(build.nextId()),
+                called,
+                bucina.core.material.Material.parse("2024-T3"),
+                face.layers().size() + 1,
+                true);
         List<Part> parts = new ArrayList<>(build.parts());
         parts.add(part);
-        Layer layer = new Layer(new Id.Layer(build.nextId() + 1), part.id(), called, lengths.parsePositive(c, "thickness"), outline);
+        Layer layer = new Layer(
+                new Id.Layer(build.nextId() + 1), part.id(), called, lengths.parsePositive(c, "thickness"), outline);
         return SheetEdits.addLayer(build.withParts(parts, build.nextId() + 2), face.id(), 1, layer);
     }
 
     private Build zone(Build build, Face face) {
         Length room = kind == Kind.KEEP_OUT || c.isBlank() ? Length.ZERO : lengths.parse(c);
         String called = name.isEmpty() ? kind == Kind.KEEP_OUT ? "Keep-out" : "Behind" : name;
-        return SheetEdits.zone(build, face.id(), new Zone(new Id.Zone(build.nextId()), called,
-                kind == Kind.KEEP_OUT ? Zone.Kind.KEEP_OUT : Zone.Kind.BEHIND, Outline.rectangle(low(), high()), room));
+        return SheetEdits.zone(
+                build,
+                face.id(),
+                new Zone(
+                        new Id.Zone(build.nextId()),
+                        called,
+                        kind == Kind.KEEP_OUT ? Zone.Kind.KEEP_OUT : Zone.Kind.BEHIND,
+                        Outline.rectangle(low(), high()),
+                        room));
     }
 }

@@ -24,7 +24,13 @@ import java.util.Set;
  * @param riveted  parts with a fastener in
  * @param closed   faces with every fastener in
  */
-public record Apart(Assembly assembly, RuleSet rules, List<OtherWays> every, List<FitCheck> measured, Set<Id.Part> riveted, Set<Id.Face> closed) {
+public record Apart(
+        Assembly assembly,
+        RuleSet rules,
+        List<OtherWays> every,
+        List<FitCheck> measured,
+        Set<Id.Part> riveted,
+        Set<Id.Face> closed) {
 
     public Apart {
         every = List.copyOf(every);
@@ -52,8 +58,13 @@ public record Apart(Assembly assembly, RuleSet rules, List<OtherWays> every, Lis
                 closed.add(face.id());
             }
         }
-        return new Apart(assembly, rules, same.map(Apart::every).orElseGet(() -> OtherWays.of(snapshot.derivation(), assembly)), same.map(Apart::measured)
-                .orElseGet(() -> FitCheck.of(assembly)), riveted, closed);
+        return new Apart(
+                assembly,
+                rules,
+                same.map(Apart::every).orElseGet(() -> OtherWays.of(snapshot.derivation(), assembly)),
+                same.map(Apart::measured).orElseGet(() -> FitCheck.of(assembly)),
+                riveted,
+                closed);
     }
 
     /** Parts that can be taken off and put back another way. */
@@ -68,7 +79,9 @@ public record Apart(Assembly assembly, RuleSet rules, List<OtherWays> every, Lis
 
     /** Parts that have no mark yet. */
     public List<OtherWays> unmarked(Workshop shop) {
-        return ambiguous().stream().filter(o -> shop.mark(o.part().id()).isEmpty()).toList();
+        return ambiguous().stream()
+                .filter(o -> shop.mark(o.part().id()).isEmpty())
+                .toList();
     }
 
     /** Readings not taken yet. */
@@ -89,8 +102,10 @@ public record Apart(Assembly assembly, RuleSet rules, List<OtherWays> every, Lis
         if (marks == 0 && readings == 0) {
             return Optional.empty();
         }
-        String parts = marks == 0 ? "" : marks + (marks == 1 ? " part goes" : " parts go") + " back more than one way and " + (marks == 1 ? "has" : "have")
-                + " no index mark";
+        String parts = marks == 0
+                ? ""
+                : marks + (marks == 1 ? " part goes" : " parts go") + " back more than one way and "
+                        + (marks == 1 ? "has" : "have") + " no index mark";
         String taken = readings == 0 ? "" : readings + (readings == 1 ? " reading is" : " readings are") + " not taken";
         return Optional.of("Before taking apart: " + parts + (marks > 0 && readings > 0 ? "; " : "") + taken + ".");
     }

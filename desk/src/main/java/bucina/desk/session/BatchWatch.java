@@ -29,8 +29,7 @@ public final class BatchWatch {
      *
      * @param since the moment it counts from, so that a call that was seen comes again for another moment
      */
-    public record Alarm(Id.Batch batch, Call call, Instant since, String words) {
-    }
+    public record Alarm(Id.Batch batch, Call call, Instant since, String words) {}
 
     private final Set<String> seen = new HashSet<>();
 
@@ -42,19 +41,33 @@ public final class BatchWatch {
             String name = b.compound().name();
             String life = b.compound().kind().life().toLowerCase(java.util.Locale.ROOT);
             switch (clock.phase()) {
-                case OVER -> alarms.add(new Alarm(b.id(), Call.OVER, b.mixed(), name + " is past its " + life + ": use no more of it."));
-                case CLOSING -> alarms.add(new Alarm(b.id(), Call.CLOSING, b.mixed(), name + " goes off in " + BatchClock.words(clock.left())
-                        + ": finish what is begun, begin nothing new."));
+                case OVER ->
+                    alarms.add(new Alarm(
+                            b.id(), Call.OVER, b.mixed(), name + " is past its " + life + ": use no more of it."));
+                case CLOSING ->
+                    alarms.add(new Alarm(
+                            b.id(),
+                            Call.CLOSING,
+                            b.mixed(),
+                            name + " goes off in " + BatchClock.words(clock.left())
+                                    + ": finish what is begun, begin nothing new."));
                 case READY -> {
                     if (b.compound().induction() > 0) {
-                        alarms.add(new Alarm(b.id(), Call.USE, b.mixed(), name + " has stood its " + b.compound().induction() + " min: it may be used."));
+                        alarms.add(new Alarm(
+                                b.id(),
+                                Call.USE,
+                                b.mixed(),
+                                name + " has stood its " + b.compound().induction() + " min: it may be used."));
                     }
                 }
-                case STANDING -> {
-                }
+                case STANDING -> {}
             }
             if (clock.stirNow()) {
-                alarms.add(new Alarm(b.id(), Call.STIR, b.stirred(), "Stir the " + name + ": " + b.compound().stir() + " min since the last time."));
+                alarms.add(new Alarm(
+                        b.id(),
+                        Call.STIR,
+                        b.stirred(),
+                        "Stir the " + name + ": " + b.compound().stir() + " min since the last time."));
             }
         }
         alarms.removeIf(a -> seen.contains(key(a)));

@@ -24,7 +24,9 @@ public record Bringing(Intake intake, Optional<Unit> unit) {
 
     /** Formats that are brought in. */
     public enum Format {
-        DXF, SVG, CSV;
+        DXF,
+        SVG,
+        CSV;
 
         /** The format with this name. */
         public static Format of(String name) {
@@ -32,7 +34,9 @@ public record Bringing(Intake intake, Optional<Unit> unit) {
                 case "dxf" -> DXF;
                 case "svg" -> SVG;
                 case "csv", "txt", "tsv" -> CSV;
-                default -> throw new InputException("\"" + name + "\" is not a format that is brought in: use json, dxf, svg or csv");
+                default ->
+                    throw new InputException(
+                            "\"" + name + "\" is not a format that is brought in: use json, dxf, svg or csv");
             };
         }
 

@@ -15,8 +15,7 @@ import java.util.Set;
 /** Callouts as pasted, one on a line, some with a group's code before a colon. */
 public final class CalloutLines {
 
-    private record Line(String code, Callout callout) {
-    }
+    private record Line(String code, Callout callout) {}
 
     private final List<Line> lines = new ArrayList<>();
 
@@ -34,7 +33,8 @@ public final class CalloutLines {
             }
             int colon = line.indexOf(':');
             try {
-                lines.add(new Line(colon < 0 ? "" : line.substring(0, colon).strip(), Callout.parse(line.substring(colon + 1))));
+                lines.add(new Line(
+                        colon < 0 ? "" : line.substring(0, colon).strip(), Callout.parse(line.substring(colon + 1))));
             } catch (InputException e) {
                 throw new InputException("line " + n + ": " + e.getMessage(), e);
             }
@@ -47,9 +47,13 @@ public final class CalloutLines {
         for (Line line : lines) {
             Optional<Build.GroupRef> there = line.code.isEmpty() ? Optional.empty() : build.group(line.code);
             int holes = there.map(g -> g.group().count()).orElse(0);
-            boolean query = line.callout.count().isPresent() && line.callout.count().get() != holes;
-            words.add(line.callout.text() + (there.isPresent() ? " for " + there.get().group().code() : " as a new group" + (line.code.isEmpty() ? "" : " "
-                    + line.code)) + (query ? ", a query: the sheet has " + holes : "") + ".");
+            boolean query =
+                    line.callout.count().isPresent() && line.callout.count().get() != holes;
+            words.add(line.callout.text()
+                    + (there.isPresent()
+                            ? " for " + there.get().group().code()
+                            : " as a new group" + (line.code.isEmpty() ? "" : " " + line.code))
+                    + (query ? ", a query: the sheet has " + holes : "") + ".");
         }
         return words.isEmpty() ? "Nothing typed yet." : String.join("\n", words);
     }
@@ -62,7 +66,11 @@ public final class CalloutLines {
         Build next = build;
         for (Line line : lines) {
             Optional<Build.GroupRef> there = line.code.isEmpty() ? Optional.empty() : next.group(line.code);
-            next = there.isPresent() ? Edit.group(next, there.get().group().id(), g -> g.withFastener(line.callout.fastener(), line.callout.text()))
+            next = there.isPresent()
+                    ? Edit.group(
+                            next,
+                            there.get().group().id(),
+                            g -> g.withFastener(line.callout.fastener(), line.callout.text()))
                     : added(next, face, line);
         }
         return next.checked();
@@ -70,8 +78,18 @@ public final class CalloutLines {
 
     private static Build added(Build build, Id.Face face, Line line) {
         String code = line.code.isEmpty() ? Edit.freeCode(build, "C") : line.code;
-        Group group = new Group(new Id.Group(build.nextId()), code, line.callout.fastener().name(), line.callout.fastener(), false,
-                line.callout.fastener().flush() ? Preparation.AUTO : Preparation.NONE, line.callout.text(), List.of(), Optional.empty(), Set.of(), Set.of());
+        Group group = new Group(
+                new Id.Group(build.nextId()),
+                code,
+                line.callout.fastener().name(),
+                line.callout.fastener(),
+                false,
+                line.callout.fastener().flush() ? Preparation.AUTO : Preparation.NONE,
+                line.callout.text(),
+                List.of(),
+                Optional.empty(),
+                Set.of(),
+                Set.of());
         return Edit.face(build, face, f -> f.plus(group)).withNextId(build.nextId() + 1);
     }
 }

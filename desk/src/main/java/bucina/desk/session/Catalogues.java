@@ -8,11 +8,13 @@ import java.io.Reader;
 import java.nio.file.Files;
 import java.nio.file.Path;
 
-/** The catalogue in force: the shipped tables, each replaced by the builder's own file of the same name where there is one. */
+/**
+ * The catalogue in force: the shipped tables, each replaced by the builder's own file of the same name where there is
+ * one.
+ */
 public final class Catalogues {
 
-    private Catalogues() {
-    }
+    private Catalogues() {}
 
     /** Reads the tables. The builder's own lie in the folder {@code catalogue} of {@link Places#settings()}. */
     public static Catalogue inForce() {
@@ -27,7 +29,10 @@ public final class Catalogues {
         try {
             return Files.newBufferedReader(own);
         } catch (IOException e) {
-            throw new InputException(own + " cannot be read: " + e.getMessage() + ". Mend it or take it away; the shipped table then counts", e);
+            throw new InputException(
+                    own + " cannot be read: " + e.getMessage()
+                            + ". Mend it or take it away; the shipped table then counts",
+                    e);
         }
     }
 }

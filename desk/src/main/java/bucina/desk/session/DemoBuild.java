@@ -4,8 +4,8 @@ import bucina.core.catalogue.Catalogue;
 import bucina.core.demo.Dunlin;
 import bucina.core.demo.DunlinHistory;
 import bucina.core.demo.Locker;
-import bucina.core.measure.InputException;
 import bucina.core.log.Logbook;
+import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
 import bucina.core.stack.Derivation;
 import bucina.store.Document;
@@ -19,8 +19,7 @@ import java.util.Map;
 /** The demonstration build on disk. */
 public final class DemoBuild {
 
-    private DemoBuild() {
-    }
+    private DemoBuild() {}
 
     /** Which demonstration. */
     public enum Which {
@@ -52,7 +51,10 @@ public final class DemoBuild {
                 }
             }
         } catch (IOException e) {
-            throw new InputException("The demo cannot be made at " + path + " (" + e.getMessage() + "). Set BUCINA_HOME to a folder you can write to", e);
+            throw new InputException(
+                    "The demo cannot be made at " + path + " (" + e.getMessage()
+                            + "). Set BUCINA_HOME to a folder you can write to",
+                    e);
         }
         if (!Files.exists(path)) {
             write(which, path, catalogue);
@@ -63,8 +65,10 @@ public final class DemoBuild {
     /** Makes a build with nothing in it and gives its path; its name is the file's. */
     public static Path empty(Path path, Catalogue catalogue) {
         String name = path.getFileName().toString().replaceFirst("\\.bucina$", "");
-        Build build = new Build(name.isBlank() ? "Build" : name, "", catalogue.rules(), 1, List.of(), List.of(), Map.of());
-        BuildFile.create(path, new Document(build, new Logbook(List.of(), List.of()), List.of())).close();
+        Build build =
+                new Build(name.isBlank() ? "Build" : name, "", catalogue.rules(), 1, List.of(), List.of(), Map.of());
+        BuildFile.create(path, new Document(build, new Logbook(List.of(), List.of()), List.of()))
+                .close();
         return path;
     }
 
@@ -76,11 +80,13 @@ public final class DemoBuild {
     /** Writes one of the demonstrations to a new file. */
     public static void write(Which which, Path path, Catalogue catalogue) {
         if (which == Which.LOCKER) {
-            BuildFile.create(path, new Document(Locker.build(catalogue.rules()), Locker.log(), List.of())).close();
+            BuildFile.create(path, new Document(Locker.build(catalogue.rules()), Locker.log(), List.of()))
+                    .close();
             return;
         }
         Build build = Dunlin.build(catalogue.rules());
         Derivation derivation = Derivation.of(build, catalogue);
-        BuildFile.create(path, new Document(build, DunlinHistory.of(derivation), List.of())).close();
+        BuildFile.create(path, new Document(build, DunlinHistory.of(derivation), List.of()))
+                .close();
     }
 }

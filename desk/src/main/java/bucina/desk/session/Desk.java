@@ -65,6 +65,7 @@ public final class Desk {
     private final ReadOnlyObjectWrapper<Optional<Reaching>> reaching = new ReadOnlyObjectWrapper<>(Optional.empty());
     /** Counted last, of any face. */
     private Optional<Progress> last = Optional.empty();
+
     private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.STUDY);
     private final ObjectProperty<Selection> selection = new SimpleObjectProperty<>();
     private final ObjectProperty<Unit> unit = new SimpleObjectProperty<>();
@@ -125,7 +126,9 @@ public final class Desk {
         });
     }
 
-    /** A build that has lost its last face is not shown here: the window is changed for one that offers to make a face. */
+    /**
+     * A build that has lost its last face is not shown here: the window is changed for one that offers to make a face.
+     */
     private void show(Snapshot now) {
         if (!now.build().faces().isEmpty()) {
             keepSelection(now);
@@ -166,7 +169,10 @@ public final class Desk {
 
     /** The sheet picked, as it is now; empty if none is, or it is gone or on another face. */
     public Optional<Layer> layer() {
-        return layer.get().flatMap(id -> face().face().layers().stream().filter(l -> l.id().equals(id)).findFirst());
+        return layer.get()
+                .flatMap(id -> face().face().layers().stream()
+                        .filter(l -> l.id().equals(id))
+                        .findFirst());
     }
 
     /** The assembly of the face shown. */
@@ -294,12 +300,17 @@ public final class Desk {
         Snapshot counted = snapshot();
         Task asked = task.get();
         Optional<Progress> before = last;
-        session.aside(() -> Progress.of(reading, counted, session.catalogue(), asked, before), p -> {
-            if (snapshot().log() == counted.log() && task.get().equals(asked) && p.face().equals(selection.get().face())) {
-                last = Optional.of(p);
-                progress.set(last);
-            }
-        }, s -> { });
+        session.aside(
+                () -> Progress.of(reading, counted, session.catalogue(), asked, before),
+                p -> {
+                    if (snapshot().log() == counted.log()
+                            && task.get().equals(asked)
+                            && p.face().equals(selection.get().face())) {
+                        last = Optional.of(p);
+                        progress.set(last);
+                    }
+                },
+                s -> {});
     }
 
     /** The cleco plan that is played on the sheet; empty while none is. */
@@ -309,9 +320,12 @@ public final class Desk {
 
     /** Holes of the face that were jumped over in the task; none in other stages. */
     public Set<Id.Hole> skipped() {
-        return stage.get() == Stage.DRILL || stage.get() == Stage.DRESS ? progress.get().filter(p -> p.face().equals(selection.get().face()))
-                .map(Progress::marks)
-                .orElse(Set.of()) : Set.of();
+        return stage.get() == Stage.DRILL || stage.get() == Stage.DRESS
+                ? progress.get()
+                        .filter(p -> p.face().equals(selection.get().face()))
+                        .map(Progress::marks)
+                        .orElse(Set.of())
+                : Set.of();
     }
 
     /** Picks every hole of the face. */
@@ -329,11 +343,15 @@ public final class Desk {
     /** Turns to a group: its holes are picked, or its typed stack is looked at. */
     public void show(Build.GroupRef ref) {
         room.set(Room.SHEET);
-        selection.set(Selection.group(snapshot().face(ref.face().id()), ref.group().id(), Optional.empty()));
+        selection.set(
+                Selection.group(snapshot().face(ref.face().id()), ref.group().id(), Optional.empty()));
         typedGroup.set(ref.group().typed().map(t -> ref.group().id()));
     }
 
-    /** Goes to the next hole with a finding: on along this face, then over the other faces, round to the first; false if there is none at all. */
+    /**
+     * Goes to the next hole with a finding: on along this face, then over the other faces, round to the first; false if
+     * there is none at all.
+     */
     public boolean nextFinding() {
         List<Build.FaceRef> faces = snapshot().build().faces();
         int here = 0;
@@ -342,7 +360,8 @@ public final class Desk {
         }
         int after = cursor().map(c -> face().readings().indexOf(c)).orElse(-1);
         for (int i = 0; i <= faces.size(); i++) {
-            FaceReading reading = snapshot().face(faces.get((here + i) % faces.size()).face().id());
+            FaceReading reading =
+                    snapshot().face(faces.get((here + i) % faces.size()).face().id());
             for (int k = i == 0 ? after + 1 : 0; k < reading.size(); k++) {
                 if (found(reading, reading.reading(k))) {
                     show(reading.face().id());
@@ -356,8 +375,9 @@ public final class Desk {
 
     /** True for a hole with a finding, and for the first hole of a row that has one as a whole. */
     private boolean found(FaceReading face, HoleReading reading) {
-        return reading.worst().isPresent() || reading.row().holes().getFirst().id().equals(reading.hole().id())
-                && !face.rowFaults(reading.row()).isEmpty();
+        return reading.worst().isPresent()
+                || reading.row().holes().getFirst().id().equals(reading.hole().id())
+                        && !face.rowFaults(reading.row()).isEmpty();
     }
 
     /** Shows the other unit. */
@@ -393,7 +413,12 @@ public final class Desk {
         if (reaching.get().isPresent()) {
             reaching.set(Optional.empty());
         } else {
-            reach(stage.get() == Stage.SET ? Reach.Work.SQUEEZE : task.get().operation() == Operation.COUNTERSUNK ? Reach.Work.COUNTERSINK : Reach.Work.DIMPLE);
+            reach(
+                    stage.get() == Stage.SET
+                            ? Reach.Work.SQUEEZE
+                            : task.get().operation() == Operation.COUNTERSUNK
+                                    ? Reach.Work.COUNTERSINK
+                                    : Reach.Work.DIMPLE);
         }
     }
 
@@ -401,14 +426,18 @@ public final class Desk {
     public void reach(Reach.Work work) {
         Snapshot now = snapshot();
         FaceReading face = face();
-        session.aside(() -> Reaching.of(face, now.build(), ToolCrib.of(now.build(), session.catalogue()), work), r -> {
-            if (snapshot() == now && selection.get().face().equals(face.face().id())) {
-                reaching.set(r);
-                if (r.isEmpty()) {
-                    session.say("Nothing on this face wants a tool at its holes.");
-                }
-            }
-        }, session::say);
+        session.aside(
+                () -> Reaching.of(face, now.build(), ToolCrib.of(now.build(), session.catalogue()), work),
+                r -> {
+                    if (snapshot() == now
+                            && selection.get().face().equals(face.face().id())) {
+                        reaching.set(r);
+                        if (r.isEmpty()) {
+                            session.say("Nothing on this face wants a tool at its holes.");
+                        }
+                    }
+                },
+                session::say);
     }
 
     /** Another plan, or another face: what is shown of reach is worked out again. */

@@ -20,7 +20,8 @@ sealed interface Doing {
      * @param instead the entry it corrected, to bring back on undo; empty for a first entry
      * @param words   in words
      */
-    record Logged(Optional<Integer> entry, LogEntry content, Optional<LogEntry> instead, String words) implements Doing {
+    record Logged(Optional<Integer> entry, LogEntry content, Optional<LogEntry> instead, String words)
+            implements Doing {
 
         /** The same after another entry has undone it or done it again. */
         Logged as(int by) {
@@ -34,8 +35,7 @@ sealed interface Doing {
      * @param marks as they were written
      * @param words in words
      */
-    record Marked(List<Mark> marks, String words) implements Doing {
-    }
+    record Marked(List<Mark> marks, String words) implements Doing {}
 
     /**
      * A change of the plan.
@@ -44,6 +44,5 @@ sealed interface Doing {
      * @param after  the build after
      * @param words  in words
      */
-    record Planned(Build before, Build after, String words) implements Doing {
-    }
+    record Planned(Build before, Build after, String words) implements Doing {}
 }

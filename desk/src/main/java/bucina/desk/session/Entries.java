@@ -20,11 +20,11 @@ import java.util.List;
 /** Reads what people type into a log entry, at the bench and on the command line. */
 public final class Entries {
 
-    private Entries() {
-    }
+    private Entries() {}
 
     /**
-     * Reads when something was done: {@code 2026-11-20T19:30}, {@code 2026-11-20 19:30}, {@code 2026-11-20} (noon), or with an offset, which is
+     * Reads when something was done: {@code 2026-11-20T19:30}, {@code 2026-11-20 19:30}, {@code 2026-11-20} (noon),
+     * or with an offset, which is
      * turned into the wall clock here.
      */
     public static LocalDateTime when(String text) {
@@ -34,9 +34,14 @@ public final class Entries {
                 return LocalDate.parse(clean).atTime(12, 0);
             }
             boolean offset = clean.endsWith("Z") || clean.lastIndexOf('+') > 10 || clean.lastIndexOf('-') > 10;
-            return offset ? OffsetDateTime.parse(clean).atZoneSameInstant(ZoneId.systemDefault()).toLocalDateTime() : LocalDateTime.parse(clean);
+            return offset
+                    ? OffsetDateTime.parse(clean)
+                            .atZoneSameInstant(ZoneId.systemDefault())
+                            .toLocalDateTime()
+                    : LocalDateTime.parse(clean);
         } catch (DateTimeParseException e) {
-            throw new InputException("\"" + text.strip() + "\" is not a date and time: write it like 2026-11-20T19:30", e);
+            throw new InputException(
+                    "\"" + text.strip() + "\" is not a date and time: write it like 2026-11-20T19:30", e);
         }
     }
 
@@ -49,7 +54,8 @@ public final class Entries {
         for (String part : text.split("[,;]", -1)) {
             String[] pair = part.strip().split("\\s*[xX×]\\s*", -1);
             if (pair.length != 2) {
-                throw new InputException("\"" + part.strip() + "\" is not a reading: write diameter x height, like .150x.048");
+                throw new InputException(
+                        "\"" + part.strip() + "\" is not a reading: write diameter x height, like .150x.048");
             }
             Length diameter = lengths.parsePositive(pair[0], "shop head diameter");
             list.add(new Work.Reading(diameter, lengths.parsePositive(pair[1], "shop head height")));
@@ -61,9 +67,11 @@ public final class Entries {
     public static String plus(String text, List<Length> readings, Unit unit) {
         StringBuilder all = new StringBuilder(text.replaceAll("[,;\\s]*$", ""));
         for (Length reading : readings) {
-            String last = all.substring(Math.max(all.lastIndexOf(","), all.lastIndexOf(";")) + 1).strip();
+            String last = all.substring(Math.max(all.lastIndexOf(","), all.lastIndexOf(";")) + 1)
+                    .strip();
             boolean height = !last.isEmpty() && !last.matches("\\S+\\s*[xX×]\\s*\\S+");
-            all.append(height ? last.matches(".*[xX×]") ? "" : "x" : all.isEmpty() ? "" : ", ").append(LengthFormat.reading(reading, unit));
+            all.append(height ? last.matches(".*[xX×]") ? "" : "x" : all.isEmpty() ? "" : ", ")
+                    .append(LengthFormat.reading(reading, unit));
         }
         return all.toString();
     }
@@ -82,11 +90,16 @@ public final class Entries {
             if (from > to) {
                 throw new InputException("\"" + clean + "\" runs backward: write the lower label first, like 1-40");
             }
-            List<Hole> within = row.holes().stream().filter(h -> h.label() >= from && h.label() <= to).toList();
-            boolean ended = within.stream().noneMatch(h -> h.label() == from) || within.stream().noneMatch(h -> h.label() == to);
+            List<Hole> within = row.holes().stream()
+                    .filter(h -> h.label() >= from && h.label() <= to)
+                    .toList();
+            boolean ended = within.stream().noneMatch(h -> h.label() == from)
+                    || within.stream().noneMatch(h -> h.label() == to);
             if (ended) {
-                throw new InputException("row " + row.name() + " has no hole " + (within.stream().noneMatch(h -> h.label() == from) ? from : to)
-                        + "; its labels run from " + row.holes().stream().mapToInt(Hole::label).min().orElse(0) + " to "
+                throw new InputException("row " + row.name() + " has no hole "
+                        + (within.stream().noneMatch(h -> h.label() == from) ? from : to)
+                        + "; its labels run from "
+                        + row.holes().stream().mapToInt(Hole::label).min().orElse(0) + " to "
                         + row.holes().stream().mapToInt(Hole::label).max().orElse(0));
             }
             within.forEach(h -> named.add(new Work.LoggedHole(h.id(), row.label(h))));
@@ -96,6 +109,9 @@ public final class Entries {
 
     /** The holes of a row that are not set yet. */
     public static List<Work.LoggedHole> open(Row row, Logbook log) {
-        return row.holes().stream().filter(h -> !log.state(h, List.of()).set()).map(h -> new Work.LoggedHole(h.id(), row.label(h))).toList();
+        return row.holes().stream()
+                .filter(h -> !log.state(h, List.of()).set())
+                .map(h -> new Work.LoggedHole(h.id(), row.label(h)))
+                .toList();
     }
 }

@@ -17,7 +17,14 @@ public final class Finder {
 
     /** What a hit is. */
     public enum Kind {
-        COMMAND("do"), FACE("face"), GROUP("group"), ROW("row"), HOLE("hole"), SHEET("sheet"), SUM("sum"), HELP("help");
+        COMMAND("do"),
+        FACE("face"),
+        GROUP("group"),
+        ROW("row"),
+        HOLE("hole"),
+        SHEET("sheet"),
+        SUM("sum"),
+        HELP("help");
 
         private final String word;
 
@@ -39,8 +46,7 @@ public final class Finder {
      * @param note where it is, or the key that does it
      * @param go   goes there or does it
      */
-    public record Hit(Kind kind, String name, String note, Runnable go) {
-    }
+    public record Hit(Kind kind, String name, String note, Runnable go) {}
 
     private final Desk desk;
     private final List<Hit> commands;
@@ -64,8 +70,13 @@ public final class Finder {
         }
         List<Hit> all = new ArrayList<>(commands);
         places(all, wanted);
-        return all.stream().filter(h -> score(h, wanted) < 9).sorted(Comparator.comparingInt((Hit h) -> score(h, wanted))
-                .thenComparing(Hit::kind).thenComparingInt(h -> h.name().length())).limit(most).toList();
+        return all.stream()
+                .filter(h -> score(h, wanted) < 9)
+                .sorted(Comparator.comparingInt((Hit h) -> score(h, wanted))
+                        .thenComparing(Hit::kind)
+                        .thenComparingInt(h -> h.name().length()))
+                .limit(most)
+                .toList();
     }
 
     private static int score(Hit hit, String wanted) {
@@ -83,27 +94,46 @@ public final class Finder {
     }
 
     private void places(List<Hit> all, String wanted) {
-        desk.snapshot().build().workshop().sums().forEach(k -> all.add(new Hit(Kind.SUM, k.name(), "bench sums", () -> open.accept(k))));
+        desk.snapshot()
+                .build()
+                .workshop()
+                .sums()
+                .forEach(k -> all.add(new Hit(Kind.SUM, k.name(), "bench sums", () -> open.accept(k))));
         for (Build.FaceRef ref : desk.snapshot().build().faces()) {
             Id.Face face = ref.face().id();
             String where = ref.face().name();
             all.add(new Hit(Kind.FACE, where, ref.assembly().name(), () -> desk.show(face)));
-            ref.face().groups().forEach(group -> all.add(new Hit(Kind.GROUP, group.code() + " " + group.name(), where,
-                    () -> desk.show(new Build.GroupRef(ref.assembly(), ref.face(), group)))));
+            ref.face()
+                    .groups()
+                    .forEach(group -> all.add(new Hit(
+                            Kind.GROUP,
+                            group.code() + " " + group.name(),
+                            where,
+                            () -> desk.show(new Build.GroupRef(ref.assembly(), ref.face(), group)))));
             for (Layer layer : ref.face().layers()) {
                 all.add(new Hit(Kind.SHEET, layer.name(), where, () -> showLayer(face, layer)));
             }
             Optional<HoleReading> last = Optional.empty();
             for (HoleReading reading : desk.snapshot().face(face).readings()) {
-                if (last.isEmpty() || !last.get().row().id().equals(reading.row().id())) {
-                    all.add(new Hit(Kind.ROW, reading.row().name(), where + ", " + reading.group().name(), () -> showRow(face, reading.row().id())));
+                if (last.isEmpty()
+                        || !last.get().row().id().equals(reading.row().id())) {
+                    all.add(new Hit(
+                            Kind.ROW,
+                            reading.row().name(),
+                            where + ", " + reading.group().name(),
+                            () -> showRow(face, reading.row().id())));
                 }
                 last = Optional.of(reading);
                 if (reading.label().toLowerCase(Locale.ROOT).startsWith(wanted)) {
-                    all.add(new Hit(Kind.HOLE, reading.label(), where + ", " + reading.group().name(), () -> {
-                        desk.show(face);
-                        desk.selectionProperty().set(Selection.none(face).one(reading));
-                    }));
+                    all.add(new Hit(
+                            Kind.HOLE,
+                            reading.label(),
+                            where + ", " + reading.group().name(),
+                            () -> {
+                                desk.show(face);
+                                desk.selectionProperty()
+                                        .set(Selection.none(face).one(reading));
+                            }));
                 }
             }
         }
@@ -118,10 +148,16 @@ public final class Finder {
     private void showLayer(Id.Face face, Layer layer) {
         desk.show(face);
         var reading = desk.snapshot().face(face);
-        List<HoleReading> through = reading.readings().stream().filter(r -> r.layers().stream().anyMatch(l -> l.id().equals(layer.id()))).toList();
+        List<HoleReading> through = reading.readings().stream()
+                .filter(r -> r.layers().stream().anyMatch(l -> l.id().equals(layer.id())))
+                .toList();
         if (!through.isEmpty()) {
-            desk.selectionProperty().set(new Selection(face, Optional.of(through.getFirst().hole().id()),
-                    new java.util.LinkedHashSet<>(through.stream().map(r -> r.hole().id()).toList())));
+            desk.selectionProperty()
+                    .set(new Selection(
+                            face,
+                            Optional.of(through.getFirst().hole().id()),
+                            new java.util.LinkedHashSet<>(
+                                    through.stream().map(r -> r.hole().id()).toList())));
         }
     }
 }

@@ -11,7 +11,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 
-/** The different rivet lengths of one face, short to long: in Study a hole is drawn the fuller the longer its rivet. Immutable. */
+/**
+ * The different rivet lengths of one face, short to long: in Study a hole is drawn the fuller the longer its rivet.
+ * Immutable.
+ */
 public final class LengthClasses {
 
     /**
@@ -20,8 +23,7 @@ public final class LengthClasses {
      * @param name  {@code MS20426AD3-3.5}; for hardware its name
      * @param place from 0 for the shortest rivet; -1 for hardware, -2 where nothing does
      */
-    public record Class(String name, int place) {
-    }
+    public record Class(String name, int place) {}
 
     private final List<Class> classes;
     private final Map<Solution, Integer> places = new IdentityHashMap<>();
@@ -46,7 +48,8 @@ public final class LengthClasses {
                     special.put(s, -2);
                     add(others, new Class("nothing stocked does", -2));
                 } else {
-                    byLength.computeIfAbsent(s.length().get().nanometres(), k -> new ArrayList<>()).add(s);
+                    byLength.computeIfAbsent(s.length().get().nanometres(), k -> new ArrayList<>())
+                            .add(s);
                 }
             }
         }
@@ -56,7 +59,13 @@ public final class LengthClasses {
             for (Solution s : same) {
                 special.put(s, place);
             }
-            String names = String.join(", ", same.stream().map(s -> s.designation().orElse("") + (s.cut() ? " cut" : "")).distinct().sorted().toList());
+            String names = String.join(
+                    ", ",
+                    same.stream()
+                            .map(s -> s.designation().orElse("") + (s.cut() ? " cut" : ""))
+                            .distinct()
+                            .sorted()
+                            .toList());
             classes.add(new Class(names, place++));
         }
         classes.addAll(others);

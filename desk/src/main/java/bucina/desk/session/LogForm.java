@@ -31,6 +31,7 @@ public final class LogForm {
     public static final class Fields {
         /** Holes as labels, for a group with holes; the count for one without. */
         public String count = "";
+
         public String designation = "";
         public String length = "";
         public String who = "";
@@ -44,6 +45,7 @@ public final class LogForm {
         public String note = "";
         /** One line for each reject: hole label (or nothing), disposition, note. */
         public final List<RejectLine> rejects = new ArrayList<>();
+
         public final List<Photo> photos = new ArrayList<>();
         /** Photographs that the corrected entry has already, by hash: they stay. */
         public final List<String> kept = new ArrayList<>();
@@ -56,8 +58,7 @@ public final class LogForm {
      * @param what what was done about it
      * @param note may be empty
      */
-    public record RejectLine(String hole, Disposition what, String note) {
-    }
+    public record RejectLine(String hole, Disposition what, String note) {}
 
     private final Group group;
     private final List<Work.LoggedHole> holes;
@@ -73,12 +74,14 @@ public final class LogForm {
 
     /** A form for what is suggested. */
     public static LogForm of(Suggestion suggestion) {
-        return new LogForm(suggestion.group(), suggestion.holes(), Optional.of(suggestion.solution()), Optional.empty());
+        return new LogForm(
+                suggestion.group(), suggestion.holes(), Optional.of(suggestion.solution()), Optional.empty());
     }
 
     /** A form that puts an entry right. */
     public static LogForm correcting(LogEntry entry, Group group) {
-        return new LogForm(group, entry.work().map(Work::holes).orElse(List.of()), Optional.empty(), Optional.of(entry.id()));
+        return new LogForm(
+                group, entry.work().map(Work::holes).orElse(List.of()), Optional.empty(), Optional.of(entry.id()));
     }
 
     /** The group written about. */
@@ -107,7 +110,11 @@ public final class LogForm {
         Unit unit = desk.unit();
         f.count = Integer.toString(suggestion.count());
         f.designation = suggestion.solution().designation().orElse("");
-        suggestion.solution().choice().flatMap(c -> c.pick().cutTo()).or(() -> suggestion.solution().blind().flatMap(b -> b.cutTo()))
+        suggestion
+                .solution()
+                .choice()
+                .flatMap(c -> c.pick().cutTo())
+                .or(() -> suggestion.solution().blind().flatMap(b -> b.cutTo()))
                 .ifPresent(c -> f.length = LengthFormat.trade(c, unit));
         f.who = desk.prefs().who();
         f.done = desk.session().now().toString().replace('T', ' ');
@@ -122,14 +129,20 @@ public final class LogForm {
         Fields f = new Fields();
         f.count = Integer.toString(work.count());
         f.designation = work.designation();
-        work.length().filter(l -> !nominal(work.designation()).map(l::same).orElse(false)).ifPresent(l -> f.length = LengthFormat.trade(l, unit));
+        work.length()
+                .filter(l -> !nominal(work.designation()).map(l::same).orElse(false))
+                .ifPresent(l -> f.length = LengthFormat.trade(l, unit));
         f.who = work.who();
         f.done = work.done().toString().replace('T', ' ');
         f.minutes = Integer.toString(work.minutes());
         f.tool = work.setup().tool();
         work.setup().setting().ifPresent(s -> f.setting = LengthFormat.trade(s, unit));
         work.setup().hole().ifPresent(h -> f.hole = LengthFormat.trade(h, unit));
-        f.readings = String.join(", ", work.readings().stream().map(r -> figure(r.diameter(), unit) + "x" + figure(r.height(), unit)).toList());
+        f.readings = String.join(
+                ", ",
+                work.readings().stream()
+                        .map(r -> figure(r.diameter(), unit) + "x" + figure(r.height(), unit))
+                        .toList());
         f.explanation = work.explanation();
         f.note = work.note();
         f.kept.addAll(work.photos());
@@ -154,7 +167,8 @@ public final class LogForm {
     }
 
     /**
-     * What to say about the rivet typed: empty when it is the planned one in a good length, a sentence that asks for a word of explanation
+     * What to say about the rivet typed: empty when it is the planned one in a good length, a sentence that asks for
+     * a word of explanation
      * otherwise. Text that is no rivet yet says nothing.
      */
     public String oddity(Fields f, LengthParser lengths, RuleSet rules) {
@@ -164,7 +178,8 @@ public final class LogForm {
         try {
             RivetDesignation used = RivetDesignation.parse(f.designation);
             if (!used.family().equals(solution.get().fastener().name())) {
-                return used.family() + " is not the " + solution.get().fastener().name() + " of the plan. Why?";
+                return used.family() + " is not the "
+                        + solution.get().fastener().name() + " of the plan. Why?";
             }
             var choice = solution.get().choice().get();
             Length length = f.length.isBlank() ? used.nominalLength() : lengths.parse(f.length);
@@ -184,17 +199,26 @@ public final class LogForm {
             if (solution.designation().filter(d -> !d.equals(used.code())).isPresent()) {
                 return used.code() + " is not the " + solution.designation().get() + " this stack takes. Why?";
             }
-            return rivet.stainless() ? "Stainless: nearly impossible to drill out once it is set. Say why you are sure." : "";
+            return rivet.stainless()
+                    ? "Stainless: nearly impossible to drill out once it is set. Say why you are sure."
+                    : "";
         } catch (InputException e) {
             return "";
         }
     }
 
-    /** What was understood of fields that are written otherwise than they will be kept; empty where nothing needs saying. */
+    /**
+     * What was understood of fields that are written otherwise than they will be kept; empty where nothing needs
+     * saying.
+     */
     public String understood(Fields f, LengthParser lengths, Unit unit) {
         List<String> words = new ArrayList<>();
         if (!(group.fastener() instanceof Fastener.Hardware)) {
-            say(words, "rivet", f.designation, text -> Used.parse(group.fastener(), text).code());
+            say(
+                    words,
+                    "rivet",
+                    f.designation,
+                    text -> Used.parse(group.fastener(), text).code());
         }
         say(words, "cut to", f.length, text -> LengthFormat.trade(lengths.parse(text), unit));
         say(words, "gap", f.setting, text -> LengthFormat.trade(lengths.parse(text), unit));
@@ -217,14 +241,20 @@ public final class LogForm {
     public static String verdicts(String readings, LengthParser lengths, ShopHeadLimits limits) {
         try {
             List<Work.Reading> heads = Entries.readings(readings, lengths);
-            long leave = heads.stream().filter(r -> limits.judge(r.diameter(), r.height()) == ShopHeadLimits.Verdict.LEAVE).count();
-            long replace = heads.stream().filter(r -> limits.judge(r.diameter(), r.height()) == ShopHeadLimits.Verdict.REPLACE).count();
+            long leave = heads.stream()
+                    .filter(r -> limits.judge(r.diameter(), r.height()) == ShopHeadLimits.Verdict.LEAVE)
+                    .count();
+            long replace = heads.stream()
+                    .filter(r -> limits.judge(r.diameter(), r.height()) == ShopHeadLimits.Verdict.REPLACE)
+                    .count();
             if (heads.isEmpty()) {
                 return "";
             }
-            return replace > 0 ? replace + " of " + heads.size() + " outside the limits: replace, and say so under rejects."
-                    : leave > 0 ? leave + " of " + heads.size() + " off the gauge but inside the process limits: leave."
-                    : heads.size() + " measured, all good.";
+            return replace > 0
+                    ? replace + " of " + heads.size() + " outside the limits: replace, and say so under rejects."
+                    : leave > 0
+                            ? leave + " of " + heads.size() + " off the gauge but inside the process limits: leave."
+                            : heads.size() + " measured, all good.";
         } catch (InputException e) {
             return "";
         }
@@ -238,14 +268,35 @@ public final class LogForm {
     public LogEntry.Draft draft(Fields f, LengthParser lengths, String reason) {
         Used used = Used.parse(group.fastener(), f.designation);
         String designation = used.code();
-        Optional<Length> length = f.length.isBlank() || used.length().isEmpty() ? used.length() : Optional.of(lengths.parsePositive(f.length, "length used"));
-        Work.Setup setup = new Work.Setup(f.tool.strip(), optional(f.setting, "setting", lengths), optional(f.hole, "hole size", lengths));
-        List<Work.Reject> rejects = f.rejects.stream().map(r -> new Work.Reject(r.hole(), 1, r.what(), r.note())).toList();
+        Optional<Length> length = f.length.isBlank() || used.length().isEmpty()
+                ? used.length()
+                : Optional.of(lengths.parsePositive(f.length, "length used"));
+        Work.Setup setup = new Work.Setup(
+                f.tool.strip(), optional(f.setting, "setting", lengths), optional(f.hole, "hole size", lengths));
+        List<Work.Reject> rejects = f.rejects.stream()
+                .map(r -> new Work.Reject(r.hole(), 1, r.what(), r.note()))
+                .toList();
         try {
-            Work work = new Work(group.id(), group.code(), holes, holes.isEmpty() ? whole(f.count, "count") : holes.size(), designation, length,
-                    f.who.strip(), Entries.when(f.done), whole(f.minutes, "minutes"), setup, Entries.readings(f.readings, lengths), rejects,
-                    f.explanation.strip(), f.note.strip(), Stream.concat(f.kept.stream(), f.photos.stream().map(Photo::sha256)).distinct().toList());
-            return corrects.map(c -> LogEntry.Draft.replace(c, work, reason)).orElseGet(() -> LogEntry.Draft.install(work));
+            Work work = new Work(
+                    group.id(),
+                    group.code(),
+                    holes,
+                    holes.isEmpty() ? whole(f.count, "count") : holes.size(),
+                    designation,
+                    length,
+                    f.who.strip(),
+                    Entries.when(f.done),
+                    whole(f.minutes, "minutes"),
+                    setup,
+                    Entries.readings(f.readings, lengths),
+                    rejects,
+                    f.explanation.strip(),
+                    f.note.strip(),
+                    Stream.concat(f.kept.stream(), f.photos.stream().map(Photo::sha256))
+                            .distinct()
+                            .toList());
+            return corrects.map(c -> LogEntry.Draft.replace(c, work, reason))
+                    .orElseGet(() -> LogEntry.Draft.install(work));
         } catch (IllegalArgumentException e) {
             throw new InputException(e.getMessage(), e);
         }

@@ -5,9 +5,9 @@ import bucina.core.material.Material;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.measure.LengthParser;
+import bucina.core.measure.Unit;
 import bucina.core.panel.PanelPlan;
 import bucina.core.plan.Hand;
-import bucina.core.measure.Unit;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
 import bucina.core.sheet.Ring;
@@ -19,7 +19,9 @@ public final class PanelForm {
 
     /** The shape of the skin. */
     public enum Shape {
-        RECTANGLE("rectangle"), TAPER("taper"), POLYGON("polygon");
+        RECTANGLE("rectangle"),
+        TAPER("taper"),
+        POLYGON("polygon");
 
         private final String word;
 
@@ -59,17 +61,23 @@ public final class PanelForm {
      * @throws InputException with one sentence that names the field
      */
     public PanelPlan plan(String called, LengthParser lengths, Unit unit) {
-        PanelPlan.Sheet skin = new PanelPlan.Sheet(outline(lengths), lengths.parsePositive(thickness, "skin thickness"));
+        PanelPlan.Sheet skin =
+                new PanelPlan.Sheet(outline(lengths), lengths.parsePositive(thickness, "skin thickness"));
         List<PanelPlan.Spar> sparList = new ArrayList<>();
         if (!spars.isBlank()) {
             PanelPlan.Flange flange = flange(sparWidth, sparThickness, "spar", lengths);
             for (String part : spars.split(",", -1)) {
                 String[] ends = part.split(":", -1);
                 if (ends.length > 2) {
-                    throw new InputException("spars: \"" + part.strip() + "\" is no place: write y of the centre line like 2.5, or root:tip like 2.5:2");
+                    throw new InputException("spars: \"" + part.strip()
+                            + "\" is no place: write y of the centre line like 2.5, or root:tip like 2.5:2");
                 }
                 Length atRoot = named(ends[0], "spars", lengths);
-                sparList.add(new PanelPlan.Spar("Spar " + (sparList.size() + 1), atRoot, ends.length == 2 ? named(ends[1], "spars", lengths) : atRoot, flange));
+                sparList.add(new PanelPlan.Spar(
+                        "Spar " + (sparList.size() + 1),
+                        atRoot,
+                        ends.length == 2 ? named(ends[1], "spars", lengths) : atRoot,
+                        flange));
             }
         }
         List<PanelPlan.Rib> ribList = new ArrayList<>();
@@ -80,9 +88,21 @@ public final class PanelForm {
             }
         }
         Callout callout = Callout.parse(rivet);
-        return new PanelPlan(called.strip(), hand, unit, "from outside", "outboard", "forward", skin, Material.parse("2024-T3"), sparList, ribList,
+        return new PanelPlan(
+                called.strip(),
+                hand,
+                unit,
+                "from outside",
+                "outboard",
+                "forward",
+                skin,
+                Material.parse("2024-T3"),
+                sparList,
+                ribList,
                 doublers(lengths),
-                callout.fastener(), callout.count().isPresent() ? callout.text() : "", lengths.parsePositive(pitch, "pitch"));
+                callout.fastener(),
+                callout.count().isPresent() ? callout.text() : "",
+                lengths.parsePositive(pitch, "pitch"));
     }
 
     private static Length named(String text, String field, LengthParser lengths) {
@@ -94,7 +114,9 @@ public final class PanelForm {
     }
 
     private static PanelPlan.Flange flange(String width, String thickness, String what, LengthParser lengths) {
-        return new PanelPlan.Flange(lengths.parsePositive(width, what + " flange width"), lengths.parsePositive(thickness, what + " thickness"));
+        return new PanelPlan.Flange(
+                lengths.parsePositive(width, what + " flange width"),
+                lengths.parsePositive(thickness, what + " thickness"));
     }
 
     private Outline outline(LengthParser lengths) {
@@ -105,7 +127,8 @@ public final class PanelForm {
         Length chord = lengths.parsePositive(root, shape == Shape.TAPER ? "root chord" : "chord");
         Length other = shape == Shape.TAPER ? lengths.parsePositive(tip, "tip chord") : chord;
         Length zero = Length.ZERO;
-        return Outline.of(Ring.polygon(List.of(Point.at(zero, zero), Point.at(long1, zero), Point.at(long1, other), Point.at(zero, chord))));
+        return Outline.of(Ring.polygon(
+                List.of(Point.at(zero, zero), Point.at(long1, zero), Point.at(long1, other), Point.at(zero, chord))));
     }
 
     /** An outline of corners as typed: {@code 0,0; 20,0; 18,9; 0,10}. */
@@ -117,7 +140,8 @@ public final class PanelForm {
             }
         }
         if (points.size() < 3) {
-            throw new InputException("an outline has at least 3 corners, was given " + points.size() + ": write them like 0,0; 20,0; 18,9; 0,10");
+            throw new InputException("an outline has at least 3 corners, was given " + points.size()
+                    + ": write them like 0,0; 20,0; 18,9; 0,10");
         }
         return Outline.of(Ring.polygon(points));
     }
@@ -137,9 +161,13 @@ public final class PanelForm {
         }
         String[] corners2 = doubler.split("\\s+to\\s+|;", -1);
         if (corners2.length != 2) {
-            throw new InputException("doubler: \"" + doubler.strip() + "\" has no two corners: write them like 0,2 to 12,5");
+            throw new InputException(
+                    "doubler: \"" + doubler.strip() + "\" has no two corners: write them like 0,2 to 12,5");
         }
-        return List.of(new PanelPlan.Doubler("Doubler", point(corners2[0], lengths), point(corners2[1], lengths),
+        return List.of(new PanelPlan.Doubler(
+                "Doubler",
+                point(corners2[0], lengths),
+                point(corners2[1], lengths),
                 lengths.parsePositive(doublerThickness, "doubler thickness")));
     }
 }

@@ -16,7 +16,8 @@ import java.util.Map;
  * @param reviews     the review of each bulletin
  * @param differences what each twin differs in
  */
-public record PapersModel(Snapshot snapshot, Map<Id.Bulletin, Review> reviews, Map<Id.Assembly, List<Hands.Difference>> differences) {
+public record PapersModel(
+        Snapshot snapshot, Map<Id.Bulletin, Review> reviews, Map<Id.Assembly, List<Hands.Difference>> differences) {
 
     /** The model of a snapshot. */
     public static PapersModel of(Snapshot snapshot) {

@@ -11,8 +11,7 @@ public final class PhotoFiles {
 
     private static final long MOST = 40_000_000;
 
-    private PhotoFiles() {
-    }
+    private PhotoFiles() {}
 
     /**
      * Reads a JPEG or PNG file of at most 40 MB.
@@ -27,7 +26,8 @@ public final class PhotoFiles {
             byte[] bytes = Files.readAllBytes(path);
             return Photo.of(type(path, bytes), bytes);
         } catch (IOException e) {
-            throw new InputException(path + " cannot be read: " + e.getMessage() + ". Give the path of a JPEG or PNG picture", e);
+            throw new InputException(
+                    path + " cannot be read: " + e.getMessage() + ". Give the path of a JPEG or PNG picture", e);
         }
     }
 

@@ -4,11 +4,12 @@ import bucina.core.measure.InputException;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 
-/** Where the program keeps what is the builder's but belongs to no build. {@code BUCINA_HOME} puts all of it elsewhere. */
+/**
+ * Where the program keeps what is the builder's but belongs to no build. {@code BUCINA_HOME} puts all of it elsewhere.
+ */
 public final class Places {
 
-    private Places() {
-    }
+    private Places() {}
 
     /** Settings: theme, unit, the last build, own catalogue tables. */
     public static Path settings() {
@@ -43,7 +44,8 @@ public final class Places {
                 return Path.of(clean);
             }
         } catch (InvalidPathException e) {
-            throw new InputException("\"" + clean + "\" cannot be the name of a file here: write one like " + example, e);
+            throw new InputException(
+                    "\"" + clean + "\" cannot be the name of a file here: write one like " + example, e);
         }
         throw new InputException("No file is named: write where it goes, like " + example);
     }

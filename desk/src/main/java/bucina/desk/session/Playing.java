@@ -30,11 +30,21 @@ import java.util.stream.Collectors;
  * @param states  of the holes played while this step is done
  * @param inUse   clecos in them then
  */
-public record Playing(FaceClecos face, FaceLocate locate, FaceClecos.RowPlan row, int step, Work work, Map<Id.Hole, HoleState> states, int inUse) {
+public record Playing(
+        FaceClecos face,
+        FaceLocate locate,
+        FaceClecos.RowPlan row,
+        int step,
+        Work work,
+        Map<Id.Hole, HoleState> states,
+        int inUse) {
 
     /** What is played. */
     public enum Work {
-        LOCATE("face located"), DRILL("drilled by one"), TWO("drilled by two"), RIVET("riveted");
+        LOCATE("face located"),
+        DRILL("drilled by one"),
+        TWO("drilled by two"),
+        RIVET("riveted");
 
         private final String words;
 
@@ -49,11 +59,31 @@ public record Playing(FaceClecos face, FaceLocate locate, FaceClecos.RowPlan row
     }
 
     /** Plans the face and begins with a row. */
-    public static Playing of(Snapshot snapshot, bucina.core.catalogue.Catalogue catalogue, Id.Face on, Optional<Id.Row> at, Optional<Mode> mode, int nearest,
-                             Work work) {
-        FaceClecos plan = FaceClecos.of(snapshot.face(on), snapshot.holds(), catalogue.clecos(), snapshot.build().stock(), mode, nearest);
-        FaceClecos.RowPlan row = plan.rows().stream().filter(r -> at.equals(Optional.of(r.row().id()))).findFirst().orElse(plan.rows().getFirst());
-        FaceLocate locate = FaceLocate.of(snapshot.face(on), snapshot.log(), catalogue.clecos(), snapshot.build().stock(), mode);
+    public static Playing of(
+            Snapshot snapshot,
+            bucina.core.catalogue.Catalogue catalogue,
+            Id.Face on,
+            Optional<Id.Row> at,
+            Optional<Mode> mode,
+            int nearest,
+            Work work) {
+        FaceClecos plan = FaceClecos.of(
+                snapshot.face(on),
+                snapshot.holds(),
+                catalogue.clecos(),
+                snapshot.build().stock(),
+                mode,
+                nearest);
+        FaceClecos.RowPlan row = plan.rows().stream()
+                .filter(r -> at.equals(Optional.of(r.row().id())))
+                .findFirst()
+                .orElse(plan.rows().getFirst());
+        FaceLocate locate = FaceLocate.of(
+                snapshot.face(on),
+                snapshot.log(),
+                catalogue.clecos(),
+                snapshot.build().stock(),
+                mode);
         return new Playing(plan, locate, row, 0, work, Map.of(), 0).at(snapshot.holds(), 0);
     }
 
@@ -90,20 +120,21 @@ public record Playing(FaceClecos face, FaceLocate locate, FaceClecos.RowPlan row
         Set<Integer> drilled = new HashSet<>();
         Set<Integer> set = new HashSet<>();
         switch (work) {
-            case LOCATE -> {
-            }
-            case DRILL -> waves().stream().limit(now + 1L).forEach(w -> {
-                in.addAll(w.place());
-                drilled.addAll(w.drill());
-                if (w != waves().get(now)) {
-                    w.remove().forEach(in::remove);
-                }
-            });
-            case TWO -> hands().turns().stream().limit(now + 1L).forEach(t -> {
-                t.remove().forEach(in::remove);
-                in.addAll(t.place());
-                drilled.addAll(t.drill());
-            });
+            case LOCATE -> {}
+            case DRILL ->
+                waves().stream().limit(now + 1L).forEach(w -> {
+                    in.addAll(w.place());
+                    drilled.addAll(w.drill());
+                    if (w != waves().get(now)) {
+                        w.remove().forEach(in::remove);
+                    }
+                });
+            case TWO ->
+                hands().turns().stream().limit(now + 1L).forEach(t -> {
+                    t.remove().forEach(in::remove);
+                    in.addAll(t.place());
+                    drilled.addAll(t.drill());
+                });
             case RIVET -> {
                 for (int n = 1; n <= row.holes().size(); n++) {
                     drilled.add(n);
@@ -117,24 +148,39 @@ public record Playing(FaceClecos face, FaceLocate locate, FaceClecos.RowPlan row
         }
         Map<Id.Hole, HoleState> states = new HashMap<>();
         for (int n = 1; n <= row.holes().size(); n++) {
-            states.put(row.holes().get(n - 1).hole().id(), set.contains(n) ? HoleState.SET : in.contains(n) ? HoleState.CLECOED
-                    : drilled.contains(n) ? HoleState.DRILLED : HoleState.PLANNED);
+            states.put(
+                    row.holes().get(n - 1).hole().id(),
+                    set.contains(n)
+                            ? HoleState.SET
+                            : in.contains(n)
+                                    ? HoleState.CLECOED
+                                    : drilled.contains(n) ? HoleState.DRILLED : HoleState.PLANNED);
         }
         return new Playing(face, locate, row, now, work, Map.copyOf(states), in.size());
     }
 
     private Playing located(int now) {
         Map<Id.Hole, HoleState> states = new HashMap<>();
-        locate.steps().stream().limit(now + 1L).forEach(s -> s.holes().forEach(h -> states.put(h.hole().id(), HoleState.CLECOED)));
+        locate.steps().stream()
+                .limit(now + 1L)
+                .forEach(s -> s.holes().forEach(h -> states.put(h.hole().id(), HoleState.CLECOED)));
         return new Playing(face, locate, row, now, work, Map.copyOf(states), states.size());
     }
 
     /** The step in one sentence; with two people, what each does. */
     public String sentence(Snapshot snapshot, Unit unit) {
         if (work == Work.LOCATE) {
-            return locate.steps().isEmpty() ? "Nothing to locate: the bin is too small even for every 64th hole, or every hole is set." : (locate.steps().get(
-                    step).every() > 1 ? "Every " + locate.steps().get(step).every() + Playing.th(locate.steps().get(step).every()) + " hole: cleco " : "Cleco ")
-                    + locate.steps().get(step).holes().stream().map(h -> h.label()).collect(Collectors.joining(", ")) + ".";
+            return locate.steps().isEmpty()
+                    ? "Nothing to locate: the bin is too small even for every 64th hole, or every hole is set."
+                    : (locate.steps().get(step).every() > 1
+                                    ? "Every " + locate.steps().get(step).every()
+                                            + Playing.th(
+                                                    locate.steps().get(step).every()) + " hole: cleco "
+                                    : "Cleco ")
+                            + locate.steps().get(step).holes().stream()
+                                    .map(h -> h.label())
+                                    .collect(Collectors.joining(", "))
+                            + ".";
         }
         if (work == Work.RIVET && row.size().isPresent()) {
             return FaceClecos.sentence(row, riveting(snapshot.holds()).get(step));
@@ -143,14 +189,16 @@ public record Playing(FaceClecos face, FaceLocate locate, FaceClecos.RowPlan row
             return "No cleco holds well in a hole of this size: use side clamps or a bolt, and drill with care.";
         }
         if (!row.plan().get().fits()) {
-            return "The bin is too small for this: it takes at least " + row.plan().get().least() + " clecos.";
+            return "The bin is too small for this: it takes at least "
+                    + row.plan().get().least() + " clecos.";
         }
         if (work == Work.DRILL) {
             return FaceClecos.sentence(row, row.plan().get().waves().get(step), snapshot.holds(), unit);
         }
         TwoHands.Turn turn = hands().turns().get(step);
         String first = turn.drill().isEmpty() ? "" : "One drills " + labels(turn.drill()) + ". ";
-        String second = (turn.remove().isEmpty() ? "" : "lifts " + labels(turn.remove())) + (turn.remove().isEmpty() || turn.place().isEmpty() ? "" : ", ")
+        String second = (turn.remove().isEmpty() ? "" : "lifts " + labels(turn.remove()))
+                + (turn.remove().isEmpty() || turn.place().isEmpty() ? "" : ", ")
                 + (turn.place().isEmpty() ? "" : "clecos " + labels(turn.place()));
         return (first + (second.isEmpty() ? "" : "The other " + second + ".")).strip();
     }
@@ -166,15 +214,25 @@ public record Playing(FaceClecos face, FaceLocate locate, FaceClecos.RowPlan row
     /** Why this step. */
     public String why() {
         if (work == Work.LOCATE) {
-            String thin = locate.dense() > locate.wanted() ? " The bin holds every " + locate.dense() + th(locate.dense()) + " hole: not more." : "";
-            return (locate.steps().isEmpty() ? "" : capital(locate.steps().get(step).why()) + ". ") + capital(locate.shape().reason()) + "." + thin;
+            String thin = locate.dense() > locate.wanted()
+                    ? " The bin holds every " + locate.dense() + th(locate.dense()) + " hole: not more."
+                    : "";
+            return (locate.steps().isEmpty()
+                            ? ""
+                            : capital(locate.steps().get(step).why()) + ". ")
+                    + capital(locate.shape().reason()) + "." + thin;
         }
         if (work == Work.RIVET) {
             return "Set every second hole first, from the middle outward; then pull a cleco and set its hole.";
         }
-        return row.plan().filter(ClecoPlan::fits).map(p -> (work == Work.TWO || p.waves().get(step).why().isEmpty() ? ""
-                : capital(p.waves().get(step).why()) + ". ") + capital(p.row().mode().code()) + ": " + p.row().mode().reason() + ". "
-                + row.around()).orElse("");
+        return row.plan()
+                .filter(ClecoPlan::fits)
+                .map(p -> (work == Work.TWO || p.waves().get(step).why().isEmpty()
+                                ? ""
+                                : capital(p.waves().get(step).why()) + ". ")
+                        + capital(p.row().mode().code()) + ": " + p.row().mode().reason() + ". "
+                        + row.around())
+                .orElse("");
     }
 
     private static String capital(String text) {
@@ -184,22 +242,34 @@ public record Playing(FaceClecos face, FaceLocate locate, FaceClecos.RowPlan row
     /** Clecos in use against the peak and the bin. */
     public String supply(Holds holds) {
         if (work == Work.LOCATE) {
-            return locate.sizes().entrySet().stream().map(e -> e.getKey().name() + " " + e.getKey().colour() + ": " + e.getValue() + " in the end"
-                    + bin(e.getKey())).collect(Collectors.joining(", "));
+            return locate.sizes().entrySet().stream()
+                    .map(e -> e.getKey().name() + " " + e.getKey().colour() + ": " + e.getValue() + " in the end"
+                            + bin(e.getKey()))
+                    .collect(Collectors.joining(", "));
         }
-        int peak = work == Work.RIVET ? FaceClecos.rivet(row, holds).peak() : row.plan().map(ClecoPlan::peak).orElse(0);
-        return row.size().map(s -> {
-            return s.name() + " " + s.colour() + ": " + inUse + ", peak " + peak + bin(s);
-        }).orElse("");
+        int peak = work == Work.RIVET
+                ? FaceClecos.rivet(row, holds).peak()
+                : row.plan().map(ClecoPlan::peak).orElse(0);
+        return row.size()
+                .map(s -> {
+                    return s.name() + " " + s.colour() + ": " + inUse + ", peak " + peak + bin(s);
+                })
+                .orElse("");
     }
 
     private String bin(ClecoSize size) {
-        return face.sizes().stream().filter(u -> u.size().equals(size) && u.bin() >= 0).map(u -> " of " + u.bin()).findFirst().orElse("");
+        return face.sizes().stream()
+                .filter(u -> u.size().equals(size) && u.bin() >= 0)
+                .map(u -> " of " + u.bin())
+                .findFirst()
+                .orElse("");
     }
 
     /** The row after this one in the face's order; empty at the last. */
     public Optional<Id.Row> next() {
         int i = face.rows().indexOf(row);
-        return i + 1 < face.rows().size() ? Optional.of(face.rows().get(i + 1).row().id()) : Optional.empty();
+        return i + 1 < face.rows().size()
+                ? Optional.of(face.rows().get(i + 1).row().id())
+                : Optional.empty();
     }
 }

@@ -5,8 +5,7 @@ import java.io.InputStream;
 /** What printing takes from the program. Starts no toolkit. */
 public final class Printing {
 
-    private Printing() {
-    }
+    private Printing() {}
 
     /** The typeface for printing; the caller closes it. */
     public static InputStream font() {

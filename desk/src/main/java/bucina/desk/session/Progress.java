@@ -28,15 +28,23 @@ import java.util.Set;
  * @param dress   how the holes are dressed
  * @param apart   what to note before its assembly is taken apart
  */
-public record Progress(Id.Face face, Task task, Map<Operation, Integer> left, int waiting, List<HoleReading> skipped, Set<Id.Hole> marks,
-                       DressList dress, Apart apart) {
+public record Progress(
+        Id.Face face,
+        Task task,
+        Map<Operation, Integer> left,
+        int waiting,
+        List<HoleReading> skipped,
+        Set<Id.Hole> marks,
+        DressList dress,
+        Apart apart) {
 
     /**
      * Counts a face.
      *
      * @param before what was counted last: of the same plan it is not worked out again what depends on the plan only
      */
-    public static Progress of(FaceReading face, Snapshot snapshot, Catalogue catalogue, Task task, Optional<Progress> before) {
+    public static Progress of(
+            FaceReading face, Snapshot snapshot, Catalogue catalogue, Task task, Optional<Progress> before) {
         Build build = snapshot.build();
         Logbook log = snapshot.log();
         Map<Operation, Integer> left = new EnumMap<>(Operation.class);
@@ -46,7 +54,14 @@ public record Progress(Id.Face face, Task task, Map<Operation, Integer> left, in
         List<HoleReading> skipped = task.skipped(log, face);
         Set<Id.Hole> ids = new HashSet<>();
         skipped.forEach(r -> ids.add(r.hole().id()));
-        return new Progress(face.face().id(), task, left, task.left(log, face).size(), skipped, ids, DressList.of(face, build, catalogue, log),
+        return new Progress(
+                face.face().id(),
+                task,
+                left,
+                task.left(log, face).size(),
+                skipped,
+                ids,
+                DressList.of(face, build, catalogue, log),
                 Apart.of(snapshot, snapshot.ref(face.face().id()).assembly(), before.map(Progress::apart)));
     }
 

@@ -29,7 +29,8 @@ import java.util.stream.Collectors;
  * @param holes  that want it
  * @param flanges that stand up: bend tangents of parts in place
  */
-public record Reaching(Id.Face face, Reach.Work work, List<Reach.Work> works, Map<Id.Hole, Reach> holes, List<Segment> flanges) {
+public record Reaching(
+        Id.Face face, Reach.Work work, List<Reach.Work> works, Map<Id.Hole, Reach> holes, List<Segment> flanges) {
 
     /** How a hole is got at. */
     public enum Way {
@@ -67,14 +68,18 @@ public record Reaching(Id.Face face, Reach.Work work, List<Reach.Work> works, Ma
     public static Optional<Reaching> of(FaceReading face, Build build, List<Tool> crib, Reach.Work asked) {
         List<Reach> all = Reach.of(face, build, crib);
         Set<Reach.Work> wanted = all.stream().map(Reach::work).collect(Collectors.toCollection(HashSet::new));
-        List<Reach.Work> works = Arrays.stream(Reach.Work.values()).filter(wanted::contains).toList();
+        List<Reach.Work> works =
+                Arrays.stream(Reach.Work.values()).filter(wanted::contains).toList();
         if (works.isEmpty()) {
             return Optional.empty();
         }
         Reach.Work work = wanted.contains(asked) ? asked : works.getFirst();
         Map<Id.Hole, Reach> holes = new HashMap<>();
-        all.stream().filter(r -> r.work() == work).forEach(r -> holes.put(r.hole().hole().id(), r));
-        Set<Id.Part> fitted = build.parts().stream().filter(Part::fitted).map(Part::id).collect(Collectors.toSet());
+        all.stream()
+                .filter(r -> r.work() == work)
+                .forEach(r -> holes.put(r.hole().hole().id(), r));
+        Set<Id.Part> fitted =
+                build.parts().stream().filter(Part::fitted).map(Part::id).collect(Collectors.toSet());
         List<Segment> flanges = new ArrayList<>();
         for (Layer l : face.face().layers()) {
             if (fitted.contains(l.part())) {
@@ -90,7 +95,9 @@ public record Reaching(Id.Face face, Reach.Work work, List<Reach.Work> works, Ma
     }
 
     private Way way(Reach reach) {
-        return reach.tools().isEmpty() ? Way.NONE : reach.tools().stream().anyMatch(t -> t.kind() == work.usual()) ? Way.USUAL : Way.OTHER;
+        return reach.tools().isEmpty()
+                ? Way.NONE
+                : reach.tools().stream().anyMatch(t -> t.kind() == work.usual()) ? Way.USUAL : Way.OTHER;
     }
 
     /** How many holes are got at so. */
@@ -104,8 +111,9 @@ public record Reaching(Id.Face face, Reach.Work work, List<Reach.Work> works, Ma
         if (reach == null) {
             return hole.label() + " is not " + work.operation() + ".";
         }
-        String by = reach.tools().isEmpty() ? "no tool of the crib gets there." : reach.tools().stream().map(Tool::name).collect(Collectors.joining(", "))
-                + ".";
+        String by = reach.tools().isEmpty()
+                ? "no tool of the crib gets there."
+                : reach.tools().stream().map(Tool::name).collect(Collectors.joining(", ")) + ".";
         String not = reach.blocked().stream().map(b -> " " + b.why().in(unit)).collect(Collectors.joining());
         return hole.label() + ", " + work.operation() + ": " + by + not;
     }

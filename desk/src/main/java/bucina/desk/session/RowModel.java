@@ -30,10 +30,10 @@ public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
      * @param reading  what is derived for it
      * @param state    where it stands
      * @param along    distance from the first hole, along the row
-     * @param margin   least edge distance less the limit; negative where it is too short; empty if it goes through no sheet
+     * @param margin   least edge distance less the limit; negative where it is too short; empty if it goes through no
+     *     sheet
      */
-    public record Cell(HoleReading reading, HoleState state, Length along, Optional<Length> margin) {
-    }
+    public record Cell(HoleReading reading, HoleState state, Length along, Optional<Length> margin) {}
 
     /**
      * A stretch of holes alike.
@@ -44,8 +44,7 @@ public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
      * @param grip  their grip
      * @param cause why it begins here: {@code Spar cap doubler ends}; empty for the first stretch
      */
-    public record Run(int from, int to, String dash, Length grip, String cause) {
-    }
+    public record Run(int from, int to, String dash, Length grip, String cause) {}
 
     /** The row of a face with this id; empty if there is none or it has no holes. */
     public static Optional<RowModel> of(Snapshot snapshot, FaceReading face, Id.Row row) {
@@ -54,14 +53,23 @@ public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
         Length along = Length.ZERO;
         for (HoleReading reading : face.readings()) {
             if (reading.row().id().equals(row)) {
-                along = before == null ? along : along.plus(before.hole().at().to(reading.hole().at()));
-                Optional<Length> margin = reading.nearestEdge().map(i -> reading.edge(i).minus(reading.solution().edge().least()));
+                along = before == null
+                        ? along
+                        : along.plus(before.hole().at().to(reading.hole().at()));
+                Optional<Length> margin = reading.nearestEdge()
+                        .map(i ->
+                                reading.edge(i).minus(reading.solution().edge().least()));
                 cells.add(new Cell(reading, snapshot.state(reading), along, margin));
                 before = reading;
             }
         }
-        return cells.isEmpty() ? Optional.empty()
-                : Optional.of(new RowModel(cells.getFirst().reading.group(), cells.getFirst().reading.row(), cells, runs(cells)));
+        return cells.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new RowModel(
+                        cells.getFirst().reading.group(),
+                        cells.getFirst().reading.row(),
+                        cells,
+                        runs(cells)));
     }
 
     private static List<Run> runs(List<Cell> cells) {
@@ -70,7 +78,11 @@ public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
         for (int i = 1; i <= cells.size(); i++) {
             if (i == cells.size() || !alike(cells.get(i - 1).reading, cells.get(i).reading)) {
                 HoleReading first = cells.get(from).reading;
-                runs.add(new Run(from, i - 1, first.solution().dash(), first.solution().grip(),
+                runs.add(new Run(
+                        from,
+                        i - 1,
+                        first.solution().dash(),
+                        first.solution().grip(),
                         from == 0 ? "" : cause(cells.get(from - 1).reading, first)));
                 from = i;
             }
@@ -79,7 +91,8 @@ public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
     }
 
     private static boolean alike(HoleReading a, HoleReading b) {
-        return a.solution().dash().equals(b.solution().dash()) && a.solution().grip().same(b.solution().grip())
+        return a.solution().dash().equals(b.solution().dash())
+                && a.solution().grip().same(b.solution().grip())
                 && a.solution().fastener().equals(b.solution().fastener());
     }
 
@@ -96,8 +109,12 @@ public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
                 words.add(layer.name() + " starts");
             }
         }
-        if (words.isEmpty() && !before.solution().fastener().equals(after.solution().fastener())) {
-            words.add(after.hole().deviation().map(d -> d.reason()).orElse(before.hole().deviation().isPresent() ? "as the group again" : ""));
+        if (words.isEmpty()
+                && !before.solution().fastener().equals(after.solution().fastener())) {
+            words.add(after.hole()
+                    .deviation()
+                    .map(d -> d.reason())
+                    .orElse(before.hole().deviation().isPresent() ? "as the group again" : ""));
         }
         return String.join(", ", words);
     }
@@ -114,7 +131,8 @@ public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
 
     /** One sentence about the row's changes of length: what the strip says above the picture. */
     public String sentence(Unit unit) {
-        String title = row.name() + ", " + group.name().toLowerCase(java.util.Locale.ROOT) + ": " + cells.size() + " holes. ";
+        String title =
+                row.name() + ", " + group.name().toLowerCase(java.util.Locale.ROOT) + ": " + cells.size() + " holes. ";
         if (runs.size() == 1) {
             Run only = runs.getFirst();
             return title + "All take " + only.dash + " in " + LengthFormat.trade(only.grip, unit) + ".";
@@ -127,7 +145,12 @@ public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
                 break;
             }
             int label = cells.get(run.from).reading.hole().label();
-            text.append("From hole ").append(label).append(" use ").append(run.dash).append(run.cause.isEmpty() ? "" : ": " + run.cause).append(". ");
+            text.append("From hole ")
+                    .append(label)
+                    .append(" use ")
+                    .append(run.dash)
+                    .append(run.cause.isEmpty() ? "" : ": " + run.cause)
+                    .append(". ");
         }
         return text.toString().strip();
     }

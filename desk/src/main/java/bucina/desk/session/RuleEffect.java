@@ -53,9 +53,13 @@ public record RuleEffect(List<Finding> gone, List<Finding> fresh, int rivets) {
 
     private static Map<String, Finding> findings(Derivation derivation) {
         Map<String, Finding> map = new TreeMap<>();
-        derivation.findings(() -> false).stream().filter(f -> f.level() != Level.NOTE).forEach(f -> map.put(f.place().face() + "|" + f.place().hole() + "|"
-                + f.rule()
-                + "|" + f.place().layer() + "|" + f.place().group(), f));
+        derivation.findings(() -> false).stream()
+                .filter(f -> f.level() != Level.NOTE)
+                .forEach(f -> map.put(
+                        f.place().face() + "|" + f.place().hole() + "|"
+                                + f.rule()
+                                + "|" + f.place().layer() + "|" + f.place().group(),
+                        f));
         return map;
     }
 }

@@ -12,7 +12,8 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * What is picked on one face: a cursor hole, which the section follows, and the holes that an action goes to. Immutable.
+ * What is picked on one face: a cursor hole, which the section follows, and the holes that an action goes to.
+ * Immutable.
  *
  * @param face   the face
  * @param cursor the hole looked at; empty if none
@@ -36,12 +37,20 @@ public record Selection(Id.Face face, Optional<Id.Hole> cursor, Set<Id.Hole> hol
 
     /** Every hole of a row; the cursor goes to {@code at}, or to the first. */
     public static Selection row(FaceReading face, Id.Row row, Optional<Id.Hole> at) {
-        return all(face, face.readings().stream().filter(r -> r.row().id().equals(row)).toList(), at);
+        return all(
+                face,
+                face.readings().stream().filter(r -> r.row().id().equals(row)).toList(),
+                at);
     }
 
     /** Every hole of a group; the cursor goes to {@code at}, or to the first. */
     public static Selection group(FaceReading face, Id.Group group, Optional<Id.Hole> at) {
-        return all(face, face.readings().stream().filter(r -> r.group().id().equals(group)).toList(), at);
+        return all(
+                face,
+                face.readings().stream()
+                        .filter(r -> r.group().id().equals(group))
+                        .toList(),
+                at);
     }
 
     /** Every hole of a face. */
@@ -53,17 +62,22 @@ public record Selection(Id.Face face, Optional<Id.Hole> cursor, Set<Id.Hole> hol
         if (readings.isEmpty()) {
             return none(face.face().id());
         }
-        Id.Hole cursor = at.filter(c -> readings.stream().anyMatch(r -> r.hole().id().equals(c))).orElse(readings.getFirst().hole().id());
+        Id.Hole cursor = at.filter(
+                        c -> readings.stream().anyMatch(r -> r.hole().id().equals(c)))
+                .orElse(readings.getFirst().hole().id());
         return new Selection(face.face().id(), Optional.of(cursor), ids(readings));
     }
 
     /** From the cursor to {@code to} along the row if both are in one; otherwise just {@code to}. */
     public Selection range(FaceReading reading, HoleReading to) {
-        Optional<HoleReading> from = cursor.flatMap(reading::of).filter(f -> f.row().id().equals(to.row().id()));
+        Optional<HoleReading> from = cursor.flatMap(reading::of)
+                .filter(f -> f.row().id().equals(to.row().id()));
         if (from.isEmpty()) {
             return one(to);
         }
-        List<HoleReading> row = reading.readings().stream().filter(r -> r.row().id().equals(to.row().id())).toList();
+        List<HoleReading> row = reading.readings().stream()
+                .filter(r -> r.row().id().equals(to.row().id()))
+                .toList();
         int a = row.indexOf(from.get());
         int b = row.indexOf(to);
         return new Selection(face, cursor, ids(row.subList(Math.min(a, b), Math.max(a, b) + 1)));
@@ -75,7 +89,9 @@ public record Selection(Id.Face face, Optional<Id.Hole> cursor, Set<Id.Hole> hol
         if (!next.remove(at.hole().id())) {
             next.add(at.hole().id());
         }
-        Optional<Id.Hole> looked = next.contains(at.hole().id()) ? Optional.of(at.hole().id()) : next.stream().findFirst();
+        Optional<Id.Hole> looked = next.contains(at.hole().id())
+                ? Optional.of(at.hole().id())
+                : next.stream().findFirst();
         return new Selection(face, looked, ordered(reading, next));
     }
 
@@ -84,16 +100,22 @@ public record Selection(Id.Face face, Optional<Id.Hole> cursor, Set<Id.Hole> hol
         Set<Id.Hole> next = new LinkedHashSet<>(more ? holes : Set.of());
         reading.in(box).forEach(i -> next.add(reading.reading(i).hole().id()));
         Set<Id.Hole> ordered = ordered(reading, next);
-        return new Selection(face, cursor.filter(ordered::contains).or(() -> ordered.stream().findFirst()), ordered);
+        return new Selection(
+                face, cursor.filter(ordered::contains).or(() -> ordered.stream().findFirst()), ordered);
     }
 
-    /** The cursor moved along its row by {@code steps}, stopping at the ends; with {@code extend} the holes passed are picked too. */
+    /**
+     * The cursor moved along its row by {@code steps}, stopping at the ends; with {@code extend} the holes passed are
+     * picked too.
+     */
     public Selection along(FaceReading reading, int steps, boolean extend) {
         Optional<HoleReading> at = cursor.flatMap(reading::of);
         if (at.isEmpty()) {
             return reading.size() == 0 ? this : one(reading.reading(0));
         }
-        List<HoleReading> row = reading.readings().stream().filter(r -> r.row().id().equals(at.get().row().id())).toList();
+        List<HoleReading> row = reading.readings().stream()
+                .filter(r -> r.row().id().equals(at.get().row().id()))
+                .toList();
         int to = Math.clamp(row.indexOf(at.get()) + (long) steps, 0, row.size() - 1);
         HoleReading next = row.get(to);
         if (!extend) {
@@ -111,10 +133,13 @@ public record Selection(Id.Face face, Optional<Id.Hole> cursor, Set<Id.Hole> hol
             return reading.size() == 0 ? this : one(reading.reading(0));
         }
         var here = at.get().hole().at();
-        return reading.readings().stream().filter(r -> !r.row().id().equals(at.get().row().id()))
+        return reading.readings().stream()
+                .filter(r -> !r.row().id().equals(at.get().row().id()))
                 .filter(r -> up ? r.hole().at().y() > here.y() : r.hole().at().y() < here.y())
-                .min(Comparator.comparingDouble(r -> Math.abs(r.hole().at().y() - here.y()) + 2 * Math.abs(r.hole().at().x() - here.x())))
-                .map(this::one).orElse(this);
+                .min(Comparator.comparingDouble(r -> Math.abs(r.hole().at().y() - here.y())
+                        + 2 * Math.abs(r.hole().at().x() - here.x())))
+                .map(this::one)
+                .orElse(this);
     }
 
     /** The readings picked, in the order of the face; holes that are gone are left out. */

@@ -5,8 +5,8 @@ import bucina.core.callout.Queries;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.log.LogCheck;
 import bucina.core.log.LogEntry;
-import bucina.core.log.Mark;
 import bucina.core.log.Logbook;
+import bucina.core.log.Mark;
 import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
@@ -36,8 +36,10 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 
 /*
- * Design. The file is touched by the worker only, one job after another; results come back on the interface thread. What the window shows is
- * one immutable snapshot; it is replaced after the disk has it, never before, so the window cannot show as saved what is not.
+ * Design. The file is touched by the worker only, one job after another; results come back on the interface thread.
+ * What the window shows is
+ * one immutable snapshot; it is replaced after the disk has it, never before, so the window cannot show as saved what
+ * is not.
  */
 
 /** One open build: what it holds, what can be undone, and the way to write to it. */
@@ -57,12 +59,23 @@ public final class Session implements AutoCloseable {
     private final AtomicReference<Runnable> trying = new AtomicReference<>();
     /** The bulletin being written: every change of the plan goes into it too. */
     private volatile Optional<Id.Bulletin> recording = Optional.empty();
-    /** What the file holds as far as the worker knows; ahead of {@link #snapshot} until the interface thread has caught up. */
+    /**
+     * What the file holds as far as the worker knows; ahead of {@link #snapshot} until the interface thread has caught
+     * up.
+     */
     private volatile Snapshot latest;
+
     private volatile long seen;
 
-    private Session(BuildFile file, Catalogue catalogue, Snapshot first, long seen, Optional<String> onlyReads, Clock clock,
-                    Executor worker, Executor ui) {
+    private Session(
+            BuildFile file,
+            Catalogue catalogue,
+            Snapshot first,
+            long seen,
+            Optional<String> onlyReads,
+            Clock clock,
+            Executor worker,
+            Executor ui) {
         this.file = file;
         this.catalogue = catalogue;
         this.clock = clock;
@@ -81,7 +94,8 @@ public final class Session implements AutoCloseable {
      * @param worker    runs one job after another, off the interface thread
      * @param ui        runs on the interface thread
      */
-    public static Session open(Path path, Optional<String> onlyReads, Catalogue catalogue, Clock clock, Executor worker, Executor ui) {
+    public static Session open(
+            Path path, Optional<String> onlyReads, Catalogue catalogue, Clock clock, Executor worker, Executor ui) {
         BuildFile file = onlyReads.isPresent() ? BuildFile.openToRead(path) : BuildFile.open(path);
         try {
             long seen = file.changes();
@@ -152,25 +166,36 @@ public final class Session implements AutoCloseable {
      */
     public void log(LogEntry.Draft draft, List<Photo> photos, Consumer<LogEntry> then, Consumer<String> refused) {
         Optional<LogEntry> instead = draft.corrects().flatMap(snapshot().log()::entry);
-        append(draft, photos, entry -> {
-            remember(new Doing.Logged(Optional.of(entry.id()), entry, instead, words(entry)));
-            status.set("Saved: entry " + entry.id() + " is on the disk.");
-            then.accept(entry);
-        }, refused);
+        append(
+                draft,
+                photos,
+                entry -> {
+                    remember(new Doing.Logged(Optional.of(entry.id()), entry, instead, words(entry)));
+                    status.set("Saved: entry " + entry.id() + " is on the disk.");
+                    then.accept(entry);
+                },
+                refused);
     }
 
     private static String words(LogEntry entry) {
-        return entry.work().map(w -> "logging " + w.count() + " of " + w.groupCode()).orElse("withdrawing entry " + entry.corrects().orElse(0));
+        return entry.work()
+                .map(w -> "logging " + w.count() + " of " + w.groupCode())
+                .orElse("withdrawing entry " + entry.corrects().orElse(0));
     }
 
     private void append(LogEntry.Draft draft, List<Photo> photos, Consumer<LogEntry> then, Consumer<String> refused) {
-        job(() -> {
-            Snapshot now = latest;
-            new LogCheck(now.derivation(), now.log()).accept(draft, LocalDateTime.now(clock));
-            LogEntry entry = file.append(draft, photos, clock);
-            Logbook log = now.log().nextId() == entry.id() ? now.log().plus(entry) : file.read().log();
-            return new Written<>(entry, Snapshot.of(now.derivation(), log));
-        }, written -> then.accept(written.what), refused);
+        job(
+                () -> {
+                    Snapshot now = latest;
+                    new LogCheck(now.derivation(), now.log()).accept(draft, LocalDateTime.now(clock));
+                    LogEntry entry = file.append(draft, photos, clock);
+                    Logbook log = now.log().nextId() == entry.id()
+                            ? now.log().plus(entry)
+                            : file.read().log();
+                    return new Written<>(entry, Snapshot.of(now.derivation(), log));
+                },
+                written -> then.accept(written.what),
+                refused);
     }
 
     /**
@@ -179,19 +204,25 @@ public final class Session implements AutoCloseable {
      * @param words what is done, for undo: {@code marking 12 holes deburred}
      */
     public void mark(String words, List<Mark> marks, Runnable then, Consumer<String> refused) {
-        write(marks, () -> {
-            remember(new Doing.Marked(marks, words));
-            status.set("Marks saved.");
-            then.run();
-        }, refused);
+        write(
+                marks,
+                () -> {
+                    remember(new Doing.Marked(marks, words));
+                    status.set("Marks saved.");
+                    then.run();
+                },
+                refused);
     }
 
     private void write(List<Mark> marks, Runnable then, Consumer<String> refused) {
-        job(() -> {
-            Snapshot now = latest;
-            file.mark(marks);
-            return new Written<>(marks, now.with(now.log().plus(marks)));
-        }, written -> then.run(), refused);
+        job(
+                () -> {
+                    Snapshot now = latest;
+                    file.mark(marks);
+                    return new Written<>(marks, now.with(now.log().plus(marks)));
+                },
+                written -> then.run(),
+                refused);
     }
 
     /** The time, for marks. */
@@ -214,24 +245,31 @@ public final class Session implements AutoCloseable {
     }
 
     /**
-     * Changes the plan by a function of the build as it is; the change can be undone. Queries open and settle with it, and it goes into the
+     * Changes the plan by a function of the build as it is; the change can be undone. Queries open and settle with
+     * it, and it goes into the
      * bulletin being written.
      */
     public void plan(String words, UnaryOperator<Build> change, Runnable then, Consumer<String> refused) {
         UnaryOperator<Build> kept = build -> {
             Build after = Queries.kept(change.apply(build), LocalDate.now(clock));
-            return recording.filter(id -> build.papers().bulletins().stream().anyMatch(b -> b.id().equals(id)))
-                    .map(id -> Bulletins.recorded(build, after, id)).orElse(after);
+            return recording
+                    .filter(id -> build.papers().bulletins().stream().anyMatch(b -> b.id().equals(id)))
+                    .map(id -> Bulletins.recorded(build, after, id))
+                    .orElse(after);
         };
-        savePlan(kept, plans -> {
-            remember(new Doing.Planned(plans.before, plans.after, words));
-            status.set("Plan saved.");
-            then.run();
-        }, refused);
+        savePlan(
+                kept,
+                plans -> {
+                    remember(new Doing.Planned(plans.before, plans.after, words));
+                    status.set("Plan saved.");
+                    then.run();
+                },
+                refused);
     }
 
     /**
-     * Derives a change without writing it, for a drag: {@code then} is told what it would be. Of changes that come faster than they are derived
+     * Derives a change without writing it, for a drag: {@code then} is told what it would be. Of changes that come
+     * faster than they are derived
      * only the last is.
      */
     public void attempt(UnaryOperator<Build> change, Consumer<Snapshot> then) {
@@ -263,32 +301,39 @@ public final class Session implements AutoCloseable {
             } catch (InputException | IllegalArgumentException | BuildFileException | CancellationException e) {
                 ui.execute(() -> refused.accept(e.getMessage()));
             } catch (Exception e) {
-                ui.execute(() -> refused.accept("Bucina itself failed (" + e.getClass().getSimpleName()
-                        + "). Nothing was changed; please report what you did."));
+                ui.execute(() -> refused.accept("Bucina itself failed ("
+                        + e.getClass().getSimpleName() + "). Nothing was changed; please report what you did."));
             }
         });
     }
 
-    /** Makes a file's content and writes it, off the interface thread; a file that is there already is left as it is. */
+    /**
+     * Makes a file's content and writes it, off the interface thread; a file that is there already is left as it is.
+     */
     public void writeOut(Path path, Callable<byte[]> content, Runnable then, Consumer<String> refused) {
-        aside(() -> {
-            OutFile.write(path, content.call(), false);
-            return path;
-        }, p -> then.run(), refused);
+        aside(
+                () -> {
+                    OutFile.write(path, content.call(), false);
+                    return path;
+                },
+                p -> then.run(),
+                refused);
     }
 
     /** A plan as it was when the change came to be written, and as it is after. */
-    private record Plans(Build before, Build after) {
-    }
+    private record Plans(Build before, Build after) {}
 
     private void savePlan(UnaryOperator<Build> change, Consumer<Plans> then, Consumer<String> refused) {
-        job(() -> {
-            Snapshot now = latest;
-            Build after = change.apply(now.build()).checked();
-            Derivation derived = now.derivation().after(after);
-            file.save(after);
-            return new Written<>(new Plans(now.build(), after), Snapshot.of(derived, now.log()));
-        }, written -> then.accept(written.what), refused);
+        job(
+                () -> {
+                    Snapshot now = latest;
+                    Build after = change.apply(now.build()).checked();
+                    Derivation derived = now.derivation().after(after);
+                    file.save(after);
+                    return new Written<>(new Plans(now.build(), after), Snapshot.of(derived, now.log()));
+                },
+                written -> then.accept(written.what),
+                refused);
     }
 
     private void remember(Doing doing) {
@@ -305,17 +350,33 @@ public final class Session implements AutoCloseable {
         switch (last) {
             case null -> refused.accept("There is nothing to undo in this session.");
             case Doing.Logged logged -> takeBack(logged, backTo(done, logged, refused));
-            case Doing.Marked marked -> write(turned(marked), () -> moved(undone, marked, "Undone: " + marked.words()), backTo(done, marked, refused));
-            case Doing.Planned planned -> savePlan(b -> replan(b, planned.before()), plans -> moved(undone, planned, "Undone: " + planned.words()),
-                    backTo(done, planned, refused));
+            case Doing.Marked marked ->
+                write(
+                        turned(marked),
+                        () -> moved(undone, marked, "Undone: " + marked.words()),
+                        backTo(done, marked, refused));
+            case Doing.Planned planned ->
+                savePlan(
+                        b -> replan(b, planned.before()),
+                        plans -> moved(undone, planned, "Undone: " + planned.words()),
+                        backTo(done, planned, refused));
         }
     }
 
     private void takeBack(Doing.Logged logged, Consumer<String> refused) {
         int id = logged.entry().orElseThrow();
-        LogEntry.Draft back = logged.instead().flatMap(LogEntry::work).map(w -> LogEntry.Draft.replace(id, w, "undone: as entry "
-                + logged.instead().orElseThrow().id() + " said")).orElseGet(() -> LogEntry.Draft.withdraw(id, "undone"));
-        append(back, List.of(), entry -> moved(undone, logged.as(entry.id()), "Undone by entry " + entry.id() + ": " + logged.words()), refused);
+        LogEntry.Draft back = logged.instead()
+                .flatMap(LogEntry::work)
+                .map(w -> LogEntry.Draft.replace(
+                        id,
+                        w,
+                        "undone: as entry " + logged.instead().orElseThrow().id() + " said"))
+                .orElseGet(() -> LogEntry.Draft.withdraw(id, "undone"));
+        append(
+                back,
+                List.of(),
+                entry -> moved(undone, logged.as(entry.id()), "Undone by entry " + entry.id() + ": " + logged.words()),
+                refused);
     }
 
     /** Does again what was undone last. */
@@ -323,20 +384,37 @@ public final class Session implements AutoCloseable {
         Doing last = undone.poll();
         switch (last) {
             case null -> refused.accept("There is nothing to do again.");
-            case Doing.Marked marked -> write(marked.marks(), () -> moved(done, marked, "Done again: " + marked.words()), backTo(undone, marked, refused));
-            case Doing.Planned planned -> savePlan(b -> replan(b, planned.after()), plans -> moved(done, planned, "Done again: " + planned.words()),
-                    backTo(undone, planned, refused));
+            case Doing.Marked marked ->
+                write(
+                        marked.marks(),
+                        () -> moved(done, marked, "Done again: " + marked.words()),
+                        backTo(undone, marked, refused));
+            case Doing.Planned planned ->
+                savePlan(
+                        b -> replan(b, planned.after()),
+                        plans -> moved(done, planned, "Done again: " + planned.words()),
+                        backTo(undone, planned, refused));
             case Doing.Logged logged -> {
                 int id = logged.entry().orElseThrow();
-                LogEntry.Draft again = logged.content().work().map(w -> LogEntry.Draft.replace(id, w, "done again"))
+                LogEntry.Draft again = logged.content()
+                        .work()
+                        .map(w -> LogEntry.Draft.replace(id, w, "done again"))
                         .orElseGet(() -> LogEntry.Draft.withdraw(id, "done again"));
-                append(again, List.of(), entry -> moved(done, logged.as(entry.id()), "Done again by entry " + entry.id() + ": " + logged.words()),
+                append(
+                        again,
+                        List.of(),
+                        entry -> moved(
+                                done,
+                                logged.as(entry.id()),
+                                "Done again by entry " + entry.id() + ": " + logged.words()),
                         backTo(undone, logged, refused));
             }
         }
     }
 
-    /** What is being undone leaves its stack at once, so that a second press takes the one below; refused, it goes back. */
+    /**
+     * What is being undone leaves its stack at once, so that a second press takes the one below; refused, it goes back.
+     */
     private static Consumer<String> backTo(Deque<Doing> stack, Doing doing, Consumer<String> refused) {
         return sentence -> {
             stack.push(doing);
@@ -374,7 +452,9 @@ public final class Session implements AutoCloseable {
                     seen = changes;
                     BuildFile.Contents contents = file.read();
                     Snapshot now = latest;
-                    Derivation derived = now.build().equals(contents.build()) ? now.derivation() : Derivation.of(contents.build(), catalogue);
+                    Derivation derived = now.build().equals(contents.build())
+                            ? now.derivation()
+                            : Derivation.of(contents.build(), catalogue);
                     Snapshot next = Snapshot.of(derived, contents.log());
                     latest = next;
                     ui.execute(() -> {
@@ -389,8 +469,7 @@ public final class Session implements AutoCloseable {
     }
 
     /** What a job wrote and what is shown because of it. */
-    private record Written<T>(T what, Snapshot next) {
-    }
+    private record Written<T>(T what, Snapshot next) {}
 
     private <T> void job(Callable<Written<T>> work, Consumer<Written<T>> then, Consumer<String> refused) {
         worker.execute(() -> {
@@ -407,7 +486,8 @@ public final class Session implements AutoCloseable {
                     refused.accept(e.getMessage());
                 });
             } catch (Exception e) {
-                String sentence = "Bucina itself failed (" + e.getClass().getSimpleName() + "). The file is as it was; please report what you did.";
+                String sentence = "Bucina itself failed (" + e.getClass().getSimpleName()
+                        + "). The file is as it was; please report what you did.";
                 ui.execute(() -> {
                     status.set("Not saved: " + sentence);
                     refused.accept(sentence);

@@ -23,14 +23,18 @@ import java.util.Optional;
  * @param derivation the plan and its readings
  * @param log        the log
  * @param holds      what stays open, and why
- * @param installed  how many fasteners of each group are in and sound: counted once, when the snapshot is made off the interface thread
+ * @param installed  how many fasteners of each group are in and sound: counted once, when the snapshot is made off
+ *     the interface thread
  */
 public record Snapshot(Derivation derivation, Logbook log, Holds holds, Map<Id.Group, Integer> installed) {
 
     /** The snapshot of a plan and a log; counts every hole of the build, so not for the interface thread. */
     public static Snapshot of(Derivation derivation, Logbook log) {
         Map<Id.Group, Integer> installed = new HashMap<>();
-        derivation.build().faces().forEach(ref -> ref.face().groups().forEach(g -> installed.put(g.id(), log.installed(g))));
+        derivation
+                .build()
+                .faces()
+                .forEach(ref -> ref.face().groups().forEach(g -> installed.put(g.id(), log.installed(g))));
         return new Snapshot(derivation, log, new Holds(derivation.build()), Map.copyOf(installed));
     }
 
@@ -66,16 +70,30 @@ public record Snapshot(Derivation derivation, Logbook log, Holds holds, Map<Id.G
 
     /** A face with its assembly; the face must be in the build. */
     public Build.FaceRef ref(Id.Face face) {
-        return build().faces().stream().filter(r -> r.face().id().equals(face)).findFirst().orElseThrow();
+        return build().faces().stream()
+                .filter(r -> r.face().id().equals(face))
+                .findFirst()
+                .orElseThrow();
     }
 
     /** The material of each layer: code, and a number that is the same for layers of one material in this build. */
     public List<Sheet> sheets(List<Layer> layers) {
-        List<String> codes = build().parts().stream().map(p -> p.material().code()).distinct().sorted().toList();
-        return layers.stream().map(l -> {
-            String code = build().parts().stream().filter(p -> p.id().equals(l.part())).findFirst().orElseThrow().material().code();
-            return new Sheet(l.name(), code, codes.indexOf(code));
-        }).toList();
+        List<String> codes = build().parts().stream()
+                .map(p -> p.material().code())
+                .distinct()
+                .sorted()
+                .toList();
+        return layers.stream()
+                .map(l -> {
+                    String code = build().parts().stream()
+                            .filter(p -> p.id().equals(l.part()))
+                            .findFirst()
+                            .orElseThrow()
+                            .material()
+                            .code();
+                    return new Sheet(l.name(), code, codes.indexOf(code));
+                })
+                .toList();
     }
 
     /**
@@ -85,8 +103,7 @@ public record Snapshot(Derivation derivation, Logbook log, Holds holds, Map<Id.G
      * @param material code of its material
      * @param hatch    number of its material
      */
-    public record Sheet(String name, String material, int hatch) {
-    }
+    public record Sheet(String name, String material, int hatch) {}
 
     /** Where a hole stands. */
     public HoleState state(HoleReading reading) {

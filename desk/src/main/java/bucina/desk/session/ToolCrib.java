@@ -18,17 +18,17 @@ import java.util.stream.Collectors;
 /** The tools at hand: the builder's own, and for the kinds that the crib lacks those that ship. Pure. */
 public final class ToolCrib {
 
-    private ToolCrib() {
-    }
+    private ToolCrib() {}
 
     /** Own tools first; shipped ones have ids that the build has not given out. */
     public static List<Tool> of(Build build, Catalogue catalogue) {
         List<Tool> tools = new ArrayList<>(build.workshop().tools());
         long id = build.nextId();
         for (Catalogue.CribTool t : catalogue.crib()) {
-            Tool.Kind kind = Arrays.stream(Tool.Kind.values()).filter(k -> k.code().equals(t.kind())).findFirst().orElseThrow(() ->
-                    new InputException("table tools: \""
-                    + t.kind() + "\" is no kind of tool"));
+            Tool.Kind kind = Arrays.stream(Tool.Kind.values())
+                    .filter(k -> k.code().equals(t.kind()))
+                    .findFirst()
+                    .orElseThrow(() -> new InputException("table tools: \"" + t.kind() + "\" is no kind of tool"));
             if (build.workshop().tools().stream().noneMatch(own -> own.kind() == kind)) {
                 tools.add(new Tool(new Id.Tool(id++), kind, t.name(), t.sizes()));
             }
@@ -55,7 +55,11 @@ public final class ToolCrib {
 
     /** The build without a tool of its own. */
     public static Build without(Build build, Tool tool) {
-        return build.withWorkshop(build.workshop().withTools(build.workshop().tools().stream().filter(t -> !t.id().equals(tool.id())).toList()),
+        return build.withWorkshop(
+                build.workshop()
+                        .withTools(build.workshop().tools().stream()
+                                .filter(t -> !t.id().equals(tool.id()))
+                                .toList()),
                 build.nextId());
     }
 
@@ -64,17 +68,29 @@ public final class ToolCrib {
         if (!own(build, old)) {
             return plus(build, changed.kind(), changed.name(), changed.sizes());
         }
-        return build.withWorkshop(shop.withTools(shop.tools().stream().map(t -> t.id().equals(old.id()) ? changed : t).toList()), build.nextId());
+        return build.withWorkshop(
+                shop.withTools(shop.tools().stream()
+                        .map(t -> t.id().equals(old.id()) ? changed : t)
+                        .toList()),
+                build.nextId());
     }
 
     /** Work on a face by the tools that reach: those that none reaches first, then the most holes first. */
     public static Map<String, List<Reach>> alike(List<Reach> reaches) {
         Map<String, List<Reach>> alike = new LinkedHashMap<>();
-        reaches.forEach(r -> alike.computeIfAbsent(r.work().operation() + ": " + (r.tools().isEmpty() ? "no tool reaches"
-                : r.tools().stream().map(Tool::name).collect(Collectors.joining(", "))), k -> new ArrayList<>()).add(r));
+        reaches.forEach(r -> alike.computeIfAbsent(
+                        r.work().operation() + ": "
+                                + (r.tools().isEmpty()
+                                        ? "no tool reaches"
+                                        : r.tools().stream().map(Tool::name).collect(Collectors.joining(", "))),
+                        k -> new ArrayList<>())
+                .add(r));
         Map<String, List<Reach>> sorted = new LinkedHashMap<>();
-        alike.entrySet().stream().sorted(java.util.Comparator.comparing((Map.Entry<String, List<Reach>> e) -> !e.getValue().getFirst().tools().isEmpty())
-                .thenComparing(e -> -e.getValue().size())).forEach(e -> sorted.put(e.getKey(), e.getValue()));
+        alike.entrySet().stream()
+                .sorted(java.util.Comparator.comparing((Map.Entry<String, List<Reach>> e) ->
+                                !e.getValue().getFirst().tools().isEmpty())
+                        .thenComparing(e -> -e.getValue().size()))
+                .forEach(e -> sorted.put(e.getKey(), e.getValue()));
         return sorted;
     }
 }

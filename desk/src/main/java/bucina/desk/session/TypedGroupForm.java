@@ -30,11 +30,19 @@ import java.util.Set;
  * @param preparation what is done to the sheets
  * @param count       as typed
  */
-public record TypedGroupForm(String code, String name, HeadStyle head, String diameter, String layers, Preparation preparation, String count) {
+public record TypedGroupForm(
+        String code,
+        String name,
+        HeadStyle head,
+        String diameter,
+        String layers,
+        Preparation preparation,
+        String count) {
 
     /** What the typed stack takes; throws {@link InputException} while something is not typed yet. */
     public Solution solve(Catalogue catalogue, Build build, LengthParser lengths) {
-        return new Solver(catalogue, build.rules()).solve(fastener(catalogue, lengths), asked(), Optional.empty(), layers(lengths), Optional.empty());
+        return new Solver(catalogue, build.rules())
+                .solve(fastener(catalogue, lengths), asked(), Optional.empty(), layers(lengths), Optional.empty());
     }
 
     private Preparation asked() {
@@ -55,12 +63,26 @@ public record TypedGroupForm(String code, String name, HeadStyle head, String di
         if (!count.strip().matches("\\d{1,6}")) {
             throw new InputException("count must be a whole number like 40, was \"" + count.strip() + "\"");
         }
-        Face face = build.faces().stream().map(Build.FaceRef::face).filter(f -> f.id().equals(faceId)).findFirst().orElseThrow();
+        Face face = build.faces().stream()
+                .map(Build.FaceRef::face)
+                .filter(f -> f.id().equals(faceId))
+                .findFirst()
+                .orElseThrow();
         String given = code.isBlank() ? freeCode(build) : code.strip();
         try {
             TypedStack stack = new TypedStack(layers(lengths), Integer.parseInt(count.strip()));
-            Group group = new Group(new Id.Group(build.nextId()), given, name.isBlank() ? "Typed stack" : name.strip(), fastener(catalogue, lengths), false,
-                    asked(), "", List.of(), Optional.of(stack), Set.of(), Set.of());
+            Group group = new Group(
+                    new Id.Group(build.nextId()),
+                    given,
+                    name.isBlank() ? "Typed stack" : name.strip(),
+                    fastener(catalogue, lengths),
+                    false,
+                    asked(),
+                    "",
+                    List.of(),
+                    Optional.of(stack),
+                    Set.of(),
+                    Set.of());
             return build.with(face.plus(group), build.nextId() + 1).checked();
         } catch (IllegalArgumentException e) {
             throw new InputException(e.getMessage(), e);

@@ -10,5 +10,4 @@ package bucina.desk.session;
  * @param source  the rule and where it comes from
  * @param note    how good it is, or who overrode it and why; may be empty
  */
-public record Why(String title, String value, String formula, String filled, String source, String note) {
-}
+public record Why(String title, String value, String formula, String filled, String source, String note) {}

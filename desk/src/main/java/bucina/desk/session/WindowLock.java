@@ -10,7 +10,8 @@ import java.nio.file.StandardOpenOption;
 import java.util.Optional;
 
 /**
- * Says whether another window has a build open. The lock lies on a small file beside the build and is the operating system's, so it goes with
+ * Says whether another window has a build open. The lock lies on a small file beside the build and is the operating
+ * system's, so it goes with
  * the process that holds it, however that ends. The command line does not ask: it may log while a window is open.
  */
 public final class WindowLock implements AutoCloseable {
@@ -45,8 +46,11 @@ public final class WindowLock implements AutoCloseable {
         if (lock != null) {
             return Optional.empty();
         }
-        return Optional.of(channel != null ? "Open in another window: this one only reads."
-                : "The folder is read only: this window only reads. Copy the build to a folder you can write to.");
+        return Optional.of(
+                channel != null
+                        ? "Open in another window: this one only reads."
+                        : "The folder is read only: this window only reads. Copy the build to a folder you can "
+                                + "write to.");
     }
 
     @Override

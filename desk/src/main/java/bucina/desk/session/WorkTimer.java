@@ -32,6 +32,7 @@ public final class WorkTimer {
 
     /** Whole minutes so far, begun ones counted; 0 when it does not run. */
     public int minutes() {
-        return started.map(s -> (int) ((Duration.between(s, clock.instant()).toSeconds() + 59) / 60)).orElse(0);
+        return started.map(s -> (int) ((Duration.between(s, clock.instant()).toSeconds() + 59) / 60))
+                .orElse(0);
     }
 }

@@ -31,7 +31,8 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
 
 /*
- * Design. A drag is a function from the build on the disk to the build it would make. While the hand moves, that function is derived off the
+ * Design. A drag is a function from the build on the disk to the build it would make. While the hand moves, that
+ * function is derived off the
  * interface thread and shown; on letting go it is written. Nothing in between is kept.
  */
 
@@ -48,14 +49,11 @@ final class ChangeHands {
     /** What is held. */
     private sealed interface Held {
 
-        record Holes(Set<Id.Hole> holes, Point from) implements Held {
-        }
+        record Holes(Set<Id.Hole> holes, Point from) implements Held {}
 
-        record RowEnd(Id.Row row, boolean last, Point from) implements Held {
-        }
+        record RowEnd(Id.Row row, boolean last, Point from) implements Held {}
 
-        record EdgeOf(Id.Layer layer, int edge, Point a, Point b) implements Held {
-        }
+        record EdgeOf(Id.Layer layer, int edge, Point a, Point b) implements Held {}
     }
 
     private final Desk desk;
@@ -95,7 +93,9 @@ final class ChangeHands {
         if (!selection.holes().contains(hole.hole().id())) {
             desk.selectionProperty().set(more ? selection.toggled(desk.face(), hole) : selection.one(hole));
         }
-        held = new Held.Holes(new LinkedHashSet<>(desk.selectionProperty().get().holes()), hole.hole().at());
+        held = new Held.Holes(
+                new LinkedHashSet<>(desk.selectionProperty().get().holes()),
+                hole.hole().at());
     }
 
     private static double at(SheetTransform t, Point p, double x, double y) {
@@ -103,15 +103,18 @@ final class ChangeHands {
     }
 
     private Optional<Held.RowEnd> rowEnd(SheetTransform t, double x, double y) {
-        return desk.cursor().map(HoleReading::row).filter(r -> r.holes().size() > 1).flatMap(row -> {
-            for (boolean last : new boolean[] {true, false}) {
-                double[] h = handle(t, row, last);
-                if (Math.hypot(h[0] - x, h[1] - y) <= HOLD) {
-                    return Optional.of(new Held.RowEnd(row.id(), last, end(row, last)));
-                }
-            }
-            return Optional.empty();
-        });
+        return desk.cursor()
+                .map(HoleReading::row)
+                .filter(r -> r.holes().size() > 1)
+                .flatMap(row -> {
+                    for (boolean last : new boolean[] {true, false}) {
+                        double[] h = handle(t, row, last);
+                        if (Math.hypot(h[0] - x, h[1] - y) <= HOLD) {
+                            return Optional.of(new Held.RowEnd(row.id(), last, end(row, last)));
+                        }
+                    }
+                    return Optional.empty();
+                });
     }
 
     private static Point end(Row row, boolean last) {
@@ -120,7 +123,8 @@ final class ChangeHands {
 
     private static double[] handle(SheetTransform t, Row row, boolean last) {
         Point end = end(row, last);
-        Hole beside = last ? row.holes().get(row.holes().size() - 2) : row.holes().get(1);
+        Hole beside =
+                last ? row.holes().get(row.holes().size() - 2) : row.holes().get(1);
         double dx = t.toX(end.x()) - t.toX(beside.at().x());
         double dy = t.toY(end.y()) - t.toY(beside.at().y());
         double length = Math.max(1e-6, Math.hypot(dx, dy));
@@ -138,7 +142,8 @@ final class ChangeHands {
             if (edge < 0) {
                 continue;
             }
-            boolean picked = desk.layerProperty().get().filter(layer.id()::equals).isPresent();
+            boolean picked =
+                    desk.layerProperty().get().filter(layer.id()::equals).isPresent();
             double d = segment(layer, edge).distance(at).nanometres() - (picked ? reach / 2 : 0);
             if (d < least) {
                 least = d;
@@ -156,14 +161,19 @@ final class ChangeHands {
 
     private static Segment segment(Layer layer, int edge) {
         List<Corner> corners = layer.outline().outer().corners();
-        return new Segment(corners.get(edge).at(), corners.get((edge + 1) % corners.size()).at());
+        return new Segment(
+                corners.get(edge).at(), corners.get((edge + 1) % corners.size()).at());
     }
 
     /** Picks the smallest sheet under the hand, or none. */
     void pickSheet(SheetTransform t, double x, double y) {
         Point at = t.toFace(x, y);
-        desk.layerProperty().set(desk.face().face().layers().stream().filter(l -> l.outline().covers(at))
-                .min(java.util.Comparator.comparingDouble(l -> l.outline().outer().area())).map(Layer::id));
+        desk.layerProperty()
+                .set(desk.face().face().layers().stream()
+                        .filter(l -> l.outline().covers(at))
+                        .min(java.util.Comparator.comparingDouble(
+                                l -> l.outline().outer().area()))
+                        .map(Layer::id));
     }
 
     /** The hand has moved; shows what it would make. */
@@ -202,7 +212,14 @@ final class ChangeHands {
 
     private void edge(Held.EdgeOf e, double dx, double dy, boolean free) {
         double length = e.a.to(e.b).nanometres();
-        Layer layer = desk.session().snapshot().ref(desk.selectionProperty().get().face()).face().layers().stream().filter(l -> l.id().equals(e.layer))
+        Layer layer = desk
+                .session()
+                .snapshot()
+                .ref(desk.selectionProperty().get().face())
+                .face()
+                .layers()
+                .stream()
+                .filter(l -> l.id().equals(e.layer))
                 .findFirst()
                 .orElseThrow();
         double px = (e.b.y() - e.a.y()) / length;
@@ -236,7 +253,10 @@ final class ChangeHands {
         double reach = SNAP / t.scale();
         double bestX = reach;
         double bestY = reach;
-        for (HoleReading r : desk.session().snapshot().face(desk.selectionProperty().get().face()).readings()) {
+        for (HoleReading r : desk.session()
+                .snapshot()
+                .face(desk.selectionProperty().get().face())
+                .readings()) {
             Point p = r.hole().at();
             if (own.contains(r.hole().id())) {
                 continue;
@@ -251,7 +271,9 @@ final class ChangeHands {
             }
         }
         double g = grid();
-        return new Point(snapX != null ? snapX.x() : Math.round(wanted.x() / g) * g, snapY != null ? snapY.y() : Math.round(wanted.y() / g) * g);
+        return new Point(
+                snapX != null ? snapX.x() : Math.round(wanted.x() / g) * g,
+                snapY != null ? snapY.y() : Math.round(wanted.y() / g) * g);
     }
 
     /** Lets go: writes the change. */
@@ -262,7 +284,12 @@ final class ChangeHands {
         snapX = null;
         snapY = null;
         if (made != null) {
-            desk.session().plan(words, made, () -> desk.attempt(Optional.empty()), sentence -> desk.attempt(Optional.empty()));
+            desk.session()
+                    .plan(
+                            words,
+                            made,
+                            () -> desk.attempt(Optional.empty()),
+                            sentence -> desk.attempt(Optional.empty()));
         }
     }
 
@@ -273,7 +300,8 @@ final class ChangeHands {
         desk.attempt(Optional.empty());
     }
 
-    // ---- drawing --------------------------------------------------------------------------------------------------------------------
+    // ---- drawing
+    // ----------------------------------------------------------------------
 
     /** Handles, the sheet picked, the lines snapped to, and what the drag says. */
     void draw(GraphicsContext g, SheetTransform t, Palette p, double width, double height, double text) {
@@ -325,14 +353,19 @@ final class ChangeHands {
 
     /** The worst finding among what is moved, in words. */
     private String worst(FaceReading face) {
-        List<HoleReading> wrong = face.readings().stream().filter(r -> r.worst().isPresent()).toList();
+        List<HoleReading> wrong =
+                face.readings().stream().filter(r -> r.worst().isPresent()).toList();
         if (wrong.isEmpty()) {
             return "";
         }
         Set<Id.Hole> picked = desk.selectionProperty().get().holes();
-        HoleReading first = wrong.stream().filter(r -> picked.contains(r.hole().id())).findFirst().orElse(wrong.getFirst());
+        HoleReading first = wrong.stream()
+                .filter(r -> picked.contains(r.hole().id()))
+                .findFirst()
+                .orElse(wrong.getFirst());
         Finding finding = StackCheck.findings(face.face(), first).getFirst();
-        return "\n" + finding.message().in(desk.unit()) + (wrong.size() > 1 ? "  And " + (wrong.size() - 1) + " more holes." : "");
+        return "\n" + finding.message().in(desk.unit())
+                + (wrong.size() > 1 ? "  And " + (wrong.size() - 1) + " more holes." : "");
     }
 
     private static void plate(GraphicsContext g, Palette p, String words, double width, double text) {

@@ -11,7 +11,10 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
 
-/** Says which hand the face is, from where it is drawn, and which way is outboard and forward: nobody drills a mirror image. */
+/**
+ * Says which hand the face is, from where it is drawn, and which way is outboard and forward: nobody drills a mirror
+ * image.
+ */
 public final class OrientationBadge extends Canvas {
 
     private final Desk desk;
@@ -57,10 +60,12 @@ public final class OrientationBadge extends Canvas {
         g.fillText(ref.face().xToward(), x + up + 12, y);
         g.fillText(ref.face().yToward(), x + 9, y - up - 12);
         g.setFont(Type.bold(Type.BODY * text));
-        String hand = ref.assembly().hand().word().toUpperCase(Locale.ROOT) + (ref.assembly().hand().word().contains("hand") ? "" : " HAND");
+        String hand = ref.assembly().hand().word().toUpperCase(Locale.ROOT)
+                + (ref.assembly().hand().word().contains("hand") ? "" : " HAND");
         g.fillText(hand, x + up + 20, y - 40 * text);
         g.setFont(Type.text(Type.SMALL * text));
         g.fillText(ref.face().viewed(), x + up + 20, y - 22 * text);
-        setAccessibleText(hand + ", seen " + ref.face().viewed() + ", " + ref.face().xToward() + " to the right, " + ref.face().yToward() + " up");
+        setAccessibleText(hand + ", seen " + ref.face().viewed() + ", "
+                + ref.face().xToward() + " to the right, " + ref.face().yToward() + " up");
     }
 }

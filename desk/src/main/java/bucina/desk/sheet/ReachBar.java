@@ -58,7 +58,10 @@ public final class ReachBar extends VBox {
                 next.setId("reach-next");
                 head.getChildren().add(next);
             }
-            head.getChildren().addAll(Ui.button("Crib", "V", crib, "quiet", "slim"), Ui.button("Close", "Z", desk::turnReach, "quiet", "slim"));
+            head.getChildren()
+                    .addAll(
+                            Ui.button("Crib", "V", crib, "quiet", "slim"),
+                            Ui.button("Close", "Z", desk::turnReach, "quiet", "slim"));
             ways.getChildren().clear();
             for (Reaching.Way way : Reaching.Way.values()) {
                 Canvas mark = new Canvas(22, 22);
@@ -73,7 +76,8 @@ public final class ReachBar extends VBox {
     }
 
     private void hole() {
-        Optional<String> words = desk.reachingProperty().get().flatMap(r -> desk.cursor().map(c -> r.words(c, desk.unit())));
+        Optional<String> words =
+                desk.reachingProperty().get().flatMap(r -> desk.cursor().map(c -> r.words(c, desk.unit())));
         hole.setText(words.orElse("Pick a hole to see what gets there."));
     }
 }

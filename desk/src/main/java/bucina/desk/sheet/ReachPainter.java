@@ -8,14 +8,22 @@ import bucina.desk.look.Palette;
 import bucina.desk.session.Reaching;
 import javafx.scene.canvas.GraphicsContext;
 
-/** Paints what tools reach: a mark at each hole, flanges that stand up, and at the hole looked at the room a tool takes. */
+/**
+ * Paints what tools reach: a mark at each hole, flanges that stand up, and at the hole looked at the room a tool takes.
+ */
 final class ReachPainter {
 
-    private ReachPainter() {
-    }
+    private ReachPainter() {}
 
     /** Marks every hole in view that wants the work, and the flanges in the way. */
-    static void holes(GraphicsContext g, SheetTransform t, FaceReading face, Reaching reaching, Palette p, double width, double height) {
+    static void holes(
+            GraphicsContext g,
+            SheetTransform t,
+            FaceReading face,
+            Reaching reaching,
+            Palette p,
+            double width,
+            double height) {
         g.setStroke(p.ink());
         g.setLineWidth(3.5);
         for (Segment s : reaching.flanges()) {
@@ -24,7 +32,14 @@ final class ReachPainter {
         double r = Math.max(5, SheetPainter.glyphSize(t, face) * .5 + 1);
         for (int i : face.in(t.visible(width, height, 20))) {
             HoleReading hole = face.reading(i);
-            reaching.way(hole.hole().id()).ifPresent(way -> mark(g, way, t.toX(hole.hole().at().x()), t.toY(hole.hole().at().y()), r, p));
+            reaching.way(hole.hole().id())
+                    .ifPresent(way -> mark(
+                            g,
+                            way,
+                            t.toX(hole.hole().at().x()),
+                            t.toY(hole.hole().at().y()),
+                            r,
+                            p));
         }
     }
 
@@ -34,7 +49,8 @@ final class ReachPainter {
         switch (way) {
             case USUAL -> {
                 g.setStroke(p.done());
-                g.strokePolyline(new double[] {x - r * .5, x - r * .1, x + r * .7}, new double[] {y, y + r * .5, y - r * .6}, 3);
+                g.strokePolyline(
+                        new double[] {x - r * .5, x - r * .1, x + r * .7}, new double[] {y, y + r * .5, y - r * .6}, 3);
             }
             case OTHER -> {
                 g.setStroke(p.attention());
@@ -50,7 +66,10 @@ final class ReachPainter {
         }
     }
 
-    /** To scale round the hole looked at: the room the tool takes that gets there, and dashed that of the first that does not. */
+    /**
+     * To scale round the hole looked at: the room the tool takes that gets there, and dashed that of the first that
+     * does not.
+     */
     static void room(GraphicsContext g, SheetTransform t, HoleReading hole, Reaching reaching, Palette p) {
         Reach reach = reaching.holes().get(hole.hole().id());
         if (reach == null) {

@@ -6,8 +6,8 @@ import bucina.desk.look.Palette;
 import bucina.desk.look.Sprites;
 import bucina.desk.look.Type;
 import bucina.desk.session.Desk;
-import bucina.desk.session.Playing;
 import bucina.desk.session.LengthClasses;
+import bucina.desk.session.Playing;
 import bucina.desk.session.Selection;
 import java.util.Optional;
 import javafx.geometry.VPos;
@@ -25,7 +25,8 @@ record SheetDetail(double x, double y, double width, double height, SheetTransfo
     private static final double GAP = 26;
 
     /** A detail for a hole, if the face as drawn is lower than {@code slim} of the view. */
-    static Optional<SheetDetail> of(HoleReading hole, Box face, SheetTransform drawn, double width, double height, double slim) {
+    static Optional<SheetDetail> of(
+            HoleReading hole, Box face, SheetTransform drawn, double width, double height, double slim) {
         double r = SheetPainter.RULER;
         double top = drawn.toY(face.maxY());
         double bottom = drawn.toY(face.minY());
@@ -38,9 +39,17 @@ record SheetDetail(double x, double y, double width, double height, SheetTransfo
         SheetTransform larger = new SheetTransform(drawn.scale() * factor, 0, 0);
         double px = r + 14;
         double py = bottom + GAP;
-        double x0 = Math.clamp(px + w / 2 - larger.toX(hole.hole().at().x()), px + w - 20 - larger.toX(face.maxX()), px + 20 - larger.toX(face.minX()));
+        double x0 = Math.clamp(
+                px + w / 2 - larger.toX(hole.hole().at().x()),
+                px + w - 20 - larger.toX(face.maxX()),
+                px + 20 - larger.toX(face.minX()));
         double middle = (face.minY() + face.maxY()) / 2;
-        return Optional.of(new SheetDetail(px, py, w, room, new SheetTransform(larger.scale(), x0, py + room / 2 + middle * larger.scale()),
+        return Optional.of(new SheetDetail(
+                px,
+                py,
+                w,
+                room,
+                new SheetTransform(larger.scale(), x0, py + room / 2 + middle * larger.scale()),
                 "Detail at " + hole.label() + ", " + Math.round(factor * 10) / 10.0 + " times larger"));
     }
 
@@ -56,16 +65,32 @@ record SheetDetail(double x, double y, double width, double height, SheetTransfo
         g.clip();
         g.setFill(p.film());
         g.fillRect(x, y, width, height);
-        SheetPainter painter = new SheetPainter(g, transform, p, sprites, x + width, y + height, desk.scaleProperty().get() / 100.0);
+        SheetPainter painter = new SheetPainter(
+                g,
+                transform,
+                p,
+                sprites,
+                x + width,
+                y + height,
+                desk.scaleProperty().get() / 100.0);
         painter.layers(desk.face());
-        painter.holes(desk.snapshot(), desk.face(), desk.stageProperty().get(), lengths, desk.skipped(), desk.playingProperty().get()
-                .map(Playing::states).orElse(java.util.Map.of()));
+        painter.holes(
+                desk.snapshot(),
+                desk.face(),
+                desk.stageProperty().get(),
+                lengths,
+                desk.skipped(),
+                desk.playingProperty().get().map(Playing::states).orElse(java.util.Map.of()));
         double r = SheetPainter.glyphSize(transform, desk.face()) * 0.5 + 3;
         g.setStroke(p.layout());
         g.setLineWidth(2);
         Selection selection = desk.selectionProperty().get();
         for (HoleReading reading : selection.readings(desk.face())) {
-            g.strokeOval(transform.toX(reading.hole().at().x()) - r, transform.toY(reading.hole().at().y()) - r, 2 * r, 2 * r);
+            g.strokeOval(
+                    transform.toX(reading.hole().at().x()) - r,
+                    transform.toY(reading.hole().at().y()) - r,
+                    2 * r,
+                    2 * r);
         }
         g.restore();
         g.setStroke(p.line());

@@ -12,8 +12,8 @@ import bucina.core.sheet.Point;
 import bucina.core.sheet.Ring;
 import bucina.core.sheet.Trace;
 import bucina.core.stack.FaceReading;
-import bucina.core.stack.SafeTrim;
 import bucina.core.stack.HoleReading;
+import bucina.core.stack.SafeTrim;
 import bucina.desk.look.Glyph;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Sprites;
@@ -37,6 +37,7 @@ final class SheetPainter {
 
     /** Glyphs are drawn down to this size, px; below they are dots. */
     private static final int LEAST_GLYPH = 8;
+
     private static final int MOST_GLYPH = 26;
     static final double RULER = 26;
 
@@ -48,7 +49,8 @@ final class SheetPainter {
     private final double height;
     private final double text;
 
-    SheetPainter(GraphicsContext g, SheetTransform t, Palette p, Sprites sprites, double width, double height, double text) {
+    SheetPainter(
+            GraphicsContext g, SheetTransform t, Palette p, Sprites sprites, double width, double height, double text) {
         this.g = g;
         this.t = t;
         this.p = p;
@@ -58,7 +60,8 @@ final class SheetPainter {
         this.text = text;
     }
 
-    // ---- sheets ---------------------------------------------------------------------------------------------------------------------
+    // ---- sheets
+    // ----------------------------------------------------------------------
 
     void ground() {
         g.setFill(p.film());
@@ -139,7 +142,10 @@ final class SheetPainter {
         g.closePath();
     }
 
-    /** Names on the sheets that are drawn large enough to carry them beside their holes, each kept clear of those before it. */
+    /**
+     * Names on the sheets that are drawn large enough to carry them beside their holes, each kept clear of those before
+     * it.
+     */
     private void names(FaceReading reading, int skin) {
         Face face = reading.face();
         double size = Type.SMALL * text;
@@ -162,7 +168,12 @@ final class SheetPainter {
             double top = t.toY(box.maxY());
             if (w >= h) {
                 double x = Math.clamp(Math.max(left, RULER) + 6, left + 6, Math.max(left + 6, left + w - need));
-                name(reading, taken, layer.name(), new double[] {x, top + size * 0.2, x + need, top + size * 1.7}, false);
+                name(
+                        reading,
+                        taken,
+                        layer.name(),
+                        new double[] {x, top + size * 0.2, x + need, top + size * 1.7},
+                        false);
             } else {
                 double foot = Math.clamp(Math.min(top + h, height) - 6, Math.min(top + need, top + h - 6), top + h - 6);
                 name(reading, taken, layer.name(), new double[] {left, foot - need, left + size * 1.6, foot}, true);
@@ -249,11 +260,22 @@ final class SheetPainter {
                 continue;
             }
             // Outside the sheet, where it covers neither holes nor edge.
-            double ox = (trim.outer().a().x() + trim.outer().b().x() - trim.line().a().x() - trim.line().b().x()) / 2;
-            double oy = (trim.outer().a().y() + trim.outer().b().y() - trim.line().a().y() - trim.line().b().y()) / 2;
+            double ox = (trim.outer().a().x()
+                            + trim.outer().b().x()
+                            - trim.line().a().x()
+                            - trim.line().b().x())
+                    / 2;
+            double oy = (trim.outer().a().y()
+                            + trim.outer().b().y()
+                            - trim.line().a().y()
+                            - trim.line().b().y())
+                    / 2;
             double out = Math.max(1e-9, Math.hypot(ox, oy));
             double at = Math.max(0, trim.largest().nanometres()) * t.scale() + 14;
-            double mx = Math.clamp((x1 + x2) / 2 + ox / out * (at + w / 2), Math.min(width - w / 2 - 4, RULER + w / 2 + 4), width - w / 2 - 4);
+            double mx = Math.clamp(
+                    (x1 + x2) / 2 + ox / out * (at + w / 2),
+                    Math.min(width - w / 2 - 4, RULER + w / 2 + 4),
+                    width - w / 2 - 4);
             double my = Math.clamp((y1 + y2) / 2 - oy / out * at, RULER + 12, height - 12);
             g.setFill(p.film());
             g.fillRect(mx - w / 2, my - 9, w, 18);
@@ -262,7 +284,8 @@ final class SheetPainter {
         }
     }
 
-    // ---- holes ----------------------------------------------------------------------------------------------------------------------
+    // ---- holes
+    // ----------------------------------------------------------------------
 
     /** Size of a glyph at this zoom, px; under {@link #LEAST_GLYPH} holes are dots. */
     static int glyphSize(SheetTransform t, FaceReading face) {
@@ -272,8 +295,13 @@ final class SheetPainter {
     }
 
     /** Every hole in view, drawn as the stage asks: by length in Study, by state in Set. */
-    void holes(Snapshot snapshot, FaceReading face, Stage stage, LengthClasses lengths, java.util.Set<bucina.core.plan.Id.Hole> skipped,
-               java.util.Map<bucina.core.plan.Id.Hole, HoleState> played) {
+    void holes(
+            Snapshot snapshot,
+            FaceReading face,
+            Stage stage,
+            LengthClasses lengths,
+            java.util.Set<bucina.core.plan.Id.Hole> skipped,
+            java.util.Map<bucina.core.plan.Id.Hole, HoleState> played) {
         int size = glyphSize(t, face);
         boolean dots = size < LEAST_GLYPH;
         double half = size * 1.5;
@@ -285,14 +313,22 @@ final class SheetPainter {
             double x = t.toX(reading.hole().at().x());
             double y = t.toY(reading.hole().at().y());
             if (dots) {
-                g.setFill(reading.worst().filter(l -> l == Level.ERROR).isPresent() ? p.stop()
-                        : stage == Stage.STUDY ? p.layout() : Glyph.colour(state, p));
+                g.setFill(
+                        reading.worst().filter(l -> l == Level.ERROR).isPresent()
+                                ? p.stop()
+                                : stage == Stage.STUDY ? p.layout() : Glyph.colour(state, p));
                 g.fillRect(x - 1.5, y - 1.5, 3, 3);
             } else {
-                Image sprite = played1 != null ? sprites.of(state, mark(snapshot, reading, stage), size) : stage == Stage.STUDY ? sprites.ofLength(place,
-                        lengths.lengths(), mark(snapshot, reading, stage), size)
-                        : sprites.of(stage == Stage.FIT ? fit(snapshot, reading) : state, skipped.contains(reading.hole().id()) ? Glyph.Mark.SKIPPED
-                        : mark(snapshot, reading, stage), size);
+                Image sprite = played1 != null
+                        ? sprites.of(state, mark(snapshot, reading, stage), size)
+                        : stage == Stage.STUDY
+                                ? sprites.ofLength(place, lengths.lengths(), mark(snapshot, reading, stage), size)
+                                : sprites.of(
+                                        stage == Stage.FIT ? fit(snapshot, reading) : state,
+                                        skipped.contains(reading.hole().id())
+                                                ? Glyph.Mark.SKIPPED
+                                                : mark(snapshot, reading, stage),
+                                        size);
                 g.drawImage(sprite, Math.round(x - half), Math.round(y - half));
             }
         }
@@ -308,7 +344,10 @@ final class SheetPainter {
         g.setTextBaseline(VPos.CENTER);
         for (int i : face.in(t.visible(width, height, size))) {
             HoleReading reading = face.reading(i);
-            g.fillText(Integer.toString(reading.hole().label()), t.toX(reading.hole().at().x()) + size * 0.65, t.toY(reading.hole().at().y()) + size * 0.7);
+            g.fillText(
+                    Integer.toString(reading.hole().label()),
+                    t.toX(reading.hole().at().x()) + size * 0.65,
+                    t.toY(reading.hole().at().y()) + size * 0.7);
         }
     }
 
@@ -320,7 +359,9 @@ final class SheetPainter {
 
     /** The one mark a hole gets: the worst thing to say about it. */
     static Glyph.Mark mark(Snapshot snapshot, HoleReading reading, Stage stage) {
-        if (stage == Stage.FIT && !snapshot.state(reading).set() && snapshot.holds().of(reading).isPresent()) {
+        if (stage == Stage.FIT
+                && !snapshot.state(reading).set()
+                && snapshot.holds().of(reading).isPresent()) {
             return Glyph.Mark.HOLD;
         }
         if (reading.worst().filter(l -> l == Level.ERROR).isPresent()) {
@@ -372,7 +413,8 @@ final class SheetPainter {
         return Math.clamp(25.4e6 * t.scale() * 0.6, 9, 24);
     }
 
-    // ---- rulers and badge -----------------------------------------------------------------------------------------------------------
+    // ---- rulers and badge
+    // ----------------------------------------------------------------------
 
     void rulers(Unit unit, String xToward, String yToward) {
         double perUnit = unit.nanometres() * t.scale();
@@ -443,8 +485,10 @@ final class SheetPainter {
         g.setFont(Type.bold(Type.SMALL * Math.min(text, 1.3)));
         g.setTextBaseline(VPos.CENTER);
         g.setTextAlign(TextAlignment.CENTER);
-        String across = bucina.core.measure.LengthFormat.figure(Length.nm(reading.hole().at().x()), unit, 3);
-        String up = bucina.core.measure.LengthFormat.figure(Length.nm(reading.hole().at().y()), unit, 3);
+        String across = bucina.core.measure.LengthFormat.figure(
+                Length.nm(reading.hole().at().x()), unit, 3);
+        String up = bucina.core.measure.LengthFormat.figure(
+                Length.nm(reading.hole().at().y()), unit, 3);
         if (x > RULER && x < width) {
             double w = across.length() * 7.4 + 10;
             plate(x - w / 2, 3, w, RULER - 6);
@@ -470,7 +514,8 @@ final class SheetPainter {
     }
 
     private void hair(double x1, double y1, double x2, double y2) {
-        g.setStroke(Color.color(p.layout().getRed(), p.layout().getGreen(), p.layout().getBlue(), 0.5));
+        g.setStroke(Color.color(
+                p.layout().getRed(), p.layout().getGreen(), p.layout().getBlue(), 0.5));
         g.setLineWidth(1);
         g.setLineDashes(2, 3);
         g.strokeLine(x1, y1, x2, y2);

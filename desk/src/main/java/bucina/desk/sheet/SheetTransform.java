@@ -14,6 +14,7 @@ public record SheetTransform(double scale, double x0, double y0) {
 
     /** Most px for an inch: a 3/32 rivet is then as wide as a hand. */
     private static final double MOST = 2400 / 25.4e6;
+
     private static final double LEAST = 0.2 / 25.4e6;
 
     public SheetTransform {
@@ -27,7 +28,10 @@ public record SheetTransform(double scale, double x0, double y0) {
         double w = Math.max(1, width - 2 * margin);
         double h = Math.max(1, height - 2 * margin);
         double scale = Math.clamp(Math.min(w / Math.max(1, box.width()), h / Math.max(1, box.height())), LEAST, MOST);
-        return new SheetTransform(scale, width / 2 - scale * (box.minX() + box.width() / 2), height / 2 + scale * (box.minY() + box.height() / 2));
+        return new SheetTransform(
+                scale,
+                width / 2 - scale * (box.minX() + box.width() / 2),
+                height / 2 + scale * (box.minY() + box.height() / 2));
     }
 
     public double toX(double x) {

@@ -7,8 +7,8 @@ import bucina.core.stack.HoleReading;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Sprites;
 import bucina.desk.session.Desk;
-import bucina.desk.session.Playing;
 import bucina.desk.session.LengthClasses;
+import bucina.desk.session.Playing;
 import bucina.desk.session.Reaching;
 import bucina.desk.session.Selection;
 import java.util.Comparator;
@@ -135,14 +135,21 @@ public final class SheetView extends Region {
     }
 
     private static Box box(FaceReading face) {
-        return face.face().layers().stream().map(l -> l.outline().box()).reduce(Box::with).orElse(new Box(0, 0, 25.4e7, 25.4e7));
+        return face.face().layers().stream()
+                .map(l -> l.outline().box())
+                .reduce(Box::with)
+                .orElse(new Box(0, 0, 25.4e7, 25.4e7));
     }
 
     /** Zooms in or out about the middle of what is picked, or of the view. */
     public void zoom(double factor) {
         Optional<Point> at = desk.cursor().map(c -> c.hole().at());
-        double x = at.map(p -> wanted.toX(p.x())).filter(v -> v > 0 && v < getWidth()).orElse(getWidth() / 2);
-        double y = at.map(p -> wanted.toY(p.y())).filter(v -> v > 0 && v < getHeight()).orElse(getHeight() / 2);
+        double x = at.map(p -> wanted.toX(p.x()))
+                .filter(v -> v > 0 && v < getWidth())
+                .orElse(getWidth() / 2);
+        double y = at.map(p -> wanted.toY(p.y()))
+                .filter(v -> v > 0 && v < getHeight())
+                .orElse(getHeight() / 2);
         zoom(factor, x, y);
     }
 
@@ -156,8 +163,11 @@ public final class SheetView extends Region {
     private void moveDrawn() {
         double k = wanted.scale() / drawn.scale();
         for (Canvas canvas : new Canvas[] {sheet, overlay}) {
-            canvas.getTransforms().setAll(new javafx.scene.transform.Translate(wanted.x0() - drawn.x0() * k, wanted.y0() - drawn.y0() * k),
-                    new javafx.scene.transform.Scale(k, k));
+            canvas.getTransforms()
+                    .setAll(
+                            new javafx.scene.transform.Translate(
+                                    wanted.x0() - drawn.x0() * k, wanted.y0() - drawn.y0() * k),
+                            new javafx.scene.transform.Scale(k, k));
         }
         rest.playFromStart();
     }
@@ -203,7 +213,8 @@ public final class SheetView extends Region {
         return was;
     }
 
-    // ---- drawing --------------------------------------------------------------------------------------------------------------------
+    // ---- drawing
+    // ----------------------------------------------------------------------
 
     private void draw() {
         if (getWidth() < 2 || wanted == null) {
@@ -214,7 +225,13 @@ public final class SheetView extends Region {
         sheet.getTransforms().clear();
         overlay.getTransforms().clear();
         FaceReading face = desk.face();
-        SheetPainter painter = new SheetPainter(sheet.getGraphicsContext2D(), drawn, palette, sprites, sheet.getWidth(), sheet.getHeight(),
+        SheetPainter painter = new SheetPainter(
+                sheet.getGraphicsContext2D(),
+                drawn,
+                palette,
+                sprites,
+                sheet.getWidth(),
+                sheet.getHeight(),
                 desk.scaleProperty().get() / 100.0);
         if (classed != face) {
             classed = face;
@@ -226,23 +243,39 @@ public final class SheetView extends Region {
             painter.trims(face, desk.layer(), desk.unit());
         }
         painter.zones(face);
-        painter.holes(desk.snapshot(), face, desk.stageProperty().get(), lengths, desk.skipped(), desk.playingProperty().get()
-                .map(Playing::states).orElse(java.util.Map.of()));
-        reaching().ifPresent(r -> ReachPainter.holes(sheet.getGraphicsContext2D(), drawn, face, r, palette, getWidth(), getHeight()));
+        painter.holes(
+                desk.snapshot(),
+                face,
+                desk.stageProperty().get(),
+                lengths,
+                desk.skipped(),
+                desk.playingProperty().get().map(Playing::states).orElse(java.util.Map.of()));
+        reaching()
+                .ifPresent(r -> ReachPainter.holes(
+                        sheet.getGraphicsContext2D(), drawn, face, r, palette, getWidth(), getHeight()));
         painter.rulers(desk.unit(), face.face().xToward(), face.face().yToward());
         drawOverlay();
     }
 
     private Optional<Reaching> reaching() {
-        return desk.reachingProperty().get().filter(r -> r.face().equals(desk.selectionProperty().get().face()));
+        return desk.reachingProperty()
+                .get()
+                .filter(r -> r.face().equals(desk.selectionProperty().get().face()));
     }
 
     private void describe(FaceReading face) {
-        setAccessibleText(face.face().name() + ", " + face.size() + " holes" + desk.cursor().map(c -> ", hole " + c.label() + ", "
-                + desk.snapshot().state(c).words() + ", grip " + c.solution().grip() + ", use " + c.solution().dash()).orElse(""));
+        setAccessibleText(face.face().name() + ", " + face.size() + " holes"
+                + desk.cursor()
+                        .map(c -> ", hole " + c.label() + ", "
+                                + desk.snapshot().state(c).words() + ", grip "
+                                + c.solution().grip() + ", use " + c.solution().dash())
+                        .orElse(""));
     }
 
-    /** Everything that follows the hole looked at: drawn alone when only that changes, so that stepping along a row does not draw the sheet again. */
+    /**
+     * Everything that follows the hole looked at: drawn alone when only that changes, so that stepping along a row does
+     * not draw the sheet again.
+     */
     private void drawOverlay() {
         if (drawn == null) {
             return;
@@ -250,9 +283,17 @@ public final class SheetView extends Region {
         GraphicsContext g = overlay.getGraphicsContext2D();
         g.clearRect(0, 0, overlay.getWidth(), overlay.getHeight());
         FaceReading face = desk.face();
-        SheetPainter painter = new SheetPainter(g, drawn, palette, sprites, overlay.getWidth(), overlay.getHeight(), desk.scaleProperty().get() / 100.0);
-        detail = fitted && !desk.changingProperty().get() ? desk.cursor().flatMap(c -> SheetDetail.of(c, box(face), drawn, getWidth(), getHeight() - BADGE,
-                SLIM)) : Optional.empty();
+        SheetPainter painter = new SheetPainter(
+                g,
+                drawn,
+                palette,
+                sprites,
+                overlay.getWidth(),
+                overlay.getHeight(),
+                desk.scaleProperty().get() / 100.0);
+        detail = fitted && !desk.changingProperty().get()
+                ? desk.cursor().flatMap(c -> SheetDetail.of(c, box(face), drawn, getWidth(), getHeight() - BADGE, SLIM))
+                : Optional.empty();
         detail.ifPresent(d -> d.draw(g, desk, lengths, palette, sprites));
         desk.row().ifPresent(painter::flags);
         desk.cursor().ifPresent(c -> painter.runningDimension(c, desk.unit()));
@@ -269,9 +310,15 @@ public final class SheetView extends Region {
                 g.strokeOval(drawn.toX(at.x()) - r, drawn.toY(at.y()) - r, 2 * r, 2 * r);
             }
         }
-        desk.cursor().ifPresent(c -> cursor(g, drawn.toX(c.hole().at().x()), drawn.toY(c.hole().at().y()), r));
+        desk.cursor()
+                .ifPresent(c -> cursor(
+                        g, drawn.toX(c.hole().at().x()), drawn.toY(c.hole().at().y()), r));
         if (pressed != null && dragged != null && !panning && !holding) {
-            g.setFill(Color.color(palette.layout().getRed(), palette.layout().getGreen(), palette.layout().getBlue(), 0.12));
+            g.setFill(Color.color(
+                    palette.layout().getRed(),
+                    palette.layout().getGreen(),
+                    palette.layout().getBlue(),
+                    0.12));
             double x = Math.min(pressed.getX(), dragged.getX());
             double y = Math.min(pressed.getY(), dragged.getY());
             double w = Math.abs(pressed.getX() - dragged.getX());
@@ -280,7 +327,13 @@ public final class SheetView extends Region {
             g.strokeRect(x, y, w, h);
         }
         if (desk.changingProperty().get()) {
-            hands.draw(g, drawn, palette, overlay.getWidth(), overlay.getHeight(), desk.scaleProperty().get() / 100.0);
+            hands.draw(
+                    g,
+                    drawn,
+                    palette,
+                    overlay.getWidth(),
+                    overlay.getHeight(),
+                    desk.scaleProperty().get() / 100.0);
         }
         if (isFocused()) {
             g.setStroke(desk.changingProperty().get() ? palette.attention() : palette.layout());
@@ -301,14 +354,18 @@ public final class SheetView extends Region {
         }
     }
 
-    // ---- hands ----------------------------------------------------------------------------------------------------------------------
+    // ---- hands
+    // ----------------------------------------------------------------------
 
     private Optional<HoleReading> under(double x, double y) {
         FaceReading face = desk.face();
-        SheetTransform t = detail.filter(d -> d.holds(x, y)).map(SheetDetail::transform).orElse(wanted);
+        SheetTransform t =
+                detail.filter(d -> d.holds(x, y)).map(SheetDetail::transform).orElse(wanted);
         Box near = Box.around(t.toFace(x - REACH, y - REACH), t.toFace(x + REACH, y + REACH));
         Point at = t.toFace(x, y);
-        return face.in(near).stream().map(face::reading).min(Comparator.comparingDouble(r -> r.hole().at().to(at).nanometres()));
+        return face.in(near).stream()
+                .map(face::reading)
+                .min(Comparator.comparingDouble(r -> r.hole().at().to(at).nanometres()));
     }
 
     private void press(MouseEvent e) {
@@ -319,7 +376,10 @@ public final class SheetView extends Region {
         if (panning) {
             setCursor(Cursor.MOVE);
         }
-        holding = !panning && desk.changingProperty().get() && !desk.session().readOnly() && e.getClickCount() == 1
+        holding = !panning
+                && desk.changingProperty().get()
+                && !desk.session().readOnly()
+                && e.getClickCount() == 1
                 && hands.press(wanted, e.getX(), e.getY(), under(e.getX(), e.getY()), e.isShiftDown());
     }
 
@@ -365,7 +425,9 @@ public final class SheetView extends Region {
             desk.selectionProperty().set(selection.swept(face, box, e.isShiftDown()));
             drawOverlay();
         } else {
-            if (desk.changingProperty().get() && !holding && under(e.getX(), e.getY()).isEmpty()) {
+            if (desk.changingProperty().get()
+                    && !holding
+                    && under(e.getX(), e.getY()).isEmpty()) {
                 hands.pickSheet(wanted, e.getX(), e.getY());
             }
             desk.selectionProperty().set(clicked(e, face, selection));
@@ -394,15 +456,16 @@ public final class SheetView extends Region {
     private void key(KeyEvent e) {
         FaceReading face = desk.face();
         Selection selection = desk.selectionProperty().get();
-        Selection next = switch (e.getCode()) {
-            case LEFT -> selection.along(face, -1, e.isShiftDown());
-            case RIGHT -> selection.along(face, 1, e.isShiftDown());
-            case HOME -> selection.along(face, -100_000, false);
-            case END -> selection.along(face, 100_000, false);
-            case UP -> selection.across(face, true);
-            case DOWN -> selection.across(face, false);
-            default -> null;
-        };
+        Selection next =
+                switch (e.getCode()) {
+                    case LEFT -> selection.along(face, -1, e.isShiftDown());
+                    case RIGHT -> selection.along(face, 1, e.isShiftDown());
+                    case HOME -> selection.along(face, -100_000, false);
+                    case END -> selection.along(face, 100_000, false);
+                    case UP -> selection.across(face, true);
+                    case DOWN -> selection.across(face, false);
+                    default -> null;
+                };
         if (next != null) {
             desk.selectionProperty().set(next);
             e.consume();

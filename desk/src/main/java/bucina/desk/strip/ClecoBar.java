@@ -97,7 +97,10 @@ public final class ClecoBar extends VBox {
 
     private void slid(double to) {
         if (!filling) {
-            desk.playingProperty().get().ifPresent(p -> desk.playingProperty().set(Optional.of(p.at(desk.snapshot().holds(), (int) Math.round(to)))));
+            desk.playingProperty()
+                    .get()
+                    .ifPresent(p -> desk.playingProperty()
+                            .set(Optional.of(p.at(desk.snapshot().holds(), (int) Math.round(to)))));
         }
     }
 
@@ -112,22 +115,31 @@ public final class ClecoBar extends VBox {
         }
         var snapshot = desk.snapshot();
         var face = desk.selectionProperty().get().face();
-        var row = pick ? desk.cursor().map(c -> c.row().id()) : desk.playingProperty().get().map(p -> p.row().row().id());
+        var row = pick
+                ? desk.cursor().map(c -> c.row().id())
+                : desk.playingProperty().get().map(p -> p.row().row().id());
         Playing.Work played = work.getValue();
         Optional<Mode> order = mode.getValue();
         if (desk.face().size() == 0) {
             return;
         }
-        desk.session().aside(() -> Playing.of(snapshot, desk.session().catalogue(), face, row, order, 2, played), p -> {
-            if (desk.selectionProperty().get().face().equals(face)) {
-                desk.playingProperty().set(Optional.of(p));
-            }
-        }, desk.session()::say);
+        desk.session()
+                .aside(
+                        () -> Playing.of(snapshot, desk.session().catalogue(), face, row, order, 2, played),
+                        p -> {
+                            if (desk.selectionProperty().get().face().equals(face)) {
+                                desk.playingProperty().set(Optional.of(p));
+                            }
+                        },
+                        desk.session()::say);
     }
 
     /** Goes so many steps on. */
     public void step(int by) {
-        desk.playingProperty().get().ifPresent(p -> desk.playingProperty().set(Optional.of(p.at(desk.snapshot().holds(), p.step() + by))));
+        desk.playingProperty()
+                .get()
+                .ifPresent(p -> desk.playingProperty()
+                        .set(Optional.of(p.at(desk.snapshot().holds(), p.step() + by))));
     }
 
     /** Plays, or stops. */
@@ -152,8 +164,11 @@ public final class ClecoBar extends VBox {
 
     private void nextRow() {
         desk.playingProperty().get().flatMap(Playing::next).ifPresent(row -> {
-            desk.face().readings().stream().filter(r -> r.row().id().equals(row)).findFirst()
-                    .ifPresent(r -> desk.selectionProperty().set(desk.selectionProperty().get().one(r)));
+            desk.face().readings().stream()
+                    .filter(r -> r.row().id().equals(row))
+                    .findFirst()
+                    .ifPresent(r -> desk.selectionProperty()
+                            .set(desk.selectionProperty().get().one(r)));
             plan(true);
         });
     }
@@ -163,13 +178,21 @@ public final class ClecoBar extends VBox {
         desk.playingProperty().get().ifPresent(p -> {
             Ui.shown(next, p.work() != Playing.Work.LOCATE);
             boolean whole = p.work() == Playing.Work.LOCATE;
-            title.setText(whole ? "Clecos: the whole face" : "Clecos: row " + p.row().row().name() + ", " + (p.face().rows().indexOf(p.row()) + 1) + " of "
-                    + p.face().rows().size());
+            title.setText(
+                    whole
+                            ? "Clecos: the whole face"
+                            : "Clecos: row " + p.row().row().name() + ", "
+                                    + (p.face().rows().indexOf(p.row()) + 1) + " of "
+                                    + p.face().rows().size());
             int steps = p.steps(desk.snapshot().holds());
             slider.setMax(Math.max(1, steps - 1));
             slider.setValue(p.step());
-            sentence.setText((steps == 0 ? "" : (p.step() + 1) + " of " + steps + ".  ") + p.sentence(desk.snapshot(), desk.unit()));
-            why.setText(p.why() + (whole || p.row().held() == 0 ? "" : " " + p.row().held() + " holes here are held: clecoed, not riveted.")
+            sentence.setText((steps == 0 ? "" : (p.step() + 1) + " of " + steps + ".  ")
+                    + p.sentence(desk.snapshot(), desk.unit()));
+            why.setText(p.why()
+                    + (whole || p.row().held() == 0
+                            ? ""
+                            : " " + p.row().held() + " holes here are held: clecoed, not riveted.")
                     + " Never force: if a hole is off, move the rib, not the skin.");
             supply.setText(p.supply(desk.snapshot().holds()));
         });

@@ -79,8 +79,14 @@ public final class RowStrip extends Region {
         g.fillRect(0, 0, w, h);
         Optional<RowModel> row = desk.row();
         if (row.isEmpty()) {
-            words("Pick a hole: its row is laid out here, hole by hole, with the grip as steps. Where a sheet starts or ends, the length changes.",
-                    palette.soft(), Type.text(size * 1.1), 14, h / 2, TextAlignment.LEFT);
+            words(
+                    "Pick a hole: its row is laid out here, hole by hole, with the grip as steps. Where a sheet "
+                            + "starts or ends, the length changes.",
+                    palette.soft(),
+                    Type.text(size * 1.1),
+                    14,
+                    h / 2,
+                    TextAlignment.LEFT);
             setAccessibleText("Row strip: no row chosen");
             return;
         }
@@ -137,7 +143,13 @@ public final class RowStrip extends Region {
             String count = " × " + (run.to() - run.from() + 1);
             boolean wide = b - a > (run.dash().length() + count.length()) * size * 0.62;
             if (wide || b - a > run.dash().length() * size * 0.68) {
-                words(run.dash() + (wide ? count : ""), palette.layout(), Type.bold(size * 1.08), (a + b) / 2, top + lane / 2, TextAlignment.CENTER);
+                words(
+                        run.dash() + (wide ? count : ""),
+                        palette.layout(),
+                        Type.bold(size * 1.08),
+                        (a + b) / 2,
+                        top + lane / 2,
+                        TextAlignment.CENTER);
             }
         }
     }
@@ -145,7 +157,10 @@ public final class RowStrip extends Region {
     /** Lane 2: the grip as a step line, from nothing at the foot. */
     private void grips(RowModel row, double top, double lane) {
         title("Grip, " + desk.unit().symbol(), top + lane / 2);
-        double most = row.runs().stream().mapToDouble(r -> r.grip().nanometres()).max().orElse(1);
+        double most = row.runs().stream()
+                .mapToDouble(r -> r.grip().nanometres())
+                .max()
+                .orElse(1);
         double foot = top + lane - 3;
         double room = lane - size * 1.15 - 4;
         double lastLabel = -100;
@@ -186,7 +201,8 @@ public final class RowStrip extends Region {
             if (cell.margin().isEmpty()) {
                 continue;
             }
-            double margin = cell.margin().get().per(cell.reading().solution().fastener().shank());
+            double margin =
+                    cell.margin().get().per(cell.reading().solution().fastener().shank());
             boolean holds = cell.margin().get().atLeast(Length.ZERO);
             double bar = Math.clamp(margin / 2, -0.6, 1) * scale;
             double w = Math.clamp(halfCell(row, i) * 0.9, 1.5, 5);
@@ -207,17 +223,26 @@ public final class RowStrip extends Region {
         for (int i = 0; i < row.cells().size(); i++) {
             double r = Math.clamp(halfCell(row, i) * 0.85, 2.5, 6);
             Glyph.paint(g, row.cells().get(i).state(), x(row, i), y, r, palette);
-            if (!row.cells().get(i).state().set() && desk.snapshot().holds().of(row.cells().get(i).reading()).isPresent()) {
+            if (!row.cells().get(i).state().set()
+                    && desk.snapshot().holds().of(row.cells().get(i).reading()).isPresent()) {
                 Glyph.mark(g, Glyph.Mark.HOLD, x(row, i), y, r, palette);
             }
         }
         for (int i = 0; i < row.cells().size(); i++) {
             int place = i;
-            boolean told = i == cursor || i == 0 || i == row.cells().size() - 1 || row.runs().stream().anyMatch(run -> run.from() == place);
+            boolean told = i == cursor
+                    || i == 0
+                    || i == row.cells().size() - 1
+                    || row.runs().stream().anyMatch(run -> run.from() == place);
             boolean nearCursor = cursor >= 0 && i != cursor && Math.abs(x(row, i) - x(row, cursor)) < size * 2;
             if (told && !nearCursor && x(row, i) - lastLabel > size * 1.9) {
-                words(Integer.toString(row.cells().get(i).reading().hole().label()), i == cursor ? palette.layout() : palette.soft(),
-                        i == cursor ? Type.bold(size) : Type.text(size), x(row, i), top + lane * 0.84, TextAlignment.CENTER);
+                words(
+                        Integer.toString(row.cells().get(i).reading().hole().label()),
+                        i == cursor ? palette.layout() : palette.soft(),
+                        i == cursor ? Type.bold(size) : Type.text(size),
+                        x(row, i),
+                        top + lane * 0.84,
+                        TextAlignment.CENTER);
                 lastLabel = x(row, i);
             }
         }
@@ -227,7 +252,13 @@ public final class RowStrip extends Region {
         words(word, palette.soft(), Type.text(size), 14, y, TextAlignment.LEFT);
     }
 
-    private void words(String text, javafx.scene.paint.Color colour, javafx.scene.text.Font font, double x, double y, TextAlignment align) {
+    private void words(
+            String text,
+            javafx.scene.paint.Color colour,
+            javafx.scene.text.Font font,
+            double x,
+            double y,
+            TextAlignment align) {
         g.setFill(colour);
         g.setFont(font);
         g.setTextAlign(align);
@@ -246,17 +277,24 @@ public final class RowStrip extends Region {
             }
             Selection selection = desk.selectionProperty().get();
             var hit = row.cells().get(best).reading();
-            desk.selectionProperty().set(e.getClickCount() == 2 ? Selection.row(desk.face(), row.row().id(), Optional.of(hit.hole().id()))
-                    : e.isShiftDown() ? selection.range(desk.face(), hit) : selection.one(hit));
+            desk.selectionProperty()
+                    .set(
+                            e.getClickCount() == 2
+                                    ? Selection.row(
+                                            desk.face(),
+                                            row.row().id(),
+                                            Optional.of(hit.hole().id()))
+                                    : e.isShiftDown() ? selection.range(desk.face(), hit) : selection.one(hit));
         });
     }
 
     private void key(KeyEvent e) {
-        int step = switch (e.getCode()) {
-            case LEFT -> -1;
-            case RIGHT -> 1;
-            default -> 0;
-        };
+        int step =
+                switch (e.getCode()) {
+                    case LEFT -> -1;
+                    case RIGHT -> 1;
+                    default -> 0;
+                };
         if (step != 0) {
             desk.selectionProperty().set(desk.selectionProperty().get().along(desk.face(), step, e.isShiftDown()));
             e.consume();

@@ -1,2 +1,5 @@
-/** The row strip: the chosen row unrolled, hole by hole, with grip as steps, edge distance against its limit and the length to use. */
+/**
+ * The row strip: the chosen row unrolled, hole by hole, with grip as steps, edge distance against its limit and the
+ * length to use.
+ */
 package bucina.desk.strip;

@@ -20,12 +20,16 @@ import java.util.Optional;
  * @param flat    to write out in true size; empty where there is none
  * @param section a fastener in its stack, shown as its section; empty where the picture is drawn
  */
-public record Answer(List<Why> lines, List<Note> notes, Picture picture, Optional<Table> table, Optional<Template> flat,
-                     Optional<Solution> section) {
+public record Answer(
+        List<Why> lines,
+        List<Note> notes,
+        Picture picture,
+        Optional<Table> table,
+        Optional<Template> flat,
+        Optional<Solution> section) {
 
     /** Something to mind. */
-    public record Note(Level level, String text) {
-    }
+    public record Note(Level level, String text) {}
 
     /**
      * A table.
@@ -70,7 +74,8 @@ public record Answer(List<Why> lines, List<Note> notes, Picture picture, Optiona
         }
 
         Maker findings(List<Finding> findings, Unit unit) {
-            findings.forEach(f -> note(f.level(), f.message().in(unit) + " " + f.remedy().in(unit)));
+            findings.forEach(
+                    f -> note(f.level(), f.message().in(unit) + " " + f.remedy().in(unit)));
             return this;
         }
 
@@ -96,7 +101,12 @@ public record Answer(List<Why> lines, List<Note> notes, Picture picture, Optiona
 
         Answer answer(Picture.Panel... panels) {
             notes.sort(java.util.Comparator.comparing(n -> n.level().ordinal()));
-            return new Answer(lines, notes, new Picture(List.of(panels)), heads.isEmpty() ? Optional.empty() : Optional.of(new Table(heads, rows)), flat,
+            return new Answer(
+                    lines,
+                    notes,
+                    new Picture(List.of(panels)),
+                    heads.isEmpty() ? Optional.empty() : Optional.of(new Table(heads, rows)),
+                    flat,
                     section);
         }
     }

@@ -38,7 +38,10 @@ public record Ask(String key, String title, Kind kind, List<String> choices, Str
 
     /** A length, or several with commas; in mm the nearest tenth. */
     static Ask length(String key, String title, String inches) {
-        String mm = Arrays.stream(inches.split(",", -1)).map(String::strip).map(Ask::tenths).collect(Collectors.joining(", "));
+        String mm = Arrays.stream(inches.split(",", -1))
+                .map(String::strip)
+                .map(Ask::tenths)
+                .collect(Collectors.joining(", "));
         return new Ask(key, title, Kind.LINE, List.of(), inches, mm);
     }
 
@@ -47,9 +50,12 @@ public record Ask(String key, String title, Kind kind, List<String> choices, Str
             return inches;
         }
         int slash = inches.indexOf('/');
-        double in = slash < 0 ? Double.parseDouble(inches.strip()) : Double.parseDouble(inches.substring(0, slash)) / Double.parseDouble(inches.substring(
-                slash + 1));
-        return slash >= 0 ? inches : String.format(Locale.ROOT, "%.1f", Length.in(in).mm());
+        double in = slash < 0
+                ? Double.parseDouble(inches.strip())
+                : Double.parseDouble(inches.substring(0, slash)) / Double.parseDouble(inches.substring(slash + 1));
+        return slash >= 0
+                ? inches
+                : String.format(Locale.ROOT, "%.1f", Length.in(in).mm());
     }
 
     /** Figures that are no lengths, or may be left empty. */

@@ -25,13 +25,24 @@ public record Bench(Catalogue catalogue, RuleSet rules, List<StepDrill> drills, 
         return new Bench(catalogue, catalogue.rules(), List.of(), Map.of());
     }
 
-    /** With a build open: its rules, its tools and what it asks for. Counts every hole, so not for the interface thread. */
+    /**
+     * With a build open: its rules, its tools and what it asks for. Counts every hole, so not for the interface thread.
+     */
     public static Bench of(Catalogue catalogue, Derivation derivation) {
         Map<String, Integer> demand = new TreeMap<>();
-        derivation.build().faces().forEach(ref -> ref.face().groups().forEach(g -> GroupSummary.of(derivation, ref.face(), g).designations()
-                .forEach((name, count) -> demand.merge(name.replace(" cut", ""), count, Integer::sum))));
-        List<StepDrill> drills = derivation.build().workshop().tools().stream().filter(t -> t.kind() == Tool.Kind.STEP_DRILL)
-                .map(t -> new StepDrill(t.name(), t.sizes())).toList();
+        derivation
+                .build()
+                .faces()
+                .forEach(ref -> ref.face()
+                        .groups()
+                        .forEach(g -> GroupSummary.of(derivation, ref.face(), g)
+                                .designations()
+                                .forEach(
+                                        (name, count) -> demand.merge(name.replace(" cut", ""), count, Integer::sum))));
+        List<StepDrill> drills = derivation.build().workshop().tools().stream()
+                .filter(t -> t.kind() == Tool.Kind.STEP_DRILL)
+                .map(t -> new StepDrill(t.name(), t.sizes()))
+                .toList();
         return new Bench(catalogue, derivation.build().rules(), drills, demand);
     }
 }

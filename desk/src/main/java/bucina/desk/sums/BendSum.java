@@ -28,7 +28,8 @@ import java.util.stream.IntStream;
 final class BendSum implements Sum {
 
     static final String BETWEEN = "left between the legs";
-    private static final List<String> MEASURES = Arrays.stream(MeasuredTo.values()).map(MeasuredTo::code).toList();
+    private static final List<String> MEASURES =
+            Arrays.stream(MeasuredTo.values()).map(MeasuredTo::code).toList();
     private static final String RULE = "BA = π/180 · A · (R + K t)";
 
     @Override
@@ -53,39 +54,58 @@ final class BendSum implements Sum {
 
     @Override
     public List<Ask> asks(Bench bench) {
-        return List.of(sheet(bench), Ask.length("thickness", "Thickness", ".040"), Ask.length("radius", "Inside radius", ".125"),
-                Ask.line("k", "K, or empirical", "0.446"), Ask.choice("measured", "Legs given to", MEASURES), Ask.length("legs", "Legs", ".75, 1.5, 1, .5"),
-                Ask.line("angles", "Bends, degrees", "90, -90, 60"), Ask.choice("angle", "Degrees are", List.of("how far it is turned", BETWEEN)),
-                Ask.choice("clamp", "Under the nose bar", List.of("first", "last")), Ask.length("width", "Width of the strip", "1"));
+        return List.of(
+                sheet(bench),
+                Ask.length("thickness", "Thickness", ".040"),
+                Ask.length("radius", "Inside radius", ".125"),
+                Ask.line("k", "K, or empirical", "0.446"),
+                Ask.choice("measured", "Legs given to", MEASURES),
+                Ask.length("legs", "Legs", ".75, 1.5, 1, .5"),
+                Ask.line("angles", "Bends, degrees", "90, -90, 60"),
+                Ask.choice("angle", "Degrees are", List.of("how far it is turned", BETWEEN)),
+                Ask.choice("clamp", "Under the nose bar", List.of("first", "last")),
+                Ask.length("width", "Width of the strip", "1"));
     }
 
     static Ask sheet(Bench bench) {
-        return Ask.choice("material", "Sheet", bench.catalogue().sheets().stream().map(s -> s.material().code()).toList());
+        return Ask.choice(
+                "material",
+                "Sheet",
+                bench.catalogue().sheets().stream()
+                        .map(s -> s.material().code())
+                        .toList());
     }
 
-    private record Asked(FlatPattern flat, List<Length> legs, MeasuredTo measured, FlatPattern.Clamp clamp) {
-    }
+    private record Asked(FlatPattern flat, List<Length> legs, MeasuredTo measured, FlatPattern.Clamp clamp) {}
 
     /** The angles as they are turned, whichever way they are given. */
     private static List<Angle> turns(Figures f) {
         List<Angle> given = f.angles("angles");
-        return !f.is("angle", BETWEEN) ? given : given.stream().map(a -> {
-            double size = 180 - Math.abs(a.degrees());
-            if (!(size > 0)) {
-                throw new InputException("Bends: " + a + " between the legs is no bend: what is left between them is over or at 0° and under 180°, like 88");
-            }
-            return Angle.degrees(a.degrees() < 0 ? -size : size);
-        }).toList();
+        return !f.is("angle", BETWEEN)
+                ? given
+                : given.stream()
+                        .map(a -> {
+                            double size = 180 - Math.abs(a.degrees());
+                            if (!(size > 0)) {
+                                throw new InputException("Bends: " + a
+                                        + " between the legs is no bend: what is left between them is over "
+                                        + "or at 0° and under 180°, like 88");
+                            }
+                            return Angle.degrees(a.degrees() < 0 ? -size : size);
+                        })
+                        .toList();
     }
 
     private static Asked read(Figures f) {
         Length r = f.length("radius");
         Length t = f.over0("thickness");
         NeutralLine neutral = NeutralLine.parse(f.text("k"));
-        List<Bend> bends = turns(f).stream().map(a -> new Bend(r, t, a, neutral)).toList();
+        List<Bend> bends =
+                turns(f).stream().map(a -> new Bend(r, t, a, neutral)).toList();
         MeasuredTo measured = MeasuredTo.parse(f.text("measured"));
         List<Length> legs = f.list("legs");
-        return new Asked(FlatPattern.of(legs, bends, measured), legs, measured, FlatPattern.Clamp.parse(f.text("clamp")));
+        return new Asked(
+                FlatPattern.of(legs, bends, measured), legs, measured, FlatPattern.Clamp.parse(f.text("clamp")));
     }
 
     @Override
@@ -95,8 +115,10 @@ final class BendSum implements Sum {
         Answer.Maker out = new Answer.Maker();
         List<Integer> clash = fold.clash();
         if (!clash.isEmpty()) {
-            out.note(Level.ERROR, "Legs " + clash.get(0) + " and " + clash.get(1)
-                    + " would run through each other: change a length or turn a bend the other way.");
+            out.note(
+                    Level.ERROR,
+                    "Legs " + clash.get(0) + " and " + clash.get(1)
+                            + " would run through each other: change a length or turn a bend the other way.");
         }
         numbers(f, a, out);
         radius(f, a.flat.bends(), out);
@@ -112,25 +134,50 @@ final class BendSum implements Sum {
         String which = same ? "" : " of bend 1";
         String flats = a.flat.flats().stream().map(f::figure).collect(Collectors.joining(" + "));
         String bands = a.flat.bends().stream().map(b -> f.figure(b.allowance())).collect(Collectors.joining(" + "));
-        out.line("Developed length", f.show(a.flat.developed()), "flats and bend allowances laid end to end", flats + " + " + bands + " = "
-                + f.figure(a.flat.developed()), "FAA-H-8083-31", "The sheet to cut, from free edge to free edge.");
-        out.line("Allowance" + which, f.fine(first.allowance()), first.neutral() instanceof NeutralLine.Empirical ? "BA = (0.01743 R + 0.0078 t) · A" : RULE,
-                allowance(f, first), first.neutral() instanceof NeutralLine.Empirical ? "AC 65-15A, FAA-H-8083-31: empirical"
-                : "length of the neutral line; K from the sheet and radius",
-                        "K is 0.446 for usual aluminium bends, 0.33 to 0.40 for tight radii in soft sheet.");
-        out.line("Setback" + which, first.setback().map(f::fine).orElse("none at 180°"), "SB = tan(A/2) · (R + t)", first.setback().map(s -> "tan("
-                + first.size().half() + ") × (" + f.figure(first.radius()) + " + " + f.figure(first.thickness()) + ") = " + f.figure(s)).orElse(""),
-                "FAA-H-8083-31", "From the mould line, where the outer faces would meet, to the tangent line.");
-        first.deduction().ifPresent(d -> out.line("Deduction" + which, f.fine(d), "BD = 2 SB − BA", "2 × " + f.figure(first.setback().orElseThrow()) + " − "
-                + f.figure(first.allowance()) + " = " + f.figure(d), "FAA-H-8083-31", "What the flat is shorter than the legs over their mould lines."));
+        out.line(
+                "Developed length",
+                f.show(a.flat.developed()),
+                "flats and bend allowances laid end to end",
+                flats + " + " + bands + " = " + f.figure(a.flat.developed()),
+                "FAA-H-8083-31",
+                "The sheet to cut, from free edge to free edge.");
+        out.line(
+                "Allowance" + which,
+                f.fine(first.allowance()),
+                first.neutral() instanceof NeutralLine.Empirical ? "BA = (0.01743 R + 0.0078 t) · A" : RULE,
+                allowance(f, first),
+                first.neutral() instanceof NeutralLine.Empirical
+                        ? "AC 65-15A, FAA-H-8083-31: empirical"
+                        : "length of the neutral line; K from the sheet and radius",
+                "K is 0.446 for usual aluminium bends, 0.33 to 0.40 for tight radii in soft sheet.");
+        out.line(
+                "Setback" + which,
+                first.setback().map(f::fine).orElse("none at 180°"),
+                "SB = tan(A/2) · (R + t)",
+                first.setback()
+                        .map(s -> "tan(" + first.size().half() + ") × (" + f.figure(first.radius()) + " + "
+                                + f.figure(first.thickness()) + ") = " + f.figure(s))
+                        .orElse(""),
+                "FAA-H-8083-31",
+                "From the mould line, where the outer faces would meet, to the tangent line.");
+        first.deduction()
+                .ifPresent(d -> out.line(
+                        "Deduction" + which,
+                        f.fine(d),
+                        "BD = 2 SB − BA",
+                        "2 × " + f.figure(first.setback().orElseThrow()) + " − " + f.figure(first.allowance()) + " = "
+                                + f.figure(d),
+                        "FAA-H-8083-31",
+                        "What the flat is shorter than the legs over their mould lines."));
     }
 
     private static String allowance(Figures f, Bend b) {
         if (b.neutral() instanceof NeutralLine.Factor k) {
-            return "π/180 × " + plain(b.size()) + " × (" + f.figure(b.radius()) + " + " + k.k() + " × " + f.figure(b.thickness()) + ") = "
-                    + f.figure(b.allowance());
+            return "π/180 × " + plain(b.size()) + " × (" + f.figure(b.radius()) + " + " + k.k() + " × "
+                    + f.figure(b.thickness()) + ") = " + f.figure(b.allowance());
         }
-        return "(0.01743 × " + f.figure(b.radius()) + " + 0.0078 × " + f.figure(b.thickness()) + ") × " + plain(b.size()) + " = " + f.figure(b.allowance());
+        return "(0.01743 × " + f.figure(b.radius()) + " + 0.0078 × " + f.figure(b.thickness()) + ") × "
+                + plain(b.size()) + " = " + f.figure(b.allowance());
     }
 
     private static String plain(Angle a) {
@@ -144,23 +191,36 @@ final class BendSum implements Sum {
         try {
             RadiusTable.Least least = table.at(f.material("material"), b.thickness());
             if (!b.radius().atLeast(least.practical())) {
-                out.note(Level.ERROR, "A radius of " + f.fine(b.radius()) + " is under the practical least of " + f.fine(least.practical()) + " for "
-                        + f.text("material") + " " + f.fine(b.thickness()) + ": it may crack. Take " + f.fine(least.safe()) + ".");
+                out.note(
+                        Level.ERROR,
+                        "A radius of " + f.fine(b.radius()) + " is under the practical least of "
+                                + f.fine(least.practical()) + " for " + f.text("material") + " " + f.fine(b.thickness())
+                                + ": it may crack. Take " + f.fine(least.safe()) + ".");
             } else if (!b.radius().atLeast(least.safe())) {
-                out.note(Level.WARNING, "A radius of " + f.fine(b.radius()) + " lies under the safe " + f.fine(least.safe())
-                        + ": try it on scrap, across the grain.");
+                out.note(
+                        Level.WARNING,
+                        "A radius of " + f.fine(b.radius()) + " lies under the safe " + f.fine(least.safe())
+                                + ": try it on scrap, across the grain.");
             }
-            out.line("Least radius", f.fine(least.practical()) + " to " + f.fine(least.safe()),
+            out.line(
+                    "Least radius",
+                    f.fine(least.practical()) + " to " + f.fine(least.safe()),
                     "multiple of t from the table, between its thicknesses by proportion",
-                    "practical " + f.figure(least.practical()) + ", safe " + f.figure(least.safe()), least.source(),
+                    "practical " + f.figure(least.practical()) + ", safe " + f.figure(least.safe()),
+                    least.source(),
                     "For 90° bends. The lower figure is the practical least, the upper the safe one.");
         } catch (InputException e) {
             out.note(Level.WARNING, e.getMessage());
         }
-        springback(f, b).ifPresent(s -> out.line("Turn to", degrees(s.bendTo()) + " ± " + degrees(s.uncertainty()),
-                "A' = A · (2 Rf/t + 1) / (2 Ri/t + 1),  Ri/Rf = 4x³ − 3x + 1,  x = Ri Y / (E t)", "Ri/Rf = " + four(s.ratio()) + ", Rf = "
-                + f.figure(s.finalRadius()) + "; turned by " + b.size() + " it springs back to " + degrees(s.finalAngle()), strength(f, b).source(),
-                "An estimate until a coupon is bent, for the bend of " + b.size() + "."));
+        springback(f, b)
+                .ifPresent(s -> out.line(
+                        "Turn to",
+                        degrees(s.bendTo()) + " ± " + degrees(s.uncertainty()),
+                        "A' = A · (2 Rf/t + 1) / (2 Ri/t + 1),  Ri/Rf = 4x³ − 3x + 1,  x = Ri Y / (E t)",
+                        "Ri/Rf = " + four(s.ratio()) + ", Rf = " + f.figure(s.finalRadius()) + "; turned by " + b.size()
+                                + " it springs back to " + degrees(s.finalAngle()),
+                        strength(f, b).source(),
+                        "An estimate until a coupon is bent, for the bend of " + b.size() + "."));
     }
 
     private static SheetStrength strength(Figures f, Bend b) {
@@ -185,21 +245,40 @@ final class BendSum implements Sum {
 
     private static void table(Figures f, Asked a, Answer.Maker out) {
         String unit = f.shown().symbol();
-        out.heads("Bend", "Turned", "Between legs", "Allowance " + unit, "Setback " + unit, "Tangent " + unit, "Sight line " + unit, "Tangent " + unit);
+        out.heads(
+                "Bend",
+                "Turned",
+                "Between legs",
+                "Allowance " + unit,
+                "Setback " + unit,
+                "Tangent " + unit,
+                "Sight line " + unit,
+                "Tangent " + unit);
         List<Length> sight = a.flat.sightLines(a.clamp);
         for (int i = 0; i < sight.size(); i++) {
             Bend b = a.flat.bends().get(i);
             FlatPattern.Band band = a.flat.bands().get(i);
-            out.row((i + 1) + (b.turn().degrees() > 0 ? " up" : " down"), b.size().toString(), Angle.degrees(180 - b.size().degrees()).toString(),
-                    f.figure(b.allowance()), b.setback().map(f::figure).orElse("none"), f.figure(band.from()), f.figure(sight.get(i)), f.figure(band.to()));
+            out.row(
+                    (i + 1) + (b.turn().degrees() > 0 ? " up" : " down"),
+                    b.size().toString(),
+                    Angle.degrees(180 - b.size().degrees()).toString(),
+                    f.figure(b.allowance()),
+                    b.setback().map(f::figure).orElse("none"),
+                    f.figure(band.from()),
+                    f.figure(sight.get(i)),
+                    f.figure(band.to()));
         }
     }
 
-    // ---- pictures -------------------------------------------------------------------------------------------------------------------
+    // ---- pictures
+    // ----------------------------------------------------------------------
 
     /** The profile laid so that its longest leg is level. */
     private static double level(Asked a, Fold fold) {
-        int longest = IntStream.range(0, a.legs.size()).boxed().max(Comparator.comparing(a.legs::get)).orElse(0);
+        int longest = IntStream.range(0, a.legs.size())
+                .boxed()
+                .max(Comparator.comparing(a.legs::get))
+                .orElse(0);
         return -fold.leg(longest).from().heading();
     }
 
@@ -211,7 +290,9 @@ final class BendSum implements Sum {
         double by = level(a, fold);
         double t = a.flat.bends().getFirst().thickness().nanometres();
         Picture.Pen pen = new Picture.Pen();
-        pen.add(new Picture.Area(Picture.Ink.METAL, fold.outline().stream().map(p -> turned(p, by)).toList()));
+        pen.add(new Picture.Area(
+                Picture.Ink.METAL,
+                fold.outline().stream().map(p -> turned(p, by)).toList()));
         for (int i = 0; i < a.legs.size(); i++) {
             leg(f, a, fold, by, t, i, pen);
         }
@@ -234,14 +315,23 @@ final class BendSum implements Sum {
             double dx = o.x() - n.x();
             double dy = o.y() - n.y();
             pen.line(Picture.Ink.TANGENT, n.x() - 0.5 * dx, n.y() - 0.5 * dy, o.x() + 1.2 * dx, o.y() + 1.2 * dy);
-            pen.words(Picture.Ink.TANGENT, o.x() + 1.3 * dx, o.y() + 1.3 * dy, f.figure(end == 0 ? band.from() : band.to()), side(dx, dy));
+            pen.words(
+                    Picture.Ink.TANGENT,
+                    o.x() + 1.3 * dx,
+                    o.y() + 1.3 * dy,
+                    f.figure(end == 0 ? band.from() : band.to()),
+                    side(dx, dy));
         }
         Bend b = a.flat.bends().get(i);
         Point m = turned(outer.get(outer.size() / 2), by);
         Point c = turned(inner.get(inner.size() / 2), by);
         double dx = m.x() - c.x();
         double dy = m.y() - c.y();
-        pen.words(Picture.Ink.EDGE, c.x() - 1.6 * dx, c.y() - 1.6 * dy, b.size() + " turned, " + Angle.degrees(180 - b.size().degrees()) + " between",
+        pen.words(
+                Picture.Ink.EDGE,
+                c.x() - 1.6 * dx,
+                c.y() - 1.6 * dy,
+                b.size() + " turned, " + Angle.degrees(180 - b.size().degrees()) + " between",
                 dx > 0 ? Picture.Side.LEFT : Picture.Side.RIGHT);
     }
 
@@ -255,23 +345,41 @@ final class BendSum implements Sum {
     /** The dimension of a leg, between the ends that it is measured to, and its grip. */
     private static void leg(Figures f, Asked a, Fold fold, double by, double t, int i, Picture.Pen pen) {
         Fold.Piece leg = fold.leg(i);
-        double before = i == 0 ? 0 : a.measured.beyondTangent(a.flat.bends().get(i - 1)).map(Length::nanometres).orElse(0.0);
-        double after = i == a.flat.bends().size() ? 0 : a.measured.beyondTangent(a.flat.bends().get(i)).map(Length::nanometres).orElse(0.0);
+        double before = i == 0
+                ? 0
+                : a.measured
+                        .beyondTangent(a.flat.bends().get(i - 1))
+                        .map(Length::nanometres)
+                        .orElse(0.0);
+        double after = i == a.flat.bends().size()
+                ? 0
+                : a.measured
+                        .beyondTangent(a.flat.bends().get(i))
+                        .map(Length::nanometres)
+                        .orElse(0.0);
         double length = a.flat.flats().get(i).nanometres();
         boolean left = outside(a.flat, i);
         boolean inner = a.measured == MeasuredTo.INSIDE;
         double face = left != inner ? t : 0;
         Point from = turned(leg.from().off(-before, face), by);
         Point to = turned(leg.from().off(length + after, face), by);
-        for (Point[] ghost : new Point[][] {{from, turned(leg.from().off(0, face), by)}, {turned(leg.from().off(length, face), by), to}}) {
+        for (Point[] ghost : new Point[][] {
+            {from, turned(leg.from().off(0, face), by)}, {turned(leg.from().off(length, face), by), to}
+        }) {
             pen.add(new Picture.Line(Picture.Ink.GHOST, List.of(ghost[0], ghost[1])));
         }
-        // Words stand wider than they are high: beside an upright leg the dimension goes farther out, clear of the tangents' figures.
+        // Words stand wider than they are high: beside an upright leg the dimension goes farther out, clear of the
+        // tangents' figures.
         double off = Math.abs(to.y() - from.y()) > Math.abs(to.x() - from.x()) ? 66 : 36;
-        pen.add(new Picture.Dim(from, to, left ? off : -off, f.figure(a.legs.get(i)) + " " + f.shown().symbol()));
+        pen.add(new Picture.Dim(
+                from,
+                to,
+                left ? off : -off,
+                f.figure(a.legs.get(i)) + " " + f.shown().symbol()));
         boolean first = i == 0;
         Point grip = turned(first ? leg.from().off(0, t / 2) : leg.from().off(length, t / 2), by);
-        pen.add(new Picture.Grip(i, grip, first ? "leg 1, its length" : "leg " + (i + 1) + ", its length and the bend before it"));
+        pen.add(new Picture.Grip(
+                i, grip, first ? "leg 1, its length" : "leg " + (i + 1) + ", its length and the bend before it"));
     }
 
     /** True if the outer side of a leg is its left: the bends beside it go right. */
@@ -301,17 +409,23 @@ final class BendSum implements Sum {
             pen.words(Picture.Ink.EDGE, (at + from) / 2, high / 2, Integer.toString(i + 1), Picture.Side.CENTRE);
             above.add(new Picture.Tick(from, f.figure(band.from()), Picture.Ink.TANGENT));
             above.add(new Picture.Tick(to, f.figure(band.to()), Picture.Ink.TANGENT));
-            below.add(new Picture.Tick(s, "sight " + f.figure(sight.get(i)) + (a.flat.bends().get(i).turn().degrees() > 0 ? ", up " : ", down ")
-                    + a.flat.bends().get(i).size(), Picture.Ink.SIGHT));
+            below.add(new Picture.Tick(
+                    s,
+                    "sight " + f.figure(sight.get(i))
+                            + (a.flat.bends().get(i).turn().degrees() > 0 ? ", up " : ", down ")
+                            + a.flat.bends().get(i).size(),
+                    Picture.Ink.SIGHT));
             at = to;
         }
         pen.words(Picture.Ink.EDGE, (at + end) / 2, high / 2, Integer.toString(sight.size() + 1), Picture.Side.CENTRE);
         above.add(new Picture.Tick(end, f.figure(a.flat.developed()), Picture.Ink.EDGE));
         pen.add(new Picture.Running(high, true, above)).add(new Picture.Running(0, false, below));
-        return pen.panel("Flat, running from the free edge of leg 1 (" + f.shown().symbol() + ")", 0.38);
+        return pen.panel(
+                "Flat, running from the free edge of leg 1 (" + f.shown().symbol() + ")", 0.38);
     }
 
-    // ---- pulling --------------------------------------------------------------------------------------------------------------------
+    // ---- pulling
+    // ----------------------------------------------------------------------
 
     @Override
     public Map<String, String> pulled(Figures f, int grip, double dx, double dy) {
@@ -336,8 +450,11 @@ final class BendSum implements Sum {
         double turn = turns.get(grip - 1).degrees() + Math.toDegrees(Math.atan2(across, along));
         double whole = Math.clamp(Math.rint(Math.abs(turn)), 1, 180);
         turns.set(grip - 1, Angle.degrees(turn < 0 ? -whole : whole));
-        String angles = turns.stream().map(t -> f.is("angle", BETWEEN) ? Math.copySign(180 - Math.abs(t.degrees()), t.degrees()) : t.degrees())
-                .map(d -> plain(Angle.degrees(d))).collect(Collectors.joining(", "));
+        String angles = turns.stream()
+                .map(t ->
+                        f.is("angle", BETWEEN) ? Math.copySign(180 - Math.abs(t.degrees()), t.degrees()) : t.degrees())
+                .map(d -> plain(Angle.degrees(d)))
+                .collect(Collectors.joining(", "));
         return Map.of("legs", typed(f, legs), "angles", angles);
     }
 

@@ -35,23 +35,40 @@ final class BoltSum implements Sum {
 
     @Override
     public List<Ask> asks(Bench bench) {
-        return List.of(Ask.choice("thread", "Thread", bench.catalogue().bolts().stream().filter(t -> !t.grips().isEmpty()).map(BoltThread::name).toList()),
-                Ask.length("layers", "Stack, head side first", ".125,.063"), Ask.choice("nut", "Nut", List.of("tension-lock", "shear", "castle",
-                        "shear-castle")),
-                Ask.line("height", "Nut height, as measured", ""), Ask.choice("turn", "The wrench turns", List.of("nut", "head")), Ask.line("drag",
-                "Running drag, in-lb", "0"));
+        return List.of(
+                Ask.choice(
+                        "thread",
+                        "Thread",
+                        bench.catalogue().bolts().stream()
+                                .filter(t -> !t.grips().isEmpty())
+                                .map(BoltThread::name)
+                                .toList()),
+                Ask.length("layers", "Stack, head side first", ".125,.063"),
+                Ask.choice("nut", "Nut", List.of("tension-lock", "shear", "castle", "shear-castle")),
+                Ask.line("height", "Nut height, as measured", ""),
+                Ask.choice("turn", "The wrench turns", List.of("nut", "head")),
+                Ask.line("drag", "Running drag, in-lb", "0"));
     }
 
     private static Nut nut(Figures f, String thread) {
-        return f.empty("height") ? Nut.of(f.bench().catalogue().nuts(), f.text("nut"), thread, f.lengths()::parse)
-                : Nut.of(f.bench().catalogue().nuts(), (f.is("nut", "tension-lock") ? "tension" : f.text("nut")) + ":" + f.text("height"), thread,
-                h -> f.over0("height"));
+        return f.empty("height")
+                ? Nut.of(f.bench().catalogue().nuts(), f.text("nut"), thread, f.lengths()::parse)
+                : Nut.of(
+                        f.bench().catalogue().nuts(),
+                        (f.is("nut", "tension-lock") ? "tension" : f.text("nut")) + ":" + f.text("height"),
+                        thread,
+                        h -> f.over0("height"));
     }
 
     @Override
     public Answer answer(Figures f) {
         BoltThread thread = BoltThread.of(f.bench().catalogue().bolts(), f.text("thread"));
-        BoltChoice.Joint joint = new BoltChoice.Joint(thread, f.list("layers"), nut(f, thread.name()), BoltChoice.Turn.parse(f.text("turn")), f.number("drag"));
+        BoltChoice.Joint joint = new BoltChoice.Joint(
+                thread,
+                f.list("layers"),
+                nut(f, thread.name()),
+                BoltChoice.Turn.parse(f.text("turn")),
+                f.number("drag"));
         BoltChoice choice = BoltChoice.of(joint, f.bench().catalogue().washers());
         Answer.Maker out = new Answer.Maker();
         numbers(f, choice, out);
@@ -59,45 +76,92 @@ final class BoltSum implements Sum {
             out.note(Level.ERROR, choice.why().in(f.shown()));
         }
         notes(joint, out);
-        out.heads("Bolt", "Under the head", "Under the nut", "Threads showing", "Grip " + f.shown().symbol(), "Length " + f.shown().symbol());
-        choice.fits().stream().limit(40).forEach(x -> out.row(x.bolt().designation(), names(x.underHead()), names(x.underNut()), one(x.showing()),
-                f.figure(x.bolt().grip()), f.figure(x.bolt().length())));
+        out.heads(
+                "Bolt",
+                "Under the head",
+                "Under the nut",
+                "Threads showing",
+                "Grip " + f.shown().symbol(),
+                "Length " + f.shown().symbol());
+        choice.fits().stream()
+                .limit(40)
+                .forEach(x -> out.row(
+                        x.bolt().designation(),
+                        names(x.underHead()),
+                        names(x.underNut()),
+                        one(x.showing()),
+                        f.figure(x.bolt().grip()),
+                        f.figure(x.bolt().length())));
         return out.answer(picture(f, choice));
     }
 
     private static void numbers(Figures f, BoltChoice choice, Answer.Maker out) {
         BoltChoice.Joint joint = choice.asked();
-        out.line("Use", choice.best().map(x -> x.bolt().designation()).orElse("none fits"),
+        out.line(
+                "Use",
+                choice.best().map(x -> x.bolt().designation()).orElse("none fits"),
                 "grip ≥ stack + washers under head − p;  C ≥ grip;  length ≥ C + nut + p",
-                "p = " + f.figure(joint.thread().pitch()) + ", nut " + f.figure(joint.nut().height()) + ", stack " + f.figure(joint.stack()), joint.thread()
-                        .source()
-                + "; nut " + joint.nut().source(), choice.why().in(f.shown()));
+                "p = " + f.figure(joint.thread().pitch()) + ", nut "
+                        + f.figure(joint.nut().height()) + ", stack " + f.figure(joint.stack()),
+                joint.thread().source() + "; nut " + joint.nut().source(),
+                choice.why().in(f.shown()));
         choice.best().ifPresent(x -> {
-            out.line("Under the head", names(x.underHead()), "", "", "AN960 / NAS1149, AN970", "A washer lies under the part that turns.");
+            out.line(
+                    "Under the head",
+                    names(x.underHead()),
+                    "",
+                    "",
+                    "AN960 / NAS1149, AN970",
+                    "A washer lies under the part that turns.");
             out.line("Under the nut", names(x.underNut()), "", "", "AN960 / NAS1149, AN970", "");
-            out.line("Threads showing", one(x.showing()), "(length − C − nut) / p", "", "AC 43.13-1B practice",
-                    "One at the least; over three, another washer is "
-                    + "tried first.");
+            out.line(
+                    "Threads showing",
+                    one(x.showing()),
+                    "(length − C − nut) / p",
+                    "",
+                    "AC 43.13-1B practice",
+                    "One at the least; over three, another washer is " + "tried first.");
         });
         BoltThread.Torque t = joint.torque();
-        out.line("Torque", "%.0f to %.0f in-lb".formatted(t.low(), t.high()), "table + running drag", "%.0f to %.0f + %s".formatted(t.low() - joint.drag(),
-                t.high() - joint.drag(), joint.drag()), joint.thread().source(), "Dry threads, " + (joint.nut().kind().shear() ? "shear" : "tension") + " nut."
-                + (joint.turn() == BoltChoice.Turn.HEAD ? " The figures are for turning the nut: turning the head, add what the shank drags." : ""));
+        out.line(
+                "Torque",
+                "%.0f to %.0f in-lb".formatted(t.low(), t.high()),
+                "table + running drag",
+                "%.0f to %.0f + %s".formatted(t.low() - joint.drag(), t.high() - joint.drag(), joint.drag()),
+                joint.thread().source(),
+                "Dry threads, " + (joint.nut().kind().shear() ? "shear" : "tension") + " nut."
+                        + (joint.turn() == BoltChoice.Turn.HEAD
+                                ? " The figures are for turning the nut: turning the head, add what the shank drags."
+                                : ""));
     }
 
     private static void notes(BoltChoice.Joint joint, Answer.Maker out) {
         if (joint.nut().kind().slotted()) {
-            out.note(Level.WARNING,
-                    "A slotted nut wants a drilled bolt: torque to the low figure, on to the next slot, not past the high one, then the cotter.");
+            out.note(
+                    Level.WARNING,
+                    "A slotted nut wants a drilled bolt: torque to the low figure, on to the next slot, not past "
+                            + "the high one, then the cotter.");
         } else if (joint.drag() == 0) {
-            out.note(Level.WARNING, "A self-locking nut drags: measure it while it runs down and type it in; it is added.");
+            out.note(
+                    Level.WARNING,
+                    "A self-locking nut drags: measure it while it runs down and type it in; it is added.");
         }
-        out.note(Level.NOTE, "After torque a stripe of paint; a drilled head takes safety wire. Log torque, drag and their sum. The drawing governs.");
+        out.note(
+                Level.NOTE,
+                "After torque a stripe of paint; a drilled head takes safety wire. Log torque, drag and their sum. "
+                        + "The drawing governs.");
     }
 
     static String names(List<Washer> washers) {
-        return washers.isEmpty() ? "none" : washers.stream().collect(Collectors.groupingBy(Washer::name, java.util.LinkedHashMap::new, Collectors.counting()))
-                .entrySet().stream().map(e -> (e.getValue() > 1 ? e.getValue() + " " : "") + e.getKey()).collect(Collectors.joining(" + "));
+        return washers.isEmpty()
+                ? "none"
+                : washers.stream()
+                        .collect(Collectors.groupingBy(
+                                Washer::name, java.util.LinkedHashMap::new, Collectors.counting()))
+                        .entrySet()
+                        .stream()
+                        .map(e -> (e.getValue() > 1 ? e.getValue() + " " : "") + e.getKey())
+                        .collect(Collectors.joining(" + "));
     }
 
     private static String one(double value) {
@@ -142,7 +206,15 @@ final class BoltSum implements Sum {
         pen.words(Picture.Ink.SOFT, -half, (low + high) / 2, w.name() + " " + f.fine(w.thickness()), Picture.Side.LEFT);
     }
 
-    private static void bolt(Figures f, Picture.Pen pen, BoltChoice.Joint joint, BoltChoice.Fit x, double d, double flats, double top, double seat) {
+    private static void bolt(
+            Figures f,
+            Picture.Pen pen,
+            BoltChoice.Joint joint,
+            BoltChoice.Fit x,
+            double d,
+            double flats,
+            double top,
+            double seat) {
         double end = top - x.bolt().length().nanometres();
         double shankEnd = top - x.bolt().grip().nanometres();
         double nut = seat - joint.nut().height().nanometres();
@@ -150,13 +222,26 @@ final class BoltSum implements Sum {
         pen.box(Picture.Ink.BLUE, -flats / 2, top, flats / 2, top + d * 0.62);
         pen.box(Picture.Ink.BLUE, -flats / 2, nut, flats / 2, seat);
         pen.line(Picture.Ink.SIGHT, -d * 0.9, shankEnd, d * 0.9, shankEnd);
-        for (double y = shankEnd - joint.thread().pitch().nanometres(); y > end; y -= joint.thread().pitch().nanometres()) {
+        for (double y = shankEnd - joint.thread().pitch().nanometres();
+                y > end;
+                y -= joint.thread().pitch().nanometres()) {
             pen.line(Picture.Ink.TANGENT, -d / 2, y + joint.thread().pitch().nanometres() * 0.4, d / 2, y);
         }
         double at = flats * 1.25;
         pen.dim(at, shankEnd, at, top, -14, "grip " + f.fine(x.bolt().grip()));
-        pen.dim(-at * 1.75, end, -at * 1.75, top, 14, x.bolt().designation() + ", " + f.fine(x.bolt().length()));
+        pen.dim(
+                -at * 1.75,
+                end,
+                -at * 1.75,
+                top,
+                14,
+                x.bolt().designation() + ", " + f.fine(x.bolt().length()));
         pen.dim(flats * 0.75, end, flats * 0.75, nut, -10, one(x.showing()) + " threads");
-        pen.words(Picture.Ink.TANGENT, flats / 2, (nut + seat) / 2, joint.nut().name() + " " + f.fine(joint.nut().height()), Picture.Side.RIGHT);
+        pen.words(
+                Picture.Ink.TANGENT,
+                flats / 2,
+                (nut + seat) / 2,
+                joint.nut().name() + " " + f.fine(joint.nut().height()),
+                Picture.Side.RIGHT);
     }
 }

@@ -38,7 +38,8 @@ final class BracketSum implements Sum {
 
     @Override
     public String question() {
-        return "A base with flanges along its sides: the blank to cut, its relief holes, and where the holes go before it is bent.";
+        return "A base with flanges along its sides: the blank to cut, its relief holes, and where the holes go "
+                + "before it is bent.";
     }
 
     @Override
@@ -48,13 +49,30 @@ final class BracketSum implements Sum {
 
     @Override
     public List<Ask> asks(Bench bench) {
-        return List.of(BendSum.sheet(bench), Ask.length("thickness", "Thickness", ".040"), Ask.length("radius", "Inside radius", ".125"),
-                Ask.line("k", "K, or empirical", "0.446"), Ask.lines("base", "Base, mould lines", "3, 2", "76, 50"),
-                Ask.lines("flanges", "Flanges by side", "1: .75, 90\n2: .75, 90\n4: .6, 75", "1: 19, 90\n2: 19, 90\n4: 15, 75"),
-                Ask.lines("holes", "Holes, folded", "base: 1, 1.2, #30\n1: 1.5, .46, #40\n2: 1, .46, #40",
+        return List.of(
+                BendSum.sheet(bench),
+                Ask.length("thickness", "Thickness", ".040"),
+                Ask.length("radius", "Inside radius", ".125"),
+                Ask.line("k", "K, or empirical", "0.446"),
+                Ask.lines("base", "Base, mould lines", "3, 2", "76, 50"),
+                Ask.lines(
+                        "flanges",
+                        "Flanges by side",
+                        "1: .75, 90\n2: .75, 90\n4: .6, 75",
+                        "1: 19, 90\n2: 19, 90\n4: 15, 75"),
+                Ask.lines(
+                        "holes",
+                        "Holes, folded",
+                        "base: 1, 1.2, #30\n1: 1.5, .46, #40\n2: 1, .46, #40",
                         "base: 25, 30, 3.2\n1: 38, 11.5, 2.5\n2: 25, 11.5, 2.5"),
-                Ask.line("relief", "Relief holes", ""), Ask.choice("grain", "Grain", Arrays.stream(Bracket.Grain.values()).map(Bracket.Grain::word).toList()
-                .reversed()));
+                Ask.line("relief", "Relief holes", ""),
+                Ask.choice(
+                        "grain",
+                        "Grain",
+                        Arrays.stream(Bracket.Grain.values())
+                                .map(Bracket.Grain::word)
+                                .toList()
+                                .reversed()));
     }
 
     private static Bracket read(Figures f) {
@@ -64,21 +82,30 @@ final class BracketSum implements Sum {
         for (String line : lines(f.text("flanges"))) {
             Matcher m = FLANGE.matcher(line);
             if (!m.matches()) {
-                throw new InputException("Flanges: \"" + line + "\" is no flange: write side, height and how far it is turned, like 1: .75, 90");
+                throw new InputException("Flanges: \"" + line
+                        + "\" is no flange: write side, height and how far it is turned, like 1: .75, 90");
             }
-            flanges.add(new Bracket.Flange(Integer.parseInt(m.group(1)) - 1, f.lengths().parsePositive(m.group(2), "Flanges"),
+            flanges.add(new Bracket.Flange(
+                    Integer.parseInt(m.group(1)) - 1,
+                    f.lengths().parsePositive(m.group(2), "Flanges"),
                     m.group(3) == null ? Angle.degrees(90) : Angle.parse(m.group(3))));
         }
         List<Bracket.Hole> holes = new ArrayList<>();
         for (String line : lines(f.text("holes"))) {
             holes.add(hole(f, flanges, line));
         }
-        Bracket.Grain grain = Arrays.stream(Bracket.Grain.values()).filter(g -> f.is("grain", g.word())).findFirst().orElse(Bracket.Grain.UNKNOWN);
+        Bracket.Grain grain = Arrays.stream(Bracket.Grain.values())
+                .filter(g -> f.is("grain", g.word()))
+                .findFirst()
+                .orElse(Bracket.Grain.UNKNOWN);
         return new Bracket(base(f), sheet, flanges, holes, f.maybe("relief"), grain);
     }
 
     private static List<String> lines(String text) {
-        return Arrays.stream(text.split("[;\\n]")).map(String::strip).filter(s -> !s.isEmpty()).toList();
+        return Arrays.stream(text.split("[;\\n]"))
+                .map(String::strip)
+                .filter(s -> !s.isEmpty())
+                .toList();
     }
 
     private static List<Point> base(Figures f) {
@@ -87,35 +114,52 @@ final class BracketSum implements Sum {
         for (String corner : corners) {
             String[] xy = corner.split(",", -1);
             if (xy.length != 2) {
-                throw new InputException("Base: \"" + corner + "\" is no corner: write length and width like 3, 2, or every corner on its own line like 0,0");
+                throw new InputException("Base: \"" + corner
+                        + "\" is no corner: write length and width like 3, 2, or every corner on its own "
+                        + "line like 0,0");
             }
             points.add(Point.at(f.lengths().parse(xy[0]), f.lengths().parse(xy[1])));
         }
-        return points.size() == 1 ? Bracket.rectangle(points.getFirst().across(), points.getFirst().up()) : points;
+        return points.size() == 1
+                ? Bracket.rectangle(
+                        points.getFirst().across(), points.getFirst().up())
+                : points;
     }
 
     private static Bracket.Hole hole(Figures f, List<Bracket.Flange> flanges, String line) {
         Matcher m = HOLE.matcher(line);
         if (!m.matches()) {
             throw new InputException("Holes: \"" + line
-                    + "\" is no hole: write base: x, y, diameter, or a flange's side: along, up, diameter, like 1: 1.5, .46, #40");
+                    + "\" is no hole: write base: x, y, diameter, or a flange's side: along, up, diameter, "
+                    + "like 1: 1.5, .46, #40");
         }
         Optional<Integer> flange = Optional.empty();
         if (!m.group(1).equals("base")) {
             int side = Integer.parseInt(m.group(1)) - 1;
-            flange = java.util.stream.IntStream.range(0, flanges.size()).boxed().filter(i -> flanges.get(i).side() == side).findFirst();
+            flange = java.util.stream.IntStream.range(0, flanges.size())
+                    .boxed()
+                    .filter(i -> flanges.get(i).side() == side)
+                    .findFirst();
             if (flange.isEmpty()) {
                 throw new InputException("Holes: \"" + line + "\" is on side " + (side + 1) + ", which has no flange");
             }
         }
-        return new Bracket.Hole(flange, f.lengths().parse(m.group(2)), f.lengths().parse(m.group(3)), f.lengths().parsePositive(m.group(4), "Holes"));
+        return new Bracket.Hole(
+                flange,
+                f.lengths().parse(m.group(2)),
+                f.lengths().parse(m.group(3)),
+                f.lengths().parsePositive(m.group(4), "Holes"));
     }
 
     /** The largest rivet that goes in a hole of this size; one as large as the hole where none does. */
     private static BracketFlat.HeadSize head(Figures f, Length hole) {
-        return f.bench().catalogue().rivets().stream().filter(s -> s.head() == HeadStyle.UNIVERSAL && s.hole().minus(hole).atMost(Length.in(.003))
-                && s.hole().times(1.35).atLeast(hole)).max(Comparator.comparing(RivetSize::shank))
-                .map(s -> new BracketFlat.HeadSize(s.shank(), s.headDiameter().times(0.5))).orElse(new BracketFlat.HeadSize(hole, hole));
+        return f.bench().catalogue().rivets().stream()
+                .filter(s -> s.head() == HeadStyle.UNIVERSAL
+                        && s.hole().minus(hole).atMost(Length.in(.003))
+                        && s.hole().times(1.35).atLeast(hole))
+                .max(Comparator.comparing(RivetSize::shank))
+                .map(s -> new BracketFlat.HeadSize(s.shank(), s.headDiameter().times(0.5)))
+                .orElse(new BracketFlat.HeadSize(hole, hole));
     }
 
     @Override
@@ -126,31 +170,56 @@ final class BracketSum implements Sum {
         out.findings(flat.findings(f.rules(), d -> head(f, d)), f.shown());
         List<Length> blank = flat.blank();
         BracketFlat.BandLine first = flat.bands().getFirst();
-        out.line("Blank", f.figure(blank.get(0)) + " × " + f.show(blank.get(1)), "base over mould lines + flanges − one deduction each",
-                "BD of the first flange = " + f.figure(first.bend().deduction().orElseThrow()), "FAA-H-8083-31",
+        out.line(
+                "Blank",
+                f.figure(blank.get(0)) + " × " + f.show(blank.get(1)),
+                "base over mould lines + flanges − one deduction each",
+                "BD of the first flange = " + f.figure(first.bend().deduction().orElseThrow()),
+                "FAA-H-8083-31",
                 "The rectangle that the flat is cut from, before the corners are taken out.");
-        out.line("Allowance of side " + (first.flange().side() + 1), f.fine(first.bend().allowance()), "BA = π/180 · A · (R + K t)", "for "
-                + first.bend().size(), "length of the neutral line", "");
+        out.line(
+                "Allowance of side " + (first.flange().side() + 1),
+                f.fine(first.bend().allowance()),
+                "BA = π/180 · A · (R + K t)",
+                "for " + first.bend().size(),
+                "length of the neutral line",
+                "");
         if (!flat.reliefs().isEmpty()) {
-            out.line("Relief holes", flat.reliefs().size() + " × " + f.show(flat.reliefs().getFirst().diameter()),
+            out.line(
+                    "Relief holes",
+                    flat.reliefs().size() + " × "
+                            + f.show(flat.reliefs().getFirst().diameter()),
                     "radius at least R, 1/8 in across at the least",
-                    "2 × " + f.figure(bracket.sheet().radius()) + " = " + f.figure(bracket.sheet().radius().times(2)), "FAA-H-8083-31",
+                    "2 × " + f.figure(bracket.sheet().radius()) + " = "
+                            + f.figure(bracket.sheet().radius().times(2)),
+                    "FAA-H-8083-31",
                     "Centred where the inside tangent lines meet. Drilled before the corners are cut.");
         }
         weight(f, bracket, flat, out);
         BendSum.radius(f, flat.bands().stream().map(BracketFlat.BandLine::bend).toList(), out);
-        out.note(Level.NOTE, "Drill relief holes first, cut to them, deburr every edge, then bend: a nick is where a bend cracks.");
+        out.note(
+                Level.NOTE,
+                "Drill relief holes first, cut to them, deburr every edge, then bend: a nick is where a bend cracks.");
         table(f, bracket, flat, out);
         out.flat(FlatDrawing.of("Bracket", flat));
         return out.answer(flatPanel(f, flat), foldedPanel(bracket, flat));
     }
 
     private static void weight(Figures f, Bracket bracket, BracketFlat flat, Answer.Maker out) {
-        f.bench().catalogue().sheets().stream().filter(s -> s.material().equals(f.material("material"))).findFirst().ifPresent(s -> {
-            double lb = flat.area() * bracket.sheet().thickness().in() * s.density();
-            out.line("Weight", f.shown() == Unit.MM ? "%.1f g".formatted(lb * 453.59237) : "%.4f lb".formatted(lb), "area · t · density",
-                    "%.3f in² × %s × %s lb/in³".formatted(flat.area(), bracket.sheet().thickness(), s.density()), s.source(), "Without the holes taken out.");
-        });
+        f.bench().catalogue().sheets().stream()
+                .filter(s -> s.material().equals(f.material("material")))
+                .findFirst()
+                .ifPresent(s -> {
+                    double lb = flat.area() * bracket.sheet().thickness().in() * s.density();
+                    out.line(
+                            "Weight",
+                            f.shown() == Unit.MM ? "%.1f g".formatted(lb * 453.59237) : "%.4f lb".formatted(lb),
+                            "area · t · density",
+                            "%.3f in² × %s × %s lb/in³"
+                                    .formatted(flat.area(), bracket.sheet().thickness(), s.density()),
+                            s.source(),
+                            "Without the holes taken out.");
+                });
     }
 
     private static void table(Figures f, Bracket bracket, BracketFlat flat, Answer.Maker out) {
@@ -158,8 +227,16 @@ final class BracketSum implements Sum {
         out.heads("Hole", "On", "Along " + unit, "Up " + unit, "Flat x " + unit, "Flat y " + unit, "Across " + unit);
         for (int i = 0; i < flat.holes().size(); i++) {
             Bracket.Hole h = bracket.holes().get(i);
-            out.row(Integer.toString(i + 1), h.flange().map(n -> "side " + (bracket.flanges().get(n).side() + 1)).orElse("base"), f.figure(h.along()),
-                    f.figure(h.up()), f.figure(flat.holes().get(i).across()), f.figure(flat.holes().get(i).up()), f.figure(h.diameter()));
+            out.row(
+                    Integer.toString(i + 1),
+                    h.flange()
+                            .map(n -> "side " + (bracket.flanges().get(n).side() + 1))
+                            .orElse("base"),
+                    f.figure(h.along()),
+                    f.figure(h.up()),
+                    f.figure(flat.holes().get(i).across()),
+                    f.figure(flat.holes().get(i).up()),
+                    f.figure(h.diameter()));
         }
     }
 
@@ -167,16 +244,37 @@ final class BracketSum implements Sum {
         Picture.Pen pen = new Picture.Pen();
         pen.add(new Picture.Area(Picture.Ink.METAL, Chords.of(flat.outline().outer())));
         for (BracketFlat.BandLine b : flat.bands()) {
-            quad(pen, Picture.Ink.SHADE, b.first(Length.ZERO), b.last(Length.ZERO), b.last(b.bend().allowance()), b.first(b.bend().allowance()));
+            quad(
+                    pen,
+                    Picture.Ink.SHADE,
+                    b.first(Length.ZERO),
+                    b.last(Length.ZERO),
+                    b.last(b.bend().allowance()),
+                    b.first(b.bend().allowance()));
             line(pen, Picture.Ink.TANGENT, b.first(Length.ZERO), b.last(Length.ZERO));
-            line(pen, Picture.Ink.TANGENT, b.first(b.bend().allowance()), b.last(b.bend().allowance()));
-            line(pen, Picture.Ink.SIGHT, b.first(b.bend().radius()), b.last(b.bend().radius()));
+            line(
+                    pen,
+                    Picture.Ink.TANGENT,
+                    b.first(b.bend().allowance()),
+                    b.last(b.bend().allowance()));
+            line(
+                    pen,
+                    Picture.Ink.SIGHT,
+                    b.first(b.bend().radius()),
+                    b.last(b.bend().radius()));
             Point a = b.first(b.reach());
             Point z = b.last(b.reach());
-            pen.words(Picture.Ink.EDGE, (a.x() + z.x()) / 2, (a.y() + z.y()) / 2, "side " + (b.flange().side() + 1)
-                    + (b.flange().turn().degrees() > 0 ? ", up " : ", down ") + b.bend().size(), outward(b));
+            pen.words(
+                    Picture.Ink.EDGE,
+                    (a.x() + z.x()) / 2,
+                    (a.y() + z.y()) / 2,
+                    "side " + (b.flange().side() + 1) + (b.flange().turn().degrees() > 0 ? ", up " : ", down ")
+                            + b.bend().size(),
+                    outward(b));
         }
-        flat.reliefs().forEach(r -> pen.round(Picture.Ink.EDGE, r.at().x(), r.at().y(), r.diameter().nanometres() / 20));
+        flat.reliefs()
+                .forEach(r -> pen.round(
+                        Picture.Ink.EDGE, r.at().x(), r.at().y(), r.diameter().nanometres() / 20));
         for (int i = 0; i < flat.holes().size(); i++) {
             Point p = flat.holes().get(i);
             double r = flat.bracket().holes().get(i).diameter().nanometres() / 2;
@@ -184,10 +282,23 @@ final class BracketSum implements Sum {
             pen.words(Picture.Ink.TANGENT, p.x() + r, p.y() + r, Integer.toString(i + 1), Picture.Side.RIGHT);
         }
         var box = flat.outline().box();
-        pen.dim(box.minX(), box.minY(), box.maxX(), box.minY(), -34, f.show(flat.blank().get(0)));
-        pen.dim(box.minX(), box.minY(), box.minX(), box.maxY(), flat.bands().stream().anyMatch(b -> b.outX() < -0.7) ? 108 : 22, f.show(flat.blank().get(1)));
+        pen.dim(
+                box.minX(),
+                box.minY(),
+                box.maxX(),
+                box.minY(),
+                -34,
+                f.show(flat.blank().get(0)));
+        pen.dim(
+                box.minX(),
+                box.minY(),
+                box.minX(),
+                box.maxY(),
+                flat.bands().stream().anyMatch(b -> b.outX() < -0.7) ? 108 : 22,
+                f.show(flat.blank().get(1)));
         grain(flat, pen);
-        return pen.panel("Flat, seen on the side the flanges stand up on; blue the tangents, dashed the sight lines", 0.66);
+        return pen.panel(
+                "Flat, seen on the side the flanges stand up on; blue the tangents, dashed the sight lines", 0.66);
     }
 
     private static Picture.Side outward(BracketFlat.BandLine b) {
@@ -201,7 +312,9 @@ final class BracketSum implements Sum {
         if (flat.bracket().grain() == Bracket.Grain.UNKNOWN) {
             return;
         }
-        var box = new bucina.core.sheet.Outline(bucina.core.sheet.Ring.polygon(flat.bracket().base()), List.of()).box();
+        var box = new bucina.core.sheet.Outline(
+                        bucina.core.sheet.Ring.polygon(flat.bracket().base()), List.of())
+                .box();
         double x = (box.minX() + box.maxX()) / 2;
         double y = (box.minY() + box.maxY()) / 2;
         double half = Math.min(box.width(), box.height()) * 0.22;
@@ -221,11 +334,11 @@ final class BracketSum implements Sum {
     /** The bracket folded, seen from one corner. */
     private static Picture.Panel foldedPanel(Bracket bracket, BracketFlat flat) {
         Picture.Pen pen = new Picture.Pen();
-        record Sheet(Picture.Ink ink, List<Point> points, double far) {
-        }
+        record Sheet(Picture.Ink ink, List<Point> points, double far) {}
         List<Sheet> sheets = new ArrayList<>();
         List<Point> base = bracket.base();
-        sheets.add(new Sheet(Picture.Ink.METAL, base.stream().map(p -> seen(p.x(), p.y(), 0)).toList(), 1e12));
+        sheets.add(new Sheet(
+                Picture.Ink.METAL, base.stream().map(p -> seen(p.x(), p.y(), 0)).toList(), 1e12));
         for (BracketFlat.BandLine b : flat.bands()) {
             double inset = b.setback().nanometres();
             double cos = Math.cos(b.flange().turn().radians());
@@ -233,9 +346,14 @@ final class BracketSum implements Sum {
             double h = b.flange().height().nanometres();
             Point a = new Point(b.from().x() + b.outX() * inset, b.from().y() + b.outY() * inset);
             Point z = new Point(b.to().x() + b.outX() * inset, b.to().y() + b.outY() * inset);
-            sheets.add(new Sheet(Picture.Ink.SHADE, List.of(seen(a.x(), a.y(), 0), seen(z.x(), z.y(), 0), seen(z.x() + b.outX() * h * cos, z.y()
-                    + b.outY() * h * cos,
-                    h * sin), seen(a.x() + b.outX() * h * cos, a.y() + b.outY() * h * cos, h * sin)), (a.x() + z.x()) / 2 + (a.y() + z.y()) / 2));
+            sheets.add(new Sheet(
+                    Picture.Ink.SHADE,
+                    List.of(
+                            seen(a.x(), a.y(), 0),
+                            seen(z.x(), z.y(), 0),
+                            seen(z.x() + b.outX() * h * cos, z.y() + b.outY() * h * cos, h * sin),
+                            seen(a.x() + b.outX() * h * cos, a.y() + b.outY() * h * cos, h * sin)),
+                    (a.x() + z.x()) / 2 + (a.y() + z.y()) / 2));
         }
         sheets.sort(Comparator.comparingDouble(Sheet::far).reversed());
         sheets.forEach(s -> pen.add(new Picture.Area(s.ink, s.points)));

@@ -11,8 +11,7 @@ final class Chords {
 
     private static final double STEP = Math.toRadians(6);
 
-    private Chords() {
-    }
+    private Chords() {}
 
     static List<Point> of(Ring ring) {
         List<Point> points = new ArrayList<>();

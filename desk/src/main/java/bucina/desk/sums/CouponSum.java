@@ -34,12 +34,15 @@ final class CouponSum implements Sum {
 
     @Override
     public List<Ask> asks(Bench bench) {
-        return List.of(Ask.choice("head", "Head", NestSum.heads(bench)), Ask.length("skin", "Dimpled above (0: none)", "0"),
-                Ask.line("target", "Target, if drawn", ""), new Ask("under", "Good down to, under", Ask.Kind.LINE, List.of(), ".004", "0.1"),
+        return List.of(
+                Ask.choice("head", "Head", NestSum.heads(bench)),
+                Ask.length("skin", "Dimpled above (0: none)", "0"),
+                Ask.line("target", "Target, if drawn", ""),
+                new Ask("under", "Good down to, under", Ask.Kind.LINE, List.of(), ".004", "0.1"),
                 new Ask("over", "Good up to, over", Ask.Kind.LINE, List.of(), ".001", "0.025"),
                 new Ask("scrap", "Read on scrap", Ask.Kind.READINGS, List.of(), ".165, .172, .178", "4.19, 4.37, 4.52"),
-                new Ask("checks", "Checks on the work", Ask.Kind.READINGS, List.of(), ".1775, .1765", "4.51, 4.48"), Ask.line("every", "Holes between checks",
-                        "25"));
+                new Ask("checks", "Checks on the work", Ask.Kind.READINGS, List.of(), ".1775, .1765", "4.51, 4.48"),
+                Ask.line("every", "Holes between checks", "25"));
     }
 
     @Override
@@ -47,26 +50,64 @@ final class CouponSum implements Sum {
         NestSum.Head head = NestSum.head(f);
         Length skin = f.signed("skin").stream().reduce(Length.ZERO, Length::plus);
         Length target = f.maybe("target").orElseGet(() -> head.cone().nestDiameter(skin));
-        Coupon c = new Coupon(target, f.length("under"), f.length("over"), head.cone().halfAngle(), readings(f, "scrap"), readings(f, "checks"),
+        Coupon c = new Coupon(
+                target,
+                f.length("under"),
+                f.length("over"),
+                head.cone().halfAngle(),
+                readings(f, "scrap"),
+                readings(f, "checks"),
                 f.whole("every"));
         Answer.Maker out = new Answer.Maker();
         say(out, f, c);
-        out.line("Good from, to", f.fine(c.low()) + " to " + f.fine(c.high()), "target − under, target + over", f.figure(target) + " − " + f.figure(c.under())
-                + ", + " + f.figure(c.over()), "the drawing's limits, or those typed", "Both limits are good.");
-        out.line("Target", f.fine(target), f.empty("target") ? "Dhead + 2 ts (1 − sin θ) / cos θ" : "as drawn", "", head.source(),
+        out.line(
+                "Good from, to",
+                f.fine(c.low()) + " to " + f.fine(c.high()),
+                "target − under, target + over",
+                f.figure(target) + " − " + f.figure(c.under()) + ", + " + f.figure(c.over()),
+                "the drawing's limits, or those typed",
+                "Both limits are good.");
+        out.line(
+                "Target",
+                f.fine(target),
+                f.empty("target") ? "Dhead + 2 ts (1 − sin θ) / cos θ" : "as drawn",
+                "",
+                head.source(),
                 "Across the top of the cone; θ is 50°.");
-        c.deeper().ifPresent(d -> out.line(d.atLeast(Length.ZERO) ? "Stop to target, deeper" : "Stop to target, back off", f.fine(d.abs()),
-                "(target − read) / (2 tan θ)", "from the last reading", PRACTICE,
+        c.deeper()
+                .ifPresent(d -> out.line(
+                        d.atLeast(Length.ZERO) ? "Stop to target, deeper" : "Stop to target, back off",
+                        f.fine(d.abs()),
+                        "(target − read) / (2 tan θ)",
+                        "from the last reading",
+                        PRACTICE,
                         "A click of the cage is often .001 in: go under half of it, then read again."));
-        c.drift().ifPresent(d -> out.line("Drift in " + c.every() + " holes", signed(f, Length.nm(d * c.every())), "least squares through scrap and checks",
-                c.checks().size() + 1 + " readings", "this sum", "Bits dull and stops slip. Three readings or more."));
+        c.drift()
+                .ifPresent(d -> out.line(
+                        "Drift in " + c.every() + " holes",
+                        signed(f, Length.nm(d * c.every())),
+                        "least squares through scrap and checks",
+                        c.checks().size() + 1 + " readings",
+                        "this sum",
+                        "Bits dull and stops slip. Three readings or more."));
         if (!c.scrap().isEmpty()) {
-            out.heads("Reading", "After hole", "Across " + f.shown().symbol(), "Off target " + f.shown().symbol(), "Verdict");
+            out.heads(
+                    "Reading",
+                    "After hole",
+                    "Across " + f.shown().symbol(),
+                    "Off target " + f.shown().symbol(),
+                    "Verdict");
             for (int i = 0; i < c.scrap().size(); i++) {
                 row(out, f, c, "scrap " + (i + 1), "none", c.scrap().get(i));
             }
             for (int i = 0; i < c.checks().size(); i++) {
-                row(out, f, c, "check " + (i + 1), String.valueOf((i + 1) * c.every()), c.checks().get(i));
+                row(
+                        out,
+                        f,
+                        c,
+                        "check " + (i + 1),
+                        String.valueOf((i + 1) * c.every()),
+                        c.checks().get(i));
             }
         }
         return out.answer(picture(f, c));
@@ -77,7 +118,12 @@ final class CouponSum implements Sum {
     }
 
     private static void row(Answer.Maker out, Figures f, Coupon c, String name, String hole, Length read) {
-        out.row(name, hole, f.figure(read), signed(f, read.minus(c.target())).replaceAll(" .*", ""), c.judge(read).name().toLowerCase(Locale.ROOT));
+        out.row(
+                name,
+                hole,
+                f.figure(read),
+                signed(f, read.minus(c.target())).replaceAll(" .*", ""),
+                c.judge(read).name().toLowerCase(Locale.ROOT));
     }
 
     private static String signed(Figures f, Length length) {
@@ -86,31 +132,63 @@ final class CouponSum implements Sum {
 
     private static void say(Answer.Maker out, Figures f, Coupon c) {
         switch (c.state()) {
-            case BEGIN -> next(out, "set well shallow, cut scrap", "Scrap of the same sheet, with the same hole, clamped flat. Type what it measures.");
-            case CREEP -> next(out, "deeper by " + f.fine(c.deeper().orElseThrow().times(0.5)) + ", then read",
-                    "Half of what is missing: too shallow is mended, too deep is not.");
+            case BEGIN ->
+                next(
+                        out,
+                        "set well shallow, cut scrap",
+                        "Scrap of the same sheet, with the same hole, clamped flat. Type what it measures.");
+            case CREEP ->
+                next(
+                        out,
+                        "deeper by " + f.fine(c.deeper().orElseThrow().times(0.5)) + ", then read",
+                        "Half of what is missing: too shallow is mended, too deep is not.");
             case BACK_OFF -> {
-                next(out, "back off " + f.fine(c.deeper().orElseThrow().abs()) + ", fresh scrap", "A cut does not get narrower: read on a new coupon.");
-                out.note(Level.WARNING, "The scrap is too deep by " + f.fine(c.scrap().getLast().minus(c.high())) + ". It is scrap: that is what it is for.");
+                next(
+                        out,
+                        "back off " + f.fine(c.deeper().orElseThrow().abs()) + ", fresh scrap",
+                        "A cut does not get narrower: read on a new coupon.");
+                out.note(
+                        Level.WARNING,
+                        "The scrap is too deep by " + f.fine(c.scrap().getLast().minus(c.high()))
+                                + ". It is scrap: that is what it is for.");
             }
             case CUT -> {
-                next(out, "after hole " + c.next(), c.crossing().filter(h -> h < c.cut() + c.every()).map(h -> "The drift leaves the limits at hole " + h
-                        + ", sooner than the " + c.every() + " holes: check there and set the stop.").orElse("Try a rivet, or the dimpled coupon, in it too."));
-                c.crossing().filter(h -> h < c.cut() + c.every()).ifPresent(h -> out.note(Level.WARNING, "At this drift hole " + (h + 1)
-                        + " is out of the limits: set the stop before it."));
+                next(
+                        out,
+                        "after hole " + c.next(),
+                        c.crossing()
+                                .filter(h -> h < c.cut() + c.every())
+                                .map(h -> "The drift leaves the limits at hole " + h + ", sooner than the " + c.every()
+                                        + " holes: check there and set the stop.")
+                                .orElse("Try a rivet, or the dimpled coupon, in it too."));
+                c.crossing()
+                        .filter(h -> h < c.cut() + c.every())
+                        .ifPresent(h -> out.note(
+                                Level.WARNING,
+                                "At this drift hole " + (h + 1) + " is out of the limits: set the stop before it."));
             }
             case CUT_AGAIN -> {
                 next(out, "set the stop on scrap, cut " + c.suspect() + " again", "Too shallow is mended.");
-                out.note(Level.WARNING, "The last check is too shallow by " + f.fine(c.low().minus(c.checks().getLast())) + ": the last " + c.suspect()
-                        + " holes may be, too. Set the stop on scrap and cut them again.");
+                out.note(
+                        Level.WARNING,
+                        "The last check is too shallow by "
+                                + f.fine(c.low().minus(c.checks().getLast())) + ": the last " + c.suspect()
+                                + " holes may be, too. Set the stop on scrap and cut them again.");
             }
             case STOP -> {
                 next(out, "STOP, measure the last " + c.suspect(), "From the last check that was good.");
-                out.note(Level.ERROR, "The last check is too deep by " + f.fine(c.checks().getLast().minus(c.high()))
-                        + ". Stop. Measure back hole by hole until one is good; ask the kit's maker about those that are not, before anything is set in them.");
+                out.note(
+                        Level.ERROR,
+                        "The last check is too deep by "
+                                + f.fine(c.checks().getLast().minus(c.high()))
+                                + ". Stop. Measure back hole by hole until one is good; ask the kit's maker about "
+                                + "those that are not, before anything is set in them.");
             }
         }
-        out.note(Level.NOTE, "Near an edge the cage tips, beside a bracket it does not fit: V lists those holes. Touch up the bare metal after cutting.");
+        out.note(
+                Level.NOTE,
+                "Near an edge the cage tips, beside a bracket it does not fit: V lists those holes. Touch up the "
+                        + "bare metal after cutting.");
     }
 
     private static void next(Answer.Maker out, String what, String note) {
@@ -124,7 +202,10 @@ final class CouponSum implements Sum {
         all.addAll(c.checks());
         List<Length> shown = all.subList(Math.max(0, all.size() - 120), all.size());
         int first = c.scrap().size() - (all.size() - shown.size());
-        double most = shown.stream().mapToDouble(r -> Math.abs(r.minus(c.target()).nanometres())).max().orElse(0);
+        double most = shown.stream()
+                .mapToDouble(r -> Math.abs(r.minus(c.target()).nanometres()))
+                .max()
+                .orElse(0);
         double tall = Math.max(most, Math.max(c.under().nanometres(), c.over().nanometres()) * 1.6 + 1);
         // One reading to the next is 1 mm wide; the plot is a third as tall as wide.
         double step = 1e6;
@@ -147,15 +228,24 @@ final class CouponSum implements Sum {
             double x = (i - first) * step;
             double at = shown.get(i).minus(c.target()).nanometres() * y;
             pen.line(Picture.Ink.EDGE, x, 0, x, at);
-            pen.round(c.judge(shown.get(i)) == Coupon.Verdict.GOOD ? Picture.Ink.DONE : Picture.Ink.STOP, x, at, (right - left) * 0.009);
-            ticks.add(new Picture.Tick(x, i < first ? "scrap " + (i + 1) : String.valueOf((i - first + 1) * c.every()), Picture.Ink.SOFT));
+            pen.round(
+                    c.judge(shown.get(i)) == Coupon.Verdict.GOOD ? Picture.Ink.DONE : Picture.Ink.STOP,
+                    x,
+                    at,
+                    (right - left) * 0.009);
+            ticks.add(new Picture.Tick(
+                    x, i < first ? "scrap " + (i + 1) : String.valueOf((i - first + 1) * c.every()), Picture.Ink.SOFT));
         }
         if (c.drift().isPresent()) {
             double from = c.line(0).orElseThrow().minus(c.target()).nanometres() * y;
-            double to = c.line(c.cut() + c.every()).orElseThrow().minus(c.target()).nanometres() * y;
+            double to =
+                    c.line(c.cut() + c.every()).orElseThrow().minus(c.target()).nanometres() * y;
             pen.line(Picture.Ink.GHOST, -step, from, c.checks().size() * step, to);
         }
         pen.add(new Picture.Running(-tall * y * 1.15, false, ticks));
-        return pen.panel("Across the cone, off target, drawn large: scrap at the left, then after so many holes of the work; dashed the drift", 1);
+        return pen.panel(
+                "Across the cone, off target, drawn large: scrap at the left, then after so many holes of the work; "
+                        + "dashed the drift",
+                1);
     }
 }

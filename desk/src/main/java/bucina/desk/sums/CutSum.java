@@ -41,12 +41,22 @@ final class CutSum implements Sum {
 
     @Override
     public List<Ask> asks(Bench bench) {
-        return List.of(Ask.lines("want", "Wanted",
-                "Angle 3/4 x 3/4: .063\n24 x3 rib stiffener\n36 x2 spar cap\n7 1/2 x8 skin clip\nStrip 1 in: .032\n11 1/4 x6 hinge shim",
-                "Angle 20 x 20: 1.6\n610 x3 rib stiffener\n915 x2 spar cap\n190 x8 skin clip\nStrip 25: .8\n285 x6 hinge shim"),
-                Ask.lines("stock", "On hand", "Angle 3/4 x 3/4\n72 x3 @.062\n48 x1 @.094\nStrip 1 in\n36 x1 @.032",
+        return List.of(
+                Ask.lines(
+                        "want",
+                        "Wanted",
+                        "Angle 3/4 x 3/4: .063\n24 x3 rib stiffener\n36 x2 spar cap\n7 1/2 x8 skin clip\nStrip 1 "
+                                + "in: .032\n11 1/4 x6 hinge shim",
+                        "Angle 20 x 20: 1.6\n610 x3 rib stiffener\n915 x2 spar cap\n190 x8 skin clip\nStrip 25: "
+                                + ".8\n285 x6 hinge shim"),
+                Ask.lines(
+                        "stock",
+                        "On hand",
+                        "Angle 3/4 x 3/4\n72 x3 @.062\n48 x1 @.094\nStrip 1 in\n36 x1 @.032",
                         "Angle 20 x 20\n1830 x3 @1.58\n1220 x1 @2.4\nStrip 25\n915 x1 @.8"),
-                Ask.length("kerf", "Saw kerf", ".06"), Ask.length("trim", "To trim, each piece", ".06"), Ask.length("tolerance", "Gauge within", ".004"),
+                Ask.length("kerf", "Saw kerf", ".06"),
+                Ask.length("trim", "To trim, each piece", ".06"),
+                Ask.length("tolerance", "Gauge within", ".004"),
                 Ask.length("order", "Bars sold in", "72"));
     }
 
@@ -76,8 +86,16 @@ final class CutSum implements Sum {
         List<String> order = new ArrayList<>();
         Picture.Pen pen = new Picture.Pen();
         // Bars share one scale; a few are drawn thick, many thin.
-        double longest = sections.values().stream().flatMap(s -> s.stock.stream()).mapToDouble(s -> s.length().nanometres()).max().orElse(1);
-        int many = Math.min(SHOWN, sections.values().stream().mapToInt(s -> s.stock.stream().mapToInt(Stock::count).sum()).sum());
+        double longest = sections.values().stream()
+                .flatMap(s -> s.stock.stream())
+                .mapToDouble(s -> s.length().nanometres())
+                .max()
+                .orElse(1);
+        int many = Math.min(
+                SHOWN,
+                sections.values().stream()
+                        .mapToInt(s -> s.stock.stream().mapToInt(Stock::count).sum())
+                        .sum());
         double[] row = {0, longest * Math.min(0.13, 0.6 / Math.max(1, many))};
         for (Section s : sections.values()) {
             if (s.pieces.isEmpty()) {
@@ -92,18 +110,40 @@ final class CutSum implements Sum {
             rows(f, s, list, out);
             missing(f, s, list, kerf, order, out);
         }
-        out.heads("Section", "Bar " + f.shown().symbol(), "Pieces", "Left " + f.shown().symbol());
+        out.heads(
+                "Section",
+                "Bar " + f.shown().symbol(),
+                "Pieces",
+                "Left " + f.shown().symbol());
         panels.add(pen.panel("Bars with their pieces; what is left is hatched lightly", 1));
-        List<bucina.desk.session.Why> first = List.of(new bucina.desk.session.Why("Bars cut", bars + ", at least " + bound,
-                "first-fit, then the best of all fillings of a bar",
-                "no cutting stays under " + bound, "cutting stock by patterns, Gilmore and Gomory 1961", bars == bound ? "This is as few as can be."
-                : "Within " + (bars - bound) + " of the bound."), new bucina.desk.session.Why("Left over", f.show(left), "Σ of what is left of the bars cut",
-                "%.0f %% of ".formatted(100 * left.nanometres() / Math.max(1, used.nanometres())) + f.show(used), "this list", ""),
-                new bucina.desk.session.Why("To order", order.isEmpty() ? "nothing" : String.join(", ", order),
+        List<bucina.desk.session.Why> first = List.of(
+                new bucina.desk.session.Why(
+                        "Bars cut",
+                        bars + ", at least " + bound,
+                        "first-fit, then the best of all fillings of a bar",
+                        "no cutting stays under " + bound,
+                        "cutting stock by patterns, Gilmore and Gomory 1961",
+                        bars == bound ? "This is as few as can be." : "Within " + (bars - bound) + " of the bound."),
+                new bucina.desk.session.Why(
+                        "Left over",
+                        f.show(left),
+                        "Σ of what is left of the bars cut",
+                        "%.0f %% of ".formatted(100 * left.nanometres() / Math.max(1, used.nanometres()))
+                                + f.show(used),
+                        "this list",
+                        ""),
+                new bucina.desk.session.Why(
+                        "To order",
+                        order.isEmpty() ? "nothing" : String.join(", ", order),
                         "the missing pieces cut from bars as they are sold",
-                "bars of " + f.show(f.over0("order")), "this list", ""));
+                        "bars of " + f.show(f.over0("order")),
+                        "this list",
+                        ""));
         out.lines(first);
-        out.note(Level.NOTE, "Each piece has " + f.fine(f.length("trim")) + " to trim. Mark, measure twice, cut on the waste side; deburr both ends.");
+        out.note(
+                Level.NOTE,
+                "Each piece has " + f.fine(f.length("trim"))
+                        + " to trim. Mark, measure twice, cut on the waste side; deburr both ends.");
         return out.answer(panels.toArray(Picture.Panel[]::new));
     }
 
@@ -112,11 +152,15 @@ final class CutSum implements Sum {
             return;
         }
         Length sold = f.over0("order");
-        List<Piece> rest = list.missing().stream().map(m -> new Piece(m.name(), m.length(), 1)).toList();
+        List<Piece> rest = list.missing().stream()
+                .map(m -> new Piece(m.name(), m.length(), 1))
+                .toList();
         CutList more = CutList.of(rest, List.of(new Stock(sold, rest.size())), kerf);
         String words = list.missing().size() + " of " + s.name + " missing";
         if (!more.missing().isEmpty()) {
-            out.note(Level.ERROR, words + "; " + more.missing().size() + " longer than the bars sold, " + f.show(sold) + ".");
+            out.note(
+                    Level.ERROR,
+                    words + "; " + more.missing().size() + " longer than the bars sold, " + f.show(sold) + ".");
         } else {
             out.note(Level.WARNING, words + ": " + counted(f, list.missing()) + ".");
         }
@@ -127,8 +171,13 @@ final class CutSum implements Sum {
 
     private static String counted(Figures f, List<CutList.Named> pieces) {
         Map<String, Integer> counts = new LinkedHashMap<>();
-        pieces.forEach(p -> counts.merge(f.figure(p.length()) + (p.name().isEmpty() ? "" : " " + p.name()), 1, Integer::sum));
-        return String.join(", ", counts.entrySet().stream().map(e -> e.getValue() + " × " + e.getKey()).toList());
+        pieces.forEach(
+                p -> counts.merge(f.figure(p.length()) + (p.name().isEmpty() ? "" : " " + p.name()), 1, Integer::sum));
+        return String.join(
+                ", ",
+                counts.entrySet().stream()
+                        .map(e -> e.getValue() + " × " + e.getKey())
+                        .toList());
     }
 
     private static void rows(Figures f, Section s, CutList list, Answer.Maker out) {
@@ -152,17 +201,28 @@ final class CutSum implements Sum {
             for (CutList.Named piece : bar.pieces().stream().limit(200).toList()) {
                 double end = at + piece.length().nanometres();
                 pen.box(many ? Picture.Ink.SHADE : Picture.Ink.METAL, at, low, end, top);
-                pen.words(Picture.Ink.EDGE, (at + end) / 2, (top + low) / 2, many ? "" : f.figure(piece.length()), Picture.Side.CENTRE);
+                pen.words(
+                        Picture.Ink.EDGE,
+                        (at + end) / 2,
+                        (top + low) / 2,
+                        many ? "" : f.figure(piece.length()),
+                        Picture.Side.CENTRE);
                 at = end + f.length("kerf").nanometres();
             }
             pen.words(Picture.Ink.SOFT, 0, (top + low) / 2, index == 0 ? s.name : "", Picture.Side.LEFT);
-            pen.words(Picture.Ink.SOFT, bar.stock().nanometres(), (top + low) / 2, "left " + f.figure(bar.left()), Picture.Side.RIGHT);
+            pen.words(
+                    Picture.Ink.SOFT,
+                    bar.stock().nanometres(),
+                    (top + low) / 2,
+                    "left " + f.figure(bar.left()),
+                    Picture.Side.RIGHT);
             row[0]++;
             index++;
         }
     }
 
-    // ---- reading --------------------------------------------------------------------------------------------------------------------
+    // ---- reading
+    // ----------------------------------------------------------------------
 
     private static Map<String, Section> read(Figures f, Answer.Maker out) {
         Map<String, Section> sections = new LinkedHashMap<>();
@@ -174,7 +234,9 @@ final class CutSum implements Sum {
                 now[0] = section(f, sections, line);
             } else {
                 now[0] = now[0] == null ? sections.computeIfAbsent("Stock", Section::new) : now[0];
-                text.pieces(line).forEach(p -> now[0].pieces.add(new Piece(p.name(), p.length().plus(trim), p.count())));
+                text.pieces(line)
+                        .forEach(p ->
+                                now[0].pieces.add(new Piece(p.name(), p.length().plus(trim), p.count())));
             }
         });
         now[0] = null;
@@ -182,12 +244,17 @@ final class CutSum implements Sum {
             if (heading(line)) {
                 now[0] = section(f, sections, line);
             } else {
-                now[0] = now[0] == null ? sections.values().stream().findFirst().orElseGet(() -> sections.computeIfAbsent("Stock", Section::new)) : now[0];
+                now[0] = now[0] == null
+                        ? sections.values().stream()
+                                .findFirst()
+                                .orElseGet(() -> sections.computeIfAbsent("Stock", Section::new))
+                        : now[0];
                 stock(f, now[0], line, text, out);
             }
         });
         if (sections.values().stream().allMatch(s -> s.pieces.isEmpty())) {
-            throw new InputException("Wanted: no piece is there: write length, count and what for, like 24 x3 rib stiffener");
+            throw new InputException(
+                    "Wanted: no piece is there: write length, count and what for, like 24 x3 rib stiffener");
         }
         return sections;
     }
@@ -199,12 +266,16 @@ final class CutSum implements Sum {
             Length measured = f.lengths().parsePositive(line.substring(at + 1), "measured gauge");
             var wrong = new GaugeCheck(section.gauge.get(), f.length("tolerance")).judge(measured);
             if (wrong.isPresent()) {
-                out.note(Level.ERROR, section.name + ", " + line.substring(0, at).strip() + ": " + wrong.get().message().in(f.shown()) + " "
-                        + wrong.get().remedy().in(f.shown()));
+                out.note(
+                        Level.ERROR,
+                        section.name + ", " + line.substring(0, at).strip() + ": "
+                                + wrong.get().message().in(f.shown()) + " "
+                                + wrong.get().remedy().in(f.shown()));
                 return;
             }
         } else if (section.gauge.isPresent()) {
-            out.note(Level.WARNING, section.name + ", " + line + ": measure its gauge and write it behind, like @.062.");
+            out.note(
+                    Level.WARNING, section.name + ", " + line + ": measure its gauge and write it behind, like @.062.");
         }
         section.stock.addAll(bars);
     }

@@ -41,7 +41,10 @@ public record Figures(Sum sum, Map<String, String> typed, Unit unit, Unit shown,
     }
 
     private Ask ask(String key) {
-        return sum.asks(bench).stream().filter(a -> a.key().equals(key)).findFirst().orElseThrow(() -> new IllegalArgumentException("no field " + key));
+        return sum.asks(bench).stream()
+                .filter(a -> a.key().equals(key))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("no field " + key));
     }
 
     /** These figures with others in some fields. */
@@ -128,7 +131,8 @@ public record Figures(Sum sum, Map<String, String> typed, Unit unit, Unit shown,
     int whole(String key) {
         double value = number(key);
         if (value != Math.rint(value) || value < 1 || value > 100_000) {
-            throw new InputException(ask(key).title() + ": \"" + text(key) + "\" is no count: write a whole number from 1 to 100000, like 8");
+            throw new InputException(ask(key).title() + ": \"" + text(key)
+                    + "\" is no count: write a whole number from 1 to 100000, like 8");
         }
         return (int) value;
     }

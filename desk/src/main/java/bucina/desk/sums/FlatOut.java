@@ -16,8 +16,7 @@ import java.util.Locale;
 /** Writes a flat in true size; the ending of the file says how. */
 public final class FlatOut {
 
-    private FlatOut() {
-    }
+    private FlatOut() {}
 
     /**
      * Writes a flat; a file that is there already is left as it is.
@@ -30,7 +29,8 @@ public final class FlatOut {
     public static Path write(Template flat, String name, String build, Paper paper, String file) {
         String clean = file.strip();
         if (!clean.toLowerCase(Locale.ROOT).matches("(?s).+\\.(pdf|dxf|svg)")) {
-            throw new InputException("\"" + clean + "\" is no file for a flat: end it with .pdf, .dxf or .svg, like flat.pdf");
+            throw new InputException(
+                    "\"" + clean + "\" is no file for a flat: end it with .pdf, .dxf or .svg, like flat.pdf");
         }
         Template titled = name.isBlank() ? flat : titled(flat, name.strip());
         byte[] content = content(titled, clean.substring(clean.length() - 3).toLowerCase(Locale.ROOT), paper, build);
@@ -41,7 +41,8 @@ public final class FlatOut {
 
     /** The flat under another name. */
     public static Template titled(Template flat, String name) {
-        return new Template(name + ", flat", flat.hand(), flat.viewed(), flat.xToward(), flat.yToward(), flat.drawing());
+        return new Template(
+                name + ", flat", flat.hand(), flat.viewed(), flat.xToward(), flat.yToward(), flat.drawing());
     }
 
     /** The flat as {@code pdf}, {@code dxf} or {@code svg}. */

@@ -35,9 +35,13 @@ final class FluteSum implements Sum {
 
     @Override
     public List<Ask> asks(Bench bench) {
-        return List.of(Ask.length("chord", "Straight-edge, end to end", "12"), Ask.length("bow", "Bow; then measured again", ".10"),
-                Ask.length("flange", "Flange height", ".75"), Ask.length("holes", "Holes at", ".5, 1.5, 2.5, 3.5, 4.5, 5.5, 6.5, 7.5, 8.5, 9.5, 10.5, 11.5"),
-                Ask.length("depth", "Depth wished", ".08"), Ask.length("width", "Width of a flute", ".35"));
+        return List.of(
+                Ask.length("chord", "Straight-edge, end to end", "12"),
+                Ask.length("bow", "Bow; then measured again", ".10"),
+                Ask.length("flange", "Flange height", ".75"),
+                Ask.length("holes", "Holes at", ".5, 1.5, 2.5, 3.5, 4.5, 5.5, 6.5, 7.5, 8.5, 9.5, 10.5, 11.5"),
+                Ask.length("depth", "Depth wished", ".08"),
+                Ask.length("width", "Width of a flute", ".35"));
     }
 
     @Override
@@ -51,25 +55,58 @@ final class FluteSum implements Sum {
         // What the flutes have taken so far tells how deep the next have to be.
         double pull = taken.map(r -> Math.clamp(r, 0.5, 1.5)).orElse(1.0);
         Flutes plain = Flutes.of(now, chord, flange, f.over0("depth"), width);
-        Flutes flutes = pull == 1 ? plain : Flutes.of(Length.nm(Math.min(now.nanometres() / pull, chord.nanometres() * 0.49)), chord, flange, f.over0("depth"),
-                width);
+        Flutes flutes = pull == 1
+                ? plain
+                : Flutes.of(
+                        Length.nm(Math.min(now.nanometres() / pull, chord.nanometres() * 0.49)),
+                        chord,
+                        flange,
+                        f.over0("depth"),
+                        width);
         List<Length> holes = f.signed("holes");
         FluteLine line = FluteLine.of(flutes, now, chord, holes, width);
         Answer.Maker out = new Answer.Maker();
-        out.line("Flutes", flutes.count() == 0 ? "none needed" : flutes.count() + " × " + f.show(flutes.depthEach()) + " deep",
-                "number = excess / take-up, rounded up;  depth each = √(4 w · excess / (n π²))", f.figure(flutes.excess()) + " / "
+        out.line(
+                "Flutes",
+                flutes.count() == 0 ? "none needed" : flutes.count() + " × " + f.show(flutes.depthEach()) + " deep",
+                "number = excess / take-up, rounded up;  depth each = √(4 w · excess / (n π²))",
+                f.figure(flutes.excess()) + " / "
                         + f.figure(flutes.takeUp()) + " → "
-                + flutes.count() + ";  √(4 × " + f.figure(width) + " × " + f.figure(flutes.excess()) + " / (" + flutes.count() + " π²)) = "
-                + f.figure(flutes.depthEach()), "geometry of a bowed strip",
-                        "An estimate to sneak up on: it reads about 8 % high at a depth of .23 of the width.");
-        out.line("Too long at the free edge", f.fine(plain.excess()), "8 · s · f / c", "8 × " + f.figure(now) + " × " + f.figure(flange) + " / "
-                + f.figure(chord) + " = " + f.figure(plain.excess()), "geometry of a bowed strip", "");
-        out.line("One flute takes up", f.fine(flutes.takeUp()), "π² d² / (4 w)", "π² × " + f.figure(f.over0("depth")) + "² / (4 × " + f.figure(width) + ") = "
-                + f.figure(flutes.takeUp()), "arc of one wave", "");
-        out.line("Bow that may stay", f.fine(flutes.residualSagitta()), "true arc against the estimate", f.figure(flutes.residualSagitta()),
-                "arc of one wave, summed", "Measure again after the first flutes and type the new bow behind the first.");
-        taken.ifPresent(r -> out.line("Taken so far", String.format(Locale.ROOT, "%.0f %%", r * 100), "bow taken out / bow to take out", "from "
-                + f.fine(bows.getFirst()) + " to " + f.fine(now), "your own readings", "The next flutes are reckoned with what yours take."));
+                        + flutes.count() + ";  √(4 × " + f.figure(width) + " × " + f.figure(flutes.excess()) + " / ("
+                        + flutes.count() + " π²)) = "
+                        + f.figure(flutes.depthEach()),
+                "geometry of a bowed strip",
+                "An estimate to sneak up on: it reads about 8 % high at a depth of .23 of the width.");
+        out.line(
+                "Too long at the free edge",
+                f.fine(plain.excess()),
+                "8 · s · f / c",
+                "8 × " + f.figure(now) + " × " + f.figure(flange) + " / " + f.figure(chord) + " = "
+                        + f.figure(plain.excess()),
+                "geometry of a bowed strip",
+                "");
+        out.line(
+                "One flute takes up",
+                f.fine(flutes.takeUp()),
+                "π² d² / (4 w)",
+                "π² × " + f.figure(f.over0("depth")) + "² / (4 × " + f.figure(width) + ") = "
+                        + f.figure(flutes.takeUp()),
+                "arc of one wave",
+                "");
+        out.line(
+                "Bow that may stay",
+                f.fine(flutes.residualSagitta()),
+                "true arc against the estimate",
+                f.figure(flutes.residualSagitta()),
+                "arc of one wave, summed",
+                "Measure again after the first flutes and type the new bow behind the first.");
+        taken.ifPresent(r -> out.line(
+                "Taken so far",
+                String.format(Locale.ROOT, "%.0f %%", r * 100),
+                "bow taken out / bow to take out",
+                "from " + f.fine(bows.getFirst()) + " to " + f.fine(now),
+                "your own readings",
+                "The next flutes are reckoned with what yours take."));
         notes(f, flutes, line, holes, out);
         table(f, line, holes, out);
         return out.answer(lines(f, line, holes), flange(line, flange, width, holes));
@@ -77,24 +114,36 @@ final class FluteSum implements Sum {
 
     private static void notes(Figures f, Flutes flutes, FluteLine line, List<Length> holes, Answer.Maker out) {
         if (flutes.count() > 0) {
-            List<String> where = line.between().stream().map(i -> i + " and " + (i + 1)).toList();
-            out.note(Level.WARNING, "Put " + (flutes.count() == 1 ? "it" : "them") + " between holes " + String.join(", ", where)
-                    + ". Squeeze a little, lay the straight-edge on, squeeze again.");
+            List<String> where =
+                    line.between().stream().map(i -> i + " and " + (i + 1)).toList();
+            out.note(
+                    Level.WARNING,
+                    "Put " + (flutes.count() == 1 ? "it" : "them") + " between holes " + String.join(", ", where)
+                            + ". Squeeze a little, lay the straight-edge on, squeeze again.");
         }
         Length worst = line.worstAfter(holes);
         if (flutes.count() > 0 && worst.times(2).minus(line.sagitta()).positive()) {
-            out.note(Level.WARNING, "So few flutes kink the line: holes end up to " + f.fine(worst)
-                    + " off the other way. Wish for less depth: more, shallower "
-                    + "flutes lie straighter.");
+            out.note(
+                    Level.WARNING,
+                    "So few flutes kink the line: holes end up to " + f.fine(worst)
+                            + " off the other way. Wish for less depth: more, shallower "
+                            + "flutes lie straighter.");
         }
-        out.note(Level.NOTE, "The middle holes move back toward the web. Too much is undone by flattening. Keep flutes clear of hole edges.");
+        out.note(
+                Level.NOTE,
+                "The middle holes move back toward the web. Too much is undone by flattening. Keep flutes clear of "
+                        + "hole edges.");
     }
 
     private static void table(Figures f, FluteLine line, List<Length> holes, Answer.Maker out) {
         String unit = f.shown().symbol();
         out.heads("Hole", "At " + unit, "Off the line now " + unit, "After " + unit, "Flute after it");
         for (int i = 0; i < holes.size(); i++) {
-            out.row(Integer.toString(i + 1), f.figure(holes.get(i)), f.figure(line.before(holes.get(i))), f.figure(line.after(holes.get(i))),
+            out.row(
+                    Integer.toString(i + 1),
+                    f.figure(holes.get(i)),
+                    f.figure(line.before(holes.get(i))),
+                    f.figure(line.after(holes.get(i))),
                     line.between().contains(i + 1) ? "yes" : "");
         }
     }
@@ -114,11 +163,19 @@ final class FluteSum implements Sum {
             pen.add(new Picture.Line(pass == 0 ? Picture.Ink.GHOST : Picture.Ink.DONE, points));
             double r = c * 0.006;
             for (Length hole : holes) {
-                pen.round(pass == 0 ? Picture.Ink.EDGE : Picture.Ink.DONE, hole.nanometres(), k * (pass == 0 ? line.before(hole) : line.after(hole))
-                        .nanometres(), r);
+                pen.round(
+                        pass == 0 ? Picture.Ink.EDGE : Picture.Ink.DONE,
+                        hole.nanometres(),
+                        k * (pass == 0 ? line.before(hole) : line.after(hole)).nanometres(),
+                        r);
             }
         }
-        pen.words(Picture.Ink.EDGE, c / 2, k * line.sagitta().nanometres(), "now: off by " + f.fine(line.sagitta()), Picture.Side.ABOVE);
+        pen.words(
+                Picture.Ink.EDGE,
+                c / 2,
+                k * line.sagitta().nanometres(),
+                "now: off by " + f.fine(line.sagitta()),
+                Picture.Side.ABOVE);
         return pen.panel("The hole line against a straight-edge, its bow drawn larger: dashed now, green after", 0.58);
     }
 
@@ -132,7 +189,9 @@ final class FluteSum implements Sum {
             double w = width.nanometres();
             for (int i = 0; i <= 16; i++) {
                 double s = i / 16.0;
-                edge.add(new Point(gap.nanometres() - w / 2 + w * s, f - h * 0.28 * Math.sin(Math.PI * s) * Math.sin(Math.PI * s)));
+                edge.add(new Point(
+                        gap.nanometres() - w / 2 + w * s,
+                        f - h * 0.28 * Math.sin(Math.PI * s) * Math.sin(Math.PI * s)));
             }
         }
         edge.add(new Point(c, f));

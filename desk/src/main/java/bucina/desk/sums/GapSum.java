@@ -36,19 +36,40 @@ final class GapSum implements Sum {
 
     @Override
     public Answer answer(Figures f) {
-        List<GapFill> fills = GapFill.of(f.over0("gap"), f.bench().catalogue().washers().stream().filter(w -> !w.name().equals("large-area")).toList());
+        List<GapFill> fills = GapFill.of(
+                f.over0("gap"),
+                f.bench().catalogue().washers().stream()
+                        .filter(w -> !w.name().equals("large-area"))
+                        .toList());
         GapFill best = fills.getFirst();
         Answer.Maker out = new Answer.Maker();
         Length sum = best.gap().minus(best.left());
-        out.line("Use", BoltSum.names(best.washers()), "the stack nearest to the gap, then the fewest", f.figure(sum) + " for " + f.figure(best.gap()),
-                "AN960 / NAS1149", "Try it: no light between, and the parts not forced apart.");
-        out.line("Left", f.fine(best.left()), "gap − washers", f.figure(best.gap()) + " − " + f.figure(sum) + " = " + f.figure(best.left()), "this sum", "");
+        out.line(
+                "Use",
+                BoltSum.names(best.washers()),
+                "the stack nearest to the gap, then the fewest",
+                f.figure(sum) + " for " + f.figure(best.gap()),
+                "AN960 / NAS1149",
+                "Try it: no light between, and the parts not forced apart.");
+        out.line(
+                "Left",
+                f.fine(best.left()),
+                "gap − washers",
+                f.figure(best.gap()) + " − " + f.figure(sum) + " = " + f.figure(best.left()),
+                "this sum",
+                "");
         if (best.left().abs().minus(Length.in(.010)).positive()) {
-            out.note(Level.WARNING, "Nothing comes within " + f.fine(Length.in(.010)) + ": make a spacer, or ask what the drawing allows.");
+            out.note(
+                    Level.WARNING,
+                    "Nothing comes within " + f.fine(Length.in(.010))
+                            + ": make a spacer, or ask what the drawing allows.");
         }
         out.note(Level.NOTE, "A gap that is pulled together by the bolt bends a flange and loads it for good.");
         out.heads("Washers", "Thick " + f.shown().symbol(), "Left " + f.shown().symbol());
-        fills.stream().limit(10).forEach(x -> out.row(BoltSum.names(x.washers()), f.figure(x.gap().minus(x.left())), f.figure(x.left())));
+        fills.stream()
+                .limit(10)
+                .forEach(x ->
+                        out.row(BoltSum.names(x.washers()), f.figure(x.gap().minus(x.left())), f.figure(x.left())));
         return out.answer(picture(f, best));
     }
 
@@ -62,7 +83,12 @@ final class GapSum implements Sum {
         for (Washer w : fill.washers()) {
             double top = y + w.thickness().nanometres();
             pen.box(Picture.Ink.WASTE, -wide * 0.42, y, wide * 0.42, top);
-            pen.words(Picture.Ink.EDGE, wide * 0.42, (y + top) / 2, w.name() + " " + f.fine(w.thickness()), Picture.Side.RIGHT);
+            pen.words(
+                    Picture.Ink.EDGE,
+                    wide * 0.42,
+                    (y + top) / 2,
+                    w.name() + " " + f.fine(w.thickness()),
+                    Picture.Side.RIGHT);
             y = top;
         }
         pen.line(Picture.Ink.SIGHT, 0, -part * 1.2, 0, gap + part * 1.2);

@@ -38,11 +38,17 @@ final class NestSum implements Sum {
 
     @Override
     public List<Ask> asks(Bench bench) {
-        return List.of(Ask.choice("head", "Head", heads(bench)), Ask.length("skin", "Dimpled above (0: none)", ".032"), Ask.length("sub",
-                "Sheet that is cut", ".063"),
-                Ask.line("hole", "Hole, if not the usual", ""), Ask.choice("school", "School", Arrays.stream(CountersinkSchool.values())
-                        .map(CountersinkSchool::code)
-                .toList()));
+        return List.of(
+                Ask.choice("head", "Head", heads(bench)),
+                Ask.length("skin", "Dimpled above (0: none)", ".032"),
+                Ask.length("sub", "Sheet that is cut", ".063"),
+                Ask.line("hole", "Hole, if not the usual", ""),
+                Ask.choice(
+                        "school",
+                        "School",
+                        Arrays.stream(CountersinkSchool.values())
+                                .map(CountersinkSchool::code)
+                                .toList()));
     }
 
     /** Every flush head of the catalogue, rivets first. */
@@ -58,8 +64,7 @@ final class NestSum implements Sum {
     }
 
     /** A head, the usual hole for it, and where its figures are from. */
-    record Head(FlushHead cone, Length hole, String source) {
-    }
+    record Head(FlushHead cone, Length hole, String source) {}
 
     /** The head that is picked. */
     static Head head(Figures f) {
@@ -68,39 +73,68 @@ final class NestSum implements Sum {
                 return new Head(FlushHead.of100(s.headDiameter(), s.headHeight()), s.hole(), s.source());
             }
         }
-        return f.bench().catalogue().screws().stream().filter(s -> f.is("head", "#" + s.size() + " screw")).findFirst()
-                .map(s -> new Head(s.head(), s.hole(), s.source())).orElseThrow(() -> new InputException("Head: \"" + f.text("head")
-                        + "\" is not in the catalogue"));
+        return f.bench().catalogue().screws().stream()
+                .filter(s -> f.is("head", "#" + s.size() + " screw"))
+                .findFirst()
+                .map(s -> new Head(s.head(), s.hole(), s.source()))
+                .orElseThrow(() -> new InputException("Head: \"" + f.text("head") + "\" is not in the catalogue"));
     }
 
     @Override
     public Answer answer(Figures f) {
         Head head = head(f);
         Length skin = f.signed("skin").stream().reduce(Length.ZERO, Length::plus);
-        CountersinkSchool school = Arrays.stream(CountersinkSchool.values()).filter(s -> f.is("school", s.code())).findFirst().orElseThrow();
+        CountersinkSchool school = Arrays.stream(CountersinkSchool.values())
+                .filter(s -> f.is("school", s.code()))
+                .findFirst()
+                .orElseThrow();
         Nest nest = new Nest(head.cone, skin, f.over0("sub"), f.maybe("hole").orElse(head.hole), school);
         Answer.Maker out = new Answer.Maker();
-        out.line("Across the top", f.fine(nest.diameter()), "Dcsk = Dhead + 2 ts (1 − sin θ) / cos θ", f.figure(head.cone.diameter()) + " + 0.728 × "
-                + f.figure(skin)
-                + " = " + f.figure(nest.diameter()), head.source, "θ is 50°. The underside of a dimple is the cone offset by the sheet.");
-        out.line("Cutter depth", f.fine(nest.cutterDepth()), "(Dcsk − Dh) / (2 tan θ)", "(" + f.figure(nest.diameter()) + " − " + f.figure(nest.hole())
-                + ") / 2.384 = "
-                + f.figure(nest.cutterDepth()), head.source, "From the surface down to the hole.");
-        out.line("Judged depth", f.fine(nest.judgedDepth()), "head height + 0.364 ts / tan θ", f.figure(head.cone.height()) + " + "
-                + f.figure(nest.extraDepth())
-                + " = " + f.figure(nest.judgedDepth()), f.source(RuleKey.COUNTERSINK_SCHOOL), "School: " + school.word() + ".");
+        out.line(
+                "Across the top",
+                f.fine(nest.diameter()),
+                "Dcsk = Dhead + 2 ts (1 − sin θ) / cos θ",
+                f.figure(head.cone.diameter()) + " + 0.728 × " + f.figure(skin) + " = " + f.figure(nest.diameter()),
+                head.source,
+                "θ is 50°. The underside of a dimple is the cone offset by the sheet.");
+        out.line(
+                "Cutter depth",
+                f.fine(nest.cutterDepth()),
+                "(Dcsk − Dh) / (2 tan θ)",
+                "(" + f.figure(nest.diameter()) + " − " + f.figure(nest.hole())
+                        + ") / 2.384 = "
+                        + f.figure(nest.cutterDepth()),
+                head.source,
+                "From the surface down to the hole.");
+        out.line(
+                "Judged depth",
+                f.fine(nest.judgedDepth()),
+                "head height + 0.364 ts / tan θ",
+                f.figure(head.cone.height()) + " + "
+                        + f.figure(nest.extraDepth())
+                        + " = " + f.figure(nest.judgedDepth()),
+                f.source(RuleKey.COUNTERSINK_SCHOOL),
+                "School: " + school.word() + ".");
         out.line("Deeper than the head", f.fine(nest.extraDepth()), "0.364 ts / tan θ", "", head.source, "");
         if (!nest.fits()) {
-            out.note(Level.ERROR, f.fine(nest.sub()) + " does not take " + f.fine(nest.judgedDepth()) + " (" + school.word()
-                    + "): it would leave a knife edge. Dimple it, or take a reduced or protruding head.");
-        } else if (school == CountersinkSchool.FULL && nest.sub().minus(nest.judgedDepth()).atMost(nest.sub().times(0.15))) {
+            out.note(
+                    Level.ERROR,
+                    f.fine(nest.sub()) + " does not take " + f.fine(nest.judgedDepth()) + " (" + school.word()
+                            + "): it would leave a knife edge. Dimple it, or take a reduced or protruding head.");
+        } else if (school == CountersinkSchool.FULL
+                && nest.sub().minus(nest.judgedDepth()).atMost(nest.sub().times(0.15))) {
             out.note(Level.WARNING, "Near the limit: cut it clamped to a backing piece with the pilot hole in it.");
         }
         if (!skin.atMost(f.rules().length(RuleKey.COLD_DIMPLE_MOST))) {
-            out.note(Level.ERROR, "Dimpled sheets of " + f.fine(skin) + " are over " + f.fine(f.rules().length(RuleKey.COLD_DIMPLE_MOST))
-                    + ", the most that is dimpled cold.");
+            out.note(
+                    Level.ERROR,
+                    "Dimpled sheets of " + f.fine(skin) + " are over "
+                            + f.fine(f.rules().length(RuleKey.COLD_DIMPLE_MOST)) + ", the most that is dimpled cold.");
         }
-        out.note(Level.NOTE, "Set the stop cage on scrap, creep up, try a dimpled coupon in it. Too shallow is mended, too deep is not.");
+        out.note(
+                Level.NOTE,
+                "Set the stop cage on scrap, creep up, try a dimpled coupon in it. Too shallow is mended, too deep "
+                        + "is not.");
         return out.answer(picture(f, nest));
     }
 
@@ -116,12 +150,36 @@ final class NestSum implements Sum {
         double ts = nest.dimpled().nanometres();
         double head = nest.head().diameter().nanometres() / 2;
         for (int side = -1; side <= 1; side += 2) {
-            pen.area(Picture.Ink.METAL, side * wide, 0, side * r, 0, side * low, -deep, side * Math.max(h, low), -t, side * wide, -t);
+            pen.area(
+                    Picture.Ink.METAL,
+                    side * wide,
+                    0,
+                    side * r,
+                    0,
+                    side * low,
+                    -deep,
+                    side * Math.max(h, low),
+                    -t,
+                    side * wide,
+                    -t);
             if (ts > 0) {
                 double end = h;
                 double drop = (head - end) / tan;
                 // The underside lies in the nest: it is the nest's own cone.
-                pen.area(Picture.Ink.SHADE, side * wide, ts, side * head, ts, side * end, ts - drop, side * end, -(r - end) / tan, side * r, 0, side * wide, 0);
+                pen.area(
+                        Picture.Ink.SHADE,
+                        side * wide,
+                        ts,
+                        side * head,
+                        ts,
+                        side * end,
+                        ts - drop,
+                        side * end,
+                        -(r - end) / tan,
+                        side * r,
+                        0,
+                        side * wide,
+                        0);
             }
         }
         pen.line(Picture.Ink.SIGHT, 0, ts + t * 0.4, 0, -t * 1.3);

@@ -27,7 +27,8 @@ final class OpeningSum implements Sum {
 
     @Override
     public String question() {
-        return "Conduit, grommet, bushing and lightening holes: which step to stop at, and is enough metal left round them?";
+        return "Conduit, grommet, bushing and lightening holes: which step to stop at, and is enough metal left "
+                + "round them?";
     }
 
     @Override
@@ -37,16 +38,25 @@ final class OpeningSum implements Sum {
 
     @Override
     public List<Ask> asks(Bench bench) {
-        List<String> drills = new ArrayList<>(bench.drills().stream().map(StepDrill::name).toList());
+        List<String> drills =
+                new ArrayList<>(bench.drills().stream().map(StepDrill::name).toList());
         drills.add(TYPED);
-        return List.of(Ask.choice("for", "For", List.of("conduit", "grommet", "snap bushing", "lightening hole", "opening with corners")),
-                Ask.length("across", "Hole or opening, across", "5/8"), Ask.length("thickness", "Sheet", ".032"), Ask.line("corner", "Inside corner radius",
-                        ""),
-                Ask.length("tangent", "Centre to bend tangent", ".5"), Ask.line("edge", "Centre to sheet's edge", ""), Ask.length("rivet",
-                        "Centre to nearest rivet",
-                ".7"), Ask.length("shank", "That rivet's D", "1/8"), Ask.choice("head", "Its head", List.of("protruding", "flush")),
-                Ask.choice("drill", "Step drill", drills), Ask.length("steps", "Steps from the tip",
-                        "1/8, 3/16, 1/4, 5/16, 3/8, 7/16, 1/2, 9/16, 5/8, 11/16, 3/4"));
+        return List.of(
+                Ask.choice(
+                        "for",
+                        "For",
+                        List.of("conduit", "grommet", "snap bushing", "lightening hole", "opening with corners")),
+                Ask.length("across", "Hole or opening, across", "5/8"),
+                Ask.length("thickness", "Sheet", ".032"),
+                Ask.line("corner", "Inside corner radius", ""),
+                Ask.length("tangent", "Centre to bend tangent", ".5"),
+                Ask.line("edge", "Centre to sheet's edge", ""),
+                Ask.length("rivet", "Centre to nearest rivet", ".7"),
+                Ask.length("shank", "That rivet's D", "1/8"),
+                Ask.choice("head", "Its head", List.of("protruding", "flush")),
+                Ask.choice("drill", "Step drill", drills),
+                Ask.length(
+                        "steps", "Steps from the tip", "1/8, 3/16, 1/4, 5/16, 3/8, 7/16, 1/2, 9/16, 5/8, 11/16, 3/4"));
     }
 
     @Override
@@ -55,14 +65,19 @@ final class OpeningSum implements Sum {
     }
 
     private static StepDrill chosen(Figures f) {
-        return f.bench().drills().stream().filter(d -> f.is("drill", d.name())).findFirst().orElseGet(() -> new StepDrill("Step drill", f.list("steps")));
+        return f.bench().drills().stream()
+                .filter(d -> f.is("drill", d.name()))
+                .findFirst()
+                .orElseGet(() -> new StepDrill("Step drill", f.list("steps")));
     }
 
     @Override
     public Answer answer(Figures f) {
         Length across = f.over0("across");
         boolean corners = f.is("for", "opening with corners");
-        Optional<Length> corner = corners ? f.maybe("corner").or(() -> Optional.of(f.rules().length(RuleKey.OPENING_CORNER))) : Optional.empty();
+        Optional<Length> corner = corners
+                ? f.maybe("corner").or(() -> Optional.of(f.rules().length(RuleKey.OPENING_CORNER)))
+                : Optional.empty();
         Opening opening = new Opening(across, corner, f.over0("thickness"));
         boolean flush = f.is("head", "flush");
         Length shank = f.over0("shank");
@@ -70,39 +85,83 @@ final class OpeningSum implements Sum {
         Optional<Length> edge = f.maybe("edge");
         Optional<Length> rivet = f.maybe("rivet");
         Answer.Maker out = new Answer.Maker();
-        out.findings(opening.findings(f.rules(), tangent, edge, rivet.map(r -> new Opening.Rivet(r, shank, flush))), f.shown());
+        out.findings(
+                opening.findings(f.rules(), tangent, edge, rivet.map(r -> new Opening.Rivet(r, shank, flush))),
+                f.shown());
         StepDrill drill = chosen(f);
         Length wanted = corner.map(c -> c.times(2)).orElse(across);
         Optional<StepDrill.Stop> stop = drill.stop(wanted);
         step(f, drill, wanted, stop, corners, out);
-        corner.ifPresent(c -> out.line("Corner drill", f.fine(c.times(2)), "2 × corner radius", "2 × " + f.figure(c) + " = " + f.figure(c.times(2)),
-                f.source(RuleKey.OPENING_CORNER), "Drill the corners, join them with a saw or snips, file to the holes."));
-        out.line("Centre to a bend, least", f.show(opening.tangentNearest(f.rules())), "half across + land", f.figure(across.times(0.5)) + " + "
-                + f.figure(opening.landLeast(f.rules())) + " = " + f.figure(opening.tangentNearest(f.rules())), f.source(RuleKey.OPENING_LAND),
+        corner.ifPresent(c -> out.line(
+                "Corner drill",
+                f.fine(c.times(2)),
+                "2 × corner radius",
+                "2 × " + f.figure(c) + " = " + f.figure(c.times(2)),
+                f.source(RuleKey.OPENING_CORNER),
+                "Drill the corners, join them with a saw or snips, file to the holes."));
+        out.line(
+                "Centre to a bend, least",
+                f.show(opening.tangentNearest(f.rules())),
+                "half across + land",
+                f.figure(across.times(0.5)) + " + " + f.figure(opening.landLeast(f.rules())) + " = "
+                        + f.figure(opening.tangentNearest(f.rules())),
+                f.source(RuleKey.OPENING_LAND),
                 "Also to the edge of the sheet.");
         Length nearest = opening.rivetNearest(f.rules(), shank, flush);
-        out.line("Centre to a rivet, least", f.show(nearest), "half across + least edge distance of the rivet", f.figure(across.times(0.5)) + " + "
-                + f.figure(nearest.minus(across.times(0.5))) + " = " + f.figure(nearest), f.source(flush ? RuleKey.EDGE_LEAST_FLUSH
-                : RuleKey.EDGE_LEAST_PROTRUDING), "The rim of the opening is an edge to the rivet.");
-        out.note(Level.NOTE, "Eye protection, gloves off near the bit; clamp the sheet. A lightening hole is only put where the drawing has one.");
+        out.line(
+                "Centre to a rivet, least",
+                f.show(nearest),
+                "half across + least edge distance of the rivet",
+                f.figure(across.times(0.5)) + " + " + f.figure(nearest.minus(across.times(0.5))) + " = "
+                        + f.figure(nearest),
+                f.source(flush ? RuleKey.EDGE_LEAST_FLUSH : RuleKey.EDGE_LEAST_PROTRUDING),
+                "The rim of the opening is an edge to the rivet.");
+        out.note(
+                Level.NOTE,
+                "Eye protection, gloves off near the bit; clamp the sheet. A lightening hole is only put where the "
+                        + "drawing has one.");
         return out.answer(sheet(f, opening, tangent, edge, rivet, shank, nearest), steps(f, drill, stop));
     }
 
-    private static void step(Figures f, StepDrill drill, Length wanted, Optional<StepDrill.Stop> stop, boolean corners, Answer.Maker out) {
+    private static void step(
+            Figures f,
+            StepDrill drill,
+            Length wanted,
+            Optional<StepDrill.Stop> stop,
+            boolean corners,
+            Answer.Maker out) {
         String what = corners ? "corner of " : "hole of ";
-        String value = stop.map(s -> "step " + s.step() + ", " + LengthFormat.fraction(s.diameter()).replace("~", "about ")).orElse("none");
-        out.line("Stop at", value, "the last step that is not larger than the hole", stop.map(s -> f.figure(s.diameter()) + " ≤ " + f.figure(wanted))
-                .orElse(""),
-                drill.name() + ", counted from the tip", "Count the steps; put tape over the next one.");
+        String value = stop.map(s -> "step " + s.step() + ", "
+                        + LengthFormat.fraction(s.diameter()).replace("~", "about "))
+                .orElse("none");
+        out.line(
+                "Stop at",
+                value,
+                "the last step that is not larger than the hole",
+                stop.map(s -> f.figure(s.diameter()) + " ≤ " + f.figure(wanted)).orElse(""),
+                drill.name() + ", counted from the tip",
+                "Count the steps; put tape over the next one.");
         if (stop.isEmpty()) {
-            out.note(Level.ERROR, "The first step of this drill is larger than the " + what + f.fine(wanted) + ": use a twist drill.");
+            out.note(
+                    Level.ERROR,
+                    "The first step of this drill is larger than the " + what + f.fine(wanted)
+                            + ": use a twist drill.");
         } else if (!stop.get().diameter().same(wanted)) {
-            out.note(Level.WARNING, "No step is " + f.fine(wanted) + ": stop at step " + stop.get().step() + ", " + f.fine(stop.get().diameter())
-                    + ", and file or ream the rest, " + f.fine(wanted.minus(stop.get().diameter())) + " across.");
+            out.note(
+                    Level.WARNING,
+                    "No step is " + f.fine(wanted) + ": stop at step "
+                            + stop.get().step() + ", " + f.fine(stop.get().diameter()) + ", and file or ream the rest, "
+                            + f.fine(wanted.minus(stop.get().diameter())) + " across.");
         }
     }
 
-    private static Picture.Panel sheet(Figures f, Opening o, Optional<Length> tangent, Optional<Length> edge, Optional<Length> rivet, Length shank,
+    private static Picture.Panel sheet(
+            Figures f,
+            Opening o,
+            Optional<Length> tangent,
+            Optional<Length> edge,
+            Optional<Length> rivet,
+            Length shank,
             Length nearest) {
         Picture.Pen pen = new Picture.Pen();
         double r = o.across().nanometres() / 2;
@@ -132,8 +191,14 @@ final class OpeningSum implements Sum {
         rivet.ifPresent(d -> {
             double x = -d.nanometres();
             pen.round(Picture.Ink.BLUE, x, 0, shank.nanometres() / 2);
-            pen.add(new Picture.Line(d.atLeast(nearest) ? Picture.Ink.GHOST : Picture.Ink.STOP, circle(x, 0, nearest.nanometres() - r)));
-            pen.words(d.atLeast(nearest) ? Picture.Ink.SOFT : Picture.Ink.STOP, x, -(nearest.nanometres() - r), "no nearer", Picture.Side.BELOW);
+            pen.add(new Picture.Line(
+                    d.atLeast(nearest) ? Picture.Ink.GHOST : Picture.Ink.STOP, circle(x, 0, nearest.nanometres() - r)));
+            pen.words(
+                    d.atLeast(nearest) ? Picture.Ink.SOFT : Picture.Ink.STOP,
+                    x,
+                    -(nearest.nanometres() - r),
+                    "no nearer",
+                    Picture.Side.BELOW);
             pen.dim(x, 0, 0, 0, 46, f.fine(d));
         });
         return pen.panel("The opening in its sheet; dashed, how near bend and rivet may come", 0.66);
@@ -142,7 +207,8 @@ final class OpeningSum implements Sum {
     private static List<bucina.core.sheet.Point> circle(double x, double y, double r) {
         List<bucina.core.sheet.Point> points = new ArrayList<>();
         for (int i = 0; i <= 60; i++) {
-            points.add(new bucina.core.sheet.Point(x + r * Math.cos(Math.PI * i / 30), y + r * Math.sin(Math.PI * i / 30)));
+            points.add(new bucina.core.sheet.Point(
+                    x + r * Math.cos(Math.PI * i / 30), y + r * Math.sin(Math.PI * i / 30)));
         }
         return points;
     }
@@ -154,8 +220,18 @@ final class OpeningSum implements Sum {
             double h = drill.steps().get(i).nanometres() / 2;
             boolean here = stop.isPresent() && stop.get().step() == i + 1;
             pen.box(here ? Picture.Ink.BLUE : Picture.Ink.SHADE, i * step, -h, (i + 1) * step, h);
-            pen.words(here ? Picture.Ink.TANGENT : Picture.Ink.SOFT, (i + 0.5) * step, h, Integer.toString(i + 1), Picture.Side.ABOVE);
-            pen.words(here ? Picture.Ink.TANGENT : Picture.Ink.SOFT, (i + 0.5) * step, -h, f.figure(drill.steps().get(i)), Picture.Side.BELOW);
+            pen.words(
+                    here ? Picture.Ink.TANGENT : Picture.Ink.SOFT,
+                    (i + 0.5) * step,
+                    h,
+                    Integer.toString(i + 1),
+                    Picture.Side.ABOVE);
+            pen.words(
+                    here ? Picture.Ink.TANGENT : Picture.Ink.SOFT,
+                    (i + 0.5) * step,
+                    -h,
+                    f.figure(drill.steps().get(i)),
+                    Picture.Side.BELOW);
         }
         return pen.panel(drill.name() + ", tip at the left; stop where it is blue", 0.34);
     }

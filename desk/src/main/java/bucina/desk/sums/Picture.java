@@ -39,12 +39,15 @@ public record Picture(List<Panel> panels) {
 
     /** Where words stand against their point. */
     public enum Side {
-        LEFT, CENTRE, RIGHT, ABOVE, BELOW
+        LEFT,
+        CENTRE,
+        RIGHT,
+        ABOVE,
+        BELOW
     }
 
     /** One thing drawn. */
-    public sealed interface Shape {
-    }
+    public sealed interface Shape {}
 
     /** A filled surface with its edge. */
     public record Area(Ink ink, List<Point> points) implements Shape {
@@ -61,20 +64,17 @@ public record Picture(List<Panel> panels) {
     }
 
     /** A circle, filled if it is a surface. */
-    public record Round(Ink ink, Point at, double radius) implements Shape {
-    }
+    public record Round(Ink ink, Point at, double radius) implements Shape {}
 
     /** Words. */
-    public record Words(Ink ink, Point at, String text, Side side) implements Shape {
-    }
+    public record Words(Ink ink, Point at, String text, Side side) implements Shape {}
 
     /**
      * A dimension between two points.
      *
      * @param off px that the dimension line stands off to the left of the way from a to b
      */
-    public record Dim(Point a, Point b, double off, String text) implements Shape {
-    }
+    public record Dim(Point a, Point b, double off, String text) implements Shape {}
 
     /**
      * Running dimensions along a line that runs in x: ticks with their words, kept apart by the view.
@@ -89,12 +89,10 @@ public record Picture(List<Panel> panels) {
     }
 
     /** One running dimension. */
-    public record Tick(double x, String text, Ink ink) {
-    }
+    public record Tick(double x, String text, Ink ink) {}
 
     /** A place to take hold of, number {@code n} of the sum. */
-    public record Grip(int n, Point at, String says) implements Shape {
-    }
+    public record Grip(int n, Point at, String says) implements Shape {}
 
     /**
      * One drawing.

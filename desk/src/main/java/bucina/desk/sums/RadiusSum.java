@@ -39,8 +39,12 @@ final class RadiusSum implements Sum {
 
     @Override
     public List<Ask> asks(Bench bench) {
-        return List.of(BendSum.sheet(bench), Ask.length("thickness", "Thickness", ".040"), Ask.length("radius", "Inside radius", ".125"),
-                Ask.line("angle", "Turned by, degrees", "90"), Ask.line("tweak", "Then moved by, degrees", ""));
+        return List.of(
+                BendSum.sheet(bench),
+                Ask.length("thickness", "Thickness", ".040"),
+                Ask.length("radius", "Inside radius", ".125"),
+                Ask.line("angle", "Turned by, degrees", "90"),
+                Ask.line("tweak", "Then moved by, degrees", ""));
     }
 
     @Override
@@ -50,22 +54,40 @@ final class RadiusSum implements Sum {
         BendSum.radius(f, List.of(bend), out);
         Optional<Springback> back = BendSum.springback(f, bend);
         if (back.isEmpty()) {
-            out.note(Level.ERROR, "With this radius the sheet stays springy and comes back flat: take a smaller radius.");
+            out.note(
+                    Level.ERROR,
+                    "With this radius the sheet stays springy and comes back flat: take a smaller radius.");
         }
         back.ifPresent(s -> {
-            out.line("Springs back to", BendSum.degrees(s.finalAngle()) + " ± " + BendSum.degrees(s.uncertainty()), "A · (2 Ri/t + 1) / (2 Rf/t + 1)",
-                    "turned by " + bend.size() + " at Ri " + f.figure(bend.radius()), "elastic springback of a strip, FAA-H-8083-31 practice",
+            out.line(
+                    "Springs back to",
+                    BendSum.degrees(s.finalAngle()) + " ± " + BendSum.degrees(s.uncertainty()),
+                    "A · (2 Ri/t + 1) / (2 Rf/t + 1)",
+                    "turned by " + bend.size() + " at Ri " + f.figure(bend.radius()),
+                    "elastic springback of a strip, FAA-H-8083-31 practice",
                     "An estimate until a coupon is bent.");
-            out.line("Radius afterwards", f.fine(s.finalRadius()), "Rf = Ri / (4x³ − 3x + 1)", f.figure(bend.radius()) + " / "
-                    + "%.4f".formatted(s.ratio()) + " = " + f.figure(s.finalRadius()), "elastic springback of a strip", "");
+            out.line(
+                    "Radius afterwards",
+                    f.fine(s.finalRadius()),
+                    "Rf = Ri / (4x³ − 3x + 1)",
+                    f.figure(bend.radius()) + " / " + "%.4f".formatted(s.ratio()) + " = " + f.figure(s.finalRadius()),
+                    "elastic springback of a strip",
+                    "");
         });
         if (!f.empty("tweak")) {
             Angle by = f.angle("tweak");
-            out.note(Springback.tweakable(by) ? Level.NOTE : Level.ERROR, Springback.tweakable(by) ? by
-                    + " can be put in or taken out in the vice, once, between hard wood: not back and forth."
-                    : by + " is more than about 2°: a finished bend moved that far is a new part. Do not work it back and forth.");
+            out.note(
+                    Springback.tweakable(by) ? Level.NOTE : Level.ERROR,
+                    Springback.tweakable(by)
+                            ? by
+                                    + " can be put in or taken out in the vice, once, between hard wood: not back "
+                                    + "and forth."
+                            : by
+                                    + " is more than about 2°: a finished bend moved that far is a new part. Do not "
+                                    + "work it back and forth.");
         }
-        out.note(Level.NOTE, "Bend a coupon of the same sheet, across the grain, and look at its outside with a glass.");
+        out.note(
+                Level.NOTE, "Bend a coupon of the same sheet, across the grain, and look at its outside with a glass.");
         table(f, bend, out);
         return out.answer(picture(f, bend, back));
     }
@@ -75,26 +97,39 @@ final class RadiusSum implements Sum {
         String unit = f.shown().symbol();
         out.heads("t " + unit, "Practical, t", "Safe, t", "Practical " + unit, "Safe " + unit);
         boolean in = false;
-        List<RadiusTable.Row> rows = table.rows().stream().filter(r -> r.material().equals(f.material("material"))).toList();
+        List<RadiusTable.Row> rows = table.rows().stream()
+                .filter(r -> r.material().equals(f.material("material")))
+                .toList();
         for (RadiusTable.Row row : rows) {
             if (!in && bend.thickness().compareTo(row.thickness()) < 0) {
                 asked(f, bend, out);
                 in = true;
             }
             in |= bend.thickness().same(row.thickness());
-            out.row(f.figure(row.thickness()), times(row.practical()), times(row.safe()), f.figure(row.thickness().times(row.practical())),
+            out.row(
+                    f.figure(row.thickness()),
+                    times(row.practical()),
+                    times(row.safe()),
+                    f.figure(row.thickness().times(row.practical())),
                     f.figure(row.thickness().times(row.safe())));
         }
     }
 
     private static void asked(Figures f, Bend bend, Answer.Maker out) {
         RadiusTable.Least least = f.bench().catalogue().radii().at(f.material("material"), bend.thickness());
-        out.row("yours " + f.figure(bend.thickness()), times(least.practical().per(bend.thickness())), times(least.safe().per(bend.thickness())),
-                f.figure(least.practical()), f.figure(least.safe()));
+        out.row(
+                "yours " + f.figure(bend.thickness()),
+                times(least.practical().per(bend.thickness())),
+                times(least.safe().per(bend.thickness())),
+                f.figure(least.practical()),
+                f.figure(least.safe()));
     }
 
     private static String times(double factor) {
-        return BigDecimal.valueOf(factor).setScale(2, java.math.RoundingMode.HALF_UP).stripTrailingZeros().toPlainString();
+        return BigDecimal.valueOf(factor)
+                .setScale(2, java.math.RoundingMode.HALF_UP)
+                .stripTrailingZeros()
+                .toPlainString();
     }
 
     private static Picture.Panel picture(Figures f, Bend bend, Optional<Springback> back) {
@@ -102,9 +137,13 @@ final class RadiusSum implements Sum {
         Length leg = bend.radius().plus(bend.thickness()).times(4).max(Length.in(.6));
         back.ifPresent(s -> {
             Bend after = new Bend(s.finalRadius(), bend.thickness(), s.finalAngle(), bend.neutral());
-            pen.add(new Picture.Line(Picture.Ink.GHOST, closed(Fold.of(FlatPattern.of(List.of(leg, leg), List.of(after), MeasuredTo.FLAT)))));
+            pen.add(new Picture.Line(
+                    Picture.Ink.GHOST,
+                    closed(Fold.of(FlatPattern.of(List.of(leg, leg), List.of(after), MeasuredTo.FLAT)))));
         });
-        Fold fold = Fold.of(FlatPattern.of(List.of(leg, leg), List.of(new Bend(bend.radius(), bend.thickness(), bend.size(), bend.neutral())),
+        Fold fold = Fold.of(FlatPattern.of(
+                List.of(leg, leg),
+                List.of(new Bend(bend.radius(), bend.thickness(), bend.size(), bend.neutral())),
                 MeasuredTo.FLAT));
         pen.add(new Picture.Area(Picture.Ink.METAL, fold.outline()));
         var arc = fold.pieces().get(1);

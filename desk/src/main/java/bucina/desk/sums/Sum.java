@@ -50,7 +50,9 @@ public interface Sum {
 
     /** Groups of sums. */
     enum Family {
-        FORM("Form"), CUT("Cut and open"), FASTEN("Fasten");
+        FORM("Form"),
+        CUT("Cut and open"),
+        FASTEN("Fasten");
 
         private final String word;
 

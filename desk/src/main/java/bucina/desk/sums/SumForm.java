@@ -22,7 +22,8 @@ import java.util.stream.Collectors;
  * @param kept  where it is kept; empty while it is not
  * @param part  the part it is of; empty if of none
  */
-public record SumForm(Sum sum, Map<String, String> typed, Unit unit, String name, Optional<Id.Sum> kept, Optional<Id.Part> part) {
+public record SumForm(
+        Sum sum, Map<String, String> typed, Unit unit, String name, Optional<Id.Sum> kept, Optional<Id.Part> part) {
 
     public SumForm {
         typed = Map.copyOf(typed);
@@ -52,7 +53,14 @@ public record SumForm(Sum sum, Map<String, String> typed, Unit unit, String name
         typed.put("thickness", Ask.typed(thickness, unit));
         if (fresh.sum.asks(bench).getFirst().choices().contains(part.material().code())) {
             typed.put("material", part.material().code());
-            typed.put("radius", Ask.typed(bench.catalogue().radii().at(part.material(), thickness).safe(), unit));
+            typed.put(
+                    "radius",
+                    Ask.typed(
+                            bench.catalogue()
+                                    .radii()
+                                    .at(part.material(), thickness)
+                                    .safe(),
+                            unit));
         }
         return new SumForm(fresh.sum, typed, unit, part.name(), Optional.empty(), Optional.of(part.id()));
     }

@@ -7,13 +7,26 @@ import java.util.Optional;
 public final class Sums {
 
     /** All of them. */
-    public static final List<Sum> ALL = List.of(new BendSum(), new BracketSum(), new RadiusSum(), new TaperSum(), new FluteSum(), new CutSum(),
+    public static final List<Sum> ALL = List.of(
+            new BendSum(),
+            new BracketSum(),
+            new RadiusSum(),
+            new TaperSum(),
+            new FluteSum(),
+            new CutSum(),
             new NestingSum(),
-            new OpeningSum(), new RivetSum(), new PulledSum(), new BoltSum(), new GapSum(), new NestSum(), new CouponSum(), new RowSum(), new EdgeSum(),
-                    new WeightSum());
+            new OpeningSum(),
+            new RivetSum(),
+            new PulledSum(),
+            new BoltSum(),
+            new GapSum(),
+            new NestSum(),
+            new CouponSum(),
+            new RowSum(),
+            new EdgeSum(),
+            new WeightSum());
 
-    private Sums() {
-    }
+    private Sums() {}
 
     /** The sum with this code; empty if there is none. */
     public static Optional<Sum> of(String code) {

@@ -34,9 +34,13 @@ final class TaperSum implements Sum {
 
     @Override
     public List<Ask> asks(Bench bench) {
-        return List.of(Ask.length("root", "Root: station, front, rear", "0, 0, 20"), Ask.length("rootdepth", "Root depth, front, rear", "4.2, 1.6"),
-                Ask.length("tip", "Tip: station, front, rear", "48, 3, 15"), Ask.length("tipdepth", "Tip depth, front, rear", "2.4, 1.0"),
-                Ask.length("ribs", "Ribs at", "0, 12, 24, 36, 48"), Ask.choice("faces", "Flanges go", List.of("outboard", "inboard")));
+        return List.of(
+                Ask.length("root", "Root: station, front, rear", "0, 0, 20"),
+                Ask.length("rootdepth", "Root depth, front, rear", "4.2, 1.6"),
+                Ask.length("tip", "Tip: station, front, rear", "48, 3, 15"),
+                Ask.length("tipdepth", "Tip depth, front, rear", "2.4, 1.0"),
+                Ask.length("ribs", "Ribs at", "0, 12, 24, 36, 48"),
+                Ask.choice("faces", "Flanges go", List.of("outboard", "inboard")));
     }
 
     private static Taper.Section section(Figures f, String place, String depth) {
@@ -47,7 +51,9 @@ final class TaperSum implements Sum {
                     + " takes three places (station, front, rear) and two depths, or four heights: upper "
                     + "front, upper rear, lower front, lower rear; like 0, 0, 20 and 4.2, 1.6");
         }
-        Taper.Heights heights = d.size() == 2 ? Taper.Heights.even(d.get(0), d.get(1)) : new Taper.Heights(d.get(0), d.get(1), d.get(2), d.get(3));
+        Taper.Heights heights = d.size() == 2
+                ? Taper.Heights.even(d.get(0), d.get(1))
+                : new Taper.Heights(d.get(0), d.get(1), d.get(2), d.get(3));
         return new Taper.Section(p.get(0), p.get(1), p.get(2), heights);
     }
 
@@ -56,31 +62,58 @@ final class TaperSum implements Sum {
         Taper taper = new Taper(section(f, "root", "rootdepth"), section(f, "tip", "tipdepth"));
         Taper.Faces faces = f.is("faces", "outboard") ? Taper.Faces.OUTBOARD : Taper.Faces.INBOARD;
         List<Length> stations = f.signed("ribs");
-        List<Taper.Flange> flanges = stations.stream().flatMap(s -> taper.rib(s, faces).stream()).toList();
+        List<Taper.Flange> flanges =
+                stations.stream().flatMap(s -> taper.rib(s, faces).stream()).toList();
         Answer.Maker out = new Answer.Maker();
-        Taper.Flange most = flanges.stream().max(java.util.Comparator.comparingDouble(x -> Math.abs(x.change().degrees()))).orElseThrow();
-        out.line("Most change", two(most.change()) + " at " + f.show(most.station()), "slope of the skin across the rib at a fixed place along the chord",
-                "atan of the rise per span = " + two(most.change()), "geometry of a skin that is straight from root to tip",
+        Taper.Flange most = flanges.stream()
+                .max(java.util.Comparator.comparingDouble(
+                        x -> Math.abs(x.change().degrees())))
+                .orElseThrow();
+        out.line(
+                "Most change",
+                two(most.change()) + " at " + f.show(most.station()),
+                "slope of the skin across the rib at a fixed place along the chord",
+                "atan of the rise per span = " + two(most.change()),
+                "geometry of a skin that is straight from root to tip",
                 "Ribs stand square to the span. The straight lines of the skin run at fixed shares of the chord.");
         out.line("Flanges", Integer.toString(flanges.size()), "", "", "two for each rib", "");
         if (!Springback.tweakable(most.change())) {
-            out.note(Level.WARNING, "A flange delivered at 90° that needs more than 2° is not tweaked in the vice: ask for it formed so, or make it anew.");
+            out.note(
+                    Level.WARNING,
+                    "A flange delivered at 90° that needs more than 2° is not tweaked in the vice: ask for it "
+                            + "formed so, or make it anew.");
         }
         out.note(Level.NOTE, "Check with a bevel set to the angle between web and flange; the drawing governs.");
-        out.heads("Rib at " + f.shown().symbol(), "Skin", "Between, front", "Between, rear", "Turned, front", "Turned, rear", "From 90°");
+        out.heads(
+                "Rib at " + f.shown().symbol(),
+                "Skin",
+                "Between, front",
+                "Between, rear",
+                "Turned, front",
+                "Turned, rear",
+                "From 90°");
         for (int i = 0; i < flanges.size(); i++) {
             Taper.Flange x = flanges.get(i);
             boolean pair = x.skin().equals("upper") && alike(x, flanges.get(i + 1));
             double change = x.change().degrees();
             i += pair ? 1 : 0;
-            out.row(f.figure(x.station()), pair ? "both" : x.skin(), two(x.front()), two(x.rear()), two(x.turnFront()), two(x.turnRear()),
-                    Math.abs(change) < 0.005 ? "as it is" : (change > 0 ? "open " : "close ") + two(Angle.degrees(Math.abs(change))));
+            out.row(
+                    f.figure(x.station()),
+                    pair ? "both" : x.skin(),
+                    two(x.front()),
+                    two(x.rear()),
+                    two(x.turnFront()),
+                    two(x.turnRear()),
+                    Math.abs(change) < 0.005
+                            ? "as it is"
+                            : (change > 0 ? "open " : "close ") + two(Angle.degrees(Math.abs(change))));
         }
         return out.answer(plan(f, taper, stations), front(taper, stations, faces));
     }
 
     private static boolean alike(Taper.Flange a, Taper.Flange b) {
-        return Math.abs(a.front().degrees() - b.front().degrees()) < 1e-9 && Math.abs(a.rear().degrees() - b.rear().degrees()) < 1e-9;
+        return Math.abs(a.front().degrees() - b.front().degrees()) < 1e-9
+                && Math.abs(a.rear().degrees() - b.rear().degrees()) < 1e-9;
     }
 
     private static String two(Angle a) {
@@ -91,7 +124,15 @@ final class TaperSum implements Sum {
         Picture.Pen pen = new Picture.Pen();
         double y0 = taper.root().station().nanometres();
         double y1 = taper.tip().station().nanometres();
-        pen.area(Picture.Ink.METAL, y0, -taper.root().front().nanometres(), y1, -taper.tip().front().nanometres(), y1, -taper.tip().rear().nanometres(), y0,
+        pen.area(
+                Picture.Ink.METAL,
+                y0,
+                -taper.root().front().nanometres(),
+                y1,
+                -taper.tip().front().nanometres(),
+                y1,
+                -taper.tip().rear().nanometres(),
+                y0,
                 -taper.root().rear().nanometres());
         for (Length rib : ribs) {
             double s = (rib.nanometres() - y0) / (y1 - y0);
@@ -113,10 +154,30 @@ final class TaperSum implements Sum {
         double y1 = taper.tip().station().nanometres();
         Taper.Heights a = taper.root().heights();
         Taper.Heights b = taper.tip().heights();
-        pen.line(Picture.Ink.EDGE, y0, a.upperFront().nanometres(), y1, b.upperFront().nanometres());
-        pen.line(Picture.Ink.EDGE, y0, -a.lowerFront().nanometres(), y1, -b.lowerFront().nanometres());
-        pen.line(Picture.Ink.GHOST, y0, a.upperRear().nanometres(), y1, b.upperRear().nanometres());
-        pen.line(Picture.Ink.GHOST, y0, -a.lowerRear().nanometres(), y1, -b.lowerRear().nanometres());
+        pen.line(
+                Picture.Ink.EDGE,
+                y0,
+                a.upperFront().nanometres(),
+                y1,
+                b.upperFront().nanometres());
+        pen.line(
+                Picture.Ink.EDGE,
+                y0,
+                -a.lowerFront().nanometres(),
+                y1,
+                -b.lowerFront().nanometres());
+        pen.line(
+                Picture.Ink.GHOST,
+                y0,
+                a.upperRear().nanometres(),
+                y1,
+                b.upperRear().nanometres());
+        pen.line(
+                Picture.Ink.GHOST,
+                y0,
+                -a.lowerRear().nanometres(),
+                y1,
+                -b.lowerRear().nanometres());
         double out = (faces == Taper.Faces.OUTBOARD ? 1 : -1) * (y1 - y0) * 0.025;
         for (Length rib : ribs) {
             double s = (rib.nanometres() - y0) / (y1 - y0);
@@ -124,9 +185,20 @@ final class TaperSum implements Sum {
             double down = -mix(a.lowerFront(), b.lowerFront(), s);
             double slopeUp = (b.upperFront().nanometres() - a.upperFront().nanometres()) / (y1 - y0);
             double slopeDown = -(b.lowerFront().nanometres() - a.lowerFront().nanometres()) / (y1 - y0);
-            pen.line(Picture.Ink.BLUE, rib.nanometres() + out, up + slopeUp * out, rib.nanometres(), up, rib.nanometres(), down, rib.nanometres() + out,
+            pen.line(
+                    Picture.Ink.BLUE,
+                    rib.nanometres() + out,
+                    up + slopeUp * out,
+                    rib.nanometres(),
+                    up,
+                    rib.nanometres(),
+                    down,
+                    rib.nanometres() + out,
                     down + slopeDown * out);
         }
-        return pen.panel("From the front, depth drawn larger: skins at the front, dashed at the rear, ribs with their flanges", 0.45, 2.5);
+        return pen.panel(
+                "From the front, depth drawn larger: skins at the front, dashed at the rear, ribs with their flanges",
+                0.45,
+                2.5);
     }
 }

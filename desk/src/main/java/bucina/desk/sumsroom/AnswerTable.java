@@ -48,7 +48,8 @@ final class AnswerTable extends ScrollPane {
         grid.getChildren().clear();
         grid.getColumnConstraints().clear();
         int shownRows = Math.min(t.rows().size(), ROWS);
-        int blocks = Math.clamp(Math.min((shownRows + BLOCK - 1) / BLOCK, COLUMNS / t.heads().size()), 1, 3);
+        int blocks = Math.clamp(
+                Math.min((shownRows + BLOCK - 1) / BLOCK, COLUMNS / t.heads().size()), 1, 3);
         int high = (shownRows + blocks - 1) / blocks;
         for (int b = 0; b < blocks; b++) {
             block(t, b * (t.heads().size() + 1), b * high, Math.min(shownRows, (b + 1) * high));
@@ -73,14 +74,19 @@ final class AnswerTable extends ScrollPane {
             grid.add(Ui.kept(t.heads().get(c), "soft"), left + c, 0);
             for (int r = from; r < to; r++) {
                 String cell = t.rows().get(r).get(c);
-                grid.add(figures || c == 0 ? Ui.kept(cell, c == 0 ? "strong" : "plain") : Ui.wrapped(cell, "plain"), left + c, r - from + 1);
+                grid.add(
+                        figures || c == 0 ? Ui.kept(cell, c == 0 ? "strong" : "plain") : Ui.wrapped(cell, "plain"),
+                        left + c,
+                        r - from + 1);
             }
         }
     }
 
     /** True for a column of figures, which stand at the right. */
     private static boolean figures(Answer.Table t, int c) {
-        List<String> cells = t.rows().stream().map(r -> r.get(c)).filter(s -> !s.isEmpty()).toList();
-        return cells.stream().allMatch(s -> s.matches("(?:yours |~)?[-−+]?[\\d.]+°?( in)?|[~\\d /]+ in")) && !cells.isEmpty();
+        List<String> cells =
+                t.rows().stream().map(r -> r.get(c)).filter(s -> !s.isEmpty()).toList();
+        return cells.stream().allMatch(s -> s.matches("(?:yours |~)?[-−+]?[\\d.]+°?( in)?|[~\\d /]+ in"))
+                && !cells.isEmpty();
     }
 }

@@ -18,8 +18,7 @@ import javafx.scene.text.TextAlignment;
 final class PanelDrawing {
 
     /** A grip on the screen, with the scale it was drawn at, px per nm. */
-    record GripAt(int n, double x, double y, double scale, double stretch) {
-    }
+    record GripAt(int n, double x, double y, double scale, double stretch) {}
 
     private final GraphicsContext g;
     private final Palette palette;
@@ -34,7 +33,14 @@ final class PanelDrawing {
     private double x0;
     private double y0;
 
-    PanelDrawing(GraphicsContext g, Palette palette, double text, Picture.Panel panel, double top, double width, double height) {
+    PanelDrawing(
+            GraphicsContext g,
+            Palette palette,
+            double text,
+            Picture.Panel panel,
+            double top,
+            double width,
+            double height) {
         this.g = g;
         this.palette = palette;
         this.text = text;
@@ -65,9 +71,13 @@ final class PanelDrawing {
         return this;
     }
 
-    // ---- scale ----------------------------------------------------------------------------------------------------------------------
+    // ---- scale
+    // ----------------------------------------------------------------------
 
-    /** The largest scale at which everything fits, words and dimensions counted: they keep their size, so a few rounds are needed. */
+    /**
+     * The largest scale at which everything fits, words and dimensions counted: they keep their size, so a few rounds
+     * are needed.
+     */
     private void fit() {
         double[] box = {Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE};
         panel.shapes().forEach(s -> points(s).forEach(p -> grow(box, p.x(), p.y())));
@@ -102,11 +112,14 @@ final class PanelDrawing {
         return switch (shape) {
             case Picture.Area a -> a.points();
             case Picture.Line l -> l.points();
-            case Picture.Round r -> List.of(new Point(r.at().x() - r.radius(), r.at().y() - r.radius()), new Point(r.at().x() + r.radius(), r.at().y()
-                    + r.radius()));
+            case Picture.Round r ->
+                List.of(
+                        new Point(r.at().x() - r.radius(), r.at().y() - r.radius()),
+                        new Point(r.at().x() + r.radius(), r.at().y() + r.radius()));
             case Picture.Words w -> List.of(w.at());
             case Picture.Dim d -> List.of(d.a(), d.b());
-            case Picture.Running r -> r.ticks().stream().map(t -> new Point(t.x(), r.y())).toList();
+            case Picture.Running r ->
+                r.ticks().stream().map(t -> new Point(t.x(), r.y())).toList();
             case Picture.Grip p -> List.of(p.at());
         };
     }
@@ -159,7 +172,8 @@ final class PanelDrawing {
         });
     }
 
-    // ---- shapes ---------------------------------------------------------------------------------------------------------------------
+    // ---- shapes
+    // ----------------------------------------------------------------------
 
     private void draw(Picture.Shape shape) {
         switch (shape) {
@@ -237,8 +251,14 @@ final class PanelDrawing {
         double px = Math.max(2, r.radius() * scale);
         double cx = x(r.at().x());
         double cy = y(r.at().y());
-        boolean surface = r.ink() == Picture.Ink.BLUE || r.ink() == Picture.Ink.WASTE || r.ink() == Picture.Ink.DONE || r.ink() == Picture.Ink.STOP;
-        g.setFill(r.ink() == Picture.Ink.DONE ? palette.done() : r.ink() == Picture.Ink.STOP ? palette.stop() : surface ? palette.film() : palette.film());
+        boolean surface = r.ink() == Picture.Ink.BLUE
+                || r.ink() == Picture.Ink.WASTE
+                || r.ink() == Picture.Ink.DONE
+                || r.ink() == Picture.Ink.STOP;
+        g.setFill(
+                r.ink() == Picture.Ink.DONE
+                        ? palette.done()
+                        : r.ink() == Picture.Ink.STOP ? palette.stop() : surface ? palette.film() : palette.film());
         g.fillOval(cx - px, cy - px, 2 * px, 2 * px);
         g.setStroke(colour(r.ink()));
         g.setLineWidth(1.5);
@@ -247,11 +267,12 @@ final class PanelDrawing {
 
     private void ink(Picture.Ink ink) {
         g.setStroke(colour(ink));
-        g.setLineWidth(switch (ink) {
-            case BLUE, DONE, STOP -> 2.2;
-            case EDGE -> 1.4;
-            default -> 1.2;
-        });
+        g.setLineWidth(
+                switch (ink) {
+                    case BLUE, DONE, STOP -> 2.2;
+                    case EDGE -> 1.4;
+                    default -> 1.2;
+                });
         switch (ink) {
             case SIGHT -> g.setLineDashes(8, 3, 2, 3);
             case GHOST -> g.setLineDashes(5, 4);
@@ -297,7 +318,8 @@ final class PanelDrawing {
         };
     }
 
-    // ---- words and dimensions -------------------------------------------------------------------------------------------------------
+    // ---- words and dimensions
+    // ----------------------------------------------------------------------
 
     /** Left end and middle of words. */
     private double[] placed(Picture.Words w) {
@@ -370,7 +392,11 @@ final class PanelDrawing {
         // A slash at each end, as on a shop sketch.
         for (double[] end : new double[][] {{w.ax, w.ay}, {w.bx, w.by}}) {
             g.setLineWidth(1.6);
-            g.strokeLine(end[0] - (w.ux + w.nx) * 3.5, end[1] - (w.uy + w.ny) * 3.5, end[0] + (w.ux + w.nx) * 3.5, end[1] + (w.uy + w.ny) * 3.5);
+            g.strokeLine(
+                    end[0] - (w.ux + w.nx) * 3.5,
+                    end[1] - (w.uy + w.ny) * 3.5,
+                    end[0] + (w.ux + w.nx) * 3.5,
+                    end[1] + (w.uy + w.ny) * 3.5);
         }
         double wide = wide(d.text());
         boolean flat = Math.abs(w.uy) < 0.7;

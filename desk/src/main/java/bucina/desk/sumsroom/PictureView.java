@@ -40,8 +40,7 @@ public final class PictureView extends Region {
     private Optional<Held> held = Optional.empty();
 
     /** A grip in the hand: where it was taken hold of, and the scale then. */
-    private record Held(int grip, double x, double y, double scale, double stretch) {
-    }
+    private record Held(int grip, double x, double y, double scale, double stretch) {}
 
     public PictureView(Pull pull) {
         this.pull = pull;
@@ -73,7 +72,11 @@ public final class PictureView extends Region {
 
     /** Where a grip is in this view; empty if the picture has none of that number. */
     public Optional<Point2D> gripAt(int n) {
-        return drawn.stream().flatMap(d -> d.grips().stream()).filter(g -> g.n() == n).findFirst().map(g -> new Point2D(g.x(), g.y()));
+        return drawn.stream()
+                .flatMap(d -> d.grips().stream())
+                .filter(g -> g.n() == n)
+                .findFirst()
+                .map(g -> new Point2D(g.x(), g.y()));
     }
 
     @Override
@@ -94,7 +97,9 @@ public final class PictureView extends Region {
             return;
         }
         g.setFont(Type.text(Type.SMALL * text));
-        double shares = picture.get().panels().stream().mapToDouble(Picture.Panel::share).sum();
+        double shares = picture.get().panels().stream()
+                .mapToDouble(Picture.Panel::share)
+                .sum();
         double y = 0;
         for (Picture.Panel panel : picture.get().panels()) {
             double high = h * panel.share() / shares;
@@ -109,7 +114,9 @@ public final class PictureView extends Region {
     }
 
     private Optional<PanelDrawing.GripAt> grip(double x, double y) {
-        return drawn.stream().flatMap(d -> d.grips().stream()).filter(g -> Math.hypot(g.x() - x, g.y() - y) <= REACH)
+        return drawn.stream()
+                .flatMap(d -> d.grips().stream())
+                .filter(g -> Math.hypot(g.x() - x, g.y() - y) <= REACH)
                 .min(java.util.Comparator.comparingDouble(g -> Math.hypot(g.x() - x, g.y() - y)));
     }
 

@@ -85,7 +85,8 @@ final class SumList extends VBox {
     }
 
     void mark(Sum sum, Optional<Id.Sum> here) {
-        sums.forEach((code, button) -> button.pseudoClassStateChanged(PICKED, here.isEmpty() && code.equals(sum.code())));
+        sums.forEach(
+                (code, button) -> button.pseudoClassStateChanged(PICKED, here.isEmpty() && code.equals(sum.code())));
         keptButtons.forEach((id, button) -> button.pseudoClassStateChanged(PICKED, here.equals(Optional.of(id))));
     }
 }

@@ -118,7 +118,10 @@ final class SumSide extends BorderPane {
     }
 
     private String firstKey() {
-        return controls.keySet().stream().min(java.util.Comparator.comparing(k -> ((Integer) controls.get(k).getProperties().get("place")))).orElseThrow();
+        return controls.keySet().stream()
+                .min(java.util.Comparator.comparing(
+                        k -> ((Integer) controls.get(k).getProperties().get("place"))))
+                .orElseThrow();
     }
 
     /** Makes the fields of a sum. */
@@ -133,9 +136,11 @@ final class SumSide extends BorderPane {
             controls.put(ask.key(), control);
         }
         fields.getChildren().setAll(grid);
-        unit.setText("Bare figures are " + (form.unit() == Unit.INCH ? "inches" : "mm") + ". 3/32, #40, 2.4 mm work too."
-                + (room.host().gauge() && form.sum().asks(bench).stream().anyMatch(a ->
-                        a.kind() == Ask.Kind.READINGS) ? " Ctrl+G: a gauge sends readings." : ""));
+        unit.setText("Bare figures are " + (form.unit() == Unit.INCH ? "inches" : "mm")
+                + ". 3/32, #40, 2.4 mm work too."
+                + (room.host().gauge() && form.sum().asks(bench).stream().anyMatch(a -> a.kind() == Ask.Kind.READINGS)
+                        ? " Ctrl+G: a gauge sends readings."
+                        : ""));
         name.setText(form.name());
         kept(form);
         Ui.shown(said, false);
@@ -148,11 +153,18 @@ final class SumSide extends BorderPane {
             case LINE -> grid.live(ask.title(), text, id, t -> typed(ask.key(), t));
             case READINGS -> {
                 TextField field = grid.live(ask.title(), text, id, t -> typed(ask.key(), t));
-                GaugePost.receives(field, ask.title(), l -> field.setText(room.form().plus(ask.key(), l)));
+                GaugePost.receives(
+                        field, ask.title(), l -> field.setText(room.form().plus(ask.key(), l)));
                 yield field;
             }
-            case CHOICE -> grid.choice(ask.title(), ask.choices(), ask.choices().contains(text) ? text : ask.choices().getFirst(), s -> s, id,
-                    t -> typed(ask.key(), t));
+            case CHOICE ->
+                grid.choice(
+                        ask.title(),
+                        ask.choices(),
+                        ask.choices().contains(text) ? text : ask.choices().getFirst(),
+                        s -> s,
+                        id,
+                        t -> typed(ask.key(), t));
             case LINES -> {
                 TextArea area = new TextArea(text);
                 area.setPrefRowCount(Math.clamp(text.lines().count(), 1, 6));
@@ -161,8 +173,17 @@ final class SumSide extends BorderPane {
                 area.addEventFilter(javafx.scene.input.KeyEvent.KEY_PRESSED, e -> {
                     if (e.getCode() == javafx.scene.input.KeyCode.TAB && !e.isControlDown()) {
                         // Tab goes on to the next field, as everywhere.
-                        area.fireEvent(new javafx.scene.input.KeyEvent(e.getSource(), e.getTarget(), e.getEventType(), e.getCharacter(), e.getText(),
-                                e.getCode(), e.isShiftDown(), true, e.isAltDown(), e.isMetaDown()));
+                        area.fireEvent(new javafx.scene.input.KeyEvent(
+                                e.getSource(),
+                                e.getTarget(),
+                                e.getEventType(),
+                                e.getCharacter(),
+                                e.getText(),
+                                e.getCode(),
+                                e.isShiftDown(),
+                                true,
+                                e.isAltDown(),
+                                e.isMetaDown()));
                         e.consume();
                     }
                 });
@@ -196,7 +217,10 @@ final class SumSide extends BorderPane {
         Ui.shown(error, false);
         numbers.setOpacity(1);
         notes.setOpacity(1);
-        numbers.getChildren().setAll(answer.lines().stream().map(w -> Ui.number(w.title(), w.value(), () -> room.why(w))).toList());
+        numbers.getChildren()
+                .setAll(answer.lines().stream()
+                        .map(w -> Ui.number(w.title(), w.value(), () -> room.why(w)))
+                        .toList());
         notes.getChildren().setAll(answer.notes().stream().map(SumSide::note).toList());
         flat = answer.flat();
         Ui.shown(out, flat.isPresent());
@@ -225,13 +249,15 @@ final class SumSide extends BorderPane {
     private void write() {
         Template template = flat.orElseThrow();
         String called = name.getText();
-        String build = room.host().session().map(s -> s.snapshot().build().name()).orElse("Bench sums");
+        String build =
+                room.host().session().map(s -> s.snapshot().build().name()).orElse("Bench sums");
         Paper on = paper.getValue();
         String to = path.getText();
         Thread.ofPlatform().daemon().name("writing a flat").start(() -> {
             String words;
             try {
-                words = "Written to " + FlatOut.write(template, called, build, on, to).toAbsolutePath();
+                words = "Written to "
+                        + FlatOut.write(template, called, build, on, to).toAbsolutePath();
             } catch (RuntimeException e) {
                 words = e.getMessage();
             }
@@ -247,6 +273,8 @@ final class SumSide extends BorderPane {
 
     /** For the screen reader and for tests: what is wrong with the holes and bends, gravest first. */
     List<String> said() {
-        return notes.getChildren().stream().map(n -> n instanceof Label l ? l.getText() : n.getAccessibleText()).toList();
+        return notes.getChildren().stream()
+                .map(n -> n instanceof Label l ? l.getText() : n.getAccessibleText())
+                .toList();
     }
 }

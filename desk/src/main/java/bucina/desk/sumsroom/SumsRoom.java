@@ -42,7 +42,8 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /*
- * Design. A sum is worked out on a thread of its own, latest wish only: what is typed is taken as a form, answered off the interface thread, and shown if
+ * Design. A sum is worked out on a thread of its own, latest wish only: what is typed is taken as a form, answered
+ * off the interface thread, and shown if
  * nothing was typed since. While the figures cannot be used, the last answer stays and the sentence says what is wrong.
  */
 
@@ -57,11 +58,16 @@ public final class SumsRoom extends BorderPane {
      * @param why     opens a number up
      * @param gauge   true if a gauge may send readings
      */
-    public record Host(Catalogue catalogue, Optional<Session> session, ObservableValue<Unit> unit, Consumer<Why> why, boolean gauge) {
-    }
+    public record Host(
+            Catalogue catalogue,
+            Optional<Session> session,
+            ObservableValue<Unit> unit,
+            Consumer<Why> why,
+            boolean gauge) {}
 
     private final Host host;
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("sums").factory());
+    private final ExecutorService worker = Executors.newSingleThreadExecutor(
+            Thread.ofPlatform().daemon().name("sums").factory());
     private final AtomicLong wish = new AtomicLong();
     private final SumList list;
     private final SumSide side;
@@ -100,11 +106,12 @@ public final class SumsRoom extends BorderPane {
                 answer();
             }
         });
-        host.session().ifPresent(s -> s.snapshotProperty().addListener((o, was, now) -> {
-            if (getScene() != null) {
-                refresh(() -> list.kept(kept(), form.kept()));
-            }
-        }));
+        host.session()
+                .ifPresent(s -> s.snapshotProperty().addListener((o, was, now) -> {
+                    if (getScene() != null) {
+                        refresh(() -> list.kept(kept(), form.kept()));
+                    }
+                }));
     }
 
     /** Shows the room: the sum that was open, or the first. */
@@ -122,8 +129,10 @@ public final class SumsRoom extends BorderPane {
 
     /** Opens the bend bench for a part: what was kept of it, or a fresh one with its sheet. */
     public void form(Part part, Length thickness) {
-        refresh(() -> kept().stream().filter(k -> k.part().equals(Optional.of(part.id()))).findFirst().ifPresentOrElse(this::open,
-                () -> {
+        refresh(() -> kept().stream()
+                .filter(k -> k.part().equals(Optional.of(part.id())))
+                .findFirst()
+                .ifPresentOrElse(this::open, () -> {
                     show(SumForm.of(part, thickness, bench, host.unit().getValue()));
                     side.focus();
                 }));
@@ -179,11 +188,18 @@ public final class SumsRoom extends BorderPane {
 
     private void choose(Sum sum) {
         SumForm was = begun.get(sum.code());
-        show(was != null && was.kept().isEmpty() ? was : SumForm.fresh(sum, bench, host.unit().getValue()));
+        show(
+                was != null && was.kept().isEmpty()
+                        ? was
+                        : SumForm.fresh(sum, bench, host.unit().getValue()));
     }
 
     private void open(KeptSum kept) {
-        SumForm.of(kept, bench).ifPresentOrElse(this::show, () -> side.refuse("This program does not know the sum \"" + kept.kind() + "\": use a newer one."));
+        SumForm.of(kept, bench)
+                .ifPresentOrElse(
+                        this::show,
+                        () -> side.refuse(
+                                "This program does not know the sum \"" + kept.kind() + "\": use a newer one."));
     }
 
     private void show(SumForm next) {
@@ -238,7 +254,10 @@ public final class SumsRoom extends BorderPane {
     }
 
     private void show(Answer answer, boolean drill) {
-        side.show(answer, drill, host.session().isPresent() && !host.session().get().readOnly());
+        side.show(
+                answer,
+                drill,
+                host.session().isPresent() && !host.session().get().readOnly());
         table.show(answer.table());
         boolean cut = answer.section().isPresent();
         picture.setVisible(!cut);
@@ -262,7 +281,9 @@ public final class SumsRoom extends BorderPane {
             });
         }
         try {
-            Map<String, String> changed = pulledFrom.sum().pulled(pulledFrom.figures(bench, host.unit().getValue()), grip, dx, dy);
+            Map<String, String> changed = pulledFrom
+                    .sum()
+                    .pulled(pulledFrom.figures(bench, host.unit().getValue()), grip, dx, dy);
             form = pulledFrom.with(changed);
             begun.put(form.sum().code(), form);
             side.put(changed);
@@ -272,7 +293,8 @@ public final class SumsRoom extends BorderPane {
         }
     }
 
-    // ---- keeping --------------------------------------------------------------------------------------------------------------------
+    // ---- keeping
+    // ----------------------------------------------------------------------
 
     void why(Why number) {
         host.why().accept(number);
@@ -282,43 +304,63 @@ public final class SumsRoom extends BorderPane {
         host.session().ifPresent(s -> {
             SumForm asked = form;
             Id.Sum[] id = {null};
-            s.plan("keeping the sum " + asked.called(), b -> {
-                boolean there = asked.kept().flatMap(b.workshop()::sum).isPresent();
-                id[0] = there ? asked.kept().get() : new Id.Sum(b.nextId());
-                return b.withWorkshop(b.workshop().with(asked.keep(id[0])), there ? b.nextId() : b.nextId() + 1);
-            }, () -> {
-                form = form.kept(Optional.of(id[0]));
-                list.kept(kept(), form.kept());
-                list.mark(form.sum(), form.kept());
-                side.kept(form);
-            }, side::refuse);
+            s.plan(
+                    "keeping the sum " + asked.called(),
+                    b -> {
+                        boolean there = asked.kept().flatMap(b.workshop()::sum).isPresent();
+                        id[0] = there ? asked.kept().get() : new Id.Sum(b.nextId());
+                        return b.withWorkshop(
+                                b.workshop().with(asked.keep(id[0])), there ? b.nextId() : b.nextId() + 1);
+                    },
+                    () -> {
+                        form = form.kept(Optional.of(id[0]));
+                        list.kept(kept(), form.kept());
+                        list.mark(form.sum(), form.kept());
+                        side.kept(form);
+                    },
+                    side::refuse);
         });
     }
 
     void drop() {
-        host.session().ifPresent(s -> form.kept().ifPresent(id -> s.plan("dropping a kept sum", b -> b.withWorkshop(b.workshop().without(id), b.nextId()),
-                () -> {
-            form = form.kept(Optional.empty());
-            list.kept(kept(), Optional.empty());
-            list.mark(form.sum(), Optional.empty());
-            side.kept(form);
-        }, side::refuse)));
+        host.session()
+                .ifPresent(s -> form.kept()
+                        .ifPresent(id -> s.plan(
+                                "dropping a kept sum",
+                                b -> b.withWorkshop(b.workshop().without(id), b.nextId()),
+                                () -> {
+                                    form = form.kept(Optional.empty());
+                                    list.kept(kept(), Optional.empty());
+                                    list.mark(form.sum(), Optional.empty());
+                                    side.kept(form);
+                                },
+                                side::refuse)));
     }
 
     void crib() {
-        host.session().ifPresent(s -> form.sum().drill(form.figures(bench, host.unit().getValue())).ifPresent(d -> {
-            String name = form.name().isBlank() ? d.name() : form.name().strip();
-            s.plan("putting " + name + " in the tool crib", b -> cribbed(b, name, d.steps()), () -> refresh(() -> {
-                SumForm next = form.with(Map.of("drill", name));
-                show(next);
-            }), side::refuse);
-        }));
+        host.session()
+                .ifPresent(s -> form.sum()
+                        .drill(form.figures(bench, host.unit().getValue()))
+                        .ifPresent(d -> {
+                            String name = form.name().isBlank()
+                                    ? d.name()
+                                    : form.name().strip();
+                            s.plan(
+                                    "putting " + name + " in the tool crib",
+                                    b -> cribbed(b, name, d.steps()),
+                                    () -> refresh(() -> {
+                                        SumForm next = form.with(Map.of("drill", name));
+                                        show(next);
+                                    }),
+                                    side::refuse);
+                        }));
     }
 
     /** A drill of the same name is put in the place of the old one. */
     private static Build cribbed(Build b, String name, List<Length> steps) {
         Workshop shop = b.workshop();
-        List<Tool> tools = new ArrayList<>(shop.tools().stream().filter(t -> !t.name().equals(name)).toList());
+        List<Tool> tools = new ArrayList<>(
+                shop.tools().stream().filter(t -> !t.name().equals(name)).toList());
         tools.add(new Tool(new Id.Tool(b.nextId()), Tool.Kind.STEP_DRILL, name, steps));
         return b.withWorkshop(shop.withTools(tools), b.nextId() + 1);
     }

@@ -40,7 +40,12 @@ class ApartCardTest extends OnWindow {
     }
 
     private Id.Face upper() {
-        return session.snapshot().build().face("Upper skin").orElseThrow().face().id();
+        return session.snapshot()
+                .build()
+                .face("Upper skin")
+                .orElseThrow()
+                .face()
+                .id();
     }
 
     @Test
@@ -49,7 +54,8 @@ class ApartCardTest extends OnWindow {
         until(robot, "1 of 1 parts that go back more than one way want a mark.");
         // The ribs of the demo are riveted to the webs: they cannot go back another way any more.
         assertThat(says(robot, "Nose rib 1")).isFalse();
-        robot.interact(() -> robot.lookup("#apart-card .check-box").queryAs(CheckBox.class).fire());
+        robot.interact(() ->
+                robot.lookup("#apart-card .check-box").queryAs(CheckBox.class).fire());
         until(robot, "All 1 parts that go back more than one way are marked.");
         assertThat(says(robot, "Has: \"Hinge plate\" and an arrow outboard")).isTrue();
         assertThat(session.snapshot().build().workshop().index()).hasSize(1);
@@ -71,8 +77,10 @@ class ApartCardTest extends OnWindow {
         until(robot, "Look for a part that went on another way");
         type(robot, "twist-before-0", "level");
         type(robot, "twist-before-1", "0.1");
-        assertThat(says(robot, "\"level\" is not an angle: write degrees like 100 or 88.5°")).isTrue();
-        assertThat(session.snapshot().build().workshop().reading(upper(), FitReading.Kind.TWIST, false)).isEmpty();
+        assertThat(says(robot, "\"level\" is not an angle: write degrees like 100 or 88.5°"))
+                .isTrue();
+        assertThat(session.snapshot().build().workshop().reading(upper(), FitReading.Kind.TWIST, false))
+                .isEmpty();
         try (BuildFile other = BuildFile.openToRead(file)) {
             assertThat(other.read().build().workshop().readings()).hasSize(2);
         }
@@ -88,7 +96,10 @@ class ApartCardTest extends OnWindow {
             desk.stageProperty().set(Stage.DRILL);
             desk.taskProperty().set(Task.of(Operation.DEBURRED));
         });
-        until(robot, "Before taking apart: 1 part goes back more than one way and has no index mark; 7 readings are not taken.");
+        until(
+                robot,
+                "Before taking apart: 1 part goes back more than one way and has no index mark; 7 readings are not "
+                        + "taken.");
         robot.clickOn("#work-apart");
         until(robot, "want a mark");
     }

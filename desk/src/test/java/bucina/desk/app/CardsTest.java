@@ -43,14 +43,25 @@ class CardsTest extends OnWindow {
     }
 
     @Test
-    void search_finds_holes_sheets_groups_and_every_command_and_says_when_nothing_is_called_that(FxRobot robot) throws Exception {
+    void search_finds_holes_sheets_groups_and_every_command_and_says_when_nothing_is_called_that(FxRobot robot)
+            throws Exception {
         robot.push(KeyCode.CONTROL, KeyCode.K);
-        for (String[] asked : new String[][] {{"R1.9", "R1.9"}, {"US-4", "US-4"}, {"doubler", "oubler"}, {"batches", "Primer and sealant"}, {"taking apart",
-            "Before taking apart"}, {"reach on", "Reach on the sheet"}, {"coupon", "Countersink coupon"}, {"theme", "Day or night"}, {"nut pl",
-                    "Nut plates"}}) {
+        for (String[] asked : new String[][] {
+            {"R1.9", "R1.9"},
+            {"US-4", "US-4"},
+            {"doubler", "oubler"},
+            {"batches", "Primer and sealant"},
+            {"taking apart", "Before taking apart"},
+            {"reach on", "Reach on the sheet"},
+            {"coupon", "Countersink coupon"},
+            {"theme", "Day or night"},
+            {"nut pl", "Nut plates"}
+        }) {
             write(robot, "#search-box", asked[0]);
             settle(robot);
-            assertThat(hits(robot).getItems()).as(asked[0]).anySatisfy(h -> assertThat(h.name()).contains(asked[1]));
+            assertThat(hits(robot).getItems())
+                    .as(asked[0])
+                    .anySatisfy(h -> assertThat(h.name()).contains(asked[1]));
         }
         write(robot, "#search-box", "zzzz nothing");
         settle(robot);
@@ -64,16 +75,19 @@ class CardsTest extends OnWindow {
 
     @Test
     void stations_run_from_the_first_hole_in_three_ways_to_write_them(FxRobot robot) throws Exception {
-        robot.interact(() -> desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R18.3"))));
+        robot.interact(() ->
+                desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R18.3"))));
         robot.push(KeyCode.S);
         String text = robot.lookup("#stations-text").queryAs(TextArea.class).getText();
         assertThat(text.lines().toList()).hasSize(8);
         assertThat(text.lines().skip(1).findFirst().orElseThrow().strip()).matches("1 +\\.0000 +0 +0\\.000");
-        // Seven holes along 35 in span, from s -1.6 to the rear spar plus 1.4: each line says the same place three times.
+        // Seven holes along 35 in span, from s -1.6 to the rear spar plus 1.4: each line says the same place three
+        // times.
         text.lines().skip(1).forEach(line -> {
             String[] cells = line.strip().split("\\s{2,}");
             double inches = Double.parseDouble(cells[1]);
-            assertThat(Double.parseDouble(cells[cells.length - 1])).isCloseTo(inches * 25.4, org.assertj.core.api.Assertions.within(.002));
+            assertThat(Double.parseDouble(cells[cells.length - 1]))
+                    .isCloseTo(inches * 25.4, org.assertj.core.api.Assertions.within(.002));
         });
         robot.push(KeyCode.ESCAPE);
         assertThat(robot.lookup("#stations-card").tryQuery()).isEmpty();
@@ -82,11 +96,13 @@ class CardsTest extends OnWindow {
     @Test
     @SuppressWarnings("unchecked")
     void what_is_written_out_is_there_and_nothing_that_was_there_is_written_over(FxRobot robot) throws Exception {
-        robot.interact(() -> desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R1.9"))));
+        robot.interact(() ->
+                desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R1.9"))));
         robot.push(KeyCode.X);
         for (OutCard.What what : OutCard.What.values()) {
             Path to = folder.resolve(what.name().toLowerCase(java.util.Locale.ROOT) + ".out");
-            robot.interact(() -> robot.lookup("#out-what").queryAs(ComboBox.class).setValue(what));
+            robot.interact(
+                    () -> robot.lookup("#out-what").queryAs(ComboBox.class).setValue(what));
             write(robot, "#out-path", to.toString());
             fire(robot, "#out-go");
             WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> says(robot, "Written to " + to + "."));
@@ -98,8 +114,12 @@ class CardsTest extends OnWindow {
         }
         write(robot, "#out-path", " ");
         fire(robot, "#out-go");
-        assertThat(says(robot, "No file is named: write where it goes, like rib-4.")).isTrue();
-        write(robot, "#out-path", folder.resolve("no such folder").resolve("x.csv").toString());
+        assertThat(says(robot, "No file is named: write where it goes, like rib-4."))
+                .isTrue();
+        write(
+                robot,
+                "#out-path",
+                folder.resolve("no such folder").resolve("x.csv").toString());
         fire(robot, "#out-go");
         WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> says(robot, "no such folder"));
     }
@@ -108,15 +128,17 @@ class CardsTest extends OnWindow {
     void callouts_say_what_they_would_do_as_they_are_typed_and_what_cannot_be_read(FxRobot robot) throws Exception {
         robot.push(KeyCode.K);
         TextArea text = robot.lookup("#callout-text").queryAs(TextArea.class);
-        assertThat(robot.lookup("#callout-go").queryAs(Button.class).isDisabled()).isTrue();
+        assertThat(robot.lookup("#callout-go").queryAs(Button.class).isDisabled())
+                .isTrue();
         robot.interact(() -> text.setText("48x MS20426AD3-4\nsome nonsense"));
-        assertThat(robot.lookup("#callout-go").queryAs(Button.class).isDisabled()).isTrue();
+        assertThat(robot.lookup("#callout-go").queryAs(Button.class).isDisabled())
+                .isTrue();
         assertThat(says(robot, "some nonsense")).isTrue();
         int groups = desk.face().face().groups().size();
         robot.interact(() -> text.setText("12x MS20470AD4-5"));
         fire(robot, "#callout-go");
         assertThat(desk.face().face().groups()).hasSize(groups + 1);
-        robot.interact(() -> session.undo(s -> { }));
+        robot.interact(() -> session.undo(s -> {}));
         settle(robot);
         assertThat(desk.face().face().groups()).hasSize(groups);
     }

@@ -29,9 +29,11 @@ class ClecoBarTest extends OnWindow {
     }
 
     private Playing play(FxRobot robot) throws Exception {
-        robot.interact(() -> desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R18.3"))));
+        robot.interact(() ->
+                desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R18.3"))));
         robot.push(KeyCode.Q);
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> desk.playingProperty().get().isPresent());
+        WaitForAsyncUtils.waitFor(
+                10, TimeUnit.SECONDS, () -> desk.playingProperty().get().isPresent());
         return desk.playingProperty().get().orElseThrow();
     }
 
@@ -60,18 +62,36 @@ class ClecoBarTest extends OnWindow {
     void two_people_share_the_row_and_the_next_row_follows(FxRobot robot) throws Exception {
         play(robot);
         robot.interact(() -> work(robot, Playing.Work.TWO));
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> desk.playingProperty().get().filter(p -> p.work() == Playing.Work.TWO).isPresent());
+        WaitForAsyncUtils.waitFor(
+                10,
+                TimeUnit.SECONDS,
+                () -> desk.playingProperty()
+                        .get()
+                        .filter(p -> p.work() == Playing.Work.TWO)
+                        .isPresent());
         robot.push(KeyCode.PERIOD);
         assertThat(says(robot, "One drills R18.4")).isTrue();
         robot.interact(() -> robot.lookup("#cleco-next").queryAs(Button.class).fire());
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> desk.playingProperty().get().filter(p -> !p.row().row().name().equals("R18")).isPresent());
+        WaitForAsyncUtils.waitFor(
+                10,
+                TimeUnit.SECONDS,
+                () -> desk.playingProperty()
+                        .get()
+                        .filter(p -> !p.row().row().name().equals("R18"))
+                        .isPresent());
     }
 
     @Test
     void a_drilled_row_is_riveted_from_the_middle_a_cleco_pulled_at_a_time(FxRobot robot) throws Exception {
         play(robot);
         robot.interact(() -> work(robot, Playing.Work.RIVET));
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> desk.playingProperty().get().filter(p -> p.work() == Playing.Work.RIVET).isPresent());
+        WaitForAsyncUtils.waitFor(
+                10,
+                TimeUnit.SECONDS,
+                () -> desk.playingProperty()
+                        .get()
+                        .filter(p -> p.work() == Playing.Work.RIVET)
+                        .isPresent());
         // Seven holes: clecos in 1, 3, 5, 7; then 4, 2, 6 are set, then 3, 5, 1, 7.
         assertThat(says(robot, "1 of 8.  Cleco R18.1, R18.3, R18.5, R18.7.")).isTrue();
         robot.push(KeyCode.PERIOD);
@@ -79,8 +99,14 @@ class ClecoBarTest extends OnWindow {
         for (int i = 0; i < 3; i++) {
             robot.push(KeyCode.PERIOD);
         }
-        assertThat(says(robot, "5 of 8.  Pull the cleco from R18.3, set R18.3.")).isTrue();
-        assertThat(desk.playingProperty().get().orElseThrow().states().get(hole("R18.3").hole().id())).isEqualTo(HoleState.SET);
+        assertThat(says(robot, "5 of 8.  Pull the cleco from R18.3, set R18.3."))
+                .isTrue();
+        assertThat(desk.playingProperty()
+                        .get()
+                        .orElseThrow()
+                        .states()
+                        .get(hole("R18.3").hole().id()))
+                .isEqualTo(HoleState.SET);
         assertThat(desk.playingProperty().get().orElseThrow().inUse()).isEqualTo(3);
     }
 
@@ -88,9 +114,20 @@ class ClecoBarTest extends OnWindow {
     void it_plays_by_itself_to_the_end_and_stops(FxRobot robot) throws Exception {
         play(robot);
         robot.push(KeyCode.SLASH);
-        WaitForAsyncUtils.waitFor(15, TimeUnit.SECONDS, () -> desk.playingProperty().get().filter(p -> p.step() == p.steps(desk.snapshot().holds()) - 1)
-                .isPresent());
-        WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> robot.lookup("#cleco-play").queryAs(Button.class).getText().equals("Play"));
+        WaitForAsyncUtils.waitFor(
+                15,
+                TimeUnit.SECONDS,
+                () -> desk.playingProperty()
+                        .get()
+                        .filter(p -> p.step() == p.steps(desk.snapshot().holds()) - 1)
+                        .isPresent());
+        WaitForAsyncUtils.waitFor(
+                5,
+                TimeUnit.SECONDS,
+                () -> robot.lookup("#cleco-play")
+                        .queryAs(Button.class)
+                        .getText()
+                        .equals("Play"));
         assertThat(desk.playingProperty().get().orElseThrow().states().values()).contains(HoleState.CLECOED);
     }
 
@@ -100,12 +137,17 @@ class ClecoBarTest extends OnWindow {
         robot.interact(() -> work(robot, Playing.Work.LOCATE));
         until(robot, "Clecos: the whole face");
         assertThat(says(robot, "Every 8th hole: cleco ")).isTrue();
-        assertThat(says(robot, "Flat sheet: from the middle outward, the corners last.")).isTrue();
-        int steps = desk.playingProperty().get().orElseThrow().steps(desk.snapshot().holds());
-        robot.interact(() -> desk.playingProperty().set(desk.playingProperty().get().map(p -> p.at(desk.snapshot().holds(), steps))));
+        assertThat(says(robot, "Flat sheet: from the middle outward, the corners last."))
+                .isTrue();
+        int steps =
+                desk.playingProperty().get().orElseThrow().steps(desk.snapshot().holds());
+        robot.interact(() -> desk.playingProperty()
+                .set(desk.playingProperty().get().map(p -> p.at(desk.snapshot().holds(), steps))));
         assertThat(says(robot, "Corners last: slack has run out to them.")).isTrue();
         // The bin of the demo has 120: every second hole of 267 would take more.
         assertThat(says(robot, "The bin holds every 4th hole: not more.")).isTrue();
-        assertThat(desk.playingProperty().get().orElseThrow().states().values()).allMatch(s -> s == HoleState.CLECOED).hasSizeLessThanOrEqualTo(120);
+        assertThat(desk.playingProperty().get().orElseThrow().states().values())
+                .allMatch(s -> s == HoleState.CLECOED)
+                .hasSizeLessThanOrEqualTo(120);
     }
 }

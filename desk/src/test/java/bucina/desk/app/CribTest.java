@@ -34,7 +34,8 @@ class CribTest extends OnWindow {
     }
 
     @Test
-    void a_tool_of_ones_own_takes_the_place_of_the_typical_ones_and_holes_are_picked_by_what_reaches(FxRobot robot) throws Exception {
+    void a_tool_of_ones_own_takes_the_place_of_the_typical_ones_and_holes_are_picked_by_what_reaches(FxRobot robot)
+            throws Exception {
         robot.push(KeyCode.V);
         WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, "dimpled: "));
         assertThat(says(robot, "Squeezer with 3 in yoke")).isTrue();
@@ -49,16 +50,21 @@ class CribTest extends OnWindow {
             assertThat(t.kind()).isEqualTo(Tool.Kind.YOKE);
             assertThat(t.throat()).isEqualTo(Length.in(.75));
         });
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> !says(robot, "Squeezer with 3 in yoke") && says(robot, "dimpled: "));
-        robot.interact(() -> robot.lookup("#reach-card .dress-pick").queryAllAs(Button.class).stream().filter(b -> b.getText().endsWith("holes")).findFirst()
-                .orElseThrow().fire());
+        WaitForAsyncUtils.waitFor(
+                10, TimeUnit.SECONDS, () -> !says(robot, "Squeezer with 3 in yoke") && says(robot, "dimpled: "));
+        robot.interact(() -> robot.lookup("#reach-card .dress-pick").queryAllAs(Button.class).stream()
+                .filter(b -> b.getText().endsWith("holes"))
+                .findFirst()
+                .orElseThrow()
+                .fire());
         assertThat(desk.selectionProperty().get().holes().size()).isGreaterThan(1);
         assertThat(robot.lookup("#reach-card").tryQuery()).isEmpty();
     }
 
     @Test
     void nut_plates_go_behind_a_ring_of_screws_and_off_again(FxRobot robot) throws Exception {
-        robot.interact(() -> desk.show(desk.snapshot().build().face("Lower skin").orElseThrow().face().id()));
+        robot.interact(() -> desk.show(
+                desk.snapshot().build().face("Lower skin").orElseThrow().face().id()));
         int layers = desk.face().face().layers().size();
         robot.push(KeyCode.O);
         assertThat(robot.lookup("#np-go").queryAs(Button.class).isDisabled()).isTrue();
@@ -66,44 +72,59 @@ class CribTest extends OnWindow {
         assertThat(says(robot, "8 plates, 16 lug rivets, all along the edge.")).isTrue();
         fire(robot, "#np-go");
         assertThat(desk.face().face().layers()).hasSize(layers + 8);
-        robot.interact(() -> session.undo(s -> { }));
+        robot.interact(() -> session.undo(s -> {}));
         settle(robot);
         assertThat(desk.face().face().layers()).hasSize(layers);
     }
 
     @Test
     void a_typed_pattern_says_what_is_wrong_with_it(FxRobot robot) throws Exception {
-        robot.interact(() -> desk.show(desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
+        robot.interact(() -> desk.show(
+                desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
         robot.push(KeyCode.O);
-        robot.interact(() -> robot.lookup("#np-pattern").queryAs(TextField.class).setText("ring of 8"));
+        robot.interact(
+                () -> robot.lookup("#np-pattern").queryAs(TextField.class).setText("ring of 8"));
         assertThat(says(robot, "is no pattern of screws")).isTrue();
-        robot.interact(() -> robot.lookup("#np-pattern").queryAs(TextField.class).setText("row:3:.3"));
+        robot.interact(
+                () -> robot.lookup("#np-pattern").queryAs(TextField.class).setText("row:3:.3"));
         assertThat(says(robot, "whichever way the plate is turned")).isTrue();
     }
 
     @Test
     void what_tools_reach_is_shown_on_the_sheet_hole_by_hole_and_put_away(FxRobot robot) throws Exception {
         robot.interact(() -> {
-            desk.show(desk.snapshot().build().face("Upper skin").orElseThrow().face().id());
+            desk.show(desk.snapshot()
+                    .build()
+                    .face("Upper skin")
+                    .orElseThrow()
+                    .face()
+                    .id());
             desk.taskProperty().set(bucina.core.progress.Task.of(bucina.core.log.Operation.COUNTERSUNK));
             desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R1.9")));
         });
         robot.push(KeyCode.Z);
         until(robot, "Reach, countersinking");
         assertThat(says(robot, "another tool 68")).isTrue();
-        assertThat(text(robot,
-                "#reach-hole")).isEqualTo("R1.9, countersunk: Piloted cutter by hand. Stop-cage countersink tips over the edge: it needs .500 in of "
-                + "sheet, there is .430 in.");
-        robot.interact(() -> desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R18.2"))));
+        assertThat(text(robot, "#reach-hole"))
+                .isEqualTo("R1.9, countersunk: Piloted cutter by hand. Stop-cage countersink tips over the edge: it "
+                        + "needs .500 in of "
+                        + "sheet, there is .430 in.");
+        robot.interact(() ->
+                desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R18.2"))));
         assertThat(text(robot, "#reach-hole")).isEqualTo("R18.2 is not countersunk.");
         fire(robot, "#reach-next");
         until(robot, "Reach, setting");
         // A tool of one's own changes what is shown.
-        robot.interact(() -> session.plan("adding a cage", b -> bucina.desk.session.ToolCrib.plus(b, Tool.Kind.STOP_CAGE, "Small cage", java.util.List.of(
-                Length.in(.4))), () -> { }, s -> { }));
+        robot.interact(() -> session.plan(
+                "adding a cage",
+                b -> bucina.desk.session.ToolCrib.plus(
+                        b, Tool.Kind.STOP_CAGE, "Small cage", java.util.List.of(Length.in(.4))),
+                () -> {},
+                s -> {}));
         fire(robot, "#reach-next");
         fire(robot, "#reach-next");
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, "Reach, countersinking") && !says(robot, "another tool 68"));
+        WaitForAsyncUtils.waitFor(
+                10, TimeUnit.SECONDS, () -> says(robot, "Reach, countersinking") && !says(robot, "another tool 68"));
         robot.push(KeyCode.ESCAPE);
         assertThat(robot.lookup("#reach-bar").query().isVisible()).isFalse();
         assertThat(desk.cursor()).isPresent();
@@ -111,7 +132,8 @@ class CribTest extends OnWindow {
 
     @Test
     void a_one_lug_plate_is_entered_from_the_drawing(FxRobot robot) throws Exception {
-        robot.interact(() -> desk.show(desk.snapshot().build().face("Lower skin").orElseThrow().face().id()));
+        robot.interact(() -> desk.show(
+                desk.snapshot().build().face("Lower skin").orElseThrow().face().id()));
         robot.push(KeyCode.O);
         write(robot, "#np-lug", ".025");
         write(robot, "#np-places", ".344");

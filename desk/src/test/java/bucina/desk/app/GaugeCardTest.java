@@ -36,25 +36,34 @@ class GaugeCardTest extends OnWindow {
 
     private void coupon(FxRobot robot) throws Exception {
         robot.push(KeyCode.F2);
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> desk.roomProperty().get() == Desk.Room.SUMS);
+        WaitForAsyncUtils.waitFor(
+                10, TimeUnit.SECONDS, () -> desk.roomProperty().get() == Desk.Room.SUMS);
         robot.clickOn(Sums.of("coupon").orElseThrow().title());
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> robot.lookup("#ask-scrap").tryQuery().isPresent());
+        WaitForAsyncUtils.waitFor(
+                10,
+                TimeUnit.SECONDS,
+                () -> robot.lookup("#ask-scrap").tryQuery().isPresent());
         robot.interact(() -> {
             field(robot, "#ask-scrap").setText(".165");
             field(robot, "#ask-checks").setText("");
             field(robot, "#ask-scrap").requestFocus();
         });
         robot.push(KeyCode.CONTROL, KeyCode.G);
-        WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> robot.lookup("#gauge-card").tryQuery().isPresent());
+        WaitForAsyncUtils.waitFor(
+                5,
+                TimeUnit.SECONDS,
+                () -> robot.lookup("#gauge-card").tryQuery().isPresent());
     }
 
     @Test
-    void the_simulated_caliper_adds_to_the_field_that_had_the_keyboard_and_the_answer_follows(FxRobot robot) throws Exception {
+    void the_simulated_caliper_adds_to_the_field_that_had_the_keyboard_and_the_answer_follows(FxRobot robot)
+            throws Exception {
         coupon(robot);
         assertThat(says(robot, "Readings go to: Read on scrap.")).isTrue();
         robot.clickOn("#gauge-simulated");
         robot.clickOn("#gauge-jaws").write("4.52 mm").push(KeyCode.ENTER);
-        WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> field(robot, "#ask-scrap").getText().equals(".165, .1780"));
+        WaitForAsyncUtils.waitFor(
+                5, TimeUnit.SECONDS, () -> field(robot, "#ask-scrap").getText().equals(".165, .1780"));
         robot.clickOn("#gauge-jaws").write("four").push(KeyCode.ENTER);
         WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> says(robot, "Jaws: "));
         assertThat(field(robot, "#ask-scrap").getText()).isEqualTo(".165, .1780");

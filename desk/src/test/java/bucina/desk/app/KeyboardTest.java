@@ -23,7 +23,10 @@ import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
 import org.testfx.util.WaitForAsyncUtils;
 
-/** Every card is worked with the keyboard alone: its key opens it, Tab goes to each control, Escape puts it away and the sheet has the keyboard again. */
+/**
+ * Every card is worked with the keyboard alone: its key opens it, Tab goes to each control, Escape puts it away and the
+ * sheet has the keyboard again.
+ */
 class KeyboardTest extends OnWindow {
 
     private javafx.stage.Stage stage;
@@ -60,8 +63,15 @@ class KeyboardTest extends OnWindow {
 
     /** Controls of a card that are worked with: those that can have the keyboard now. */
     private static Set<Node> controls(Node card) {
-        return card.lookupAll("*").stream().filter(n -> n instanceof Control && !(n instanceof Label) && !(n instanceof ScrollPane) && n.isFocusTraversable()
-                && !n.isDisabled() && shown(n) && !(n.getParent() instanceof javafx.scene.control.ComboBox)).collect(Collectors.toSet());
+        return card.lookupAll("*").stream()
+                .filter(n -> n instanceof Control
+                        && !(n instanceof Label)
+                        && !(n instanceof ScrollPane)
+                        && n.isFocusTraversable()
+                        && !n.isDisabled()
+                        && shown(n)
+                        && !(n.getParent() instanceof javafx.scene.control.ComboBox))
+                .collect(Collectors.toSet());
     }
 
     @Test
@@ -77,11 +87,19 @@ class KeyboardTest extends OnWindow {
         cards.put("#out-card", new KeyCode[] {KeyCode.X});
         for (Map.Entry<String, KeyCode[]> card : cards.entrySet()) {
             robot.interact(() -> {
-                desk.show(desk.snapshot().build().face("Lower skin").orElseThrow().face().id());
+                desk.show(desk.snapshot()
+                        .build()
+                        .face("Lower skin")
+                        .orElseThrow()
+                        .face()
+                        .id());
                 robot.lookup("#sheet").query().requestFocus();
             });
             robot.push(card.getValue());
-            WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> robot.lookup(card.getKey()).tryQuery().isPresent());
+            WaitForAsyncUtils.waitFor(
+                    10,
+                    TimeUnit.SECONDS,
+                    () -> robot.lookup(card.getKey()).tryQuery().isPresent());
             WaitForAsyncUtils.sleep(300, TimeUnit.MILLISECONDS);
             settle(robot);
             Node node = robot.lookup(card.getKey()).query();
@@ -100,28 +118,44 @@ class KeyboardTest extends OnWindow {
             }
             Set<Node> missed = new HashSet<>(wanted);
             missed.removeAll(seen);
-            assertThat(missed.stream().map(n -> n.getClass().getSimpleName() + " " + n.getId() + " " + n.getAccessibleText())).as(card.getKey()).isEmpty();
+            assertThat(missed.stream()
+                            .map(n -> n.getClass().getSimpleName() + " " + n.getId() + " " + n.getAccessibleText()))
+                    .as(card.getKey())
+                    .isEmpty();
             robot.push(KeyCode.ESCAPE);
             settle(robot);
             assertThat(robot.lookup(card.getKey()).tryQuery()).as(card.getKey()).isEmpty();
-            assertThat(stage.getScene().getFocusOwner()).as(card.getKey()).isSameAs(robot.lookup("#sheet").query());
+            assertThat(stage.getScene().getFocusOwner())
+                    .as(card.getKey())
+                    .isSameAs(robot.lookup("#sheet").query());
         }
     }
 
     @Test
     void every_control_of_every_card_has_a_name_for_those_who_do_not_see_it(FxRobot robot) throws Exception {
-        for (KeyCode[] keys : new KeyCode[][] {{KeyCode.V}, {KeyCode.O}, {KeyCode.CONTROL, KeyCode.M}, {KeyCode.CONTROL, KeyCode.D}, {KeyCode.CONTROL,
-                KeyCode.G},
-            {KeyCode.N}, {KeyCode.P}, {KeyCode.X}}) {
+        for (KeyCode[] keys : new KeyCode[][] {
+            {KeyCode.V},
+            {KeyCode.O},
+            {KeyCode.CONTROL, KeyCode.M},
+            {KeyCode.CONTROL, KeyCode.D},
+            {KeyCode.CONTROL, KeyCode.G},
+            {KeyCode.N},
+            {KeyCode.P},
+            {KeyCode.X}
+        }) {
             robot.interact(() -> robot.lookup("#sheet").query().requestFocus());
             robot.push(keys);
             WaitForAsyncUtils.sleep(500, TimeUnit.MILLISECONDS);
             settle(robot);
             robot.interact(() -> {
                 for (Node n : controls(stage.getScene().getRoot().lookup(".card"))) {
-                    boolean named = n.getAccessibleText() != null && !n.getAccessibleText().isBlank() || n instanceof javafx.scene.control.Labeled l
-                            && !l.getText().isBlank();
-                    assertThat(named).as(n.getClass().getSimpleName() + " " + n.getId()).isTrue();
+                    boolean named = n.getAccessibleText() != null
+                                    && !n.getAccessibleText().isBlank()
+                            || n instanceof javafx.scene.control.Labeled l
+                                    && !l.getText().isBlank();
+                    assertThat(named)
+                            .as(n.getClass().getSimpleName() + " " + n.getId())
+                            .isTrue();
                 }
             });
             robot.push(KeyCode.ESCAPE);
@@ -158,7 +192,9 @@ class KeyboardTest extends OnWindow {
         robot.interact(() -> {
             Set<Node> all = controls(stage.getScene().getRoot());
             assertThat(all).as(where).hasSizeGreaterThan(8);
-            all.forEach(n -> assertThat(name(n)).as(where + ": " + n.getClass().getSimpleName() + " " + n.getId()).isNotBlank());
+            all.forEach(n -> assertThat(name(n))
+                    .as(where + ": " + n.getClass().getSimpleName() + " " + n.getId())
+                    .isNotBlank());
         });
     }
 

@@ -37,8 +37,10 @@ class MarkingTest extends OnWindow {
     }
 
     @Test
-    void a_face_of_three_hundred_holes_is_marked_deburred_on_both_sides_in_four_actions(FxRobot robot) throws Exception {
-        robot.interact(() -> desk.show(desk.snapshot().build().face("Lower skin").orElseThrow().face().id()));
+    void a_face_of_three_hundred_holes_is_marked_deburred_on_both_sides_in_four_actions(FxRobot robot)
+            throws Exception {
+        robot.interact(() -> desk.show(
+                desk.snapshot().build().face("Lower skin").orElseThrow().face().id()));
         Task both = Task.of(Operation.DEBURRED);
         int before = both.left(desk.snapshot().log(), desk.face()).size();
         assertThat(desk.face().size()).isGreaterThan(280);
@@ -63,11 +65,14 @@ class MarkingTest extends OnWindow {
     }
 
     @Test
-    void one_hole_after_the_other_is_marked_with_the_space_bar_and_the_jumped_ones_are_said(FxRobot robot) throws Exception {
-        robot.interact(() -> desk.show(desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
+    void one_hole_after_the_other_is_marked_with_the_space_bar_and_the_jumped_ones_are_said(FxRobot robot)
+            throws Exception {
+        robot.interact(() -> desk.show(
+                desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
         robot.push(KeyCode.DIGIT4);
         task(robot, "match-drilled");
-        robot.interact(() -> desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R20.1"))));
+        robot.interact(() ->
+                desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R20.1"))));
         robot.push(KeyCode.SPACE);
         settle(robot);
         assertThat(desk.cursor().orElseThrow().label()).isEqualTo("R20.2");
@@ -83,12 +88,15 @@ class MarkingTest extends OnWindow {
 
     @Test
     void a_sweep_does_not_mark_holes_that_must_wait_without_a_word(FxRobot robot) throws Exception {
-        robot.interact(() -> desk.show(desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
+        robot.interact(() -> desk.show(
+                desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
         robot.push(KeyCode.DIGIT4);
         task(robot, "match-drilled");
         robot.push(KeyCode.CONTROL, KeyCode.A);
         Task task = desk.taskProperty().get();
-        List<HoleReading> guarded = desk.face().readings().stream().filter(r -> task.guard(desk.snapshot().holds(), r, desk.unit()).isPresent()).toList();
+        List<HoleReading> guarded = desk.face().readings().stream()
+                .filter(r -> task.guard(desk.snapshot().holds(), r, desk.unit()).isPresent())
+                .toList();
         assertThat(guarded).isNotEmpty();
         assertThat(says(robot, "of these must wait")).isTrue();
         robot.push(KeyCode.CONTROL, KeyCode.ENTER);
@@ -103,16 +111,21 @@ class MarkingTest extends OnWindow {
 
     @Test
     void dressing_asks_only_for_what_is_dimpled_and_a_mark_is_taken_back(FxRobot robot) throws Exception {
-        robot.interact(() -> desk.show(desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
+        robot.interact(() -> desk.show(
+                desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
         robot.push(KeyCode.DIGIT5);
         assertThat(desk.taskProperty().get().operation()).isEqualTo(Operation.DIMPLED);
-        robot.interact(() -> desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R20.1"))));
+        robot.interact(() ->
+                desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R20.1"))));
         robot.push(KeyCode.CONTROL, KeyCode.ENTER);
         settle(robot);
-        robot.interact(() -> desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R20.1"))));
-        assertThat(desk.taskProperty().get().done(desk.snapshot().log(), hole("R20.1"))).isTrue();
+        robot.interact(() ->
+                desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R20.1"))));
+        assertThat(desk.taskProperty().get().done(desk.snapshot().log(), hole("R20.1")))
+                .isTrue();
         robot.push(KeyCode.CONTROL, KeyCode.BACK_SPACE);
         settle(robot);
-        assertThat(desk.taskProperty().get().done(desk.snapshot().log(), hole("R20.1"))).isFalse();
+        assertThat(desk.taskProperty().get().done(desk.snapshot().log(), hole("R20.1")))
+                .isFalse();
     }
 }

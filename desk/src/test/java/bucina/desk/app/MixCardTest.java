@@ -34,7 +34,8 @@ class MixCardTest extends OnWindow {
     }
 
     private void mix(FxRobot robot, String compound, String ago, String sheet) throws Exception {
-        robot.interact(() -> desk.show(desk.snapshot().build().face("Lower skin").orElseThrow().face().id()));
+        robot.interact(() -> desk.show(
+                desk.snapshot().build().face("Lower skin").orElseThrow().face().id()));
         robot.push(KeyCode.CONTROL, KeyCode.M);
         until(robot, "Nothing is mixed");
         robot.interact(() -> {
@@ -45,12 +46,16 @@ class MixCardTest extends OnWindow {
                 }
             }
         });
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> robot.lookup(".check-box").queryAllAs(CheckBox.class).stream().anyMatch(c -> c.getText().equals(
-                sheet)));
+        WaitForAsyncUtils.waitFor(
+                10,
+                TimeUnit.SECONDS,
+                () -> robot.lookup(".check-box").queryAllAs(CheckBox.class).stream()
+                        .anyMatch(c -> c.getText().equals(sheet)));
         write(robot, "#mix-ago", ago);
         robot.interact(() -> {
-            robot.lookup(".check-box").queryAllAs(CheckBox.class).stream().filter(c -> !c.getText().equals("Sound the alarm")).forEach(c -> c.setSelected(
-                    c.getText().equals(sheet)));
+            robot.lookup(".check-box").queryAllAs(CheckBox.class).stream()
+                    .filter(c -> !c.getText().equals("Sound the alarm"))
+                    .forEach(c -> c.setSelected(c.getText().equals(sheet)));
             robot.lookup("#mix-go").queryAs(Button.class).fire();
         });
         settle(robot);
@@ -74,8 +79,18 @@ class MixCardTest extends OnWindow {
         write(robot, "#mix-pace", ".25");
         until(robot, "all 43 holes that wait go in: about 11 min.");
         // Eleven minutes before its end it calls, and the call stays until it was seen.
-        robot.interact(() -> session.plan("earlier", b -> b.withWorkshop(b.workshop().with(Batch.mixed(only().id(), only().compound(),
-                session.instant().minus(Duration.ofMinutes(109)), only().covers())), b.nextId()), () -> { }, s -> { }));
+        robot.interact(() -> session.plan(
+                "earlier",
+                b -> b.withWorkshop(
+                        b.workshop()
+                                .with(Batch.mixed(
+                                        only().id(),
+                                        only().compound(),
+                                        session.instant().minus(Duration.ofMinutes(109)),
+                                        only().covers())),
+                        b.nextId()),
+                () -> {},
+                s -> {}));
         until(robot, "Sealant class B-2 goes off in 11 min");
         // It counts on while the button stays the same: what has the keyboard keeps it.
         Button seen = robot.lookup("#batch-seen").queryAs(Button.class);
@@ -98,30 +113,48 @@ class MixCardTest extends OnWindow {
         fire(robot, "#batch-stirred");
         until(robot, "has stood its 30 min: it may be used.");
         assertThat(only().stirred()).isAfter(only().mixed());
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> robot.lookup("#mix-primed").tryQuery().isPresent());
+        WaitForAsyncUtils.waitFor(
+                10,
+                TimeUnit.SECONDS,
+                () -> robot.lookup("#mix-primed").tryQuery().isPresent());
         int before = session.snapshot().log().marks().size();
         fire(robot, "#mix-primed");
         var rear = only().covers().getFirst().layer();
-        assertThat(session.snapshot().log().marks().subList(before, session.snapshot().log().marks().size())).hasSizeGreaterThan(40).allSatisfy(m -> {
-            assertThat(m.operation()).isEqualTo(Operation.PRIMED);
-            assertThat(m.layer()).isEqualTo(rear);
-            assertThat(m.side()).isEqualTo(Mark.Side.BOTH);
-        });
+        assertThat(session.snapshot()
+                        .log()
+                        .marks()
+                        .subList(before, session.snapshot().log().marks().size()))
+                .hasSizeGreaterThan(40)
+                .allSatisfy(m -> {
+                    assertThat(m.operation()).isEqualTo(Operation.PRIMED);
+                    assertThat(m.layer()).isEqualTo(rear);
+                    assertThat(m.side()).isEqualTo(Mark.Side.BOTH);
+                });
         robot.push(KeyCode.ESCAPE);
         robot.push(KeyCode.CONTROL, KeyCode.Z);
         settle(robot);
-        assertThat(session.snapshot().log().marked(session.snapshot().log().marks().get(before).hole(), rear, Operation.PRIMED, Mark.Side.BOTH)).isFalse();
+        assertThat(session.snapshot()
+                        .log()
+                        .marked(
+                                session.snapshot().log().marks().get(before).hole(),
+                                rear,
+                                Operation.PRIMED,
+                                Mark.Side.BOTH))
+                .isFalse();
     }
 
     @Test
-    void a_time_that_is_none_and_nothing_ticked_are_refused_and_what_runs_is_in_the_file(FxRobot robot) throws Exception {
+    void a_time_that_is_none_and_nothing_ticked_are_refused_and_what_runs_is_in_the_file(FxRobot robot)
+            throws Exception {
         mix(robot, "Sealant class B-4", "soon", "Lower skin on Trailing edge strip");
-        assertThat(says(robot, "Mixed \"soon\" is no time in minutes: write it like 45, 1:30 or 2 h.")).isTrue();
+        assertThat(says(robot, "Mixed \"soon\" is no time in minutes: write it like 45, 1:30 or 2 h."))
+                .isTrue();
         assertThat(session.snapshot().build().workshop().running()).isEmpty();
         write(robot, "#mix-ago", "0");
         write(robot, "#mix-life", "0");
         fire(robot, "#mix-go");
-        assertThat(says(robot, "work life must be 1 to 10080 minutes, like 120, was 0.")).isTrue();
+        assertThat(says(robot, "work life must be 1 to 10080 minutes, like 120, was 0."))
+                .isTrue();
         write(robot, "#mix-life", "1:30");
         fire(robot, "#mix-go");
         assertThat(only().compound().life()).isEqualTo(90);

@@ -46,7 +46,13 @@ abstract class OnWindow {
         file = folder.resolve("demo.bucina");
         bucina.desk.session.Sessions.everythingInPlace(file);
         worker = Executors.newSingleThreadExecutor();
-        session = Session.open(file, java.util.Optional.empty(), CatalogueReader.shipped(), Clock.systemDefaultZone(), worker, Platform::runLater);
+        session = Session.open(
+                file,
+                java.util.Optional.empty(),
+                CatalogueReader.shipped(),
+                Clock.systemDefaultZone(),
+                worker,
+                Platform::runLater);
         desk = new Desk(session, Prefs.in(folder));
         stage.setScene(new DeskWindow(desk, Clock.systemDefaultZone()).scene());
         stage.setX(0);
@@ -69,7 +75,10 @@ abstract class OnWindow {
     }
 
     HoleReading hole(String label) {
-        return desk.face().readings().stream().filter(r -> r.label().equals(label)).findFirst().orElseThrow();
+        return desk.face().readings().stream()
+                .filter(r -> r.label().equals(label))
+                .findFirst()
+                .orElseThrow();
     }
 
     /** Where a hole is on the screen. */
@@ -84,7 +93,7 @@ abstract class OnWindow {
     }
 
     void settle(FxRobot robot) throws Exception {
-        worker.submit(() -> { }).get(10, TimeUnit.SECONDS);
+        worker.submit(() -> {}).get(10, TimeUnit.SECONDS);
         WaitForAsyncUtils.waitForFxEvents();
     }
 
@@ -94,7 +103,9 @@ abstract class OnWindow {
 
     /** True if a label that is to be seen holds the words. */
     static boolean says(FxRobot robot, String words) {
-        return robot.lookup(".label").queryAllAs(Label.class).stream().anyMatch(l -> l.isVisible() && l.getText() != null && l.getText().contains(words));
+        return robot.lookup(".label").queryAllAs(Label.class).stream()
+                .anyMatch(
+                        l -> l.isVisible() && l.getText() != null && l.getText().contains(words));
     }
 
     /** Waits until a label says the words. */

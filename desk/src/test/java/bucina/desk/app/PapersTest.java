@@ -45,7 +45,8 @@ class PapersTest extends OnWindow {
     }
 
     @Test
-    void a_rule_is_changed_only_with_a_reason_and_another_set_shows_what_it_would_change(FxRobot robot) throws Exception {
+    void a_rule_is_changed_only_with_a_reason_and_another_set_shows_what_it_would_change(FxRobot robot)
+            throws Exception {
         robot.push(KeyCode.F4);
         settle(robot);
         TextField least = robot.lookup("#rule-edge-least-flush").queryAs(TextField.class);
@@ -54,7 +55,12 @@ class PapersTest extends OnWindow {
             least.fireEvent(new javafx.event.ActionEvent());
         });
         settle(robot);
-        assertThat(desk.snapshot().build().rules().rule(RuleKey.EDGE_LEAST_FLUSH).value()).isEqualTo("2.5");
+        assertThat(desk.snapshot()
+                        .build()
+                        .rules()
+                        .rule(RuleKey.EDGE_LEAST_FLUSH)
+                        .value())
+                .isEqualTo("2.5");
         assertThat(says(robot, "written reason")).isTrue();
         write(robot, "#rules-reason", "drawing note 4 allows it");
         robot.interact(() -> {
@@ -63,11 +69,19 @@ class PapersTest extends OnWindow {
             again.fireEvent(new javafx.event.ActionEvent());
         });
         settle(robot);
-        assertThat(desk.snapshot().build().rules().rule(RuleKey.EDGE_LEAST_FLUSH).reason()).isEqualTo("drawing note 4 allows it");
+        assertThat(desk.snapshot()
+                        .build()
+                        .rules()
+                        .rule(RuleKey.EDGE_LEAST_FLUSH)
+                        .reason())
+                .isEqualTo("drawing note 4 allows it");
         robot.interact(() -> {
             @SuppressWarnings("unchecked")
             ComboBox<RuleSet> other = robot.lookup("#rules-other").queryAs(ComboBox.class);
-            other.setValue(other.getItems().stream().filter(r -> r.name().equals("Careful")).findFirst().orElseThrow());
+            other.setValue(other.getItems().stream()
+                    .filter(r -> r.name().equals("Careful"))
+                    .findFirst()
+                    .orElseThrow());
         });
         waitFor(robot, "values differ");
         fire(robot, "#rules-take");
@@ -80,23 +94,49 @@ class PapersTest extends OnWindow {
     @Test
     void a_bulletin_records_what_is_edited_lists_what_is_in_and_is_switched_off_and_on(FxRobot robot) throws Exception {
         robot.push(KeyCode.F5);
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> robot.lookup("#bulletin-begin").tryQuery().isPresent());
+        WaitForAsyncUtils.waitFor(
+                10,
+                TimeUnit.SECONDS,
+                () -> robot.lookup("#bulletin-begin").tryQuery().isPresent());
         write(robot, "#bulletin-name", "SL 31-02");
         fire(robot, "#bulletin-begin");
-        robot.interact(() -> desk.session().plan("editing", b -> Edit.group(b, b.group("LS-7").orElseThrow().group().id(),
-                g -> g.withFastener(Callout.parse("20× MS20426AD4").fastener(), "20× MS20426AD4")), () -> { }, s -> { }));
+        robot.interact(() -> desk.session()
+                .plan(
+                        "editing",
+                        b -> Edit.group(
+                                b,
+                                b.group("LS-7").orElseThrow().group().id(),
+                                g -> g.withFastener(
+                                        Callout.parse("20× MS20426AD4").fastener(), "20× MS20426AD4")),
+                        () -> {},
+                        s -> {}));
         settle(robot);
         waitFor(robot, "MS20426AD4");
         fire(robot, "#bulletin-done");
         waitFor(robot, "20 installed under the old values");
-        assertThat(robot.lookup(".struck").queryAllAs(Label.class)).anyMatch(l -> l.getText().equals("MS20426AD3"));
+        assertThat(robot.lookup(".struck").queryAllAs(Label.class))
+                .anyMatch(l -> l.getText().equals("MS20426AD3"));
         waitFor(robot, "In force.");
         long n = desk.snapshot().build().papers().bulletins().getFirst().id().n();
         fire(robot, "#bulletin-switch-" + n);
-        assertThat(desk.snapshot().build().group("LS-7").orElseThrow().group().fastener().name()).isEqualTo("MS20426AD3");
+        assertThat(desk.snapshot()
+                        .build()
+                        .group("LS-7")
+                        .orElseThrow()
+                        .group()
+                        .fastener()
+                        .name())
+                .isEqualTo("MS20426AD3");
         waitFor(robot, "Switched off");
         fire(robot, "#bulletin-switch-" + n);
-        assertThat(desk.snapshot().build().group("LS-7").orElseThrow().group().fastener().name()).isEqualTo("MS20426AD4");
+        assertThat(desk.snapshot()
+                        .build()
+                        .group("LS-7")
+                        .orElseThrow()
+                        .group()
+                        .fastener()
+                        .name())
+                .isEqualTo("MS20426AD4");
     }
 
     @Test
@@ -107,12 +147,17 @@ class PapersTest extends OnWindow {
         fire(robot, "#mirror-" + first);
         assertThat(desk.snapshot().build().assemblies()).hasSize(2);
         waitFor(robot, "in line with the other hand");
-        robot.interact(() -> desk.session().plan("editing", b -> Edit.group(b, b.group("US-7").orElseThrow().group().id(), g -> g.withHeadFar(true)),
-                () -> { }, s -> { }));
+        robot.interact(() -> desk.session()
+                .plan(
+                        "editing",
+                        b -> Edit.group(b, b.group("US-7").orElseThrow().group().id(), g -> g.withHeadFar(true)),
+                        () -> {},
+                        s -> {}));
         settle(robot);
         waitFor(robot, "1 difference.");
         fire(robot, "#hands-take");
-        assertThat(desk.snapshot().build().group("US-7R").orElseThrow().group().headFar()).isTrue();
+        assertThat(desk.snapshot().build().group("US-7R").orElseThrow().group().headFar())
+                .isTrue();
     }
 
     @Test
@@ -141,8 +186,15 @@ class PapersTest extends OnWindow {
     void a_long_reading_is_stopped_and_leaves_nothing_behind(FxRobot robot) throws Exception {
         StringBuilder many = new StringBuilder("0\nSECTION\n2\nENTITIES\n");
         for (int i = 0; i < 300_000; i++) {
-            many.append("0\nLINE\n8\nA\n10\n").append(i % 1000).append("\n20\n").append(i / 1000).append("\n11\n").append(i % 1000 + 1).append("\n21\n")
-                    .append(i / 1000).append('\n');
+            many.append("0\nLINE\n8\nA\n10\n")
+                    .append(i % 1000)
+                    .append("\n20\n")
+                    .append(i / 1000)
+                    .append("\n11\n")
+                    .append(i % 1000 + 1)
+                    .append("\n21\n")
+                    .append(i / 1000)
+                    .append('\n');
         }
         Path drawing = folder.resolve("large.dxf");
         Files.writeString(drawing, many + "0\nENDSEC\n0\nEOF\n");

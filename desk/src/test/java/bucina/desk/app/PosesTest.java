@@ -31,7 +31,10 @@ import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
 import org.testfx.util.WaitForAsyncUtils;
 
-/** Every view that has a picture, in the real window at 1280 x 800: no word is cut to dots and nothing hangs over the edge. */
+/**
+ * Every view that has a picture, in the real window at 1280 x 800: no word is cut to dots and nothing hangs over the
+ * edge.
+ */
 class PosesTest extends OnWindow {
 
     private javafx.stage.Stage stage;
@@ -50,7 +53,8 @@ class PosesTest extends OnWindow {
         file = folder.resolve(which + ".bucina");
         Path to = file;
         DemoBuild.write(which, to, CatalogueReader.shipped());
-        session = Session.open(to, Optional.empty(), CatalogueReader.shipped(), Clock.systemDefaultZone(), worker, Platform::runLater);
+        session = Session.open(
+                to, Optional.empty(), CatalogueReader.shipped(), Clock.systemDefaultZone(), worker, Platform::runLater);
         Prefs prefs = Prefs.in(folder.resolve(which.name()));
         prefs.keep("sound", "false");
         desk = new Desk(session, prefs);
@@ -95,7 +99,8 @@ class PosesTest extends OnWindow {
             }
         }
         if (node instanceof Parent p) {
-            p.getChildrenUnmodifiable().forEach(c -> look(c, scrolls || node instanceof ScrollPane || node instanceof ListView, wrong));
+            p.getChildrenUnmodifiable()
+                    .forEach(c -> look(c, scrolls || node instanceof ScrollPane || node instanceof ListView, wrong));
         }
     }
 
@@ -106,7 +111,9 @@ class PosesTest extends OnWindow {
             rest(robot);
             List<String> wrong = new ArrayList<>();
             robot.interact(() -> wrong.addAll(wrong()));
-            wrong.stream().filter(w -> desk.scaleProperty().get() == 100 || w.startsWith("outside")).forEach(w -> all.add(pose.getKey() + ", " + w));
+            wrong.stream()
+                    .filter(w -> desk.scaleProperty().get() == 100 || w.startsWith("outside"))
+                    .forEach(w -> all.add(pose.getKey() + ", " + w));
         }
         assertThat(all).isEmpty();
     }

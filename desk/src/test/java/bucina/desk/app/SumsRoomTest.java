@@ -44,7 +44,10 @@ class SumsRoomTest extends OnWindow {
     /** What a number of the answer shows; empty while it is not there. */
     private static String number(FxRobot robot, String title) {
         for (Node node : robot.lookup(".number").queryAll()) {
-            List<Label> labels = ((Button) node).getGraphic().lookupAll(".label").stream().map(l -> (Label) l).toList();
+            List<Label> labels = ((Button) node)
+                    .getGraphic().lookupAll(".label").stream()
+                            .map(l -> (Label) l)
+                            .toList();
             if (labels.getFirst().getText().startsWith(title)) {
                 return labels.get(1).getText();
             }
@@ -53,7 +56,8 @@ class SumsRoomTest extends OnWindow {
     }
 
     private static void waitFor(FxRobot robot, String title, String value) throws Exception {
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> number(robot, title).equals(value));
+        WaitForAsyncUtils.waitFor(
+                10, TimeUnit.SECONDS, () -> number(robot, title).equals(value));
     }
 
     private static void waitSays(FxRobot robot, String words) throws Exception {
@@ -86,14 +90,17 @@ class SumsRoomTest extends OnWindow {
     @Test
     void a_name_that_is_too_long_is_refused_in_a_sentence_and_nothing_is_kept(FxRobot robot) throws Exception {
         robot.push(KeyCode.F2);
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> robot.lookup("#sum-name").tryQuery().isPresent());
+        WaitForAsyncUtils.waitFor(
+                10, TimeUnit.SECONDS, () -> robot.lookup("#sum-name").tryQuery().isPresent());
         int before = session.snapshot().build().workshop().sums().size();
         robot.interact(() -> {
             robot.lookup("#sum-name").queryAs(TextField.class).setText("x".repeat(121));
             robot.lookup("#sum-keep").queryAs(Button.class).fire();
         });
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> robot.lookup("#sum-error").queryAs(Label.class).getText()
-                .contains("1 to 120 characters"));
+        WaitForAsyncUtils.waitFor(
+                10,
+                TimeUnit.SECONDS,
+                () -> robot.lookup("#sum-error").queryAs(Label.class).getText().contains("1 to 120 characters"));
         assertThat(session.snapshot().build().workshop().sums()).hasSize(before);
     }
 
@@ -102,7 +109,8 @@ class SumsRoomTest extends OnWindow {
         enter(robot);
         write(robot, "#ask-legs", "1, 2");
         write(robot, "#ask-angles", "90");
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> !number(robot, "Developed length").equals("3.498 in"));
+        WaitForAsyncUtils.waitFor(
+                10, TimeUnit.SECONDS, () -> !number(robot, "Developed length").equals("3.498 in"));
         WaitForAsyncUtils.waitForFxEvents();
         PictureView picture = robot.lookup("#sum-picture").queryAs(PictureView.class);
         Point2D end = picture.localToScreen(picture.gripAt(1).orElseThrow());
@@ -110,7 +118,8 @@ class SumsRoomTest extends OnWindow {
         WaitForAsyncUtils.waitForFxEvents();
         String legs = robot.lookup("#ask-legs").queryAs(TextField.class).getText();
         assertThat(legs).startsWith("1, 2.").isNotEqualTo("1, 2");
-        assertThat(robot.lookup("#ask-angles").queryAs(TextField.class).getText()).isEqualTo("90");
+        assertThat(robot.lookup("#ask-angles").queryAs(TextField.class).getText())
+                .isEqualTo("90");
     }
 
     @Test
@@ -138,15 +147,21 @@ class SumsRoomTest extends OnWindow {
         robot.interact(() -> robot.lookup("#sum-bolt").queryAs(Button.class).fire());
         waitFor(robot, "Use", "AN3-5");
         robot.interact(() -> robot.lookup("Step clip").queryAs(Button.class).fire());
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> robot.lookup("#ask-legs").tryQueryAs(TextField.class).filter(t -> t.getText()
-                .equals("1, 2, 1, .6"))
-                .isPresent());
+        WaitForAsyncUtils.waitFor(
+                10,
+                TimeUnit.SECONDS,
+                () -> robot.lookup("#ask-legs")
+                        .tryQueryAs(TextField.class)
+                        .filter(t -> t.getText().equals("1, 2, 1, .6"))
+                        .isPresent());
         robot.interact(() -> robot.lookup("#sum-drop").queryAs(Button.class).fire());
         settle(robot);
         assertThat(session.snapshot().build().workshop().sums()).hasSize(before);
-        robot.interact(() -> session.undo(s -> { }));
+        robot.interact(() -> session.undo(s -> {}));
         settle(robot);
-        assertThat(session.snapshot().build().workshop().sums()).extracting(KeptSum::name).contains("Step clip");
+        assertThat(session.snapshot().build().workshop().sums())
+                .extracting(KeptSum::name)
+                .contains("Step clip");
     }
 
     @Test
@@ -167,44 +182,85 @@ class SumsRoomTest extends OnWindow {
     @Test
     void a_sheet_on_the_bench_opens_the_bend_bench_with_its_material(FxRobot robot) throws Exception {
         robot.interact(() -> {
-            desk.show(desk.snapshot().build().face("Main spar web").orElseThrow().face().id());
-            desk.selectionProperty().set(desk.selectionProperty().get().one(desk.face().readings().getFirst()));
+            desk.show(desk.snapshot()
+                    .build()
+                    .face("Main spar web")
+                    .orElseThrow()
+                    .face()
+                    .id());
+            desk.selectionProperty()
+                    .set(desk.selectionProperty()
+                            .get()
+                            .one(desk.face().readings().getFirst()));
         });
-        String part = desk.snapshot().build().part(desk.cursor().orElseThrow().layers().getLast().part()).name();
+        String part = desk.snapshot()
+                .build()
+                .part(desk.cursor().orElseThrow().layers().getLast().part())
+                .name();
         robot.push(KeyCode.H);
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> robot.lookup("#sum-name").tryQueryAs(TextField.class).filter(t -> t.getText().equals(part))
-                .isPresent());
-        assertThat(robot.lookup("#ask-thickness").queryAs(TextField.class).getText()).isNotBlank();
+        WaitForAsyncUtils.waitFor(
+                10,
+                TimeUnit.SECONDS,
+                () -> robot.lookup("#sum-name")
+                        .tryQueryAs(TextField.class)
+                        .filter(t -> t.getText().equals(part))
+                        .isPresent());
+        assertThat(robot.lookup("#ask-thickness").queryAs(TextField.class).getText())
+                .isNotBlank();
     }
 
     @Test
     void a_step_drill_goes_into_the_tool_crib(FxRobot robot) throws Exception {
         enter(robot);
         robot.interact(() -> robot.lookup("#sum-opening").queryAs(Button.class).fire());
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> robot.lookup("#ask-drill").tryQuery().isPresent());
+        WaitForAsyncUtils.waitFor(
+                10,
+                TimeUnit.SECONDS,
+                () -> robot.lookup("#ask-drill").tryQuery().isPresent());
         robot.interact(() -> robot.lookup("#ask-drill").<String>queryComboBox().setValue("the steps below"));
         write(robot, "#ask-steps", "1/4, 3/8, 5/8");
         write(robot, "#sum-name", "Small step drill");
         waitFor(robot, "Stop at", "step 3, 5/8 in");
         robot.interact(() -> robot.lookup("#sum-crib").queryAs(Button.class).fire());
         settle(robot);
-        assertThat(session.snapshot().build().workshop().tools()).extracting(Tool::name).contains("Small step drill");
+        assertThat(session.snapshot().build().workshop().tools())
+                .extracting(Tool::name)
+                .contains("Small step drill");
         waitSays(robot, "Stop at");
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> "Small step drill".equals(robot.lookup("#ask-drill").<String>queryComboBox().getValue()));
+        WaitForAsyncUtils.waitFor(
+                10,
+                TimeUnit.SECONDS,
+                () -> "Small step drill"
+                        .equals(robot.lookup("#ask-drill")
+                                .<String>queryComboBox()
+                                .getValue()));
     }
 
     @Test
     void every_sum_fits_the_window_without_scrolling_its_side(FxRobot robot) throws Exception {
         enter(robot);
         for (var sum : bucina.desk.sums.Sums.ALL) {
-            robot.interact(() -> robot.lookup("#sum-" + sum.code()).queryAs(Button.class).fire());
-            String first = sum.asks(bucina.desk.sums.Bench.bare(session.catalogue())).getFirst().key();
-            WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> robot.lookup("#ask-" + first).tryQuery().isPresent());
+            robot.interact(() ->
+                    robot.lookup("#sum-" + sum.code()).queryAs(Button.class).fire());
+            String first = sum.asks(bucina.desk.sums.Bench.bare(session.catalogue()))
+                    .getFirst()
+                    .key();
+            WaitForAsyncUtils.waitFor(
+                    10,
+                    TimeUnit.SECONDS,
+                    () -> robot.lookup("#ask-" + first).tryQuery().isPresent());
             settle(robot);
             WaitForAsyncUtils.sleep(250, TimeUnit.MILLISECONDS);
-            javafx.scene.control.ScrollPane side = robot.lookup(".bench-side .scroll-pane").queryAllAs(javafx.scene.control.ScrollPane.class).stream()
-                    .filter(p -> p.getScene() != null && p.isVisible() && p.getContent().lookup("#sum-error") != null).findFirst().orElseThrow();
-            assertThat(side.getContent().getLayoutBounds().getHeight()).as(sum.code()).isLessThanOrEqualTo(side.getViewportBounds().getHeight() + 1);
+            javafx.scene.control.ScrollPane side =
+                    robot.lookup(".bench-side .scroll-pane").queryAllAs(javafx.scene.control.ScrollPane.class).stream()
+                            .filter(p -> p.getScene() != null
+                                    && p.isVisible()
+                                    && p.getContent().lookup("#sum-error") != null)
+                            .findFirst()
+                            .orElseThrow();
+            assertThat(side.getContent().getLayoutBounds().getHeight())
+                    .as(sum.code())
+                    .isLessThanOrEqualTo(side.getViewportBounds().getHeight() + 1);
         }
     }
 
@@ -225,15 +281,22 @@ class SumsRoomTest extends OnWindow {
     void a_gauge_serves_the_coupon_with_no_build_at_all(FxRobot robot) throws Exception {
         robot.interact(() -> stage.setScene(SumsApp.scene(Prefs.in(folder.resolve("elsewhere")))));
         robot.interact(() -> robot.lookup("#sum-coupon").queryAs(Button.class).fire());
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> robot.lookup("#ask-scrap").tryQuery().isPresent());
+        WaitForAsyncUtils.waitFor(
+                10,
+                TimeUnit.SECONDS,
+                () -> robot.lookup("#ask-scrap").tryQuery().isPresent());
         TextField scrap = robot.lookup("#ask-scrap").queryAs(TextField.class);
         robot.interact(() -> {
             scrap.setText(".165");
             scrap.requestFocus();
         });
         robot.push(KeyCode.CONTROL, KeyCode.G);
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> robot.lookup("#gauge-card").tryQuery().isPresent());
-        robot.interact(() -> robot.lookup("#gauge-simulated").queryAs(Button.class).fire());
+        WaitForAsyncUtils.waitFor(
+                10,
+                TimeUnit.SECONDS,
+                () -> robot.lookup("#gauge-card").tryQuery().isPresent());
+        robot.interact(
+                () -> robot.lookup("#gauge-simulated").queryAs(Button.class).fire());
         robot.interact(() -> {
             robot.lookup("#gauge-jaws").queryAs(TextField.class).setText("4.52 mm");
             robot.lookup("#gauge-send").queryAs(Button.class).fire();

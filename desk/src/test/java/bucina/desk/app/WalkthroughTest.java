@@ -6,8 +6,8 @@ import bucina.core.catalogue.CatalogueReader;
 import bucina.core.plan.Face;
 import bucina.core.stack.FaceReading;
 import bucina.desk.look.Type;
-import bucina.desk.session.Desk;
 import bucina.desk.session.DemoBuild;
+import bucina.desk.session.Desk;
 import bucina.desk.session.Prefs;
 import bucina.desk.session.Session;
 import java.io.IOException;
@@ -30,7 +30,10 @@ import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
 import org.testfx.util.WaitForAsyncUtils;
 
-/** The script of docs/walkthrough.md: an empty build to a checked skin, every action counted. One action: a click, a committed field or a key command. */
+/**
+ * The script of docs/walkthrough.md: an empty build to a checked skin, every action counted. One action: a click, a
+ * committed field or a key command.
+ */
 @ExtendWith(ApplicationExtension.class)
 class WalkthroughTest {
 
@@ -47,7 +50,13 @@ class WalkthroughTest {
         Path folder = Files.createTempDirectory("bucina-walk");
         Path file = DemoBuild.empty(folder.resolve("new.bucina"), CatalogueReader.shipped());
         worker = Executors.newSingleThreadExecutor();
-        session = Session.open(file, Optional.empty(), CatalogueReader.shipped(), Clock.systemDefaultZone(), worker, Platform::runLater);
+        session = Session.open(
+                file,
+                Optional.empty(),
+                CatalogueReader.shipped(),
+                Clock.systemDefaultZone(),
+                worker,
+                Platform::runLater);
         shown = new BuildStage(stage, session, Prefs.in(folder), Clock.systemDefaultZone());
         stage.setX(0);
         stage.setY(0);
@@ -64,7 +73,7 @@ class WalkthroughTest {
     }
 
     private void settle() throws Exception {
-        worker.submit(() -> { }).get(10, TimeUnit.SECONDS);
+        worker.submit(() -> {}).get(10, TimeUnit.SECONDS);
         WaitForAsyncUtils.waitForFxEvents();
     }
 
@@ -93,7 +102,8 @@ class WalkthroughTest {
     }
 
     @Test
-    void an_empty_build_becomes_a_checked_skin_over_five_ribs_and_two_spars_in_forty_actions(FxRobot robot) throws Exception {
+    void an_empty_build_becomes_a_checked_skin_over_five_ribs_and_two_spars_in_forty_actions(FxRobot robot)
+            throws Exception {
         assertThat(robot.lookup("#empty-panel").tryQuery()).isPresent();
         key(robot, KeyCode.P);
         field(robot, "#panel-name", "Upper skin");
@@ -112,17 +122,21 @@ class WalkthroughTest {
         Face face = desk.face().face();
         assertThat(face.name()).isEqualTo("Upper skin");
         assertThat(face.count()).isGreaterThanOrEqualTo(150);
-        assertThat(face.layers()).anyMatch(l -> l.name().equals("Doubler")).anyMatch(l -> l.name().startsWith("Rib 5")).anyMatch(l -> l.name()
-                .startsWith("Spar 2"));
+        assertThat(face.layers())
+                .anyMatch(l -> l.name().equals("Doubler"))
+                .anyMatch(l -> l.name().startsWith("Rib 5"))
+                .anyMatch(l -> l.name().startsWith("Spar 2"));
         assertThat(robot.lookup("#findings").queryAs(Labeled.class).getText()).isEqualTo("no findings");
 
-        // Check it as a careful builder would: cut a hole of the doubler's row open, take a row off by hand, see the finding, put it right.
+        // Check it as a careful builder would: cut a hole of the doubler's row open, take a row off by hand, see the
+        // finding, put it right.
         key(robot, KeyCode.RIGHT);
         key(robot, KeyCode.E);
         field(robot, "#hole-y", "2.2");
         key(robot, KeyCode.ENTER);
         FaceReading reading = desk.face();
-        assertThat(reading.readings().stream().filter(r -> r.worst().isPresent())).isNotEmpty();
+        assertThat(reading.readings().stream().filter(r -> r.worst().isPresent()))
+                .isNotEmpty();
         key(robot, KeyCode.ESCAPE);
         key(robot, KeyCode.CONTROL, KeyCode.Z);
         assertThat(desk.face().readings()).allSatisfy(r -> assertThat(r.worst()).isEmpty());

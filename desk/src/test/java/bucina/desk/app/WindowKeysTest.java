@@ -10,9 +10,9 @@ import bucina.desk.session.Prefs;
 import bucina.desk.session.Session;
 import bucina.desk.session.Sessions;
 import bucina.desk.session.Stage;
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
-import java.io.IOException;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
@@ -84,7 +84,8 @@ class WindowKeysTest extends OnWindow {
         List<Button> buttons = new ArrayList<>(robot.lookup(".button").queryAllAs(Button.class));
         assertThat(buttons).hasSizeGreaterThan(20).allSatisfy(b -> {
             assertThat(b.isFocusTraversable()).isTrue();
-            assertThat((b.getAccessibleText() == null ? "" : b.getAccessibleText()) + b.getText()).isNotBlank();
+            assertThat((b.getAccessibleText() == null ? "" : b.getAccessibleText()) + b.getText())
+                    .isNotBlank();
         });
         assertThat(robot.lookup("#sheet").query().getAccessibleText()).contains("Upper skin", "hole R1.3", "-5");
         assertThat(robot.lookup("#strip").query().getAccessibleText()).contains("Root cuff ends");
@@ -94,13 +95,17 @@ class WindowKeysTest extends OnWindow {
     void no_word_is_cut_off_on_the_demo_at_1280_by_800(FxRobot robot) {
         List<String> cut = new ArrayList<>();
         for (String face : List.of("Upper skin", "Lower skin", "Main spar web", "Rear spar web")) {
-            robot.interact(() -> desk.show(desk.snapshot().build().face(face).orElseThrow().face().id()));
-            robot.interact(() -> desk.selectionProperty().set(desk.selectionProperty().get().one(desk.face().reading(3))));
+            robot.interact(() -> desk.show(
+                    desk.snapshot().build().face(face).orElseThrow().face().id()));
+            robot.interact(() -> desk.selectionProperty()
+                    .set(desk.selectionProperty().get().one(desk.face().reading(3))));
             WaitForAsyncUtils.waitForFxEvents();
             for (Label label : robot.lookup(".label").queryAllAs(Label.class)) {
                 boolean shown = label.isVisible() && label.getScene() != null && !label.isWrapText();
                 Node text = label.lookup(".text");
-                if (shown && text instanceof javafx.scene.text.Text t && !t.getText().equals(label.getText())) {
+                if (shown
+                        && text instanceof javafx.scene.text.Text t
+                        && !t.getText().equals(label.getText())) {
                     cut.add(label.getText());
                 }
             }
@@ -144,9 +149,15 @@ class WindowKeysTest extends OnWindow {
         var bounds = strip.localToScreen(strip.getBoundsInLocal());
         robot.clickOn(bounds.getMaxX() - 26, bounds.getMaxY() - 40);
         int last = desk.row().orElseThrow().cells().size() - 1;
-        assertThat(desk.row().orElseThrow().place(desk.cursor().orElseThrow().hole().id())).isEqualTo(last);
+        assertThat(desk.row()
+                        .orElseThrow()
+                        .place(desk.cursor().orElseThrow().hole().id()))
+                .isEqualTo(last);
         robot.type(KeyCode.LEFT);
-        assertThat(desk.row().orElseThrow().place(desk.cursor().orElseThrow().hole().id())).isEqualTo(last - 1);
+        assertThat(desk.row()
+                        .orElseThrow()
+                        .place(desk.cursor().orElseThrow().hole().id()))
+                .isEqualTo(last - 1);
     }
 
     @Test
@@ -163,7 +174,8 @@ class WindowKeysTest extends OnWindow {
     void the_next_finding_is_one_key_away_and_shows_its_remedy(FxRobot robot) {
         robot.type(KeyCode.F).type(KeyCode.F);
         assertThat(desk.cursor().orElseThrow().label()).isEqualTo("R8.1");
-        assertThat(robot.lookup(".finding-error .soft").queryAs(Labeled.class).getText()).startsWith("Move the hole .015 in inward");
+        assertThat(robot.lookup(".finding-error .soft").queryAs(Labeled.class).getText())
+                .startsWith("Move the hole .015 in inward");
         robot.clickOn("#findings");
         assertThat(desk.cursor().orElseThrow().label()).isEqualTo("R8.2");
     }
@@ -172,33 +184,44 @@ class WindowKeysTest extends OnWindow {
     void a_search_for_nothing_says_so(FxRobot robot) {
         shortcut(robot, KeyCode.K);
         robot.write("zzz");
-        assertThat(robot.lookup("#search-card").queryAs(SearchCard.class).lookup(".placeholder")).isNotNull();
+        assertThat(robot.lookup("#search-card").queryAs(SearchCard.class).lookup(".placeholder"))
+                .isNotNull();
         robot.type(KeyCode.ESCAPE);
         assertThat(robot.lookup("#search-card").tryQuery()).isEmpty();
     }
 
     @Test
     void a_second_window_says_it_only_reads_and_offers_no_writing(FxRobot robot) throws Exception {
-        Session reading = Session.open(file, java.util.Optional.of("Open in another window: this one only reads."), CatalogueReader.shipped(),
-                Sessions.CLOCK, Runnable::run, Runnable::run);
+        Session reading = Session.open(
+                file,
+                java.util.Optional.of("Open in another window: this one only reads."),
+                CatalogueReader.shipped(),
+                Sessions.CLOCK,
+                Runnable::run,
+                Runnable::run);
         robot.interact(() -> {
             Desk second = new Desk(reading, Prefs.in(folder));
             Scene scene = new DeskWindow(second, Sessions.CLOCK).scene();
             ((javafx.stage.Stage) robot.window(0)).setScene(scene);
-            second.selectionProperty().set(second.selectionProperty().get().one(second.face().reading(2)));
+            second.selectionProperty()
+                    .set(second.selectionProperty().get().one(second.face().reading(2)));
             second.stageProperty().set(Stage.SET);
         });
         assertThat(text(robot, "#status")).contains("another window");
         assertThat(robot.lookup("#log-go").queryAs(Button.class).isDisabled()).isTrue();
-        assertThat(robot.lookup("#add-typed").queryAs(Button.class).isDisabled()).isTrue();
+        assertThat(robot.lookup("#add-typed").queryAs(Button.class).isDisabled())
+                .isTrue();
         reading.close();
     }
 
     @Test
     void a_build_that_does_not_open_is_explained(FxRobot robot) {
         List<String> asked = new ArrayList<>();
-        robot.interact(() -> ((javafx.stage.Stage) robot.window(0)).setScene(new Scene(new StackPane(new TroubleView("noise.bucina is not a Bucina build.",
-                () -> asked.add("demo"))), 1280, 800)));
+        robot.interact(() -> ((javafx.stage.Stage) robot.window(0))
+                .setScene(new Scene(
+                        new StackPane(new TroubleView("noise.bucina is not a Bucina build.", () -> asked.add("demo"))),
+                        1280,
+                        800)));
         assertThat(robot.lookup(".stop-text").queryAs(Labeled.class).getText()).contains("noise.bucina");
         robot.clickOn(".primary");
         assertThat(asked).containsExactly("demo");
@@ -210,7 +233,8 @@ class WindowKeysTest extends OnWindow {
             shortcut(robot, KeyCode.EQUALS);
         }
         assertThat(desk.scaleProperty().get()).isEqualTo(200);
-        assertThat(robot.lookup("#status").query().getScene().getRoot().getStyle()).contains("-fx-font-size: 26px");
+        assertThat(robot.lookup("#status").query().getScene().getRoot().getStyle())
+                .contains("-fx-font-size: 26px");
         for (int i = 0; i < 8; i++) {
             shortcut(robot, KeyCode.MINUS);
         }

@@ -45,7 +45,8 @@ class WindowTest extends OnWindow {
         assertThat(text(robot, "#next")).isEqualTo("Set 6 × -5, R1.1 to R1.6");
         robot.type(KeyCode.RIGHT);
         assertThat(desk.cursor().orElseThrow().label()).isEqualTo("R1.7");
-        assertThat(robot.lookup(".attention-text").queryAllAs(Labeled.class)).extracting(Labeled::getText)
+        assertThat(robot.lookup(".attention-text").queryAllAs(Labeled.class))
+                .extracting(Labeled::getText)
                 .anyMatch(t -> t.contains("close the squeezer by .050 in"));
         robot.type(KeyCode.UP);
         assertThat(desk.cursor().orElseThrow().row().name()).isNotEqualTo("R1");
@@ -55,7 +56,10 @@ class WindowTest extends OnWindow {
     void rows_groups_ranges_and_sweeps_are_picked_by_hand(FxRobot robot) {
         robot.doubleClickOn(at(robot, "R1.20"));
         assertThat(desk.selectionProperty().get().holes()).hasSize(48);
-        robot.clickOn(at(robot, "R1.10")).press(KeyCode.SHIFT).clickOn(at(robot, "R1.14")).release(KeyCode.SHIFT);
+        robot.clickOn(at(robot, "R1.10"))
+                .press(KeyCode.SHIFT)
+                .clickOn(at(robot, "R1.14"))
+                .release(KeyCode.SHIFT);
         assertThat(desk.selectionProperty().get().holes()).hasSize(5);
         robot.press(KeyCode.CONTROL).clickOn(at(robot, "R1.12")).release(KeyCode.CONTROL);
         assertThat(desk.selectionProperty().get().holes()).hasSize(4);
@@ -108,12 +112,22 @@ class WindowTest extends OnWindow {
         write(robot, "#log-minutes", "2");
         robot.clickOn("#log-go");
         settle(robot);
-        assertThat(robot.lookup(".stop-text").queryAllAs(Labeled.class)).extracting(Labeled::getText).anyMatch(t -> t.contains("graded short"));
-        assertThat(robot.lookup("#log-designation").queryAs(TextField.class).getText()).isEqualTo("426AD3-3.5");
+        assertThat(robot.lookup(".stop-text").queryAllAs(Labeled.class))
+                .extracting(Labeled::getText)
+                .anyMatch(t -> t.contains("graded short"));
+        assertThat(robot.lookup("#log-designation").queryAs(TextField.class).getText())
+                .isEqualTo("426AD3-3.5");
         write(robot, "#log-explanation", "drawing calls for it");
         robot.press(KeyCode.CONTROL).type(KeyCode.ENTER).release(KeyCode.CONTROL);
         settle(robot);
-        assertThat(desk.snapshot().log().entries().getLast().work().orElseThrow().explanation()).isEqualTo("drawing calls for it");
+        assertThat(desk.snapshot()
+                        .log()
+                        .entries()
+                        .getLast()
+                        .work()
+                        .orElseThrow()
+                        .explanation())
+                .isEqualTo("drawing calls for it");
     }
 
     @Test
@@ -136,19 +150,32 @@ class WindowTest extends OnWindow {
     @Test
     void a_reject_and_a_photograph_go_into_the_entry(FxRobot robot) throws Exception {
         Path picture = folder.resolve("p.png");
-        Files.write(picture, WindowTest.class.getResourceAsStream("/one-pixel.png").readAllBytes());
+        Files.write(
+                picture, WindowTest.class.getResourceAsStream("/one-pixel.png").readAllBytes());
         robot.clickOn(at(robot, "R2.2")).type(KeyCode.DIGIT6);
         write(robot, "#log-who", "M");
         write(robot, "#log-minutes", "2");
         robot.clickOn("#log-add-reject");
-        robot.interact(() -> robot.lookup("#log-panel").queryAs(bucina.desk.bench.LogPanel.class).addPhoto(picture));
-        WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> robot.lookup(n -> n instanceof javafx.scene.image.ImageView).tryQuery().isPresent());
+        robot.interact(() -> robot.lookup("#log-panel")
+                .queryAs(bucina.desk.bench.LogPanel.class)
+                .addPhoto(picture));
+        WaitForAsyncUtils.waitFor(
+                5,
+                TimeUnit.SECONDS,
+                () -> robot.lookup(n -> n instanceof javafx.scene.image.ImageView)
+                        .tryQuery()
+                        .isPresent());
         robot.clickOn("#log-go");
         settle(robot);
         LogEntry last = desk.snapshot().log().entries().getLast();
-        assertThat(last.work().orElseThrow().rejects()).singleElement().satisfies(r -> assertThat(r.hole()).isEqualTo("R2.2"));
+        assertThat(last.work().orElseThrow().rejects())
+                .singleElement()
+                .satisfies(r -> assertThat(r.hole()).isEqualTo("R2.2"));
         try (BuildFile disk = BuildFile.openToRead(file)) {
-            assertThat(disk.photo(last.work().orElseThrow().photos().getFirst()).orElseThrow().type()).isEqualTo("image/png");
+            assertThat(disk.photo(last.work().orElseThrow().photos().getFirst())
+                            .orElseThrow()
+                            .type())
+                    .isEqualTo("image/png");
         }
     }
 
@@ -158,18 +185,28 @@ class WindowTest extends OnWindow {
         robot.clickOn("#typed-layers").write(".032, .040");
         write(robot, "#typed-diameter", "1/8");
         write(robot, "#typed-count", "14");
-        assertThat(robot.lookup("#typed-layers").queryAs(TextField.class).getText()).isEqualTo(".032, .040");
-        assertThat(robot.lookup("#typed-card .why-value").queryAs(Labeled.class).getText()).isEqualTo("MS20470AD4-4");
+        assertThat(robot.lookup("#typed-layers").queryAs(TextField.class).getText())
+                .isEqualTo(".032, .040");
+        assertThat(robot.lookup("#typed-card .why-value").queryAs(Labeled.class).getText())
+                .isEqualTo("MS20470AD4-4");
         robot.clickOn("#typed-go");
         settle(robot);
-        assertThat(desk.snapshot().build().group("T-1").orElseThrow().group().count()).isEqualTo(14);
+        assertThat(desk.snapshot().build().group("T-1").orElseThrow().group().count())
+                .isEqualTo(14);
         assertThat(text(robot, ".bench-title")).isEqualTo("T-1");
         robot.clickOn("#next");
         write(robot, "#log-who", "M");
         write(robot, "#log-minutes", "9");
         robot.clickOn("#log-go");
         settle(robot);
-        assertThat(desk.snapshot().log().installed(desk.snapshot().build().group("T-1").orElseThrow().group())).isEqualTo(14);
+        assertThat(desk.snapshot()
+                        .log()
+                        .installed(desk.snapshot()
+                                .build()
+                                .group("T-1")
+                                .orElseThrow()
+                                .group()))
+                .isEqualTo(14);
     }
 
     @Test
@@ -185,7 +222,9 @@ class WindowTest extends OnWindow {
     void unit_theme_text_size_legend_and_bench_mode_have_keys(FxRobot robot) {
         robot.clickOn(at(robot, "R1.3")).type(KeyCode.U);
         assertThat(desk.unit()).isEqualTo(Unit.MM);
-        assertThat(robot.lookup(".number-value").queryAllAs(Labeled.class)).extracting(Labeled::getText).contains("4.78 mm");
+        assertThat(robot.lookup(".number-value").queryAllAs(Labeled.class))
+                .extracting(Labeled::getText)
+                .contains("4.78 mm");
         robot.type(KeyCode.T, KeyCode.L);
         assertThat(desk.darkProperty().get()).isTrue();
         assertThat(robot.lookup("#legend-card").tryQuery()).isPresent();
@@ -203,7 +242,9 @@ class WindowTest extends OnWindow {
     void a_number_opens_to_its_reason(FxRobot robot) {
         robot.clickOn(at(robot, "R1.3"));
         robot.clickOn(robot.lookup(".number").nth(1).queryAs(Button.class));
-        assertThat(robot.lookup("#why-card .formula").queryAllAs(Labeled.class)).extracting(Labeled::getText).anyMatch(t -> t.contains("Ge + 1.5 D"));
+        assertThat(robot.lookup("#why-card .formula").queryAllAs(Labeled.class))
+                .extracting(Labeled::getText)
+                .anyMatch(t -> t.contains("Ge + 1.5 D"));
         robot.type(KeyCode.ESCAPE);
         assertThat(robot.lookup("#why-card").tryQuery()).isEmpty();
     }
@@ -219,7 +260,10 @@ class WindowTest extends OnWindow {
         Point2D after = sheet.onView(p);
         assertThat(after.distance(before)).isLessThan(2);
         assertThat(sheet.onView(hole("R1.30").hole().at()).distance(after)).isGreaterThan(130);
-        robot.moveTo(at(robot, "R1.20")).press(MouseButton.MIDDLE).moveBy(40, 25).release(MouseButton.MIDDLE);
+        robot.moveTo(at(robot, "R1.20"))
+                .press(MouseButton.MIDDLE)
+                .moveBy(40, 25)
+                .release(MouseButton.MIDDLE);
         assertThat(sheet.onView(p).getX() - after.getX()).isBetween(38.0, 42.0);
         robot.type(KeyCode.DIGIT0);
         assertThat(sheet.onView(p).distance(before)).isLessThan(1);

@@ -30,6 +30,7 @@ class DrawingsCliTest {
 
     @TempDir
     private Path folder;
+
     private Path dunlin;
     private Path locker;
     private String out;
@@ -46,7 +47,11 @@ class DrawingsCliTest {
     private int run(Object... args) {
         StringWriter output = new StringWriter();
         StringWriter errors = new StringWriter();
-        int exit = Cli.run(CLOCK, new PrintWriter(output), new PrintWriter(errors), Arrays.stream(args).map(Object::toString).toArray(String[]::new));
+        int exit = Cli.run(
+                CLOCK,
+                new PrintWriter(output),
+                new PrintWriter(errors),
+                Arrays.stream(args).map(Object::toString).toArray(String[]::new));
         out = output.toString();
         err = errors.toString();
         return exit;
@@ -54,12 +59,25 @@ class DrawingsCliTest {
 
     @ParameterizedTest
     @CsvSource({"dxf,Lower skin,MS20426AD3", "svg,Lower skin,MS20426AD3", "dxf,Main spar web,MS20470AD4"})
-    void a_face_goes_out_comes_in_and_goes_out_the_same(String format, String face, String fastener) throws IOException {
+    void a_face_goes_out_comes_in_and_goes_out_the_same(String format, String face, String fastener)
+            throws IOException {
         Path first = folder.resolve("a." + format);
         Path second = folder.resolve("b." + format);
         Path build = folder.resolve("b.bucina");
-        assertThat(run("export", dunlin, "--to", format, "--what", "build", "--face", face, "--out", first)).isZero();
-        assertThat(run("import", first, "--from", format, "--fastener", fastener, "--face", "Brought in", "--out", build)).isZero();
+        assertThat(run("export", dunlin, "--to", format, "--what", "build", "--face", face, "--out", first))
+                .isZero();
+        assertThat(run(
+                        "import",
+                        first,
+                        "--from",
+                        format,
+                        "--fastener",
+                        fastener,
+                        "--face",
+                        "Brought in",
+                        "--out",
+                        build))
+                .isZero();
         assertThat(run("export", build, "--to", format, "--out", second)).isZero();
         assertThat(Files.readString(second)).isEqualTo(Files.readString(first));
     }
@@ -67,9 +85,23 @@ class DrawingsCliTest {
     @Test
     void a_table_goes_out_and_comes_in_hole_by_hole() throws IOException {
         Path table = folder.resolve("a.csv");
-        assertThat(run("export", locker, "--to", "csv", "--what", "holes", "--face", "Locker floor", "--out", table)).isZero();
-        assertThat(Files.readString(table)).startsWith("row,hole,group,x_mm,y_mm,diameter_mm,grip_mm,use").contains("R2,5,LF-2,");
-        assertThat(run("import", table, "--from", "csv", "--unit", "mm", "--fastener", "ISO 15977 3.2", "--out", folder.resolve("c.bucina"), "--json"))
+        assertThat(run("export", locker, "--to", "csv", "--what", "holes", "--face", "Locker floor", "--out", table))
+                .isZero();
+        assertThat(Files.readString(table))
+                .startsWith("row,hole,group,x_mm,y_mm,diameter_mm,grip_mm,use")
+                .contains("R2,5,LF-2,");
+        assertThat(run(
+                        "import",
+                        table,
+                        "--from",
+                        "csv",
+                        "--unit",
+                        "mm",
+                        "--fastener",
+                        "ISO 15977 3.2",
+                        "--out",
+                        folder.resolve("c.bucina"),
+                        "--json"))
                 .isZero();
         assertThat(Json.read(out).at("/holes").asInt()).isEqualTo(59);
     }
@@ -78,32 +110,46 @@ class DrawingsCliTest {
     void a_table_of_every_face_makes_them_all_again() throws IOException {
         Path first = folder.resolve("all.csv");
         Path second = folder.resolve("again.csv");
-        assertThat(run("export", dunlin, "--to", "csv", "--what", "holes", "--out", first)).isZero();
-        assertThat(Files.readAllLines(first)).hasSize(680).first().isEqualTo("face,row,hole,group,x_mm,y_mm,diameter_mm,grip_mm,use");
-        assertThat(run("import", first, "--from", "csv", "--out", folder.resolve("all.bucina"))).isZero();
-        assertThat(run("export", folder.resolve("all.bucina"), "--to", "csv", "--out", second)).isZero();
+        assertThat(run("export", dunlin, "--to", "csv", "--what", "holes", "--out", first))
+                .isZero();
+        assertThat(Files.readAllLines(first))
+                .hasSize(680)
+                .first()
+                .isEqualTo("face,row,hole,group,x_mm,y_mm,diameter_mm,grip_mm,use");
+        assertThat(run("import", first, "--from", "csv", "--out", folder.resolve("all.bucina")))
+                .isZero();
+        assertThat(run("export", folder.resolve("all.bucina"), "--to", "csv", "--out", second))
+                .isZero();
         assertThat(places(second)).isEqualTo(places(first));
     }
 
     /** Everything but grip and rivet, which follow from sheets that a table does not carry. */
     private static List<String> places(Path table) throws IOException {
-        return Files.readAllLines(table).stream().map(l -> String.join(",", Arrays.copyOf(l.split(","), 7))).toList();
+        return Files.readAllLines(table).stream()
+                .map(l -> String.join(",", Arrays.copyOf(l.split(","), 7)))
+                .toList();
     }
 
     @Test
     void a_drawing_that_does_not_say_its_unit_is_asked_for_it() throws IOException {
         Path drawing = folder.resolve("plain.dxf");
-        Files.writeString(drawing, "0\nSECTION\n2\nENTITIES\n0\nCIRCLE\n8\nH\n10\n1\n20\n1\n40\n0.049\n0\nENDSEC\n0\nEOF\n");
-        assertThat(run("import", drawing, "--from", "dxf", "--out", folder.resolve("u.bucina"))).isEqualTo(Cli.UNUSABLE);
+        Files.writeString(
+                drawing, "0\nSECTION\n2\nENTITIES\n0\nCIRCLE\n8\nH\n10\n1\n20\n1\n40\n0.049\n0\nENDSEC\n0\nEOF\n");
+        assertThat(run("import", drawing, "--from", "dxf", "--out", folder.resolve("u.bucina")))
+                .isEqualTo(Cli.UNUSABLE);
         assertThat(err).contains("--unit mm");
         assertThat(folder.resolve("u.bucina")).doesNotExist();
-        assertThat(run("import", drawing, "--from", "dxf", "--unit", "in", "--out", folder.resolve("u.bucina"))).isZero();
-        assertThat(run("stack", folder.resolve("u.bucina"), "--face", "plain", "--at", "1,1")).isNotEqualTo(70);
+        assertThat(run("import", drawing, "--from", "dxf", "--unit", "in", "--out", folder.resolve("u.bucina")))
+                .isZero();
+        assertThat(run("stack", folder.resolve("u.bucina"), "--face", "plain", "--at", "1,1"))
+                .isNotEqualTo(70);
     }
 
     @Test
     void templates_strips_and_the_held_open_sheet_are_pdf() throws IOException {
-        for (String[] what : new String[][] {{"template"}, {"template", "--row", "R1"}, {"held-open"}, {"template", "--paper", "letter"}}) {
+        for (String[] what : new String[][] {
+            {"template"}, {"template", "--row", "R1"}, {"held-open"}, {"template", "--paper", "letter"}
+        }) {
             Path pdf = folder.resolve("t" + Arrays.hashCode(what) + ".pdf");
             Object[] args = new Object[7 + what.length];
             Object[] start = {"export", dunlin, "--to", "pdf", "--out", pdf, "--what"};
@@ -117,17 +163,25 @@ class DrawingsCliTest {
     @Test
     void the_rules_go_out_as_json_and_a_template_as_dxf() throws IOException {
         Path rules = folder.resolve("rules.json");
-        assertThat(run("export", dunlin, "--to", "json", "--what", "rules", "--out", rules)).isZero();
+        assertThat(run("export", dunlin, "--to", "json", "--what", "rules", "--out", rules))
+                .isZero();
         assertThat(Json.read(Files.readString(rules)).at("/rules").size()).isEqualTo(29);
         Path template = folder.resolve("t.dxf");
-        assertThat(run("export", dunlin, "--to", "dxf", "--what", "template", "--out", template)).isZero();
+        assertThat(run("export", dunlin, "--to", "dxf", "--what", "template", "--out", template))
+                .isZero();
         assertThat(Files.readString(template)).contains("CROSSES", "R1.1");
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"--to png|write json, csv, svg, dxf or pdf", "--to pdf --what evidence|held-open",
-            "--to dxf --face Keel|there is no face",
-        "--to pdf --row R99|there is no row", "--to pdf --paper a3|a4 or letter"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "--to png|write json, csv, svg, dxf or pdf",
+                "--to pdf --what evidence|held-open",
+                "--to dxf --face Keel|there is no face",
+                "--to pdf --row R99|there is no row",
+                "--to pdf --paper a3|a4 or letter"
+            })
     void what_cannot_be_written_is_said(String options, String expected) {
         Object[] given = options.split(" ");
         Object[] args = new Object[4 + given.length];
@@ -141,15 +195,19 @@ class DrawingsCliTest {
     @Test
     void the_other_hand_is_added_in_a_new_file() {
         Path both = folder.resolve("both.bucina");
-        assertThat(run("mirror", dunlin, "--assembly", "stabilator", "--out", both, "--json")).isZero();
+        assertThat(run("mirror", dunlin, "--assembly", "stabilator", "--out", both, "--json"))
+                .isZero();
         assertThat(Json.read(out).at("/hand").asText()).isEqualTo("right");
         assertThat(run("groups", both, "--json")).isZero();
         assertThat(out).contains("US-1R");
-        assertThat(run("mirror", both, "--assembly", "Stabilator", "--out", folder.resolve("three.bucina"))).isEqualTo(Cli.UNUSABLE);
+        assertThat(run("mirror", both, "--assembly", "Stabilator", "--out", folder.resolve("three.bucina")))
+                .isEqualTo(Cli.UNUSABLE);
         assertThat(err).contains("already");
-        assertThat(run("mirror", locker, "--assembly", "Belly locker", "--out", folder.resolve("four.bucina"))).isEqualTo(Cli.UNUSABLE);
+        assertThat(run("mirror", locker, "--assembly", "Belly locker", "--out", folder.resolve("four.bucina")))
+                .isEqualTo(Cli.UNUSABLE);
         assertThat(err).contains("no hand");
-        assertThat(run("mirror", dunlin, "--assembly", "Keel", "--out", folder.resolve("five.bucina"))).isEqualTo(Cli.UNUSABLE);
+        assertThat(run("mirror", dunlin, "--assembly", "Keel", "--out", folder.resolve("five.bucina")))
+                .isEqualTo(Cli.UNUSABLE);
         assertThat(err).contains("Stabilator");
     }
 
@@ -157,7 +215,8 @@ class DrawingsCliTest {
     void check_names_queries_pulled_rivets_and_walls() {
         assertThat(run("check", locker, "--json")).isEqualTo(Cli.FINDINGS);
         JsonNode findings = Json.read(out).at("/findings");
-        assertThat(findings.findValuesAsText("rule")).contains("length-cut", "tail-at-wall", "query-open", "nosepiece-changes", "edge-distance-least");
+        assertThat(findings.findValuesAsText("rule"))
+                .contains("length-cut", "tail-at-wall", "query-open", "nosepiece-changes", "edge-distance-least");
         for (JsonNode f : findings) {
             assertThat(f.has("accepted")).isTrue();
             assertThat(f.get("accepted").isNull()).isTrue();
@@ -166,39 +225,137 @@ class DrawingsCliTest {
 
     @Test
     void a_group_in_query_or_held_open_is_not_logged() {
-        assertThat(run("log", locker, "add", "--group", "BS-1", "--designation", "ISO 15977 3.2 x 6", "--who", "M. Oake", "--at", "2026-11-24T10:00",
-                "--minutes", "20",
-                "--row", "R1", "--holes", "5-9")).isEqualTo(Cli.UNUSABLE);
+        assertThat(run(
+                        "log",
+                        locker,
+                        "add",
+                        "--group",
+                        "BS-1",
+                        "--designation",
+                        "ISO 15977 3.2 x 6",
+                        "--who",
+                        "M. Oake",
+                        "--at",
+                        "2026-11-24T10:00",
+                        "--minutes",
+                        "20",
+                        "--row",
+                        "R1",
+                        "--holes",
+                        "5-9"))
+                .isEqualTo(Cli.UNUSABLE);
         assertThat(err).contains("query");
-        assertThat(run("log", dunlin, "add", "--group", "US-3", "--designation", "MS20426AD3-3.5", "--who", "M. Oake", "--at", "2026-11-24T10:00",
-                "--minutes", "20",
-                "--row", "R3", "--holes", "1-4")).isEqualTo(Cli.UNUSABLE);
+        assertThat(run(
+                        "log",
+                        dunlin,
+                        "add",
+                        "--group",
+                        "US-3",
+                        "--designation",
+                        "MS20426AD3-3.5",
+                        "--who",
+                        "M. Oake",
+                        "--at",
+                        "2026-11-24T10:00",
+                        "--minutes",
+                        "20",
+                        "--row",
+                        "R3",
+                        "--holes",
+                        "1-4"))
+                .isEqualTo(Cli.UNUSABLE);
         assertThat(err).contains("held open for Trailing edge strip");
-        assertThat(run("log", locker, "add", "--group", "LF-1", "--designation", "15977-3.2 x 6", "--who", "M. Oake", "--at", "2026-11-24T10:00",
-                "--minutes", "20",
-                "--row", "R1", "--holes", "1-14")).as(err).isZero();
-        assertThat(run("log", locker, "add", "--group", "LL-2", "--designation", "ISO 15977 3.2 stainless x 6", "--who", "M. Oake", "--at", "2026-11-24T10:00",
-                "--minutes", "20", "--row", "R4", "--holes", "1-9")).isEqualTo(Cli.UNUSABLE);
+        assertThat(run(
+                        "log",
+                        locker,
+                        "add",
+                        "--group",
+                        "LF-1",
+                        "--designation",
+                        "15977-3.2 x 6",
+                        "--who",
+                        "M. Oake",
+                        "--at",
+                        "2026-11-24T10:00",
+                        "--minutes",
+                        "20",
+                        "--row",
+                        "R1",
+                        "--holes",
+                        "1-14"))
+                .as(err)
+                .isZero();
+        assertThat(run(
+                        "log",
+                        locker,
+                        "add",
+                        "--group",
+                        "LL-2",
+                        "--designation",
+                        "ISO 15977 3.2 stainless x 6",
+                        "--who",
+                        "M. Oake",
+                        "--at",
+                        "2026-11-24T10:00",
+                        "--minutes",
+                        "20",
+                        "--row",
+                        "R4",
+                        "--holes",
+                        "1-9"))
+                .isEqualTo(Cli.UNUSABLE);
         assertThat(err).contains("stainless");
-        assertThat(run("log", locker, "add", "--group", "LL-2", "--designation", "ISO 15977 3.2 stainless x 6", "--who", "M. Oake", "--at", "2026-11-24T10:00",
-                "--minutes", "20", "--row", "R4", "--holes", "1-9", "--note", "checked twice")).as(err).isZero();
+        assertThat(run(
+                        "log",
+                        locker,
+                        "add",
+                        "--group",
+                        "LL-2",
+                        "--designation",
+                        "ISO 15977 3.2 stainless x 6",
+                        "--who",
+                        "M. Oake",
+                        "--at",
+                        "2026-11-24T10:00",
+                        "--minutes",
+                        "20",
+                        "--row",
+                        "R4",
+                        "--holes",
+                        "1-9",
+                        "--note",
+                        "checked twice"))
+                .as(err)
+                .isZero();
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {
-        "dxf|0\nSECTION\n2\nENTITIES\n0\nCIRCLE\n10\nNaN\n20\n0\n40\n1\n0\nENDSEC\n0\nEOF\n",
-        "dxf|0\nSECTION\n2\nENTITIES\n0\nCIRCLE\n10\n1e400\n20\n0\n40\n1\n0\nENDSEC\n0\nEOF\n",
-        "dxf|0\nSECTION\n2\nENTITIES\n0\nLWPOLYLINE\n8\nBOW\n70\n1\n10\n0\n20\n0\n10\n9\n20\n9\n10\n9\n20\n0\n10\n0\n20\n9\n0\nENDSEC\n0\nEOF\n",
-        "svg|<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='100mm' viewBox='0 0 100 100'><path d='M0 0 L90 90 L90 0 L0 90 Z'/></svg>",
-        "svg|<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='100mm' viewBox='0 0 100 100'><path d='M0 0 L1e999 9 L9 9 Z'/></svg>",
-        "svg|<svg xmlns='http://www.w3.org/2000/svg' width='0mm' height='0mm' viewBox='0 0 NaN 0'><circle cx='1' cy='1' r='1'/></svg>",
-        "svg|<!DOCTYPE s [<!ENTITY a 'aaaa'><!ENTITY b '&a;&a;'>]><svg xmlns='http://www.w3.org/2000/svg'><text>&b;</text></svg>",
-        "csv|x,y,d\nNaN,1,.125\n", "csv|x,y,d\nInfinity,1,.125\n", "csv|x,y,d\n1,1e400,.125\n", "csv|", "json|{\"format\": NaN}"})
+    @ValueSource(
+            strings = {
+                "dxf|0\nSECTION\n2\nENTITIES\n0\nCIRCLE\n10\nNaN\n20\n0\n40\n1\n0\nENDSEC\n0\nEOF\n",
+                "dxf|0\nSECTION\n2\nENTITIES\n0\nCIRCLE\n10\n1e400\n20\n0\n40\n1\n0\nENDSEC\n0\nEOF\n",
+                "dxf|0\nSECTION\n2\nENTITIES\n0\nLWPOLYLINE\n8\nBOW\n70\n1\n10\n0\n20\n0\n10\n9\n20\n9\n10\n9\n20\n"
+                        + "0\n10\n0\n20\n9\n0\nENDSEC\n0\nEOF\n",
+                "svg|<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='100mm' viewBox='0 0 100 "
+                        + "100'><path d='M0 0 L90 90 L90 0 L0 90 Z'/></svg>",
+                "svg|<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='100mm' viewBox='0 0 100 "
+                        + "100'><path d='M0 0 L1e999 9 L9 9 Z'/></svg>",
+                "svg|<svg xmlns='http://www.w3.org/2000/svg' width='0mm' height='0mm' viewBox='0 0 NaN 0'><circle "
+                        + "cx='1' cy='1' r='1'/></svg>",
+                "svg|<!DOCTYPE s [<!ENTITY a 'aaaa'><!ENTITY b '&a;&a;'>]><svg "
+                        + "xmlns='http://www.w3.org/2000/svg'><text>&b;</text></svg>",
+                "csv|x,y,d\nNaN,1,.125\n",
+                "csv|x,y,d\nInfinity,1,.125\n",
+                "csv|x,y,d\n1,1e400,.125\n",
+                "csv|",
+                "json|{\"format\": NaN}"
+            })
     void hostile_files_end_in_a_sentence_and_leave_no_build(String line) throws IOException {
         String format = line.substring(0, line.indexOf('|'));
         Path bad = Files.writeString(folder.resolve("bad." + format), line.substring(format.length() + 1));
         Path build = folder.resolve("bad.bucina");
-        assertThat(run("import", bad, "--from", format, "--unit", "mm", "--fastener", "MS20470AD4", "--out", build)).isEqualTo(2);
+        assertThat(run("import", bad, "--from", format, "--unit", "mm", "--fastener", "MS20470AD4", "--out", build))
+                .isEqualTo(2);
         assertThat(err).isNotBlank().doesNotContain("Exception", "\tat ", "itself failed");
         assertThat(build).doesNotExist();
     }

@@ -18,31 +18,74 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** Whatever stands on the command line ends in an answer or in one sentence, never in a trace, and what was there before is as it was. */
+/**
+ * Whatever stands on the command line ends in an answer or in one sentence, never in a trace, and what was there before
+ * is as it was.
+ */
 class HostileCliTest {
 
     private static final Clock CLOCK = Clock.fixed(Instant.parse("2026-11-24T12:00:00Z"), ZoneOffset.UTC);
 
     /** Calls that are right; one word of each is put wrong. */
-    private static final List<String> CALLS = List.of("calc rivet --head flush --diameter 3/32 --layers .025,.032 --prep dimple",
-            "calc blind --family iso15977 --diameter 3.2mm --layers .6mm,.8mm,1.6mm --room 9mm", "calc bolt --thread 10-32 --layers .125,.063 --drag 8",
-            "calc nest --head ms20426-3 --skin .032 --sub .063", "calc dress --head flush --diameter 3/32 --layers .025,.063 --school full",
-            "calc edge --diameter 1/8 --head flush --distance .28", "calc row --first .5 --last 20 --pitch 1 --diameter 3/32 --thickness .025",
-            "calc bend --radius .125 --thickness .040 --angle 90 --k 0.446", "calc flat --legs 1,2,1 --angles 90,-90 --radius .16 --thickness .04 --k .5",
-            "calc radius --alloy 2024-T3 --thickness .040", "calc flute --sagitta .1 --chord 12 --flange .75 --depth .08 --width .35",
-            "calc cut --want 24x3,36x2 --stock 72x3 --kerf .06", "calc cleco --holes 40 --mode middle-out --stock 12 --nearest 2",
-            "calc nutplate --screws circle:8:3.0 --size 8 --lugs .344,0;-.344,0", "calc trim --holes 1,.6;9,.6 --diameter 1/8 --head universal --outline "
-            + "0,0;10,0;10,4;0,4", "check FILE", "stack FILE --face Lid --at 5.5,.47", "groups FILE", "log FILE",
-                    "cleco FILE --face Lid --row R1 --mode ends-in "
-            + "--nearest 2 --bin 1/8:20", "reach FILE --face Lid --operation set", "mark FILE --face Lid --row R1 --holes 1-4 --operation deburred",
-            "log FILE add --group LD-1 --row R1 --holes 1-2 --designation 4.0x8 --who M --at 2026-11-23T19:30 --minutes 25",
+    private static final List<String> CALLS = List.of(
+            "calc rivet --head flush --diameter 3/32 --layers .025,.032 --prep dimple",
+            "calc blind --family iso15977 --diameter 3.2mm --layers .6mm,.8mm,1.6mm --room 9mm",
+            "calc bolt --thread 10-32 --layers .125,.063 --drag 8",
+            "calc nest --head ms20426-3 --skin .032 --sub .063",
+            "calc dress --head flush --diameter 3/32 --layers .025,.063 --school full",
+            "calc edge --diameter 1/8 --head flush --distance .28",
+            "calc row --first .5 --last 20 --pitch 1 --diameter 3/32 --thickness .025",
+            "calc bend --radius .125 --thickness .040 --angle 90 --k 0.446",
+            "calc flat --legs 1,2,1 --angles 90,-90 --radius .16 --thickness .04 --k .5",
+            "calc radius --alloy 2024-T3 --thickness .040",
+            "calc flute --sagitta .1 --chord 12 --flange .75 --depth .08 --width .35",
+            "calc cut --want 24x3,36x2 --stock 72x3 --kerf .06",
+            "calc cleco --holes 40 --mode middle-out --stock 12 --nearest 2",
+            "calc nutplate --screws circle:8:3.0 --size 8 --lugs .344,0;-.344,0",
+            "calc trim --holes 1,.6;9,.6 --diameter 1/8 --head universal --outline " + "0,0;10,0;10,4;0,4",
+            "check FILE",
+            "stack FILE --face Lid --at 5.5,.47",
+            "groups FILE",
+            "log FILE",
+            "cleco FILE --face Lid --row R1 --mode ends-in " + "--nearest 2 --bin 1/8:20",
+            "reach FILE --face Lid --operation set",
+            "mark FILE --face Lid --row R1 --holes 1-4 --operation deburred",
+            "log FILE add --group LD-1 --row R1 --holes 1-2 --designation 4.0x8 --who M --at 2026-11-23T19:30 "
+                    + "--minutes 25",
             "export FILE --to csv --what holes --face Lid --out OUT");
-    private static final List<String> BAD = List.of("", " ", "x", "-1", "0", "1e9", "99999999999", "NaN", "1/0", ",", ";", "1,,2", "R1.", "1-", "5-1", "--",
+
+    private static final List<String> BAD = List.of(
+            "",
+            " ",
+            "x",
+            "-1",
+            "0",
+            "1e9",
+            "99999999999",
+            "NaN",
+            "1/0",
+            ",",
+            ";",
+            "1,,2",
+            "R1.",
+            "1-",
+            "5-1",
+            "--",
             "--json",
-            "\u00e9\u4e2d", "{}", "%s", "a=b", "../..", "circle:0:0", "row:1:1:1", "2026-13-45T99:99", "24x", "1,2,3;4");
+            "\u00e9\u4e2d",
+            "{}",
+            "%s",
+            "a=b",
+            "../..",
+            "circle:0:0",
+            "row:1:1:1",
+            "2026-13-45T99:99",
+            "24x",
+            "1,2,3;4");
 
     @TempDir
     private Path folder;
+
     private Path file;
     private String out;
     private String err;
@@ -58,7 +101,9 @@ class HostileCliTest {
 
     private List<String> words(String call) {
         List<String> words = new ArrayList<>(Arrays.asList(call.split(" ")));
-        words.replaceAll(w -> w.equals("FILE") ? file.toString() : w.equals("OUT") ? folder.resolve("out").toString() : w);
+        words.replaceAll(w -> w.equals("FILE")
+                ? file.toString()
+                : w.equals("OUT") ? folder.resolve("out").toString() : w);
         return words;
     }
 
@@ -79,7 +124,8 @@ class HostileCliTest {
     @Test
     void one_word_of_each_call_is_put_wrong_or_left_out_or_doubled() throws IOException {
         file = folder.resolve("locker.bucina");
-        bucina.desk.session.DemoBuild.write(bucina.desk.session.DemoBuild.Which.LOCKER, file, bucina.core.catalogue.CatalogueReader.shipped());
+        bucina.desk.session.DemoBuild.write(
+                bucina.desk.session.DemoBuild.Which.LOCKER, file, bucina.core.catalogue.CatalogueReader.shipped());
         Random random = new Random(9);
         int refused = 0;
         for (String call : CALLS) {
@@ -111,7 +157,8 @@ class HostileCliTest {
     @Test
     void each_call_is_right_as_it_stands_and_answers_in_json() throws IOException {
         file = folder.resolve("locker.bucina");
-        bucina.desk.session.DemoBuild.write(bucina.desk.session.DemoBuild.Which.LOCKER, file, bucina.core.catalogue.CatalogueReader.shipped());
+        bucina.desk.session.DemoBuild.write(
+                bucina.desk.session.DemoBuild.Which.LOCKER, file, bucina.core.catalogue.CatalogueReader.shipped());
         for (String call : CALLS) {
             if (call.startsWith("log FILE add")) {
                 continue;

@@ -52,7 +52,11 @@ class GaugePostTest {
         assertThat(errands).hasSize(1);
         run();
         assertThat(taken).hasSize(1);
-        assertThat(taken.getFirst().stream().map(l -> Math.round(l.mm() * 100))).hasSize(500).isSorted().startsWith(1L).endsWith(500L);
+        assertThat(taken.getFirst().stream().map(l -> Math.round(l.mm() * 100)))
+                .hasSize(500)
+                .isSorted()
+                .startsWith(1L)
+                .endsWith(500L);
         assertThat(post.lately()).hasSize(10).first().isEqualTo("5.0 mm to Read on scrap");
         assertThat(post.statusProperty().get()).isEqualTo("Ready: simulated caliper.");
     }

@@ -17,7 +17,8 @@ public final class Pty implements AutoCloseable {
     private final int master;
 
     public Pty() {
-        master = (int) call("posix_openpt", FunctionDescriptor.of(ValueLayout.JAVA_INT, ValueLayout.JAVA_INT), O_RDWR_NOCTTY);
+        master = (int)
+                call("posix_openpt", FunctionDescriptor.of(ValueLayout.JAVA_INT, ValueLayout.JAVA_INT), O_RDWR_NOCTTY);
         if (master < 0 || (int) onMaster("grantpt") != 0 || (int) onMaster("unlockpt") != 0) {
             throw new IllegalStateException("no pseudo-terminal");
         }
@@ -25,7 +26,8 @@ public final class Pty implements AutoCloseable {
 
     private static Object call(String name, FunctionDescriptor shape, Object... arguments) {
         try {
-            MethodHandle handle = Linker.nativeLinker().downcallHandle(Linker.nativeLinker().defaultLookup().findOrThrow(name), shape);
+            MethodHandle handle = Linker.nativeLinker()
+                    .downcallHandle(Linker.nativeLinker().defaultLookup().findOrThrow(name), shape);
             return handle.invokeWithArguments(arguments);
         } catch (Throwable e) {
             throw new IllegalStateException(name, e);
@@ -38,7 +40,8 @@ public final class Pty implements AutoCloseable {
 
     /** Path of the device. */
     public String device() {
-        MemorySegment at = (MemorySegment) call("ptsname", FunctionDescriptor.of(ValueLayout.ADDRESS, ValueLayout.JAVA_INT), master);
+        MemorySegment at = (MemorySegment)
+                call("ptsname", FunctionDescriptor.of(ValueLayout.ADDRESS, ValueLayout.JAVA_INT), master);
         return at.reinterpret(256).getString(0);
     }
 
@@ -50,9 +53,17 @@ public final class Pty implements AutoCloseable {
     public void send(byte[] bytes) {
         try (Arena arena = Arena.ofConfined()) {
             MemorySegment all = arena.allocateFrom(ValueLayout.JAVA_BYTE, bytes);
-            for (long sent = 0; sent < bytes.length;) {
-                sent += (long) call("write", FunctionDescriptor.of(ValueLayout.JAVA_LONG, ValueLayout.JAVA_INT, ValueLayout.ADDRESS, ValueLayout.JAVA_LONG),
-                        master, all.asSlice(sent), bytes.length - sent);
+            for (long sent = 0; sent < bytes.length; ) {
+                sent += (long) call(
+                        "write",
+                        FunctionDescriptor.of(
+                                ValueLayout.JAVA_LONG,
+                                ValueLayout.JAVA_INT,
+                                ValueLayout.ADDRESS,
+                                ValueLayout.JAVA_LONG),
+                        master,
+                        all.asSlice(sent),
+                        bytes.length - sent);
             }
         }
     }

@@ -42,7 +42,8 @@ class SerialGaugeTest {
 
     @Test
     void a_minute_at_fifty_a_second_comes_in_order_and_whole() throws Exception {
-        try (Pty pty = new Pty(); SerialGauge gauge = new SerialGauge(pty.device())) {
+        try (Pty pty = new Pty();
+                SerialGauge gauge = new SerialGauge(pty.device())) {
             gauge.open(events::add);
             until(SerialGaugeTest::here, 1);
             for (int i = 1; i <= 3000; i++) {
@@ -52,7 +53,8 @@ class SerialGaugeTest {
                 }
             }
             until(SerialGaugeTest::reading, 3000);
-            List<Gauge.Event> all = events.stream().filter(SerialGaugeTest::reading).toList();
+            List<Gauge.Event> all =
+                    events.stream().filter(SerialGaugeTest::reading).toList();
             for (int i = 1; i <= 3000; i++) {
                 GaugeLines.Line.Reading r = (GaugeLines.Line.Reading) ((Gauge.Event.Sent) all.get(i - 1)).line();
                 assertThat(Math.round(r.length().mm() * 100)).isEqualTo(i);
@@ -75,7 +77,8 @@ class SerialGaugeTest {
             Thread.sleep(100);
             first.close();
             until(SerialGaugeTest::gone, 1);
-            assertThat(((Gauge.Event.Gone) events.getLast()).why()).contains("no longer there: a line it had begun is dropped");
+            assertThat(((Gauge.Event.Gone) events.getLast()).why())
+                    .contains("no longer there: a line it had begun is dropped");
             Files.delete(link);
             try (Pty second = new Pty()) {
                 Files.createSymbolicLink(link, Path.of(second.device()));
@@ -90,7 +93,8 @@ class SerialGaugeTest {
     @Test
     void a_port_that_is_not_there_is_said_once_and_found_when_it_comes() throws Exception {
         Path link = folder.resolve("late");
-        try (SerialGauge gauge = new SerialGauge(link.toString()); Pty pty = new Pty()) {
+        try (SerialGauge gauge = new SerialGauge(link.toString());
+                Pty pty = new Pty()) {
             gauge.open(events::add);
             until(SerialGaugeTest::gone, 1);
             Thread.sleep(1000);

@@ -18,6 +18,7 @@ class LogLinesTest {
 
     @TempDir
     private Path folder;
+
     private Session session;
     private Logbook log;
 
@@ -33,7 +34,10 @@ class LogLinesTest {
     }
 
     private static List<Integer> numbers(List<LogLines.Line> lines) {
-        return lines.stream().filter(l -> l instanceof LogLines.Item).map(l -> ((LogLines.Item) l).entry().id()).toList();
+        return lines.stream()
+                .filter(l -> l instanceof LogLines.Item)
+                .map(l -> ((LogLines.Item) l).entry().id())
+                .toList();
     }
 
     @Test
@@ -41,18 +45,29 @@ class LogLinesTest {
         List<LogLines.Line> lines = LogLines.of(log, "");
         assertThat(lines.getFirst()).isEqualTo(new LogLines.Day(LocalDate.parse("2026-11-21"), 14, 50));
         assertThat(numbers(lines)).hasSize(32).startsWith(32);
-        List<LocalDate> days = lines.stream().filter(l -> l instanceof LogLines.Day).map(l -> ((LogLines.Day) l).date()).toList();
-        assertThat(days).isSortedAccordingTo(java.util.Comparator.reverseOrder()).doesNotHaveDuplicates();
+        List<LocalDate> days = lines.stream()
+                .filter(l -> l instanceof LogLines.Day)
+                .map(l -> ((LogLines.Day) l).date())
+                .toList();
+        assertThat(days)
+                .isSortedAccordingTo(java.util.Comparator.reverseOrder())
+                .doesNotHaveDuplicates();
     }
 
     @Test
     void a_days_total_counts_only_what_is_in_force() {
-        // On 3 October entry 11 (9 rivets) was corrected on the next day; its correction counts on the day the work was done.
-        LogLines.Day day = (LogLines.Day) LogLines.of(log, "").stream().filter(l -> l instanceof LogLines.Day d && d.date()
-                .equals(LocalDate.parse("2026-10-03")))
-                .findFirst().orElseThrow();
-        int inForce = log.entries().stream().filter(log::inForce).flatMap(e -> e.work().stream()).filter(w -> w.done().toLocalDate().equals(day.date()))
-                .mapToInt(w -> w.count()).sum();
+        // On 3 October entry 11 (9 rivets) was corrected on the next day; its correction counts on the day the work was
+        // done.
+        LogLines.Day day = (LogLines.Day) LogLines.of(log, "").stream()
+                .filter(l -> l instanceof LogLines.Day d && d.date().equals(LocalDate.parse("2026-10-03")))
+                .findFirst()
+                .orElseThrow();
+        int inForce = log.entries().stream()
+                .filter(log::inForce)
+                .flatMap(e -> e.work().stream())
+                .filter(w -> w.done().toLocalDate().equals(day.date()))
+                .mapToInt(w -> w.count())
+                .sum();
         assertThat(day.count()).isEqualTo(inForce).isEqualTo(16);
     }
 
@@ -79,6 +94,7 @@ class LogLinesTest {
     void times_and_places_read_well() {
         assertThat(LogLines.time(59)).isEqualTo("59 min");
         assertThat(LogLines.time(85)).isEqualTo("1 h 25 min");
-        assertThat(LogLines.where(log.entry(32).orElseThrow().work().orElseThrow())).isEqualTo("R1.1 to R1.14");
+        assertThat(LogLines.where(log.entry(32).orElseThrow().work().orElseThrow()))
+                .isEqualTo("R1.1 to R1.14");
     }
 }

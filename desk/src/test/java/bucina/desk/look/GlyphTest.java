@@ -40,13 +40,19 @@ class GlyphTest {
             paint.accept(canvas.getGraphicsContext2D());
             WritableImage image = canvas.snapshot(null, null);
             for (int i = 0; i < grey.length; i++) {
-                grey[i] = image.getPixelReader().getColor(i % 20, i / 20).grayscale().getBrightness();
+                grey[i] = image.getPixelReader()
+                        .getColor(i % 20, i / 20)
+                        .grayscale()
+                        .getBrightness();
             }
         });
         return grey;
     }
 
-    /** How many pixels' worth two pictures differ, whatever their colours: each is stretched to its own darkest and lightest first. */
+    /**
+     * How many pixels' worth two pictures differ, whatever their colours: each is stretched to its own darkest and
+     * lightest first.
+     */
     private static double difference(double[] a, double[] b) {
         double[] x = stretched(a);
         double[] y = stretched(b);
@@ -60,14 +66,18 @@ class GlyphTest {
     private static double[] stretched(double[] grey) {
         double least = java.util.Arrays.stream(grey).min().orElseThrow();
         double most = java.util.Arrays.stream(grey).max().orElseThrow();
-        return java.util.Arrays.stream(grey).map(g -> (g - least) / Math.max(1e-9, most - least)).toArray();
+        return java.util.Arrays.stream(grey)
+                .map(g -> (g - least) / Math.max(1e-9, most - least))
+                .toArray();
     }
 
     private static void allDiffer(Map<String, double[]> pictures, double least) {
         List<String> names = new ArrayList<>(pictures.keySet());
         for (int i = 0; i < names.size(); i++) {
             for (int j = i + 1; j < names.size(); j++) {
-                assertThat(difference(pictures.get(names.get(i)), pictures.get(names.get(j)))).as("%s and %s", names.get(i), names.get(j)).isGreaterThan(least);
+                assertThat(difference(pictures.get(names.get(i)), pictures.get(names.get(j))))
+                        .as("%s and %s", names.get(i), names.get(j))
+                        .isGreaterThan(least);
             }
         }
     }
@@ -110,7 +120,8 @@ class GlyphTest {
             assertThat(sprites.of(HoleState.SET, Glyph.Mark.ERROR, 12)).isSameAs(first);
             assertThat(sprites.of(HoleState.SET, Glyph.Mark.NONE, 12)).isNotSameAs(first);
             assertThat(first.getWidth()).isEqualTo(36);
-            assertThat(sprites.ofLength(1, 4, Glyph.Mark.NONE, 12)).isSameAs(sprites.ofLength(1, 4, Glyph.Mark.NONE, 12));
+            assertThat(sprites.ofLength(1, 4, Glyph.Mark.NONE, 12))
+                    .isSameAs(sprites.ofLength(1, 4, Glyph.Mark.NONE, 12));
         });
     }
 }

@@ -21,13 +21,17 @@ class PaletteTest {
         for (Palette p : List.of(Palette.LIGHT, Palette.DARK)) {
             for (Color ground : List.of(p.bench(), p.panel(), p.film())) {
                 for (Color text : List.of(p.ink(), p.soft(), p.layout(), p.done(), p.attention(), p.stop())) {
-                    assertThat(Palette.contrast(ground, text)).as("%s on %s", text, ground).isGreaterThanOrEqualTo(4.5);
+                    assertThat(Palette.contrast(ground, text))
+                            .as("%s on %s", text, ground)
+                            .isGreaterThanOrEqualTo(4.5);
                 }
             }
             assertThat(Palette.contrast(p.onFill(), p.layout())).isGreaterThanOrEqualTo(4.5);
             assertThat(Palette.contrast(p.ink(), p.wash())).isGreaterThanOrEqualTo(4.5);
             assertThat(Palette.contrast(p.soft(), p.wash())).as("soft on wash").isGreaterThanOrEqualTo(4.5);
-            assertThat(Palette.contrast(p.soft(), p.metal())).as("soft on metal").isGreaterThanOrEqualTo(4.5);
+            assertThat(Palette.contrast(p.soft(), p.metal()))
+                    .as("soft on metal")
+                    .isGreaterThanOrEqualTo(4.5);
         }
     }
 
@@ -45,15 +49,21 @@ class PaletteTest {
         int checked = 0;
         for (String root : List.of("../core/src/main/java", "../store/src/main/java", "src/main/java")) {
             try (Stream<Path> files = Files.walk(Path.of(root))) {
-                for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
+                for (Path file :
+                        files.filter(f -> f.toString().endsWith(".java")).toList()) {
                     Matcher m = literal.matcher(Files.readString(file));
-                    boolean formulas = file.endsWith("Explain.java") || file.getParent().endsWith("sums");
+                    boolean formulas =
+                            file.endsWith("Explain.java") || file.getParent().endsWith("sums");
                     while (m.find()) {
                         for (char c : m.group(1).toCharArray()) {
                             if (c > 126) {
                                 checked++;
-                                assertThat(text.canDisplay(c) || formulas && formula.canDisplay(c) || file.endsWith("LengthParser.java")
-                                        || file.endsWith("Entries.java")).as("%s in %s", c, file).isTrue();
+                                assertThat(text.canDisplay(c)
+                                                || formulas && formula.canDisplay(c)
+                                                || file.endsWith("LengthParser.java")
+                                                || file.endsWith("Entries.java"))
+                                        .as("%s in %s", c, file)
+                                        .isTrue();
                             }
                         }
                     }
@@ -75,7 +85,8 @@ class PaletteTest {
         var context = new java.awt.font.FontRenderContext(null, true, true);
         double zero = font.getStringBounds("0", context).getWidth();
         for (char c = '1'; c <= '9'; c++) {
-            assertThat(font.getStringBounds(String.valueOf(c), context).getWidth()).isEqualTo(zero);
+            assertThat(font.getStringBounds(String.valueOf(c), context).getWidth())
+                    .isEqualTo(zero);
         }
     }
 

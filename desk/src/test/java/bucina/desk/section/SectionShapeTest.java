@@ -25,18 +25,24 @@ class SectionShapeTest {
     private static SectionShape shape(HeadStyle head, int dash, double... layers) {
         Catalogue catalogue = CatalogueReader.shipped();
         List<Length> list = Arrays.stream(layers).mapToObj(Length::in).toList();
-        Solution s = new Solver(catalogue, catalogue.rules()).solve(new Fastener.SolidRivet(head, "AD", dash), head.flush() ? Preparation.AUTO
-                : Preparation.NONE,
-                Optional.empty(), list, Optional.empty());
+        Solution s = new Solver(catalogue, catalogue.rules())
+                .solve(
+                        new Fastener.SolidRivet(head, "AD", dash),
+                        head.flush() ? Preparation.AUTO : Preparation.NONE,
+                        Optional.empty(),
+                        list,
+                        Optional.empty());
         return new SectionShape(s, Length.in(.4));
     }
 
     @Test
     void a_dimple_keeps_the_thickness_of_its_sheet_square_to_the_cone() {
-        List<SectionShape.At> skin = shape(HeadStyle.FLUSH, 3, .025, .032).plies().getFirst();
+        List<SectionShape.At> skin =
+                shape(HeadStyle.FLUSH, 3, .025, .032).plies().getFirst();
         SectionShape.At topRim = skin.getFirst();
         SectionShape.At lowRim = skin.getLast();
-        assertThat(Math.hypot(topRim.r() - lowRim.r(), topRim.z() - lowRim.z()) / INCH).isCloseTo(.025, within(1e-9));
+        assertThat(Math.hypot(topRim.r() - lowRim.r(), topRim.z() - lowRim.z()) / INCH)
+                .isCloseTo(.025, within(1e-9));
         assertThat(topRim.r() / INCH).isCloseTo(.049, within(1e-9));
     }
 
@@ -49,7 +55,8 @@ class SectionShapeTest {
 
     @Test
     void a_nest_is_cut_where_the_dimple_lies() {
-        List<List<SectionShape.At>> plies = shape(HeadStyle.FLUSH, 3, .025, .063).plies();
+        List<List<SectionShape.At>> plies =
+                shape(HeadStyle.FLUSH, 3, .025, .063).plies();
         double shoulder = plies.get(1).getLast().r() / INCH;
         assertThat(shoulder * 2).isCloseTo(.179 + .728 * .025, within(.0001));
         assertThat(plies.get(1).getLast().z() / INCH).isCloseTo(.025, within(1e-9));
@@ -78,7 +85,8 @@ class SectionShapeTest {
         assertThat(RulerScale.of(12, 62)).isEqualTo(new RulerScale(10, 5, 0));
         assertThat(RulerScale.of(60, 62)).isEqualTo(new RulerScale(2, 4, 0));
         assertThat(RulerScale.of(700, 62)).isEqualTo(new RulerScale(.1, 5, 1));
-        assertThat(RulerScale.of(700, 62).label(5, bucina.core.measure.Unit.INCH)).isEqualTo(".5");
+        assertThat(RulerScale.of(700, 62).label(5, bucina.core.measure.Unit.INCH))
+                .isEqualTo(".5");
         assertThat(RulerScale.of(700, 62).label(5, bucina.core.measure.Unit.MM)).isEqualTo("0.5");
     }
 }

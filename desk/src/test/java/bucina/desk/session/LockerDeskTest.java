@@ -31,6 +31,7 @@ class LockerDeskTest {
 
     @TempDir
     Path folder;
+
     private final List<Runnable> waiting = new java.util.concurrent.CopyOnWriteArrayList<>();
     private boolean hold;
     private Session session;
@@ -40,7 +41,8 @@ class LockerDeskTest {
     void open() {
         Path path = folder.resolve("locker.bucina");
         DemoBuild.write(DemoBuild.Which.LOCKER, path, CatalogueReader.shipped());
-        session = Session.open(path, Optional.empty(), CatalogueReader.shipped(), Sessions.CLOCK, this::work, Runnable::run);
+        session = Session.open(
+                path, Optional.empty(), CatalogueReader.shipped(), Sessions.CLOCK, this::work, Runnable::run);
         desk = Sessions.desk(session, folder);
     }
 
@@ -62,7 +64,10 @@ class LockerDeskTest {
     }
 
     private HoleReading hole(String label) {
-        return desk.face().readings().stream().filter(r -> r.label().equals(label)).findFirst().orElseThrow();
+        return desk.face().readings().stream()
+                .filter(r -> r.label().equals(label))
+                .findFirst()
+                .orElseThrow();
     }
 
     private List<Why> explained(String label) {
@@ -76,15 +81,24 @@ class LockerDeskTest {
             assertThat(grip.title()).isEqualTo("Grip G");
             assertThat(grip.value()).isEqualTo("1.60 mm");
         });
-        assertThat(explained("R1.5")).anySatisfy(w -> assertThat(w.value()).contains("3.2 × ")).allSatisfy(w -> assertThat(w.title()).isNotBlank());
+        assertThat(explained("R1.5"))
+                .anySatisfy(w -> assertThat(w.value()).contains("3.2 × "))
+                .allSatisfy(w -> assertThat(w.title()).isNotBlank());
     }
 
     @Test
     void a_row_with_one_larger_hole_has_three_stretches_and_says_why() {
         turnTo("Locker floor");
-        RowModel row = RowModel.of(desk.snapshot(), desk.face(), hole("R2.12").row().id()).orElseThrow();
+        RowModel row = RowModel.of(
+                        desk.snapshot(), desk.face(), hole("R2.12").row().id())
+                .orElseThrow();
         assertThat(row.runs()).extracting(RowModel.Run::from, RowModel.Run::to).contains(tuple(11, 11));
-        assertThat(row.runs().stream().filter(r -> r.from() == 11).findFirst().orElseThrow().cause()).contains("egged");
+        assertThat(row.runs().stream()
+                        .filter(r -> r.from() == 11)
+                        .findFirst()
+                        .orElseThrow()
+                        .cause())
+                .contains("egged");
         assertThat(row.place(hole("R2.12").hole().id())).isEqualTo(11);
     }
 
@@ -100,11 +114,13 @@ class LockerDeskTest {
     @Test
     void another_rule_set_says_what_it_would_change() {
         Build build = desk.snapshot().build();
-        RuleEffect strict = RuleEffect.of(desk.snapshot().derivation(), build.rules().with(RuleKey.EDGE_LEAST_PROTRUDING, "4", "to see"));
+        RuleEffect strict = RuleEffect.of(
+                desk.snapshot().derivation(), build.rules().with(RuleKey.EDGE_LEAST_PROTRUDING, "4", "to see"));
         assertThat(strict.fresh()).isNotEmpty().allMatch(f -> f.rule().equals("edge-distance-least"));
         assertThat(strict.gone()).isEmpty();
         assertThat(strict.rivets()).isZero();
-        RuleEffect same = RuleEffect.of(desk.snapshot().derivation(), build.rules().named("Another name"));
+        RuleEffect same =
+                RuleEffect.of(desk.snapshot().derivation(), build.rules().named("Another name"));
         assertThat(same.fresh()).isEmpty();
         assertThat(same.gone()).isEmpty();
     }
@@ -116,7 +132,9 @@ class LockerDeskTest {
         hold = true;
         for (int i = 1; i <= 5; i++) {
             String name = "Try " + i;
-            session.attempt(b -> b.withRules(b.rules().named(name)), s -> told.add(s.build().rules().name()));
+            session.attempt(
+                    b -> b.withRules(b.rules().named(name)),
+                    s -> told.add(s.build().rules().name()));
         }
         hold = false;
         waiting.forEach(Runnable::run);
@@ -127,14 +145,28 @@ class LockerDeskTest {
     @Test
     void work_aside_tells_its_failures_as_sentences() throws Exception {
         CompletableFuture<String> plain = new CompletableFuture<>();
-        session.aside(() -> Bringing.read(folder.resolve("none.dxf"), Bringing.Format.DXF, Unit.MM, CatalogueReader.shipped().drills(), Progress.NONE),
-                b -> plain.complete("read"), plain::complete);
-        assertThat(plain.get(10, TimeUnit.SECONDS)).startsWith("there is no file").contains("none.dxf");
+        session.aside(
+                () -> Bringing.read(
+                        folder.resolve("none.dxf"),
+                        Bringing.Format.DXF,
+                        Unit.MM,
+                        CatalogueReader.shipped().drills(),
+                        Progress.NONE),
+                b -> plain.complete("read"),
+                plain::complete);
+        assertThat(plain.get(10, TimeUnit.SECONDS))
+                .startsWith("there is no file")
+                .contains("none.dxf");
         CompletableFuture<String> broken = new CompletableFuture<>();
-        session.aside(() -> {
-            throw new ArrayStoreException("inner");
-        }, b -> broken.complete("read"), broken::complete);
-        assertThat(broken.get(10, TimeUnit.SECONDS)).contains("Nothing was changed").doesNotContain("inner");
+        session.aside(
+                () -> {
+                    throw new ArrayStoreException("inner");
+                },
+                b -> broken.complete("read"),
+                broken::complete);
+        assertThat(broken.get(10, TimeUnit.SECONDS))
+                .contains("Nothing was changed")
+                .doesNotContain("inner");
     }
 
     @Test
@@ -145,7 +177,8 @@ class LockerDeskTest {
         assertThat(said.get(10, TimeUnit.SECONDS)).contains("sheet.svg").isNotEqualTo("written");
         assertThat(there).hasContent("mine");
         CompletableFuture<String> fresh = new CompletableFuture<>();
-        session.writeOut(folder.resolve("new.svg"), () -> new byte[] {1, 2}, () -> fresh.complete("written"), fresh::complete);
+        session.writeOut(
+                folder.resolve("new.svg"), () -> new byte[] {1, 2}, () -> fresh.complete("written"), fresh::complete);
         assertThat(fresh.get(10, TimeUnit.SECONDS)).isEqualTo("written");
         assertThat(folder.resolve("new.svg")).hasSize(2);
     }
@@ -158,16 +191,24 @@ class LockerDeskTest {
         LogForm.Fields fields = LogForm.suggest(offered, desk, 5);
         fields.who = "M";
         List<String> refused = new ArrayList<>();
-        session.log(LogForm.of(offered).draft(fields, desk.lengths(), ""), List.of(), e -> { }, refused::add);
+        session.log(LogForm.of(offered).draft(fields, desk.lengths(), ""), List.of(), e -> {}, refused::add);
         assertThat(refused).isEmpty();
-        session.plan("Begin a bulletin", b -> Bulletins.begin(b, "Bulletin 3", session.today()), () -> { }, refused::add);
-        session.record(Optional.of(desk.snapshot().build().papers().bulletins().getFirst().id()));
+        session.plan(
+                "Begin a bulletin", b -> Bulletins.begin(b, "Bulletin 3", session.today()), () -> {}, refused::add);
+        session.record(Optional.of(
+                desk.snapshot().build().papers().bulletins().getFirst().id()));
         Fastener larger = new Fastener.PulledRivet("iso15977", Length.mm(4), false);
-        session.plan("Larger rivets", b -> Edit.group(b, hole("R1.3").group().id(), g -> g.withFastener(larger, "14× ISO 15977 4.0")), () -> { }, refused::add);
+        session.plan(
+                "Larger rivets",
+                b -> Edit.group(b, hole("R1.3").group().id(), g -> g.withFastener(larger, "14× ISO 15977 4.0")),
+                () -> {},
+                refused::add);
         assertThat(refused).isEmpty();
         PapersModel papers = PapersModel.of(desk.snapshot());
         assertThat(papers.reviews().values()).singleElement().satisfies(review -> {
-            assertThat(review.installed()).singleElement().satisfies(i -> assertThat(i.hole()).isEqualTo("R1.3"));
+            assertThat(review.installed())
+                    .singleElement()
+                    .satisfies(i -> assertThat(i.hole()).isEqualTo("R1.3"));
             assertThat(review.lines()).anySatisfy(l -> {
                 assertThat(l.was()).contains("3.2");
                 assertThat(l.is()).contains("4");

@@ -27,6 +27,7 @@ class LogFormTest {
 
     @TempDir
     private Path folder;
+
     private Session session;
     private Desk desk;
     private LogForm form;
@@ -36,8 +37,13 @@ class LogFormTest {
     void open() {
         session = Sessions.demo(folder);
         desk = Sessions.desk(session, folder);
-        HoleReading first = desk.face().readings().stream().filter(r -> r.label().equals("R1.1")).findFirst().orElseThrow();
-        desk.selectionProperty().set(Selection.row(desk.face(), first.row().id(), Optional.of(first.hole().id())));
+        HoleReading first = desk.face().readings().stream()
+                .filter(r -> r.label().equals("R1.1"))
+                .findFirst()
+                .orElseThrow();
+        desk.selectionProperty()
+                .set(Selection.row(
+                        desk.face(), first.row().id(), Optional.of(first.hole().id())));
         Suggestion s = Suggestion.of(desk).orElseThrow();
         form = LogForm.of(s);
         fields = LogForm.suggest(s, desk, 33);
@@ -79,21 +85,29 @@ class LogFormTest {
         var entry = form.draft(fields, desk.lengths(), "").numbered(1, Sessions.CLOCK.instant());
         LogForm.Fields again = LogForm.of(entry.work().orElseThrow(), Unit.INCH);
         again.photos.add(second);
-        assertThat(LogForm.correcting(entry, form.group()).draft(again, desk.lengths(), "more").work().orElseThrow().photos())
+        assertThat(LogForm.correcting(entry, form.group())
+                        .draft(again, desk.lengths(), "more")
+                        .work()
+                        .orElseThrow()
+                        .photos())
                 .containsExactly(first.sha256(), second.sha256());
     }
 
     @Test
     void each_bad_field_is_named() {
         fields.minutes = "soon";
-        assertThatThrownBy(() -> form.draft(fields, desk.lengths(), "")).isInstanceOf(InputException.class).hasMessageContaining("minutes")
+        assertThatThrownBy(() -> form.draft(fields, desk.lengths(), ""))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("minutes")
                 .hasMessageContaining("soon");
         fields.minutes = "5";
         fields.who = " ";
         assertThatThrownBy(() -> form.draft(fields, desk.lengths(), "")).hasMessageContaining("who did it");
         fields.who = "M";
         fields.setting = "tight";
-        assertThatThrownBy(() -> form.draft(fields, desk.lengths(), "")).hasMessageContaining("setting").hasMessageContaining("tight");
+        assertThatThrownBy(() -> form.draft(fields, desk.lengths(), ""))
+                .hasMessageContaining("setting")
+                .hasMessageContaining("tight");
         fields.setting = "";
         fields.done = "yesterday";
         assertThatThrownBy(() -> form.draft(fields, desk.lengths(), "")).hasMessageContaining("2026-11-20T19:30");
@@ -125,7 +139,8 @@ class LogFormTest {
 
     @Test
     void readings_are_judged_while_they_are_typed() {
-        LengthParser lengths = new LengthParser(Unit.INCH, CatalogueReader.shipped().drills());
+        LengthParser lengths =
+                new LengthParser(Unit.INCH, CatalogueReader.shipped().drills());
         ShopHeadLimits limits = ShopHeadLimits.of(session.snapshot().build().rules(), Length.fraction(3, 32));
         assertThat(LogForm.verdicts("", lengths, limits)).isEmpty();
         assertThat(LogForm.verdicts(".15x", lengths, limits)).isEmpty();
@@ -140,7 +155,8 @@ class LogFormTest {
         fields.designation = "an426ad3-5";
         fields.hole = "#40";
         fields.setting = "6 mm";
-        assertThat(form.understood(fields, desk.lengths(), Unit.INCH)).isEqualTo("Reads as rivet MS20426AD3-5, gap .2362 in, hole .098 in.");
+        assertThat(form.understood(fields, desk.lengths(), Unit.INCH))
+                .isEqualTo("Reads as rivet MS20426AD3-5, gap .2362 in, hole .098 in.");
         fields.setting = "tight";
         assertThat(form.understood(fields, desk.lengths(), Unit.INCH)).contains("no gap yet");
     }
@@ -156,7 +172,9 @@ class LogFormTest {
     @Test
     void only_pictures_are_photographs() throws IOException {
         Path text = Files.writeString(folder.resolve("a.jpg"), "no picture");
-        assertThatThrownBy(() -> PhotoFiles.read(text)).isInstanceOf(InputException.class).hasMessageContaining("JPEG nor a PNG");
+        assertThatThrownBy(() -> PhotoFiles.read(text))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("JPEG nor a PNG");
         assertThatThrownBy(() -> PhotoFiles.read(folder.resolve("none.png"))).hasMessageContaining("cannot be read");
         Path jpeg = Files.write(folder.resolve("b.jpg"), new byte[] {(byte) 0xff, (byte) 0xd8, (byte) 0xff, 0, 0});
         Photo photo = PhotoFiles.read(jpeg);

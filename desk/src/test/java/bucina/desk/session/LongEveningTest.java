@@ -36,25 +36,41 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** Whatever is done in an evening is in the file the moment it is shown, can be taken back to the first, and done again to the last. */
+/**
+ * Whatever is done in an evening is in the file the moment it is shown, can be taken back to the first, and done again
+ * to the last.
+ */
 class LongEveningTest extends OnDesk {
 
     private final List<String> refused = new ArrayList<>();
 
     /** What must come back: the plan without the counter of ids, and where every hole stands. */
-    private record Stand(Build build, Map<Id.Hole, HoleState> states) {
-    }
+    private record Stand(Build build, Map<Id.Hole, HoleState> states) {}
 
     private Stand stand() {
         Snapshot now = session.snapshot();
         Build b = now.build();
         Map<Id.Hole, HoleState> states = new HashMap<>();
-        b.faces().forEach(f -> now.face(f.face().id()).readings().forEach(r -> states.put(r.hole().id(), now.state(r))));
-        return new Stand(new Build(b.name(), b.aircraft(), b.rules(), Long.MAX_VALUE, b.parts(), b.assemblies(), b.stock(), b.papers(), b.workshop()), states);
+        b.faces()
+                .forEach(f -> now.face(f.face().id())
+                        .readings()
+                        .forEach(r -> states.put(r.hole().id(), now.state(r))));
+        return new Stand(
+                new Build(
+                        b.name(),
+                        b.aircraft(),
+                        b.rules(),
+                        Long.MAX_VALUE,
+                        b.parts(),
+                        b.assemblies(),
+                        b.stock(),
+                        b.papers(),
+                        b.workshop()),
+                states);
     }
 
     private void plan(UnaryOperator<Build> change) {
-        session.plan("a change", change, () -> { }, refused::add);
+        session.plan("a change", change, () -> {}, refused::add);
     }
 
     private static <T> T any(Random random, List<T> list) {
@@ -69,24 +85,71 @@ class LongEveningTest extends OnDesk {
         HoleReading hole = any(random, readings);
         Layer layer = any(random, ref.face().layers());
         switch (random.nextInt(12)) {
-            case 0 -> plan(b -> HoleEdits.move(b, Set.of(hole.hole().id()), random.nextInt(9_000_000) - 4.5e6, random.nextInt(9_000_000) - 4.5e6));
-            case 1 -> plan(b -> HoleEdits.add(b, hole.row().id(), new Point(hole.hole().at().x() + 5e6, hole.hole().at().y())));
+            case 0 ->
+                plan(b -> HoleEdits.move(
+                        b,
+                        Set.of(hole.hole().id()),
+                        random.nextInt(9_000_000) - 4.5e6,
+                        random.nextInt(9_000_000) - 4.5e6));
+            case 1 ->
+                plan(b -> HoleEdits.add(
+                        b,
+                        hole.row().id(),
+                        new Point(hole.hole().at().x() + 5e6, hole.hole().at().y())));
             case 2 -> plan(b -> HoleEdits.delete(b, Set.of(hole.hole().id())));
-            case 3 -> plan(b -> SheetEdits.moveEdge(b, layer.id(), random.nextInt(layer.outline().outer().corners().size()),
-                    random.nextInt(3_000_000) - 1.5e6));
-            case 4 -> plan(b -> Edit.layer(b, layer.id(), l -> l.withThickness(l.thickness().times(random.nextBoolean() ? 1.25 : .8))));
-            case 5 -> plan(b -> b.with(b.part(layer.part()).withFitted(!b.part(layer.part()).fitted())));
-            case 6 -> plan(b -> b.withRules(b.rules().with(RuleKey.FIT_SQUARE, "." + (10 + random.nextInt(80)) + " in", "drawing note 4")));
-            case 7 -> plan(b -> Mixing.mixed(b, new Compound("Sealant", Compound.Kind.SEALANT, 0, 1 + random.nextInt(200), 0), session.instant(), List.of()));
-            case 8 -> plan(b -> b.withWorkshop(b.workshop().with(new IndexMark(new Id.Index(b.nextId()), layer.part(), "mark " + random.nextInt(99),
-                    session.instant()))
-                    .with(new FitReading(new Id.Fit(b.nextId() + 1), ref.face().id(), FitReading.Kind.LEVEL, random.nextBoolean(), List.of(random.nextDouble()),
-                            session.instant())), b.nextId() + 2));
-            case 9 -> plan(b -> ToolCrib.plus(b, Tool.Kind.STOP_CAGE, "Cage " + random.nextInt(99), List.of(bucina.core.measure.Length.in(.3))));
+            case 3 ->
+                plan(b -> SheetEdits.moveEdge(
+                        b,
+                        layer.id(),
+                        random.nextInt(layer.outline().outer().corners().size()),
+                        random.nextInt(3_000_000) - 1.5e6));
+            case 4 ->
+                plan(b -> Edit.layer(
+                        b, layer.id(), l -> l.withThickness(l.thickness().times(random.nextBoolean() ? 1.25 : .8))));
+            case 5 ->
+                plan(b -> b.with(
+                        b.part(layer.part()).withFitted(!b.part(layer.part()).fitted())));
+            case 6 ->
+                plan(b -> b.withRules(
+                        b.rules().with(RuleKey.FIT_SQUARE, "." + (10 + random.nextInt(80)) + " in", "drawing note 4")));
+            case 7 ->
+                plan(b -> Mixing.mixed(
+                        b,
+                        new Compound("Sealant", Compound.Kind.SEALANT, 0, 1 + random.nextInt(200), 0),
+                        session.instant(),
+                        List.of()));
+            case 8 ->
+                plan(b -> b.withWorkshop(
+                        b.workshop()
+                                .with(new IndexMark(
+                                        new Id.Index(b.nextId()),
+                                        layer.part(),
+                                        "mark " + random.nextInt(99),
+                                        session.instant()))
+                                .with(new FitReading(
+                                        new Id.Fit(b.nextId() + 1),
+                                        ref.face().id(),
+                                        FitReading.Kind.LEVEL,
+                                        random.nextBoolean(),
+                                        List.of(random.nextDouble()),
+                                        session.instant())),
+                        b.nextId() + 2));
+            case 9 ->
+                plan(b -> ToolCrib.plus(
+                        b,
+                        Tool.Kind.STOP_CAGE,
+                        "Cage " + random.nextInt(99),
+                        List.of(bucina.core.measure.Length.in(.3))));
             case 10 -> {
-                List<HoleReading> row = readings.stream().filter(r -> r.row().id().equals(hole.row().id())).toList();
+                List<HoleReading> row = readings.stream()
+                        .filter(r -> r.row().id().equals(hole.row().id()))
+                        .toList();
                 Task task = Task.of(any(random, List.of(Operation.FINAL_SIZE, Operation.DEBURRED, Operation.DIMPLED)));
-                session.mark("marking", task.marks(session.snapshot().log(), row, random.nextInt(4) > 0, session.instant(), ""), () -> { }, refused::add);
+                session.mark(
+                        "marking",
+                        task.marks(session.snapshot().log(), row, random.nextInt(4) > 0, session.instant(), ""),
+                        () -> {},
+                        refused::add);
             }
             default -> log(ref, hole);
         }
@@ -95,14 +158,15 @@ class LongEveningTest extends OnDesk {
     private void log(Build.FaceRef ref, HoleReading hole) {
         desk.show(ref.face().id());
         LinkedHashSet<Id.Hole> one = new LinkedHashSet<>(List.of(hole.hole().id()));
-        desk.selectionProperty().set(new Selection(ref.face().id(), Optional.of(hole.hole().id()), one));
+        desk.selectionProperty()
+                .set(new Selection(ref.face().id(), Optional.of(hole.hole().id()), one));
         Suggestion.of(desk).ifPresent(s -> {
             LogForm.Fields f = LogForm.suggest(s, desk, 0);
             f.who = "M. Oake";
             f.minutes = "2";
             f.explanation = "as the drawing has it";
             try {
-                session.log(LogForm.of(s).draft(f, desk.lengths(), ""), List.of(), e -> { }, refused::add);
+                session.log(LogForm.of(s).draft(f, desk.lengths(), ""), List.of(), e -> {}, refused::add);
             } catch (bucina.core.measure.InputException e) {
                 refused.add(e.getMessage());
             }
@@ -156,7 +220,9 @@ class LongEveningTest extends OnDesk {
             List<HoleReading> shown = session.snapshot().face(f.face().id()).readings();
             List<HoleReading> again = fresh.face(f.face().id()).readings();
             for (int i = 0; i < shown.size(); i++) {
-                assertThat(shown.get(i).same(again.get(i))).as(shown.get(i).label()).isTrue();
+                assertThat(shown.get(i).same(again.get(i)))
+                        .as(shown.get(i).label())
+                        .isTrue();
             }
         });
     }
@@ -175,7 +241,15 @@ class LongEveningTest extends OnDesk {
                 session.redo(refused::add);
                 at++;
             } else {
-                Row row = session.snapshot().build().face("Upper skin").orElseThrow().face().groups().getFirst().rows().getFirst();
+                Row row = session.snapshot()
+                        .build()
+                        .face("Upper skin")
+                        .orElseThrow()
+                        .face()
+                        .groups()
+                        .getFirst()
+                        .rows()
+                        .getFirst();
                 Hole hole = any(random, row.holes());
                 plan(b -> HoleEdits.move(b, Set.of(hole.id()), 1e6 * (1 + random.nextInt(5)), 0));
                 path.subList(at + 1, path.size()).clear();

@@ -11,6 +11,7 @@ abstract class OnDesk {
 
     @TempDir
     Path folder;
+
     Session session;
     Desk desk;
 
@@ -26,6 +27,9 @@ abstract class OnDesk {
     }
 
     HoleReading hole(String label) {
-        return desk.face().readings().stream().filter(r -> r.label().equals(label)).findFirst().orElseThrow();
+        return desk.face().readings().stream()
+                .filter(r -> r.label().equals(label))
+                .findFirst()
+                .orElseThrow();
     }
 }

@@ -40,13 +40,17 @@ class PlayingTest {
         for (Snapshot snapshot : demos()) {
             for (Build.FaceRef ref : snapshot.build().faces()) {
                 for (Playing.Work work : Playing.Work.values()) {
-                    Playing first = Playing.of(snapshot, catalogue, ref.face().id(), Optional.empty(), Optional.empty(), 2, work);
+                    Playing first = Playing.of(
+                            snapshot, catalogue, ref.face().id(), Optional.empty(), Optional.empty(), 2, work);
                     Optional<Id.Row> row = Optional.of(first.row().row().id());
                     List<Id.Row> seen = new ArrayList<>();
                     while (row.isPresent() && (work != Playing.Work.LOCATE || seen.isEmpty())) {
                         seen.add(row.get());
-                        play(snapshot, Playing.of(snapshot, catalogue, ref.face().id(), row, Optional.empty(), 2, work));
-                        row = Playing.of(snapshot, catalogue, ref.face().id(), row, Optional.empty(), 2, work).next();
+                        play(
+                                snapshot,
+                                Playing.of(snapshot, catalogue, ref.face().id(), row, Optional.empty(), 2, work));
+                        row = Playing.of(snapshot, catalogue, ref.face().id(), row, Optional.empty(), 2, work)
+                                .next();
                     }
                     assertThat(seen).doesNotHaveDuplicates();
                 }
@@ -60,32 +64,51 @@ class PlayingTest {
         for (int i = 0; i < steps; i++) {
             at = at.at(snapshot.holds(), i);
             assertThat(at.step()).isEqualTo(i);
-            assertThat(at.sentence(snapshot, Unit.INCH)).as(at.work() + " " + i).isNotBlank().matches("(?s)[A-Z].*\\.");
+            assertThat(at.sentence(snapshot, Unit.INCH))
+                    .as(at.work() + " " + i)
+                    .isNotBlank()
+                    .matches("(?s)[A-Z].*\\.");
             assertThat(at.why()).isNotBlank();
             assertThat(in(at.states().values(), HoleState.CLECOED)).isEqualTo(at.inUse());
             // Back and on again shows the same.
-            assertThat(at.at(snapshot.holds(), i - 1).at(snapshot.holds(), i).states()).isEqualTo(at.states());
+            assertThat(at.at(snapshot.holds(), i - 1).at(snapshot.holds(), i).states())
+                    .isEqualTo(at.states());
         }
         assertThat(at.at(snapshot.holds(), 10_000).step()).isEqualTo(Math.max(0, steps - 1));
         assertThat(at.at(snapshot.holds(), -5).step()).isZero();
         if (steps > 0 && begun.work() == Playing.Work.RIVET) {
-            long held = begun.row().holes().stream().filter(h -> snapshot.holds().of(h).isPresent()).count();
-            assertThat(in(at.states().values(), HoleState.SET)).isEqualTo(begun.row().holes().size() - held);
+            long held = begun.row().holes().stream()
+                    .filter(h -> snapshot.holds().of(h).isPresent())
+                    .count();
+            assertThat(in(at.states().values(), HoleState.SET))
+                    .isEqualTo(begun.row().holes().size() - held);
             assertThat(at.inUse()).isEqualTo((int) held);
         } else if (steps > 0 && begun.work() != Playing.Work.LOCATE) {
-            assertThat(in(at.states().values(), HoleState.PLANNED)).as("left undrilled in " + begun.row().row().name()).isZero();
+            assertThat(in(at.states().values(), HoleState.PLANNED))
+                    .as("left undrilled in " + begun.row().row().name())
+                    .isZero();
         }
     }
 
     @Test
     void a_bin_that_is_too_small_is_said_with_what_it_takes() {
         Build poor = Dunlin.build(catalogue.rules());
-        Build none = new Build(poor.name(), poor.aircraft(), poor.rules(), poor.nextId(), poor.parts(), poor.assemblies(), java.util.Map.of("cleco 3/32", 1));
+        Build none = new Build(
+                poor.name(),
+                poor.aircraft(),
+                poor.rules(),
+                poor.nextId(),
+                poor.parts(),
+                poor.assemblies(),
+                java.util.Map.of("cleco 3/32", 1));
         Snapshot snapshot = Snapshot.of(Derivation.of(none, catalogue), Logbook.EMPTY);
         Id.Face upper = none.face("Upper skin").orElseThrow().face().id();
-        Playing drill = Playing.of(snapshot, catalogue, upper, Optional.empty(), Optional.empty(), 2, Playing.Work.DRILL);
-        assertThat(drill.sentence(snapshot, Unit.INCH)).isEqualTo("The bin is too small for this: it takes at least 2 clecos.");
-        Playing locate = Playing.of(snapshot, catalogue, upper, Optional.empty(), Optional.empty(), 2, Playing.Work.LOCATE);
+        Playing drill =
+                Playing.of(snapshot, catalogue, upper, Optional.empty(), Optional.empty(), 2, Playing.Work.DRILL);
+        assertThat(drill.sentence(snapshot, Unit.INCH))
+                .isEqualTo("The bin is too small for this: it takes at least 2 clecos.");
+        Playing locate =
+                Playing.of(snapshot, catalogue, upper, Optional.empty(), Optional.empty(), 2, Playing.Work.LOCATE);
         assertThat(locate.sentence(snapshot, Unit.INCH)).startsWith("Nothing to locate: the bin is too small");
         assertThat(locate.steps(snapshot.holds())).isZero();
     }
@@ -95,11 +118,20 @@ class PlayingTest {
         Snapshot snapshot = demos().getFirst();
         Id.Face upper = snapshot.build().face("Upper skin").orElseThrow().face().id();
         for (Mode mode : Mode.values()) {
-            Playing p = Playing.of(snapshot, catalogue, upper, Optional.empty(), Optional.of(mode), 2, Playing.Work.DRILL);
+            Playing p =
+                    Playing.of(snapshot, catalogue, upper, Optional.empty(), Optional.of(mode), 2, Playing.Work.DRILL);
             assertThat(p.why()).contains(mode.reason());
             assertThat(p.supply(snapshot.holds())).contains("3/32 silver").contains(" of 120");
         }
-        assertThat(Playing.of(snapshot, catalogue, upper, Optional.empty(), Optional.of(Mode.NOSE_FIRST), 2,
-                Playing.Work.LOCATE).why()).contains("the nose first");
+        assertThat(Playing.of(
+                                snapshot,
+                                catalogue,
+                                upper,
+                                Optional.empty(),
+                                Optional.of(Mode.NOSE_FIRST),
+                                2,
+                                Playing.Work.LOCATE)
+                        .why())
+                .contains("the nose first");
     }
 }

@@ -18,6 +18,7 @@ class SelectionTest {
 
     @TempDir
     private Path folder;
+
     private Session session;
     private FaceReading face;
     private Selection none;
@@ -25,7 +26,13 @@ class SelectionTest {
     @BeforeEach
     void open() {
         session = Sessions.demo(folder);
-        face = session.snapshot().face(session.snapshot().build().face("Upper skin").orElseThrow().face().id());
+        face = session.snapshot()
+                .face(session.snapshot()
+                        .build()
+                        .face("Upper skin")
+                        .orElseThrow()
+                        .face()
+                        .id());
         none = Selection.none(face.face().id());
     }
 
@@ -35,7 +42,10 @@ class SelectionTest {
     }
 
     private HoleReading hole(String label) {
-        return face.readings().stream().filter(r -> r.label().equals(label)).findFirst().orElseThrow();
+        return face.readings().stream()
+                .filter(r -> r.label().equals(label))
+                .findFirst()
+                .orElseThrow();
     }
 
     private List<String> labels(Selection selection) {
@@ -64,8 +74,11 @@ class SelectionTest {
         Box box = Box.around(Point.in(.5, .2), Point.in(3.5, .7));
         Selection swept = none.swept(face, box, false);
         assertThat(labels(swept)).containsExactly("R1.1", "R1.2", "R1.3");
-        assertThat(labels(none.one(hole("R2.1")).swept(face, box, true))).containsExactly("R1.1", "R1.2", "R1.3", "R2.1");
-        assertThat(none.swept(face, Box.around(Point.in(900, 900), Point.in(901, 901)), false).cursor()).isEmpty();
+        assertThat(labels(none.one(hole("R2.1")).swept(face, box, true)))
+                .containsExactly("R1.1", "R1.2", "R1.3", "R2.1");
+        assertThat(none.swept(face, Box.around(Point.in(900, 900), Point.in(901, 901)), false)
+                        .cursor())
+                .isEmpty();
     }
 
     @Test
@@ -78,9 +91,12 @@ class SelectionTest {
 
     @Test
     void rows_and_groups_are_picked_whole_with_the_cursor_kept() {
-        Selection row = Selection.row(face, hole("R1.9").row().id(), Optional.of(hole("R1.9").hole().id()));
+        Selection row = Selection.row(
+                face, hole("R1.9").row().id(), Optional.of(hole("R1.9").hole().id()));
         assertThat(row.holes()).hasSize(48);
         assertThat(row.cursor()).contains(hole("R1.9").hole().id());
-        assertThat(Selection.group(face, hole("R13.1").group().id(), Optional.empty()).holes()).hasSize(63);
+        assertThat(Selection.group(face, hole("R13.1").group().id(), Optional.empty())
+                        .holes())
+                .hasSize(63);
     }
 }

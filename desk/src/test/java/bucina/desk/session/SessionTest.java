@@ -23,7 +23,11 @@ class SessionTest extends OnDesk {
     private final List<String> refused = new ArrayList<>();
 
     private void pickRow(String first) {
-        desk.selectionProperty().set(Selection.row(desk.face(), hole(first).row().id(), Optional.of(hole(first).hole().id())));
+        desk.selectionProperty()
+                .set(Selection.row(
+                        desk.face(),
+                        hole(first).row().id(),
+                        Optional.of(hole(first).hole().id())));
     }
 
     private LogEntry logRow(String first) {
@@ -88,17 +92,32 @@ class SessionTest extends OnDesk {
         LogForm form = LogForm.correcting(entry, hole("R1.1").group());
         LogForm.Fields f = LogForm.of(entry.work().orElseThrow(), Unit.INCH);
         f.minutes = "99";
-        session.log(form.draft(f, desk.lengths(), "clock was wrong"), List.of(), e -> { }, refused::add);
-        assertThat(desk.snapshot().log().installedBy(hole("R1.1").hole().id()).orElseThrow().work().orElseThrow().minutes()).isEqualTo(99);
+        session.log(form.draft(f, desk.lengths(), "clock was wrong"), List.of(), e -> {}, refused::add);
+        assertThat(desk.snapshot()
+                        .log()
+                        .installedBy(hole("R1.1").hole().id())
+                        .orElseThrow()
+                        .work()
+                        .orElseThrow()
+                        .minutes())
+                .isEqualTo(99);
         session.undo(refused::add);
         assertThat(refused).isEmpty();
-        assertThat(desk.snapshot().log().installedBy(hole("R1.1").hole().id()).orElseThrow().work().orElseThrow().minutes()).isEqualTo(20);
+        assertThat(desk.snapshot()
+                        .log()
+                        .installedBy(hole("R1.1").hole().id())
+                        .orElseThrow()
+                        .work()
+                        .orElseThrow()
+                        .minutes())
+                .isEqualTo(20);
     }
 
     @Test
     void a_refused_entry_changes_nothing() {
         logRow("R1.1");
-        LogEntry.Draft twice = LogEntry.Draft.install(desk.snapshot().log().entries().getLast().work().orElseThrow());
+        LogEntry.Draft twice = LogEntry.Draft.install(
+                desk.snapshot().log().entries().getLast().work().orElseThrow());
         session.log(twice, List.of(), e -> fail("written twice"), refused::add);
         assertThat(refused).singleElement().asString().contains("logged as set");
         assertThat(onDisk()).isEqualTo(33);
@@ -106,9 +125,14 @@ class SessionTest extends OnDesk {
 
     @Test
     void a_typed_group_is_planned_logged_and_undone() {
-        TypedGroupForm form = new TypedGroupForm("", "Fairing clips", HeadStyle.UNIVERSAL, "1/8", ".032, .040", Preparation.AUTO, "12");
+        TypedGroupForm form = new TypedGroupForm(
+                "", "Fairing clips", HeadStyle.UNIVERSAL, "1/8", ".032, .040", Preparation.AUTO, "12");
         var lengths = desk.lengths();
-        session.plan("adding", b -> form.on(desk.face().face().id(), b, session.catalogue(), lengths), () -> { }, refused::add);
+        session.plan(
+                "adding",
+                b -> form.on(desk.face().face().id(), b, session.catalogue(), lengths),
+                () -> {},
+                refused::add);
         var ref = desk.snapshot().build().group("T-1").orElseThrow();
         desk.show(ref);
         Suggestion s = Suggestion.of(desk).orElseThrow();
@@ -117,7 +141,7 @@ class SessionTest extends OnDesk {
         f.who = "T. Lind";
         f.count = "5";
         f.rejects.add(new LogForm.RejectLine("", Disposition.REPLACED, ""));
-        session.log(LogForm.of(s).draft(f, desk.lengths(), ""), List.of(), e -> { }, refused::add);
+        session.log(LogForm.of(s).draft(f, desk.lengths(), ""), List.of(), e -> {}, refused::add);
         assertThat(refused).isEmpty();
         assertThat(desk.snapshot().log().installed(ref.group())).isEqualTo(5);
         session.undo(refused::add);
@@ -149,11 +173,21 @@ class SessionTest extends OnDesk {
 
     @Test
     void a_second_window_is_told_and_only_reads() {
-        try (WindowLock first = WindowLock.of(session.path()); WindowLock second = WindowLock.of(session.path())) {
+        try (WindowLock first = WindowLock.of(session.path());
+                WindowLock second = WindowLock.of(session.path())) {
             assertThat(first.onlyReads()).isEmpty();
             assertThat(second.onlyReads().orElseThrow()).contains("another window");
-            assertThat(WindowLock.of(Path.of("/proc/none/demo.bucina")).onlyReads().orElseThrow()).contains("read only");
-            try (Session reading = Session.open(session.path(), second.onlyReads(), CatalogueReader.shipped(), Sessions.CLOCK, Runnable::run, Runnable::run)) {
+            assertThat(WindowLock.of(Path.of("/proc/none/demo.bucina"))
+                            .onlyReads()
+                            .orElseThrow())
+                    .contains("read only");
+            try (Session reading = Session.open(
+                    session.path(),
+                    second.onlyReads(),
+                    CatalogueReader.shipped(),
+                    Sessions.CLOCK,
+                    Runnable::run,
+                    Runnable::run)) {
                 assertThat(reading.statusProperty().get()).contains("another window");
                 reading.undo(refused::add);
                 assertThat(reading.readOnly()).isTrue();
@@ -167,14 +201,16 @@ class SessionTest extends OnDesk {
     @Test
     void undo_pressed_twice_before_the_disk_answers_takes_back_two_things() {
         List<Runnable> answers = new java.util.concurrent.CopyOnWriteArrayList<>();
-        try (Session slow = Session.open(session.path(), Optional.empty(), session.catalogue(), Sessions.CLOCK, Runnable::run, answers::add)) {
+        try (Session slow = Session.open(
+                session.path(), Optional.empty(), session.catalogue(), Sessions.CLOCK, Runnable::run, answers::add)) {
             Desk behind = Sessions.desk(slow, folder);
             for (int i : new int[] {0, 1}) {
-                behind.selectionProperty().set(behind.selectionProperty().get().one(behind.face().reading(i)));
+                behind.selectionProperty()
+                        .set(behind.selectionProperty().get().one(behind.face().reading(i)));
                 Suggestion s = Suggestion.of(behind).orElseThrow();
                 LogForm.Fields f = LogForm.suggest(s, behind, 1);
                 f.who = "M";
-                slow.log(LogForm.of(s).draft(f, behind.lengths(), ""), List.of(), e -> { }, refused::add);
+                slow.log(LogForm.of(s).draft(f, behind.lengths(), ""), List.of(), e -> {}, refused::add);
             }
             answers.forEach(Runnable::run);
             answers.clear();
@@ -182,7 +218,9 @@ class SessionTest extends OnDesk {
             slow.undo(refused::add);
             answers.forEach(Runnable::run);
             assertThat(refused).isEmpty();
-            assertThat(behind.snapshot().log().entries().subList(34, 36)).extracting(e -> e.corrects().orElseThrow()).containsExactly(34, 33);
+            assertThat(behind.snapshot().log().entries().subList(34, 36))
+                    .extracting(e -> e.corrects().orElseThrow())
+                    .containsExactly(34, 33);
             assertThat(slow.undoWords()).isEmpty();
             assertThat(slow.redoWords()).isPresent();
         }
@@ -203,9 +241,13 @@ class SessionTest extends OnDesk {
     @Test
     void a_failure_of_the_program_is_said_and_the_file_stays() {
         int before = onDisk();
-        session.plan("failing", b -> {
-            throw new IllegalStateException("a mistake of ours");
-        }, () -> fail("went on"), refused::add);
+        session.plan(
+                "failing",
+                b -> {
+                    throw new IllegalStateException("a mistake of ours");
+                },
+                () -> fail("went on"),
+                refused::add);
         assertThat(refused).singleElement().asString().startsWith("Bucina itself failed (IllegalStateException)");
         assertThat(session.statusProperty().get()).startsWith("Not saved");
         assertThat(onDisk()).isEqualTo(before);
@@ -217,7 +259,9 @@ class SessionTest extends OnDesk {
         desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R1.5")));
         RowModel row = desk.row().orElseThrow();
         assertThat(row.runs()).extracting(RowModel.Run::dash).containsExactly("-5", "-4.5", "-3.5");
-        assertThat(row.sentence(Unit.INCH)).contains("From hole 7 use -4.5: Root cuff ends.").contains("From hole 19 use -3.5: Spar cap doubler ends.");
+        assertThat(row.sentence(Unit.INCH))
+                .contains("From hole 7 use -4.5: Root cuff ends.")
+                .contains("From hole 19 use -3.5: Spar cap doubler ends.");
     }
 
     @Test
@@ -225,8 +269,16 @@ class SessionTest extends OnDesk {
         HoleReading hole = hole("R13.5");
         for (Unit unit : Unit.values()) {
             List<Why> numbers = new Explain(desk.snapshot().build().rules(), unit).hole(hole);
-            assertThat(numbers).extracting(Why::title).contains("Grip G", "Use", "Effective grip Ge", "Shop head", "Squeezer gap", "Hole", numbers.getLast()
-                    .title())
+            assertThat(numbers)
+                    .extracting(Why::title)
+                    .contains(
+                            "Grip G",
+                            "Use",
+                            "Effective grip Ge",
+                            "Shop head",
+                            "Squeezer gap",
+                            "Hole",
+                            numbers.getLast().title())
                     .anyMatch(t -> t.startsWith("Edge, least "));
             assertThat(numbers).allSatisfy(w -> {
                 assertThat(w.source()).isNotBlank();
@@ -239,7 +291,10 @@ class SessionTest extends OnDesk {
     @Test
     void the_finder_finds_holes_rows_groups_sheets_and_commands() {
         List<String> opened = new java.util.ArrayList<>();
-        Finder finder = new Finder(desk, List.of(new Finder.Hit(Finder.Kind.COMMAND, "Night theme", "T", () -> { })), k -> opened.add(k.name()));
+        Finder finder = new Finder(
+                desk,
+                List.of(new Finder.Hit(Finder.Kind.COMMAND, "Night theme", "T", () -> {})),
+                k -> opened.add(k.name()));
         assertThat(finder.find("", 5)).extracting(Finder.Hit::name).containsExactly("Night theme");
         assertThat(finder.find("R1.12", 3).getFirst().kind()).isEqualTo(Finder.Kind.HOLE);
         assertThat(finder.find("cap doubler", 3).getFirst().name()).isEqualTo("Spar cap doubler");
@@ -254,8 +309,9 @@ class SessionTest extends OnDesk {
     @Test
     void the_fuller_glyph_is_the_longer_rivet() {
         LengthClasses classes = LengthClasses.of(desk.face());
-        assertThat(classes.classes()).extracting(LengthClasses.Class::name).containsExactly("MS20426AD3-3.5", "MS20426AD3-4, MS20426AD4-4", "MS20426AD3-4.5",
-                "MS20426AD3-5");
+        assertThat(classes.classes())
+                .extracting(LengthClasses.Class::name)
+                .containsExactly("MS20426AD3-3.5", "MS20426AD3-4, MS20426AD4-4", "MS20426AD3-4.5", "MS20426AD3-5");
         assertThat(classes.place(hole("R1.1"))).isEqualTo(3);
         assertThat(classes.place(hole("R1.40"))).isZero();
     }

@@ -13,15 +13,15 @@ public final class Sessions {
 
     public static final Clock CLOCK = Clock.fixed(Instant.parse("2026-11-24T12:00:00Z"), ZoneOffset.UTC);
 
-    private Sessions() {
-    }
+    private Sessions() {}
 
     public static Session demo(Path folder) {
         Path path = folder.resolve("demo.bucina");
         if (!java.nio.file.Files.exists(path)) {
             everythingInPlace(path);
         }
-        return Session.open(path, java.util.Optional.empty(), CatalogueReader.shipped(), CLOCK, Runnable::run, Runnable::run);
+        return Session.open(
+                path, java.util.Optional.empty(), CatalogueReader.shipped(), CLOCK, Runnable::run, Runnable::run);
     }
 
     public static Desk desk(Session session, Path folder) {
@@ -33,7 +33,8 @@ public final class Sessions {
         DemoBuild.write(path, CatalogueReader.shipped());
         try (BuildFile file = BuildFile.open(path)) {
             Build build = file.read().build();
-            file.save(build.withParts(build.parts().stream().map(p -> p.withFitted(true)).toList(), build.nextId()));
+            file.save(build.withParts(
+                    build.parts().stream().map(p -> p.withFitted(true)).toList(), build.nextId()));
         }
     }
 }

@@ -23,7 +23,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class ViewStateTest extends OnDesk {
 
-
     private void turnTo(String face) {
         desk.show(desk.snapshot().build().face(face).orElseThrow().face().id());
     }
@@ -53,7 +52,7 @@ class ViewStateTest extends OnDesk {
         Suggestion s = Suggestion.of(desk).orElseThrow();
         LogForm.Fields f = LogForm.suggest(s, desk, 5);
         f.who = "M";
-        session.log(LogForm.of(s).draft(f, desk.lengths(), ""), List.of(), e -> { }, e -> { });
+        session.log(LogForm.of(s).draft(f, desk.lengths(), ""), List.of(), e -> {}, e -> {});
         assertThat(desk.cursor().orElseThrow().label()).isEqualTo("R3.4");
         assertThat(Suggestion.of(desk)).isEmpty();
     }
@@ -63,16 +62,25 @@ class ViewStateTest extends OnDesk {
         List<String> seen = new java.util.ArrayList<>();
         for (int i = 0; i < 6; i++) {
             assertThat(desk.nextFinding()).isTrue();
-            seen.add(desk.face().face().name() + " " + desk.cursor().orElseThrow().label());
+            seen.add(desk.face().face().name() + " "
+                    + desk.cursor().orElseThrow().label());
         }
-        assertThat(seen).containsExactly("Upper skin R11.4", "Main spar web R8.1", "Main spar web R8.2", "Main spar web R8.3", "Main spar web R8.4",
-                "Upper skin R11.4");
+        assertThat(seen)
+                .containsExactly(
+                        "Upper skin R11.4",
+                        "Main spar web R8.1",
+                        "Main spar web R8.2",
+                        "Main spar web R8.3",
+                        "Main spar web R8.4",
+                        "Upper skin R11.4");
     }
 
     @Test
     void a_row_of_one_length_says_so() {
         desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R30.2")));
-        assertThat(desk.row().orElseThrow().sentence(Unit.INCH)).startsWith("R30, root cuff: 4 holes.").contains("-3");
+        assertThat(desk.row().orElseThrow().sentence(Unit.INCH))
+                .startsWith("R30, root cuff: 4 holes.")
+                .contains("-3");
     }
 
     @Test
@@ -98,7 +106,10 @@ class ViewStateTest extends OnDesk {
     void hardware_explains_itself_without_a_shop_head() {
         turnTo("Main spar web");
         List<Why> numbers = new Explain(desk.snapshot().build().rules(), Unit.INCH).hole(hole("R12.1"));
-        assertThat(numbers).extracting(Why::title).startsWith("Grip G", "Use", "Hole").doesNotContain("Shop head");
+        assertThat(numbers)
+                .extracting(Why::title)
+                .startsWith("Grip G", "Use", "Hole")
+                .doesNotContain("Shop head");
         assertThat(numbers.get(1).value()).isEqualTo("AN4-6A");
     }
 
@@ -107,16 +118,30 @@ class ViewStateTest extends OnDesk {
         List<Snapshot.Sheet> sheets = desk.snapshot().sheets(hole("R13.3").layers());
         assertThat(sheets).extracting(Snapshot.Sheet::material).containsExactly("2024-T3", "6061-T4");
         assertThat(sheets.get(0).hatch()).isNotEqualTo(sheets.get(1).hatch());
-        assertThat(desk.snapshot().sheets(hole("R1.1").layers())).extracting(Snapshot.Sheet::hatch).containsOnly(sheets.getFirst().hatch());
+        assertThat(desk.snapshot().sheets(hole("R1.1").layers()))
+                .extracting(Snapshot.Sheet::hatch)
+                .containsOnly(sheets.getFirst().hatch());
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"''|.03|1|layers", "x|.03|1|layers", ".03|1/7|1|.142857", ".03,.04|1/8|none|count", ".03|1/8|0|count must be 1",
-            "0|1/8|1|over 0"})
-    void a_typed_stack_that_cannot_be_is_refused_by_field(String layers, String diameter, String count, String expected) {
-        TypedGroupForm form = new TypedGroupForm("", "", HeadStyle.UNIVERSAL, diameter, layers, Preparation.AUTO, count);
-        assertThatThrownBy(() -> form.on(desk.face().face().id(), desk.snapshot().build(), session.catalogue(), desk.lengths()))
-                .isInstanceOf(InputException.class).hasMessageContaining(expected);
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "''|.03|1|layers",
+                "x|.03|1|layers",
+                ".03|1/7|1|.142857",
+                ".03,.04|1/8|none|count",
+                ".03|1/8|0|count must be 1",
+                "0|1/8|1|over 0"
+            })
+    void a_typed_stack_that_cannot_be_is_refused_by_field(
+            String layers, String diameter, String count, String expected) {
+        TypedGroupForm form =
+                new TypedGroupForm("", "", HeadStyle.UNIVERSAL, diameter, layers, Preparation.AUTO, count);
+        assertThatThrownBy(() ->
+                        form.on(desk.face().face().id(), desk.snapshot().build(), session.catalogue(), desk.lengths()))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining(expected);
     }
 
     @Test
@@ -161,15 +186,19 @@ class ViewStateTest extends OnDesk {
     @Test
     void two_entries_sent_at_once_cannot_set_a_hole_twice() {
         List<Runnable> queue = new java.util.concurrent.CopyOnWriteArrayList<>();
-        try (Session slow = Session.open(session.path(), Optional.empty(), session.catalogue(), Clock.systemUTC(), Runnable::run, queue::add)) {
+        try (Session slow = Session.open(
+                session.path(), Optional.empty(), session.catalogue(), Clock.systemUTC(), Runnable::run, queue::add)) {
             Desk behind = new Desk(slow, Prefs.in(folder));
-            behind.selectionProperty().set(behind.selectionProperty().get().one(behind.face().readings().getFirst()));
+            behind.selectionProperty()
+                    .set(behind.selectionProperty()
+                            .get()
+                            .one(behind.face().readings().getFirst()));
             Suggestion s = Suggestion.of(behind).orElseThrow();
             LogForm.Fields f = LogForm.suggest(s, behind, 5);
             f.who = "M";
             List<String> refused = new java.util.ArrayList<>();
-            slow.log(LogForm.of(s).draft(f, behind.lengths(), ""), List.of(), e -> { }, refused::add);
-            slow.log(LogForm.of(s).draft(f, behind.lengths(), ""), List.of(), e -> { }, refused::add);
+            slow.log(LogForm.of(s).draft(f, behind.lengths(), ""), List.of(), e -> {}, refused::add);
+            slow.log(LogForm.of(s).draft(f, behind.lengths(), ""), List.of(), e -> {}, refused::add);
             assertThat(behind.snapshot().log().entries()).hasSize(32);
             queue.forEach(Runnable::run);
             assertThat(behind.snapshot().log().entries()).hasSize(33);
@@ -185,6 +214,7 @@ class ViewStateTest extends OnDesk {
                 assertThat(why.note() + why.formula() + why.source()).doesNotContainIgnoringCase("approved");
             }
         }
-        assertThat(Optional.of(desk.face().size())).hasValueSatisfying(n -> assertThat(n).isGreaterThan(200));
+        assertThat(Optional.of(desk.face().size()))
+                .hasValueSatisfying(n -> assertThat(n).isGreaterThan(200));
     }
 }

@@ -48,7 +48,8 @@ class SheetTransformTest {
     @Test
     void there_and_back_is_where_one_was_and_zooming_keeps_the_place_under_the_pointer() {
         for (int i = 0; i < 1000; i++) {
-            SheetTransform t = SheetTransform.fit(box(), 900, 600, 10).moved(random.nextInt(200) - 100, random.nextInt(200) - 100);
+            SheetTransform t =
+                    SheetTransform.fit(box(), 900, 600, 10).moved(random.nextInt(200) - 100, random.nextInt(200) - 100);
             double x = random.nextInt(900);
             double y = random.nextInt(600);
             Point at = t.toFace(x, y);
@@ -77,7 +78,9 @@ class SheetTransformTest {
         }
         assertThat(in.scale() * 25.4e6).isCloseTo(2400, within(1e-6));
         assertThat(out.scale() * 25.4e6).isCloseTo(.2, within(1e-9));
-        assertThatThrownBy(() -> new SheetTransform(0, 0, 0)).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("over 0, was 0");
+        assertThatThrownBy(() -> new SheetTransform(0, 0, 0))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("over 0, was 0");
     }
 
     @Test
@@ -91,7 +94,8 @@ class SheetTransformTest {
             assertThat(Math.round(lead * 1e6) / 1e6).isIn(1.0, 2.0, 5.0, 10.0);
             // What the label says is where the tick is.
             for (long m : new long[] {-7, 0, 3, 12}) {
-                assertThat(Double.parseDouble(scale.label(m, Unit.MM))).isCloseTo(m * scale.step(), within(scale.step() * 1e-6));
+                assertThat(Double.parseDouble(scale.label(m, Unit.MM)))
+                        .isCloseTo(m * scale.step(), within(scale.step() * 1e-6));
             }
         }
     }

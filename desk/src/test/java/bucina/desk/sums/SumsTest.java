@@ -37,11 +37,16 @@ class SumsTest {
     }
 
     private static String value(Answer answer, String title) {
-        return answer.lines().stream().filter(w -> w.title().equals(title)).map(Why::value).findFirst().orElseThrow();
+        return answer.lines().stream()
+                .filter(w -> w.title().equals(title))
+                .map(Why::value)
+                .findFirst()
+                .orElseThrow();
     }
 
     private static boolean says(Answer answer, Level level, String words) {
-        return answer.notes().stream().anyMatch(n -> n.level() == level && n.text().contains(words));
+        return answer.notes().stream()
+                .anyMatch(n -> n.level() == level && n.text().contains(words));
     }
 
     @Test
@@ -55,8 +60,15 @@ class SumsTest {
                         assertThat(w.source()).as(w.title()).isNotBlank();
                     });
                     assertThat(answer.notes()).as(sum.code()).isNotEmpty();
-                    assertThat(answer.section().isPresent() || answer.picture().panels().stream().allMatch(p -> p.shapes().size() > 2)).as(sum.code()).isTrue();
-                    answer.table().ifPresent(t -> assertThat(t.rows()).as(sum.code()).allSatisfy(r -> assertThat(r).hasSameSizeAs(t.heads())));
+                    assertThat(answer.section().isPresent()
+                                    || answer.picture().panels().stream()
+                                            .allMatch(p -> p.shapes().size() > 2))
+                            .as(sum.code())
+                            .isTrue();
+                    answer.table()
+                            .ifPresent(t -> assertThat(t.rows())
+                                    .as(sum.code())
+                                    .allSatisfy(r -> assertThat(r).hasSameSizeAs(t.heads())));
                 }
             }
         }
@@ -65,7 +77,8 @@ class SumsTest {
     @Test
     void the_bend_bench_gives_the_channel_of_the_handbook_in_either_way_to_name_the_angle() {
         // Flats .80, 1.60, .80, BA .28274 each: 3.7655.
-        Map<String, String> channel = Map.of("legs", "1, 2, 1", "angles", "90, 90", "radius", ".160", "thickness", ".040", "k", "0.5");
+        Map<String, String> channel =
+                Map.of("legs", "1, 2, 1", "angles", "90, 90", "radius", ".160", "thickness", ".040", "k", "0.5");
         assertThat(value(answer("bend", channel), "Developed length")).isEqualTo("3.765 in");
         Map<String, String> between = new java.util.HashMap<>(channel);
         between.put("angle", BendSum.BETWEEN);
@@ -73,43 +86,88 @@ class SumsTest {
         Answer opened = answer("bend", between);
         assertThat(opened.table().orElseThrow().rows().get(0)).contains("92°", "88°");
         assertThat(opened.table().orElseThrow().rows().get(1)).contains("88°", "92°");
-        assertThat(answer("bend", channel, Unit.INCH, Unit.MM).lines().getFirst().value()).isEqualTo("95.64 mm");
+        assertThat(answer("bend", channel, Unit.INCH, Unit.MM)
+                        .lines()
+                        .getFirst()
+                        .value())
+                .isEqualTo("95.64 mm");
     }
 
     @Test
     void a_hem_is_a_bend_of_180_degrees_measured_to_the_outside() {
-        // R .04, t .032, K 0.4: BA = π × .0528 = .16588. Outside takes .072 of each leg: 1 − .072 + .5 − .072 + .16588 = 1.52188.
-        Answer hem = answer("bend", Map.of("legs", "1, .5", "angles", "180", "radius", ".04", "thickness", ".032", "k", "0.4", "measured", "outside"));
+        // R .04, t .032, K 0.4: BA = π × .0528 = .16588. Outside takes .072 of each leg: 1 − .072 + .5 − .072 + .16588
+        // = 1.52188.
+        Answer hem = answer(
+                "bend",
+                Map.of(
+                        "legs",
+                        "1, .5",
+                        "angles",
+                        "180",
+                        "radius",
+                        ".04",
+                        "thickness",
+                        ".032",
+                        "k",
+                        "0.4",
+                        "measured",
+                        "outside"));
         assertThat(value(hem, "Developed length")).isEqualTo("1.522 in");
         assertThat(value(hem, "Setback")).isEqualTo("none at 180°");
-        assertThatThrownBy(() -> answer("bend", Map.of("legs", "1, .5", "angles", "180"))).hasMessageContaining("no apex")
+        assertThatThrownBy(() -> answer("bend", Map.of("legs", "1, .5", "angles", "180")))
+                .hasMessageContaining("no apex")
                 .hasMessageContaining("use outside or flat");
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"bend|radius|-.1|The inside radius is -.1 in", "bend|angles|0, 90, 60|over 0° and up to 180°",
-            "bend|angles|190, 90, 60|up to 180°",
-        "bend|legs|.1, 1.5, 1, .5|Leg 1 of .1 in is too short by .065 in", "bend|legs|1, 2|2 legs and 3 bends",
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "bend|radius|-.1|The inside radius is -.1 in",
+                "bend|angles|0, 90, 60|over 0° and up to 180°",
+                "bend|angles|190, 90, 60|up to 180°",
+                "bend|legs|.1, 1.5, 1, .5|Leg 1 of .1 in is too short by .065 in",
+                "bend|legs|1, 2|2 legs and 3 bends",
                 "bend|thickness|xx|Thickness: \"xx\" is not a length",
-        "bracket|flanges|1: .1; 2: .75|too short by", "bracket|flanges|up|is no flange", "bracket|holes|9: 1, 1, #40|side 9, which has no flange",
+                "bracket|flanges|1: .1; 2: .75|too short by",
+                "bracket|flanges|up|is no flange",
+                "bracket|holes|9: 1, 1, #40|side 9, which has no flange",
                 "bracket|base|3|is no corner",
-        "radius|angle|0|over 0°", "taper|root|0, 0|three places", "taper|ribs|60|lies outside the sections", "flute|chord|-2|must be over 0",
+                "radius|angle|0|over 0°",
+                "taper|root|0, 0|three places",
+                "taper|ribs|60|lies outside the sections",
+                "flute|chord|-2|must be over 0",
                 "flute|holes|3|at least two holes",
-        "flute|bow|7|under half the chord", "cut|want|24 x|is not a length", "cut|kerf|-1|kerf", "nesting|want|12|is no rectangle",
+                "flute|bow|7|under half the chord",
+                "cut|want|24 x|is not a length",
+                "cut|kerf|-1|kerf",
+                "nesting|want|12|is no rectangle",
                 "opening|across|0|must be over 0",
-        "opening|steps|1/4, 1/8|Step 2", "rivet|diameter|.3|no flush rivet", "pulled|diameter|9 mm|ISO 15977 9 is not", "bolt|drag|-4|drag",
+                "opening|steps|1/4, 1/8|Step 2",
+                "rivet|diameter|.3|no flush rivet",
+                "pulled|diameter|9 mm|ISO 15977 9 is not",
+                "bolt|drag|-4|drag",
                 "bolt|height|0|over 0",
                 "gap|gap|1|make a bushing",
-        "nest|hole|1|as wide as the nest", "coupon|scrap|.165|on scrap first", "coupon|every|0|no count", "row|pitch|0|must be over 0",
-                "edge|diameter|0|must be over 0", "weight|list|screw x2|screw"})
+                "nest|hole|1|as wide as the nest",
+                "coupon|scrap|.165|on scrap first",
+                "coupon|every|0|no count",
+                "row|pitch|0|must be over 0",
+                "edge|diameter|0|must be over 0",
+                "weight|list|screw x2|screw"
+            })
     void impossible_figures_get_a_sentence(String code, String key, String text, String expected) {
-        assertThatThrownBy(() -> answer(code, Map.of(key, text))).isInstanceOf(InputException.class).hasMessageContaining(expected);
+        assertThatThrownBy(() -> answer(code, Map.of(key, text)))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining(expected);
     }
 
     @Test
     void pulling_the_end_of_a_leg_changes_its_length_and_turns_its_bend() {
         Sum bend = Sums.of("bend").orElseThrow();
-        Figures f = SumForm.fresh(bend, BARE, Unit.INCH).with(Map.of("legs", "1, 2", "angles", "90")).figures(BARE, Unit.INCH);
+        Figures f = SumForm.fresh(bend, BARE, Unit.INCH)
+                .with(Map.of("legs", "1, 2", "angles", "90"))
+                .figures(BARE, Unit.INCH);
         // Drawn with the longer leg level: leg 2 runs along +x. A quarter of an inch outward along it.
         Map<String, String> longer = bend.pulled(f, 1, Length.in(.25).nanometres(), 0);
         assertThat(longer).containsEntry("legs", "1, 2.25").containsEntry("angles", "90");
@@ -122,10 +180,14 @@ class SumsTest {
     @Test
     void radius_says_practical_safe_and_what_a_tweak_may_be() {
         Answer tight = answer("radius", Map.of("radius", ".06"));
-        assertThat(says(tight, Level.ERROR, "under the practical least of .090 in")).isTrue();
-        assertThat(tight.table().orElseThrow().rows()).anySatisfy(r -> assertThat(r).containsExactly("yours .040", "2.25", "4.25", ".090", ".170"));
-        assertThat(says(answer("radius", Map.of("tweak", "1.5")), Level.NOTE, "in the vice")).isTrue();
-        assertThat(says(answer("radius", Map.of("tweak", "-3")), Level.ERROR, "a new part")).isTrue();
+        assertThat(says(tight, Level.ERROR, "under the practical least of .090 in"))
+                .isTrue();
+        assertThat(tight.table().orElseThrow().rows())
+                .anySatisfy(r -> assertThat(r).containsExactly("yours .040", "2.25", "4.25", ".090", ".170"));
+        assertThat(says(answer("radius", Map.of("tweak", "1.5")), Level.NOTE, "in the vice"))
+                .isTrue();
+        assertThat(says(answer("radius", Map.of("tweak", "-3")), Level.ERROR, "a new part"))
+                .isTrue();
     }
 
     @Test
@@ -141,20 +203,28 @@ class SumsTest {
     @Test
     void the_cutting_list_leaves_stock_of_the_wrong_gauge_alone_and_says_what_to_order() {
         Answer list = answer("cut", Map.of());
-        assertThat(says(list, Level.ERROR, "This stock measures .094 in; .063 in is called for")).isTrue();
+        assertThat(says(list, Level.ERROR, "This stock measures .094 in; .063 in is called for"))
+                .isTrue();
         assertThat(value(list, "To order")).isEqualTo("1 × 72.000 in Strip 1 in");
         assertThat(value(list, "Bars cut")).isEqualTo("4, at least 4");
         Answer plain = answer("cut", Map.of("want", "24 x3", "stock", "72.3 x1", "trim", "0"));
-        assertThat(plain.table().orElseThrow().rows()).containsExactly(java.util.List.of("Stock", "72.300", "3 × 24.000", ".120"));
-        assertThat(says(answer("cut", Map.of("want", "90 x1", "stock", "", "trim", "0")), Level.ERROR, "longer than the bars sold")).isTrue();
+        assertThat(plain.table().orElseThrow().rows())
+                .containsExactly(java.util.List.of("Stock", "72.300", "3 × 24.000", ".120"));
+        assertThat(says(
+                        answer("cut", Map.of("want", "90 x1", "stock", "", "trim", "0")),
+                        Level.ERROR,
+                        "longer than the bars sold"))
+                .isTrue();
     }
 
     @Test
     void an_opening_names_the_step_and_what_is_too_near() {
         assertThat(value(answer("opening", Map.of()), "Stop at")).isEqualTo("step 9, 5/8 in");
         Answer between = answer("opening", Map.of("across", ".6", "tangent", ".3"));
-        assertThat(says(between, Level.WARNING, "No step is .600 in: stop at step 8")).isTrue();
-        assertThat(says(between, Level.ERROR, "of metal is left to the bend tangent")).isTrue();
+        assertThat(says(between, Level.WARNING, "No step is .600 in: stop at step 8"))
+                .isTrue();
+        assertThat(says(between, Level.ERROR, "of metal is left to the bend tangent"))
+                .isTrue();
         Answer corners = answer("opening", Map.of("for", "opening with corners", "across", "2", "corner", ".06"));
         assertThat(value(corners, "Corner drill")).isEqualTo(".120 in");
         assertThat(says(corners, Level.ERROR, "place for a crack")).isTrue();
@@ -178,17 +248,22 @@ class SumsTest {
 
     @Test
     void a_gauge_adds_to_a_field_to_a_hundredth_of_a_mm() {
-        SumForm form = SumForm.fresh(Sums.of("coupon").orElseThrow(), BARE, Unit.MM).with(Map.of("scrap", "4.4, "));
-        assertThat(form.plus("scrap", java.util.List.of(Length.mm(4.52), Length.mm(4.5)))).isEqualTo("4.4, 4.52, 4.50");
-        assertThat(form.with(Map.of("scrap", "")).plus("scrap", java.util.List.of(Length.in(.178)))).isEqualTo("4.52");
+        SumForm form =
+                SumForm.fresh(Sums.of("coupon").orElseThrow(), BARE, Unit.MM).with(Map.of("scrap", "4.4, "));
+        assertThat(form.plus("scrap", java.util.List.of(Length.mm(4.52), Length.mm(4.5))))
+                .isEqualTo("4.4, 4.52, 4.50");
+        assertThat(form.with(Map.of("scrap", "")).plus("scrap", java.util.List.of(Length.in(.178))))
+                .isEqualTo("4.52");
     }
 
     @Test
     void bolt_and_nest_and_gap_agree_with_the_core() {
         assertThat(value(answer("bolt", Map.of("drag", "8")), "Torque")).isEqualTo("28 to 33 in-lb");
         assertThat(value(answer("bolt", Map.of()), "Under the nut")).isEqualTo("2 regular");
-        assertThat(value(answer("nest", Map.of("head", "#8 screw", "sub", ".125")), "Across the top")).isEqualTo(".3553 in");
-        assertThat(says(answer("nest", Map.of("sub", ".040")), Level.ERROR, "knife edge")).isTrue();
+        assertThat(value(answer("nest", Map.of("head", "#8 screw", "sub", ".125")), "Across the top"))
+                .isEqualTo(".3553 in");
+        assertThat(says(answer("nest", Map.of("sub", ".040")), Level.ERROR, "knife edge"))
+                .isTrue();
         assertThat(value(answer("gap", Map.of("gap", ".095")), "Use")).isEqualTo("regular + thin");
     }
 
@@ -196,10 +271,16 @@ class SumsTest {
     void the_bracket_shows_its_holes_flat_and_writes_its_flat() {
         Answer answer = answer("bracket", Map.of());
         // .46 up less the deduction of .1056 is .3544 below the mould line.
-        assertThat(answer.table().orElseThrow().rows().get(1)).containsExactly("2", "side 1", "1.500", ".460", "1.500", "-.3544", ".098");
+        assertThat(answer.table().orElseThrow().rows().get(1))
+                .containsExactly("2", "side 1", "1.500", ".460", "1.500", "-.3544", ".098");
         assertThat(answer.flat()).isPresent();
-        assertThat(says(answer("bracket", Map.of("holes", "1: 1.5, .25, #40")), Level.ERROR, "from the bend tangent of side 1")).isTrue();
-        assertThat(says(answer("bracket", Map.of("grain", "along x")), Level.WARNING, "runs along the grain")).isTrue();
+        assertThat(says(
+                        answer("bracket", Map.of("holes", "1: 1.5, .25, #40")),
+                        Level.ERROR,
+                        "from the bend tangent of side 1"))
+                .isTrue();
+        assertThat(says(answer("bracket", Map.of("grain", "along x")), Level.WARNING, "runs along the grain"))
+                .isTrue();
     }
 
     @Test
@@ -209,28 +290,42 @@ class SumsTest {
         SumForm form = SumForm.of(kept, bench).orElseThrow();
         assertThat(form.typed()).containsAllEntriesOf(kept.figures()).containsEntry("k", "0.446");
         assertThat(form.keep(kept.id()).figures()).containsAllEntriesOf(kept.figures());
-        assertThat(SumForm.of(new KeptSum(kept.id(), "tea", "Tea", Optional.empty(), Unit.MM, Map.of()), bench)).isEmpty();
+        assertThat(SumForm.of(new KeptSum(kept.id(), "tea", "Tea", Optional.empty(), Unit.MM, Map.of()), bench))
+                .isEmpty();
         Dunlin.build(CATALOGUE.rules()).workshop().sums().forEach(k -> {
             SumForm f = SumForm.of(k, bench).orElseThrow();
-            assertThat(f.sum().answer(f.figures(bench, Unit.INCH)).notes()).as(k.name()).noneMatch(n -> n.level() == Level.ERROR && !k.kind().equals("cut"));
+            assertThat(f.sum().answer(f.figures(bench, Unit.INCH)).notes())
+                    .as(k.name())
+                    .noneMatch(n -> n.level() == Level.ERROR && !k.kind().equals("cut"));
         });
     }
 
     @Test
     void with_a_build_the_crib_and_the_demand_are_at_hand() {
         Bench bench = Bench.of(CATALOGUE, Derivation.of(Dunlin.build(CATALOGUE.rules()), CATALOGUE));
-        assertThat(Sums.of("opening").orElseThrow().asks(bench)).anySatisfy(a -> assertThat(a.choices()).contains("Bench step drill"));
+        assertThat(Sums.of("opening").orElseThrow().asks(bench))
+                .anySatisfy(a -> assertThat(a.choices()).contains("Bench step drill"));
         assertThat(bench.demand()).containsKey("MS20426AD3-3.5");
         Sum weight = Sums.of("weight").orElseThrow();
-        assertThat(weight.answer(SumForm.fresh(weight, bench, Unit.INCH).figures(bench, Unit.MM)).lines().getFirst().value()).endsWith(" g");
+        assertThat(weight.answer(SumForm.fresh(weight, bench, Unit.INCH).figures(bench, Unit.MM))
+                        .lines()
+                        .getFirst()
+                        .value())
+                .endsWith(" g");
     }
 
     @Test
     void the_bend_bench_of_a_part_takes_its_sheet_and_a_safe_radius() {
         var build = Dunlin.build(CATALOGUE.rules());
-        var part = build.parts().stream().filter(p -> p.name().equals("Main spar")).findFirst().orElseThrow();
+        var part = build.parts().stream()
+                .filter(p -> p.name().equals("Main spar"))
+                .findFirst()
+                .orElseThrow();
         SumForm form = SumForm.of(part, Length.in(.040), BARE, Unit.INCH);
-        assertThat(form.typed()).containsEntry("material", "2024-T3").containsEntry("thickness", ".04").containsEntry("radius", ".17");
+        assertThat(form.typed())
+                .containsEntry("material", "2024-T3")
+                .containsEntry("thickness", ".04")
+                .containsEntry("radius", ".17");
         assertThat(form.part()).contains(part.id());
         assertThat(form.name()).isEqualTo("Main spar");
     }
@@ -238,6 +333,8 @@ class SumsTest {
     @Test
     void arcs_are_drawn_in_chords_on_their_circle() {
         var circle = bucina.core.sheet.Ring.circle(new Point(0, 0), Length.in(1));
-        assertThat(Chords.of(circle)).hasSizeGreaterThan(50).allSatisfy(p -> assertThat(Math.hypot(p.x(), p.y())).isCloseTo(25.4e6, within(1e-3)));
+        assertThat(Chords.of(circle))
+                .hasSizeGreaterThan(50)
+                .allSatisfy(p -> assertThat(Math.hypot(p.x(), p.y())).isCloseTo(25.4e6, within(1e-3)));
     }
 }

@@ -14,8 +14,10 @@ import java.util.Optional;
 import java.util.TreeMap;
 
 /*
- * Design. A DXF is pairs of lines: a number that says what, and a value. An entity is the pairs from one 0 to the next. Entities are read one by
- * one into maps and turned into shapes; those of a block are kept and drawn where it is inserted, not deeper than a few levels. LINE and ARC ends
+ * Design. A DXF is pairs of lines: a number that says what, and a value. An entity is the pairs from one 0 to the
+ * next. Entities are read one by
+ * one into maps and turned into shapes; those of a block are kept and drawn where it is inserted, not deeper than a
+ * few levels. LINE and ARC ends
  * that meet are joined into closed paths afterwards, as many programs write outlines so.
  */
 
@@ -30,8 +32,7 @@ public final class DxfReader {
      * @param drawing what was drawn
      * @param unit    the unit the file says; empty if it does not: then {@code drawing} took it for the unit handed in
      */
-    public record Reading(Drawing drawing, Optional<Unit> unit) {
-    }
+    public record Reading(Drawing drawing, Optional<Unit> unit) {}
 
     private final PairSource pairs;
     private final Progress progress;
@@ -72,11 +73,13 @@ public final class DxfReader {
             return Optional.empty();
         }
         String[] lines = text.substring(at, Math.min(text.length(), at + 60)).split("\\R");
-        return lines.length < 3 ? Optional.empty() : switch (lines[2].strip()) {
-            case "1" -> Optional.of(Unit.INCH);
-            case "4" -> Optional.of(Unit.MM);
-            default -> Optional.empty();
-        };
+        return lines.length < 3
+                ? Optional.empty()
+                : switch (lines[2].strip()) {
+                    case "1" -> Optional.of(Unit.INCH);
+                    case "4" -> Optional.of(Unit.MM);
+                    default -> Optional.empty();
+                };
     }
 
     /** The pairs of one entity. Values of a code that stands more than once are kept in order. */
@@ -148,7 +151,8 @@ public final class DxfReader {
         }
         shapes.addAll(new Joiner(pieces).joined());
         List<String> words = new ArrayList<>();
-        left.forEach((kind, n) -> words.add(n + " " + kind + (n == 1 ? " is" : " are") + " left out: not a kind of line or hole this program reads."));
+        left.forEach((kind, n) -> words.add(n + " " + kind + (n == 1 ? " is" : " are")
+                + " left out: not a kind of line or hole this program reads."));
         return new Reading(new Drawing(shapes, words), said);
     }
 
@@ -203,8 +207,7 @@ public final class DxfReader {
                 case 2 -> name = pairs.value();
                 case 10 -> x = figure("BLOCK", pairs.value());
                 case 20 -> y = figure("BLOCK", pairs.value());
-                default -> {
-                }
+                default -> {}
             }
         }
         List<Entity> inside = section();
@@ -238,16 +241,22 @@ public final class DxfReader {
             progress.check(0.8);
         }
         switch (e.kind) {
-            case "LINE" -> pieces.add(new Joiner.Piece(e.layer(), point(at, e.number(10, 0), e.number(20, 0)), point(at, e.number(11, 0), e.number(21, 0)), 0));
+            case "LINE" ->
+                pieces.add(new Joiner.Piece(
+                        e.layer(),
+                        point(at, e.number(10, 0), e.number(20, 0)),
+                        point(at, e.number(11, 0), e.number(21, 0)),
+                        0));
             case "ARC" -> arc(e, at);
             case "CIRCLE" -> circle(e, at);
             case "POINT" -> shapes.add(new Drawing.Spot(e.layer(), point(at, e.number(10, 0), e.number(20, 0))));
             case "LWPOLYLINE" -> light(e, at);
             case "POLYLINE" -> heavy(e, at);
-            case "TEXT" -> shapes.add(new Drawing.Words(e.layer(), point(at, e.number(10, 0), e.number(20, 0)), Length.mm(2), e.text(1, "")));
+            case "TEXT" ->
+                shapes.add(new Drawing.Words(
+                        e.layer(), point(at, e.number(10, 0), e.number(20, 0)), Length.mm(2), e.text(1, "")));
             case "INSERT" -> insert(e, at, depth);
-            case "BASE" -> {
-            }
+            case "BASE" -> {}
             default -> left.merge(e.kind.length() > 20 ? e.kind.substring(0, 20) : e.kind, 1, Integer::sum);
         }
     }
@@ -255,7 +264,8 @@ public final class DxfReader {
     private void circle(Entity e, Placing at) {
         double radius = Math.abs(e.number(40, 0) * at.scale * scale);
         if (radius > 0 && radius < 1e12) {
-            shapes.add(new Drawing.Circle(e.layer(), point(at, e.number(10, 0), e.number(20, 0)), Length.nm(2 * radius), Optional.empty()));
+            shapes.add(new Drawing.Circle(
+                    e.layer(), point(at, e.number(10, 0), e.number(20, 0)), Length.nm(2 * radius), Optional.empty()));
         } else {
             left.merge("CIRCLE with no size", 1, Integer::sum);
         }
@@ -281,7 +291,9 @@ public final class DxfReader {
         List<String> ys = e.all(20);
         List<Corner> corners = new ArrayList<>();
         for (int i = 0; i < Math.min(xs.size(), ys.size()); i++) {
-            corners.add(new Corner(point(at, figure("LWPOLYLINE", xs.get(i)), figure("LWPOLYLINE", ys.get(i))), e.bulges.getOrDefault(i, 0.0)));
+            corners.add(new Corner(
+                    point(at, figure("LWPOLYLINE", xs.get(i)), figure("LWPOLYLINE", ys.get(i))),
+                    e.bulges.getOrDefault(i, 0.0)));
         }
         path(e, corners);
     }
@@ -316,7 +328,8 @@ public final class DxfReader {
         List<Entity> block = blocks.get(e.text(2, ""));
         double sx = e.number(41, 1);
         double sy = e.number(42, 1);
-        boolean simple = block != null && sx == sy && sx != 0 && depth < DEEPEST && e.number(70, 1) <= 1 && e.number(71, 1) <= 1;
+        boolean simple =
+                block != null && sx == sy && sx != 0 && depth < DEEPEST && e.number(70, 1) <= 1 && e.number(71, 1) <= 1;
         if (!simple) {
             left.merge("INSERT of a block that is missing, mirrored, stretched or repeated", 1, Integer::sum);
             return;
@@ -324,7 +337,8 @@ public final class DxfReader {
         double turn = Math.toRadians(e.number(50, 0));
         double[] to = at.at(e.number(10, 0), e.number(20, 0));
         Placing unmoved = new Placing(0, 0, at.scale * sx, at.turn + turn);
-        double[] base = unmoved.at(block.getFirst().number(10, 0), block.getFirst().number(20, 0));
+        double[] base =
+                unmoved.at(block.getFirst().number(10, 0), block.getFirst().number(20, 0));
         Placing inner = new Placing(to[0] - base[0], to[1] - base[1], unmoved.scale, unmoved.turn);
         block.forEach(b -> draw(b, inner, depth + 1));
     }

@@ -13,8 +13,7 @@ public final class DxfWriter {
 
     private final StringBuilder out = new StringBuilder();
 
-    private DxfWriter() {
-    }
+    private DxfWriter() {}
 
     /** The drawing as DXF text. */
     public static String write(Drawing drawing) {
@@ -23,12 +22,28 @@ public final class DxfWriter {
 
     private String written(Drawing drawing) {
         Box box = drawing.box().orElse(new Box(0, 0, 0, 0));
-        pair(0, "SECTION").pair(2, "HEADER").pair(9, "$ACADVER").pair(1, "AC1009").pair(9, "$INSUNITS").pair(70, "4").pair(9, "$MEASUREMENT").pair(70, "1");
-        pair(9, "$EXTMIN").at(10, new Point(box.minX(), box.minY())).pair(9, "$EXTMAX").at(10, new Point(box.maxX(), box.maxY())).pair(0, "ENDSEC");
+        pair(0, "SECTION")
+                .pair(2, "HEADER")
+                .pair(9, "$ACADVER")
+                .pair(1, "AC1009")
+                .pair(9, "$INSUNITS")
+                .pair(70, "4")
+                .pair(9, "$MEASUREMENT")
+                .pair(70, "1");
+        pair(9, "$EXTMIN")
+                .at(10, new Point(box.minX(), box.minY()))
+                .pair(9, "$EXTMAX")
+                .at(10, new Point(box.maxX(), box.maxY()))
+                .pair(0, "ENDSEC");
         TreeSet<String> layers = new TreeSet<>();
         drawing.shapes().forEach(s -> layers.add(s.layer().isEmpty() ? "0" : s.layer()));
-        pair(0, "SECTION").pair(2, "TABLES").pair(0, "TABLE").pair(2, "LAYER").pair(70, Integer.toString(layers.size()));
-        layers.forEach(l -> pair(0, "LAYER").pair(2, l).pair(70, "0").pair(62, "7").pair(6, "CONTINUOUS"));
+        pair(0, "SECTION")
+                .pair(2, "TABLES")
+                .pair(0, "TABLE")
+                .pair(2, "LAYER")
+                .pair(70, Integer.toString(layers.size()));
+        layers.forEach(
+                l -> pair(0, "LAYER").pair(2, l).pair(70, "0").pair(62, "7").pair(6, "CONTINUOUS"));
         pair(0, "ENDTAB").pair(0, "ENDSEC").pair(0, "SECTION").pair(2, "ENTITIES");
         drawing.shapes().forEach(this::shape);
         pair(0, "ENDSEC").pair(0, "EOF");
@@ -39,7 +54,11 @@ public final class DxfWriter {
         String layer = shape.layer().isEmpty() ? "0" : shape.layer();
         switch (shape) {
             case Drawing.Path p -> {
-                pair(0, "POLYLINE").pair(8, layer).pair(66, "1").at(10, new Point(0, 0)).pair(70, p.closed() ? "1" : "0");
+                pair(0, "POLYLINE")
+                        .pair(8, layer)
+                        .pair(66, "1")
+                        .at(10, new Point(0, 0))
+                        .pair(70, p.closed() ? "1" : "0");
                 for (Corner c : p.corners()) {
                     pair(0, "VERTEX").pair(8, layer).at(10, c.at());
                     if (c.bulge() != 0) {
@@ -48,10 +67,18 @@ public final class DxfWriter {
                 }
                 pair(0, "SEQEND").pair(8, layer);
             }
-            case Drawing.Circle c -> pair(0, "CIRCLE").pair(8, layer).at(10, c.at()).pair(40, mm(c.diameter().nanometres() / 2));
+            case Drawing.Circle c ->
+                pair(0, "CIRCLE")
+                        .pair(8, layer)
+                        .at(10, c.at())
+                        .pair(40, mm(c.diameter().nanometres() / 2));
             case Drawing.Spot s -> pair(0, "POINT").pair(8, layer).at(10, s.at());
-            case Drawing.Words w -> pair(0, "TEXT").pair(8, layer).at(10, w.at()).pair(40, mm(w.height().nanometres())).pair(1, w.text().replaceAll("[^ -~]",
-                    "?"));
+            case Drawing.Words w ->
+                pair(0, "TEXT")
+                        .pair(8, layer)
+                        .at(10, w.at())
+                        .pair(40, mm(w.height().nanometres()))
+                        .pair(1, w.text().replaceAll("[^ -~]", "?"));
         }
     }
 
@@ -66,7 +93,10 @@ public final class DxfWriter {
 
     /** Millimetres to a nanometre. */
     static String mm(double nanometres) {
-        BigDecimal mm = BigDecimal.valueOf(nanometres).movePointLeft(6).setScale(6, RoundingMode.HALF_UP).stripTrailingZeros();
+        BigDecimal mm = BigDecimal.valueOf(nanometres)
+                .movePointLeft(6)
+                .setScale(6, RoundingMode.HALF_UP)
+                .stripTrailingZeros();
         return (mm.scale() < 1 ? mm.setScale(1) : mm).toPlainString();
     }
 

@@ -39,8 +39,11 @@ public final class HeldOpenPdf {
     }
 
     /** The sheet as a PDF. */
-    public static byte[] write(Build.FaceRef ref, FaceReading reading, Holds holds, Unit unit, Paper paper, Supplier<InputStream> font) {
-        try (PDDocument document = new PDDocument(); InputStream in = font.get(); ByteArrayOutputStream out = new ByteArrayOutputStream()) {
+    public static byte[] write(
+            Build.FaceRef ref, FaceReading reading, Holds holds, Unit unit, Paper paper, Supplier<InputStream> font) {
+        try (PDDocument document = new PDDocument();
+                InputStream in = font.get();
+                ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             new HeldOpenPdf(ref, reading, holds, unit, paper).pages(document, PDType0Font.load(document, in));
             document.save(out);
             return out.toByteArray();
@@ -72,13 +75,22 @@ public final class HeldOpenPdf {
     private double head(PdfPage page) throws IOException {
         double top = paper.height() - 16;
         String hand = Hands.banner(ref.assembly());
-        page.grey(0).words(SIDE, top, 5, "LEAVE OPEN").words(SIDE, top - 7, 3, ref.face().name() + (hand.isEmpty() ? "" : ", " + hand) + ", seen "
-                + ref.face().viewed());
+        page.grey(0)
+                .words(SIDE, top, 5, "LEAVE OPEN")
+                .words(
+                        SIDE,
+                        top - 7,
+                        3,
+                        ref.face().name() + (hand.isEmpty() ? "" : ", " + hand) + ", seen "
+                                + ref.face().viewed());
         return top - 12;
     }
 
     private double picture(PdfPage page, double top) throws IOException {
-        Box box = ref.face().layers().stream().map(l -> l.outline().box()).reduce(Box::with).orElse(new Box(0, 0, 1e8, 1e8));
+        Box box = ref.face().layers().stream()
+                .map(l -> l.outline().box())
+                .reduce(Box::with)
+                .orElse(new Box(0, 0, 1e8, 1e8));
         double scale = Math.min((paper.width() - 2 * SIDE) / (box.width() / 1e6), 100 / (box.height() / 1e6));
         double x0 = SIDE - box.minX() / 1e6 * scale;
         double y0 = top - box.maxY() / 1e6 * scale;
@@ -96,13 +108,25 @@ public final class HeldOpenPdf {
             }
         }
         double low = top - box.height() / 1e6 * scale;
-        page.grey(0).words(SIDE, low - 5, 1.8, "Boxes: leave open. Dots: may be set. Along: " + ref.face().xToward() + ". Up: " + ref.face().yToward() + ".");
+        page.grey(0)
+                .words(
+                        SIDE,
+                        low - 5,
+                        1.8,
+                        "Boxes: leave open. Dots: may be set. Along: "
+                                + ref.face().xToward() + ". Up: " + ref.face().yToward() + ".");
         return low - 9;
     }
 
     private double range(PdfPage page, Holds.Range r, double y) throws IOException {
         String holes = r.from().equals(r.to()) ? r.from() : r.from() + " to " + r.to();
-        page.grey(0).words(SIDE, y - 5, 3, holes + "  (" + r.count() + ")  " + r.group().code() + " " + r.group().name());
+        page.grey(0)
+                .words(
+                        SIDE,
+                        y - 5,
+                        3,
+                        holes + "  (" + r.count() + ")  " + r.group().code() + " "
+                                + r.group().name());
         double line = y - 9.5;
         for (String part : wrapped(page, r.held().sentence(unit), 2.2)) {
             page.words(SIDE + 4, line, 2.2, part);

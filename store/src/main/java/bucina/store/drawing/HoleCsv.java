@@ -28,8 +28,12 @@ public final class HoleCsv {
 
     /** What a column holds. */
     private enum Column {
-        FACE("face"), ROW("row", "line"), HOLE("hole", "label", "no", "number", "nr"), GROUP("group", "code"), X("x", "across", "station", "posx"), Y("y",
-                "up", "posy"),
+        FACE("face"),
+        ROW("row", "line"),
+        HOLE("hole", "label", "no", "number", "nr"),
+        GROUP("group", "code"),
+        X("x", "across", "station", "posx"),
+        Y("y", "up", "posy"),
         DIAMETER("diameter", "dia", "d", "size");
 
         private final List<String> names;
@@ -41,10 +45,10 @@ public final class HoleCsv {
 
     private static final int MOST = 200_000;
 
-    private HoleCsv() {
-    }
+    private HoleCsv() {}
 
-    // ---- out ------------------------------------------------------------------------------------------------------------------------
+    // ---- out
+    // ----------------------------------------------------------------------
 
     /** The holes of a face as a table; text that a spreadsheet would take for a formula is made harmless. */
     public static String write(List<HoleReading> readings) {
@@ -53,16 +57,17 @@ public final class HoleCsv {
 
     /** The holes of several faces as one table, the name of the face in the first column. */
     public static String writeFaces(List<FaceReading> faces) {
-        return write(faces.stream().map(f -> new Page(f.face().name(), f.readings())).toList(), true);
+        return write(
+                faces.stream().map(f -> new Page(f.face().name(), f.readings())).toList(), true);
     }
 
-    private record Page(String face, List<HoleReading> readings) {
-    }
+    private record Page(String face, List<HoleReading> readings) {}
 
     private static String write(List<Page> pages, boolean named) {
         StringBuilder out = new StringBuilder();
         try (CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180)) {
-            List<Object> titles = List.of("face", "row", "hole", "group", "x_mm", "y_mm", "diameter_mm", "grip_mm", "use");
+            List<Object> titles =
+                    List.of("face", "row", "hole", "group", "x_mm", "y_mm", "diameter_mm", "grip_mm", "use");
             csv.printRecord(titles.subList(named ? 0 : 1, titles.size()));
             for (Page page : pages) {
                 for (HoleReading r : page.readings) {
@@ -77,8 +82,15 @@ public final class HoleCsv {
     }
 
     private static List<Object> line(String face, HoleReading r) {
-        return List.of(safe(face), safe(r.row().name()), r.hole().label(), safe(r.group().code()), DxfWriter.mm(r.hole().at().x()),
-                DxfWriter.mm(r.hole().at().y()), DxfWriter.mm(r.solution().hole().nanometres()), DxfWriter.mm(r.solution().grip().nanometres()),
+        return List.of(
+                safe(face),
+                safe(r.row().name()),
+                r.hole().label(),
+                safe(r.group().code()),
+                DxfWriter.mm(r.hole().at().x()),
+                DxfWriter.mm(r.hole().at().y()),
+                DxfWriter.mm(r.solution().hole().nanometres()),
+                DxfWriter.mm(r.solution().grip().nanometres()),
                 safe(r.solution().designation().orElse("none")));
     }
 
@@ -87,7 +99,8 @@ public final class HoleCsv {
         return !text.isEmpty() && "=+-@\t\r\n|%".indexOf(text.charAt(0)) >= 0 ? "'" + text : text;
     }
 
-    // ---- in -------------------------------------------------------------------------------------------------------------------------
+    // ---- in
+    // ----------------------------------------------------------------------
 
     /**
      * Reads a table.
@@ -98,24 +111,32 @@ public final class HoleCsv {
      * @throws InputException if it has no columns for x and y, or a figure cannot be read; the message names the line
      */
     public static Drawing read(String text, Unit unit, DrillTable drills, Progress progress) {
-        List<Drawing> faces = List.copyOf(readFaces(text, unit, drills, progress).values());
+        List<Drawing> faces =
+                List.copyOf(readFaces(text, unit, drills, progress).values());
         if (faces.size() == 1) {
             return faces.getFirst();
         }
-        List<String> left = new ArrayList<>(faces.stream().flatMap(d -> d.left().stream()).toList());
+        List<String> left =
+                new ArrayList<>(faces.stream().flatMap(d -> d.left().stream()).toList());
         left.add("The table has holes of " + faces.size() + " faces: they come in together.");
         return new Drawing(faces.stream().flatMap(d -> d.shapes().stream()).toList(), left);
     }
 
     /**
-     * Reads a table face by face, as its column {@code face} says; one without that column is one face with an empty name.
+     * Reads a table face by face, as its column {@code face} says; one without that column is one face with an empty
+     * name.
      *
      * @throws InputException as {@link #read}
      */
     public static Map<String, Drawing> readFaces(String text, Unit unit, DrillTable drills, Progress progress) {
         String clean = text.startsWith("\uFEFF") ? text.substring(1) : text;
         char delimiter = delimiter(clean);
-        CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(delimiter).setTrim(true).setIgnoreEmptyLines(true).get();
+        CSVFormat format = CSVFormat.DEFAULT
+                .builder()
+                .setDelimiter(delimiter)
+                .setTrim(true)
+                .setIgnoreEmptyLines(true)
+                .get();
         Map<String, List<Drawing.Shape>> faces = new LinkedHashMap<>();
         int holes = 0;
         List<String> left = new ArrayList<>();
@@ -131,7 +152,8 @@ public final class HoleCsv {
                 }
                 Optional<Drawing.Circle> hole = table.hole(line);
                 if (hole.isPresent()) {
-                    faces.computeIfAbsent(cut(table.text(line, Column.FACE)), f -> new ArrayList<>()).add(hole.get());
+                    faces.computeIfAbsent(cut(table.text(line, Column.FACE)), f -> new ArrayList<>())
+                            .add(hole.get());
                 } else {
                     left.add("Line " + line.getRecordNumber() + " has no place: left out.");
                 }
@@ -143,10 +165,14 @@ public final class HoleCsv {
                 }
             }
         } catch (IOException | UncheckedIOException | IllegalStateException e) {
-            throw new InputException("the table cannot be read: " + firstLine(e.getMessage()) + ". Lines hold figures between commas or semicolons", e);
+            throw new InputException(
+                    "the table cannot be read: " + firstLine(e.getMessage())
+                            + ". Lines hold figures between commas or semicolons",
+                    e);
         }
         if (faces.isEmpty()) {
-            throw new InputException("the table holds no hole: write a header such as row,hole,x_mm,y_mm and a line for each hole");
+            throw new InputException(
+                    "the table holds no hole: write a header such as row,hole,x_mm,y_mm and a line for each hole");
         }
         List<String> told = left.size() > 20 ? List.of(left.size() + " lines have no place: left out.") : left;
         Map<String, Drawing> drawings = new LinkedHashMap<>();
@@ -159,7 +185,9 @@ public final class HoleCsv {
     }
 
     private static String firstLine(String message) {
-        String line = message == null ? "damaged" : message.lines().findFirst().orElse("damaged").replaceAll("[\\w.]+Exception: ", "");
+        String line = message == null
+                ? "damaged"
+                : message.lines().findFirst().orElse("damaged").replaceAll("[\\w.]+Exception: ", "");
         return line.length() > 120 ? line.substring(0, 120) : line;
     }
 
@@ -180,7 +208,9 @@ public final class HoleCsv {
             Map<Column, Unit> units = new EnumMap<>(Column.class);
             for (int i = 0; i < line.size(); i++) {
                 String title = line.get(i).toLowerCase(Locale.ROOT).strip();
-                Unit said = title.matches(".*[^a-z](mm|millimet(er|re)s?)\\W*") ? Unit.MM : title.matches(".*[^a-z](in|inch|inches)\\W*") ? Unit.INCH : unit;
+                Unit said = title.matches(".*[^a-z](mm|millimet(er|re)s?)\\W*")
+                        ? Unit.MM
+                        : title.matches(".*[^a-z](in|inch|inches)\\W*") ? Unit.INCH : unit;
                 String word = title.replaceAll("[\\[(_ ].*$", "");
                 for (Column c : Column.values()) {
                     if (c.names.contains(word) && columns.putIfAbsent(c, i) == null) {
@@ -192,15 +222,17 @@ public final class HoleCsv {
                 return Optional.empty();
             }
             if (!columns.containsKey(Column.X) || !columns.containsKey(Column.Y)) {
-                throw new InputException("the table's header has no column for " + (columns.containsKey(Column.X) ? "y" : "x")
-                        + ": name the columns like row,hole,x_mm,y_mm,diameter_mm");
+                throw new InputException(
+                        "the table's header has no column for " + (columns.containsKey(Column.X) ? "y" : "x")
+                                + ": name the columns like row,hole,x_mm,y_mm,diameter_mm");
             }
             return Optional.of(new Table(columns, units, drills, commas));
         }
 
         static Table bare(CSVRecord line, Unit unit, DrillTable drills, boolean commas) {
             if (line.size() < 2) {
-                throw new InputException("line 1 has " + line.size() + " column: a hole needs x and y, such as 12.5,40");
+                throw new InputException(
+                        "line 1 has " + line.size() + " column: a hole needs x and y, such as 12.5,40");
             }
             Map<Column, Integer> columns = new EnumMap<>(Column.class);
             Map<Column, Unit> units = new EnumMap<>(Column.class);
@@ -222,11 +254,13 @@ public final class HoleCsv {
         private Length length(CSVRecord line, Column column) {
             String text = text(line, column);
             try {
-                Length length = new LengthParser(units.get(column), drills).parse(commas ? text.replace(',', '.') : text);
+                Length length =
+                        new LengthParser(units.get(column), drills).parse(commas ? text.replace(',', '.') : text);
                 Limits.point(length.nanometres(), 0);
                 return length;
             } catch (InputException e) {
-                throw new InputException("line " + line.getRecordNumber() + ", " + column.names.getFirst() + ": " + e.getMessage(), e);
+                throw new InputException(
+                        "line " + line.getRecordNumber() + ", " + column.names.getFirst() + ": " + e.getMessage(), e);
             }
         }
 
@@ -236,13 +270,18 @@ public final class HoleCsv {
             }
             Length diameter = text(line, Column.DIAMETER).isEmpty() ? Length.in(.098) : length(line, Column.DIAMETER);
             if (!diameter.positive()) {
-                throw new InputException("line " + line.getRecordNumber() + ": diameter must be over 0, was " + text(line, Column.DIAMETER));
+                throw new InputException("line " + line.getRecordNumber() + ": diameter must be over 0, was "
+                        + text(line, Column.DIAMETER));
             }
             String row = text(line, Column.ROW).replace("-", "");
             String group = text(line, Column.GROUP);
             String label = text(line, Column.HOLE);
-            return Optional.of(new Drawing.Circle(row.isEmpty() && group.isEmpty() ? "" : "HOLES-" + cut(row) + "-" + cut(group),
-                    Limits.point(length(line, Column.X).nanometres(), length(line, Column.Y).nanometres()), diameter,
+            return Optional.of(new Drawing.Circle(
+                    row.isEmpty() && group.isEmpty() ? "" : "HOLES-" + cut(row) + "-" + cut(group),
+                    Limits.point(
+                            length(line, Column.X).nanometres(),
+                            length(line, Column.Y).nanometres()),
+                    diameter,
                     label.matches("[1-9]\\d{0,5}") ? Optional.of(Integer.valueOf(label)) : Optional.empty()));
         }
     }

@@ -8,7 +8,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
-/** Joins lines and arcs whose ends meet, layer by layer: an outline is often drawn as pieces. Takes time in proportion to the pieces. */
+/**
+ * Joins lines and arcs whose ends meet, layer by layer: an outline is often drawn as pieces. Takes time in proportion
+ * to the pieces.
+ */
 final class Joiner {
 
     /** Ends nearer than this, nm, meet: a hundredth of a millimetre. */
@@ -26,8 +29,7 @@ final class Joiner {
         }
     }
 
-    private record Cell(String layer, long x, long y) {
-    }
+    private record Cell(String layer, long x, long y) {}
 
     private final List<Piece> pieces;
     private final boolean[] used;
@@ -37,8 +39,10 @@ final class Joiner {
         this.pieces = pieces;
         this.used = new boolean[pieces.size()];
         for (int i = 0; i < pieces.size(); i++) {
-            ends.computeIfAbsent(cell(pieces.get(i).layer, pieces.get(i).a, 0, 0), c -> new ArrayList<>(2)).add(i);
-            ends.computeIfAbsent(cell(pieces.get(i).layer, pieces.get(i).b, 0, 0), c -> new ArrayList<>(2)).add(i);
+            ends.computeIfAbsent(cell(pieces.get(i).layer, pieces.get(i).a, 0, 0), c -> new ArrayList<>(2))
+                    .add(i);
+            ends.computeIfAbsent(cell(pieces.get(i).layer, pieces.get(i).b, 0, 0), c -> new ArrayList<>(2))
+                    .add(i);
         }
     }
 

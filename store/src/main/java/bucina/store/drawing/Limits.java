@@ -18,12 +18,12 @@ final class Limits {
     /** Chords stray from their curve by no more than this, nm. */
     private static final double STRAY = 400;
 
-    private Limits() {
-    }
+    private Limits() {}
 
     static Point point(double x, double y) {
         if (!(Math.abs(x) <= FAR && Math.abs(y) <= FAR)) {
-            throw new InputException("a coordinate of " + x / 1e6 + ", " + y / 1e6 + " mm is no place on a sheet: they lie within 1000 m of the origin");
+            throw new InputException("a coordinate of " + x / 1e6 + ", " + y / 1e6
+                    + " mm is no place on a sheet: they lie within 1000 m of the origin");
         }
         return new Point(x, y);
     }
@@ -37,8 +37,9 @@ final class Limits {
 
     /** A cubic curve as chords behind its first point. */
     static List<Corner> cubic(Point a, Point b, Point c, Point d) {
-        double bend = Math.max(Math.hypot(a.x() - 2 * b.x() + c.x(), a.y() - 2 * b.y() + c.y()), Math.hypot(b.x() - 2 * c.x() + d.x(), b.y() - 2 * c.y()
-                + d.y()));
+        double bend = Math.max(
+                Math.hypot(a.x() - 2 * b.x() + c.x(), a.y() - 2 * b.y() + c.y()),
+                Math.hypot(b.x() - 2 * c.x() + d.x(), b.y() - 2 * c.y() + d.y()));
         int chords = (int) Math.clamp(Math.ceil(Math.sqrt(0.75 * bend / STRAY)), 1, 5000);
         List<Corner> points = new ArrayList<>();
         for (int i = 1; i <= chords; i++) {

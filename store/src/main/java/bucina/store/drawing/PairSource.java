@@ -28,8 +28,10 @@ final class PairSource {
         try {
             code = Integer.parseInt(digits);
         } catch (NumberFormatException e) {
-            throw new InputException("this is no DXF: \"" + (digits.length() > 40 ? digits.substring(0, 40) + "..." : digits)
-                    + "\" stands where a group code such as 0 or 10 must", e);
+            throw new InputException(
+                    "this is no DXF: \"" + (digits.length() > 40 ? digits.substring(0, 40) + "..." : digits)
+                            + "\" stands where a group code such as 0 or 10 must",
+                    e);
         }
         String second = line();
         if (second == null) {
@@ -46,7 +48,8 @@ final class PairSource {
         int end = text.indexOf('\n', at);
         int to = end < 0 ? text.length() : end;
         if (to - at > Limits.LINE) {
-            throw new InputException("a line of the DXF has over " + Limits.LINE + " characters: no drawing has such a line");
+            throw new InputException(
+                    "a line of the DXF has over " + Limits.LINE + " characters: no drawing has such a line");
         }
         String line = text.substring(at, to);
         at = end < 0 ? text.length() : end + 1;

@@ -121,9 +121,13 @@ final class PdfPage implements AutoCloseable {
         return this;
     }
 
-    // ---- shapes of a drawing --------------------------------------------------------------------------------------------------------
+    // ---- shapes of a drawing
+    // ----------------------------------------------------------------------
 
-    /** A path, its nanometres put at {@code x0, y0} in mm and scaled. Arcs are drawn as curves that stray under a thousandth of their radius. */
+    /**
+     * A path, its nanometres put at {@code x0, y0} in mm and scaled. Arcs are drawn as curves that stray under a
+     * thousandth of their radius.
+     */
     PdfPage path(Drawing.Path path, double x0, double y0, double scale) throws IOException {
         List<Corner> corners = path.corners();
         Point first = corners.getFirst().at();
@@ -157,16 +161,35 @@ final class PdfPage implements AutoCloseable {
         for (int i = 0; i < parts; i++) {
             double t = from + sweep * i / parts;
             double u = from + sweep * (i + 1) / parts;
-            double[] p = {cx + r * (Math.cos(t) - h * Math.sin(t)), cy + r * (Math.sin(t) + h * Math.cos(t)),
-                cx + r * (Math.cos(u) + h * Math.sin(u)), cy + r * (Math.sin(u) - h * Math.cos(u)), cx + r * Math.cos(u), cy + r * Math.sin(u)};
-            out.curveTo(pt(x0 + p[0] / 1e6 * scale), pt(y0 + p[1] / 1e6 * scale), pt(x0 + p[2] / 1e6 * scale), pt(y0 + p[3] / 1e6 * scale),
-                    pt(x0 + p[4] / 1e6 * scale), pt(y0 + p[5] / 1e6 * scale));
+            double[] p = {
+                cx + r * (Math.cos(t) - h * Math.sin(t)),
+                cy + r * (Math.sin(t) + h * Math.cos(t)),
+                cx + r * (Math.cos(u) + h * Math.sin(u)),
+                cy + r * (Math.sin(u) - h * Math.cos(u)),
+                cx + r * Math.cos(u),
+                cy + r * Math.sin(u)
+            };
+            out.curveTo(
+                    pt(x0 + p[0] / 1e6 * scale),
+                    pt(y0 + p[1] / 1e6 * scale),
+                    pt(x0 + p[2] / 1e6 * scale),
+                    pt(y0 + p[3] / 1e6 * scale),
+                    pt(x0 + p[4] / 1e6 * scale),
+                    pt(y0 + p[5] / 1e6 * scale));
         }
     }
 
     PdfPage circle(Point at, double radius, double x0, double y0, double scale) throws IOException {
-        return path(new Drawing.Path("", List.of(new Corner(new Point(at.x() + radius, at.y()), 1), new Corner(new Point(at.x() - radius, at.y()), 1)), true),
-                x0, y0, scale);
+        return path(
+                new Drawing.Path(
+                        "",
+                        List.of(
+                                new Corner(new Point(at.x() + radius, at.y()), 1),
+                                new Corner(new Point(at.x() - radius, at.y()), 1)),
+                        true),
+                x0,
+                y0,
+                scale);
     }
 
     @Override

@@ -13,7 +13,8 @@ import java.util.regex.Pattern;
 /** Reads the {@code d} of one path. Arcs of circles stay arcs; curves and arcs of ellipses become chords. */
 final class SvgPath {
 
-    private static final Pattern TOKEN = Pattern.compile("([A-Za-z])|([+-]?(?:\\d+\\.?\\d*|\\.\\d+)(?:[eE][+-]?\\d{1,4})?)|([\\s,]+)");
+    private static final Pattern TOKEN =
+            Pattern.compile("([A-Za-z])|([+-]?(?:\\d+\\.?\\d*|\\.\\d+)(?:[eE][+-]?\\d{1,4})?)|([\\s,]+)");
 
     private final SvgReader.Matrix matrix;
     private final String layer;
@@ -45,7 +46,8 @@ final class SvgPath {
         int at = 0;
         while (at < d.length()) {
             if (!m.find(at) || m.start() != at) {
-                throw new InputException("a path has \"" + d.substring(at, Math.min(d.length(), at + 20)) + "\" in it: write it like M 0,0 L 10,0");
+                throw new InputException("a path has \"" + d.substring(at, Math.min(d.length(), at + 20))
+                        + "\" in it: write it like M 0,0 L 10,0");
             }
             at = m.end();
             if (m.group(1) != null) {
@@ -64,7 +66,8 @@ final class SvgPath {
     private static void flags(char command, List<Double> figures, String text, String d) {
         figures.add(DxfReader.figure("path", text));
         if (command == 0) {
-            throw new InputException("a path begins with \"" + d.substring(0, Math.min(20, d.length())) + "\": it must begin with M");
+            throw new InputException(
+                    "a path begins with \"" + d.substring(0, Math.min(20, d.length())) + "\": it must begin with M");
         }
     }
 
@@ -74,15 +77,18 @@ final class SvgPath {
         }
         char kind = Character.toUpperCase(command);
         boolean relative = kind != command;
-        int need = switch (kind) {
-            case 'M', 'L', 'T' -> 2;
-            case 'H', 'V' -> 1;
-            case 'C' -> 6;
-            case 'S', 'Q' -> 4;
-            case 'A' -> 7;
-            case 'Z' -> 0;
-            default -> throw new InputException("a path has the command \"" + command + "\": known are M L H V C S Q T A Z");
-        };
+        int need =
+                switch (kind) {
+                    case 'M', 'L', 'T' -> 2;
+                    case 'H', 'V' -> 1;
+                    case 'C' -> 6;
+                    case 'S', 'Q' -> 4;
+                    case 'A' -> 7;
+                    case 'Z' -> 0;
+                    default ->
+                        throw new InputException(
+                                "a path has the command \"" + command + "\": known are M L H V C S Q T A Z");
+                };
         if (need == 0) {
             finish(true);
             x = startX;
@@ -90,7 +96,8 @@ final class SvgPath {
             return;
         }
         if (f.isEmpty() || f.size() % need != 0) {
-            throw new InputException("path command " + command + " takes " + need + " figures each time, was given " + f.size());
+            throw new InputException(
+                    "path command " + command + " takes " + need + " figures each time, was given " + f.size());
         }
         for (int i = 0; i < f.size(); i += need) {
             double[] v = new double[need];
@@ -196,7 +203,9 @@ final class SvgPath {
         double grow = Math.max(1, Math.sqrt(px * px / (v[0] * v[0]) + py * py / (v[1] * v[1])));
         double rx = Math.abs(v[0]) * grow;
         double ry = Math.abs(v[1]) * grow;
-        double k = Math.sqrt(Math.max(0, (rx * rx * ry * ry - rx * rx * py * py - ry * ry * px * px) / (rx * rx * py * py + ry * ry * px * px)));
+        double k = Math.sqrt(Math.max(
+                0,
+                (rx * rx * ry * ry - rx * rx * py * py - ry * ry * px * px) / (rx * rx * py * py + ry * ry * px * px)));
         k = v[3] != 0 == (v[4] != 0) ? -k : k;
         double qx = k * rx * py / ry;
         double qy = -k * ry * px / rx;
@@ -213,12 +222,14 @@ final class SvgPath {
         Point unit = matrix.at(1, 0);
         Point zero = matrix.at(0, 0);
         double largest = Math.max(rx, ry) * unit.to(zero).nanometres();
-        int chords = (int) Math.clamp(Math.ceil(Math.abs(sweep) / (2 * Math.acos(Math.max(0, 1 - 400 / Math.max(401, largest))))), 4, 5000);
+        int chords = (int) Math.clamp(
+                Math.ceil(Math.abs(sweep) / (2 * Math.acos(Math.max(0, 1 - 400 / Math.max(401, largest))))), 4, 5000);
         for (int i = 1; i <= chords; i++) {
             double a = from + sweep * i / chords;
             double ex = rx * Math.cos(a);
             double ey = ry * Math.sin(a);
-            corners.add(Corner.of(i == chords ? matrix.at(nx, ny) : matrix.at(mx + c * ex - s * ey, my + s * ex + c * ey)));
+            corners.add(
+                    Corner.of(i == chords ? matrix.at(nx, ny) : matrix.at(mx + c * ex - s * ey, my + s * ex + c * ey)));
         }
     }
 

@@ -22,8 +22,10 @@ import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 
 /*
- * Design. The file is read as a stream with document types and entities turned off. A user unit is a millimetre where the width and the view box
- * say so; otherwise 1/96 in where the width is given in pixels, as the standard has it, or the unit handed in where no size is given at all.
+ * Design. The file is read as a stream with document types and entities turned off. A user unit is a millimetre where
+ * the width and the view box
+ * say so; otherwise 1/96 in where the width is given in pixels, as the standard has it, or the unit handed in where
+ * no size is given at all.
  */
 
 /** Reads lines, paths, circles and rectangles of SVG. */
@@ -46,8 +48,7 @@ public final class SvgReader {
     }
 
     /** Where in the tree we are: how coordinates become nanometres, and the name of the layer. */
-    private record Level(Matrix matrix, String layer, boolean hidden) {
-    }
+    private record Level(Matrix matrix, String layer, boolean hidden) {}
 
     /**
      * Reads a drawing.
@@ -73,15 +74,18 @@ public final class SvgReader {
                     any |= xml.getLocalName().equals("svg");
                     start(xml);
                     if ((++read & 511) == 0) {
-                        progress.check(Math.min(0.9, xml.getLocation().getCharacterOffset() / (double) Math.max(1, text.length())));
+                        progress.check(Math.min(
+                                0.9, xml.getLocation().getCharacterOffset() / (double) Math.max(1, text.length())));
                     }
                 } else if (event == XMLStreamConstants.END_ELEMENT && !levels.isEmpty()) {
                     levels.pop();
                 }
             }
         } catch (XMLStreamException e) {
-            String where = e.getLocation() == null ? "" : " at line " + e.getLocation().getLineNumber();
-            throw new InputException("this is no SVG, or it is damaged" + where + ": an SVG is XML with <svg> outermost", e);
+            String where =
+                    e.getLocation() == null ? "" : " at line " + e.getLocation().getLineNumber();
+            throw new InputException(
+                    "this is no SVG, or it is damaged" + where + ": an SVG is XML with <svg> outermost", e);
         }
         if (!any) {
             throw new InputException("this is no SVG: it has no <svg> element");
@@ -102,11 +106,16 @@ public final class SvgReader {
             matrix = size(xml);
         }
         matrix = matrix.times(transform(xml.getAttributeValue(null, "transform")));
-        String label = Optional.ofNullable(xml.getAttributeValue("http://www.inkscape.org/namespaces/inkscape", "label")).orElse(xml.getAttributeValue(null,
-                "id"));
+        String label = Optional.ofNullable(
+                        xml.getAttributeValue("http://www.inkscape.org/namespaces/inkscape", "label"))
+                .orElse(xml.getAttributeValue(null, "id"));
         boolean group = name.equals("g") || name.equals("svg");
         String layer = group && label != null && !label.isBlank() ? label : above.layer;
-        boolean hidden = above.hidden || name.equals("defs") || name.equals("clipPath") || name.equals("mask") || name.equals("symbol")
+        boolean hidden = above.hidden
+                || name.equals("defs")
+                || name.equals("clipPath")
+                || name.equals("mask")
+                || name.equals("symbol")
                 || name.equals("pattern")
                 || "none".equals(xml.getAttributeValue(null, "display"));
         levels.push(new Level(matrix, layer, hidden));
@@ -118,15 +127,24 @@ public final class SvgReader {
 
     private void element(XMLStreamReader xml, String name, Level level) {
         switch (name) {
-            case "path" -> new SvgPath(level.matrix, level.layer, shapes, this::leave).read(xml.getAttributeValue(null, "d"));
+            case "path" ->
+                new SvgPath(level.matrix, level.layer, shapes, this::leave).read(xml.getAttributeValue(null, "d"));
             case "circle" -> circle(xml, level);
             case "rect" -> rectangle(xml, level);
-            case "line" -> shapes.add(new Drawing.Path(level.layer, List.of(Corner.of(level.matrix.at(number(xml, "x1"), number(xml, "y1"))),
-                    Corner.of(level.matrix.at(number(xml, "x2"), number(xml, "y2")))), false));
+            case "line" ->
+                shapes.add(new Drawing.Path(
+                        level.layer,
+                        List.of(
+                                Corner.of(level.matrix.at(number(xml, "x1"), number(xml, "y1"))),
+                                Corner.of(level.matrix.at(number(xml, "x2"), number(xml, "y2")))),
+                        false));
             case "polyline", "polygon" -> points(xml, level, name.equals("polygon"));
-            case "text", "tspan", "title", "desc", "metadata", "style", "switch", "a" -> {
-            }
-            default -> leave(xml.getNamespaceURI() == null || xml.getNamespaceURI().endsWith("/svg") ? name : "element of another program");
+            case "text", "tspan", "title", "desc", "metadata", "style", "switch", "a" -> {}
+            default ->
+                leave(
+                        xml.getNamespaceURI() == null || xml.getNamespaceURI().endsWith("/svg")
+                                ? name
+                                : "element of another program");
         }
     }
 
@@ -141,8 +159,13 @@ public final class SvgReader {
             return;
         }
         String label = xml.getAttributeValue(null, "data-label");
-        shapes.add(new Drawing.Circle(level.layer, level.matrix.at(number(xml, "cx"), number(xml, "cy")), Length.nm(2 * r),
-                Optional.ofNullable(label).filter(l -> l.matches("[1-9]\\d{0,5}")).map(Integer::valueOf)));
+        shapes.add(new Drawing.Circle(
+                level.layer,
+                level.matrix.at(number(xml, "cx"), number(xml, "cy")),
+                Length.nm(2 * r),
+                Optional.ofNullable(label)
+                        .filter(l -> l.matches("[1-9]\\d{0,5}"))
+                        .map(Integer::valueOf)));
     }
 
     private void rectangle(XMLStreamReader xml, Level level) {
@@ -158,17 +181,24 @@ public final class SvgReader {
             leave("rounding of a rect");
         }
         Matrix m = level.matrix;
-        shapes.add(new Drawing.Path(level.layer, List.of(Corner.of(m.at(x, y)), Corner.of(m.at(x + w, y)), Corner.of(m.at(x + w, y + h)), Corner.of(m.at(x,
-                y + h))),
+        shapes.add(new Drawing.Path(
+                level.layer,
+                List.of(
+                        Corner.of(m.at(x, y)),
+                        Corner.of(m.at(x + w, y)),
+                        Corner.of(m.at(x + w, y + h)),
+                        Corner.of(m.at(x, y + h))),
                 true));
     }
 
     private void points(XMLStreamReader xml, Level level, boolean closed) {
         String text = xml.getAttributeValue(null, "points");
-        String[] figures = text == null || text.isBlank() ? new String[0] : text.strip().split("[\\s,]+");
+        String[] figures =
+                text == null || text.isBlank() ? new String[0] : text.strip().split("[\\s,]+");
         List<Corner> corners = new ArrayList<>();
         for (int i = 0; i + 1 < figures.length; i += 2) {
-            corners.add(Corner.of(level.matrix.at(DxfReader.figure("polygon", figures[i]), DxfReader.figure("polygon", figures[i + 1]))));
+            corners.add(Corner.of(level.matrix.at(
+                    DxfReader.figure("polygon", figures[i]), DxfReader.figure("polygon", figures[i + 1]))));
         }
         if (corners.size() < 2) {
             leave("polygon with under two corners");
@@ -179,7 +209,9 @@ public final class SvgReader {
 
     private static double number(XMLStreamReader xml, String attribute) {
         String text = xml.getAttributeValue(null, attribute);
-        return text == null || text.isBlank() ? 0 : DxfReader.figure(xml.getLocalName(), text.strip().replaceAll("(mm|px)$", ""));
+        return text == null || text.isBlank()
+                ? 0
+                : DxfReader.figure(xml.getLocalName(), text.strip().replaceAll("(mm|px)$", ""));
     }
 
     /** From user units to nanometres, y turned upward. */
@@ -187,18 +219,24 @@ public final class SvgReader {
         double unit = bare.nanometres();
         double x = 0;
         double y = 0;
-        Matcher width = SIZE.matcher(Optional.ofNullable(xml.getAttributeValue(null, "width")).orElse(""));
-        String[] box = Optional.ofNullable(xml.getAttributeValue(null, "viewBox")).orElse("").strip().split("[\\s,]+");
+        Matcher width = SIZE.matcher(
+                Optional.ofNullable(xml.getAttributeValue(null, "width")).orElse(""));
+        String[] box = Optional.ofNullable(xml.getAttributeValue(null, "viewBox"))
+                .orElse("")
+                .strip()
+                .split("[\\s,]+");
         if (width.matches()) {
-            double nanometres = DxfReader.figure("width", width.group(1)) * switch (width.group(2)) {
-                case "mm" -> 1e6;
-                case "cm" -> 1e7;
-                case "in" -> 25.4e6;
-                case "pt" -> 25.4e6 / 72;
-                case "pc" -> 25.4e6 / 6;
-                default -> 25.4e6 / 96;
-            };
-            double across = box.length == 4 ? DxfReader.figure("viewBox", box[2]) : DxfReader.figure("width", width.group(1));
+            double nanometres = DxfReader.figure("width", width.group(1))
+                    * switch (width.group(2)) {
+                        case "mm" -> 1e6;
+                        case "cm" -> 1e7;
+                        case "in" -> 25.4e6;
+                        case "pt" -> 25.4e6 / 72;
+                        case "pc" -> 25.4e6 / 6;
+                        default -> 25.4e6 / 96;
+                    };
+            double across =
+                    box.length == 4 ? DxfReader.figure("viewBox", box[2]) : DxfReader.figure("width", width.group(1));
             if (across > 0 && nanometres > 0) {
                 unit = nanometres / across;
             }
@@ -241,13 +279,22 @@ public final class SvgReader {
             if (kind.equals("rotate") && (v.length == 1 || v.length == 3)) {
                 double t = Math.toRadians(v[0]);
                 Matrix turn = new Matrix(Math.cos(t), Math.sin(t), -Math.sin(t), Math.cos(t), 0, 0);
-                return v.length == 1 ? turn : new Matrix(1, 0, 0, 1, v[1], v[2]).times(turn).times(new Matrix(1, 0, 0, 1, -v[1], -v[2]));
+                return v.length == 1
+                        ? turn
+                        : new Matrix(1, 0, 0, 1, v[1], v[2]).times(turn).times(new Matrix(1, 0, 0, 1, -v[1], -v[2]));
             }
-            throw new InputException("a transform " + kind + " with " + v.length + " figures cannot be read: write it like translate(10, 5)");
+            throw new InputException("a transform " + kind + " with " + v.length
+                    + " figures cannot be read: write it like translate(10, 5)");
         }
 
         Matrix times(Matrix o) {
-            return new Matrix(a * o.a + c * o.b, b * o.a + d * o.b, a * o.c + c * o.d, b * o.c + d * o.d, a * o.e + c * o.f + e, b * o.e + d * o.f + f);
+            return new Matrix(
+                    a * o.a + c * o.b,
+                    b * o.a + d * o.b,
+                    a * o.c + c * o.d,
+                    b * o.c + d * o.d,
+                    a * o.e + c * o.f + e,
+                    b * o.e + d * o.f + f);
         }
 
         Point at(double x, double y) {

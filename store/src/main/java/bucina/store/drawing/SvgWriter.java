@@ -4,10 +4,10 @@ import bucina.core.drawing.Drawing;
 import bucina.core.sheet.Box;
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Point;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.ArrayList;
 
 /** Writes SVG in true millimetres, y upward turned to SVG's downward; each layer is a group with its name. */
 public final class SvgWriter {
@@ -16,8 +16,7 @@ public final class SvgWriter {
 
     private final StringBuilder out = new StringBuilder();
 
-    private SvgWriter() {
-    }
+    private SvgWriter() {}
 
     /** The drawing as SVG text. */
     public static String write(Drawing drawing) {
@@ -30,11 +29,23 @@ public final class SvgWriter {
         String top = DxfWriter.mm(-box.maxY() - MARGIN);
         String width = DxfWriter.mm(box.width() + 2 * MARGIN);
         String height = DxfWriter.mm(box.height() + 2 * MARGIN);
-        out.append("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"").append(width).append("mm\" height=\"")
-                .append(height).append("mm\" viewBox=\"").append(left).append(' ').append(top).append(' ').append(width).append(' ').append(height)
+        out.append("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"")
+                .append(width)
+                .append("mm\" height=\"")
+                .append(height)
+                .append("mm\" viewBox=\"")
+                .append(left)
+                .append(' ')
+                .append(top)
+                .append(' ')
+                .append(width)
+                .append(' ')
+                .append(height)
                 .append("\" fill=\"none\" stroke=\"black\" stroke-width=\"0.2\">\n");
         Map<String, List<Drawing.Shape>> layers = new LinkedHashMap<>();
-        drawing.shapes().forEach(s -> layers.computeIfAbsent(s.layer(), l -> new ArrayList<>()).add(s));
+        drawing.shapes()
+                .forEach(s -> layers.computeIfAbsent(s.layer(), l -> new ArrayList<>())
+                        .add(s));
         layers.forEach((layer, shapes) -> {
             out.append("<g id=\"").append(escaped(layer)).append("\">\n");
             shapes.forEach(this::shape);
@@ -46,18 +57,33 @@ public final class SvgWriter {
     private void shape(Drawing.Shape shape) {
         switch (shape) {
             case Drawing.Path p -> out.append("<path d=\"").append(path(p)).append("\"/>\n");
-            case Drawing.Circle c -> out.append("<circle ").append(c.label().map(l -> "data-label=\"" + l + "\" ").orElse("")).append("cx=\"")
-                    .append(DxfWriter.mm(c.at().x())).append("\" cy=\"").append(DxfWriter.mm(-c.at().y())).append("\" r=\"")
-                    .append(DxfWriter.mm(c.diameter().nanometres() / 2)).append("\"/>\n");
+            case Drawing.Circle c ->
+                out.append("<circle ")
+                        .append(c.label().map(l -> "data-label=\"" + l + "\" ").orElse(""))
+                        .append("cx=\"")
+                        .append(DxfWriter.mm(c.at().x()))
+                        .append("\" cy=\"")
+                        .append(DxfWriter.mm(-c.at().y()))
+                        .append("\" r=\"")
+                        .append(DxfWriter.mm(c.diameter().nanometres() / 2))
+                        .append("\"/>\n");
             case Drawing.Spot s -> out.append("<path d=\"M").append(at(s.at())).append("h0\"/>\n");
-            case Drawing.Words w -> out.append("<text x=\"").append(DxfWriter.mm(w.at().x())).append("\" y=\"").append(DxfWriter.mm(-w.at().y()))
-                    .append("\" font-size=\"").append(DxfWriter.mm(w.height().nanometres() / 0.7)).append("\" fill=\"black\" stroke=\"none\">")
-                    .append(escaped(w.text())).append("</text>\n");
+            case Drawing.Words w ->
+                out.append("<text x=\"")
+                        .append(DxfWriter.mm(w.at().x()))
+                        .append("\" y=\"")
+                        .append(DxfWriter.mm(-w.at().y()))
+                        .append("\" font-size=\"")
+                        .append(DxfWriter.mm(w.height().nanometres() / 0.7))
+                        .append("\" fill=\"black\" stroke=\"none\">")
+                        .append(escaped(w.text()))
+                        .append("</text>\n");
         }
     }
 
     private static String path(Drawing.Path p) {
-        StringBuilder d = new StringBuilder("M").append(at(p.corners().getFirst().at()));
+        StringBuilder d =
+                new StringBuilder("M").append(at(p.corners().getFirst().at()));
         int stretches = p.closed() ? p.corners().size() : p.corners().size() - 1;
         for (int i = 0; i < stretches; i++) {
             Corner a = p.corners().get(i);
@@ -68,8 +94,16 @@ public final class SvgWriter {
             } else {
                 double chord = a.at().to(b).nanometres();
                 double r = chord * (1 + a.bulge() * a.bulge()) / (4 * Math.abs(a.bulge()));
-                d.append(" A").append(DxfWriter.mm(r)).append(' ').append(DxfWriter.mm(r)).append(" 0 ").append(Math.abs(a.bulge()) > 1 ? 1 : 0).append(' ')
-                        .append(a.bulge() > 0 ? 0 : 1).append(' ').append(at(b));
+                d.append(" A")
+                        .append(DxfWriter.mm(r))
+                        .append(' ')
+                        .append(DxfWriter.mm(r))
+                        .append(" 0 ")
+                        .append(Math.abs(a.bulge()) > 1 ? 1 : 0)
+                        .append(' ')
+                        .append(a.bulge() > 0 ? 0 : 1)
+                        .append(' ')
+                        .append(at(b));
             }
         }
         return d.append(p.closed() ? " Z" : "").toString();
@@ -80,6 +114,10 @@ public final class SvgWriter {
     }
 
     private static String escaped(String text) {
-        return text.replaceAll("[^\\x20-\\uD7FF\\uE000-\\uFFFD]", "?").replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;").replace("\"", "&quot;");
+        return text.replaceAll("[^\\x20-\\uD7FF\\uE000-\\uFFFD]", "?")
+                .replace("&", "&amp;")
+                .replace("<", "&lt;")
+                .replace(">", "&gt;")
+                .replace("\"", "&quot;");
     }
 }

@@ -14,8 +14,10 @@ import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
 
 /*
- * Design. The drawing is laid under a grid of windows that overlap by a centimetre; each page shows one window in true size. The edges of the
- * overlap are dashed and named, so that two pages are laid one over the other until the dashed lines and the holes agree. Every page has a bar of
+ * Design. The drawing is laid under a grid of windows that overlap by a centimetre; each page shows one window in
+ * true size. The edges of the
+ * overlap are dashed and named, so that two pages are laid one over the other until the dashed lines and the holes
+ * agree. Every page has a bar of
  * known length to lay a rule on, and says hand, face and directions, as pages get parted from each other.
  */
 
@@ -52,7 +54,9 @@ public final class TemplatePdf {
      * @param font  a TrueType font, opened anew each time
      */
     public static byte[] write(Template template, Paper paper, String build, Supplier<InputStream> font) {
-        try (PDDocument document = new PDDocument(); InputStream in = font.get(); ByteArrayOutputStream out = new ByteArrayOutputStream()) {
+        try (PDDocument document = new PDDocument();
+                InputStream in = font.get();
+                ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             document.getDocumentInformation().setTitle(template.title() + ", template");
             new TemplatePdf(template, paper, build).pages(document, PDType0Font.load(document, in));
             document.save(out);
@@ -103,10 +107,16 @@ public final class TemplatePdf {
             for (int column = 0; column < tiles[0]; column += bands) {
                 try (PdfPage page = new PdfPage(document, paper, font)) {
                     for (int band = 0; band < bands && column + band < tiles[0]; band++) {
-                        double foot = bands == 1 ? FOOT : paper.height() - HEAD - (band + 1) * windowHeight() - band * GAP;
+                        double foot =
+                                bands == 1 ? FOOT : paper.height() - HEAD - (band + 1) * windowHeight() - band * GAP;
                         window(page, column + band, row, tiles, foot);
                     }
-                    head(page, bands == 1 ? name(column, row) : name(column, row) + " to " + name(Math.min(column + bands, tiles[0]) - 1, row), ++number,
+                    head(
+                            page,
+                            bands == 1
+                                    ? name(column, row)
+                                    : name(column, row) + " to " + name(Math.min(column + bands, tiles[0]) - 1, row),
+                            ++number,
                             pages);
                     foot(page);
                 }
@@ -134,13 +144,26 @@ public final class TemplatePdf {
     private void shapes(PdfPage page, double x0, double y0, double left, double low) throws IOException {
         Box seen = new Box(left, low, left + windowWidth() * 1e6, low + windowHeight() * 1e6);
         for (Drawing.Shape shape : template.drawing().shapes()) {
-            page.grey(0).width(shape.layer().equals("CROSSES") || shape.layer().equals("TANGENTS") ? 0.1 : 0.2).dashed(shape.layer().equals("SIGHT") ? 1.5 : 0);
+            page.grey(0)
+                    .width(shape.layer().equals("CROSSES") || shape.layer().equals("TANGENTS") ? 0.1 : 0.2)
+                    .dashed(shape.layer().equals("SIGHT") ? 1.5 : 0);
             switch (shape) {
                 case Drawing.Path p -> page.path(p, x0, y0, 1);
-                case Drawing.Circle c when near(seen, c.at()) -> page.circle(c.at(), c.diameter().nanometres() / 2, x0, y0, 1);
-                case Drawing.Words t when near(seen, t.at()) -> page.words(x0 + t.at().x() / 1e6, y0 + t.at().y() / 1e6, t.height().mm(), t.text());
-                default -> {
+                case Drawing.Circle c -> {
+                    if (near(seen, c.at())) {
+                        page.circle(c.at(), c.diameter().nanometres() / 2, x0, y0, 1);
+                    }
                 }
+                case Drawing.Words t -> {
+                    if (near(seen, t.at())) {
+                        page.words(
+                                x0 + t.at().x() / 1e6,
+                                y0 + t.at().y() / 1e6,
+                                t.height().mm(),
+                                t.text());
+                    }
+                }
+                default -> {}
             }
         }
         page.dashed(0);
@@ -148,7 +171,10 @@ public final class TemplatePdf {
 
     private static boolean near(Box seen, Point p) {
         double air = 40e6;
-        return p.x() > seen.minX() - air && p.x() < seen.maxX() + air && p.y() > seen.minY() - air && p.y() < seen.maxY() + air;
+        return p.x() > seen.minX() - air
+                && p.x() < seen.maxX() + air
+                && p.y() > seen.minY() - air
+                && p.y() < seen.maxY() + air;
     }
 
     private void overlaps(PdfPage page, int column, int row, int[] tiles, double foot) throws IOException {
@@ -190,7 +216,10 @@ public final class TemplatePdf {
         if (!template.hand().isEmpty()) {
             double wide = page.wide(template.hand(), 3) + 6;
             double x = paper.width() / 2 + 8;
-            page.box(x, top - 13, wide, 7, true).grey(1).words(x + 3, top - 11, 3, template.hand()).grey(0);
+            page.box(x, top - 13, wide, 7, true)
+                    .grey(1)
+                    .words(x + 3, top - 11, 3, template.hand())
+                    .grey(0);
         }
         page.words(SIDE, top - 17.5, 2, build + ".  This side up: seen " + template.viewed() + ".");
     }
@@ -201,7 +230,11 @@ public final class TemplatePdf {
         for (int mm = 0; mm <= BAR; mm += 10) {
             page.line(SIDE + mm, y, SIDE + mm, y + (mm % 50 == 0 ? 3 : 1.8));
         }
-        page.words(SIDE, y - 5, 2, "This bar is 100 mm (3.937 in) long. If it is not, print again at 100 %, without fitting to the page.");
+        page.words(
+                SIDE,
+                y - 5,
+                2,
+                "This bar is 100 mm (3.937 in) long. If it is not, print again at 100 %, without fitting to the page.");
         double x = SIDE + BAR + 12;
         page.arrow(x, y + 1, x + 14, y + 1).words(x + 16, y, 2, template.xToward());
         if (!template.yToward().isEmpty()) {

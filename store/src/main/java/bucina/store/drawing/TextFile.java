@@ -15,8 +15,7 @@ public final class TextFile {
     /** Far over any sheet: a drawing of 20,000 shapes has about 3 MB. */
     private static final long MOST = 64L << 20;
 
-    private TextFile() {
-    }
+    private TextFile() {}
 
     /**
      * The text, UTF-8 or else ISO 8859-1 as older programs write.
@@ -41,7 +40,11 @@ public final class TextFile {
 
     static String text(byte[] bytes) {
         try {
-            return StandardCharsets.UTF_8.newDecoder().onMalformedInput(CodingErrorAction.REPORT).decode(ByteBuffer.wrap(bytes)).toString();
+            return StandardCharsets.UTF_8
+                    .newDecoder()
+                    .onMalformedInput(CodingErrorAction.REPORT)
+                    .decode(ByteBuffer.wrap(bytes))
+                    .toString();
         } catch (CharacterCodingException e) {
             return new String(bytes, StandardCharsets.ISO_8859_1);
         }

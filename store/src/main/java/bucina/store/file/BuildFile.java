@@ -7,8 +7,8 @@ import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
 import bucina.store.Document;
 import bucina.store.Photo;
-import bucina.store.json.LogJson;
 import bucina.store.json.Json;
+import bucina.store.json.LogJson;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.ByteBuffer;
@@ -34,6 +34,7 @@ public final class BuildFile implements AutoCloseable {
 
     /** Marks the file as a build: "BuCi". */
     static final int APPLICATION_ID = 0x42754369;
+
     private static final Migrations MIGRATIONS = new Migrations(List.of(Version2::run, Version3::run, Version4::run));
     private static final int HEADER = 100;
 
@@ -55,7 +56,11 @@ public final class BuildFile implements AutoCloseable {
      */
     public static BuildFile create(Path path, Document document) {
         if (OutFile.inTheWay(path)) {
-            throw Troubles.make(path, BuildFileException.Trouble.EXISTS, path + " exists already. It was left as it is; choose another name.", null);
+            throw Troubles.make(
+                    path,
+                    BuildFileException.Trouble.EXISTS,
+                    path + " exists already. It was left as it is; choose another name.",
+                    null);
         }
         Path draft = path.resolveSibling("." + path.getFileName() + ".draft");
         try {
@@ -88,7 +93,8 @@ public final class BuildFile implements AutoCloseable {
     }
 
     private void fill(Document document) throws SQLException, IOException {
-        try (InputStream schema = BuildFile.class.getResourceAsStream("/bucina/store/schema.sql"); Statement s = connection.createStatement()) {
+        try (InputStream schema = BuildFile.class.getResourceAsStream("/bucina/store/schema.sql");
+                Statement s = connection.createStatement()) {
             s.execute("PRAGMA application_id = " + APPLICATION_ID);
             s.execute("BEGIN IMMEDIATE");
             s.executeUpdate(new String(schema.readAllBytes(), StandardCharsets.UTF_8));
@@ -110,7 +116,9 @@ public final class BuildFile implements AutoCloseable {
      */
     public static BuildFile open(Path path) {
         checkHeader(path);
-        if (!Files.isWritable(path) || path.toAbsolutePath().getParent() != null && !Files.isWritable(path.toAbsolutePath().getParent())) {
+        if (!Files.isWritable(path)
+                || path.toAbsolutePath().getParent() != null
+                        && !Files.isWritable(path.toAbsolutePath().getParent())) {
             throw Troubles.readOnly(path, null);
         }
         return connected(path, false);
@@ -145,7 +153,8 @@ public final class BuildFile implements AutoCloseable {
     private static Connection broughtInMemory(Connection old) throws SQLException {
         try (old) {
             byte[] image = ((SQLiteConnection) old).serialize("main");
-            // Bytes 18 and 19 say that the file is read through a write-ahead log, which a picture in memory does not have.
+            // Bytes 18 and 19 say that the file is read through a write-ahead log, which a picture in memory does not
+            // have.
             image[18] = 1;
             image[19] = 1;
             SQLiteConnection memory = (SQLiteConnection) new SQLiteConfig().createConnection("jdbc:sqlite::memory:");
@@ -155,7 +164,10 @@ public final class BuildFile implements AutoCloseable {
         }
     }
 
-    /** A file nobody writes to is read as it lies, so that a read-only folder or a full disk does not hinder; one with a journal, through it. */
+    /**
+     * A file nobody writes to is read as it lies, so that a read-only folder or a full disk does not hinder; one with a
+     * journal, through it.
+     */
     private static Connection toRead(Path path) throws SQLException, IOException {
         Path journal = path.resolveSibling(path.getFileName() + "-wal");
         if (!Files.exists(journal)) {
@@ -194,13 +206,17 @@ public final class BuildFile implements AutoCloseable {
             config.setJournalMode(SQLiteConfig.JournalMode.WAL);
         }
         String immutable = readOnly && alone ? "?immutable=1" : "";
-        return config.createConnection("jdbc:sqlite:file:" + path.toAbsolutePath().toUri().getRawPath() + immutable);
+        return config.createConnection(
+                "jdbc:sqlite:file:" + path.toAbsolutePath().toUri().getRawPath() + immutable);
     }
 
     private static void checkHeader(Path path) {
         if (!Files.isRegularFile(path)) {
-            throw Troubles.make(path, BuildFileException.Trouble.MISSING, "There is no build at " + path
-                    + ". Give the path of a .bucina file, or try the demo: bucina demo", null);
+            throw Troubles.make(
+                    path,
+                    BuildFileException.Trouble.MISSING,
+                    "There is no build at " + path + ". Give the path of a .bucina file, or try the demo: bucina demo",
+                    null);
         }
         ByteBuffer header = ByteBuffer.allocate(HEADER);
         try (FileChannel channel = FileChannel.open(path, StandardOpenOption.READ)) {
@@ -210,13 +226,18 @@ public final class BuildFile implements AutoCloseable {
         } catch (IOException e) {
             throw Troubles.make(path, BuildFileException.Trouble.DISK, path + " cannot be read: " + e.getMessage(), e);
         }
-        boolean sqlite = !header.hasRemaining() && new String(header.array(), 0, 16, StandardCharsets.ISO_8859_1).equals("SQLite format 3\0");
+        boolean sqlite = !header.hasRemaining()
+                && new String(header.array(), 0, 16, StandardCharsets.ISO_8859_1).equals("SQLite format 3\0");
         if (!sqlite || header.getInt(68) != APPLICATION_ID) {
             throw Troubles.notABuild(path, null);
         }
         if (header.getInt(60) > MIGRATIONS.newest()) {
-            throw Troubles.make(path, BuildFileException.Trouble.TOO_NEW, path + " was written by a newer Bucina (format " + header.getInt(60)
-                    + ", this one reads up to " + MIGRATIONS.newest() + "). It was left as it is; use the newer program.", null);
+            throw Troubles.make(
+                    path,
+                    BuildFileException.Trouble.TOO_NEW,
+                    path + " was written by a newer Bucina (format " + header.getInt(60) + ", this one reads up to "
+                            + MIGRATIONS.newest() + "). It was left as it is; use the newer program.",
+                    null);
         }
     }
 
@@ -231,8 +252,7 @@ public final class BuildFile implements AutoCloseable {
     }
 
     /** What a file holds, without the pictures' bytes. */
-    public record Contents(Build build, Logbook log) {
-    }
+    public record Contents(Build build, Logbook log) {}
 
     /**
      * Reads the plan and the log.
@@ -253,7 +273,8 @@ public final class BuildFile implements AutoCloseable {
         Contents contents = read();
         return guarded(() -> {
             List<Photo> photos = new ArrayList<>();
-            for (String hash : new PlanReader(connection).photos().stream().sorted().toList()) {
+            for (String hash :
+                    new PlanReader(connection).photos().stream().sorted().toList()) {
                 photo(hash).ifPresent(photos::add);
             }
             return new Document(contents.build(), contents.log(), photos);
@@ -263,7 +284,8 @@ public final class BuildFile implements AutoCloseable {
     /** One photograph; empty if the file has none with this hash. */
     public Optional<Photo> photo(String sha256) {
         return guarded(() -> {
-            try (PreparedStatement s = connection.prepareStatement("SELECT type, content FROM photo WHERE sha256 = ?")) {
+            try (PreparedStatement s =
+                    connection.prepareStatement("SELECT type, content FROM photo WHERE sha256 = ?")) {
                 s.setString(1, sha256);
                 try (ResultSet r = s.executeQuery()) {
                     return r.next() ? Optional.of(new Photo(sha256, r.getString(1), r.getBytes(2))) : Optional.empty();
@@ -283,7 +305,8 @@ public final class BuildFile implements AutoCloseable {
     public LogEntry append(LogEntry.Draft draft, List<Photo> photos, Clock clock) {
         return transaction(() -> {
             int id;
-            try (Statement s = connection.createStatement(); ResultSet r = s.executeQuery("SELECT COALESCE(MAX(id), 0) + 1 FROM log_entry")) {
+            try (Statement s = connection.createStatement();
+                    ResultSet r = s.executeQuery("SELECT COALESCE(MAX(id), 0) + 1 FROM log_entry")) {
                 id = r.getInt(1);
             }
             LogEntry entry = draft.numbered(id, clock.instant());
@@ -302,8 +325,8 @@ public final class BuildFile implements AutoCloseable {
     }
 
     private void insertMarks(List<Mark> marks) throws SQLException {
-        try (PreparedStatement s = connection.prepareStatement("INSERT INTO mark (hole, layer, side, operation, at, done, note) "
-                + "VALUES (?, ?, ?, ?, ?, ?, ?)")) {
+        try (PreparedStatement s = connection.prepareStatement(
+                "INSERT INTO mark (hole, layer, side, operation, at, done, note) " + "VALUES (?, ?, ?, ?, ?, ?, ?)")) {
             for (Mark mark : marks) {
                 s.setLong(1, mark.hole().n());
                 s.setLong(2, mark.layer().n());
@@ -330,7 +353,8 @@ public final class BuildFile implements AutoCloseable {
     /** A number that changes when another process has written to the file; cheap to ask. */
     public long changes() {
         return guarded(() -> {
-            try (Statement s = connection.createStatement(); ResultSet r = s.executeQuery("PRAGMA data_version")) {
+            try (Statement s = connection.createStatement();
+                    ResultSet r = s.executeQuery("PRAGMA data_version")) {
                 return r.getLong(1);
             }
         });
@@ -347,14 +371,23 @@ public final class BuildFile implements AutoCloseable {
     }
 
     private void insert(LogEntry entry) throws SQLException {
-        PlanRows.execute(connection, "INSERT INTO log_entry (id, entered, corrects, work, reason) VALUES (?, ?, ?, ?, ?)", entry.id(),
-                entry.entered().toString(), entry.corrects().orElse(null), entry.work().map(w -> Json.line(LogJson.work(w))).orElse(null),
+        PlanRows.execute(
+                connection,
+                "INSERT INTO log_entry (id, entered, corrects, work, reason) VALUES (?, ?, ?, ?, ?)",
+                entry.id(),
+                entry.entered().toString(),
+                entry.corrects().orElse(null),
+                entry.work().map(w -> Json.line(LogJson.work(w))).orElse(null),
                 entry.reason());
     }
 
     private void insert(List<Photo> photos) throws SQLException {
         for (Photo photo : photos) {
-            PlanRows.execute(connection, "INSERT OR IGNORE INTO photo (sha256, type, content) VALUES (?, ?, ?)", photo.sha256(), photo.type(),
+            PlanRows.execute(
+                    connection,
+                    "INSERT OR IGNORE INTO photo (sha256, type, content) VALUES (?, ?, ?)",
+                    photo.sha256(),
+                    photo.type(),
                     photo.content());
         }
     }

@@ -2,7 +2,10 @@ package bucina.store.file;
 
 import java.nio.file.Path;
 
-/** A build file cannot be used. The message is a sentence for the builder with the path and what to do; nothing was lost. */
+/**
+ * A build file cannot be used. The message is a sentence for the builder with the path and what to do; nothing was
+ * lost.
+ */
 public final class BuildFileException extends RuntimeException {
     private static final long serialVersionUID = 1L;
 

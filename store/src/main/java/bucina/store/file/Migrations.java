@@ -13,7 +13,8 @@ import java.sql.Statement;
 import java.util.List;
 
 /**
- * Brings a file from the version it has to the newest, step by step in one transaction. Before the first step the file is copied beside
+ * Brings a file from the version it has to the newest, step by step in one transaction. Before the first step the
+ * file is copied beside
  * itself ({@code NAME.before-version-N}); if the copy cannot be made, nothing is changed.
  */
 final class Migrations {
@@ -77,13 +78,15 @@ final class Migrations {
                 rules = r.next() ? r.getString(1) : null;
             }
             if (rules != null) {
-                PlanRows.execute(connection, "UPDATE build SET rules = ?", Json.line(PlanJson.rules(PlanJson.rulesFrom(rules))));
+                PlanRows.execute(
+                        connection, "UPDATE build SET rules = ?", Json.line(PlanJson.rules(PlanJson.rulesFrom(rules))));
             }
         }
     }
 
     static int version(Connection connection) throws SQLException {
-        try (Statement s = connection.createStatement(); ResultSet r = s.executeQuery("PRAGMA user_version")) {
+        try (Statement s = connection.createStatement();
+                ResultSet r = s.executeQuery("PRAGMA user_version")) {
             return r.getInt(1);
         }
     }

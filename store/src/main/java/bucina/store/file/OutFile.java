@@ -8,8 +8,7 @@ import java.nio.file.StandardCopyOption;
 /** Writes a file whole or not at all, and does not lose one that was there. */
 public final class OutFile {
 
-    private OutFile() {
-    }
+    private OutFile() {}
 
     /**
      * Writes the bytes.
@@ -19,7 +18,10 @@ public final class OutFile {
      */
     public static void write(Path path, byte[] bytes, boolean force) {
         if (!force && inTheWay(path)) {
-            throw Troubles.make(path, BuildFileException.Trouble.EXISTS, path + " exists already. It was left as it is; choose another name.",
+            throw Troubles.make(
+                    path,
+                    BuildFileException.Trouble.EXISTS,
+                    path + " exists already. It was left as it is; choose another name.",
                     null);
         }
         Path draft = path.resolveSibling("." + path.getFileName() + ".draft");
@@ -32,8 +34,12 @@ public final class OutFile {
             } catch (IOException again) {
                 e.addSuppressed(again);
             }
-            throw Troubles.make(path, BuildFileException.Trouble.READ_ONLY, path + " cannot be written (" + e.getMessage()
-                    + "). Choose a folder you can write to, with room on its disk.", e);
+            throw Troubles.make(
+                    path,
+                    BuildFileException.Trouble.READ_ONLY,
+                    path + " cannot be written (" + e.getMessage()
+                            + "). Choose a folder you can write to, with room on its disk.",
+                    e);
         }
     }
 

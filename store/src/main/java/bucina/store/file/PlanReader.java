@@ -42,7 +42,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 
-/** Reads the plan and the log from the tables. Complaints about values come out as unchecked exceptions for the caller to name the file. */
+/**
+ * Reads the plan and the log from the tables. Complaints about values come out as unchecked exceptions for the caller
+ * to name the file.
+ */
 final class PlanReader {
 
     private final Connection connection;
@@ -58,7 +61,8 @@ final class PlanReader {
 
     private <T> List<T> all(String sql, RowOf<T> each) throws SQLException {
         List<T> found = new ArrayList<>();
-        try (Statement s = connection.createStatement(); ResultSet r = s.executeQuery(sql)) {
+        try (Statement s = connection.createStatement();
+                ResultSet r = s.executeQuery(sql)) {
             while (r.next()) {
                 found.add(each.read(r));
             }
@@ -69,44 +73,94 @@ final class PlanReader {
     /** Children by parent, in order of position. */
     private <T> Map<Long, List<T>> children(String table, RowOf<T> each) throws SQLException {
         Map<Long, List<T>> byParent = new HashMap<>();
-        try (Statement s = connection.createStatement(); ResultSet r = s.executeQuery("SELECT * FROM " + table + " ORDER BY parent, position")) {
+        try (Statement s = connection.createStatement();
+                ResultSet r = s.executeQuery("SELECT * FROM " + table + " ORDER BY parent, position")) {
             while (r.next()) {
-                byParent.computeIfAbsent(r.getLong("parent"), p -> new ArrayList<>()).add(each.read(r));
+                byParent.computeIfAbsent(r.getLong("parent"), p -> new ArrayList<>())
+                        .add(each.read(r));
             }
         }
         return byParent;
     }
 
     Build build() throws SQLException {
-        Map<Long, List<Hole>> holes = children("hole", r -> new Hole(new Id.Hole(r.getLong("id")), r.getInt("label"),
-                new Point(r.getDouble("x_nm"), r.getDouble("y_nm")), Optional.ofNullable(r.getString("deviation")).map(PlanJson::deviationFrom)));
-        Map<Long, List<Row>> rows = children("hole_row", r -> new Row(new Id.Row(r.getLong("id")), r.getString("name"), r.getInt("next_label"),
-                holes.getOrDefault(r.getLong("id"), List.of())));
+        Map<Long, List<Hole>> holes = children(
+                "hole",
+                r -> new Hole(
+                        new Id.Hole(r.getLong("id")),
+                        r.getInt("label"),
+                        new Point(r.getDouble("x_nm"), r.getDouble("y_nm")),
+                        Optional.ofNullable(r.getString("deviation")).map(PlanJson::deviationFrom)));
+        Map<Long, List<Row>> rows = children(
+                "hole_row",
+                r -> new Row(
+                        new Id.Row(r.getLong("id")),
+                        r.getString("name"),
+                        r.getInt("next_label"),
+                        holes.getOrDefault(r.getLong("id"), List.of())));
         Map<Long, List<Group>> groups = children("fastener_group", r -> group(r, rows));
-        Map<Long, List<Layer>> layers = children("layer", r -> new Layer(new Id.Layer(r.getLong("id")), new Id.Part(r.getLong("part")),
-                r.getString("name"), Length.nm(r.getDouble("thickness_nm")), PlanJson.outlineFrom(r.getString("outline")),
-                PlanJson.bendsFrom(r.getString("bends"))));
-        Map<Long, List<Face>> faces = children("face", r -> new Face(new Id.Face(r.getLong("id")), r.getString("name"), r.getString("viewed"),
-                r.getString("x_toward"), r.getString("y_toward"), layers.getOrDefault(r.getLong("id"), List.of()),
-                groups.getOrDefault(r.getLong("id"), List.of()), PlanJson.zonesFrom(r.getString("zones"))));
-        List<Assembly> assemblies = all("SELECT * FROM assembly ORDER BY position", r -> new Assembly(new Id.Assembly(r.getLong("id")),
-                r.getString("name"), Hand.valueOf(r.getString("hand").toUpperCase(Locale.ROOT)),
-                r.getString("unit").equals(Unit.MM.symbol()) ? Unit.MM : Unit.INCH, texts(r.getString("drawings")),
-                faces.getOrDefault(r.getLong("id"), List.of()), Optional.ofNullable(r.getString("twin")).map(PlanJson::twinFrom)));
-        List<Part> parts = all("SELECT * FROM part ORDER BY position", r -> new Part(new Id.Part(r.getLong("id")), r.getString("name"),
-                Material.parse(r.getString("material")), r.getInt("fitting_order"), r.getInt("fitted") != 0));
+        Map<Long, List<Layer>> layers = children(
+                "layer",
+                r -> new Layer(
+                        new Id.Layer(r.getLong("id")),
+                        new Id.Part(r.getLong("part")),
+                        r.getString("name"),
+                        Length.nm(r.getDouble("thickness_nm")),
+                        PlanJson.outlineFrom(r.getString("outline")),
+                        PlanJson.bendsFrom(r.getString("bends"))));
+        Map<Long, List<Face>> faces = children(
+                "face",
+                r -> new Face(
+                        new Id.Face(r.getLong("id")),
+                        r.getString("name"),
+                        r.getString("viewed"),
+                        r.getString("x_toward"),
+                        r.getString("y_toward"),
+                        layers.getOrDefault(r.getLong("id"), List.of()),
+                        groups.getOrDefault(r.getLong("id"), List.of()),
+                        PlanJson.zonesFrom(r.getString("zones"))));
+        List<Assembly> assemblies = all(
+                "SELECT * FROM assembly ORDER BY position",
+                r -> new Assembly(
+                        new Id.Assembly(r.getLong("id")),
+                        r.getString("name"),
+                        Hand.valueOf(r.getString("hand").toUpperCase(Locale.ROOT)),
+                        r.getString("unit").equals(Unit.MM.symbol()) ? Unit.MM : Unit.INCH,
+                        texts(r.getString("drawings")),
+                        faces.getOrDefault(r.getLong("id"), List.of()),
+                        Optional.ofNullable(r.getString("twin")).map(PlanJson::twinFrom)));
+        List<Part> parts = all(
+                "SELECT * FROM part ORDER BY position",
+                r -> new Part(
+                        new Id.Part(r.getLong("id")),
+                        r.getString("name"),
+                        Material.parse(r.getString("material")),
+                        r.getInt("fitting_order"),
+                        r.getInt("fitted") != 0));
         Map<String, Integer> stock = new HashMap<>();
         all("SELECT * FROM stock", r -> stock.put(r.getString("designation"), r.getInt("on_hand")));
-        Paperwork papers = new Paperwork(all("SELECT * FROM query ORDER BY position", r -> PapersJson.queryFrom(r.getString("body"))),
+        Paperwork papers = new Paperwork(
+                all("SELECT * FROM query ORDER BY position", r -> PapersJson.queryFrom(r.getString("body"))),
                 all("SELECT * FROM acceptance ORDER BY position", r -> PapersJson.acceptanceFrom(r.getString("body"))),
                 all("SELECT * FROM bulletin ORDER BY position", r -> PapersJson.bulletinFrom(r.getString("body"))));
-        Workshop workshop = new Workshop(all("SELECT * FROM kept_sum ORDER BY position", r -> WorkshopJson.sumFrom(r.getString("body"))),
+        Workshop workshop = new Workshop(
+                all("SELECT * FROM kept_sum ORDER BY position", r -> WorkshopJson.sumFrom(r.getString("body"))),
                 all("SELECT * FROM tool ORDER BY position", r -> WorkshopJson.toolFrom(r.getString("body"))),
                 all("SELECT * FROM batch ORDER BY position", r -> WorkshopJson.batchFrom(r.getString("body"))),
                 all("SELECT * FROM index_mark ORDER BY position", r -> WorkshopJson.indexFrom(r.getString("body"))),
                 all("SELECT * FROM fit_reading ORDER BY position", r -> WorkshopJson.readingFrom(r.getString("body"))));
-        List<Build> builds = all("SELECT * FROM build", r -> new Build(r.getString("name"), r.getString("aircraft"),
-                PlanJson.rulesFrom(r.getString("rules")), r.getLong("next_id"), parts, assemblies, stock, papers, workshop));
+        List<Build> builds = all(
+                "SELECT * FROM build",
+                r -> new Build(
+                        r.getString("name"),
+                        r.getString("aircraft"),
+                        PlanJson.rulesFrom(r.getString("rules")),
+                        r.getLong("next_id"),
+                        parts,
+                        assemblies,
+                        stock,
+                        papers,
+                        workshop));
         if (builds.size() != 1) {
             throw new IllegalArgumentException("it holds " + builds.size() + " builds instead of one");
         }
@@ -119,10 +173,19 @@ final class PlanReader {
         for (Preparation p : Preparation.values()) {
             asked = p.code().equals(preparation) ? p : asked;
         }
-        return new Group(new Id.Group(r.getLong("id")), r.getString("code"), r.getString("name"), PlanJson.fastenerFrom(r.getString("fastener")),
-                r.getInt("head_far") != 0, asked, r.getString("callout"), rows.getOrDefault(r.getLong("id"), List.of()),
-                Optional.ofNullable(r.getString("typed")).map(PlanJson::typedFrom), PlanJson.layerIdsFrom(r.getString("expects")),
-                PlanJson.layerIdsFrom(r.getString("clears")), PlanJson.holePlanFrom(r.getString("holes")));
+        return new Group(
+                new Id.Group(r.getLong("id")),
+                r.getString("code"),
+                r.getString("name"),
+                PlanJson.fastenerFrom(r.getString("fastener")),
+                r.getInt("head_far") != 0,
+                asked,
+                r.getString("callout"),
+                rows.getOrDefault(r.getLong("id"), List.of()),
+                Optional.ofNullable(r.getString("typed")).map(PlanJson::typedFrom),
+                PlanJson.layerIdsFrom(r.getString("expects")),
+                PlanJson.layerIdsFrom(r.getString("clears")),
+                PlanJson.holePlanFrom(r.getString("holes")));
     }
 
     private static List<String> texts(String json) {
@@ -134,8 +197,14 @@ final class PlanReader {
     }
 
     Logbook log() throws SQLException {
-        List<LogEntry> entries = all("SELECT * FROM log_entry ORDER BY id", r -> new LogEntry(r.getInt("id"), Instant.parse(r.getString("entered")),
-                optional(r, "corrects"), Optional.ofNullable(r.getString("work")).map(LogJson::workFrom), r.getString("reason")));
+        List<LogEntry> entries = all(
+                "SELECT * FROM log_entry ORDER BY id",
+                r -> new LogEntry(
+                        r.getInt("id"),
+                        Instant.parse(r.getString("entered")),
+                        optional(r, "corrects"),
+                        Optional.ofNullable(r.getString("work")).map(LogJson::workFrom),
+                        r.getString("reason")));
         Function<String, Operation> operation = code -> {
             for (Operation o : Operation.values()) {
                 if (o.code().equals(code)) {
@@ -144,9 +213,16 @@ final class PlanReader {
             }
             throw new IllegalArgumentException("operation \"" + code + "\" is not known");
         };
-        List<Mark> marks = all("SELECT * FROM mark ORDER BY id", r -> new Mark(new Id.Hole(r.getLong("hole")), new Id.Layer(r.getLong("layer")),
-                Mark.Side.valueOf(r.getString("side").toUpperCase(Locale.ROOT)), operation.apply(r.getString("operation")),
-                Instant.parse(r.getString("at")), r.getInt("done") != 0, r.getString("note")));
+        List<Mark> marks = all(
+                "SELECT * FROM mark ORDER BY id",
+                r -> new Mark(
+                        new Id.Hole(r.getLong("hole")),
+                        new Id.Layer(r.getLong("layer")),
+                        Mark.Side.valueOf(r.getString("side").toUpperCase(Locale.ROOT)),
+                        operation.apply(r.getString("operation")),
+                        Instant.parse(r.getString("at")),
+                        r.getInt("done") != 0,
+                        r.getString("note")));
         return new Logbook(entries, marks);
     }
 

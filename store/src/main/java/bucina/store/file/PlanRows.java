@@ -33,8 +33,10 @@ import java.util.Map;
 import java.util.function.ToLongFunction;
 
 /*
- * Design. The plan's records are immutable and share what did not change, so the difference of two builds is found by comparing references:
- * each is laid out flat as id -> (record, parent, position), and only what differs is written. An edit of one hole writes one hole.
+ * Design. The plan's records are immutable and share what did not change, so the difference of two builds is found by
+ * comparing references:
+ * each is laid out flat as id -> (record, parent, position), and only what differs is written. An edit of one hole
+ * writes one hole.
  */
 
 /** Writes the difference between two builds. */
@@ -47,15 +49,22 @@ final class PlanRows {
         }
     }
 
-    private PlanRows() {
-    }
+    private PlanRows() {}
 
     /** Writes {@code after}; {@code before} is what the file holds, or null for an empty file. */
     static void write(Connection connection, Build before, Build after) throws SQLException {
-        if (before == null || !before.rules().equals(after.rules()) || before.nextId() != after.nextId() || !before.name().equals(after.name())
+        if (before == null
+                || !before.rules().equals(after.rules())
+                || before.nextId() != after.nextId()
+                || !before.name().equals(after.name())
                 || !before.aircraft().equals(after.aircraft())) {
-            execute(connection, "INSERT OR REPLACE INTO build (id, name, aircraft, next_id, rules) VALUES (1, ?, ?, ?, ?)", after.name(),
-                    after.aircraft(), after.nextId(), Json.line(PlanJson.rules(after.rules())));
+            execute(
+                    connection,
+                    "INSERT OR REPLACE INTO build (id, name, aircraft, next_id, rules) VALUES (1, ?, ?, ?, ?)",
+                    after.name(),
+                    after.aircraft(),
+                    after.nextId(),
+                    Json.line(PlanJson.rules(after.rules())));
         }
         Map<Long, Place> old = before == null ? Map.of() : flat(before);
         Map<Long, Place> now = flat(after);
@@ -68,14 +77,19 @@ final class PlanRows {
             for (Map.Entry<Long, Place> entry : now.entrySet()) {
                 Place place = entry.getValue();
                 if (!place.same(old.get(entry.getKey()))) {
-                    statements.put(table(place.record), entry.getKey(), place.parent, place.position, columns(place.record));
+                    statements.put(
+                            table(place.record), entry.getKey(), place.parent, place.position, columns(place.record));
                 }
             }
         }
         if (before == null || !before.stock().equals(after.stock())) {
             execute(connection, "DELETE FROM stock");
             for (Map.Entry<String, Integer> count : after.stock().entrySet()) {
-                execute(connection, "INSERT INTO stock (designation, on_hand) VALUES (?, ?)", count.getKey(), count.getValue());
+                execute(
+                        connection,
+                        "INSERT INTO stock (designation, on_hand) VALUES (?, ?)",
+                        count.getKey(),
+                        count.getValue());
             }
         }
     }
@@ -170,17 +184,79 @@ final class PlanRows {
     private static Map<String, Object> columns(Object record) {
         Map<String, Object> c = new LinkedHashMap<>();
         switch (record) {
-            case Part p -> put(c, "name", p.name(), "material", p.material().code(), "fitting_order", p.fittingOrder(), "fitted", p.fitted() ? 1 : 0);
-            case Assembly a -> put(c, "name", a.name(), "hand", a.hand().name().toLowerCase(Locale.ROOT), "unit", a.unit().symbol(), "drawings",
-                    Json.line(Json.mapper().valueToTree(a.drawings())), "twin", a.twin().map(t -> Json.line(PlanJson.twin(t))).orElse(null));
-            case Face f -> put(c, "name", f.name(), "viewed", f.viewed(), "x_toward", f.xToward(), "y_toward", f.yToward(),
-                    "zones", Json.line(PlanJson.zones(f.zones())));
-            case Layer l -> put(c, "part", l.part().n(), "name", l.name(), "thickness_nm", l.thickness().nanometres(), "outline",
-                    Json.line(PlanJson.outline(l.outline())), "bends", Json.line(PlanJson.bends(l.bends())));
-            case Group g -> put(c, "code", g.code(), "name", g.name(), "fastener", Json.line(PlanJson.fastener(g.fastener())), "head_far",
-                    g.headFar() ? 1 : 0, "preparation", g.preparation().code(), "callout", g.callout(), "typed",
-                    g.typed().map(t -> Json.line(PlanJson.typed(t))).orElse(null), "expects", Json.line(PlanJson.layerIds(g.expects())),
-                    "clears", Json.line(PlanJson.layerIds(g.clears())), "holes", Json.line(PlanJson.holePlan(g.holes())));
+            case Part p ->
+                put(
+                        c,
+                        "name",
+                        p.name(),
+                        "material",
+                        p.material().code(),
+                        "fitting_order",
+                        p.fittingOrder(),
+                        "fitted",
+                        p.fitted() ? 1 : 0);
+            case Assembly a ->
+                put(
+                        c,
+                        "name",
+                        a.name(),
+                        "hand",
+                        a.hand().name().toLowerCase(Locale.ROOT),
+                        "unit",
+                        a.unit().symbol(),
+                        "drawings",
+                        Json.line(Json.mapper().valueToTree(a.drawings())),
+                        "twin",
+                        a.twin().map(t -> Json.line(PlanJson.twin(t))).orElse(null));
+            case Face f ->
+                put(
+                        c,
+                        "name",
+                        f.name(),
+                        "viewed",
+                        f.viewed(),
+                        "x_toward",
+                        f.xToward(),
+                        "y_toward",
+                        f.yToward(),
+                        "zones",
+                        Json.line(PlanJson.zones(f.zones())));
+            case Layer l ->
+                put(
+                        c,
+                        "part",
+                        l.part().n(),
+                        "name",
+                        l.name(),
+                        "thickness_nm",
+                        l.thickness().nanometres(),
+                        "outline",
+                        Json.line(PlanJson.outline(l.outline())),
+                        "bends",
+                        Json.line(PlanJson.bends(l.bends())));
+            case Group g ->
+                put(
+                        c,
+                        "code",
+                        g.code(),
+                        "name",
+                        g.name(),
+                        "fastener",
+                        Json.line(PlanJson.fastener(g.fastener())),
+                        "head_far",
+                        g.headFar() ? 1 : 0,
+                        "preparation",
+                        g.preparation().code(),
+                        "callout",
+                        g.callout(),
+                        "typed",
+                        g.typed().map(t -> Json.line(PlanJson.typed(t))).orElse(null),
+                        "expects",
+                        Json.line(PlanJson.layerIds(g.expects())),
+                        "clears",
+                        Json.line(PlanJson.layerIds(g.clears())),
+                        "holes",
+                        Json.line(PlanJson.holePlan(g.holes())));
             case Query q -> put(c, "body", Json.line(PapersJson.query(q)));
             case Acceptance x -> put(c, "body", Json.line(PapersJson.acceptance(x)));
             case Bulletin b -> put(c, "body", Json.line(PapersJson.bulletin(b)));
@@ -190,8 +266,17 @@ final class PlanRows {
             case IndexMark m -> put(c, "body", Json.line(WorkshopJson.index(m)));
             case FitReading r -> put(c, "body", Json.line(WorkshopJson.reading(r)));
             case Row r -> put(c, "name", r.name(), "next_label", r.nextLabel());
-            case Hole h -> put(c, "label", h.label(), "x_nm", h.at().x(), "y_nm", h.at().y(), "deviation",
-                    h.deviation().map(d -> Json.line(PlanJson.deviation(d))).orElse(null));
+            case Hole h ->
+                put(
+                        c,
+                        "label",
+                        h.label(),
+                        "x_nm",
+                        h.at().x(),
+                        "y_nm",
+                        h.at().y(),
+                        "deviation",
+                        h.deviation().map(d -> Json.line(PlanJson.deviation(d))).orElse(null));
             default -> throw new IllegalStateException("no columns for " + record.getClass());
         }
         return c;
@@ -227,9 +312,13 @@ final class PlanRows {
                 String names = String.join(", ", columns.keySet());
                 String marks = ", ?".repeat(columns.size());
                 StringBuilder update = new StringBuilder("parent = excluded.parent, position = excluded.position");
-                columns.keySet().forEach(name -> update.append(", ").append(name).append(" = excluded.").append(name));
-                s = connection.prepareStatement("INSERT INTO " + table + " (id, parent, position, " + names + ") VALUES (?, ?, ?" + marks
-                        + ") ON CONFLICT (id) DO UPDATE SET " + update);
+                columns.keySet()
+                        .forEach(name -> update.append(", ")
+                                .append(name)
+                                .append(" = excluded.")
+                                .append(name));
+                s = connection.prepareStatement("INSERT INTO " + table + " (id, parent, position, " + names
+                        + ") VALUES (?, ?, ?" + marks + ") ON CONFLICT (id) DO UPDATE SET " + update);
                 byTable.put(table, s);
             }
             s.setLong(1, id);

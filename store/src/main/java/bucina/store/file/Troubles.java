@@ -13,37 +13,57 @@ final class Troubles {
 
     private static final long LEAST_ROOM = 128 * 1024;
 
-    private Troubles() {
-    }
+    private Troubles() {}
 
     static BuildFileException of(Path path, SQLException e) {
         SQLiteErrorCode code = e instanceof SQLiteException s ? s.getResultCode() : SQLiteErrorCode.UNKNOWN_ERROR;
         String name = code.name();
         if (name.startsWith("SQLITE_FULL") || name.startsWith("SQLITE_IOERR") && noRoom(path)) {
-            return make(path, BuildFileException.Trouble.NO_ROOM, "There is no room left on the disk of " + path
-                    + ". Nothing was changed; free some space and do it again.", e);
+            return make(
+                    path,
+                    BuildFileException.Trouble.NO_ROOM,
+                    "There is no room left on the disk of " + path
+                            + ". Nothing was changed; free some space and do it again.",
+                    e);
         }
         if (name.startsWith("SQLITE_READONLY") || name.startsWith("SQLITE_PERM") || name.startsWith("SQLITE_AUTH")) {
             return readOnly(path, e);
         }
         if (name.startsWith("SQLITE_CANTOPEN")) {
-            return Files.exists(path) && !Files.isDirectory(path) ? readOnly(path, e)
-                    : make(path, BuildFileException.Trouble.READ_ONLY, path + " cannot be made there. Choose a folder you can write to.", e);
+            return Files.exists(path) && !Files.isDirectory(path)
+                    ? readOnly(path, e)
+                    : make(
+                            path,
+                            BuildFileException.Trouble.READ_ONLY,
+                            path + " cannot be made there. Choose a folder you can write to.",
+                            e);
         }
         if (name.startsWith("SQLITE_BUSY") || name.startsWith("SQLITE_LOCKED")) {
-            return make(path, BuildFileException.Trouble.BUSY, path + " is being written to by another Bucina. Nothing was changed; try again.", e);
+            return make(
+                    path,
+                    BuildFileException.Trouble.BUSY,
+                    path + " is being written to by another Bucina. Nothing was changed; try again.",
+                    e);
         }
         if (name.startsWith("SQLITE_NOTADB")) {
             return notABuild(path, e);
         }
-        if (name.startsWith("SQLITE_CORRUPT") || name.startsWith("SQLITE_ERROR") || name.startsWith("SQLITE_IOERR_SHORT_READ")) {
+        if (name.startsWith("SQLITE_CORRUPT")
+                || name.startsWith("SQLITE_ERROR")
+                || name.startsWith("SQLITE_IOERR_SHORT_READ")) {
             return damaged(path, e.getMessage(), e);
         }
-        return make(path, BuildFileException.Trouble.DISK, "The disk failed on " + path + ": " + e.getMessage()
-                + ". What was saved before is untouched.", e);
+        return make(
+                path,
+                BuildFileException.Trouble.DISK,
+                "The disk failed on " + path + ": " + e.getMessage() + ". What was saved before is untouched.",
+                e);
     }
 
-    /** True if the disk has less room than the next page and its bookkeeping need: some failures of a full disk come under other names. */
+    /**
+     * True if the disk has less room than the next page and its bookkeeping need: some failures of a full disk come
+     * under other names.
+     */
     private static boolean noRoom(Path path) {
         try {
             return Files.getFileStore(path).getUsableSpace() < LEAST_ROOM;
@@ -53,18 +73,31 @@ final class Troubles {
     }
 
     static BuildFileException readOnly(Path path, Throwable e) {
-        return make(path, BuildFileException.Trouble.READ_ONLY, path + " cannot be written: the file or its folder is read only."
-                + " Nothing was changed; copy the build to a folder you can write to.", e);
+        return make(
+                path,
+                BuildFileException.Trouble.READ_ONLY,
+                path + " cannot be written: the file or its folder is read only."
+                        + " Nothing was changed; copy the build to a folder you can write to.",
+                e);
     }
 
     static BuildFileException notABuild(Path path, Throwable e) {
-        return make(path, BuildFileException.Trouble.NOT_A_BUILD, path + " is not a Bucina build. It was left as it is;"
-                + " a build ends in .bucina, and JSON comes in with: bucina import FILE --from json --out NEW.bucina", e);
+        return make(
+                path,
+                BuildFileException.Trouble.NOT_A_BUILD,
+                path + " is not a Bucina build. It was left as it is;"
+                        + " a build ends in .bucina, and JSON comes in with: bucina import FILE --from json --out "
+                        + "NEW.bucina",
+                e);
     }
 
     static BuildFileException damaged(Path path, String detail, Throwable e) {
-        return make(path, BuildFileException.Trouble.DAMAGED, path + " is damaged (" + detail + "). It was left as it is: keep it,"
-                + " and go on from your last copy or JSON export.", e);
+        return make(
+                path,
+                BuildFileException.Trouble.DAMAGED,
+                path + " is damaged (" + detail + "). It was left as it is: keep it,"
+                        + " and go on from your last copy or JSON export.",
+                e);
     }
 
     static BuildFileException damaged(Path path, InputException e) {

@@ -36,11 +36,11 @@ final class At {
             throw wrong("must be an object in braces");
         }
         Set<String> known = Set.of(fields);
-        for (Iterator<String> names = node.fieldNames(); names.hasNext();) {
+        for (Iterator<String> names = node.fieldNames(); names.hasNext(); ) {
             String name = names.next();
             if (!known.contains(name)) {
-                throw new At(node.get(name), pointer + "/" + name).wrong("field \"" + name + "\" is not known here; known are "
-                        + String.join(", ", fields));
+                throw new At(node.get(name), pointer + "/" + name)
+                        .wrong("field \"" + name + "\" is not known here; known are " + String.join(", ", fields));
             }
         }
         return this;

@@ -26,21 +26,28 @@ public final class BuildJson {
 
     /** The version of the format written; older ones are read, newer ones refused. */
     public static final int VERSION = 4;
+
     private static final String FORMAT = "bucina-build";
 
-    private BuildJson() {
-    }
+    private BuildJson() {}
 
     /** The document as a tree. */
     public static ObjectNode write(Document document) {
         Build build = document.build();
-        ObjectNode node = NODES.objectNode().put("format", FORMAT).put("version", VERSION).put("unit", "mm").put("name", build.name())
-                .put("aircraft", build.aircraft()).put("nextId", build.nextId());
+        ObjectNode node = NODES.objectNode()
+                .put("format", FORMAT)
+                .put("version", VERSION)
+                .put("unit", "mm")
+                .put("name", build.name())
+                .put("aircraft", build.aircraft())
+                .put("nextId", build.nextId());
         node.set("rules", PlanJson.rules(build.rules()));
         node.set("parts", array(build.parts(), PlanJson::part));
         node.set("assemblies", array(build.assemblies(), PlanJson::assembly));
         ObjectNode stock = node.putObject("stock");
-        build.stock().entrySet().stream().sorted(Map.Entry.comparingByKey()).forEach(e -> stock.put(e.getKey(), e.getValue()));
+        build.stock().entrySet().stream()
+                .sorted(Map.Entry.comparingByKey())
+                .forEach(e -> stock.put(e.getKey(), e.getValue()));
         if (!build.papers().equals(Paperwork.NONE)) {
             node.set("papers", PapersJson.papers(build.papers()));
         }
@@ -49,8 +56,14 @@ public final class BuildJson {
         }
         node.set("marks", array(document.log().marks(), LogJson::mark));
         node.set("log", array(document.log().entries(), LogJson::entry));
-        node.set("photographs", array(document.photos(), p -> NODES.objectNode().put("sha256", p.sha256()).put("type", p.type())
-                .put("data", Base64.getEncoder().encodeToString(p.content()))));
+        node.set(
+                "photographs",
+                array(
+                        document.photos(),
+                        p -> NODES.objectNode()
+                                .put("sha256", p.sha256())
+                                .put("type", p.type())
+                                .put("data", Base64.getEncoder().encodeToString(p.content()))));
         return node;
     }
 
@@ -65,9 +78,24 @@ public final class BuildJson {
             throw at.wrong("this is no build: it must be an object that begins with \"format\": \"" + FORMAT + "\"");
         }
         if (at.whole("version") > VERSION || at.whole("version") < 1) {
-            throw at.get("version").wrong("this program reads versions 1 to " + VERSION + "; use a newer Bucina for a newer file");
+            throw at.get("version")
+                    .wrong("this program reads versions 1 to " + VERSION + "; use a newer Bucina for a newer file");
         }
-        at.only("format", "version", "unit", "name", "aircraft", "nextId", "rules", "parts", "assemblies", "stock", "papers", "workshop", "marks", "log",
+        at.only(
+                "format",
+                "version",
+                "unit",
+                "name",
+                "aircraft",
+                "nextId",
+                "rules",
+                "parts",
+                "assemblies",
+                "stock",
+                "papers",
+                "workshop",
+                "marks",
+                "log",
                 "photographs");
         if (!at.text("unit").equals("mm")) {
             throw at.get("unit").wrong("lengths in this format are mm");
@@ -79,8 +107,17 @@ public final class BuildJson {
         counts.names().forEach(name -> stock.put(name, counts.small(name)));
         Paperwork papers = at.maybe("papers").map(PapersJson::papers).orElse(Paperwork.NONE);
         Workshop workshop = at.maybe("workshop").map(WorkshopJson::workshop).orElse(Workshop.NONE);
-        Build build = at.make(() -> new Build(at.text("name"), at.text("aircraft"), PlanJson.rules(at.get("rules")), at.whole("nextId"), parts,
-                assemblies, stock, papers, workshop).checked());
+        Build build = at.make(() -> new Build(
+                        at.text("name"),
+                        at.text("aircraft"),
+                        PlanJson.rules(at.get("rules")),
+                        at.whole("nextId"),
+                        parts,
+                        assemblies,
+                        stock,
+                        papers,
+                        workshop)
+                .checked());
         List<Mark> marks = at.list("marks", LogJson::mark);
         List<LogEntry> entries = at.list("log", LogJson::entry);
         Logbook log = at.get("log").make(() -> new Logbook(entries, marks));
@@ -90,7 +127,8 @@ public final class BuildJson {
 
     private static Photo photo(At at) {
         at.only("sha256", "type", "data");
-        Photo photo = at.get("data").make(() -> Photo.of(at.text("type"), Base64.getDecoder().decode(at.text("data"))));
+        Photo photo = at.get("data")
+                .make(() -> Photo.of(at.text("type"), Base64.getDecoder().decode(at.text("data"))));
         if (!photo.sha256().equals(at.text("sha256"))) {
             throw at.get("sha256").wrong("the photograph's content has the hash " + photo.sha256());
         }

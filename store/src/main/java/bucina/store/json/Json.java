@@ -19,7 +19,11 @@ import java.io.UncheckedIOException;
 public final class Json {
 
     private static final ObjectMapper MAPPER = JsonMapper.builder(com.fasterxml.jackson.core.JsonFactory.builder()
-                    .streamReadConstraints(StreamReadConstraints.builder().maxStringLength(64_000_000).maxNumberLength(100).build()).build())
+                    .streamReadConstraints(StreamReadConstraints.builder()
+                            .maxStringLength(64_000_000)
+                            .maxNumberLength(100)
+                            .build())
+                    .build())
             .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
             .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS)
             .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
@@ -28,8 +32,7 @@ public final class Json {
             .disable(JsonParser.Feature.AUTO_CLOSE_SOURCE)
             .build();
 
-    private Json() {
-    }
+    private Json() {}
 
     /** The mapper, to make nodes with. */
     public static ObjectMapper mapper() {
@@ -60,13 +63,17 @@ public final class Json {
 
     private static JsonNode present(JsonNode node) {
         if (node == null || node.isMissingNode()) {
-            throw new InputException("the text is empty, a build in JSON begins with {\"format\": \"bucina-build\", ...");
+            throw new InputException(
+                    "the text is empty, a build in JSON begins with {\"format\": \"bucina-build\", ...");
         }
         return node;
     }
 
     private static InputException notJson(JsonProcessingException e) {
-        String where = e.getLocation() == null ? "" : " at line " + e.getLocation().getLineNr() + ", column " + e.getLocation().getColumnNr();
+        String where = e.getLocation() == null
+                ? ""
+                : " at line " + e.getLocation().getLineNr() + ", column "
+                        + e.getLocation().getColumnNr();
         return new InputException("this is not JSON" + where + ": " + e.getOriginalMessage(), e);
     }
 

@@ -18,33 +18,81 @@ import java.util.Optional;
 /** Log entries and marks as JSON trees and back. */
 public final class LogJson {
 
-    private LogJson() {
-    }
+    private LogJson() {}
 
     /** What was installed. */
     public static ObjectNode work(Work w) {
         ObjectNode node = NODES.objectNode().put("group", w.group().n()).put("groupCode", w.groupCode());
-        node.set("holes", array(w.holes(), h -> NODES.objectNode().put("id", h.id().n()).put("label", h.label())));
+        node.set(
+                "holes",
+                array(w.holes(), h -> NODES.objectNode().put("id", h.id().n()).put("label", h.label())));
         node.put("count", w.count()).put("designation", w.designation());
         w.length().ifPresent(l -> node.put("length", Mm.of(l)));
-        node.put("who", w.who()).put("done", w.done().toString()).put("minutes", w.minutes()).put("tool", w.setup().tool());
+        node.put("who", w.who())
+                .put("done", w.done().toString())
+                .put("minutes", w.minutes())
+                .put("tool", w.setup().tool());
         w.setup().setting().ifPresent(s -> node.put("setting", Mm.of(s)));
         w.setup().hole().ifPresent(h -> node.put("hole", Mm.of(h)));
-        node.set("readings", array(w.readings(), r -> NODES.objectNode().put("diameter", Mm.of(r.diameter())).put("height", Mm.of(r.height()))));
-        node.set("rejects", array(w.rejects(), r -> NODES.objectNode().put("hole", r.hole()).put("count", r.count())
-                .put("what", r.what().code()).put("note", r.note())));
+        node.set(
+                "readings",
+                array(
+                        w.readings(),
+                        r -> NODES.objectNode()
+                                .put("diameter", Mm.of(r.diameter()))
+                                .put("height", Mm.of(r.height()))));
+        node.set(
+                "rejects",
+                array(
+                        w.rejects(),
+                        r -> NODES.objectNode()
+                                .put("hole", r.hole())
+                                .put("count", r.count())
+                                .put("what", r.what().code())
+                                .put("note", r.note())));
         node.put("explanation", w.explanation()).put("note", w.note());
         return node.set("photographs", PlanJson.texts(w.photos()));
     }
 
     static Work work(At at) {
-        at.only("group", "groupCode", "holes", "count", "designation", "length", "who", "done", "minutes", "tool", "setting", "hole", "readings",
-                "rejects", "explanation", "note", "photographs");
-        Work.Setup setup = new Work.Setup(at.text("tool"), at.maybe("setting").map(At::length), at.maybe("hole").map(At::length));
-        return at.make(() -> new Work(new Id.Group(at.whole("group")), at.text("groupCode"), at.list("holes", LogJson::logged), at.small("count"),
-                at.text("designation"), at.maybe("length").map(At::length), at.text("who"), LocalDateTime.parse(at.text("done")),
-                at.small("minutes"), setup, at.list("readings", LogJson::reading), at.list("rejects", LogJson::reject), at.text("explanation"),
-                at.text("note"), at.list("photographs", At::text)));
+        at.only(
+                "group",
+                "groupCode",
+                "holes",
+                "count",
+                "designation",
+                "length",
+                "who",
+                "done",
+                "minutes",
+                "tool",
+                "setting",
+                "hole",
+                "readings",
+                "rejects",
+                "explanation",
+                "note",
+                "photographs");
+        Work.Setup setup = new Work.Setup(
+                at.text("tool"),
+                at.maybe("setting").map(At::length),
+                at.maybe("hole").map(At::length));
+        return at.make(() -> new Work(
+                new Id.Group(at.whole("group")),
+                at.text("groupCode"),
+                at.list("holes", LogJson::logged),
+                at.small("count"),
+                at.text("designation"),
+                at.maybe("length").map(At::length),
+                at.text("who"),
+                LocalDateTime.parse(at.text("done")),
+                at.small("minutes"),
+                setup,
+                at.list("readings", LogJson::reading),
+                at.list("rejects", LogJson::reject),
+                at.text("explanation"),
+                at.text("note"),
+                at.list("photographs", At::text)));
     }
 
     /** Reads what was installed from one column of the build file. */
@@ -64,13 +112,17 @@ public final class LogJson {
 
     private static Work.Reject reject(At at) {
         at.only("hole", "count", "what", "note");
-        return at.make(() -> new Work.Reject(at.text("hole"), at.small("count"), at.get("what").word(Disposition.values(), Disposition::code),
+        return at.make(() -> new Work.Reject(
+                at.text("hole"),
+                at.small("count"),
+                at.get("what").word(Disposition.values(), Disposition::code),
                 at.text("note")));
     }
 
     /** One entry. */
     public static ObjectNode entry(LogEntry e) {
-        ObjectNode node = NODES.objectNode().put("id", e.id()).put("entered", e.entered().toString());
+        ObjectNode node =
+                NODES.objectNode().put("id", e.id()).put("entered", e.entered().toString());
         e.corrects().ifPresent(c -> node.put("corrects", c));
         e.work().ifPresent(w -> node.set("work", work(w)));
         return node.put("reason", e.reason());
@@ -79,13 +131,21 @@ public final class LogJson {
     static LogEntry entry(At at) {
         at.only("id", "entered", "corrects", "work", "reason");
         Optional<Integer> corrects = at.maybe("corrects").map(c -> at.small("corrects"));
-        return at.make(() -> new LogEntry(at.small("id"), Instant.parse(at.text("entered")), corrects, at.maybe("work").map(LogJson::work),
+        return at.make(() -> new LogEntry(
+                at.small("id"),
+                Instant.parse(at.text("entered")),
+                corrects,
+                at.maybe("work").map(LogJson::work),
                 at.text("reason")));
     }
 
     static ObjectNode mark(Mark m) {
-        ObjectNode node = NODES.objectNode().put("hole", m.hole().n()).put("layer", m.layer().n()).put("side", lower(m.side()))
-                .put("operation", m.operation().code()).put("at", m.at().toString());
+        ObjectNode node = NODES.objectNode()
+                .put("hole", m.hole().n())
+                .put("layer", m.layer().n())
+                .put("side", lower(m.side()))
+                .put("operation", m.operation().code())
+                .put("at", m.at().toString());
         if (!m.on()) {
             node.put("done", false);
         }
@@ -94,8 +154,13 @@ public final class LogJson {
 
     static Mark mark(At at) {
         at.only("hole", "layer", "side", "operation", "at", "done", "note");
-        return at.make(() -> new Mark(new Id.Hole(at.whole("hole")), new Id.Layer(at.whole("layer")),
-                at.get("side").word(Mark.Side.values(), PlanJson::lower), at.get("operation").word(Operation.values(), Operation::code),
-                Instant.parse(at.text("at")), at.maybe("done").isEmpty() || at.flag("done"), at.maybe("note").map(At::text).orElse("")));
+        return at.make(() -> new Mark(
+                new Id.Hole(at.whole("hole")),
+                new Id.Layer(at.whole("layer")),
+                at.get("side").word(Mark.Side.values(), PlanJson::lower),
+                at.get("operation").word(Operation.values(), Operation::code),
+                Instant.parse(at.text("at")),
+                at.maybe("done").isEmpty() || at.flag("done"),
+                at.maybe("note").map(At::text).orElse("")));
     }
 }

@@ -9,8 +9,7 @@ final class Mm {
     /** The largest coordinate a file may hold, in nm: a kilometre. */
     static final double MOST = 1e12;
 
-    private Mm() {
-    }
+    private Mm() {}
 
     static BigDecimal of(double nanometres) {
         BigDecimal mm = BigDecimal.valueOf(nanometres).movePointLeft(6).stripTrailingZeros();

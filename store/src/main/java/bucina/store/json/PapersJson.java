@@ -23,8 +23,7 @@ import java.util.function.Function;
 /** Queries, acceptances and bulletins as JSON trees and back. */
 public final class PapersJson {
 
-    private PapersJson() {
-    }
+    private PapersJson() {}
 
     static ObjectNode papers(Paperwork papers) {
         ObjectNode node = NODES.objectNode();
@@ -35,30 +34,49 @@ public final class PapersJson {
 
     static Paperwork papers(At at) {
         at.only("queries", "accepted", "bulletins");
-        return new Paperwork(at.list("queries", PapersJson::query), at.list("accepted", PapersJson::acceptance), at.list("bulletins", PapersJson::bulletin));
+        return new Paperwork(
+                at.list("queries", PapersJson::query),
+                at.list("accepted", PapersJson::acceptance),
+                at.list("bulletins", PapersJson::bulletin));
     }
 
     private static LocalDate date(At at, String field) {
         return at.get(field).make(() -> LocalDate.parse(at.text(field)));
     }
 
-    // ---- queries --------------------------------------------------------------------------------------------------------------------
+    // ---- queries
+    // ----------------------------------------------------------------------
 
     /** A query. */
     public static ObjectNode query(Query q) {
-        ObjectNode node = NODES.objectNode().put("id", q.id().n()).put("group", q.group().n()).put("opened", q.opened().toString()).put("text", q.text());
-        q.count().ifPresent(c -> node.putObject("count").put("drawing", c.drawing()).put("sheet", c.sheet()));
-        q.answer().ifPresent(a -> node.putObject("answer").put("text", a.text()).put("source", a.source()).put("on", a.on().toString()));
+        ObjectNode node = NODES.objectNode()
+                .put("id", q.id().n())
+                .put("group", q.group().n())
+                .put("opened", q.opened().toString())
+                .put("text", q.text());
+        q.count()
+                .ifPresent(
+                        c -> node.putObject("count").put("drawing", c.drawing()).put("sheet", c.sheet()));
+        q.answer()
+                .ifPresent(a -> node.putObject("answer")
+                        .put("text", a.text())
+                        .put("source", a.source())
+                        .put("on", a.on().toString()));
         return node;
     }
 
     private static Query query(At at) {
         at.only("id", "group", "opened", "text", "count", "answer");
-        return at.make(() -> new Query(new Id.Query(at.whole("id")), new Id.Group(at.whole("group")), date(at, "opened"), at.text("text"),
+        return at.make(() -> new Query(
+                new Id.Query(at.whole("id")),
+                new Id.Group(at.whole("group")),
+                date(at, "opened"),
+                at.text("text"),
                 at.maybe("count").map(c -> {
                     c.only("drawing", "sheet");
                     return new Query.Counts(c.small("drawing"), c.small("sheet"));
-                }), at.maybe("answer").map(a -> {
+                }),
+                at.maybe("answer").map(a -> {
                     a.only("text", "source", "on");
                     return a.make(() -> new Query.Answer(a.text("text"), a.text("source"), date(a, "on")));
                 })));
@@ -69,17 +87,23 @@ public final class PapersJson {
         return query(new At(Json.read(text), "query"));
     }
 
-    // ---- acceptances ----------------------------------------------------------------------------------------------------------------
+    // ---- acceptances
+    // ----------------------------------------------------------------------
 
     /** An acceptance. */
     public static ObjectNode acceptance(Acceptance a) {
-        String kind = switch (a.subject()) {
-            case Id.Hole h -> "hole";
-            case Id.Row r -> "row";
-            case Id.Group g -> "group";
-            default -> throw new IllegalStateException("nothing is accepted about " + a.subject());
-        };
-        ObjectNode node = NODES.objectNode().put("id", a.id().n()).put(kind, a.subject().n()).put("rule", a.rule()).put("layer", a.layer());
+        String kind =
+                switch (a.subject()) {
+                    case Id.Hole h -> "hole";
+                    case Id.Row r -> "row";
+                    case Id.Group g -> "group";
+                    default -> throw new IllegalStateException("nothing is accepted about " + a.subject());
+                };
+        ObjectNode node = NODES.objectNode()
+                .put("id", a.id().n())
+                .put(kind, a.subject().n())
+                .put("rule", a.rule())
+                .put("layer", a.layer());
         a.measured().ifPresent(m -> node.put("measured", Mm.of(m)));
         a.required().ifPresent(r -> node.put("required", Mm.of(r)));
         return node.put("reason", a.reason()).put("who", a.who()).put("on", a.on().toString());
@@ -89,8 +113,16 @@ public final class PapersJson {
         at.only("id", "hole", "row", "group", "rule", "layer", "measured", "required", "reason", "who", "on");
         Optional<Length> measured = at.maybe("measured").map(At::length);
         Optional<Length> required = at.maybe("required").map(At::length);
-        return at.make(() -> new Acceptance(new Id.Acceptance(at.whole("id")), subject(at), at.text("rule"), at.text("layer"), measured, required,
-                at.text("reason"), at.text("who"), date(at, "on")));
+        return at.make(() -> new Acceptance(
+                new Id.Acceptance(at.whole("id")),
+                subject(at),
+                at.text("rule"),
+                at.text("layer"),
+                measured,
+                required,
+                at.text("reason"),
+                at.text("who"),
+                date(at, "on")));
     }
 
     private static Id subject(At at) {
@@ -105,11 +137,16 @@ public final class PapersJson {
         return acceptance(new At(Json.read(text), "acceptance"));
     }
 
-    // ---- bulletins ------------------------------------------------------------------------------------------------------------------
+    // ---- bulletins
+    // ----------------------------------------------------------------------
 
     /** A bulletin. */
     public static ObjectNode bulletin(Bulletin b) {
-        return NODES.objectNode().put("id", b.id().n()).put("name", b.name()).put("dated", b.dated().toString()).put("inForce", b.inForce())
+        return NODES.objectNode()
+                .put("id", b.id().n())
+                .put("name", b.name())
+                .put("dated", b.dated().toString())
+                .put("inForce", b.inForce())
                 .set("changes", array(b.changes(), PapersJson::change));
     }
 
@@ -119,7 +156,9 @@ public final class PapersJson {
             case Layer l -> change("layer", c, x -> PlanJson.layer((Layer) x));
             case Group g -> change("group", c, x -> PlanJson.group((Group) x));
             case Row r -> change("row", c, x -> PlanJson.row((Row) x));
-            default -> throw new IllegalStateException("a bulletin does not change " + c.any().getClass());
+            default ->
+                throw new IllegalStateException(
+                        "a bulletin does not change " + c.any().getClass());
         };
     }
 
@@ -134,7 +173,8 @@ public final class PapersJson {
     private static Bulletin bulletin(At at) {
         at.only("id", "name", "dated", "inForce", "changes");
         List<Bulletin.Change<?>> changes = at.list("changes", PapersJson::changeAt);
-        return at.make(() -> new Bulletin(new Id.Bulletin(at.whole("id")), at.text("name"), date(at, "dated"), at.flag("inForce"), changes));
+        return at.make(() -> new Bulletin(
+                new Id.Bulletin(at.whole("id")), at.text("name"), date(at, "dated"), at.flag("inForce"), changes));
     }
 
     private static Bulletin.Change<?> changeAt(At at) {

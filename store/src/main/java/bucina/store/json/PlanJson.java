@@ -35,11 +35,11 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.Collection;
-import java.util.HashSet;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -49,8 +49,7 @@ public final class PlanJson {
 
     static final JsonNodeFactory NODES = JsonNodeFactory.instance;
 
-    private PlanJson() {
-    }
+    private PlanJson() {}
 
     static <T> ArrayNode array(Collection<T> values, Function<T, ? extends JsonNode> each) {
         ArrayNode array = NODES.arrayNode();
@@ -62,19 +61,30 @@ public final class PlanJson {
         return array(values, NODES::textNode);
     }
 
-    // ---- rules ----------------------------------------------------------------------------------------------------------------------
+    // ---- rules
+    // ----------------------------------------------------------------------
 
     /** A rule set. */
     public static ObjectNode rules(RuleSet rules) {
-        return NODES.objectNode().put("name", rules.name()).set("rules", array(rules.rules(), r -> NODES.objectNode()
-                .put("key", r.key().code()).put("value", r.value()).put("source", r.source()).put("reason", r.reason())));
+        return NODES.objectNode()
+                .put("name", rules.name())
+                .set(
+                        "rules",
+                        array(
+                                rules.rules(),
+                                r -> NODES.objectNode()
+                                        .put("key", r.key().code())
+                                        .put("value", r.value())
+                                        .put("source", r.source())
+                                        .put("reason", r.reason())));
     }
 
     static RuleSet rules(At at) {
         at.only("name", "rules");
         List<Rule> rules = at.list("rules", r -> {
             r.only("key", "value", "source", "reason");
-            RuleKey key = RuleKey.of(r.text("key")).orElseThrow(() -> r.get("key").wrong("must be a rule such as edge.least.flush"));
+            RuleKey key = RuleKey.of(r.text("key"))
+                    .orElseThrow(() -> r.get("key").wrong("must be a rule such as edge.least.flush"));
             return new Rule(key, r.text("value"), r.text("source"), r.text("reason"));
         });
         try {
@@ -89,17 +99,26 @@ public final class PlanJson {
         return rules(new At(Json.read(text), "rules"));
     }
 
-    // ---- parts and layers -----------------------------------------------------------------------------------------------------------
+    // ---- parts and layers
+    // ----------------------------------------------------------------------
 
     static ObjectNode part(Part p) {
-        return NODES.objectNode().put("id", p.id().n()).put("name", p.name()).put("material", p.material().code())
-                .put("fittingOrder", p.fittingOrder()).put("fitted", p.fitted());
+        return NODES.objectNode()
+                .put("id", p.id().n())
+                .put("name", p.name())
+                .put("material", p.material().code())
+                .put("fittingOrder", p.fittingOrder())
+                .put("fitted", p.fitted());
     }
 
     static Part part(At at) {
         at.only("id", "name", "material", "fittingOrder", "fitted");
-        return at.make(() -> new Part(new Id.Part(at.whole("id")), at.text("name"), Material.parse(at.text("material")),
-                at.small("fittingOrder"), at.flag("fitted")));
+        return at.make(() -> new Part(
+                new Id.Part(at.whole("id")),
+                at.text("name"),
+                Material.parse(at.text("material")),
+                at.small("fittingOrder"),
+                at.flag("fitted")));
     }
 
     /** An outline: rings of corners {@code [x, y]} or {@code [x, y, bulge]}. */
@@ -125,7 +144,8 @@ public final class PlanJson {
 
     static Outline outline(At at) {
         at.only("outer", "openings");
-        List<Ring> openings = at.maybe("openings").map(o -> o.list(PlanJson::ring)).orElse(List.of());
+        List<Ring> openings =
+                at.maybe("openings").map(o -> o.list(PlanJson::ring)).orElse(List.of());
         return new Outline(ring(at.get("outer")), openings);
     }
 
@@ -135,7 +155,8 @@ public final class PlanJson {
     }
 
     private static Ring ring(At at) {
-        List<Corner> corners = at.list(c -> c.make(() -> new Corner(point(c), c.size() > 2 ? c.item(2).number() : 0)));
+        List<Corner> corners = at.list(c ->
+                c.make(() -> new Corner(point(c), c.size() > 2 ? c.item(2).number() : 0)));
         return at.make(() -> new Ring(corners));
     }
 
@@ -144,7 +165,11 @@ public final class PlanJson {
     }
 
     static ObjectNode layer(Layer l) {
-        ObjectNode node = NODES.objectNode().put("id", l.id().n()).put("part", l.part().n()).put("name", l.name()).put("thickness", Mm.of(l.thickness()))
+        ObjectNode node = NODES.objectNode()
+                .put("id", l.id().n())
+                .put("part", l.part().n())
+                .put("name", l.name())
+                .put("thickness", Mm.of(l.thickness()))
                 .set("outline", outline(l.outline()));
         if (!l.bends().isEmpty()) {
             node.set("bends", bends(l.bends()));
@@ -154,8 +179,13 @@ public final class PlanJson {
 
     static Layer layer(At at) {
         at.only("id", "part", "name", "thickness", "outline", "bends");
-        return at.make(() -> new Layer(new Id.Layer(at.whole("id")), new Id.Part(at.whole("part")), at.text("name"), at.length("thickness"),
-                outline(at.get("outline")), at.maybe("bends").map(PlanJson::bends).orElse(List.of())));
+        return at.make(() -> new Layer(
+                new Id.Layer(at.whole("id")),
+                new Id.Part(at.whole("part")),
+                at.text("name"),
+                at.length("thickness"),
+                outline(at.get("outline")),
+                at.maybe("bends").map(PlanJson::bends).orElse(List.of())));
     }
 
     /** Bend tangents: two points each. */
@@ -174,15 +204,25 @@ public final class PlanJson {
 
     /** The zones of a face. */
     public static ArrayNode zones(List<Zone> zones) {
-        return array(zones, z -> NODES.objectNode().put("id", z.id().n()).put("name", z.name()).put("kind", z.kind().code())
-                .put("room", Mm.of(z.room())).set("outline", outline(z.outline())));
+        return array(
+                zones,
+                z -> NODES.objectNode()
+                        .put("id", z.id().n())
+                        .put("name", z.name())
+                        .put("kind", z.kind().code())
+                        .put("room", Mm.of(z.room()))
+                        .set("outline", outline(z.outline())));
     }
 
     private static List<Zone> zones(At at) {
         return at.list(z -> {
             z.only("id", "name", "kind", "room", "outline");
-            return z.make(() -> new Zone(new Id.Zone(z.whole("id")), z.text("name"), z.get("kind").word(Zone.Kind.values(), Zone.Kind::code),
-                    outline(z.get("outline")), z.length("room")));
+            return z.make(() -> new Zone(
+                    new Id.Zone(z.whole("id")),
+                    z.text("name"),
+                    z.get("kind").word(Zone.Kind.values(), Zone.Kind::code),
+                    outline(z.get("outline")),
+                    z.length("room")));
         });
     }
 
@@ -191,17 +231,31 @@ public final class PlanJson {
         return zones(new At(Json.read(text), "zones"));
     }
 
-    // ---- groups ---------------------------------------------------------------------------------------------------------------------
+    // ---- groups
+    // ----------------------------------------------------------------------
 
     /** A fastener. */
     public static ObjectNode fastener(Fastener fastener) {
         return switch (fastener) {
-            case Fastener.SolidRivet r -> NODES.objectNode().put("kind", "solid-rivet").put("head", lower(r.head())).put("alloy", r.alloy())
-                    .put("dash", r.dash());
-            case Fastener.PulledRivet r -> NODES.objectNode().put("kind", "pulled-rivet").put("family", r.family()).put("diameter", Mm.of(r.diameter()))
-                    .put("stainless", r.stainless());
-            case Fastener.Hardware h -> NODES.objectNode().put("kind", "hardware").put("name", h.name()).put("shank", Mm.of(h.shank()))
-                    .put("hole", Mm.of(h.hole())).put("flush", h.flush());
+            case Fastener.SolidRivet r ->
+                NODES.objectNode()
+                        .put("kind", "solid-rivet")
+                        .put("head", lower(r.head()))
+                        .put("alloy", r.alloy())
+                        .put("dash", r.dash());
+            case Fastener.PulledRivet r ->
+                NODES.objectNode()
+                        .put("kind", "pulled-rivet")
+                        .put("family", r.family())
+                        .put("diameter", Mm.of(r.diameter()))
+                        .put("stainless", r.stainless());
+            case Fastener.Hardware h ->
+                NODES.objectNode()
+                        .put("kind", "hardware")
+                        .put("name", h.name())
+                        .put("shank", Mm.of(h.shank()))
+                        .put("hole", Mm.of(h.hole()))
+                        .put("flush", h.flush());
         };
     }
 
@@ -215,11 +269,13 @@ public final class PlanJson {
             }
             case "pulled-rivet" -> {
                 at.only("kind", "family", "diameter", "stainless");
-                yield at.make(() -> new Fastener.PulledRivet(at.text("family"), at.length("diameter"), at.flag("stainless")));
+                yield at.make(
+                        () -> new Fastener.PulledRivet(at.text("family"), at.length("diameter"), at.flag("stainless")));
             }
             case "hardware" -> {
                 at.only("kind", "name", "shank", "hole", "flush");
-                yield at.make(() -> new Fastener.Hardware(at.text("name"), at.length("shank"), at.length("hole"), at.flag("flush")));
+                yield at.make(() -> new Fastener.Hardware(
+                        at.text("name"), at.length("shank"), at.length("hole"), at.flag("flush")));
             }
             default -> throw at.get("kind").wrong("must be solid-rivet, pulled-rivet or hardware");
         };
@@ -245,8 +301,11 @@ public final class PlanJson {
 
     static Deviation deviation(At at) {
         at.only("hole", "fastener", "preparation", "reason");
-        return at.make(() -> new Deviation(at.maybe("hole").map(At::length), at.maybe("fastener").map(PlanJson::fastener),
-                at.maybe("preparation").map(PlanJson::preparation), at.text("reason")));
+        return at.make(() -> new Deviation(
+                at.maybe("hole").map(At::length),
+                at.maybe("fastener").map(PlanJson::fastener),
+                at.maybe("preparation").map(PlanJson::preparation),
+                at.text("reason")));
     }
 
     /** Reads a deviation from one column of the build file. */
@@ -298,24 +357,34 @@ public final class PlanJson {
 
     private static Hole hole(At at) {
         at.only("id", "label", "at", "deviation");
-        return at.make(() -> new Hole(new Id.Hole(at.whole("id")), at.small("label"), point(at.get("at")),
+        return at.make(() -> new Hole(
+                new Id.Hole(at.whole("id")),
+                at.small("label"),
+                point(at.get("at")),
                 at.maybe("deviation").map(PlanJson::deviation)));
     }
 
     static ObjectNode row(Row r) {
-        return NODES.objectNode().put("id", r.id().n()).put("name", r.name()).put("nextLabel", r.nextLabel())
+        return NODES.objectNode()
+                .put("id", r.id().n())
+                .put("name", r.name())
+                .put("nextLabel", r.nextLabel())
                 .set("holes", array(r.holes(), PlanJson::hole));
     }
 
     static Row row(At at) {
         at.only("id", "name", "nextLabel", "holes");
-        return at.make(() -> new Row(new Id.Row(at.whole("id")), at.text("name"), at.small("nextLabel"), at.list("holes", PlanJson::hole)));
+        return at.make(() -> new Row(
+                new Id.Row(at.whole("id")), at.text("name"), at.small("nextLabel"), at.list("holes", PlanJson::hole)));
     }
 
     static ObjectNode group(Group g) {
-        ObjectNode node = NODES.objectNode().put("id", g.id().n()).put("code", g.code()).put("name", g.name());
+        ObjectNode node =
+                NODES.objectNode().put("id", g.id().n()).put("code", g.code()).put("name", g.name());
         node.set("fastener", fastener(g.fastener()));
-        node.put("headFar", g.headFar()).put("preparation", g.preparation().code()).put("callout", g.callout());
+        node.put("headFar", g.headFar())
+                .put("preparation", g.preparation().code())
+                .put("callout", g.callout());
         g.typed().ifPresent(t -> node.set("typed", typed(t)));
         node.set("expects", layerIds(g.expects()));
         node.set("clears", layerIds(g.clears()));
@@ -326,11 +395,33 @@ public final class PlanJson {
     }
 
     static Group group(At at) {
-        at.only("id", "code", "name", "fastener", "headFar", "preparation", "callout", "typed", "expects", "clears", "holes", "rows");
+        at.only(
+                "id",
+                "code",
+                "name",
+                "fastener",
+                "headFar",
+                "preparation",
+                "callout",
+                "typed",
+                "expects",
+                "clears",
+                "holes",
+                "rows");
         Optional<TypedStack> typed = at.maybe("typed").map(PlanJson::typed);
-        return at.make(() -> new Group(new Id.Group(at.whole("id")), at.text("code"), at.text("name"), fastener(at.get("fastener")),
-                at.flag("headFar"), preparation(at.get("preparation")), at.text("callout"), at.list("rows", PlanJson::row), typed,
-                layerIds(at.get("expects")), layerIds(at.get("clears")), at.maybe("holes").map(PlanJson::holePlan).orElse(HolePlan.NONE)));
+        return at.make(() -> new Group(
+                new Id.Group(at.whole("id")),
+                at.text("code"),
+                at.text("name"),
+                fastener(at.get("fastener")),
+                at.flag("headFar"),
+                preparation(at.get("preparation")),
+                at.text("callout"),
+                at.list("rows", PlanJson::row),
+                typed,
+                layerIds(at.get("expects")),
+                layerIds(at.get("clears")),
+                at.maybe("holes").map(PlanJson::holePlan).orElse(HolePlan.NONE)));
     }
 
     /** What the drawing says about the holes of a group. */
@@ -346,8 +437,11 @@ public final class PlanJson {
 
     private static HolePlan holePlan(At at) {
         at.only("hold", "present", "until", "dieAngle");
-        return at.make(() -> new HolePlan(at.maybe("present").map(At::length), at.get("hold").word(Hold.values(), Hold::code),
-                at.maybe("until").map(At::text).orElse(""), at.maybe("dieAngle").map(a -> at.small("dieAngle"))));
+        return at.make(() -> new HolePlan(
+                at.maybe("present").map(At::length),
+                at.get("hold").word(Hold.values(), Hold::code),
+                at.maybe("until").map(At::text).orElse(""),
+                at.maybe("dieAngle").map(a -> at.small("dieAngle"))));
     }
 
     /** Reads it from one column of the build file. */
@@ -355,11 +449,16 @@ public final class PlanJson {
         return holePlan(new At(Json.read(text), "holes"));
     }
 
-    // ---- faces and assemblies ---------------------------------------------------------------------------------------------------------
+    // ---- faces and assemblies
+    // ----------------------------------------------------------------------
 
     static ObjectNode face(Face f) {
-        ObjectNode node = NODES.objectNode().put("id", f.id().n()).put("name", f.name()).put("viewed", f.viewed())
-                .put("xToward", f.xToward()).put("yToward", f.yToward());
+        ObjectNode node = NODES.objectNode()
+                .put("id", f.id().n())
+                .put("name", f.name())
+                .put("viewed", f.viewed())
+                .put("xToward", f.xToward())
+                .put("yToward", f.yToward());
         node.set("layers", array(f.layers(), PlanJson::layer));
         node.set("groups", array(f.groups(), PlanJson::group));
         if (!f.zones().isEmpty()) {
@@ -370,12 +469,23 @@ public final class PlanJson {
 
     static Face face(At at) {
         at.only("id", "name", "viewed", "xToward", "yToward", "layers", "groups", "zones");
-        return at.make(() -> new Face(new Id.Face(at.whole("id")), at.text("name"), at.text("viewed"), at.text("xToward"), at.text("yToward"),
-                at.list("layers", PlanJson::layer), at.list("groups", PlanJson::group), at.maybe("zones").map(PlanJson::zones).orElse(List.of())));
+        return at.make(() -> new Face(
+                new Id.Face(at.whole("id")),
+                at.text("name"),
+                at.text("viewed"),
+                at.text("xToward"),
+                at.text("yToward"),
+                at.list("layers", PlanJson::layer),
+                at.list("groups", PlanJson::group),
+                at.maybe("zones").map(PlanJson::zones).orElse(List.of())));
     }
 
     static ObjectNode assembly(Assembly a) {
-        ObjectNode node = NODES.objectNode().put("id", a.id().n()).put("name", a.name()).put("hand", lower(a.hand())).put("unit", a.unit().symbol());
+        ObjectNode node = NODES.objectNode()
+                .put("id", a.id().n())
+                .put("name", a.name())
+                .put("hand", lower(a.hand()))
+                .put("unit", a.unit().symbol());
         node.set("drawings", texts(a.drawings()));
         node.set("faces", array(a.faces(), PlanJson::face));
         a.twin().ifPresent(t -> node.set("twin", twin(t)));
@@ -384,17 +494,31 @@ public final class PlanJson {
 
     static Assembly assembly(At at) {
         at.only("id", "name", "hand", "unit", "drawings", "faces", "twin");
-        return at.make(() -> new Assembly(new Id.Assembly(at.whole("id")), at.text("name"), at.get("hand").word(Hand.values(), PlanJson::lower),
-                at.get("unit").word(Unit.values(), Unit::symbol), at.list("drawings", At::text), at.list("faces", PlanJson::face),
+        return at.make(() -> new Assembly(
+                new Id.Assembly(at.whole("id")),
+                at.text("name"),
+                at.get("hand").word(Hand.values(), PlanJson::lower),
+                at.get("unit").word(Unit.values(), Unit::symbol),
+                at.list("drawings", At::text),
+                at.list("faces", PlanJson::face),
                 at.maybe("twin").map(PlanJson::twin)));
     }
 
     /** How an assembly follows the other hand. */
     public static ObjectNode twin(Twin twin) {
         ObjectNode node = NODES.objectNode().put("of", twin.of().n());
-        node.set("pairs", array(twin.pairs().entrySet().stream().sorted(Map.Entry.comparingByKey()).toList(),
-                e -> NODES.arrayNode().add(e.getKey()).add(e.getValue())));
-        return node.set("exceptions", array(twin.exceptions(), e -> NODES.objectNode().put("id", e.id()).put("name", e.name())));
+        node.set(
+                "pairs",
+                array(
+                        twin.pairs().entrySet().stream()
+                                .sorted(Map.Entry.comparingByKey())
+                                .toList(),
+                        e -> NODES.arrayNode().add(e.getKey()).add(e.getValue())));
+        return node.set(
+                "exceptions",
+                array(
+                        twin.exceptions(),
+                        e -> NODES.objectNode().put("id", e.id()).put("name", e.name())));
     }
 
     private static Twin twin(At at) {
@@ -411,5 +535,4 @@ public final class PlanJson {
     public static Twin twinFrom(String text) {
         return twin(new At(Json.read(text), "twin"));
     }
-
 }

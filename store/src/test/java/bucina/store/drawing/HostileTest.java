@@ -36,13 +36,33 @@ import org.junit.jupiter.api.io.TempDir;
 class HostileTest {
 
     private static final int MUTATIONS = 1000;
-    private static final String[] NASTY = {"NaN", "Infinity", "-1e308", "1e-400", "\0", "\uFFFF", "99999999999999999999", "\"", "\n\n\n", "0\nEOF\n", "<!--",
-            "]]>", ";;;",
-        "=cmd()", "-", "", "A 0 0 0 0 0", "transform=\"scale(0)\"", "1e12", "{}"};
+    private static final String[] NASTY = {
+        "NaN",
+        "Infinity",
+        "-1e308",
+        "1e-400",
+        "\0",
+        "\uFFFF",
+        "99999999999999999999",
+        "\"",
+        "\n\n\n",
+        "0\nEOF\n",
+        "<!--",
+        "]]>",
+        ";;;",
+        "=cmd()",
+        "-",
+        "",
+        "A 0 0 0 0 0",
+        "transform=\"scale(0)\"",
+        "1e12",
+        "{}"
+    };
 
     private final Catalogue catalogue = CatalogueReader.shipped();
     private final Build demo = Dunlin.build(catalogue.rules());
-    private final FaceReading face = Derivation.of(demo, catalogue).face(demo.face("Main spar web").orElseThrow().face().id());
+    private final FaceReading face = Derivation.of(demo, catalogue)
+            .face(demo.face("Main spar web").orElseThrow().face().id());
 
     private static String mutated(String text, Random random) {
         StringBuilder out = new StringBuilder(text);
@@ -62,7 +82,11 @@ class HostileTest {
     private void survives(String text, Function<String, Drawing> reader) {
         Random random = new Random(31);
         Build empty = new Build("New", "", catalogue.rules(), 1, List.of(), List.of(), Map.of());
-        Intake.Choices choices = new Intake.Choices(Length.mm(.6), new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 4), Material.parse("2024-T3"), catalogue);
+        Intake.Choices choices = new Intake.Choices(
+                Length.mm(.6),
+                new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 4),
+                Material.parse("2024-T3"),
+                catalogue);
         int read = 0;
         for (int i = 0; i < MUTATIONS; i++) {
             String bad = mutated(text, random);
@@ -81,7 +105,9 @@ class HostileTest {
 
     @Test
     void a_thousand_mutations_of_a_dxf() {
-        survives(DxfWriter.write(FaceDrawing.of(face)), t -> DxfReader.read(t, Unit.MM, Progress.NONE).drawing());
+        survives(
+                DxfWriter.write(FaceDrawing.of(face)),
+                t -> DxfReader.read(t, Unit.MM, Progress.NONE).drawing());
     }
 
     @Test
@@ -96,24 +122,32 @@ class HostileTest {
 
     @Test
     void an_entity_bomb_does_not_go_off_and_no_file_is_fetched() {
-        String bomb = "<?xml version=\"1.0\"?><!DOCTYPE svg [<!ENTITY a \"aaaaaaaaaa\"><!ENTITY b \"&a;&a;&a;&a;&a;&a;&a;&a;&a;&a;\"><!ENTITY c \"&b;&b;"
+        String bomb = "<?xml version=\"1.0\"?><!DOCTYPE svg [<!ENTITY a \"aaaaaaaaaa\"><!ENTITY b "
+                + "\"&a;&a;&a;&a;&a;&a;&a;&a;&a;&a;\"><!ENTITY c \"&b;&b;"
                 + "&b;&b;&b;&b;&b;&b;&b;\">"
-                + "<!ENTITY x SYSTEM \"file:///etc/passwd\">]><svg xmlns=\"http://www.w3.org/2000/svg\"><text>&c;&c;&x;</text><circle r=\"1\"/></svg>";
+                + "<!ENTITY x SYSTEM \"file:///etc/passwd\">]><svg "
+                + "xmlns=\"http://www.w3.org/2000/svg\"><text>&c;&c;&x;</text><circle r=\"1\"/></svg>";
         assertThatCode(() -> {
-            try {
-                SvgReader.read(bomb, Unit.MM, Progress.NONE);
-            } catch (InputException e) {
-                assertThat(e.getMessage()).contains("SVG");
-            }
-        }).doesNotThrowAnyException();
+                    try {
+                        SvgReader.read(bomb, Unit.MM, Progress.NONE);
+                    } catch (InputException e) {
+                        assertThat(e.getMessage()).contains("SVG");
+                    }
+                })
+                .doesNotThrowAnyException();
     }
 
     @Test
     void deep_nesting_and_long_lines_are_refused() {
-        String deep = "<svg xmlns=\"http://www.w3.org/2000/svg\">" + "<g>".repeat(100_000) + "</g>".repeat(100_000) + "</svg>";
-        assertThatThrownBy(() -> SvgReader.read(deep, Unit.MM, Progress.NONE)).isInstanceOf(InputException.class).hasMessageContaining("SVG");
+        String deep = "<svg xmlns=\"http://www.w3.org/2000/svg\">" + "<g>".repeat(100_000) + "</g>".repeat(100_000)
+                + "</svg>";
+        assertThatThrownBy(() -> SvgReader.read(deep, Unit.MM, Progress.NONE))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("SVG");
         String line = "0\nSECTION\n2\nENTITIES\n0\nTEXT\n1\n" + "x".repeat(30_000_000);
-        assertThatThrownBy(() -> DxfReader.read(line, Unit.MM, Progress.NONE)).isInstanceOf(InputException.class).hasMessageContaining("characters");
+        assertThatThrownBy(() -> DxfReader.read(line, Unit.MM, Progress.NONE))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("characters");
     }
 
     @Test
@@ -122,7 +156,11 @@ class HostileTest {
         try (RandomAccessFile file = new RandomAccessFile(large.toFile(), "rw")) {
             file.setLength(200L << 20);
         }
-        assertThatThrownBy(() -> TextFile.read(large)).isInstanceOf(InputException.class).hasMessageContaining("200 MB");
-        assertThatThrownBy(() -> TextFile.read(folder.resolve("none.dxf"))).isInstanceOf(InputException.class).hasMessageContaining("there is no file");
+        assertThatThrownBy(() -> TextFile.read(large))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("200 MB");
+        assertThatThrownBy(() -> TextFile.read(folder.resolve("none.dxf")))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("there is no file");
     }
 }

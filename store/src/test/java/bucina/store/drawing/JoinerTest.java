@@ -31,7 +31,11 @@ class JoinerTest {
 
     @Test
     void four_sides_in_any_order_and_direction_close() {
-        List<Joiner.Piece> sides = List.of(piece("A", 0, 0, 10, 0, 0), piece("A", 10, 0, 10, 5, 0), piece("A", 10, 5, 0, 5, 0), piece("A", 0, 5, 0, 0, 0));
+        List<Joiner.Piece> sides = List.of(
+                piece("A", 0, 0, 10, 0, 0),
+                piece("A", 10, 0, 10, 5, 0),
+                piece("A", 10, 5, 0, 5, 0),
+                piece("A", 0, 5, 0, 0, 0));
         Random random = new Random(11);
         for (int n = 0; n < 50; n++) {
             List<Joiner.Piece> mixed = new ArrayList<>();
@@ -55,22 +59,31 @@ class JoinerTest {
 
     @Test
     void pieces_of_other_layers_and_pieces_apart_stay_apart() {
-        assertThat(joined(List.of(piece("A", 0, 0, 10, 0, 0), piece("B", 10, 0, 10, 5, 0)))).hasSize(2);
-        assertThat(joined(List.of(piece("A", 0, 0, 10, 0, 0), piece("A", 10.02, 0, 10, 5, 0)))).hasSize(2);
-        assertThat(joined(List.of(piece("A", 0, 0, 10, 0, 0), piece("A", 10.005, 0, 10, 5, 0)))).singleElement().satisfies(p ->
-                assertThat(p.closed()).isFalse());
+        assertThat(joined(List.of(piece("A", 0, 0, 10, 0, 0), piece("B", 10, 0, 10, 5, 0))))
+                .hasSize(2);
+        assertThat(joined(List.of(piece("A", 0, 0, 10, 0, 0), piece("A", 10.02, 0, 10, 5, 0))))
+                .hasSize(2);
+        assertThat(joined(List.of(piece("A", 0, 0, 10, 0, 0), piece("A", 10.005, 0, 10, 5, 0))))
+                .singleElement()
+                .satisfies(p -> assertThat(p.closed()).isFalse());
         assertThat(joined(List.of(piece("A", 1, 1, 1, 1, 0)))).isEmpty();
     }
 
     @Test
     void older_text_is_read_and_a_file_too_large_is_refused_unread(@TempDir Path folder) throws Exception {
-        assertThat(TextFile.text("Länge µm".getBytes(StandardCharsets.ISO_8859_1))).isEqualTo("Länge µm");
+        assertThat(TextFile.text("Länge µm".getBytes(StandardCharsets.ISO_8859_1)))
+                .isEqualTo("Länge µm");
         assertThat(TextFile.text("Länge µm".getBytes(StandardCharsets.UTF_8))).isEqualTo("Länge µm");
         Path large = folder.resolve("large.dxf");
         try (RandomAccessFile file = new RandomAccessFile(large.toFile(), "rw")) {
             file.setLength(200L << 20);
         }
-        assertThatThrownBy(() -> TextFile.read(large)).isInstanceOf(InputException.class).hasMessageContaining("200 MB").hasMessageContaining("64 MB");
-        assertThatThrownBy(() -> TextFile.read(folder)).isInstanceOf(InputException.class).hasMessageContaining("there is no file");
+        assertThatThrownBy(() -> TextFile.read(large))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("200 MB")
+                .hasMessageContaining("64 MB");
+        assertThatThrownBy(() -> TextFile.read(folder))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("there is no file");
     }
 }

@@ -35,8 +35,13 @@ class ReadersTest {
     @Test
     void lines_and_an_arc_that_meet_become_one_outline_with_the_arc_an_arc() {
         // A rectangle 4 x 2 in whose right end is half a circle of radius 1.
-        Drawing d = read(dxf("0\nLINE\n8\nSKIN\n10\n0\n20\n0\n11\n4\n21\n0", "0\nARC\n8\nSKIN\n10\n4\n20\n1\n40\n1\n50\n270\n51\n90",
-                "0\nLINE\n8\nSKIN\n10\n0\n20\n2\n11\n4\n21\n2", "0\nLINE\n8\nSKIN\n10\n0\n20\n2\n11\n0\n21\n0"), Unit.INCH);
+        Drawing d = read(
+                dxf(
+                        "0\nLINE\n8\nSKIN\n10\n0\n20\n0\n11\n4\n21\n0",
+                        "0\nARC\n8\nSKIN\n10\n4\n20\n1\n40\n1\n50\n270\n51\n90",
+                        "0\nLINE\n8\nSKIN\n10\n0\n20\n2\n11\n4\n21\n2",
+                        "0\nLINE\n8\nSKIN\n10\n0\n20\n2\n11\n0\n21\n0"),
+                Unit.INCH);
         Intake in = Intake.of(d);
         Outline outline = in.sheets().getFirst().outline();
         assertThat(outline.outer().area() / 25.4e6 / 25.4e6).isCloseTo(8 + Math.PI / 2, within(1e-6));
@@ -46,29 +51,46 @@ class ReadersTest {
 
     @Test
     void light_and_heavy_polylines_with_bulges_agree() {
-        String light = dxf("0\nLWPOLYLINE\n8\nA\n90\n4\n70\n1\n10\n0\n20\n0\n10\n4\n20\n0\n42\n1\n10\n4\n20\n2\n10\n0\n20\n2");
-        String heavy = dxf("0\nPOLYLINE\n8\nA\n66\n1\n70\n1", "0\nVERTEX\n8\nA\n10\n0\n20\n0", "0\nVERTEX\n8\nA\n10\n4\n20\n0\n42\n1",
+        String light =
+                dxf("0\nLWPOLYLINE\n8\nA\n90\n4\n70\n1\n10\n0\n20\n0\n10\n4\n20\n0\n42\n1\n10\n4\n20\n2\n10\n0\n20\n2");
+        String heavy = dxf(
+                "0\nPOLYLINE\n8\nA\n66\n1\n70\n1",
+                "0\nVERTEX\n8\nA\n10\n0\n20\n0",
+                "0\nVERTEX\n8\nA\n10\n4\n20\n0\n42\n1",
                 "0\nVERTEX\n8\nA\n10\n4\n20\n2",
-                "0\nVERTEX\n8\nA\n10\n0\n20\n2", "0\nSEQEND");
+                "0\nVERTEX\n8\nA\n10\n0\n20\n2",
+                "0\nSEQEND");
         assertThat(read(light, Unit.MM).shapes()).isEqualTo(read(heavy, Unit.MM).shapes());
     }
 
     @Test
     void the_unit_of_the_header_counts_and_where_there_is_none_the_one_handed_in() {
-        String inch = "0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n1\n0\nENDSEC\n" + dxf("0\nCIRCLE\n8\nH\n10\n1\n20\n2\n40\n0.049");
+        String inch = "0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n1\n0\nENDSEC\n"
+                + dxf("0\nCIRCLE\n8\nH\n10\n1\n20\n2\n40\n0.049");
         DxfReader.Reading said = DxfReader.read(inch, Unit.MM, Progress.NONE);
         assertThat(said.unit()).contains(Unit.INCH);
-        assertThat(((Drawing.Circle) said.drawing().shapes().getFirst()).diameter().in()).isCloseTo(.098, within(1e-9));
+        assertThat(((Drawing.Circle) said.drawing().shapes().getFirst())
+                        .diameter()
+                        .in())
+                .isCloseTo(.098, within(1e-9));
         DxfReader.Reading silent = DxfReader.read(dxf("0\nPOINT\n8\nH\n10\n25.4\n20\n0"), Unit.MM, Progress.NONE);
         assertThat(silent.unit()).isEmpty();
-        assertThat(((Drawing.Spot) silent.drawing().shapes().getFirst()).at().across().in()).isCloseTo(1, within(1e-9));
+        assertThat(((Drawing.Spot) silent.drawing().shapes().getFirst())
+                        .at()
+                        .across()
+                        .in())
+                .isCloseTo(1, within(1e-9));
     }
 
     @Test
     void a_block_is_drawn_where_it_is_put_turned_and_scaled() {
-        String text = "0\nSECTION\n2\nBLOCKS\n0\nBLOCK\n2\nHOLE\n10\n1\n20\n0\n0\nCIRCLE\n8\nH\n10\n2\n20\n0\n40\n0.05\n0\nENDBLK\n0\nENDSEC\n"
-                + dxf("0\nINSERT\n2\nHOLE\n10\n10\n20\n5\n41\n2\n42\n2\n50\n90", "0\nINSERT\n2\nHOLE\n10\n0\n20\n0\n41\n1\n42\n-1",
-                        "0\nINSERT\n2\nNONE\n10\n0\n20\n0");
+        String text =
+                "0\nSECTION\n2\nBLOCKS\n0\nBLOCK\n2\nHOLE\n10\n1\n20\n0\n0\nCIRCLE\n8\nH\n10\n2\n20\n0\n40\n0.05\n"
+                        + "0\nENDBLK\n0\nENDSEC\n"
+                        + dxf(
+                                "0\nINSERT\n2\nHOLE\n10\n10\n20\n5\n41\n2\n42\n2\n50\n90",
+                                "0\nINSERT\n2\nHOLE\n10\n0\n20\n0\n41\n1\n42\n-1",
+                                "0\nINSERT\n2\nNONE\n10\n0\n20\n0");
         Drawing d = read(text, Unit.INCH);
         Drawing.Circle c = (Drawing.Circle) d.shapes().getFirst();
         assertThat(c.at().across().in()).isCloseTo(10, within(1e-6));
@@ -87,42 +109,67 @@ class ReadersTest {
 
     @Test
     void what_is_not_read_is_told_with_its_count() {
-        assertThat(read(dxf("0\nSPLINE\n8\nA", "0\nSPLINE\n8\nA", "0\nHATCH\n8\nA"), Unit.INCH).left()).containsExactly(
-                "1 HATCH is left out: not a kind of line or hole this program reads.", "2 SPLINE are left out: not a kind of line or hole this program reads.");
+        assertThat(read(dxf("0\nSPLINE\n8\nA", "0\nSPLINE\n8\nA", "0\nHATCH\n8\nA"), Unit.INCH)
+                        .left())
+                .containsExactly(
+                        "1 HATCH is left out: not a kind of line or hole this program reads.",
+                        "2 SPLINE are left out: not a kind of line or hole this program reads.");
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"hello", "", "AutoCAD Binary DXF\r\n", "0\nSECTION\n2\nENTITIES\n0\nCIRCLE\n40\nwide\n", "0\nSECTION\n2", "<svg/>",
-        "0\nSECTION\n2\nENTITIES\n0\nPOINT\n10\n1e300\n20\n0\n0\nENDSEC\n", "0\nSECTION\n2\nENTITIES\n0\nLINE\n10\nNaN\n20\n0\n0\nENDSEC\n"})
+    @ValueSource(
+            strings = {
+                "hello",
+                "",
+                "AutoCAD Binary DXF\r\n",
+                "0\nSECTION\n2\nENTITIES\n0\nCIRCLE\n40\nwide\n",
+                "0\nSECTION\n2",
+                "<svg/>",
+                "0\nSECTION\n2\nENTITIES\n0\nPOINT\n10\n1e300\n20\n0\n0\nENDSEC\n",
+                "0\nSECTION\n2\nENTITIES\n0\nLINE\n10\nNaN\n20\n0\n0\nENDSEC\n"
+            })
     void what_is_no_dxf_is_refused_in_a_sentence(String text) {
-        assertThatThrownBy(() -> DxfReader.read(text, Unit.INCH, Progress.NONE)).isInstanceOf(InputException.class).hasMessageMatching("(?s).{20,}");
+        assertThatThrownBy(() -> DxfReader.read(text, Unit.INCH, Progress.NONE))
+                .isInstanceOf(InputException.class)
+                .hasMessageMatching("(?s).{20,}");
     }
 
     @Test
     void an_svg_in_pixels_is_96_to_the_inch_and_one_in_mm_is_true() {
-        Drawing px = SvgReader.read("<svg xmlns='http://www.w3.org/2000/svg' width='960' height='96'><circle cx='96' cy='48' r='4.8'/></svg>", Unit.MM,
+        Drawing px = SvgReader.read(
+                "<svg xmlns='http://www.w3.org/2000/svg' width='960' height='96'><circle cx='96' cy='48' "
+                        + "r='4.8'/></svg>",
+                Unit.MM,
                 Progress.NONE);
         Drawing.Circle c = (Drawing.Circle) px.shapes().getFirst();
         assertThat(c.at().across().in()).isCloseTo(1, within(1e-9));
         assertThat(c.at().up().in()).isCloseTo(-.5, within(1e-9));
-        Drawing mm = SvgReader.read("<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='50mm' viewBox='0 0 1000 500'><rect x='10' y='10' "
-                + "width='100' "
-                + "height='50'/></svg>", Unit.INCH, Progress.NONE);
+        Drawing mm = SvgReader.read(
+                "<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='50mm' viewBox='0 0 1000 500'><rect "
+                        + "x='10' y='10' "
+                        + "width='100' "
+                        + "height='50'/></svg>",
+                Unit.INCH,
+                Progress.NONE);
         assertThat(mm.box().orElseThrow().width()).isCloseTo(10e6, within(1.0));
     }
 
     @Test
     void transforms_nest_and_curves_stray_less_than_half_a_micrometre() {
-        Drawing d = SvgReader.read("<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='100mm' viewBox='0 0 100 100'><g "
-                + "transform='translate(10,20) scale(2)'>"
-                + "<g transform='rotate(90)'><circle cx='5' cy='0' r='1'/></g><path d='M0,0 C 0,5.522847498 4.477152502,10 10,10 Z'/></g></svg>", Unit.MM,
-                        Progress.NONE);
+        Drawing d = SvgReader.read(
+                "<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='100mm' viewBox='0 0 100 100'><g "
+                        + "transform='translate(10,20) scale(2)'>"
+                        + "<g transform='rotate(90)'><circle cx='5' cy='0' r='1'/></g><path d='M0,0 C 0,5.522847498 "
+                        + "4.477152502,10 10,10 Z'/></g></svg>",
+                Unit.MM,
+                Progress.NONE);
         Drawing.Circle c = (Drawing.Circle) d.shapes().getFirst();
         assertThat(c.at().across().mm()).isCloseTo(10, within(1e-6));
         assertThat(c.at().up().mm()).isCloseTo(-30, within(1e-6));
         assertThat(c.diameter().mm()).isCloseTo(4, within(1e-9));
         Drawing.Path curve = (Drawing.Path) d.shapes().get(1);
-        // The curve is the usual stand-in for a quarter of a circle of 20 mm about (30, -20); it strays from that by 0.027 % of the radius.
+        // The curve is the usual stand-in for a quarter of a circle of 20 mm about (30, -20); it strays from that by
+        // 0.027 % of the radius.
         for (int i = 0; i + 1 < curve.corners().size(); i++) {
             Point a = curve.corners().get(i).at();
             Point b = curve.corners().get(i + 1).at();
@@ -133,39 +180,66 @@ class ReadersTest {
 
     @Test
     void ellipses_become_chords_and_stretched_circles_are_told() {
-        Drawing d = SvgReader.read("<svg xmlns='http://www.w3.org/2000/svg'><path d='M 0 0 A 4 2 0 0 1 8 0 Z'/><g transform='scale(2,1)'><circle r='1'/>"
-                + "</g></svg>", Unit.MM,
+        Drawing d = SvgReader.read(
+                "<svg xmlns='http://www.w3.org/2000/svg'><path d='M 0 0 A 4 2 0 0 1 8 0 Z'/><g "
+                        + "transform='scale(2,1)'><circle r='1'/>"
+                        + "</g></svg>",
+                Unit.MM,
                 Progress.NONE);
         assertThat(d.left()).containsExactly("1 circle that is stretched is left out.");
         Drawing.Path half = (Drawing.Path) d.shapes().getFirst();
-        assertThat(half.corners().stream().mapToDouble(c -> c.at().y()).max().orElseThrow() / 1e6).isCloseTo(2, within(.0006));
-        assertThat(half.corners()).allSatisfy(c -> assertThat(Math.pow((c.at().x() / 1e6 - 4) / 4, 2) + Math.pow(c.at().y() / 1e6 / 2, 2)).isCloseTo(1,
-                within(1e-6)));
+        assertThat(half.corners().stream().mapToDouble(c -> c.at().y()).max().orElseThrow() / 1e6)
+                .isCloseTo(2, within(.0006));
+        assertThat(half.corners())
+                .allSatisfy(c -> assertThat(Math.pow((c.at().x() / 1e6 - 4) / 4, 2) + Math.pow(c.at().y() / 1e6 / 2, 2))
+                        .isCloseTo(1, within(1e-6)));
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
-        "row,hole,x_mm,y_mm,diameter_mm\\nR1,1,25.4,50.8,2.4892|1|2", "Y (in);X (in)\\n2,5;1,25|1.25|2.5", "x\\ty\\n1 1/4\\t#40|1.25|0.098", "25.4 mm,2|1|2",
-        "No.,Station [mm],Up [mm]\\n7,12.7,25.4|0.5|1", "\uFEFFx_in,y_in\\r\\n'1.5,3\\r\\n|1.5|3", "x;y;d\\n1,5;2;2,5 mm|1.5|2"})
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '`',
+            value = {
+                "row,hole,x_mm,y_mm,diameter_mm\\nR1,1,25.4,50.8,2.4892|1|2",
+                "Y (in);X (in)\\n2,5;1,25|1.25|2.5",
+                "x\\ty\\n1 1/4\\t#40|1.25|0.098",
+                "25.4 mm,2|1|2",
+                "No.,Station [mm],Up [mm]\\n7,12.7,25.4|0.5|1",
+                "\uFEFFx_in,y_in\\r\\n'1.5,3\\r\\n|1.5|3",
+                "x;y;d\\n1,5;2;2,5 mm|1.5|2"
+            })
     void tables_are_read_whatever_their_columns(String text, double x, double y) {
-        Drawing d = HoleCsv.read(text.replace("\\n", "\n").replace("\\t", "\t").replace("\\r", "\r"), Unit.INCH, DRILLS, Progress.NONE);
+        Drawing d = HoleCsv.read(
+                text.replace("\\n", "\n").replace("\\t", "\t").replace("\\r", "\r"), Unit.INCH, DRILLS, Progress.NONE);
         Drawing.Circle c = (Drawing.Circle) d.shapes().getFirst();
         assertThat(c.at().across().in()).isCloseTo(x, within(1e-9));
         assertThat(c.at().up().in()).isCloseTo(y, within(1e-9));
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {"`x_mm,y_mm\n1,wide`|line 2, y", "`hole,x_mm\n1,2`|no column for y", "`x,y\n1,NaN`|line 2",
-            "``|no hole",
-        "`x,y\n`|no hole", "`x,y,d\n1,2,0`|over 0", "`a`|line 1 has 1 column", "`x,y\n1e99,1`|line 2"})
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '`',
+            value = {
+                "`x_mm,y_mm\n1,wide`|line 2, y",
+                "`hole,x_mm\n1,2`|no column for y",
+                "`x,y\n1,NaN`|line 2",
+                "``|no hole",
+                "`x,y\n`|no hole",
+                "`x,y,d\n1,2,0`|over 0",
+                "`a`|line 1 has 1 column",
+                "`x,y\n1e99,1`|line 2"
+            })
     void a_table_that_cannot_be_used_is_told_by_its_line(String text, String expected) {
-        assertThatThrownBy(() -> HoleCsv.read(text, Unit.INCH, DRILLS, Progress.NONE)).isInstanceOf(InputException.class).hasMessageContaining(expected);
+        assertThatThrownBy(() -> HoleCsv.read(text, Unit.INCH, DRILLS, Progress.NONE))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining(expected);
     }
 
     @Test
     void text_that_looks_like_a_formula_is_made_harmless() {
-        assertThat(List.of("=1+1", "+A1", "-2", "@x", "\tx", "US-1").stream().map(HoleCsv::safe)).containsExactly("'=1+1", "'+A1", "'-2", "'@x", "'\tx",
-                "US-1");
+        assertThat(List.of("=1+1", "+A1", "-2", "@x", "\tx", "US-1").stream().map(HoleCsv::safe))
+                .containsExactly("'=1+1", "'+A1", "'-2", "'@x", "'\tx", "US-1");
     }
 
     @Test
@@ -177,17 +251,23 @@ class ReadersTest {
         String text = dxf(many.toString().strip());
         double[] seen = {0};
         assertThatThrownBy(() -> DxfReader.read(text, Unit.MM, share -> {
-            seen[0] = share;
-            return share < 0.3;
-        })).isInstanceOf(CancellationException.class).hasMessageContaining("nothing was brought in");
+                    seen[0] = share;
+                    return share < 0.3;
+                }))
+                .isInstanceOf(CancellationException.class)
+                .hasMessageContaining("nothing was brought in");
         assertThat(seen[0]).isBetween(0.3, 0.4);
     }
 
     @Test
     void a_hole_in_a_sheet_is_an_opening_and_a_small_circle_a_hole() {
-        Drawing d = read(dxf("0\nLWPOLYLINE\n8\nSKIN\n70\n1\n10\n0\n20\n0\n10\n10\n20\n0\n10\n10\n20\n10\n10\n0\n20\n10",
-                "0\nCIRCLE\n8\nSKIN\n10\n5\n20\n5\n40\n2",
-                "0\nCIRCLE\n8\nH\n10\n1\n20\n1\n40\n0.049", "0\nLWPOLYLINE\n8\nBOW\n70\n1\n10\n0\n20\n0\n10\n1\n20\n1\n10\n1\n20\n0\n10\n0\n20\n1"), Unit.INCH);
+        Drawing d = read(
+                dxf(
+                        "0\nLWPOLYLINE\n8\nSKIN\n70\n1\n10\n0\n20\n0\n10\n10\n20\n0\n10\n10\n20\n10\n10\n0\n20\n10",
+                        "0\nCIRCLE\n8\nSKIN\n10\n5\n20\n5\n40\n2",
+                        "0\nCIRCLE\n8\nH\n10\n1\n20\n1\n40\n0.049",
+                        "0\nLWPOLYLINE\n8\nBOW\n70\n1\n10\n0\n20\n0\n10\n1\n20\n1\n10\n1\n20\n0\n10\n0\n20\n1"),
+                Unit.INCH);
         Intake in = Intake.of(d);
         assertThat(in.sheets()).singleElement().satisfies(s -> {
             assertThat(s.outline().openings()).hasSize(1);

@@ -32,15 +32,23 @@ class RoundTripTest {
     private final Catalogue catalogue = CatalogueReader.shipped();
 
     private FaceReading reading(String face) {
-        Build build = face.startsWith("L") && !face.startsWith("Lower") || face.startsWith("B") ? Locker.build(catalogue.rules())
+        Build build = face.startsWith("L") && !face.startsWith("Lower") || face.startsWith("B")
+                ? Locker.build(catalogue.rules())
                 : Dunlin.build(catalogue.rules());
-        return Derivation.of(build, catalogue).face(build.face(face).orElseThrow().face().id());
+        return Derivation.of(build, catalogue)
+                .face(build.face(face).orElseThrow().face().id());
     }
 
     private FaceReading broughtIn(Drawing drawing, Fastener fastener) {
         Build empty = new Build("New", "", catalogue.rules(), 1, List.of(), List.of(), Map.of());
-        Build made = Intake.of(drawing).asFace(empty, "Face", Unit.MM, new Intake.Choices(Length.mm(.6), fastener, Material.parse("2024-T3"), catalogue));
-        return Derivation.of(made, catalogue).face(made.faces().getFirst().face().id());
+        Build made = Intake.of(drawing)
+                .asFace(
+                        empty,
+                        "Face",
+                        Unit.MM,
+                        new Intake.Choices(Length.mm(.6), fastener, Material.parse("2024-T3"), catalogue));
+        return Derivation.of(made, catalogue)
+                .face(made.faces().getFirst().face().id());
     }
 
     private void agrees(String face, Function<Drawing, Drawing> outAndIn) {
@@ -70,7 +78,12 @@ class RoundTripTest {
                         var c = p.corners().get(i);
                         figures.add(c.at().x());
                         figures.add(c.at().y());
-                        figures.add(c.bulge() * c.at().to(p.corners().get((i + 1) % p.corners().size()).at()).nanometres() / 2);
+                        figures.add(c.bulge()
+                                * c.at().to(p.corners()
+                                                .get((i + 1) % p.corners().size())
+                                                .at())
+                                        .nanometres()
+                                / 2);
                     }
                 }
                 case Drawing.Circle c -> {
@@ -106,11 +119,25 @@ class RoundTripTest {
         FaceReading first = reading(face);
         Drawing table = HoleCsv.read(HoleCsv.write(first.readings()), Unit.INCH, catalogue.drills(), Progress.NONE);
         FaceReading second = broughtIn(table, first.face().groups().getFirst().fastener());
-        assertThat(second.readings()).extracting(r -> r.group().code() + " " + r.label()).isEqualTo(first.readings().stream().map(r -> r.group().code() + " "
-                + r.label()).toList());
+        assertThat(second.readings())
+                .extracting(r -> r.group().code() + " " + r.label())
+                .isEqualTo(first.readings().stream()
+                        .map(r -> r.group().code() + " " + r.label())
+                        .toList());
         for (int i = 0; i < first.size(); i++) {
-            assertThat(second.reading(i).hole().at().to(first.reading(i).hole().at()).nanometres()).isLessThan(THOUSANDTH);
-            assertThat(second.reading(i).solution().hole().minus(first.reading(i).solution().hole()).abs().nanometres()).isLessThan(THOUSANDTH);
+            assertThat(second.reading(i)
+                            .hole()
+                            .at()
+                            .to(first.reading(i).hole().at())
+                            .nanometres())
+                    .isLessThan(THOUSANDTH);
+            assertThat(second.reading(i)
+                            .solution()
+                            .hole()
+                            .minus(first.reading(i).solution().hole())
+                            .abs()
+                            .nanometres())
+                    .isLessThan(THOUSANDTH);
         }
         Drawing again = HoleCsv.read(HoleCsv.write(second.readings()), Unit.INCH, catalogue.drills(), Progress.NONE);
         assertThat(again).isEqualTo(table);
@@ -121,8 +148,14 @@ class RoundTripTest {
     void a_full_circle_and_an_arc_over_half_stay_what_they_are(String face) {
         Drawing out = FaceDrawing.of(reading(face));
         Drawing svg = SvgReader.read(SvgWriter.write(out), Unit.MM, Progress.NONE);
-        long arcs = out.shapes().stream().filter(s -> s instanceof Drawing.Path p && p.corners().stream().anyMatch(c -> c.bulge() != 0)).count();
-        assertThat(svg.shapes().stream().filter(s -> s instanceof Drawing.Path p && p.corners().stream().anyMatch(c -> c.bulge() != 0)).count())
-                .isEqualTo(arcs).isPositive();
+        long arcs = out.shapes().stream()
+                .filter(s -> s instanceof Drawing.Path p && p.corners().stream().anyMatch(c -> c.bulge() != 0))
+                .count();
+        assertThat(svg.shapes().stream()
+                        .filter(s -> s instanceof Drawing.Path p
+                                && p.corners().stream().anyMatch(c -> c.bulge() != 0))
+                        .count())
+                .isEqualTo(arcs)
+                .isPositive();
     }
 }

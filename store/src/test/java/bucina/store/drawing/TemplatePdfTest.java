@@ -7,19 +7,19 @@ import static org.assertj.core.api.Assertions.within;
 import bucina.core.bend.Bracket;
 import bucina.core.bend.BracketFlat;
 import bucina.core.bend.NeutralLine;
-import bucina.core.drawing.FlatDrawing;
-import bucina.core.measure.Angle;
-import bucina.core.measure.Length;
-import bucina.core.sheet.Box;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.demo.Dunlin;
 import bucina.core.demo.Locker;
+import bucina.core.drawing.FlatDrawing;
 import bucina.core.drawing.Template;
 import bucina.core.hold.Holds;
+import bucina.core.measure.Angle;
 import bucina.core.measure.InputException;
+import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
+import bucina.core.sheet.Box;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
@@ -75,29 +75,42 @@ class TemplatePdfTest {
     void a_flat_of_a_bracket_prints_true() throws IOException {
         Bracket.Sheet sheet = new Bracket.Sheet(Length.in(.040), Length.in(.125), new NeutralLine.Factor(0.446));
         Angle right = Angle.degrees(90);
-        Bracket bracket = new Bracket(Bracket.rectangle(Length.in(3), Length.in(2)), sheet, List.of(new Bracket.Flange(0, Length.in(.75), right),
-                new Bracket.Flange(1, Length.in(.75), right)), List.of(new Bracket.Hole(Optional.empty(), Length.in(1), Length.in(1.25), Length.in(.19)),
-                new Bracket.Hole(Optional.of(0), Length.in(1.5), Length.in(.45), Length.in(.098))), Optional.empty(), Bracket.Grain.UNKNOWN);
+        Bracket bracket = new Bracket(
+                Bracket.rectangle(Length.in(3), Length.in(2)),
+                sheet,
+                List.of(new Bracket.Flange(0, Length.in(.75), right), new Bracket.Flange(1, Length.in(.75), right)),
+                List.of(
+                        new Bracket.Hole(Optional.empty(), Length.in(1), Length.in(1.25), Length.in(.19)),
+                        new Bracket.Hole(Optional.of(0), Length.in(1.5), Length.in(.45), Length.in(.098))),
+                Optional.empty(),
+                Bracket.Grain.UNKNOWN);
         Template template = FlatDrawing.of("Rib clip", BracketFlat.of(bracket));
         try (PDDocument document = Loader.loadPDF(TemplatePdf.write(template, Paper.A4, "Dunlin", FONT))) {
             assertThat(document.getNumberOfPages()).isEqualTo(1);
             BufferedImage image = new PDFRenderer(document).renderImageWithDPI(0, DPI, ImageType.GRAY);
-            // One page: the lower left of the drawing with its 4 mm of air lies at the window's corner, a window as high as the drawing under the head.
+            // One page: the lower left of the drawing with its 4 mm of air lies at the window's corner, a window as
+            // high as the drawing under the head.
             Box box = template.drawing().box().orElseThrow();
             double x0 = 12 - box.minX() / 1e6 + 4;
             double y0 = Paper.A4.height() - 22 - (box.height() / 1e6 + 8) - box.minY() / 1e6 + 4;
             double in = 25.4;
-            // Hand: SB .165, BA .2243725, reach .8093725. Left edge x 0; free edge of side 1 at y .165 - .8093725 = -.6443725; of side 2 at x 3.6443725.
+            // Hand: SB .165, BA .2243725, reach .8093725. Left edge x 0; free edge of side 1 at y .165 - .8093725 =
+            // -.6443725; of side 2 at x 3.6443725.
             assertThat(crossing(image, x0, y0 + 1 * in, true)).isCloseTo(0, within(0.2));
-            assertThat(crossing(image, x0 + 1.5 * in, y0 - .6443725 * in, false)).isCloseTo(0, within(0.2));
+            assertThat(crossing(image, x0 + 1.5 * in, y0 - .6443725 * in, false))
+                    .isCloseTo(0, within(0.2));
             assertThat(crossing(image, x0 + 3.6443725 * in, y0 + 1 * in, true)).isCloseTo(0, within(0.2));
-            // Tangents of side 1 at y .165 and -.0593725; the relief hole of .25 at (2.835, .165) is cut round on its inner side.
+            // Tangents of side 1 at y .165 and -.0593725; the relief hole of .25 at (2.835, .165) is cut round on its
+            // inner side.
             assertThat(crossing(image, x0 + 1.2 * in, y0 + .165 * in, false)).isCloseTo(0, within(0.2));
-            assertThat(crossing(image, x0 + 1.2 * in, y0 - .0593725 * in, false)).isCloseTo(0, within(0.2));
+            assertThat(crossing(image, x0 + 1.2 * in, y0 - .0593725 * in, false))
+                    .isCloseTo(0, within(0.2));
             double diagonal = .125 * Math.sqrt(0.5);
-            assertThat(crossing(image, x0 + (2.835 - diagonal) * in, y0 + (.165 + diagonal) * in, true)).isCloseTo(0, within(0.2));
+            assertThat(crossing(image, x0 + (2.835 - diagonal) * in, y0 + (.165 + diagonal) * in, true))
+                    .isCloseTo(0, within(0.2));
             // The hole .45 up side 1 lies at y -(.45 - .1056275) = -.3443725; its right edge .049 beyond 1.5.
-            assertThat(crossing(image, x0 + 1.549 * in, y0 - .3443725 * in, true)).isCloseTo(0, within(0.2));
+            assertThat(crossing(image, x0 + 1.549 * in, y0 - .3443725 * in, true))
+                    .isCloseTo(0, within(0.2));
         }
     }
 
@@ -109,9 +122,13 @@ class TemplatePdfTest {
         Template template = Template.face(ref, reading);
         byte[] pdf = TemplatePdf.write(template, Paper.A4, build.name(), FONT);
         try (PDDocument document = Loader.loadPDF(pdf)) {
-            assertThat(document.getNumberOfPages()).isEqualTo(TemplatePdf.tiles(template, Paper.A4)[0] * TemplatePdf.tiles(template, Paper.A4)[1]);
-            BufferedImage image = new PDFRenderer(document).renderImageWithDPI(document.getNumberOfPages() - TemplatePdf.tiles(template, Paper.A4)[0], DPI,
-                    ImageType.GRAY);
+            assertThat(document.getNumberOfPages())
+                    .isEqualTo(TemplatePdf.tiles(template, Paper.A4)[0] * TemplatePdf.tiles(template, Paper.A4)[1]);
+            BufferedImage image = new PDFRenderer(document)
+                    .renderImageWithDPI(
+                            document.getNumberOfPages() - TemplatePdf.tiles(template, Paper.A4)[0],
+                            DPI,
+                            ImageType.GRAY);
             // The bar begins 12 mm from the left, 13 mm up; its end ticks stand 100 mm apart.
             double left = 12 + crossing(image, 12, 15, true);
             double right = 112 + crossing(image, 112, 15, true);
@@ -136,7 +153,9 @@ class TemplatePdfTest {
             double off = radius * Math.sqrt(0.5);
             assertThat(crossing(image, x - off, y + off, true)).as(r.label()).isCloseTo(0, within(0.2));
             assertThat(crossing(image, x + off, y + off, false)).as(r.label()).isCloseTo(0, within(0.2));
-            assertThat(crossing(image, x, y + radius + 0.8, true)).as("cross of " + r.label()).isCloseTo(0, within(0.2));
+            assertThat(crossing(image, x, y + radius + 0.8, true))
+                    .as("cross of " + r.label())
+                    .isCloseTo(0, within(0.2));
             measured++;
         }
         assertThat(measured).isEqualTo(5);
@@ -145,15 +164,22 @@ class TemplatePdfTest {
     @Test
     void every_page_says_hand_face_directions_and_which_page_it_is() throws IOException {
         Build.FaceRef ref = dunlin.face("Upper skin").orElseThrow();
-        Template template = Template.face(ref, Derivation.of(dunlin, catalogue).face(ref.face().id()));
+        Template template = Template.face(
+                ref, Derivation.of(dunlin, catalogue).face(ref.face().id()));
         byte[] pdf = TemplatePdf.write(template, Paper.LETTER, dunlin.name(), FONT);
         try (PDDocument document = Loader.loadPDF(pdf)) {
             PDFTextStripper words = new PDFTextStripper();
             for (int page = 1; page <= document.getNumberOfPages(); page++) {
                 words.setStartPage(page);
                 words.setEndPage(page);
-                assertThat(words.getText(document)).contains("LEFT HAND", "seen from above, outside", "outboard", "aft", "100 mm", "page " + page + " of "
-                        + document.getNumberOfPages());
+                assertThat(words.getText(document))
+                        .contains(
+                                "LEFT HAND",
+                                "seen from above, outside",
+                                "outboard",
+                                "aft",
+                                "100 mm",
+                                "page " + page + " of " + document.getNumberOfPages());
             }
         }
     }
@@ -162,9 +188,11 @@ class TemplatePdfTest {
     void a_strip_gives_every_station_three_ways_on_few_pages() throws IOException {
         Build.FaceRef ref = dunlin.face("Upper skin").orElseThrow();
         FaceReading reading = Derivation.of(dunlin, catalogue).face(ref.face().id());
-        Template strip = Template.strip(ref, ref.face().groups().getFirst().rows().getFirst(), reading);
+        Template strip =
+                Template.strip(ref, ref.face().groups().getFirst().rows().getFirst(), reading);
         byte[] pdf = TemplatePdf.write(strip, Paper.A4, dunlin.name(), FONT);
-        assertThat(text(pdf)).contains("Row R1 of Upper skin", "1.202", "~1 13/64", "30.53 mm", "R1.48, outboard", "LEFT HAND");
+        assertThat(text(pdf))
+                .contains("Row R1 of Upper skin", "1.202", "~1 13/64", "30.53 mm", "R1.48, outboard", "LEFT HAND");
         try (PDDocument document = Loader.loadPDF(pdf)) {
             assertThat(document.getNumberOfPages()).isEqualTo(2);
         }
@@ -174,11 +202,19 @@ class TemplatePdfTest {
     void the_sheet_to_tape_up_lists_what_stays_open() throws IOException {
         Build.FaceRef ref = dunlin.face("Upper skin").orElseThrow();
         FaceReading reading = Derivation.of(dunlin, catalogue).face(ref.face().id());
-        assertThat(text(HeldOpenPdf.write(ref, reading, new Holds(dunlin), Unit.INCH, Paper.A4, FONT))).contains("LEAVE OPEN", "LEFT HAND", "R3.1 to R3.39",
-                "Held open for Trailing edge strip");
+        assertThat(text(HeldOpenPdf.write(ref, reading, new Holds(dunlin), Unit.INCH, Paper.A4, FONT)))
+                .contains("LEAVE OPEN", "LEFT HAND", "R3.1 to R3.39", "Held open for Trailing edge strip");
         Build.FaceRef web = dunlin.face("Rear spar web").orElseThrow();
-        assertThat(text(HeldOpenPdf.write(web, Derivation.of(dunlin, catalogue).face(web.face().id()), new Holds(dunlin), Unit.MM, Paper.LETTER, FONT)))
+        assertThat(text(HeldOpenPdf.write(
+                        web,
+                        Derivation.of(dunlin, catalogue).face(web.face().id()),
+                        new Holds(dunlin),
+                        Unit.MM,
+                        Paper.LETTER,
+                        FONT)))
                 .contains("Nothing is held open");
-        assertThatThrownBy(() -> Paper.of("a3")).isInstanceOf(InputException.class).hasMessageContaining("a4 or letter");
+        assertThatThrownBy(() -> Paper.of("a3"))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("a4 or letter");
     }
 }

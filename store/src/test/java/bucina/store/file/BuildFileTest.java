@@ -35,6 +35,7 @@ class BuildFileTest {
 
     @TempDir
     private Path folder;
+
     private Path path;
     private final Document demo = Demo.document();
 
@@ -86,7 +87,14 @@ class BuildFileTest {
         try (BuildFile file = BuildFile.open(path)) {
             Build build = file.read().build();
             Face face = build.face("Upper skin").orElseThrow().face();
-            Face fewer = new Face(face.id(), face.name(), face.viewed(), face.xToward(), face.yToward(), face.layers(), face.groups().subList(0, 2));
+            Face fewer = new Face(
+                    face.id(),
+                    face.name(),
+                    face.viewed(),
+                    face.xToward(),
+                    face.yToward(),
+                    face.layers(),
+                    face.groups().subList(0, 2));
             Build changed = build.with(fewer, build.nextId());
             file.save(changed);
             assertThat(file.read().build()).isEqualTo(changed);
@@ -95,9 +103,12 @@ class BuildFileTest {
 
     @Test
     void refuses_to_change_or_delete_an_entry_even_from_outside() throws SQLException {
-        try (var connection = DriverManager.getConnection("jdbc:sqlite:" + path); var statement = connection.createStatement()) {
-            assertThatThrownBy(() -> statement.execute("UPDATE log_entry SET reason = 'x' WHERE id = 1")).hasMessageContaining("never changed");
-            assertThatThrownBy(() -> statement.execute("DELETE FROM log_entry WHERE id = 1")).hasMessageContaining("never deleted");
+        try (var connection = DriverManager.getConnection("jdbc:sqlite:" + path);
+                var statement = connection.createStatement()) {
+            assertThatThrownBy(() -> statement.execute("UPDATE log_entry SET reason = 'x' WHERE id = 1"))
+                    .hasMessageContaining("never changed");
+            assertThatThrownBy(() -> statement.execute("DELETE FROM log_entry WHERE id = 1"))
+                    .hasMessageContaining("never deleted");
         }
     }
 
@@ -119,7 +130,8 @@ class BuildFileTest {
             assertTrouble(other, BuildFileException.Trouble.NOT_A_BUILD);
         }
         Path foreign = folder.resolve("foreign.db");
-        try (var c = DriverManager.getConnection("jdbc:sqlite:" + foreign); var s = c.createStatement()) {
+        try (var c = DriverManager.getConnection("jdbc:sqlite:" + foreign);
+                var s = c.createStatement()) {
             s.execute("CREATE TABLE x (y)");
         }
         assertTrouble(foreign, BuildFileException.Trouble.NOT_A_BUILD);
@@ -146,7 +158,8 @@ class BuildFileTest {
 
     @Test
     void a_newer_file_is_refused_and_left() throws SQLException {
-        try (var c = DriverManager.getConnection("jdbc:sqlite:" + path); var s = c.createStatement()) {
+        try (var c = DriverManager.getConnection("jdbc:sqlite:" + path);
+                var s = c.createStatement()) {
             s.execute("PRAGMA user_version = 99");
         }
         assertThat(assertTrouble(path, BuildFileException.Trouble.TOO_NEW)).hasMessageContaining("format 99");
@@ -155,7 +168,9 @@ class BuildFileTest {
     @Test
     void a_folder_that_cannot_be_written_is_named() {
         Path nowhere = Path.of("/proc/bucina-test.bucina");
-        assertThatThrownBy(() -> BuildFile.create(nowhere, demo)).isInstanceOf(BuildFileException.class).hasMessageContaining("/proc")
+        assertThatThrownBy(() -> BuildFile.create(nowhere, demo))
+                .isInstanceOf(BuildFileException.class)
+                .hasMessageContaining("/proc")
                 .hasMessageContaining("folder");
         assertTrouble(folder.resolve("missing.bucina"), BuildFileException.Trouble.MISSING);
     }
@@ -189,7 +204,8 @@ class BuildFileTest {
         byte[] before = Files.readAllBytes(path);
         try (BuildFile file = BuildFile.openToRead(path)) {
             file.document();
-            assertThatThrownBy(() -> file.append(Demo.entry(demo.build(), 1, ""), List.of(), CLOCK)).hasMessageContaining("read only");
+            assertThatThrownBy(() -> file.append(Demo.entry(demo.build(), 1, ""), List.of(), CLOCK))
+                    .hasMessageContaining("read only");
         }
         assertThat(Files.readAllBytes(path)).isEqualTo(before);
         try (var files = Files.list(folder)) {
@@ -201,8 +217,22 @@ class BuildFileTest {
     void a_photograph_is_kept_once_and_comes_back() {
         try (BuildFile file = BuildFile.open(path)) {
             Work work = Demo.entry(demo.build(), 2, "").work().orElseThrow();
-            Work pictured = new Work(work.group(), work.groupCode(), work.holes(), 1, work.designation(), work.length(), work.who(), work.done(), 1,
-                    work.setup(), List.of(), List.of(), "", "", List.of(Demo.PHOTO.sha256()));
+            Work pictured = new Work(
+                    work.group(),
+                    work.groupCode(),
+                    work.holes(),
+                    1,
+                    work.designation(),
+                    work.length(),
+                    work.who(),
+                    work.done(),
+                    1,
+                    work.setup(),
+                    List.of(),
+                    List.of(),
+                    "",
+                    "",
+                    List.of(Demo.PHOTO.sha256()));
             file.append(LogEntry.Draft.install(pictured), List.of(Demo.PHOTO), CLOCK);
             assertThat(file.document().photos()).containsExactly(Demo.PHOTO);
         }
@@ -210,7 +240,8 @@ class BuildFileTest {
 
     @Test
     void sees_that_another_process_wrote() {
-        try (BuildFile window = BuildFile.open(path); BuildFile other = BuildFile.open(path)) {
+        try (BuildFile window = BuildFile.open(path);
+                BuildFile other = BuildFile.open(path)) {
             window.read();
             long before = window.changes();
             other.append(Demo.entry(demo.build(), 3, ""), List.of(), CLOCK);
@@ -219,7 +250,8 @@ class BuildFileTest {
     }
 
     private static BuildFileException assertTrouble(Path path, BuildFileException.Trouble trouble) {
-        BuildFileException e = catchThrowableOfType(BuildFileException.class, () -> BuildFile.open(path).close());
+        BuildFileException e = catchThrowableOfType(
+                BuildFileException.class, () -> BuildFile.open(path).close());
         assertThat(e).isNotNull();
         assertThat(e.trouble()).isEqualTo(trouble);
         assertThat(e).hasMessageContaining(path.getFileName().toString());

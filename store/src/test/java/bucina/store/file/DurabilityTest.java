@@ -38,7 +38,10 @@ class DurabilityTest {
     @TempDir
     private Path folder;
 
-    /** Logs entries until it is killed, saying each number only after {@link BuildFile#append} has returned. Run in a process of its own. */
+    /**
+     * Logs entries until it is killed, saying each number only after {@link BuildFile#append} has returned. Run in a
+     * process of its own.
+     */
     static final class Logger {
         public static void main(String[] args) {
             Path path = Path.of(args[0]);
@@ -54,7 +57,10 @@ class DurabilityTest {
         }
     }
 
-    /** Marks a row after another deburred until it is killed, saying each only after {@link BuildFile#mark} has returned. */
+    /**
+     * Marks a row after another deburred until it is killed, saying each only after {@link BuildFile#mark} has
+     * returned.
+     */
     static final class Marker {
         public static void main(String[] args) {
             try (BuildFile file = BuildFile.open(Path.of(args[0]))) {
@@ -70,7 +76,11 @@ class DurabilityTest {
     }
 
     private static List<Row> rows(Build build) {
-        return build.faces().stream().flatMap(f -> f.face().groups().stream()).flatMap(g -> g.rows().stream()).filter(r -> r.holes().size() >= 2).toList();
+        return build.faces().stream()
+                .flatMap(f -> f.face().groups().stream())
+                .flatMap(g -> g.rows().stream())
+                .filter(r -> r.holes().size() >= 2)
+                .toList();
     }
 
     /** Two holes of a row from both sides in one layer; which batch they are of stands in the note. */
@@ -78,7 +88,8 @@ class DurabilityTest {
         List<Mark> marks = new ArrayList<>();
         for (Hole hole : row.holes().subList(0, 2)) {
             for (Mark.Side side : List.of(Mark.Side.NEAR, Mark.Side.FAR)) {
-                marks.add(new Mark(hole.id(), new Id.Layer(1), side, Operation.DEBURRED, Instant.EPOCH, true, "batch " + batch));
+                marks.add(new Mark(
+                        hole.id(), new Id.Layer(1), side, Operation.DEBURRED, Instant.EPOCH, true, "batch " + batch));
             }
         }
         return marks;
@@ -98,8 +109,9 @@ class DurabilityTest {
         int kills = killing(random, confirmed, process(Marker.class, path, ENTRIES));
         assertThat(kills).isGreaterThan(5);
         try (BuildFile file = BuildFile.open(path)) {
-            Map<String, Long> batches = file.read().log().marks().stream().filter(m -> m.note().startsWith("batch ") && !m.note().equals("batch -1")).collect(
-                    Collectors.groupingBy(Mark::note, Collectors.counting()));
+            Map<String, Long> batches = file.read().log().marks().stream()
+                    .filter(m -> m.note().startsWith("batch ") && !m.note().equals("batch -1"))
+                    .collect(Collectors.groupingBy(Mark::note, Collectors.counting()));
             assertThat(batches.values()).allMatch(n -> n == MARKS);
             confirmed.forEach(c -> assertThat(batches).containsKey("batch " + c));
         }
@@ -110,8 +122,15 @@ class DurabilityTest {
     }
 
     private static List<String> process(Class<?> program, Path path, int most) {
-        return List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "--enable-native-access=ALL-UNNAMED",
-                "-XX:TieredStopAtLevel=1", "-cp", System.getProperty("java.class.path"), program.getName(), path.toString(), "" + most);
+        return List.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "--enable-native-access=ALL-UNNAMED",
+                "-XX:TieredStopAtLevel=1",
+                "-cp",
+                System.getProperty("java.class.path"),
+                program.getName(),
+                path.toString(),
+                "" + most);
     }
 
     @Test
@@ -122,16 +141,21 @@ class DurabilityTest {
         int kills = killing(new Random(11), confirmed, logger(path, ENTRIES));
         assertThat(kills).isGreaterThan(5);
         try (BuildFile file = BuildFile.open(path)) {
-            List<Integer> kept = file.read().log().entries().stream().map(LogEntry::id).toList();
+            List<Integer> kept =
+                    file.read().log().entries().stream().map(LogEntry::id).toList();
             assertThat(kept).containsAll(confirmed);
         }
     }
 
-    /** Starts a program again and again, kills it at random moments, and notes what it confirmed; how often it was killed. */
+    /**
+     * Starts a program again and again, kills it at random moments, and notes what it confirmed; how often it was
+     * killed.
+     */
     private static int killing(Random random, List<Integer> confirmed, List<String> command) throws Exception {
         int kills = 0;
         while (confirmed.size() < ENTRIES) {
-            Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+            Process process =
+                    new ProcessBuilder(command).redirectErrorStream(true).start();
             int patience = 1 + random.nextInt(30);
             try (BufferedReader out = new BufferedReader(new InputStreamReader(process.getInputStream()))) {
                 String line;
@@ -155,10 +179,21 @@ class DurabilityTest {
         Path path = folder.resolve("traced.bucina");
         BuildFile.create(path, Demo.document()).close();
         Path trace = folder.resolve("trace");
-        List<String> command = new ArrayList<>(List.of("strace", "-f", "-y", "-s", "40", "-e", "trace=write,pwrite64,fsync,fdatasync", "-o",
+        List<String> command = new ArrayList<>(List.of(
+                "strace",
+                "-f",
+                "-y",
+                "-s",
+                "40",
+                "-e",
+                "trace=write,pwrite64,fsync,fdatasync",
+                "-o",
                 trace.toString()));
         command.addAll(logger(path, 20));
-        Process process = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(folder.resolve("out").toFile()).start();
+        Process process = new ProcessBuilder(command)
+                .redirectErrorStream(true)
+                .redirectOutput(folder.resolve("out").toFile())
+                .start();
         assertThat(process.waitFor(120, TimeUnit.SECONDS)).isTrue();
         int unsynced = 0;
         int confirmations = 0;
@@ -167,11 +202,15 @@ class DurabilityTest {
             if (line.contains("traced.bucina-wal>") && line.contains("pwrite64(")) {
                 unsynced++;
                 written++;
-            } else if (Pattern.compile("(fsync|fdatasync)\\(\\d+<[^>]*traced.bucina-wal>\\)\\s+= 0").matcher(line).find()) {
+            } else if (Pattern.compile("(fsync|fdatasync)\\(\\d+<[^>]*traced.bucina-wal>\\)\\s+= 0")
+                    .matcher(line)
+                    .find()) {
                 unsynced = 0;
             } else if (line.contains("\"confirmed ")) {
                 confirmations++;
-                assertThat(unsynced).as("writes to the log not yet synced at: %s", line).isZero();
+                assertThat(unsynced)
+                        .as("writes to the log not yet synced at: %s", line)
+                        .isZero();
             }
         }
         assertThat(confirmations).isEqualTo(20);
@@ -205,7 +244,8 @@ class DurabilityTest {
         assertThat(cuts).hasSizeGreaterThan(40);
         for (int cut : cuts) {
             long confirmed = sizes.stream().filter(s -> s <= cut).count();
-            assertThat(entriesAfter(database, Arrays.copyOf(journal, cut))).as("journal cut at byte %d", cut)
+            assertThat(entriesAfter(database, Arrays.copyOf(journal, cut)))
+                    .as("journal cut at byte %d", cut)
                     .isBetween(before + (int) confirmed, before + (int) confirmed + 1);
         }
     }
@@ -231,7 +271,9 @@ class DurabilityTest {
         for (int eighths = 0; eighths <= 8; eighths++) {
             byte[] torn = before.clone();
             System.arraycopy(after, 0, torn, 0, Math.min(torn.length, after.length) * eighths / 8);
-            assertThat(entriesAfter(torn, journal)).as("checkpoint torn at %d of 8", eighths).isEqualTo(entries);
+            assertThat(entriesAfter(torn, journal))
+                    .as("checkpoint torn at %d of 8", eighths)
+                    .isEqualTo(entries);
         }
     }
 

@@ -31,14 +31,16 @@ class MigrationsTest {
         Path path = folder.resolve("a.bucina");
         BuildFile.create(path, Demo.document()).close();
         byte[] before = Files.readAllBytes(path);
-        Migrations next = new Migrations(List.of(Version2::run, Version3::run, Version4::run, c -> run(c, "ALTER TABLE part ADD COLUMN weight REAL")));
+        Migrations next = new Migrations(List.of(
+                Version2::run, Version3::run, Version4::run, c -> run(c, "ALTER TABLE part ADD COLUMN weight REAL")));
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path)) {
             next.bring(c, path);
             next.bring(c, path);
             assertThat(Migrations.version(c)).isEqualTo(5);
             run(c, "SELECT weight FROM part");
         }
-        assertThat(Files.readAllBytes(folder.resolve("a.bucina.before-version-5"))).isEqualTo(before);
+        assertThat(Files.readAllBytes(folder.resolve("a.bucina.before-version-5")))
+                .isEqualTo(before);
     }
 
     @Test

@@ -39,17 +39,31 @@ class OlderVersionsTest {
     private Path version1() throws SQLException {
         Path path = folder.resolve("old.bucina");
         BuildFile.create(path, Demo.document()).close();
-        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path); Statement s = c.createStatement()) {
-            for (String sql : List.of("ALTER TABLE assembly DROP COLUMN twin", "ALTER TABLE face DROP COLUMN zones", "ALTER TABLE layer DROP COLUMN bends",
-                    "ALTER TABLE fastener_group DROP COLUMN holes", "DROP TABLE kept_sum", "DROP TABLE tool", "DROP TABLE batch", "DROP TABLE index_mark",
-                            "DROP TABLE fit_reading", "ALTER TABLE mark DROP COLUMN done",
-                            "ALTER TABLE mark DROP COLUMN note", "DROP TABLE query", "DROP TABLE acceptance",
-                            "DROP TABLE bulletin",
-                    "UPDATE build SET rules = json_set(rules, '$.rules', (SELECT json_group_array(json(value)) FROM json_each(rules, '$.rules') "
-                            + "WHERE json_extract(value, '$.key') NOT IN ('gauge.least', 'head.tangent.clear', 'lap.lift.back', 'blind.punch.under', "
-                            + "'blind.tail.diameter', 'opening.land.least', 'opening.corner.least') AND json_extract(value, '$.key') NOT LIKE 'fit.%'))",
-                                    "PRAGMA user_version = 1",
-                            "PRAGMA wal_checkpoint(TRUNCATE)")) {
+        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path);
+                Statement s = c.createStatement()) {
+            for (String sql : List.of(
+                    "ALTER TABLE assembly DROP COLUMN twin",
+                    "ALTER TABLE face DROP COLUMN zones",
+                    "ALTER TABLE layer DROP COLUMN bends",
+                    "ALTER TABLE fastener_group DROP COLUMN holes",
+                    "DROP TABLE kept_sum",
+                    "DROP TABLE tool",
+                    "DROP TABLE batch",
+                    "DROP TABLE index_mark",
+                    "DROP TABLE fit_reading",
+                    "ALTER TABLE mark DROP COLUMN done",
+                    "ALTER TABLE mark DROP COLUMN note",
+                    "DROP TABLE query",
+                    "DROP TABLE acceptance",
+                    "DROP TABLE bulletin",
+                    "UPDATE build SET rules = json_set(rules, '$.rules', (SELECT json_group_array(json(value)) FROM "
+                            + "json_each(rules, '$.rules') "
+                            + "WHERE json_extract(value, '$.key') NOT IN ('gauge.least', 'head.tangent.clear', "
+                            + "'lap.lift.back', 'blind.punch.under', "
+                            + "'blind.tail.diameter', 'opening.land.least', 'opening.corner.least') AND "
+                            + "json_extract(value, '$.key') NOT LIKE 'fit.%'))",
+                    "PRAGMA user_version = 1",
+                    "PRAGMA wal_checkpoint(TRUNCATE)")) {
                 s.execute(sql);
             }
         }
@@ -65,7 +79,8 @@ class OlderVersionsTest {
             assertThat(read.assemblies()).isEqualTo(expected.assemblies());
             assertThat(read.rules().rule(RuleKey.LAP_BACK).value()).isEqualTo("3 in");
             file.save(read.withRules(read.rules().with(RuleKey.LAP_BACK, "4 in", "stiff skin")));
-            assertThat(file.read().build().rules().rule(RuleKey.LAP_BACK).value()).isEqualTo("4 in");
+            assertThat(file.read().build().rules().rule(RuleKey.LAP_BACK).value())
+                    .isEqualTo("4 in");
         }
         assertThat(folder.resolve("old.bucina.before-version-4")).exists();
     }
@@ -74,7 +89,8 @@ class OlderVersionsTest {
     void a_file_of_version_2_gets_an_empty_workshop_and_keeps_what_is_put_there() throws SQLException {
         Path path = folder.resolve("two.bucina");
         BuildFile.create(path, Demo.document()).close();
-        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path); Statement s = c.createStatement()) {
+        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path);
+                Statement s = c.createStatement()) {
             s.execute("DROP TABLE kept_sum");
             s.execute("DROP TABLE tool");
             s.execute("DROP TABLE batch");
@@ -87,10 +103,21 @@ class OlderVersionsTest {
         try (BuildFile file = BuildFile.open(path)) {
             Build read = file.read().build();
             assertThat(read.workshop()).isEqualTo(Workshop.NONE);
-            KeptSum sum = new KeptSum(new Id.Sum(read.nextId()), "bend", "Clip", Optional.of(read.parts().getFirst().id()), Unit.MM, Map.of("legs", "20, 30"));
-            Tool drill = new Tool(new Id.Tool(read.nextId() + 1), Tool.Kind.STEP_DRILL, "Bench step drill", List.of(Length.fraction(1, 8), Length.mm(6)));
+            KeptSum sum = new KeptSum(
+                    new Id.Sum(read.nextId()),
+                    "bend",
+                    "Clip",
+                    Optional.of(read.parts().getFirst().id()),
+                    Unit.MM,
+                    Map.of("legs", "20, 30"));
+            Tool drill = new Tool(
+                    new Id.Tool(read.nextId() + 1),
+                    Tool.Kind.STEP_DRILL,
+                    "Bench step drill",
+                    List.of(Length.fraction(1, 8), Length.mm(6)));
             file.save(read.withWorkshop(Workshop.NONE.with(sum).withTools(List.of(drill)), read.nextId() + 2));
-            assertThat(file.read().build().workshop()).isEqualTo(Workshop.NONE.with(sum).withTools(List.of(drill)));
+            assertThat(file.read().build().workshop())
+                    .isEqualTo(Workshop.NONE.with(sum).withTools(List.of(drill)));
             file.save(file.read().build().withWorkshop(Workshop.NONE, 1));
             assertThat(file.read().build().workshop()).isEqualTo(Workshop.NONE);
         }
@@ -101,7 +128,8 @@ class OlderVersionsTest {
         Path path = folder.resolve("three.bucina");
         BuildFile.create(path, Demo.document()).close();
         Workshop kept = Demo.document().build().workshop();
-        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path); Statement s = c.createStatement()) {
+        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path);
+                Statement s = c.createStatement()) {
             s.execute("DROP TABLE batch");
             s.execute("DROP TABLE index_mark");
             s.execute("DROP TABLE fit_reading");
@@ -113,14 +141,32 @@ class OlderVersionsTest {
             assertThat(read.workshop().sums()).isEqualTo(kept.sums());
             assertThat(read.workshop().batches()).isEmpty();
             Id.Face face = read.faces().getFirst().face().id();
-            Batch batch = Batch.mixed(new Id.Batch(read.nextId()), new Compound("Sealant", Compound.Kind.SEALANT, 0, 120, 0), at, List.of(new Batch.Surface(
-                    read.faces().getFirst().face().layers().getFirst().id(), true)));
-            Workshop more = read.workshop().with(batch).with(new IndexMark(new Id.Index(read.nextId() + 1), read.parts().getFirst().id(), "OUTBD", at))
-                    .with(new FitReading(new Id.Fit(read.nextId() + 2), face, FitReading.Kind.SQUARE, false, List.of(1.5e9, Length.fraction(1, 3).nanometres()),
-                            at)).with(new FitReading(new Id.Fit(read.nextId() + 3), face, FitReading.Kind.TWIST, false, List.of(.1, -.05), at));
+            Batch batch = Batch.mixed(
+                    new Id.Batch(read.nextId()),
+                    new Compound("Sealant", Compound.Kind.SEALANT, 0, 120, 0),
+                    at,
+                    List.of(new Batch.Surface(
+                            read.faces().getFirst().face().layers().getFirst().id(), true)));
+            Workshop more = read.workshop()
+                    .with(batch)
+                    .with(new IndexMark(
+                            new Id.Index(read.nextId() + 1),
+                            read.parts().getFirst().id(),
+                            "OUTBD",
+                            at))
+                    .with(new FitReading(
+                            new Id.Fit(read.nextId() + 2),
+                            face,
+                            FitReading.Kind.SQUARE,
+                            false,
+                            List.of(1.5e9, Length.fraction(1, 3).nanometres()),
+                            at))
+                    .with(new FitReading(
+                            new Id.Fit(read.nextId() + 3), face, FitReading.Kind.TWIST, false, List.of(.1, -.05), at));
             file.save(read.withWorkshop(more, read.nextId() + 4).checked());
             assertThat(file.read().build().workshop()).isEqualTo(more);
-            Workshop later = more.with(batch.stirred(at.plusSeconds(9)).ended(at.plusSeconds(10))).unmarked(read.parts().getFirst().id());
+            Workshop later = more.with(batch.stirred(at.plusSeconds(9)).ended(at.plusSeconds(10)))
+                    .unmarked(read.parts().getFirst().id());
             file.save(read.withWorkshop(later, read.nextId() + 4).checked());
             assertThat(file.read().build().workshop()).isEqualTo(later);
         }
@@ -132,7 +178,8 @@ class OlderVersionsTest {
         Path path = version1();
         byte[] before = Files.readAllBytes(path);
         try (BuildFile file = BuildFile.openToRead(path)) {
-            assertThat(file.document().build().assemblies()).isEqualTo(Demo.document().build().assemblies());
+            assertThat(file.document().build().assemblies())
+                    .isEqualTo(Demo.document().build().assemblies());
         }
         assertThat(Files.readAllBytes(path)).isEqualTo(before);
         assertThat(folder.resolve("old.bucina.before-version-4")).doesNotExist();

@@ -43,8 +43,11 @@ class OutFileTest {
     void a_file_with_something_in_it_is_kept_unless_forced() {
         Path out = folder.resolve("a.json");
         OutFile.write(out, bytes("one"), false);
-        assertThatThrownBy(() -> OutFile.write(out, bytes("two"), false)).isInstanceOf(BuildFileException.class).hasMessageContaining("It was left as it is")
-                .satisfies(e -> assertThat(((BuildFileException) e).trouble()).isEqualTo(BuildFileException.Trouble.EXISTS))
+        assertThatThrownBy(() -> OutFile.write(out, bytes("two"), false))
+                .isInstanceOf(BuildFileException.class)
+                .hasMessageContaining("It was left as it is")
+                .satisfies(e ->
+                        assertThat(((BuildFileException) e).trouble()).isEqualTo(BuildFileException.Trouble.EXISTS))
                 .satisfies(e -> assertThat(((BuildFileException) e).path()).isEqualTo(out));
         assertThat(out).hasContent("one");
         OutFile.write(out, bytes("two"), true);
@@ -63,8 +66,10 @@ class OutFileTest {
 
     @Test
     void a_folder_that_is_not_there_is_said() {
-        assertThatThrownBy(() -> OutFile.write(folder.resolve("no/such/a.json"), bytes("x"), false)).isInstanceOf(BuildFileException.class)
-                .hasMessageContaining("no/such/a.json").hasMessageContaining("folder");
+        assertThatThrownBy(() -> OutFile.write(folder.resolve("no/such/a.json"), bytes("x"), false))
+                .isInstanceOf(BuildFileException.class)
+                .hasMessageContaining("no/such/a.json")
+                .hasMessageContaining("folder");
         assertThatThrownBy(() -> OutFile.write(folder, bytes("x"), false)).isInstanceOf(BuildFileException.class);
     }
 
@@ -82,10 +87,25 @@ class OutFileTest {
     void a_log_that_names_a_picture_which_is_missing_is_no_document() {
         Document demo = Demo.document();
         Work w = Demo.entry(demo.build(), 1, "").work().orElseThrow();
-        Work pictured = new Work(w.group(), w.groupCode(), w.holes(), 1, w.designation(), w.length(), w.who(), w.done(), 1, w.setup(), List.of(), List.of(),
-                "", "",
+        Work pictured = new Work(
+                w.group(),
+                w.groupCode(),
+                w.holes(),
+                1,
+                w.designation(),
+                w.length(),
+                w.who(),
+                w.done(),
+                1,
+                w.setup(),
+                List.of(),
+                List.of(),
+                "",
+                "",
                 List.of("0".repeat(64)));
         Logbook log = Logbook.EMPTY.plus(new LogEntry(1, Instant.EPOCH, Optional.empty(), Optional.of(pictured), ""));
-        assertThatIllegalArgumentException().isThrownBy(() -> new Document(demo.build(), log, List.of())).withMessageContaining("entry 1");
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> new Document(demo.build(), log, List.of()))
+                .withMessageContaining("entry 1");
     }
 }

@@ -18,6 +18,7 @@ import bucina.core.hand.Mirror;
 import bucina.core.log.Logbook;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
+import bucina.core.measure.Unit;
 import bucina.core.plan.Acceptance;
 import bucina.core.plan.Assembly;
 import bucina.core.plan.Batch;
@@ -33,9 +34,12 @@ import bucina.core.plan.Hole;
 import bucina.core.plan.HolePlan;
 import bucina.core.plan.Id;
 import bucina.core.plan.IndexMark;
+import bucina.core.plan.KeptSum;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Row;
+import bucina.core.plan.Tool;
 import bucina.core.plan.TypedStack;
+import bucina.core.plan.Workshop;
 import bucina.core.plan.Zone;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.sheet.Outline;
@@ -57,12 +61,8 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import bucina.core.plan.KeptSum;
-import bucina.core.plan.Tool;
-import bucina.core.plan.Workshop;
-import bucina.core.measure.Unit;
-import java.util.Map;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
@@ -91,58 +91,176 @@ class BuildJsonTest {
         Random random = new Random(3);
         List<Hole> holes = new ArrayList<>();
         for (int i = 0; i < 500; i++) {
-            holes.add(new Hole(new Id.Hole(build.nextId() + 2 + i), i + 1, new Point(random.nextGaussian() * 1e9, random.nextGaussian() * 1e-3),
-                    Optional.of(new Deviation(Optional.of(Length.nm(random.nextDouble() * 1e7 + 1)), Optional.of(new Fastener.Hardware("AN4-5A",
-                            Length.in(.25), Length.in(.25), true)), Optional.of(Preparation.COUNTERSINK), "é \"quoted\" \\ \u2028"))));
+            holes.add(new Hole(
+                    new Id.Hole(build.nextId() + 2 + i),
+                    i + 1,
+                    new Point(random.nextGaussian() * 1e9, random.nextGaussian() * 1e-3),
+                    Optional.of(new Deviation(
+                            Optional.of(Length.nm(random.nextDouble() * 1e7 + 1)),
+                            Optional.of(new Fastener.Hardware("AN4-5A", Length.in(.25), Length.in(.25), true)),
+                            Optional.of(Preparation.COUNTERSINK),
+                            "é \"quoted\" \\ \u2028"))));
         }
-        Group rows = new Group(new Id.Group(build.nextId()), "X-1", "Ünïcode \u0001", new Fastener.SolidRivet(HeadStyle.REDUCED, "DD", 5), true,
+        Group rows = new Group(
+                new Id.Group(build.nextId()),
+                "X-1",
+                "Ünïcode \u0001",
+                new Fastener.SolidRivet(HeadStyle.REDUCED, "DD", 5),
+                true,
                 Preparation.DIMPLE,
-                "12x", List.of(new Row(new Id.Row(build.nextId() + 1), "R99", 501, holes)), Optional.empty(), Set.of(face.layers().getFirst().id()),
+                "12x",
+                List.of(new Row(new Id.Row(build.nextId() + 1), "R99", 501, holes)),
+                Optional.empty(),
+                Set.of(face.layers().getFirst().id()),
                 Set.of(face.layers().getLast().id()));
-        Group typed = new Group(new Id.Group(build.nextId() + 600), "X-2", "typed", new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 4), false,
+        Group typed = new Group(
+                new Id.Group(build.nextId() + 600),
+                "X-2",
+                "typed",
+                new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 4),
+                false,
                 Preparation.NONE,
-                "", List.of(), Optional.of(new TypedStack(List.of(Length.nm(1.0 / 3 * 1e6)), 7)), Set.of(), Set.of());
-        Build more = build.with(face.plus(rows).plus(typed), build.nextId() + 601).checked();
+                "",
+                List.of(),
+                Optional.of(new TypedStack(List.of(Length.nm(1.0 / 3 * 1e6)), 7)),
+                Set.of(),
+                Set.of());
+        Build more =
+                build.with(face.plus(rows).plus(typed), build.nextId() + 601).checked();
         assertThat(again(new Document(more, demo.log(), demo.photos())).build()).isEqualTo(more);
     }
 
-    /** Everything that versions 2 to 4 brought: pulled rivets, zones, holds, bends, the other hand, queries, acceptances, a bulletin, a workshop. */
+    /**
+     * Everything that versions 2 to 4 brought: pulled rivets, zones, holds, bends, the other hand, queries,
+     * acceptances, a bulletin, a workshop.
+     */
     static Build full() {
         var catalogue = CatalogueReader.shipped();
         Build build = Locker.build(catalogue.rules());
-        Build dunlin = Mirror.add(Dunlin.build(catalogue.rules()), new Id.Assembly(
-                Dunlin.build(catalogue.rules()).assemblies().getFirst().id().n()));
-        dunlin = Hands.except(dunlin, dunlin.assemblies().getLast().id(), dunlin.assemblies().getLast().faces().getFirst().layers().getFirst().id(), "cuff");
+        Build dunlin = Mirror.add(
+                Dunlin.build(catalogue.rules()),
+                new Id.Assembly(Dunlin.build(catalogue.rules())
+                        .assemblies()
+                        .getFirst()
+                        .id()
+                        .n()));
+        dunlin = Hands.except(
+                dunlin,
+                dunlin.assemblies().getLast().id(),
+                dunlin.assemblies()
+                        .getLast()
+                        .faces()
+                        .getFirst()
+                        .layers()
+                        .getFirst()
+                        .id(),
+                "cuff");
         List<Assembly> assemblies = dunlin.assemblies();
         Build begun = Bulletins.begin(dunlin, "SL 31-02", LocalDate.of(2026, 11, 20));
         Id.Bulletin id = begun.papers().bulletins().getFirst().id();
         Id.Group group = begun.group("LS-7").orElseThrow().group().id();
-        Build changed = Edit.group(begun, group, g -> g.withFastener(build.faces().getFirst().face().groups().getFirst().fastener(), "20× ISO 15977 3.2")
-                .withHoles(new HolePlan(Optional.of(Length.mm(2.5)), Hold.OPEN, "the cover is fitted", Optional.of(120))));
-        changed = HoleEdits.delete(changed, Set.of(changed.group("LS-7").orElseThrow().group().rows().getFirst().holes().getFirst().id()));
-        changed = SheetEdits.zone(changed, changed.faces().getFirst().face().id(), new Zone(new Id.Zone(changed.nextId()), "Hinge",
-                Zone.Kind.BEHIND, Outline.rectangle(Point.in(0, 0), Point.in(1, 1)), Length.mm(6)));
-        changed = Edit.layer(changed, changed.faces().getFirst().face().layers().getFirst().id(), l -> new Layer(l.id(), l.part(), l.name(),
-                l.thickness(), l.outline(), List.of(new Segment(Point.in(0, 0), Point.in(1, 2)))));
+        Build changed = Edit.group(
+                begun,
+                group,
+                g -> g.withFastener(
+                                build.faces()
+                                        .getFirst()
+                                        .face()
+                                        .groups()
+                                        .getFirst()
+                                        .fastener(),
+                                "20× ISO 15977 3.2")
+                        .withHoles(new HolePlan(
+                                Optional.of(Length.mm(2.5)), Hold.OPEN, "the cover is fitted", Optional.of(120))));
+        changed = HoleEdits.delete(
+                changed,
+                Set.of(changed.group("LS-7")
+                        .orElseThrow()
+                        .group()
+                        .rows()
+                        .getFirst()
+                        .holes()
+                        .getFirst()
+                        .id()));
+        changed = SheetEdits.zone(
+                changed,
+                changed.faces().getFirst().face().id(),
+                new Zone(
+                        new Id.Zone(changed.nextId()),
+                        "Hinge",
+                        Zone.Kind.BEHIND,
+                        Outline.rectangle(Point.in(0, 0), Point.in(1, 1)),
+                        Length.mm(6)));
+        changed = Edit.layer(
+                changed,
+                changed.faces().getFirst().face().layers().getFirst().id(),
+                l -> new Layer(
+                        l.id(),
+                        l.part(),
+                        l.name(),
+                        l.thickness(),
+                        l.outline(),
+                        List.of(new Segment(Point.in(0, 0), Point.in(1, 2)))));
         Build recorded = Queries.kept(Bulletins.recorded(begun, changed, id), LocalDate.of(2026, 11, 21));
-        recorded = Queries.answer(recorded, recorded.papers().queries().getFirst().id(), "63", "Sheet 31 rev D", LocalDate.of(2026, 11, 22));
-        Acceptance accepted = new Acceptance(new Id.Acceptance(recorded.nextId()), new Id.Row(5), "pitch-most", "", Optional.of(Length.in(1)),
-                Optional.empty(), "so drawn", "M. Oake", LocalDate.of(2026, 11, 23));
+        recorded = Queries.answer(
+                recorded,
+                recorded.papers().queries().getFirst().id(),
+                "63",
+                "Sheet 31 rev D",
+                LocalDate.of(2026, 11, 22));
+        Acceptance accepted = new Acceptance(
+                new Id.Acceptance(recorded.nextId()),
+                new Id.Row(5),
+                "pitch-most",
+                "",
+                Optional.of(Length.in(1)),
+                Optional.empty(),
+                "so drawn",
+                "M. Oake",
+                LocalDate.of(2026, 11, 23));
         assertThat(assemblies).hasSize(2);
         Build papered = recorded.withPapers(recorded.papers().with(accepted), recorded.nextId() + 1);
-        KeptSum sum = new KeptSum(new Id.Sum(papered.nextId()), "bend", "Clip", Optional.of(papered.parts().getFirst().id()), Unit.INCH, Map.of("legs",
-                "1, 2"));
-        Tool drill = new Tool(new Id.Tool(papered.nextId() + 1), Tool.Kind.STEP_DRILL, "Bench step drill", List.of(Length.mm(4), Length.mm(6)));
+        KeptSum sum = new KeptSum(
+                new Id.Sum(papered.nextId()),
+                "bend",
+                "Clip",
+                Optional.of(papered.parts().getFirst().id()),
+                Unit.INCH,
+                Map.of("legs", "1, 2"));
+        Tool drill = new Tool(
+                new Id.Tool(papered.nextId() + 1),
+                Tool.Kind.STEP_DRILL,
+                "Bench step drill",
+                List.of(Length.mm(4), Length.mm(6)));
         long free = papered.nextId() + 2;
         Instant at = Instant.parse("2026-11-25T10:00:00.250Z");
         Id.Layer layer = papered.faces().getFirst().face().layers().getFirst().id();
-        Workshop shop = Workshop.NONE.with(sum).withTools(List.of(drill)).with(Batch.mixed(new Id.Batch(free), new Compound("Epoxy primer",
-                Compound.Kind.PRIMER, 30,
-                480, 30), at, List.of(new Batch.Surface(layer, false), new Batch.Surface(layer,
-                        true))).stirred(at.plusSeconds(1800)).ended(at.plusSeconds(2000)))
-                .with(new IndexMark(new Id.Index(free + 1), papered.parts().getFirst().id(), "OUTBD ->", at))
-                .with(new FitReading(new Id.Fit(free + 2), papered.faces().getFirst().face().id(), FitReading.Kind.SQUARE, true, List.of(1e9, 1e9 / 3), at))
-                .with(new FitReading(new Id.Fit(free + 3), papered.faces().getFirst().face().id(), FitReading.Kind.LEVEL, false, List.of(-.1), at));
+        Workshop shop = Workshop.NONE
+                .with(sum)
+                .withTools(List.of(drill))
+                .with(Batch.mixed(
+                                new Id.Batch(free),
+                                new Compound("Epoxy primer", Compound.Kind.PRIMER, 30, 480, 30),
+                                at,
+                                List.of(new Batch.Surface(layer, false), new Batch.Surface(layer, true)))
+                        .stirred(at.plusSeconds(1800))
+                        .ended(at.plusSeconds(2000)))
+                .with(new IndexMark(
+                        new Id.Index(free + 1), papered.parts().getFirst().id(), "OUTBD ->", at))
+                .with(new FitReading(
+                        new Id.Fit(free + 2),
+                        papered.faces().getFirst().face().id(),
+                        FitReading.Kind.SQUARE,
+                        true,
+                        List.of(1e9, 1e9 / 3),
+                        at))
+                .with(new FitReading(
+                        new Id.Fit(free + 3),
+                        papered.faces().getFirst().face().id(),
+                        FitReading.Kind.LEVEL,
+                        false,
+                        List.of(-.1),
+                        at));
         return papered.withWorkshop(shop, free + 4).checked();
     }
 
@@ -167,7 +285,10 @@ class BuildJsonTest {
             switch (random.nextInt(4)) {
                 case 0 -> bad.setCharAt(at, (char) (32 + random.nextInt(90)));
                 case 1 -> bad.delete(at, at + 1 + random.nextInt(60));
-                case 2 -> bad.insert(at, new String[] {"null", "-1", "1e999", "\"\"", "[]", "{}", "NaN", "{}{}"}[random.nextInt(8)]);
+                case 2 ->
+                    bad.insert(
+                            at,
+                            new String[] {"null", "-1", "1e999", "\"\"", "[]", "{}", "NaN", "{}{}"}[random.nextInt(8)]);
                 default -> bad.setLength(at);
             }
             try {
@@ -187,8 +308,12 @@ class BuildJsonTest {
 
     @Test
     void the_schema_refuses_what_the_reader_refuses() throws IOException {
-        for (String[] change : new String[][] {{"/parts/0/fittingOrder", "\"x\""}, {"/assemblies/0/faces/0/layers/0/thickness", "0"},
-            {"/assemblies/0/hand", "\"both\""}, {"/log/0/work/minutes", "-1"}}) {
+        for (String[] change : new String[][] {
+            {"/parts/0/fittingOrder", "\"x\""},
+            {"/assemblies/0/faces/0/layers/0/thickness", "0"},
+            {"/assemblies/0/hand", "\"both\""},
+            {"/log/0/work/minutes", "-1"}
+        }) {
             JsonNode tree = BuildJson.write(demo);
             set(tree, change[0], Json.read(change[1]));
             assertThat(schema().validate(tree)).as(change[0]).isNotEmpty();
@@ -213,44 +338,87 @@ class BuildJsonTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
-        "/version|5|versions 1 to 4", "/unit|\"in\"|/unit", "/parts/0/fittingOrder|\"x\"|/parts/0/fittingOrder: must be a whole number",
-        "/assemblies/0/faces/1/layers/2/thickness|\"thin\"|/assemblies/0/faces/1/layers/2/thickness: must be a number",
-        "/assemblies/0/faces/1/layers/2/thickness|0|thickness must be over 0",
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '`',
+            value = {
+                "/version|5|versions 1 to 4",
+                "/unit|\"in\"|/unit",
+                "/parts/0/fittingOrder|\"x\"|/parts/0/fittingOrder: must be a whole number",
+                "/assemblies/0/faces/1/layers/2/thickness|\"thin\"|/assemblies/0/faces/1/layers/2/thickness: must "
+                        + "be a number",
+                "/assemblies/0/faces/1/layers/2/thickness|0|thickness must be over 0",
                 "/assemblies/0/faces/0/groups/0/rows/0/holes/3/at|[1]|/at: must be a list of at least 2",
-        "/assemblies/0/faces/0/groups/0/rows/0/holes/3/id|1|share the id 1", "/assemblies/0/faces/0/groups/0/fastener/dash|99|dash must be 2 to 12",
-        "/log/0/work/done|\"yesterday\"|/log/0/work", "/log/3/corrects|9|/log", "/nextId|5|next id", "/rules/rules/0/value|\"wide\"|edge.least.protruding",
-        "/photographs/0/sha256|\"00\"|/photographs/0/sha256", "/stock|[]|/stock", "/assemblies/0/extra|1|not known here",
-        "/assemblies/0/faces/0/layers/0/outline/outer/0|[1, 1e300]|at most 1000000", "/log/0/work/readings|null|/log/0/work/readings"})
+                "/assemblies/0/faces/0/groups/0/rows/0/holes/3/id|1|share the id 1",
+                "/assemblies/0/faces/0/groups/0/fastener/dash|99|dash must be 2 to 12",
+                "/log/0/work/done|\"yesterday\"|/log/0/work",
+                "/log/3/corrects|9|/log",
+                "/nextId|5|next id",
+                "/rules/rules/0/value|\"wide\"|edge.least.protruding",
+                "/photographs/0/sha256|\"00\"|/photographs/0/sha256",
+                "/stock|[]|/stock",
+                "/assemblies/0/extra|1|not known here",
+                "/assemblies/0/faces/0/layers/0/outline/outer/0|[1, 1e300]|at most 1000000",
+                "/log/0/work/readings|null|/log/0/work/readings"
+            })
     void an_error_names_its_place(String pointer, String value, String expected) {
         JsonNode tree = BuildJson.write(demo);
         set(tree, pointer, Json.read(value));
-        assertThatThrownBy(() -> BuildJson.read(tree)).isInstanceOf(InputException.class).hasMessageContaining(expected);
+        assertThatThrownBy(() -> BuildJson.read(tree))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining(expected);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {"/workshop/batches/0/life|0|pot life must be 1 to 10080 minutes, like 120, was 0",
-        "/workshop/batches/0/induction|480|induction must be 0 up to less than its life of 480", "/workshop/batches/0/stir|-1|time between stirrings",
-        "/workshop/batches/0/kind|\"paint\"|must be one of primer, sealant", "/workshop/batches/0/mixed|\"noon\"|/workshop/batches/0",
-        "/workshop/batches/0/stirred|\"2020-01-01T00:00:00Z\"|after it was mixed", "/workshop/batches/0/covers/0/far|1|must be true or false",
-        "/workshop/batches/0/covers|{}|/workshop/batches/0/covers: must be a list", "/workshop/batches/0/id|1|share the id 1",
-        "/workshop/index/0/how|\"\"|1 to 500 characters, was 0", "/workshop/index/0/part|\"x\"|/workshop/index/0/part: must be a whole number",
-        "/workshop/index/0/at|null|/workshop/index/0/at", "/workshop/readings/0/kind|\"round\"|must be one of square, twist, level, straight",
-        "/workshop/readings/0/values|[1]|square has 2 figures", "/workshop/readings/1/values|[1, 2]|level has 1 figure",
-        "/workshop/readings/0/values/0|\"long\"|/workshop/readings/0/values/0: must be a number", "/workshop/readings/0/after|\"yes\"|must be true or false",
-        "/workshop/readings/0/extra|1|not known here", "/workshop/readings/0/id|999999|next id to give out"})
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '`',
+            value = {
+                "/workshop/batches/0/life|0|pot life must be 1 to 10080 minutes, like 120, was 0",
+                "/workshop/batches/0/induction|480|induction must be 0 up to less than its life of 480",
+                "/workshop/batches/0/stir|-1|time between stirrings",
+                "/workshop/batches/0/kind|\"paint\"|must be one of primer, sealant",
+                "/workshop/batches/0/mixed|\"noon\"|/workshop/batches/0",
+                "/workshop/batches/0/stirred|\"2020-01-01T00:00:00Z\"|after it was mixed",
+                "/workshop/batches/0/covers/0/far|1|must be true or false",
+                "/workshop/batches/0/covers|{}|/workshop/batches/0/covers: must be a list",
+                "/workshop/batches/0/id|1|share the id 1",
+                "/workshop/index/0/how|\"\"|1 to 500 characters, was 0",
+                "/workshop/index/0/part|\"x\"|/workshop/index/0/part: must be a whole number",
+                "/workshop/index/0/at|null|/workshop/index/0/at",
+                "/workshop/readings/0/kind|\"round\"|must be one of square, twist, level, straight",
+                "/workshop/readings/0/values|[1]|square has 2 figures",
+                "/workshop/readings/1/values|[1, 2]|level has 1 figure",
+                "/workshop/readings/0/values/0|\"long\"|/workshop/readings/0/values/0: must be a number",
+                "/workshop/readings/0/after|\"yes\"|must be true or false",
+                "/workshop/readings/0/extra|1|not known here",
+                "/workshop/readings/0/id|999999|next id to give out"
+            })
     void an_error_in_the_workshop_names_its_place(String pointer, String value, String expected) {
         JsonNode tree = BuildJson.write(new Document(full(), Logbook.EMPTY, List.of()));
         set(tree, pointer, Json.read(value));
-        assertThatThrownBy(() -> BuildJson.read(tree)).isInstanceOf(InputException.class).hasMessageContaining(expected);
+        assertThatThrownBy(() -> BuildJson.read(tree))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining(expected);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {"``|empty", "{\"format\"|not JSON at line 1", "[1,2]|no build", "{}|no build",
-            "{\"a\":1,\"a\":2}|not JSON",
-        "{\"format\":\"bucina-build\"} x|not JSON", "{\"format\":\"bucina-build\"}|/version"})
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '`',
+            value = {
+                "``|empty",
+                "{\"format\"|not JSON at line 1",
+                "[1,2]|no build",
+                "{}|no build",
+                "{\"a\":1,\"a\":2}|not JSON",
+                "{\"format\":\"bucina-build\"} x|not JSON",
+                "{\"format\":\"bucina-build\"}|/version"
+            })
     void what_is_no_build_is_said_so(String text, String expected) {
-        assertThatThrownBy(() -> BuildJson.read(Json.read(text))).isInstanceOf(InputException.class).hasMessageContaining(expected);
+        assertThatThrownBy(() -> BuildJson.read(Json.read(text)))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining(expected);
     }
 
     @Test
@@ -278,7 +446,10 @@ class BuildJsonTest {
     @Test
     void a_number_with_a_monstrous_exponent_is_refused_at_once() {
         JsonNode tree = BuildJson.write(demo);
-        set(tree, "/assemblies/0/faces/0/layers/0/thickness", JsonNodeFactory.instance.numberNode(new java.math.BigDecimal("1e-999999999")));
+        set(
+                tree,
+                "/assemblies/0/faces/0/layers/0/thickness",
+                JsonNodeFactory.instance.numberNode(new java.math.BigDecimal("1e-999999999")));
         assertThatThrownBy(() -> BuildJson.read(tree)).isInstanceOf(InputException.class);
     }
 }
