@@ -29,7 +29,8 @@ public final class Main {
         String first = words.isEmpty() ? "" : words.getFirst();
         if (words.isEmpty()) {
             DeskApp.open(new DeskApp.What.Last());
-        } else if (first.equals("demo") && List.of("locker", "--fresh").containsAll(words.subList(1, words.size()))) {
+        } else if (first.equals("demo")
+                && List.of("locker", "stabilator", "--fresh").containsAll(words.subList(1, words.size()))) {
             DeskApp.open(new DeskApp.What.Demo(
                     words.contains("locker") ? DemoBuild.Which.LOCKER : DemoBuild.Which.STABILATOR,
                     words.contains("--fresh")));

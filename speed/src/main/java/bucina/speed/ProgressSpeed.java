@@ -53,6 +53,7 @@ final class ProgressSpeed {
                 () -> build.faces()
                         .forEach(f -> FaceClecos.of(
                                 derivation.face(f.face().id()),
+                                Logbook.EMPTY,
                                 holds,
                                 catalogue.clecos(),
                                 Map.of("cleco 3/32", 60),
@@ -80,7 +81,14 @@ final class ProgressSpeed {
         time("a sheet moved: derived, clecos and reach of its face again", () -> {
             Build after = Edit.layer(build, moved.id(), l -> l.withThickness(Length.in(.032 + .001 * (tick++ % 9))));
             var face = derivation.after(after).face(one.face().id());
-            FaceClecos.of(face, new Holds(after), catalogue.clecos(), Map.of("cleco 3/32", 60), Optional.empty(), 2);
+            FaceClecos.of(
+                    face,
+                    Logbook.EMPTY,
+                    new Holds(after),
+                    catalogue.clecos(),
+                    Map.of("cleco 3/32", 60),
+                    Optional.empty(),
+                    2);
             Reach.of(face, after, crib);
         });
         Task task = Task.of(Operation.DEBURRED);

@@ -3,7 +3,9 @@ package bucina.core.bend;
 import bucina.core.measure.Angle;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
+import bucina.core.sheet.Crossing;
 import bucina.core.sheet.Point;
+import bucina.core.sheet.Ring;
 import java.util.List;
 import java.util.Optional;
 
@@ -94,6 +96,10 @@ public record Bracket(
             throw new InputException(
                     "The corners of the base go round clockwise or lie on a line: give them counter-clockwise, like "
                             + "0,0; 3,0; 3,2; 0,2");
+        }
+        if (new Crossing(Ring.polygon(base)).crosses()) {
+            throw new InputException(
+                    "The base crosses itself: give its corners in turn round it, like 0,0; 3,0; 3,2; 0,2");
         }
         if (flanges.isEmpty()) {
             throw new InputException("No flange is given: name a side and its height, like 1: .75");

@@ -45,6 +45,11 @@ public record Flutes(Length excess, Length takeUp, int count, Length depthEach, 
         if (count == 0) {
             return new Flutes(excess, takeUp, 0, Length.ZERO, Length.ZERO);
         }
+        if (!width.times(count).atMost(chord)) {
+            throw new InputException(
+                    count + " flutes of " + width + " take " + width.times(count) + ", more than the chord of " + chord
+                            + " holds: take deeper or narrower ones, or ease the bow first");
+        }
         Length each = width.times(Math.sqrt(4 * excess.per(width) / (count * Math.PI * Math.PI)));
         Length left = excess.minus(arcExcess(each, width).times(count));
         return new Flutes(

@@ -18,10 +18,12 @@ public record Springback(double ratio, Length finalRadius, Angle finalAngle, Ang
     /** More than this is not put into a finished bend any more. */
     public static final Angle TWEAK_MOST = Angle.degrees(2);
 
+    private static final double STRAIGHT_BACK = 180;
+
     /**
      * The springback of a bend.
      *
-     * @throws InputException if the sheet stays elastic: it would spring back flat
+     * @throws InputException if the sheet stays elastic: it would spring back flat; or would be turned past 180 degrees
      */
     public static Springback of(Bend bend, SheetStrength sheet) {
         double x = bend.radius().per(bend.thickness()) * sheet.yield() / (sheet.modulus() * 1000);
@@ -33,12 +35,14 @@ public record Springback(double ratio, Length finalRadius, Angle finalAngle, Ang
         }
         Length after = bend.radius().times(1 / ratio);
         double share = (2 * bend.radius().per(bend.thickness()) + 1) / (2 * after.per(bend.thickness()) + 1);
+        double bendTo = bend.size().degrees() / share;
+        if (!(bendTo <= STRAIGHT_BACK)) {
+            throw new InputException("To spring back to " + bend.size() + " the sheet would be turned by "
+                    + Angle.degrees(bendTo) + ": past 180° it lies on itself; close it in a second step, or take a "
+                    + "smaller radius");
+        }
         return new Springback(
-                ratio,
-                after,
-                Angle.degrees(bend.size().degrees() * share),
-                Angle.degrees(bend.size().degrees() / share),
-                Angle.degrees(2));
+                ratio, after, Angle.degrees(bend.size().degrees() * share), Angle.degrees(bendTo), Angle.degrees(2));
     }
 
     /** True if a finished bend may still be opened or closed by this much in the vice. */

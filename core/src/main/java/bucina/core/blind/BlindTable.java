@@ -13,6 +13,9 @@ import java.util.stream.Collectors;
 /** The pulled rivets known, by family and diameter. Immutable. */
 public final class BlindTable {
 
+    /** Diameters of structural blind rivets, in 1/32 in. */
+    private static final List<Integer> STRUCTURAL_SIZES = List.of(4, 5, 6, 8);
+
     /** The family whose dash is the grip in sixteenths of an inch. */
     public static final String STRUCTURAL = "structural-16";
 
@@ -41,6 +44,10 @@ public final class BlindTable {
      */
     public List<BlindRivet> lengths(String family, Length diameter) {
         if (family.equals(STRUCTURAL)) {
+            if (STRUCTURAL_SIZES.stream().noneMatch(s -> Length.fraction(s, 32).same(diameter))) {
+                throw new InputException("no structural-16 rivet of " + LengthFormat.exact(diameter, Unit.INCH)
+                        + " is in the table; it has 1/8, 5/32, 3/16 and 1/4 in");
+            }
             return structural();
         }
         List<Row> known = rows.stream().filter(r -> r.family().equals(family)).toList();

@@ -14,7 +14,8 @@ import java.util.Optional;
  * the head − p, C ≥ grip, length ≥ C + nut + p. More than three threads showing ranks lower.
  *
  * @param asked the joint
- * @param fits  those that fit: three threads showing or fewer first, then fewest washers, then fewest threads showing
+ * @param fits  those that fit: a shank that fills the whole joint first, then three threads showing or fewer, then
+ *     fewest washers, then fewest threads showing
  * @param why   what decided, or what fails
  */
 public record BoltChoice(Joint asked, List<Fit> fits, Sentence why) {
@@ -23,6 +24,8 @@ public record BoltChoice(Joint asked, List<Fit> fits, Sentence why) {
     public static final int WASHERS_MOST = 3;
 
     private static final double SHOWING_MOST = 3;
+    /** After the dash: no hole for a cotter, as a self-locking nut wants it. */
+    private static final String UNDRILLED = "A";
 
     /** Which part the wrench turns; a washer lies under it. */
     public enum Turn {
@@ -62,18 +65,39 @@ public record BoltChoice(Joint asked, List<Fit> fits, Sentence why) {
             return layers.stream().reduce(Length.ZERO, Length::plus);
         }
 
-        /** Torque to set, with the drag added. */
+        /** Torque to set, with the drag added; a slotted nut has none. */
         public BoltThread.Torque torque() {
-            return (nut.kind().shear() ? thread.shear() : thread.tension()).plus(drag);
+            return (nut.kind().shear() ? thread.shear() : thread.tension())
+                    .plus(nut.kind().slotted() ? 0 : drag);
+        }
+
+        /** What to know when it is tightened, one sentence each. */
+        public List<String> notes() {
+            List<String> notes = new ArrayList<>();
+            if (nut.kind().slotted()) {
+                notes.add("A slotted nut wants a drilled bolt: torque to the low figure, on to the next slot, not past "
+                        + "the high one, then the cotter. It has no running drag"
+                        + (drag > 0 ? "; what was given is not added." : "."));
+            } else if (drag == 0) {
+                notes.add("A self-locking nut drags: measure it while it runs down and add it to the figure.");
+            }
+            if (turn == Turn.HEAD) {
+                notes.add("The figures are for turning the nut: turning the head, the friction under it adds; measure "
+                        + "it and add it too.");
+            }
+            return notes;
         }
     }
 
     /**
      * A bolt and where its washers go.
      *
+     * @param bolt    with its suffix: {@code A} where no cotter goes through it
      * @param showing threads beyond the nut
+     * @param full    true if the shank fills the whole joint; false if up to one turn of thread lies in it
      */
-    public record Fit(BoltThread.Bolt bolt, List<Washer> underHead, List<Washer> underNut, double showing) {
+    public record Fit(
+            BoltThread.Bolt bolt, List<Washer> underHead, List<Washer> underNut, double showing, boolean full) {
 
         public Fit {
             underHead = List.copyOf(underHead);
@@ -103,7 +127,8 @@ public record BoltChoice(Joint asked, List<Fit> fits, Sentence why) {
                 }
             }
         }
-        fits.sort(Comparator.comparing((Fit f) -> f.showing > SHOWING_MOST + 1e-9)
+        fits.sort(Comparator.comparing((Fit f) -> !f.full)
+                .thenComparing(f -> f.showing > SHOWING_MOST + 1e-9)
                 .thenComparing(Fit::washers)
                 .thenComparing(f -> f.underHead.size())
                 .thenComparing(Fit::showing)
@@ -125,10 +150,14 @@ public record BoltChoice(Joint asked, List<Fit> fits, Sentence why) {
         boolean shows = bolt.length().atLeast(c.plus(joint.nut.height()).plus(p));
         return shank && seats && shows
                 ? Optional.of(new Fit(
-                        bolt,
+                        new BoltThread.Bolt(
+                                bolt.designation() + (joint.nut.kind().slotted() ? "" : UNDRILLED),
+                                bolt.grip(),
+                                bolt.length()),
                         head,
                         nut,
-                        bolt.length().minus(c).minus(joint.nut.height()).per(p)))
+                        bolt.length().minus(c).minus(joint.nut.height()).per(p),
+                        bolt.grip().atLeast(joint.stack().plus(under))))
                 : Optional.empty();
     }
 
@@ -159,13 +188,16 @@ public record BoltChoice(Joint asked, List<Fit> fits, Sentence why) {
         Length under = thick(fit.underHead);
         Length c = joint.stack().plus(under).plus(thick(fit.underNut));
         return Sentence.of(
-                "Stack {}, with washers {}. The shank of {} fills the joint (at least {}), the nut seats before the "
-                        + "shank ends, and "
+                "Stack {}, with washers {}. "
+                        + (fit.full
+                                ? "The shank of {} fills the whole joint (at least {})"
+                                : "The shank of {} leaves up to one turn of thread in the joint of {}")
+                        + ", the nut seats before the shank ends, and "
                         + String.format(java.util.Locale.ROOT, "%.1f", fit.showing) + " threads show.",
                 joint.stack(),
                 c,
                 fit.bolt.grip(),
-                joint.stack().plus(under).minus(joint.thread.pitch()).max(Length.ZERO));
+                joint.stack().plus(under));
     }
 
     /** Names the demand that the nearest bolt fails. */

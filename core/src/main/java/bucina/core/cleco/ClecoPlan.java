@@ -19,6 +19,9 @@ public record ClecoPlan(Row row, List<Wave> waves, int peak, int moves, int boun
     /** The most holes one row may have. */
     public static final int MOST = 20_000;
 
+    /** So many clecos hold two fronts at once: behind and ahead of each, one to go on with at each, one for the hole. */
+    static final int BOTH_WAYS = 7;
+
     /**
      * A row to be drilled.
      *
@@ -74,6 +77,9 @@ public record ClecoPlan(Row row, List<Wave> waves, int peak, int moves, int boun
     private static int least(Row row) {
         if (row.mode == Mode.EVERY_HOLE) {
             return row.holes;
+        }
+        if (row.mode == Mode.ENDS_IN) {
+            return Math.min(BOTH_WAYS, row.holes);
         }
         // A hole between others wants one on each side; of two holes one serves the other.
         return Math.min(2, Math.max(1, row.holes - 1));

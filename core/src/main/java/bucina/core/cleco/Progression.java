@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 
 /** Goes along a row as one does at the bench, and writes down every step. */
 final class Progression {
@@ -15,6 +16,9 @@ final class Progression {
     private final TreeSet<Integer> locators;
     private final TreeSet<Integer> in = new TreeSet<>();
     private final Set<Integer> drilled = new HashSet<>();
+    /** Drilled holes that have a cleco in. */
+    private final TreeSet<Integer> held = new TreeSet<>();
+
     private final List<ClecoPlan.Wave> waves = new ArrayList<>();
     private List<Integer> place = new ArrayList<>();
     private List<Integer> drill = new ArrayList<>();
@@ -49,13 +53,8 @@ final class Progression {
         switch (row.mode()) {
             case NOSE_FIRST -> through(order, n);
             case ENDS_IN -> {
-                if (!bothWays()) {
-                    // So few clecos hold one end only: from one end through.
-                    through(order, n);
-                } else {
-                    for (int i = 0; i < n; i++) {
-                        order.add(i % 2 == 0 ? 1 + i / 2 : n - i / 2);
-                    }
+                for (int i = 0; i < n; i++) {
+                    order.add(i % 2 == 0 ? 1 + i / 2 : n - i / 2);
                 }
             }
             case MIDDLE_OUT -> {
@@ -84,7 +83,7 @@ final class Progression {
      * Two fronts at once want a cleco behind and ahead of each, one to go on with at each, and one for the new hole.
      */
     private boolean bothWays() {
-        return row.stock() >= Math.min(7, row.holes());
+        return row.stock() >= Math.min(ClecoPlan.BOTH_WAYS, row.holes());
     }
 
     private static void through(List<Integer> order, int n) {
@@ -207,11 +206,21 @@ final class Progression {
 
     /** The drilled hole that the other front works from, with its locating cleco kept by the caller. */
     private Optional<Integer> otherFront(int h) {
-        return drilled.stream()
-                .filter(d -> in.contains(d) && !sameSide(d, h))
-                .max(Comparator.comparingInt(d -> row.mode() == Mode.MIDDLE_OUT
-                        ? Math.abs(d - Locators.middle(row.holes()))
-                        : -Math.abs(d - Locators.middle(row.holes()))));
+        double m = (row.holes() + 1) / 2.0;
+        boolean outward = row.mode() == Mode.MIDDLE_OUT;
+        Integer above = outward ? last(held) : held.ceiling((int) Math.ceil(m));
+        Integer below = outward ? first(held) : held.floor((int) Math.floor(m));
+        return Stream.of(above, below)
+                .filter(d -> d != null && !sameSide(d, h))
+                .max(Comparator.comparingDouble(d -> outward ? Math.abs(d - m) : -Math.abs(d - m)));
+    }
+
+    private static Integer first(TreeSet<Integer> set) {
+        return set.isEmpty() ? null : set.first();
+    }
+
+    private static Integer last(TreeSet<Integer> set) {
+        return set.isEmpty() ? null : set.last();
     }
 
     private boolean sameSide(int a, int b) {
@@ -225,15 +234,27 @@ final class Progression {
      */
     private void room(Set<Integer> keep, int h, int next) {
         while (in.size() >= row.stock()) {
-            Optional<Integer> spare = in.stream()
-                    .filter(p -> !keep.contains(p) && p != h)
-                    .max(Comparator.comparing((Integer p) -> drilled.contains(p))
-                            .thenComparingInt(p -> Math.abs(p - h)));
-            take(spare.orElseGet(() -> in.stream()
-                    .filter(p -> p != h)
-                    .max(Comparator.comparingInt(p -> Math.abs(p - next)))
-                    .orElseThrow()));
+            take(farthest(held, h, keep)
+                    .or(() -> farthest(in, h, keep))
+                    .or(() -> farthest(in, next, Set.of(h)))
+                    .or(() -> in.stream().filter(p -> p != h).findFirst())
+                    .orElseThrow());
         }
+    }
+
+    /** The cleco of a set farthest from a hole, leaving out some; found from both ends, so that it takes no search. */
+    private static Optional<Integer> farthest(TreeSet<Integer> set, int from, Set<Integer> out) {
+        Integer low = first(set);
+        while (low != null && (low == from || out.contains(low))) {
+            low = set.higher(low);
+        }
+        Integer high = last(set);
+        while (high != null && (high == from || out.contains(high))) {
+            high = set.lower(high);
+        }
+        return Stream.of(low, high)
+                .filter(java.util.Objects::nonNull)
+                .max(Comparator.comparingInt(p -> Math.abs(p - from)));
     }
 
     // ---- writing down
@@ -246,6 +267,9 @@ final class Progression {
         place.add(h);
         why = why.isEmpty() ? reason : why;
         in.add(h);
+        if (drilled.contains(h)) {
+            held.add(h);
+        }
         moves++;
         peak = Math.max(peak, in.size());
     }
@@ -261,6 +285,7 @@ final class Progression {
     private void take(int h) {
         remove.add(h);
         in.remove(h);
+        held.remove(h);
     }
 
     private void close() {

@@ -5,6 +5,7 @@ import bucina.core.measure.Length;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /*
  * Design. First-fit-decreasing in three orders of the bars gives a list at once. A bar's possible fillings are then
@@ -50,7 +51,8 @@ public record CutList(List<Bar> bars, List<Named> missing, int bound) {
     }
 
     /**
-     * Cuts the pieces from the stock: first as few missing as can be, then few bars, then little stock.
+     * Cuts the pieces from the stock: the least length missing, then few bars, then little stock. Up to eleven pieces
+     * nothing is better.
      *
      * @param kerf 0 or more
      * @throws InputException if nothing is wanted, or the kerf is negative
@@ -82,10 +84,16 @@ public record CutList(List<Bar> bars, List<Named> missing, int bound) {
             CutList list = saw.firstFit(pieces, order);
             best = best == null || list.key(kerf).compareTo(best.key(kerf)) < 0 ? list : best;
         }
+        Optional<CutList> exact = SmallCut.solve(
+                        pieces.stream().map(Named::length).toList(), given, kerf)
+                .map(f -> saw.fill(pieces, f));
         Fillings fillings =
                 Fillings.of(pieces.stream().map(Named::length).distinct().toList(), pieces, longest, kerf);
         int bound = Math.max(best.plainBound(kerf), fillings.bound(best));
-        if (best.bars.size() > bound || !best.missing.isEmpty() || given.size() > 1) {
+        if (exact.isPresent()) {
+            best = exact.get().key(kerf).compareTo(best.key(kerf)) < 0 ? exact.get() : best;
+            bound = Math.max(best.plainBound(kerf), fillings.bound(best));
+        } else if (best.bars.size() > bound || !best.missing.isEmpty() || given.size() > 1) {
             CutList solved =
                     fillings.solve(pieces, best).map(f -> saw.fill(pieces, f)).orElse(best);
             if (solved.noWorse(best)) {

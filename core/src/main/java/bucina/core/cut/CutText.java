@@ -16,30 +16,59 @@ import java.util.regex.Pattern;
  */
 public record CutText(LengthParser lengths) {
 
-    private static final Pattern ITEM =
-            Pattern.compile("(.+?)(?:\\s*[x×]\\s*(\\d{1,6}))?(?:\\s+(?![x×])(\\p{L}.*|\\(.*))?");
+    /** Length, count, what for. */
+    private static final Pattern COUNTED = Pattern.compile("([^x×]+?)\\s*[x×]\\s*(\\d{1,6})(?:\\s+(\\p{L}.*|\\(.*))?");
+
+    private static final Pattern LOOKS_COUNTED = Pattern.compile(".*(?:^|\\s|\\d)[x×]\\s*(?:\\d.*)?");
     private static final Pattern RECTANGLE =
             Pattern.compile("([^x×]+?)\\s*[x×]\\s*([^x×]+?)(?:\\s*[x×]\\s*(\\d{1,4}))?(?:\\s+(\\p{L}.*))?");
 
     /** Pieces, at least one. */
     public List<Piece> pieces(String text) {
         return items(text).stream()
-                .map(i -> {
-                    Matcher m = item(i);
-                    return new Piece(
-                            m.group(3) == null ? "" : m.group(3).strip(), length(m.group(1), i), count(m.group(2)));
-                })
+                .map(this::item)
+                .map(i -> new Piece(i.name, i.length, i.count))
                 .toList();
     }
 
     /** Bars; may be none. */
     public List<Stock> stock(String text) {
         return items(text).stream()
-                .map(i -> {
-                    Matcher m = item(i);
-                    return new Stock(length(m.group(1), i), count(m.group(2)));
-                })
+                .map(this::item)
+                .map(i -> new Stock(i.length, i.count))
                 .toList();
+    }
+
+    private record Item(Length length, int count, String name) {}
+
+    /** A count stands behind the length with its unit; without one the longest beginning that is a length counts. */
+    private Item item(String text) {
+        Matcher m = COUNTED.matcher(text);
+        if (m.matches()) {
+            return new Item(
+                    length(m.group(1), text),
+                    count(m.group(2)),
+                    m.group(3) == null ? "" : m.group(3).strip());
+        }
+        for (int end = text.length(); end > 0; end = text.lastIndexOf(' ', end - 1)) {
+            String name = text.substring(end).strip();
+            if (isLength(text.substring(0, end))
+                    && name.matches("(\\p{L}.*|\\(.*)?")
+                    && !LOOKS_COUNTED.matcher(name).matches()) {
+                return new Item(lengths.parse(text.substring(0, end)), 1, name);
+            }
+        }
+        throw new InputException(
+                "\"" + text + "\" is no length and count: write it like 24x3, 610 mm x2 or 24 in x2 clip");
+    }
+
+    private boolean isLength(String text) {
+        try {
+            lengths.parse(text);
+            return true;
+        } catch (InputException e) {
+            return false;
+        }
     }
 
     /**
@@ -79,14 +108,6 @@ public record CutText(LengthParser lengths) {
                 .map(String::strip)
                 .filter(s -> !s.isEmpty())
                 .toList();
-    }
-
-    private static Matcher item(String text) {
-        Matcher m = ITEM.matcher(text);
-        if (!m.matches()) {
-            throw new InputException("\"" + text + "\" is no length and count: write it like 24x3");
-        }
-        return m;
     }
 
     private static Matcher rectangle(String text) {

@@ -1,5 +1,6 @@
 package bucina.core.demo;
 
+import bucina.core.guard.Owed;
 import bucina.core.log.Disposition;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
@@ -12,6 +13,7 @@ import bucina.core.plan.Face;
 import bucina.core.plan.Fastener;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hole;
+import bucina.core.plan.Id;
 import bucina.core.plan.Row;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.HoleReading;
@@ -24,6 +26,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** The log of the demonstration build: some weeks of made-up evenings by two made-up people. */
 public final class DunlinHistory {
@@ -42,6 +45,7 @@ public final class DunlinHistory {
         history.rearSpar();
         history.mainSpar();
         history.lowerSkin();
+        history.before();
         history.progress();
         return new Logbook(history.entries, history.marks);
     }
@@ -152,12 +156,39 @@ public final class DunlinHistory {
                 "Stopped at hole 14: skin lies well.");
     }
 
+    /** What came before the rivets: every hole set was drilled, deburred and dressed a day before its entry. */
+    private void before() {
+        Map<Id.Hole, Instant> begun = new LinkedHashMap<>();
+        for (LogEntry entry : entries) {
+            entry.work().ifPresent(w -> w.holes().forEach(h -> begun.putIfAbsent(h.id(), at(w))));
+        }
+        for (Build.FaceRef ref : derivation.build().faces()) {
+            for (HoleReading hole : derivation.face(ref.face().id()).readings()) {
+                Optional.ofNullable(begun.get(hole.hole().id())).ifPresent(at -> done(hole, at));
+            }
+        }
+    }
+
+    private void done(HoleReading hole, Instant at) {
+        Owed.of(hole, derivation.build().rules(), Set.of())
+                .forEach(owed -> owed.steps()
+                        .forEach(s -> marks.add(
+                                new Mark(hole.hole().id(), owed.layer().id(), s.side(), s.operation(), at))));
+    }
+
+    private static Instant at(Work work) {
+        return work.done().minusDays(1).toInstant(ZoneOffset.UTC);
+    }
+
     /** Marks of work before riveting on the upper skin: drilled, deburred and dimpled as far as it has come. */
     private void progress() {
         Instant at = Instant.parse("2026-11-22T16:00:00Z");
         Face upper = derivation.build().face("Upper skin").orElseThrow().face();
-        mark(upper, List.of("R1", "R2", "R3"), at, Operation.FINAL_SIZE, Operation.DEBURRED);
-        mark(upper, List.of("R4", "R5", "R6", "R7"), at, Operation.FINAL_SIZE, Operation.DEBURRED, Operation.DIMPLED);
+        derivation.face(upper.id()).readings().stream()
+                .filter(r ->
+                        List.of("R1", "R2", "R3", "R4", "R5").contains(r.row().name()))
+                .forEach(r -> done(r, at));
+        mark(upper, List.of("R6", "R7"), at, Operation.FINAL_SIZE, Operation.DEBURRED);
         mark(upper, List.of("R8", "R9", "R10", "R11", "R12"), at, Operation.FINAL_SIZE);
         mark(upper, List.of("R13", "R14", "R15"), at, Operation.CLECOED);
     }

@@ -23,6 +23,7 @@ import bucina.core.plan.Part;
 import bucina.core.plan.Row;
 import bucina.core.plan.Workshop;
 import bucina.core.plan.Zone;
+import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
@@ -60,7 +61,9 @@ public final class Locker {
 
     /** The build, with the given rule set in force. */
     public static Build build(RuleSet rules) {
-        return new Locker().drawn(rules);
+        return new Locker()
+                .drawn(rules.with(
+                        RuleKey.HOLES_COME, "final", "the kit's holes come at size; those dimpled are cleared after"));
     }
 
     /** Nothing is logged yet. */

@@ -14,6 +14,7 @@ import bucina.core.plan.Hand;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
+import bucina.core.sheet.Crossing;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Ring;
 import java.util.ArrayList;

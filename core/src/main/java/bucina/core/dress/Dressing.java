@@ -1,12 +1,13 @@
 package bucina.core.dress;
 
+import bucina.core.material.Material;
 import bucina.core.measure.Length;
 import bucina.core.measure.Sentence;
 import bucina.core.rule.CountersinkSchool;
-import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What is done to every sheet of a stack, head side first.
@@ -41,17 +42,27 @@ public record Dressing(List<Ply> plies) {
                 .toList());
     }
 
-    /** Every sheet dimpled, as the plan asks; a sheet too thick to dimple cold is {@link Dress#IMPOSSIBLE}. */
+    /** Every sheet dimpled, as the plan asks; a sheet that is not dimpled cold is {@link Dress#IMPOSSIBLE}. */
     public static Dressing dimpled(List<Length> layers, RuleSet rules) {
-        Length most = rules.length(RuleKey.COLD_DIMPLE_MOST);
-        return new Dressing(layers.stream()
-                .map(t -> t.atMost(most)
-                        ? new Ply(t, Dress.DIMPLE, Sentence.of("The plan dimples every sheet."))
-                        : new Ply(
-                                t,
-                                Dress.IMPOSSIBLE,
-                                Sentence.of("{} is over {}, the most that is dimpled cold.", t, most)))
-                .toList());
+        return dimpled(layers, List.of(), rules);
+    }
+
+    /** Likewise, with the material of each layer; none where it is not known. */
+    public static Dressing dimpled(List<Length> layers, List<Material> materials, RuleSet rules) {
+        List<Ply> plies = new ArrayList<>();
+        for (Length t : layers) {
+            ColdLimit cold = cold(materials, plies.size(), rules);
+            plies.add(
+                    cold.allows(t)
+                            ? new Ply(t, Dress.DIMPLE, Sentence.of("The plan dimples every sheet."))
+                            : new Ply(
+                                    t, Dress.IMPOSSIBLE, Sentence.of("{} is " + cold.words() + ".", t, cold.limit())));
+        }
+        return new Dressing(plies);
+    }
+
+    private static ColdLimit cold(List<Material> materials, int layer, RuleSet rules) {
+        return ColdLimit.of(layer < materials.size() ? Optional.of(materials.get(layer)) : Optional.empty(), rules);
     }
 
     /** The first sheet countersunk, as the plan asks, whatever its thickness; the rest plain. */
@@ -75,13 +86,18 @@ public record Dressing(List<Ply> plies) {
      * below stays plain. A sheet that can be neither is {@link Dress#IMPOSSIBLE}.
      */
     public static Dressing workOut(List<Length> layers, FlushHead head, RuleSet rules) {
+        return workOut(layers, List.of(), head, rules);
+    }
+
+    /** Likewise, with the material of each layer; none where it is not known. */
+    public static Dressing workOut(List<Length> layers, List<Material> materials, FlushHead head, RuleSet rules) {
         CountersinkSchool school = rules.countersinkSchool();
-        Length most = rules.length(RuleKey.COLD_DIMPLE_MOST);
         List<Ply> plies = new ArrayList<>();
         Length dimpled = Length.ZERO;
         boolean taken = false;
         for (Length t : layers) {
             Length depth = head.height().plus(head.extraDepth(dimpled));
+            ColdLimit cold = cold(materials, plies.size(), rules);
             if (taken) {
                 plies.add(new Ply(t, Dress.PLAIN, Sentence.of("The sheet above takes the head.")));
             } else if (school.allows(depth, t)) {
@@ -93,7 +109,7 @@ public record Dressing(List<Ply> plies) {
                                 (dimpled.positive() ? "Nest" : "Head") + " {} deep fits in {} (" + school.word() + ").",
                                 depth,
                                 t)));
-            } else if (t.atMost(most)) {
+            } else if (cold.allows(t)) {
                 dimpled = dimpled.plus(t);
                 plies.add(new Ply(
                         t,
@@ -108,11 +124,10 @@ public record Dressing(List<Ply> plies) {
                         t,
                         Dress.IMPOSSIBLE,
                         Sentence.of(
-                                "{} is too thin for {} deep (" + school.word() + ") and over {}, the most "
-                                        + "that is dimpled cold.",
+                                "{} is too thin for {} deep (" + school.word() + ") and " + cold.words() + ".",
                                 t,
                                 depth,
-                                most)));
+                                cold.limit())));
                 taken = true;
             }
         }

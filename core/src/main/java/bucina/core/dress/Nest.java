@@ -3,6 +3,8 @@ package bucina.core.dress;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.rule.CountersinkSchool;
+import bucina.core.rule.RuleKey;
+import bucina.core.rule.RuleSet;
 
 /**
  * The countersink that receives a head, or the dimpled sheets above it.
@@ -48,8 +50,23 @@ public record Nest(FlushHead head, Length dimpled, Length sub, Length hole, Coun
         return new FlushHead(diameter(), head.height(), head.halfAngle()).coneTo(hole);
     }
 
-    /** True if the sheet is thick enough under the school. */
+    /** True if the sheet is thick enough under the school, and the cutter does not come out below it. */
     public boolean fits() {
-        return school.allows(judgedDepth(), sub);
+        return school.allows(judgedDepth(), sub) && !comesOut();
+    }
+
+    /** True if the cutter, cut down to the hole, comes out below the sheet: that never fits, whatever the school. */
+    public boolean comesOut() {
+        return !cutterDepth().atMost(sub);
+    }
+
+    /** Metal left between the foot of the cone and the far side; 0 or less where the cutter comes out. */
+    public Length land() {
+        return sub.minus(cutterDepth());
+    }
+
+    /** True if it is cut but leaves less land than the rule: a knife edge. */
+    public boolean knifeEdge(RuleSet rules) {
+        return !land().atLeast(rules.length(RuleKey.COUNTERSINK_LAND));
     }
 }

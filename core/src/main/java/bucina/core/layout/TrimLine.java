@@ -2,6 +2,7 @@ package bucina.core.layout;
 
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
+import bucina.core.sheet.Crossing;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
 import bucina.core.sheet.Ring;
@@ -14,8 +15,8 @@ import java.util.stream.IntStream;
  * Design. One edge is trimmed: the straight edge of the outline whose farthest hole is nearest to it. The trim line
  * runs along the holes, each
  * moved toward that edge by the least edge distance at right angles to the hole line there; at a bend of the hole
- * line the two offsets meet in
- * a mitre, so that no point of the line comes nearer to a hole than the least.
+ * line the two offsets meet in a mitre. Where holes are staggered so tightly that such a line would come nearer to a
+ * hole than the least, it runs round the holes that stand out instead.
  */
 
 /**
@@ -25,6 +26,12 @@ import java.util.stream.IntStream;
  * @param largest what may be cut off parallel to the edge, at most; negative where the edge is too near already
  */
 public record TrimLine(List<Point> line, Length largest) {
+
+    /** Less area than this, nm², is no sheet: a hundredth of a square millimetre. */
+    private static final double SMALLEST = 1e10;
+
+    /** A line round a hole goes in steps of up to 60 degrees. */
+    private static final double STEP = Math.PI / 3;
 
     public TrimLine {
         line = List.copyOf(line);
@@ -39,7 +46,14 @@ public record TrimLine(List<Point> line, Length largest) {
      * @throws InputException if a hole lies off the sheet
      */
     public static TrimLine of(List<Point> holes, List<Point> outline, Length least) {
-        Outline sheet = Outline.of(Ring.polygon(outline));
+        Ring ring = Ring.polygon(outline);
+        boolean crosses = new Crossing(ring).crosses();
+        if (ring.area() < SMALLEST || crosses) {
+            throw new InputException("the outline "
+                    + (crosses ? "crosses itself" : "holds no metal")
+                    + ": give its corners in turn round the sheet, like 0,0;10,0;10,4;0,4");
+        }
+        Outline sheet = Outline.of(ring);
         for (Point hole : holes) {
             if (!sheet.covers(hole)) {
                 throw new InputException("the hole at " + hole.across() + ", " + hole.up()
@@ -61,9 +75,78 @@ public record TrimLine(List<Point> line, Length largest) {
                 .orElseThrow();
         boolean outward =
                 (holes.getFirst().x() - a.x()) * nx + (holes.getFirst().y() - a.y()) * ny < 0;
-        return new TrimLine(
-                offset(holes, least.nanometres(), outward ? nx : -nx, outward ? ny : -ny),
-                Length.nm(near).minus(least));
+        double tx = outward ? nx : -nx;
+        double ty = outward ? ny : -ny;
+        List<Point> line = offset(holes, least.nanometres(), tx, ty);
+        if (tooNear(line, holes, least)) {
+            line = round(hull(holes, tx, ty), least.nanometres(), tx, ty);
+        }
+        return new TrimLine(line, Length.nm(near).minus(least));
+    }
+
+    /** True if a point of a line lies nearer to a hole than the least. */
+    private static boolean tooNear(List<Point> line, List<Point> holes, Length least) {
+        for (Point hole : holes) {
+            for (int i = 0; i + 1 < line.size(); i++) {
+                if (toEdge(hole, line.get(i), line.get(i + 1)) < least.nanometres() - 1) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    /** The holes that stand out toward (nx, ny), in order along the edge: all others lie behind the lines between them. */
+    private static List<Point> hull(List<Point> holes, double nx, double ny) {
+        List<Point> sorted = holes.stream()
+                .sorted(Comparator.comparingDouble((Point p) -> along(p, nx, ny))
+                        .thenComparingDouble(p -> -p.x() * nx - p.y() * ny))
+                .toList();
+        List<Point> hull = new ArrayList<>();
+        for (Point p : sorted) {
+            // Of holes one behind the other only the first stands out.
+            if (!hull.isEmpty() && Math.abs(along(p, nx, ny) - along(hull.getLast(), nx, ny)) < 1) {
+                continue;
+            }
+            while (hull.size() > 1 && !standsOut(hull.get(hull.size() - 2), hull.getLast(), p)) {
+                hull.removeLast();
+            }
+            hull.add(p);
+        }
+        return hull;
+    }
+
+    private static double along(Point p, double nx, double ny) {
+        return p.x() * ny - p.y() * nx;
+    }
+
+    /** True if going from a over b to c turns away from the edge. */
+    private static boolean standsOut(Point a, Point b, Point c) {
+        return (b.x() - a.x()) * (c.y() - a.y()) - (b.y() - a.y()) * (c.x() - a.x()) < 0;
+    }
+
+    /** A line round points that stand out, never nearer than {@code by}: at each point it goes round in flat steps. */
+    private static List<Point> round(List<Point> points, double by, double nx, double ny) {
+        List<Point> line = new ArrayList<>();
+        double facing = Math.atan2(ny, nx);
+        for (int i = 0; i < points.size(); i++) {
+            Point p = points.get(i);
+            double[] before = i > 0 ? normal(points.get(i - 1), p, nx, ny) : new double[] {nx, ny};
+            double[] after = i < points.size() - 1 ? normal(p, points.get(i + 1), nx, ny) : new double[] {nx, ny};
+            double from = facing + turn(facing, Math.atan2(before[1], before[0]));
+            double by2 = turn(from, Math.atan2(after[1], after[0]));
+            int steps = Math.max(1, (int) Math.ceil(Math.abs(by2) / STEP));
+            for (int k = 0; k < steps; k++) {
+                double at = from + (k + 0.5) * by2 / steps;
+                double out = by / Math.cos(by2 / steps / 2);
+                line.add(new Point(p.x() + out * Math.cos(at), p.y() + out * Math.sin(at)));
+            }
+        }
+        return line;
+    }
+
+    private static double turn(double from, double to) {
+        return Math.IEEEremainder(to - from, 2 * Math.PI);
     }
 
     private static double farthest(List<Point> holes, List<Point> outline, int edge) {

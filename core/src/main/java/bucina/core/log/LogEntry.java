@@ -29,6 +29,11 @@ public record LogEntry(int id, Instant entered, Optional<Integer> corrects, Opti
         }
     }
 
+    /** This entry with a reason for what was set although it was not ready; one that installs nothing as it is. */
+    public LogEntry explained(String because) {
+        return new LogEntry(id, entered, corrects, work.map(w -> w.explained(because)), reason);
+    }
+
     /** An entry before it has a number: what the builder asks to have written down. */
     public record Draft(Optional<Integer> corrects, Optional<Work> work, String reason) {
 

@@ -22,7 +22,8 @@ import java.util.Optional;
  * @param setup       tool, setting and hole size
  * @param readings    sample of shop heads measured
  * @param rejects     what went wrong and what was done about each
- * @param explanation why a length graded short or long, or another rivet, was used; may be empty
+ * @param explanation why a length graded short or long, or another rivet, was used, or why holes that were not ready
+ *     were set all the same; may be empty
  * @param note        may be empty
  * @param photos      photographs by the SHA-256 of their content, lower-case hex
  */
@@ -68,6 +69,26 @@ public record Work(
                     "a reject names hole " + reject.hole() + ", which the entry does not cover");
         }
         require(rejected <= count, "more rejects than fasteners: " + rejected + " of " + count);
+    }
+
+    /** The same with a reason why it was set although something was missing or odd. */
+    public Work explained(String because) {
+        return new Work(
+                group,
+                groupCode,
+                holes,
+                count,
+                designation,
+                length,
+                who,
+                done,
+                minutes,
+                setup,
+                readings,
+                rejects,
+                because,
+                note,
+                photos);
     }
 
     /** How many of them are in and sound: all but the rejects that left a hole open. */

@@ -40,8 +40,20 @@ public final class LengthFormat {
      * millimetres, one more where it is needed.
      */
     public static String trade(Length length, Unit unit) {
-        String fine = figure(length, unit, 4);
-        return (fine.endsWith("0") ? fine.substring(0, fine.length() - 1) : fine) + " " + unit.symbol();
+        return trade(length, unit, 4);
+    }
+
+    /**
+     * Likewise with up to so many places, noughts at the end left away down to three in inches and two in millimetres.
+     *
+     * @param places in inches, 4 or more; millimetres get one fewer
+     */
+    static String trade(Length length, Unit unit, int places) {
+        String fine = figure(length, unit, places);
+        for (int p = places; p > 3 && fine.endsWith("0"); p--) {
+            fine = fine.substring(0, fine.length() - 1);
+        }
+        return fine + " " + unit.symbol();
     }
 
     /** All digits that matter and no more: {@code .0625 in}, {@code 3.2 mm}. */

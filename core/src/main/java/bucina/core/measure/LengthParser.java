@@ -11,15 +11,15 @@ import java.util.regex.Pattern;
 /**
  * Reads a length as people type it: {@code 3/32}, {@code 1 5/16}, {@code 1-5/16}, {@code .093}, {@code 0.093 in},
  * {@code 3/32"},
- * {@code 2.4 mm}, {@code #40}, {@code F} (a letter drill).
+ * {@code 2.4 mm}, {@code 6 ft}, {@code #40}, {@code F} (a letter drill).
  *
  * <p>A bare number takes the unit given to the constructor; a fraction is always inches, a {@code #} always a
  * numbered drill.
  */
 public final class LengthParser {
 
-    private static final Pattern DECIMAL =
-            Pattern.compile("([+-]?(?:\\d{1,12}(?:\\.\\d{0,12})?|\\.\\d{1,12}))\\s*(in|inch|inches|\"|″|mm)?");
+    private static final Pattern DECIMAL = Pattern.compile(
+            "([+-]?(?:\\d{1,12}(?:\\.\\d{0,12})?|\\.\\d{1,12}))\\s*(in|inch|inches|\"|″|mm|ft|foot|feet)?");
     private static final Pattern FRACTION =
             Pattern.compile("([+-]?)(?:(\\d{1,9})[\\s-]+)?(\\d{1,9})\\s*/\\s*(\\d{1,9})\\s*(in|inch|inches|\"|″)?");
     private static final String EXAMPLE = "write it like .093, 3/32, 1 5/16, 2.4 mm or #40";
@@ -60,8 +60,11 @@ public final class LengthParser {
         Matcher decimal = DECIMAL.matcher(lower);
         if (decimal.matches()) {
             String unit = decimal.group(2);
-            return Length.of(
-                    new BigDecimal(decimal.group(1)), unit == null ? bare : unit.equals("mm") ? Unit.MM : Unit.INCH);
+            BigDecimal number = new BigDecimal(decimal.group(1));
+            if (unit != null && unit.startsWith("f")) {
+                return Length.of(number.multiply(BigDecimal.valueOf(12)), Unit.INCH);
+            }
+            return Length.of(number, unit == null ? bare : unit.equals("mm") ? Unit.MM : Unit.INCH);
         }
         String comma = clean.indexOf(',') >= 0 ? " (the decimal mark is a point)" : "";
         throw new InputException("\"" + clean + "\" is not a length" + comma + ": " + EXAMPLE);

@@ -29,6 +29,8 @@ public record NutPlateLayout(NutPlate plate, List<Laid> plates, List<Finding> fi
     private static final Length BEYOND = Length.in(.13);
 
     private static final Length HALF_WIDE = Length.in(.16);
+    /** Head of a 3/32 flush rivet in its diameters: .179 / .094. */
+    private static final double LUG_HEAD = 1.91;
     /** Turns tried, from the edge's direction. */
     private static final double[] TURNS = {0, 90, 45, -45, 30, -30, 60, -60};
     /** Turns tried for a plate that does not lie the same half round. */
@@ -94,29 +96,50 @@ public record NutPlateLayout(NutPlate plate, List<Laid> plates, List<Finding> fi
             Optional<Outline> sheet,
             List<Point> taken,
             List<Behind> behind) {
-        Check check = new Check(pattern, plate, rules, sheet, behind);
+        Check check = new Check(pattern, plate, rules, sheet, taken, behind);
+        List<Finding> findings = new ArrayList<>(check.heads());
+        List<Laid> plates = alike(check).orElseGet(() -> oneByOne(check, findings));
+        return new NutPlateLayout(plate, plates, findings);
+    }
+
+    /** All turned alike from the line of their screws, if one turn clears everywhere. */
+    private static Optional<List<Laid>> alike(Check check) {
+        for (double by : check.turns()) {
+            List<Laid> plates = new ArrayList<>();
+            for (int i = 0; i < check.pattern.screws().size(); i++) {
+                Laid one = laid(check.pattern.screws().get(i), check.plate, by);
+                if (check.problem(one, i, plates).isPresent()) {
+                    break;
+                }
+                plates.add(one);
+            }
+            if (plates.size() == check.pattern.screws().size()) {
+                return Optional.of(plates);
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static List<Laid> oneByOne(Check check, List<Finding> findings) {
         List<Laid> plates = new ArrayList<>();
-        List<Finding> findings = new ArrayList<>();
-        List<Point> rivets = new ArrayList<>(taken);
-        for (int i = 0; i < pattern.screws().size(); i++) {
-            ScrewPattern.Screw screw = pattern.screws().get(i);
-            Laid first = laid(screw, plate, 0);
+        for (int i = 0; i < check.pattern.screws().size(); i++) {
+            ScrewPattern.Screw screw = check.pattern.screws().get(i);
+            Laid first = laid(screw, check.plate, 0);
             Laid best = null;
-            for (double by : plate.even() ? TURNS : UNEVEN) {
-                Laid one = laid(screw, plate, by);
-                if (check.problem(one, i, rivets).isEmpty()) {
+            for (double by : check.turns()) {
+                Laid one = laid(screw, check.plate, by);
+                if (check.problem(one, i, plates).isEmpty()) {
                     best = one;
                     break;
                 }
             }
             if (best == null) {
-                check.problem(first, i, rivets).ifPresent(findings::add);
+                check.problem(first, i, plates).ifPresent(findings::add);
                 best = first;
             }
             plates.add(best);
-            rivets.addAll(best.rivets);
         }
-        return new NutPlateLayout(plate, plates, findings);
+        return plates;
     }
 
     private static Laid laid(ScrewPattern.Screw screw, NutPlate plate, double by) {
@@ -134,11 +157,59 @@ public record NutPlateLayout(NutPlate plate, List<Laid> plates, List<Finding> fi
 
     /** What a plate must clear. */
     private record Check(
-            ScrewPattern pattern, NutPlate plate, RuleSet rules, Optional<Outline> sheet, List<Behind> behind) {
+            ScrewPattern pattern,
+            NutPlate plate,
+            RuleSet rules,
+            Optional<Outline> sheet,
+            List<Point> taken,
+            List<Behind> behind) {
 
-        Optional<Finding> problem(Laid laid, int i, List<Point> rivets) {
+        double[] turns() {
+            return plate.even() ? TURNS : UNEVEN;
+        }
+
+        /** A 100 degree screw head is about twice its clearance hole across. */
+        private Length screwHead() {
+            return plate.hole().times(2);
+        }
+
+        /** Screws so near to each other that their heads meet. */
+        List<Finding> heads() {
+            List<Finding> found = new ArrayList<>();
+            for (int i = 0; i < pattern.screws().size(); i++) {
+                for (int k = i + 1; k < pattern.screws().size(); k++) {
+                    Length apart = pattern.screws()
+                            .get(i)
+                            .at()
+                            .to(pattern.screws().get(k).at());
+                    if (!apart.atLeast(screwHead())) {
+                        found.add(new Finding(
+                                "screw-heads-meet",
+                                Level.ERROR,
+                                new Finding.Place("", "", Integer.toString(i + 1), ""),
+                                Optional.of(apart),
+                                Optional.of(screwHead()),
+                                "MS24693, typical head",
+                                Sentence.of(
+                                        "Screws " + (i + 1) + " and " + (k + 1)
+                                                + " are {} apart, and their heads are {} across.",
+                                        apart,
+                                        screwHead()),
+                                Sentence.of("Give the screws more pitch, or take a smaller size.")));
+                    }
+                }
+            }
+            return found;
+        }
+
+        Optional<Finding> problem(Laid laid, int i, List<Laid> others) {
+            List<Point> rivets = new ArrayList<>(taken);
+            others.forEach(o -> rivets.addAll(o.rivets));
             Length apart = rules.times(RuleKey.PITCH_LEAST, plate.rivet());
-            Length fromScrew = plate.hole().times(0.5).plus(rules.times(RuleKey.EDGE_LEAST_PROTRUDING, plate.rivet()));
+            Length fromScrew = plate.hole()
+                    .times(0.5)
+                    .plus(rules.times(RuleKey.EDGE_LEAST_PROTRUDING, plate.rivet()))
+                    .max(screwHead().times(0.5).plus(plate.rivet().times(LUG_HEAD / 2)));
             EdgeRule edge = EdgeRule.of(rules, plate.rivet(), true);
             for (Point r : laid.rivets) {
                 for (Point other : rivets) {
@@ -177,7 +248,31 @@ public record NutPlateLayout(NutPlate plate, List<Laid> plates, List<Finding> fi
                     }
                 }
             }
-            return hit(laid, i);
+            return onOther(laid, i, others).or(() -> hit(laid, i));
+        }
+
+        /** A plate that lies over the next one, or whose metal another screw's nut needs. */
+        private Optional<Finding> onOther(Laid laid, int i, List<Laid> others) {
+            Outline body = laid.body();
+            for (int k = 0; k < others.size(); k++) {
+                boolean near = !laid.screw
+                        .to(others.get(k).screw)
+                        .atLeast(plate.lug().plus(BEYOND).plus(HALF_WIDE).times(2));
+                if (near && Shapes.overlap(body, others.get(k).body())) {
+                    return Optional.of(new Finding(
+                            "plates-overlap",
+                            Level.ERROR,
+                            new Finding.Place("", "", Integer.toString(i + 1), ""),
+                            Optional.empty(),
+                            Optional.empty(),
+                            "a plate lies flat on its sheet",
+                            Sentence.of("At screw " + (i + 1) + " the plate lies over that of screw " + (k + 1)
+                                    + ", whichever way it is turned."),
+                            Sentence.of("Give the screws more pitch, or take a one-lug, corner or miniature plate from "
+                                    + "the drawing.")));
+                }
+            }
+            return Optional.empty();
         }
 
         private Optional<Finding> hit(Laid laid, int i) {

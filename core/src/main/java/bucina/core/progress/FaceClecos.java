@@ -6,6 +6,7 @@ import bucina.core.cleco.Mode;
 import bucina.core.cleco.RivetOrder;
 import bucina.core.hold.Held;
 import bucina.core.hold.Holds;
+import bucina.core.log.Logbook;
 import bucina.core.measure.Length;
 import bucina.core.measure.LengthFormat;
 import bucina.core.measure.Unit;
@@ -13,13 +14,16 @@ import bucina.core.plan.Row;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /*
  * Design. Rows of the largest fasteners first (main structure before skin), among those the longest, then the others
@@ -41,28 +45,54 @@ public record FaceClecos(List<RowPlan> rows, List<Use> sizes) {
     /**
      * One row.
      *
-     * @param size  of cleco; empty for a hole between sizes
-     * @param holes in the order of the plan's numbers: hole 1 of the plan is the first
-     * @param plan  empty where no cleco fits the hole, or no hole of the row may be drilled
+     * @param sizes of cleco, hole by hole; none where no hole takes one well
+     * @param holes that have no fastener in yet and take a cleco, in the order of the plan's numbers: hole 1 of the plan
+     *     is the first
+     * @param plan  empty where no cleco fits the holes
      * @param held   how many are clecoed and drilled but not riveted, or not drilled past their size
      * @param kept   clecos of the size that hold earlier rows while this one is worked
      * @param lifted clecos of the size that are lifted from earlier rows first, because the bin has no more
      * @param stay   holes of the plan that keep or get a cleco once the row is drilled, so that the face stays located
+     * @param none   how many open holes of the row take no cleco well
      * @param why    why the row comes here
      */
     public record RowPlan(
             Row row,
-            Optional<ClecoSize> size,
+            List<ClecoSize> sizes,
             List<HoleReading> holes,
             Optional<ClecoPlan> plan,
             int held,
             int kept,
             int lifted,
             List<Integer> stay,
+            int none,
             String why) {
         public RowPlan {
+            sizes = List.copyOf(sizes);
             holes = List.copyOf(holes);
             stay = List.copyOf(stay);
+        }
+
+        /** The size that most of its holes take; empty where none takes one well. */
+        public Optional<ClecoSize> size() {
+            return sizes.stream()
+                    .max(Comparator.comparingInt((ClecoSize z) -> Collections.frequency(sizes, z))
+                            .thenComparing(ClecoSize::name));
+        }
+
+        /** Which holes take another size than most, and which; empty if none does. */
+        public String others() {
+            Map<ClecoSize, List<String>> odd = new LinkedHashMap<>();
+            for (int i = 0; i < sizes.size(); i++) {
+                if (!sizes.get(i).equals(size().orElseThrow())) {
+                    odd.computeIfAbsent(sizes.get(i), z -> new ArrayList<>())
+                            .add(holes.get(i).label());
+                }
+            }
+            return odd.entrySet().stream()
+                    .map(e -> "cleco " + e.getKey().name() + " (" + e.getKey().colour() + ") in "
+                            + String.join(", ", e.getValue()))
+                    .collect(Collectors.joining("; "));
         }
 
         /**
@@ -93,83 +123,159 @@ public record FaceClecos(List<RowPlan> rows, List<Use> sizes) {
     }
 
     /**
-     * Plans a face.
+     * Plans a face; rows with every fastener in are left out.
      *
+     * @param log   says which holes have their fastener in: they are neither clecoed, drilled nor set
      * @param bins  how many of each size, by {@link ClecoSize#bin}; a size that is not named has as many as it takes
      * @param asked how every row is worked; empty for the middle outward, and every hole in stacks of four sheets or
      *     over .2 in
      */
     public static FaceClecos of(
             FaceReading face,
+            Logbook log,
             Holds holds,
             List<ClecoSize> table,
             Map<String, Integer> bins,
             Optional<Mode> asked,
             int nearest) {
         List<Row> order = asked.filter(m -> m == Mode.NOSE_FIRST).isPresent() ? aft(face) : order(face);
-        Map<ClecoSize, Integer> kept = new HashMap<>();
-        Map<ClecoSize, Integer> peaks = new HashMap<>();
+        Bin bin = new Bin(bins);
         List<RowPlan> plans = new ArrayList<>();
         for (Row row : order) {
-            List<HoleReading> holes =
-                    row.holes().stream().flatMap(h -> face.of(h.id()).stream()).toList();
-            Optional<ClecoSize> size = holes.isEmpty()
-                    ? Optional.empty()
-                    : ClecoSize.of(table, holes.getFirst().solution().hole());
+            List<HoleReading> open = row.holes().stream()
+                    .flatMap(h -> face.of(h.id()).stream())
+                    .filter(r -> !log.state(r.hole(), r.layers()).set())
+                    .toList();
+            if (open.isEmpty()) {
+                continue;
+            }
+            Map<HoleReading, ClecoSize> sizes = new LinkedHashMap<>();
+            open.forEach(h -> ClecoSize.of(table, h.solution().hole()).ifPresent(z -> sizes.put(h, z)));
+            List<HoleReading> holes = List.copyOf(sizes.isEmpty() ? open : sizes.keySet());
             int held = (int) holes.stream().filter(h -> holds.of(h).isPresent()).count();
+            String why = why(order, row, holes);
+            if (sizes.isEmpty()) {
+                plans.add(
+                        new RowPlan(row, List.of(), holes, Optional.empty(), held, 0, 0, List.of(), open.size(), why));
+                continue;
+            }
             Mode mode = asked.orElse(thick(holes) ? Mode.EVERY_HOLE : Mode.MIDDLE_OUT);
-            plans.add(size.map(s -> held(
-                            row,
-                            s,
-                            holes,
-                            held,
-                            new ClecoPlan.Row(holes.size(), mode, holes.size(), nearest),
-                            bins.getOrDefault(s.bin(), Integer.MAX_VALUE),
-                            kept,
-                            peaks,
-                            why(order, row, holes)))
-                    .orElseGet(() -> new RowPlan(
-                            row, size, holes, Optional.empty(), held, 0, 0, List.of(), why(order, row, holes))));
+            plans.add(bin.held(
+                    row,
+                    List.copyOf(sizes.values()),
+                    holes,
+                    held,
+                    new ClecoPlan.Row(holes.size(), mode, holes.size(), nearest),
+                    open.size() - holes.size(),
+                    why));
         }
-        List<Use> uses = peaks.entrySet().stream()
-                .map(e -> new Use(e.getKey(), bins.getOrDefault(e.getKey().bin(), -1), e.getValue()))
-                .sorted(Comparator.comparing(u -> u.size.from()))
-                .toList();
-        return new FaceClecos(plans, uses);
+        return new FaceClecos(plans, bin.uses());
     }
 
-    /**
-     * A row worked with what the bin has beside the clecos that hold the rows before; where that is too few, those are
-     * lifted first.
-     */
-    private static RowPlan held(
-            Row row,
-            ClecoSize size,
-            List<HoleReading> holes,
-            int held,
-            ClecoPlan.Row all,
-            int bin,
-            Map<ClecoSize, Integer> kept,
-            Map<ClecoSize, Integer> peaks,
-            String why) {
-        int before = kept.getOrDefault(size, 0);
-        ClecoPlan plan = ClecoPlan.of(stock(all, bin - before));
-        int lifted = plan.fits() ? 0 : before;
-        if (lifted > 0) {
-            plan = ClecoPlan.of(stock(all, bin));
+    /** What the bin has, and how much of it holds rows that are done. */
+    private static final class Bin {
+
+        private final Map<String, Integer> bins;
+        private final Map<ClecoSize, Integer> kept = new HashMap<>();
+        private final Map<ClecoSize, Integer> peaks = new HashMap<>();
+
+        Bin(Map<String, Integer> bins) {
+            this.bins = bins;
         }
-        int held0 = before - lifted;
-        List<Integer> stay = new ArrayList<>();
-        for (int h = (1 + holes.size()) / 2 % KEPT_EVERY;
-                plan.fits() && h <= holes.size() && held0 + stay.size() < bin;
-                h += KEPT_EVERY) {
-            if (h > 0) {
-                stay.add(h);
+
+        private int of(ClecoSize size) {
+            return bins.getOrDefault(size.bin(), Integer.MAX_VALUE);
+        }
+
+        List<Use> uses() {
+            return peaks.entrySet().stream()
+                    .map(e -> new Use(e.getKey(), bins.getOrDefault(e.getKey().bin(), -1), e.getValue()))
+                    .sorted(Comparator.comparing(u -> u.size.from()))
+                    .toList();
+        }
+
+        /**
+         * A row worked with what the bin has beside the clecos that hold the rows before; where that is too few, those
+         * are lifted first.
+         */
+        RowPlan held(
+                Row row,
+                List<ClecoSize> sizes,
+                List<HoleReading> holes,
+                int held,
+                ClecoPlan.Row all,
+                int none,
+                String why) {
+            Map<ClecoSize, Integer> free = new HashMap<>();
+            sizes.forEach(z -> free.put(z, of(z) - kept.getOrDefault(z, 0)));
+            ClecoPlan plan = fitting(all, sizes, free);
+            int before = sizes.stream()
+                    .distinct()
+                    .mapToInt(z -> kept.getOrDefault(z, 0))
+                    .sum();
+            int lifted = plan.fits() ? 0 : before;
+            if (lifted > 0) {
+                sizes.forEach(z -> {
+                    free.put(z, of(z));
+                    kept.put(z, 0);
+                });
+                plan = fitting(all, sizes, free);
             }
+            List<Integer> stay = plan.fits() ? stay(sizes) : List.of();
+            Map<ClecoSize, Integer> most = plan.fits() ? peaks(plan, sizes) : Map.of();
+            sizes.stream().distinct().forEach(z -> {
+                int left = (int)
+                        stay.stream().filter(h -> sizes.get(h - 1).equals(z)).count();
+                int now = kept.getOrDefault(z, 0);
+                peaks.merge(z, now + Math.max(most.getOrDefault(z, 0), left), Math::max);
+                kept.put(z, now + left);
+            });
+            return new RowPlan(row, sizes, holes, Optional.of(plan), held, before - lifted, lifted, stay, none, why);
         }
-        peaks.merge(size, held0 + Math.max(plan.peak(), stay.size()), Math::max);
-        kept.put(size, held0 + stay.size());
-        return new RowPlan(row, Optional.of(size), holes, Optional.of(plan), held, held0, lifted, stay, why);
+
+        /** Every so many holes that keep or get a cleco, as far as the bin goes. */
+        private List<Integer> stay(List<ClecoSize> sizes) {
+            Map<ClecoSize, Integer> used = new HashMap<>(kept);
+            List<Integer> stay = new ArrayList<>();
+            for (int h = (1 + sizes.size()) / 2 % KEPT_EVERY; h <= sizes.size(); h += KEPT_EVERY) {
+                if (h > 0 && used.getOrDefault(sizes.get(h - 1), 0) < of(sizes.get(h - 1))) {
+                    used.merge(sizes.get(h - 1), 1, Integer::sum);
+                    stay.add(h);
+                }
+            }
+            return stay;
+        }
+
+        /** The plan with the most clecos that keeps every size within its bin. */
+        private static ClecoPlan fitting(ClecoPlan.Row all, List<ClecoSize> sizes, Map<ClecoSize, Integer> free) {
+            int clecos = Math.clamp(
+                    free.values().stream().mapToLong(Integer::longValue).sum(), 0, all.holes());
+            ClecoPlan plan = ClecoPlan.of(stock(all, clecos));
+            while (plan.fits() && over(plan, sizes, free)) {
+                clecos--;
+                plan = ClecoPlan.of(stock(all, clecos));
+            }
+            return plan;
+        }
+
+        private static boolean over(ClecoPlan plan, List<ClecoSize> sizes, Map<ClecoSize, Integer> free) {
+            return free.size() > 1
+                    && peaks(plan, sizes).entrySet().stream().anyMatch(e -> e.getValue() > free.get(e.getKey()));
+        }
+
+        /** Most clecos of each size in use at once, by walking the plan. */
+        private static Map<ClecoSize, Integer> peaks(ClecoPlan plan, List<ClecoSize> sizes) {
+            Map<ClecoSize, Integer> in = new HashMap<>();
+            Map<ClecoSize, Integer> peaks = new HashMap<>();
+            for (ClecoPlan.Wave wave : plan.waves()) {
+                for (int h : wave.place()) {
+                    int now = in.merge(sizes.get(h - 1), 1, Integer::sum);
+                    peaks.merge(sizes.get(h - 1), now, Math::max);
+                }
+                wave.remove().forEach(h -> in.merge(sizes.get(h - 1), -1, Integer::sum));
+            }
+            return peaks;
+        }
     }
 
     private static ClecoPlan.Row stock(ClecoPlan.Row row, int free) {

@@ -1,14 +1,9 @@
 package bucina.core.progress;
 
 import bucina.core.dress.Dress;
-import bucina.core.edit.NutPlateEdits;
-import bucina.core.hold.Held;
-import bucina.core.hold.Holds;
 import bucina.core.log.Logbook;
 import bucina.core.log.Mark;
 import bucina.core.log.Operation;
-import bucina.core.measure.LengthFormat;
-import bucina.core.measure.Unit;
 import bucina.core.plan.Fastener;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
@@ -98,30 +93,6 @@ public record Task(Operation operation, Mark.Side side, Optional<Id.Layer> layer
             }
         }
         return skipped;
-    }
-
-    /** Why a hole must not get this now; empty if it may. */
-    public Optional<String> guard(Holds holds, HoleReading reading, Unit unit) {
-        boolean drilling = operation == Operation.FINAL_SIZE
-                || operation == Operation.MATCH_DRILLED
-                || operation == Operation.CLEARED;
-        Optional<Held> held = holds.of(reading);
-        if (drilling && held.filter(Held::underSize).isPresent()) {
-            return Optional.of(reading.label() + " is not drilled past "
-                    + held.get().present().map(p -> LengthFormat.trade(p, unit)).orElse("its present size")
-                    + ": it waits for " + held.get().waitsFor());
-        }
-        if (drilling && reading.layers().stream().anyMatch(NutPlateEdits::isPlate)) {
-            return Optional.of(reading.label()
-                    + " is a nut plate hole: it is drilled through the plate on its screw, one lug, a "
-                    + "cleco, then the other");
-        }
-        if (drilling && reading.hole().deviation().isPresent()) {
-            return Optional.of(reading.label() + " differs from its group: it takes "
-                    + LengthFormat.trade(reading.solution().hole(), unit) + ", "
-                    + reading.hole().deviation().get().reason());
-        }
-        return Optional.empty();
     }
 
     /**

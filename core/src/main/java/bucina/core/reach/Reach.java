@@ -19,6 +19,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * Which tools get at a hole for one piece of work.
@@ -117,11 +118,10 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
             HoleReading hole, Work work, List<Tool> crib, Obstacles obstacles, Map<Id.Part, Part> parts) {
         Point p = hole.hole().at();
         Near near = obstacles.nearest(p);
-        // A sheet is dimpled or cut by itself; a rivet is squeezed in all that is in place.
-        Length in = hole.layers().stream()
-                .filter(l -> work == Work.SQUEEZE ? parts.get(l.part()).fitted() : true)
-                .map(l -> l.outline().outer().distance(p))
-                .reduce(work == Work.SQUEEZE ? Length::max : Length::min)
+        Length in = IntStream.range(0, hole.layers().size())
+                .filter(i -> works(hole, i, work, parts))
+                .mapToObj(i -> hole.layers().get(i).outline().outer().distance(p))
+                .reduce(Length::max)
                 .orElse(Length.ZERO);
         Length edge = hole.layers().stream()
                 .map(l -> l.outline().edgeDistance(p))
@@ -135,6 +135,20 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
             }
         }
         return new Reach(hole, work, tools, blocked);
+    }
+
+    /**
+     * True if the tool reaches into a sheet for the work: each sheet that is dimpled by itself, so the one in which the
+     * hole is farthest in decides; a rivet is squeezed in all that is in place. A pulled rivet's gun and a cutter come
+     * straight down.
+     */
+    private static boolean works(HoleReading hole, int i, Work work, Map<Id.Part, Part> parts) {
+        return switch (work) {
+            case DIMPLE -> hole.solution().dressing().plies().get(i).dress() == Dress.DIMPLE;
+            case COUNTERSINK -> hole.solution().dressing().plies().get(i).dress() == Dress.COUNTERSINK;
+            case SQUEEZE -> parts.get(hole.layers().get(i).part()).fitted();
+            case PULL -> true;
+        };
     }
 
     private static Optional<Blocked> block(Tool tool, Length in, Length edge, Near near) {

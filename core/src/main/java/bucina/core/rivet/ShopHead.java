@@ -2,6 +2,7 @@ package bucina.core.rivet;
 
 import bucina.core.dress.Dressing;
 import bucina.core.dress.FlushHead;
+import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import java.util.Objects;
 import java.util.Optional;
@@ -33,8 +34,9 @@ public final class ShopHead {
      * @param size     the rivet
      * @param hole     diameter as drilled, at least D
      * @param dressing the stack, at least one sheet; dimples and countersinks only under a flush head
-     * @param coupon   the builder's own effective grip from a coupon, over 0, to use in place of the estimate;
-     *     usually empty
+     * @param coupon   the builder's own effective grip from a coupon, from the grip to one D more, to use in place of
+     *     the estimate; usually empty
+     * @throws InputException if the coupon's grip cannot be
      */
     public ShopHead(RivetSize size, Length hole, Dressing dressing, Optional<Length> coupon) {
         this.size = Objects.requireNonNull(size, "size");
@@ -47,7 +49,16 @@ public final class ShopHead {
             throw new IllegalArgumentException("hole must be at least the shank of " + size.shank() + ", was " + hole);
         }
         this.grip = dressing.grip();
+        coupon.ifPresent(this::check);
         this.effectiveGrip = coupon.orElseGet(this::estimate);
+    }
+
+    /** What the shank bridges is never less than the sheets, nor by a diameter more. */
+    private void check(Length coupon) {
+        if (!coupon.atLeast(grip) || !coupon.atMost(grip.plus(size.shank()))) {
+            throw new InputException("an effective grip of " + coupon + " cannot be one of sheets that make " + grip
+                    + ": it lies from there to one shank diameter more, up to " + grip.plus(size.shank()));
+        }
     }
 
     private Length estimate() {

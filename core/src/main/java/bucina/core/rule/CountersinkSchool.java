@@ -3,7 +3,7 @@ package bucina.core.rule;
 import bucina.core.measure.Length;
 
 /** The two schools of how deep a countersink may go into a sheet. */
-public enum CountersinkSchool {
+public enum CountersinkSchool implements Choice {
     /** The sheet must be thicker than the head is high. */
     FULL("full", "head thinner than the sheet"),
     /** The head takes at most two thirds of the sheet; two thirds exactly passes. */
@@ -17,12 +17,12 @@ public enum CountersinkSchool {
         this.word = word;
     }
 
-    /** The word in files and on the command line. */
+    @Override
     public String code() {
         return code;
     }
 
-    /** In plain words. */
+    @Override
     public String word() {
         return word;
     }

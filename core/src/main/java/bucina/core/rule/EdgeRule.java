@@ -16,8 +16,9 @@ import java.util.Optional;
  * @param least    the least distance allowed; that distance itself passes
  * @param most     the most for a row that runs along an edge; that distance itself passes
  * @param source   source of the least
+ * @param mostSource source of the most
  */
-public record EdgeRule(Length shank, boolean flush, Length least, Length most, String source) {
+public record EdgeRule(Length shank, boolean flush, Length least, Length most, String source, String mostSource) {
 
     /** Code of the finding under the least. */
     public static final String LEAST = "edge-distance-least";
@@ -39,7 +40,8 @@ public record EdgeRule(Length shank, boolean flush, Length least, Length most, S
                 flush,
                 rules.times(key, shank),
                 rules.times(RuleKey.EDGE_MOST, shank),
-                rules.rule(key).source());
+                rules.rule(key).source(),
+                rules.rule(RuleKey.EDGE_MOST).source());
     }
 
     /** True if a hole this far from the edge may be drilled. */
@@ -63,7 +65,7 @@ public record EdgeRule(Length shank, boolean flush, Length least, Length most, S
                     Finding.Place.NONE,
                     Optional.of(distance),
                     Optional.of(most),
-                    source,
+                    mostSource,
                     Sentence.of(
                             "The hole is {} from the edge, over " + times(most)
                                     + " = {}: the edge may lift between rivets.",

@@ -1,6 +1,7 @@
 package bucina.core.rule;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 
 /** The limits and choices that a rule set holds. */
@@ -13,9 +14,15 @@ public enum RuleKey {
     GAUGE_DIAMETER("shop.gauge.diameter", "Shop head diameter, shop gauge, about", Kind.DIAMETERS),
     GAUGE_HEIGHT("shop.gauge.height", "Shop head height, shop gauge, about", Kind.DIAMETERS),
     GAUGE_HEIGHT_LEAST("shop.gauge.height.least", "Shop head height, shop gauge, never under", Kind.DIAMETERS),
-    SHOP_SCHOOL("shop.school", "Shop head school that governs", Kind.CHOICE),
-    COUNTERSINK_SCHOOL("countersink.school", "Countersink school that governs", Kind.CHOICE),
-    COLD_DIMPLE_MOST("dimple.cold.most", "Thickest sheet dimpled cold", Kind.LENGTH),
+    SHOP_SCHOOL("shop.school", "Shop head school that governs", ShopSchool.values()),
+    GAP_AGREE("squeezer.gap.agree", "How far grips and closed gaps may differ in one stretch", Kind.LENGTH),
+    COUNTERSINK_SCHOOL("countersink.school", "Countersink school that governs", CountersinkSchool.values()),
+    COUNTERSINK_LAND("countersink.land.least", "Land under a cone below which it is a knife edge", Kind.LENGTH),
+    COLD_DIMPLE_MOST("dimple.cold.most", "Thickest sheet dimpled cold, 2024-T3 and softer", Kind.LENGTH),
+    COLD_DIMPLE_HARD("dimple.cold.hard", "From this thickness 7075 in a T temper wants heat", Kind.LENGTH),
+    HOLES_COME("work.holes", "How the holes of the kit come", HolesCome.values()),
+    DEBURR_MARKED("work.deburr", "Whether deburring is owed at each hole", Followed.values()),
+    PRIME_SCHOOL("work.prime", "What is primed before it is riveted", PrimeSchool.values()),
     OVERSIZE_MOST("hole.oversize.most", "Largest hole over the drill before the next diameter", Kind.LENGTH),
     PITCH_LEAST("pitch.least", "Least pitch in a row", Kind.DIAMETERS),
     PITCH_MOST_DIAMETERS("pitch.most.diameters", "Most pitch in a row, by shank", Kind.DIAMETERS),
@@ -54,11 +61,20 @@ public enum RuleKey {
     private final String code;
     private final String title;
     private final Kind kind;
+    private final List<Choice> choices;
 
     RuleKey(String code, String title, Kind kind) {
         this.code = code;
         this.title = title;
         this.kind = kind;
+        this.choices = List.of();
+    }
+
+    RuleKey(String code, String title, Choice... choices) {
+        this.code = code;
+        this.title = title;
+        this.kind = Kind.CHOICE;
+        this.choices = List.of(choices);
     }
 
     /** The key in files. */
@@ -74,6 +90,11 @@ public enum RuleKey {
     /** What its value is. */
     public Kind kind() {
         return kind;
+    }
+
+    /** What a rule of kind {@link Kind#CHOICE} may be, in the order to offer them; none for the others. */
+    public List<Choice> choices() {
+        return choices;
     }
 
     /** The key with this code; empty if none has it. */

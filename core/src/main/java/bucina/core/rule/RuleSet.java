@@ -10,9 +10,13 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.stream.Collectors;
 
 /** Every rule with a value, checked once when made. Immutable. */
 public final class RuleSet {
+
+    /** No factor of a rule comes near it; more is a slip of the keyboard, and NaN and infinity fail too. */
+    private static final double MOST = 1000;
 
     private final String name;
     private final Map<RuleKey, Rule> rules;
@@ -57,21 +61,15 @@ public final class RuleSet {
 
     private static void check(Rule rule) {
         String value = rule.value();
-        switch (rule.key()) {
-            case SHOP_SCHOOL -> pick(ShopSchool.values(), ShopSchool::code, rule);
-            case COUNTERSINK_SCHOOL -> pick(CountersinkSchool.values(), CountersinkSchool::code, rule);
-            default -> {
-                boolean positive =
-                        switch (rule.key().kind()) {
-                            case DIAMETERS, THICKNESSES, DEGREES -> number(rule) > 0;
-                            case LENGTH -> parser().parse(value).positive();
-                            case CHOICE ->
-                                throw new IllegalStateException("choice " + rule.key() + " has no list of words");
-                        };
-                if (!positive) {
-                    throw new InputException("rule " + rule.key().code() + " must be over 0, was " + value);
-                }
-            }
+        boolean positive =
+                switch (rule.key().kind()) {
+                    case DIAMETERS, THICKNESSES, DEGREES -> number(rule) > 0 && number(rule) < MOST;
+                    case LENGTH -> parser().parse(value).positive();
+                    case CHOICE -> pick(rule) != null;
+                };
+        if (!positive) {
+            throw new InputException("rule " + rule.key().code() + " must be over 0"
+                    + (rule.key().kind() == RuleKey.Kind.LENGTH ? "" : " and under " + (int) MOST) + ", was " + value);
         }
     }
 
@@ -84,16 +82,13 @@ public final class RuleSet {
         }
     }
 
-    private static <E> E pick(E[] values, java.util.function.Function<E, String> code, Rule rule) {
-        List<String> words = new ArrayList<>();
-        for (E value : values) {
-            if (code.apply(value).equals(rule.value())) {
-                return value;
-            }
-            words.add(code.apply(value));
-        }
-        throw new InputException("rule " + rule.key().code() + " must be one of " + String.join(", ", words)
-                + ", was \"" + rule.value() + "\"");
+    private static Choice pick(Rule rule) {
+        return rule.key().choices().stream()
+                .filter(c -> c.code().equals(rule.value()))
+                .findFirst()
+                .orElseThrow(() -> new InputException("rule " + rule.key().code() + " must be one of "
+                        + rule.key().choices().stream().map(Choice::code).collect(Collectors.joining(", "))
+                        + ", was \"" + rule.value() + "\""));
     }
 
     private static LengthParser parser() {
@@ -132,12 +127,27 @@ public final class RuleSet {
 
     /** The shop head school that governs; the other is still shown. */
     public ShopSchool shopSchool() {
-        return pick(ShopSchool.values(), ShopSchool::code, rule(RuleKey.SHOP_SCHOOL));
+        return (ShopSchool) pick(rule(RuleKey.SHOP_SCHOOL));
     }
 
     /** The countersink school that governs. */
     public CountersinkSchool countersinkSchool() {
-        return pick(CountersinkSchool.values(), CountersinkSchool::code, rule(RuleKey.COUNTERSINK_SCHOOL));
+        return (CountersinkSchool) pick(rule(RuleKey.COUNTERSINK_SCHOOL));
+    }
+
+    /** How the holes of the kit come. */
+    public HolesCome holesCome() {
+        return (HolesCome) pick(rule(RuleKey.HOLES_COME));
+    }
+
+    /** True if deburring is owed at each hole. */
+    public boolean deburringMarked() {
+        return pick(rule(RuleKey.DEBURR_MARKED)) == Followed.MARKED;
+    }
+
+    /** What is primed before it is riveted. */
+    public PrimeSchool primeSchool() {
+        return (PrimeSchool) pick(rule(RuleKey.PRIME_SCHOOL));
     }
 
     /** This set with one value replaced, for {@code reason}. */

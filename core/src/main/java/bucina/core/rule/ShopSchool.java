@@ -1,7 +1,7 @@
 package bucina.core.rule;
 
 /** The two schools of judging a shop head. */
-public enum ShopSchool {
+public enum ShopSchool implements Choice {
     /** NASM47196 / MIL-R-47196: at least 1.3 D across and 0.4 D high. */
     PROCESS("process", "process specification"),
     /** AC 43.13-1B, FAA-H-8083-31: about 1.5 D across and 0.5 D high. */
@@ -15,12 +15,12 @@ public enum ShopSchool {
         this.word = word;
     }
 
-    /** The word in files. */
+    @Override
     public String code() {
         return code;
     }
 
-    /** In plain words. */
+    @Override
     public String word() {
         return word;
     }

@@ -1,12 +1,14 @@
 package bucina.core.stack;
 
 import bucina.core.catalogue.Catalogue;
+import bucina.core.material.Material;
 import bucina.core.measure.Sentence;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
 import bucina.core.plan.Group;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
+import bucina.core.plan.Part;
 import bucina.core.plan.TypedStack;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
@@ -18,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Collectors;
 
 /**
  * Everything derived from one build. Immutable: nothing shown can be stale, as a changed build has a derivation of its
@@ -51,7 +54,13 @@ public final class Derivation {
 
     /** The derivation of what the build has become: faces that did not change keep their readings. */
     public Derivation after(Build changed) {
-        return changed.rules().equals(build.rules()) ? next(changed) : of(changed, catalogue);
+        boolean same =
+                changed.rules().equals(build.rules()) && materials(changed).equals(materials(build));
+        return same ? next(changed) : of(changed, catalogue);
+    }
+
+    private static Map<Id.Part, Material> materials(Build build) {
+        return build.parts().stream().collect(Collectors.toMap(Part::id, Part::material));
     }
 
     private Derivation next(Build changed) {
@@ -60,8 +69,9 @@ public final class Derivation {
         Map<Id.Face, FaceReading> readings = new LinkedHashMap<>();
         Map<Id.Group, Solution> solutions = new HashMap<>();
         // Faces do not depend on each other: each core takes some, and the order of the map is that of the build.
+        HoleReader.Around around = new HoleReader.Around(solver, now, materials(changed)::get);
         List<FaceReading> read = changed.faces().parallelStream()
-                .map(ref -> read(ref.face(), solver, now))
+                .map(ref -> read(ref.face(), around))
                 .toList();
         read.forEach(r -> readings.put(r.face().id(), r));
         for (Build.FaceRef ref : changed.faces()) {
@@ -72,11 +82,12 @@ public final class Derivation {
         return new Derivation(changed, catalogue, readings, solutions, now);
     }
 
-    private FaceReading read(Face face, Solver solver, Accepted now) {
+    private FaceReading read(Face face, HoleReader.Around around) {
         FaceReading before = faces.get(face.id());
-        return before == null
-                ? FaceReading.of(face, solver, now)
-                : before.face() == face && now == accepted ? before : before.after(face, solver, now);
+        if (before == null) {
+            return FaceReading.of(face, around);
+        }
+        return before.face() == face && around.accepted() == accepted ? before : before.after(face, around);
     }
 
     private static Solution solve(Solver solver, Group group, TypedStack stack) {

@@ -38,14 +38,14 @@ public final class FaceReading {
     }
 
     /** Works out every hole of a face. */
-    static FaceReading of(Face face, Solver solver, Accepted accepted) {
-        FaceHoles holes = new FaceHoles(face, solver.rules());
-        HoleReader reader = new HoleReader(face, holes, solver, accepted);
+    static FaceReading of(Face face, HoleReader.Around around) {
+        FaceHoles holes = new FaceHoles(face, around.solver().rules());
+        HoleReader reader = new HoleReader(face, holes, around);
         HoleReading[] readings = new HoleReading[holes.size()];
         for (int i = 0; i < readings.length; i++) {
             readings[i] = reader.read(i);
         }
-        return new FaceReading(face, holes, readings, solver.rules(), accepted, readings.length);
+        return new FaceReading(face, holes, readings, around.solver().rules(), around.accepted(), readings.length);
     }
 
     /**
@@ -55,14 +55,16 @@ public final class FaceReading {
      * accepted; the rest keep their
      * figures. Where the layers that stayed changed their order everything is worked out.
      */
-    FaceReading after(Face changed, Solver solver, Accepted now) {
+    FaceReading after(Face changed, HoleReader.Around around) {
         Optional<List<Box>> near = changedBoxes(changed);
         if (near.isEmpty()) {
-            return of(changed, solver, now);
+            return of(changed, around);
         }
-        FaceHoles next = changed.groups() == face.groups() ? holes : new FaceHoles(changed, solver.rules());
-        HoleReader reader = new HoleReader(changed, next, solver, now);
-        boolean[] again = new Touched(next).touched(near.get(), now);
+        FaceHoles next = changed.groups() == face.groups()
+                ? holes
+                : new FaceHoles(changed, around.solver().rules());
+        HoleReader reader = new HoleReader(changed, next, around);
+        boolean[] again = new Touched(next).touched(near.get(), around.accepted());
         HoleReading[] made = new HoleReading[next.size()];
         int count = 0;
         for (int i = 0; i < made.length; i++) {
@@ -74,7 +76,7 @@ public final class FaceReading {
                 made[i] = readings[holes.place(slot.hole().id())].in(slot.group(), slot.row());
             }
         }
-        return new FaceReading(changed, next, made, solver.rules(), now, count);
+        return new FaceReading(changed, next, made, around.solver().rules(), around.accepted(), count);
     }
 
     /** Finds the holes that a change touches. */

@@ -34,7 +34,6 @@ public record GroupSummary(Map<Length, Integer> grips, Map<String, Integer> desi
     private static void add(
             Map<Length, Integer> grips, Map<String, Integer> designations, Solution solution, int count) {
         grips.merge(solution.grip(), count, Integer::sum);
-        String cut = solution.cut() ? " cut" : "";
-        designations.merge(solution.designation().orElse("none") + cut, count, Integer::sum);
+        designations.merge(solution.called(), count, Integer::sum);
     }
 }

@@ -1,12 +1,14 @@
 package bucina.core.stack;
 
 import bucina.core.dress.Preparation;
+import bucina.core.material.Material;
 import bucina.core.measure.Length;
 import bucina.core.plan.Deviation;
 import bucina.core.plan.Face;
 import bucina.core.plan.Fastener;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hole;
+import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Zone;
 import bucina.core.rule.Finding;
@@ -20,6 +22,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.IntStream;
 
 /*
@@ -42,21 +45,32 @@ final class HoleReader {
             Optional<Length> room,
             BitSet covering) {}
 
+    /**
+     * What a face is read with.
+     *
+     * @param solver    works out stacks
+     * @param accepted  what the builder accepted
+     * @param materials of the build's parts
+     */
+    record Around(Solver solver, Accepted accepted, Function<Id.Part, Material> materials) {}
+
     private record Answer(List<Layer> layers, Solution solution) {}
 
     private final Face face;
     private final FaceHoles holes;
     private final Solver solver;
     private final Accepted accepted;
+    private final Function<Id.Part, Material> materials;
     private final SpotCheck spots;
     private final BoxIndex<Integer> index;
     private final Map<Key, Answer> answers = new HashMap<>();
 
-    HoleReader(Face face, FaceHoles holes, Solver solver, Accepted accepted) {
+    HoleReader(Face face, FaceHoles holes, Around around) {
         this.face = face;
         this.holes = holes;
-        this.solver = solver;
-        this.accepted = accepted;
+        this.solver = around.solver();
+        this.accepted = around.accepted();
+        this.materials = around.materials();
         this.spots = new SpotCheck(face, holes, solver);
         this.index = new BoxIndex<>(
                 IntStream.range(0, face.layers().size()).boxed().toList(),
@@ -144,6 +158,7 @@ final class HoleReader {
                         thicknesses,
                         Optional.empty(),
                         key.room,
-                        key.dies)));
+                        key.dies,
+                        layers.stream().map(l -> materials.apply(l.part())).toList())));
     }
 }

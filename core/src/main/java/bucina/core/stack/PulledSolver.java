@@ -40,20 +40,11 @@ final class PulledSolver {
         Optional<PulledSize> size = catalogue.pulled(rivet.family(), rivet.diameter());
         Length hole = ask.drilled().orElse(rivet.diameter().plus(OVER_BODY));
         Optional<FlushHead> cone = size.flatMap(PulledSize::flush);
-        Dressing dressing = dress(cone, ask);
+        DressCheck dress = new DressCheck(rules, cone, hole);
+        Dressing dressing = dress.dress(ask);
         List<Finding> faults = new ArrayList<>(Solver.misfit(rivet, ask.asked()));
         Solver.dies(dressing, ask.dies(), PulledSize.ANGLE, rivet.name()).ifPresent(faults::add);
-        dressing.plies().stream()
-                .filter(p -> p.dress() == Dress.IMPOSSIBLE)
-                .forEach(p -> faults.add(new Finding(
-                        "dress-impossible",
-                        Level.ERROR,
-                        Finding.Place.NONE,
-                        Optional.of(p.thickness()),
-                        Optional.empty(),
-                        rules.rule(RuleKey.COUNTERSINK_SCHOOL).source(),
-                        p.reason(),
-                        Sentence.of("Use a domed rivet or another diameter."))));
+        faults.addAll(dress.faults(dressing, "Use a domed rivet or another diameter."));
         Optional<BlindChoice> blind =
                 ask.layers().isEmpty() ? Optional.empty() : choose(rivet, dressing.grip(), ask.room(), faults);
         blind.ifPresent(b -> faults.addAll(faults(rivet, b)));
@@ -69,18 +60,6 @@ final class PulledSolver {
                 new Solution.Heads(head, tail, cone),
                 EdgeRule.of(rules, rivet.shank(), rivet.flush()),
                 faults);
-    }
-
-    private Dressing dress(Optional<FlushHead> cone, Solver.Ask ask) {
-        if (cone.isEmpty()) {
-            return Dressing.plain(ask.layers());
-        }
-        return switch (ask.asked()) {
-            case AUTO -> Dressing.workOut(ask.layers(), cone.get(), rules);
-            case DIMPLE -> Dressing.dimpled(ask.layers(), rules);
-            case COUNTERSINK -> Dressing.countersunk(ask.layers());
-            case NONE -> Dressing.plain(ask.layers());
-        };
     }
 
     private Optional<BlindChoice> choose(

@@ -22,8 +22,8 @@ public record SafeTrim(int edge, Segment outer, Segment line, Length largest, Ho
 
     /**
      * The safe trim of every straight edge of a layer; edges of a layer with no holes have none. A hole counts for an
-     * edge where its foot falls
-     * within the edge, widened by its least edge distance.
+     * edge where its foot falls within the edge, widened by its least edge distance; beyond an end that is an arc or an
+     * obtuse corner too, since there the cut runs on through the sheet.
      */
     public static List<SafeTrim> of(Layer layer, FaceReading face) {
         List<HoleReading> holes = face.readings().stream()
@@ -39,11 +39,13 @@ public record SafeTrim(int edge, Segment outer, Segment line, Length largest, Ho
         List<SafeTrim> trims = new ArrayList<>();
         for (int i = 0; i < corners.size(); i++) {
             if (corners.get(i).bulge() == 0) {
+                int turn = sum > 0 ? 1 : -1;
                 edge(
                         i,
                         corners.get(i).at(),
                         corners.get((i + 1) % corners.size()).at(),
-                        sum > 0 ? 1 : -1,
+                        turn,
+                        new Ends(runsOn(corners, i, turn), runsOn(corners, (i + 1) % corners.size(), turn)),
                         holes,
                         trims);
             }
@@ -51,7 +53,27 @@ public record SafeTrim(int edge, Segment outer, Segment line, Length largest, Ho
         return trims;
     }
 
-    private static void edge(int edge, Point a, Point b, int turn, List<HoleReading> holes, List<SafeTrim> trims) {
+    /** Whether a cut along an edge runs on beyond its first and its second end. */
+    private record Ends(boolean first, boolean second) {}
+
+    /** True if a cut past this corner runs on through the sheet: an arc meets it, or it is convex and obtuse. */
+    private static boolean runsOn(List<Corner> corners, int corner, int turn) {
+        int n = corners.size();
+        Corner before = corners.get((corner + n - 1) % n);
+        Corner here = corners.get(corner);
+        if (before.bulge() != 0 || here.bulge() != 0) {
+            return true;
+        }
+        Point p = before.at();
+        Point q = here.at();
+        Point r = corners.get((corner + 1) % n).at();
+        double cross = (q.x() - p.x()) * (r.y() - q.y()) - (q.y() - p.y()) * (r.x() - q.x());
+        double dot = (q.x() - p.x()) * (r.x() - q.x()) + (q.y() - p.y()) * (r.y() - q.y());
+        return cross * turn > 0 && dot > 1e-6 * p.to(q).nanometres() * q.to(r).nanometres();
+    }
+
+    private static void edge(
+            int edge, Point a, Point b, int turn, Ends ends, List<HoleReading> holes, List<SafeTrim> trims) {
         double length = a.to(b).nanometres();
         if (length == 0) {
             return;
@@ -66,7 +88,8 @@ public record SafeTrim(int edge, Segment outer, Segment line, Length largest, Ho
             double along = ((p.x() - a.x()) * (b.x() - a.x()) + (p.y() - a.y()) * (b.y() - a.y())) / length;
             double keep = r.solution().edge().least().nanometres();
             double spare = (p.x() - a.x()) * nx + (p.y() - a.y()) * ny - keep;
-            if (along >= -keep && along <= length + keep && spare > -keep && spare < least) {
+            boolean beside = (along >= -keep || ends.first) && (along <= length + keep || ends.second);
+            if (beside && spare > -keep && spare < least) {
                 least = spare;
                 nearest = r;
             }

@@ -65,6 +65,11 @@ public record Solution(
         };
     }
 
+    /** The designation as lists and tables name it: {@code MS20426AD3-4 cut} where it is cut first. */
+    public String called() {
+        return designation().orElse("none") + (cut() ? " cut" : "");
+    }
+
     /** The length it goes in with; empty for hardware and where nothing does. */
     public Optional<Length> length() {
         return choice.flatMap(c -> c.pick().length())

@@ -5,6 +5,7 @@ import bucina.core.dress.Dress;
 import bucina.core.dress.Dressing;
 import bucina.core.dress.FlushHead;
 import bucina.core.dress.Preparation;
+import bucina.core.material.Material;
 import bucina.core.measure.Length;
 import bucina.core.measure.Sentence;
 import bucina.core.plan.Fastener;
@@ -52,6 +53,7 @@ public final class Solver {
      * @param coupon   effective grip read from a coupon; usually empty
      * @param room     what is free behind the stack; empty where nothing stands behind
      * @param dies     angle of the dimple dies planned; empty for the head's own
+     * @param materials of the layers, in their order; empty where nobody knows them
      */
     public record Ask(
             Fastener fastener,
@@ -60,7 +62,21 @@ public final class Solver {
             List<Length> layers,
             Optional<Length> coupon,
             Optional<Length> room,
-            Optional<Integer> dies) {}
+            Optional<Integer> dies,
+            List<Material> materials) {
+
+        /** A stack whose materials nobody knows. */
+        public Ask(
+                Fastener fastener,
+                Preparation asked,
+                Optional<Length> drilled,
+                List<Length> layers,
+                Optional<Length> coupon,
+                Optional<Length> room,
+                Optional<Integer> dies) {
+            this(fastener, asked, drilled, layers, coupon, room, dies, List.of());
+        }
+    }
 
     /** Works out a stack with nothing behind it and the dies that belong to the head. */
     public Solution solve(
@@ -121,8 +137,10 @@ public final class Solver {
         }
         Length hole = ask.drilled.orElse(size.get().hole());
         List<Finding> faults = new ArrayList<>(misfit(rivet, ask.asked));
-        Dressing dressing = dress(size.get(), ask.asked, ask.layers);
-        faults.addAll(dressFaults(size.get(), ask.asked, dressing));
+        Optional<FlushHead> cone = rivet.flush() ? Optional.of(head(size.get())) : Optional.empty();
+        DressCheck dress = new DressCheck(rules, cone, hole);
+        Dressing dressing = dress.dress(ask);
+        faults.addAll(dress.faults(dressing, "Use a reduced head, a protruding head or another diameter."));
         dies(dressing, ask.dies, SOLID_ANGLE, rivet.name()).ifPresent(faults::add);
         faults.addAll(holeFaults(size.get(), hole));
         Optional<RivetChoice> choice = ask.layers.isEmpty() || !hole.atLeast(rivet.shank())
@@ -135,10 +153,7 @@ public final class Solver {
                 dressing,
                 choice,
                 Optional.empty(),
-                new Solution.Heads(
-                        size.get().headDiameter().times(0.5),
-                        tail,
-                        rivet.flush() ? Optional.of(head(size.get())) : Optional.empty()),
+                new Solution.Heads(size.get().headDiameter().times(0.5), tail, cone),
                 edge(rivet),
                 faults);
     }
@@ -154,18 +169,6 @@ public final class Solver {
                         Sentence.of(name + " has a " + head + "° head, but the holes are dimpled with " + d
                                 + "° dies: it does not seat."),
                         "Use the " + head + "° dies that belong to the rivet."));
-    }
-
-    private Dressing dress(RivetSize size, Preparation asked, List<Length> layers) {
-        if (!size.head().flush()) {
-            return Dressing.plain(layers);
-        }
-        return switch (asked) {
-            case AUTO -> Dressing.workOut(layers, head(size), rules);
-            case DIMPLE -> Dressing.dimpled(layers, rules);
-            case COUNTERSINK -> Dressing.countersunk(layers);
-            case NONE -> Dressing.plain(layers);
-        };
     }
 
     private static FlushHead head(RivetSize size) {
@@ -194,48 +197,8 @@ public final class Solver {
         return List.of();
     }
 
-    private List<Finding> dressFaults(RivetSize size, Preparation asked, Dressing dressing) {
-        List<Finding> faults = new ArrayList<>();
-        String source = rules.rule(RuleKey.COUNTERSINK_SCHOOL).source();
-        for (Dressing.Ply ply : dressing.plies()) {
-            if (ply.dress() == Dress.IMPOSSIBLE) {
-                faults.add(new Finding(
-                        "dress-impossible",
-                        Level.ERROR,
-                        Finding.Place.NONE,
-                        Optional.of(ply.thickness()),
-                        Optional.empty(),
-                        source,
-                        ply.reason(),
-                        Sentence.of("Use a reduced head, a protruding head or another diameter.")));
-            }
-        }
-        if (size.head().flush()
-                && asked == Preparation.COUNTERSINK
-                && !dressing.plies().isEmpty()) {
-            Length top = dressing.plies().getFirst().thickness();
-            if (!rules.countersinkSchool().allows(size.headHeight(), top)) {
-                faults.add(new Finding(
-                        "countersink-too-deep",
-                        Level.ERROR,
-                        Finding.Place.NONE,
-                        Optional.of(size.headHeight()),
-                        Optional.of(top),
-                        source,
-                        Sentence.of(
-                                "The head is {} high, too deep for a sheet of {} ("
-                                        + rules.countersinkSchool().word()
-                                        + "): the edge turns to a knife and the hole grows.",
-                                size.headHeight(),
-                                top),
-                        Sentence.of("Dimple this sheet, or use a reduced or protruding head.")));
-            }
-        }
-        return faults;
-    }
-
     private List<Finding> holeFaults(RivetSize size, Length hole) {
-        Length most = size.hole().plus(rules.length(RuleKey.OVERSIZE_MOST));
+        Length most = size.shank().plus(rules.length(RuleKey.OVERSIZE_MOST));
         if (!hole.atLeast(size.shank())) {
             return List.of(new Finding(
                     "hole-under-shank",

@@ -59,6 +59,9 @@ final class SpotCheck {
         }
         for (int l : caught.isEmpty() ? List.<Integer>of() : nearby) {
             boolean beyond = l < first || l > last;
+            if (through(face.layers().get(l), at, solution, found)) {
+                continue;
+            }
             if (beyond) {
                 Length reach = solution.heads().on(l < first != slot.group().headFar());
                 edge(face.layers().get(l), at, reach, found);
@@ -192,6 +195,30 @@ final class SpotCheck {
                 return;
             }
         }
+    }
+
+    /** True if the edge of a sheet that the hole's centre is not in cuts the hole: metal is left in part of it. */
+    private static boolean through(Layer layer, Point at, Solution solution, List<Finding> found) {
+        Length distance = layer.outline().edgeDistance(at);
+        Length radius = solution.hole().times(0.5);
+        if (distance.atLeast(radius)) {
+            return false;
+        }
+        found.add(new Finding(
+                "edge-through-hole",
+                Level.ERROR,
+                beside(layer.name()),
+                Optional.of(distance),
+                Optional.of(radius),
+                HEADS,
+                Sentence.of(
+                        " is cut by the edge of " + layer.name()
+                                + ": it lies {} from the centre, and the hole has a radius of {}.",
+                        distance,
+                        radius),
+                Sentence.of(
+                        "Move the hole, or mend the outline of " + layer.name().replace("{}", "") + ".")));
+        return true;
     }
 
     private static void edge(Layer layer, Point at, Length reach, List<Finding> found) {

@@ -56,7 +56,8 @@ class BoltChoiceTest {
         // AN3-5: length .65625. With one .063 washer C = .251: (.65625 − .251 − .250) / .03125 = 4.97 threads. With
         // two, C = .314: 2.95.
         BoltChoice.Fit best = choice.best().orElseThrow();
-        assertThat(best.bolt().designation()).isEqualTo("AN3-5");
+        assertThat(best.bolt().designation()).isEqualTo("AN3-5A");
+        assertThat(best.full()).isTrue();
         assertThat(best.underNut()).extracting(Washer::name).containsExactly("regular", "regular");
         assertThat(best.showing()).isCloseTo(2.952, within(1e-9));
         assertThat(choice.fits()).anySatisfy(f -> {
@@ -74,6 +75,7 @@ class BoltChoiceTest {
             double stack = Math.round((.05 + 2 * random.nextDouble()) * 1000) / 1000.0;
             BoltChoice choice = choose(thread, turn, "tension-lock", 5, stack);
             double p = choice.asked().thread().pitch().in();
+            boolean full = true;
             boolean over = false;
             int washers = 0;
             for (BoltChoice.Fit f : choice.fits()) {
@@ -92,9 +94,14 @@ class BoltChoiceTest {
                 assertThat(turn == BoltChoice.Turn.NUT ? f.underNut() : f.underHead())
                         .isNotEmpty();
                 assertThat(f.washers()).isLessThanOrEqualTo(3);
+                boolean nowFull = f.bolt().grip().in() >= stack + head - 1e-9;
+                assertThat(f.full()).isEqualTo(nowFull);
+                assertThat(full || !nowFull).as("a full shank goes first").isTrue();
                 boolean nowOver = f.showing() > 3 + 1e-9;
-                assertThat(!over || nowOver).isTrue();
-                assertThat(nowOver != over || f.washers() >= washers).isTrue();
+                boolean same = nowFull == full;
+                assertThat(!same || !over || nowOver).isTrue();
+                assertThat(!same || nowOver != over || f.washers() >= washers).isTrue();
+                full = nowFull;
                 over = nowOver;
                 washers = f.washers();
             }
@@ -115,6 +122,34 @@ class BoltChoiceTest {
                         .asked()
                         .torque())
                 .isEqualTo(new BoltThread.Torque(100, 140));
+    }
+
+    /*
+     * By hand, 10-32 in .140 with a lock nut of .250: AN3-4 has a grip of .125, under the stack by .015: thread in the
+     * joint, allowed (one pitch is .03125). AN3-5 (.250) fills it with C from .250: .140 + .063 + .063 = .266.
+     */
+    @Test
+    void a_shank_that_fills_the_joint_goes_before_one_with_thread_in_it_even_with_more_washers() {
+        BoltChoice choice = choose("10-32", BoltChoice.Turn.NUT, "tension-lock", 0, .140);
+        BoltChoice.Fit best = choice.best().orElseThrow();
+        assertThat(best.bolt().designation()).isEqualTo("AN3-5A");
+        assertThat(best.full()).isTrue();
+        assertThat(choice.fits()).anySatisfy(f -> {
+            assertThat(f.bolt().designation()).isEqualTo("AN3-4A");
+            assertThat(f.full()).isFalse();
+            assertThat(f.washers()).isLessThan(best.washers());
+        });
+    }
+
+    @Test
+    void a_castle_nut_takes_a_drilled_bolt_a_cotter_and_no_drag() {
+        BoltChoice choice = choose("1/4-28", BoltChoice.Turn.HEAD, "castle:.25", 8, .5);
+        assertThat(choice.best().orElseThrow().bolt().designation()).doesNotEndWith("A");
+        assertThat(choice.asked().torque()).isEqualTo(new BoltThread.Torque(50, 70));
+        assertThat(String.join(" ", choice.asked().notes()))
+                .contains("cotter")
+                .contains("not added")
+                .contains("turning the head, the friction under it adds");
     }
 
     @Test

@@ -216,4 +216,26 @@ class ClecoPlanTest {
         assertThatThrownBy(() -> Mode.parse("sideways"))
                 .hasMessageContaining("middle-out, every-hole, nose-first, ends-in");
     }
+
+    /* Time is not measured here: that a row of 20,000 ends at all within the test's own limit is. speed/ has the figures. */
+    @Test
+    @org.junit.jupiter.api.Timeout(20)
+    void twenty_thousand_holes_are_planned_in_every_mode() {
+        for (Mode mode : Mode.values()) {
+            ClecoPlan plan = ClecoPlan.of(new ClecoPlan.Row(20_000, mode, 20_000, 2));
+            assertThat(plan.fits()).isTrue();
+            assertThat(plan.moves()).isEqualTo(plan.bound());
+        }
+    }
+
+    @Test
+    void ends_in_with_too_few_clecos_says_how_many_it_needs() {
+        ClecoPlan few = ClecoPlan.of(new ClecoPlan.Row(30, Mode.ENDS_IN, 4, 2));
+        assertThat(few.fits()).isFalse();
+        assertThat(few.least()).isEqualTo(7);
+        ClecoPlan enough = ClecoPlan.of(new ClecoPlan.Row(30, Mode.ENDS_IN, 7, 2));
+        List<Integer> drilled =
+                enough.waves().stream().flatMap(w -> w.drill().stream()).toList();
+        assertThat(drilled.subList(0, 4)).containsExactly(1, 30, 2, 29);
+    }
 }

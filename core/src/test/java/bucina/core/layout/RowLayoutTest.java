@@ -145,4 +145,30 @@ class RowLayoutTest {
         double t = Math.clamp(((p.x() - a.x()) * dx + (p.y() - a.y()) * dy) / (dx * dx + dy * dy), 0, 1);
         return Math.hypot(p.x() - a.x() - t * dx, p.y() - a.y() - t * dy);
     }
+
+    /* Staggered .2 apart along and .3 across: a line square to the zigzag would pass through the holes behind. */
+    @Test
+    void no_trim_line_comes_nearer_to_any_hole_than_its_rule_however_tight_the_stagger() {
+        java.util.Random random = new java.util.Random(7);
+        List<Point> outline = List.of(Point.in(0, 0), Point.in(12, 0), Point.in(12, 6), Point.in(0, 6));
+        for (int n = 0; n < 500; n++) {
+            List<Point> holes = new java.util.ArrayList<>();
+            double pitch = .05 + random.nextDouble();
+            double stagger = n == 0 ? .3 : random.nextDouble() * 1.5;
+            for (int i = 0; i < 9; i++) {
+                holes.add(Point.in(1 + i * (n == 0 ? .2 : pitch), 1.5 + (i % 2) * stagger));
+            }
+            Length least = Length.in(.25);
+            TrimLine trim = TrimLine.of(holes, outline, least);
+            for (Point hole : holes) {
+                for (int i = 0; i + 1 < trim.line().size(); i++) {
+                    double away = new bucina.core.sheet.Segment(
+                                    trim.line().get(i), trim.line().get(i + 1))
+                            .distance(hole)
+                            .in();
+                    assertThat(away).as("line %d of case %d", i, n).isGreaterThanOrEqualTo(.25 - 1e-6);
+                }
+            }
+        }
+    }
 }

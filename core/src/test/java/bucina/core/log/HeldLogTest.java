@@ -8,6 +8,8 @@ import bucina.core.callout.Queries;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.demo.Locker;
+import bucina.core.guard.AllDone;
+import bucina.core.guard.LogCheck;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.plan.Build;
@@ -54,7 +56,7 @@ class HeldLogTest {
 
     private void accept(Build build, String code, int row, int from, int to, String designation, String note) {
         Group group = build.group(code).orElseThrow().group();
-        new LogCheck(Derivation.of(build, catalogue), Logbook.EMPTY)
+        new LogCheck(Derivation.of(build, catalogue), AllDone.log(Derivation.of(build, catalogue)))
                 .accept(
                         LogEntry.Draft.install(work(group, group.rows().get(row), from, to, designation, note)),
                         LocalDateTime.of(2026, 11, 20, 20, 0));
@@ -76,7 +78,7 @@ class HeldLogTest {
         Build answered = Queries.answer(
                 locker, locker.papers().queries().getFirst().id(), "18", "Sheet 53 rev B", LocalDate.of(2026, 11, 10));
         assertThatThrownBy(() -> accept(answered, "BS-1", 0, 2, 6, "ISO 15977 3.2 × 6", ""))
-                .hasMessageContaining("hole R1.2 is held open for Closing sheet");
+                .hasMessageContaining("R1.2 is held open for Closing sheet");
         assertThatThrownBy(() -> accept(locker, "BS-2", 0, 1, 4, "ISO 15978 3.2 × 6", ""))
                 .hasMessageContaining("held open for Closing sheet");
     }

@@ -54,12 +54,11 @@ class NutPlateLayoutTest {
 
     @Test
     void plates_that_would_meet_are_turned_until_they_clear() {
-        // Pitch .75: in line the lug rivets of neighbours are .75 − .688 = .062 apart, 3 D is .281. Every other plate
-        // is turned.
+        // Pitch .75: in line the lug rivets of neighbours are .75 − .688 = .062 apart, 3 D is .281. Across the row
+        // they are .75 apart, and so all are turned alike.
         NutPlateLayout row = lay(ScrewPattern.row(6, Length.in(.75)));
         assertThat(row.findings()).isEmpty();
-        assertThat(row.plates().get(0).turn()).isZero();
-        assertThat(row.plates().get(1).turn()).isNotZero();
+        assertThat(row.plates()).extracting(NutPlateLayout.Laid::turn).containsOnly(90.0);
         List<Point> rivets = new ArrayList<>();
         row.plates()
                 .forEach(p -> p.rivets().forEach(r -> {
@@ -71,8 +70,45 @@ class NutPlateLayoutTest {
     @Test
     void screws_too_close_for_any_turn_are_a_finding() {
         assertThat(lay(ScrewPattern.row(6, Length.in(.25))).findings())
-                .isNotEmpty()
-                .allSatisfy(f -> assertThat(f.message().in(Unit.INCH)).contains("whichever way"));
+                .anySatisfy(f -> assertThat(f.message().in(Unit.INCH)).contains("whichever way"))
+                .anySatisfy(f -> assertThat(f.message().in(Unit.INCH))
+                        .isEqualTo("Screws 1 and 2 are .250 in apart, and their heads are .332 in across."));
+    }
+
+    /*
+     * 14 on 3 in: the chord is 3 sin(180/14) = .668. Tangential lug rivets of neighbours meet; radial ones stand on a
+     * ring of 1.156, 2 × 1.156 sin(180/14) = .514 apart, and the bodies, .32 wide, .514 − .32 clear.
+     */
+    @Test
+    void a_ring_that_one_turn_clears_has_all_its_plates_turned_alike() {
+        ScrewPattern pattern = ScrewPattern.circle(14, Length.in(3));
+        NutPlateLayout ring = lay(pattern);
+        assertThat(ring.findings()).isEmpty();
+        for (int i = 0; i < 14; i++) {
+            double by = ring.plates().get(i).turn() - pattern.screws().get(i).along();
+            assertThat(Math.abs(Math.IEEEremainder(by - 90, 180))).isLessThan(1e-6);
+        }
+    }
+
+    /* A corner plate with rivets at .344 along and .344 across covers its neighbour at a pitch of .5 however it lies. */
+    @Test
+    void plates_of_any_pattern_that_lie_over_each_other_are_found() {
+        NutPlate corner = new NutPlate(
+                "8", Length.in(.166), "#19", List.of(Point.in(.344, 0), Point.in(0, .344)), Length.in(.09375), "test");
+        NutPlateLayout row = NutPlateLayout.of(
+                ScrewPattern.row(4, Length.in(.36)), corner, catalogue.rules(), Optional.empty(), List.of(), List.of());
+        assertThat(row.findings()).isNotEmpty();
+        NutPlateLayout wide = NutPlateLayout.of(
+                ScrewPattern.row(4, Length.in(1.5)), corner, catalogue.rules(), Optional.empty(), List.of(), List.of());
+        assertThat(wide.findings()).isEmpty();
+        for (int i = 0; i < 4; i++) {
+            for (int k = 0; k < i; k++) {
+                assertThat(bucina.core.sheet.Shapes.overlap(
+                                wide.plates().get(i).body(),
+                                wide.plates().get(k).body()))
+                        .isFalse();
+            }
+        }
     }
 
     @Test

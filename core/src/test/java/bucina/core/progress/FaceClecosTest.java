@@ -9,11 +9,15 @@ import bucina.core.cleco.Mode;
 import bucina.core.cleco.RivetOrder;
 import bucina.core.dress.Preparation;
 import bucina.core.hold.Holds;
+import bucina.core.log.LogEntry;
+import bucina.core.log.Logbook;
+import bucina.core.log.Work;
 import bucina.core.material.Material;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Assembly;
 import bucina.core.plan.Build;
+import bucina.core.plan.Deviation;
 import bucina.core.plan.Face;
 import bucina.core.plan.Fastener;
 import bucina.core.plan.Group;
@@ -27,6 +31,9 @@ import bucina.core.rivet.HeadStyle;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
 import bucina.core.stack.Derivation;
+import bucina.core.stack.HoleReading;
+import java.time.Instant;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -123,8 +130,8 @@ class FaceClecosTest {
             Optional<Mode> mode =
                     random.nextInt(5) == 0 ? Optional.empty() : Optional.of(Mode.values()[random.nextInt(4)]);
             int nearest = 1 + random.nextInt(4);
-            FaceClecos plan =
-                    FaceClecos.of(derivation.face(new Id.Face(3)), holds, catalogue.clecos(), bins, mode, nearest);
+            FaceClecos plan = FaceClecos.of(
+                    derivation.face(new Id.Face(3)), Logbook.EMPTY, holds, catalogue.clecos(), bins, mode, nearest);
             assertThat(plan.rows())
                     .hasSize(build.faces().getFirst().face().groups().size());
             Map<String, Integer> out = new HashMap<>();
@@ -216,5 +223,75 @@ class FaceClecosTest {
             assertThat(in.contains(h))
                     .isEqualTo(holds.of(row.holes().get(h - 1)).isPresent());
         }
+    }
+
+    /* Ten holes of which 1 to 5 are set, one drilled out to -4: the rest is worked, each hole with its own size. */
+    @Test
+    void what_is_set_is_left_alone_and_each_hole_has_its_own_size() {
+        List<Hole> holes = new ArrayList<>();
+        for (int h = 1; h <= 10; h++) {
+            Optional<Deviation> egged = h == 8
+                    ? Optional.of(new Deviation(
+                            Optional.empty(),
+                            Optional.of(new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 4)),
+                            Optional.empty(),
+                            "egged"))
+                    : Optional.empty();
+            holes.add(new Hole(new Id.Hole(1000 + h), h, Point.in(h, 2), egged));
+        }
+        Build build = bucina.core.Plans.build(bucina.core.Plans.face(
+                bucina.core.Plans.layers(20),
+                List.of(bucina.core.Plans.group(
+                        20,
+                        "G-1",
+                        new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 3),
+                        List.of(new Row(new Id.Row(999), "R1", 11, holes))))));
+        Derivation derivation = Derivation.of(build, catalogue);
+        Work work = new Work(
+                new Id.Group(20),
+                "G-1",
+                holes.subList(0, 5).stream()
+                        .map(h -> new Work.LoggedHole(h.id(), "R1." + h.label()))
+                        .toList(),
+                5,
+                "MS20470AD3-4",
+                Optional.empty(),
+                "M. Oake",
+                LocalDateTime.parse("2026-11-20T10:00"),
+                5,
+                Work.Setup.NONE,
+                List.of(),
+                List.of(),
+                "",
+                "",
+                List.of());
+        Logbook log =
+                Logbook.EMPTY.plus(LogEntry.Draft.install(work).numbered(1, Instant.parse("2026-11-20T11:00:00Z")));
+        FaceClecos plan = FaceClecos.of(
+                derivation.face(new Id.Face(3)),
+                log,
+                new Holds(build),
+                catalogue.clecos(),
+                Map.of("cleco 3/32", 4, "cleco 1/8", 1),
+                Optional.empty(),
+                2);
+        FaceClecos.RowPlan row = plan.rows().getFirst();
+        assertThat(row.holes()).extracting(HoleReading::label).containsExactly("R1.6", "R1.7", "R1.8", "R1.9", "R1.10");
+        assertThat(row.size().orElseThrow().name()).isEqualTo("3/32");
+        assertThat(row.others()).isEqualTo("cleco 1/8 (copper) in R1.8");
+        assertThat(plan.sizes()).extracting(u -> u.size().name()).containsExactly("3/32", "1/8");
+        assertThat(plan.sizes()).allSatisfy(u -> assertThat(u.peak()).isLessThanOrEqualTo(u.bin()));
+        assertThat(plan.sizes().get(1).peak()).isEqualTo(1);
+        assertThat(FaceClecos.rivet(row, new Holds(build)).steps().stream().flatMap(step -> step.set().stream()))
+                .containsExactlyInAnyOrder(1, 2, 3, 4, 5);
+        FaceClecos none = FaceClecos.of(
+                derivation.face(new Id.Face(3)),
+                log,
+                new Holds(build),
+                catalogue.clecos(),
+                Map.of("cleco 3/32", 40, "cleco 1/8", 0),
+                Optional.empty(),
+                2);
+        assertThat(none.rows().getFirst().plan().orElseThrow().fits()).isFalse();
     }
 }

@@ -9,6 +9,8 @@ import bucina.core.cleco.ClecoSize;
 import bucina.core.demo.Dunlin;
 import bucina.core.demo.Locker;
 import bucina.core.edit.NutPlateEdits;
+import bucina.core.guard.AllDone;
+import bucina.core.guard.Guards;
 import bucina.core.hold.Holds;
 import bucina.core.log.HoleState;
 import bucina.core.log.Logbook;
@@ -18,6 +20,7 @@ import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
 import bucina.core.nutplate.NutPlate;
 import bucina.core.plan.Build;
+import bucina.core.plan.Id;
 import bucina.core.plan.Row;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.FaceReading;
@@ -107,6 +110,17 @@ class TaskTest {
         assertThat(task.left(log, face)).hasSize(face.size() - 3);
     }
 
+    /** What stands in the way where all is done that comes before. */
+    private Optional<String> guard(Task task, Build of, Holds open, HoleReading hole) {
+        Derivation derivation = Derivation.of(of, catalogue);
+        Id.Face face = of.faces().stream()
+                .map(f -> f.face().id())
+                .filter(f -> derivation.face(f).of(hole.hole().id()).isPresent())
+                .findFirst()
+                .orElseThrow();
+        return new Guards(derivation, face, AllDone.log(derivation), open).marking(task, hole, Unit.INCH);
+    }
+
     @Test
     void a_hole_held_under_size_is_guarded_against_drilling_but_not_against_deburring() {
         FaceReading face = face("Upper skin");
@@ -114,14 +128,14 @@ class TaskTest {
                 .filter(r -> holds.of(r).filter(h -> h.underSize()).isPresent())
                 .findFirst()
                 .orElseThrow();
-        assertThat(Task.of(Operation.FINAL_SIZE).guard(holds, held, Unit.INCH))
+        assertThat(guard(Task.of(Operation.FINAL_SIZE), build, holds, held))
                 .get()
                 .asString()
                 .contains(held.label())
                 .contains("it waits for");
-        assertThat(Task.of(Operation.DEBURRED).guard(holds, held, Unit.INCH)).isEmpty();
+        assertThat(guard(Task.of(Operation.DEBURRED), build, holds, held)).isEmpty();
         HoleReading free = row(face, "R8").getFirst();
-        assertThat(Task.of(Operation.FINAL_SIZE).guard(holds, free, Unit.INCH)).isEmpty();
+        assertThat(guard(Task.of(Operation.FINAL_SIZE), build, holds, free)).isEmpty();
     }
 
     /*
@@ -194,21 +208,25 @@ class TaskTest {
         assertThat(row(face, screws.name()))
                 .hasSize(8)
                 .allSatisfy(r ->
-                        assertThat(drill.guard(now, r, Unit.INCH).orElseThrow()).contains("is a nut plate hole"));
+                        assertThat(guard(drill, with, now, r).orElseThrow()).contains("is a nut plate hole"));
         assertThat(face.readings().stream().filter(r -> r.group().code().startsWith("NP")))
                 .hasSize(16)
-                .allSatisfy(r -> assertThat(drill.guard(now, r, Unit.INCH)).isPresent());
-        assertThat(Task.of(Operation.DEBURRED)
-                        .guard(now, row(face, screws.name()).getFirst(), Unit.INCH))
+                .allSatisfy(r -> assertThat(guard(drill, with, now, r)).isPresent());
+        assertThat(guard(
+                        Task.of(Operation.DEBURRED),
+                        with,
+                        now,
+                        row(face, screws.name()).getFirst()))
                 .isEmpty();
         assertThat(row(face, "R2"))
-                .allSatisfy(r -> assertThat(drill.guard(now, r, Unit.INCH)).isEmpty());
+                .allSatisfy(r -> assertThat(guard(drill, with, now, r)).isEmpty());
     }
 
     @Test
     void a_face_is_clecoed_row_by_row_within_the_bin() {
         FaceReading face = face("Upper skin");
-        FaceClecos plan = FaceClecos.of(face, holds, catalogue.clecos(), Map.of("cleco 3/32", 20), Optional.empty(), 2);
+        FaceClecos plan = FaceClecos.of(
+                face, Logbook.EMPTY, holds, catalogue.clecos(), Map.of("cleco 3/32", 20), Optional.empty(), 2);
         assertThat(plan.rows()).hasSize((int)
                 face.face().groups().stream().mapToLong(g -> g.rows().size()).sum());
         assertThat(plan.rows())

@@ -60,7 +60,7 @@ class ReachTest {
         HoleReading hole = hole("R18.4");
         double in = hole.layers().stream()
                 .mapToDouble(l -> l.outline().outer().distance(hole.hole().at()).in())
-                .min()
+                .max()
                 .orElseThrow();
         assertThat(at(dunlin, "R18.4", Reach.Work.DIMPLE, tool(Tool.Kind.YOKE_DIES, in + .001, .1))
                         .tools())

@@ -6,9 +6,18 @@ import static org.assertj.core.api.Assertions.within;
 import bucina.core.Plans;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.edit.SheetEdits;
+import bucina.core.measure.Length;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
+import bucina.core.plan.Hole;
+import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
+import bucina.core.plan.Row;
+import bucina.core.sheet.Outline;
+import bucina.core.sheet.Point;
+import bucina.core.sheet.Ring;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 class SafeTrimTest {
@@ -56,5 +65,33 @@ class SafeTrimTest {
         // The doubler ends at 8.2, .2 from hole 8: .05 short.
         assertThat(trims(Plans.build(8.2), 1))
                 .anySatisfy(t -> assertThat(t.largest().in()).isCloseTo(-.05, within(1e-9)));
+    }
+
+    /*
+     * A sheet 20 x 4 whose lower right corner is cut at 45 degrees from (16, 0) to (20, 4). Lower edge from 0 to 16; a
+     * hole at (16.6, 1.0): beyond the end by .6, over 2 D = .25. Cut 1.0 up the lower edge runs to x 17.0, so that hole
+     * sets the trim: 1.0 - .25 = .75, although nothing lies within the edge nearer than 2.
+     */
+    @Test
+    void a_hole_beyond_an_obtuse_end_counts_since_the_cut_runs_on() {
+        Layer skin = new Layer(
+                new Id.Layer(11),
+                new Id.Part(1),
+                "Skin",
+                Length.in(.032),
+                Outline.of(Ring.polygon(
+                        List.of(Point.in(0, 0), Point.in(16, 0), Point.in(20, 4), Point.in(20, 6), Point.in(0, 6)))));
+        Row far = new Row(
+                new Id.Row(1000),
+                "R1",
+                3,
+                List.of(
+                        new Hole(new Id.Hole(1001), 1, Point.in(5, 2), Optional.empty()),
+                        new Hole(new Id.Hole(1002), 2, Point.in(16.6, 1.0), Optional.empty())));
+        Build build =
+                Plans.build(Plans.face(List.of(skin), List.of(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(far)))));
+        SafeTrim lower = trims(build, 0).getFirst();
+        assertThat(lower.hole().label()).isEqualTo("R1.2");
+        assertThat(lower.largest().in()).isCloseTo(.75, within(1e-9));
     }
 }

@@ -8,6 +8,7 @@ import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.dress.Dress;
 import bucina.core.dress.Preparation;
+import bucina.core.material.Material;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
@@ -50,12 +51,51 @@ class SolverTest {
         assertThat(s.edge().least().in()).isCloseTo(.234375, within(1e-12));
     }
 
+    private Solution solveIn(String material, Fastener fastener, Preparation asked, double... layers) {
+        return solver.solve(new Solver.Ask(
+                fastener,
+                asked,
+                Optional.empty(),
+                Arrays.stream(layers).mapToObj(Length::in).toList(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Arrays.stream(layers).mapToObj(t -> Material.parse(material)).toList()));
+    }
+
+    /* Handbook 5: cold up to .050 for 2024-T3, 7075-T6 only under .040. -5 head .055 high is not taken by .040 or .050. */
+    @Test
+    void hard_sheet_from_forty_thousandths_wants_heat_and_is_not_dimpled() {
+        Fastener five = new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", 5);
+        assertThat(rules(solveIn("7075-T6", five, Preparation.DIMPLE, .039, .039)))
+                .doesNotContain("dress-impossible");
+        assertThat(rules(solveIn("7075-T6", five, Preparation.DIMPLE, .040, .032)))
+                .contains("dress-impossible");
+        assertThat(rules(solveIn("7075-T6", five, Preparation.AUTO, .040, .090)))
+                .contains("dress-impossible");
+        assertThat(rules(solveIn("7075-O", five, Preparation.DIMPLE, .040, .032)))
+                .doesNotContain("dress-impossible");
+        assertThat(rules(solveIn("2024-T3", five, Preparation.AUTO, .050, .090)))
+                .doesNotContain("dress-impossible");
+    }
+
+    /* -4: cone to #30 is (.225 - .1285) / 2.38351 = .0405 deep; in .044 it leaves .0035, in .045 .0045. */
+    @Test
+    void a_cone_that_leaves_less_than_four_thousandths_is_said_to_be_a_knife_edge() {
+        Fastener four = new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", 4);
+        Solution thin = solve(four, Preparation.AUTO, Optional.empty(), .044, .063);
+        assertThat(rules(thin)).containsExactly("knife-edge");
+        assertThat(thin.faults().getFirst().level()).isEqualTo(Level.NOTE);
+        assertThat(rules(solve(four, Preparation.AUTO, Optional.empty(), .045, .063)))
+                .isEmpty();
+    }
+
     @Test
     void a_hole_a_little_over_takes_the_same_rivet_and_one_far_over_the_next_diameter() {
-        // .1285 + .010 = .1385 still passes.
-        assertThat(rules(solve(Plans.UNIVERSAL, Preparation.NONE, Optional.of(Length.in(.1385)), .032, .040)))
+        // Handbook 15: D + .010, so .125 + .010 = .135 still passes, whatever the drill.
+        assertThat(rules(solve(Plans.UNIVERSAL, Preparation.NONE, Optional.of(Length.in(.135)), .032, .040)))
                 .isEmpty();
-        Solution over = solve(Plans.UNIVERSAL, Preparation.NONE, Optional.of(Length.in(.1386)), .032, .040);
+        Solution over = solve(Plans.UNIVERSAL, Preparation.NONE, Optional.of(Length.in(.1351)), .032, .040);
         assertThat(rules(over)).containsExactly("hole-oversize");
         assertThat(over.faults().getFirst().remedy().in(Unit.INCH)).contains("next diameter");
     }

@@ -1,6 +1,7 @@
 package bucina.core.stack;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import bucina.core.Plans;
 import bucina.core.catalogue.Catalogue;
@@ -46,6 +47,30 @@ class SpotCheckTest {
             list.add(new Hole(new Id.Hole(id + 1 + i), i / 2 + 1, Point.in(xy[i], xy[i + 1]), Optional.empty()));
         }
         return new Row(new Id.Row(id), name, list.size() + 1, list);
+    }
+
+    /*
+     * The doubler lies between skin and flange and ends at y 1.4. Universal -4: hole .1285, radius .06425. At y 1.34 its
+     * edge is .06 away and cuts the hole; at y 1.335 it is .065 away.
+     */
+    @Test
+    void a_middle_sheet_whose_edge_runs_through_the_hole_is_an_error() {
+        Face through = Plans.face(
+                List.of(
+                        Plans.layer(11, "Skin", .032, 0, 0, 20, 4),
+                        Plans.layer(12, "Doubler", .063, 0, 1.4, 20, 2.6),
+                        Plans.layer(13, "Flange", .040, 0, 1, 20, 2.5)),
+                List.of(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 3, 1.34, 6, 1.335)))));
+        assertThat(findings(through))
+                .filteredOn(f -> f.rule().equals("edge-through-hole"))
+                .singleElement()
+                .satisfies(f -> {
+                    assertThat(f.place().hole()).isEqualTo("R1.1");
+                    assertThat(f.place().layer()).isEqualTo("Doubler");
+                    assertThat(f.level()).isEqualTo(Level.ERROR);
+                    assertThat(f.measured().orElseThrow().in()).isCloseTo(.06, within(1e-9));
+                    assertThat(f.required().orElseThrow().in()).isCloseTo(.06425, within(1e-9));
+                });
     }
 
     private static Face face(Group... groups) {

@@ -90,7 +90,7 @@ final class Poses {
         poses.put("bench-mode", () -> {
             desk.roomProperty().set(Desk.Room.SHEET);
             desk.stageProperty().set(Stage.STUDY);
-            pick(desk, "Lower skin", "R1", 16);
+            pick(desk, "Upper skin", "R1", 4);
             desk.selectionProperty()
                     .set(Selection.row(
                             desk.face(),
@@ -384,10 +384,10 @@ final class Poses {
     }
 
     private static void logging(Desk desk, Scene scene) {
-        pick(desk, "Lower skin", "R1", 15);
+        pick(desk, "Upper skin", "R1", 7);
         desk.stageProperty().set(Stage.SET);
         HoleReading to = desk.face().readings().stream()
-                .filter(r -> r.label().equals("R1.30"))
+                .filter(r -> r.label().equals("R1.24"))
                 .findFirst()
                 .orElseThrow();
         desk.selectionProperty().set(desk.selectionProperty().get().range(desk.face(), to));

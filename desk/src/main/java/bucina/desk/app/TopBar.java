@@ -64,11 +64,9 @@ final class TopBar extends VBox {
         redo = Ui.button("Redo", "Ctrl+Y", () -> desk.session().redo(sentence -> {}), "quiet");
         redo.setId("redo");
         Label name = Ui.kept(desk.snapshot().build().name(), "build-name");
-        Label status = Ui.label("", "saved");
-        status.setMinWidth(70);
+        Label status = Ui.kept("", "saved");
         status.setId("status");
-        status.textProperty().bind(desk.session().statusProperty());
-        status.setMaxWidth(330);
+        status.textProperty().bind(desk.session().briefProperty());
         time = Ui.button("Timer", "", () -> {}, "quiet");
         time.setId("timer");
         time.setOnAction(e -> {

@@ -309,8 +309,9 @@ public final class BenchSide extends BorderPane {
         Optional<Suggestion> s =
                 desk.cursor().isPresent() || desk.typedGroupProperty().get().isPresent() ? alike() : Optional.empty();
         Ui.shown(next, s.isPresent() && !desk.session().readOnly());
-        s.ifPresent(x -> next.setText(
-                "Set " + x.count() + " × " + x.solution().dash() + (x.holes().isEmpty() ? "" : ", " + x.where())));
+        s.ifPresent(x -> next.setText("Set " + x.count() + " × " + x.solution().dash()
+                + (x.holes().isEmpty() ? "" : ", " + x.where())
+                + (x.then().isEmpty() ? "" : "\nthen " + x.then().getFirst().then(x.solution(), desk.unit()))));
     }
 
     /**

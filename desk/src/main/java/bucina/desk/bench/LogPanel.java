@@ -18,6 +18,8 @@ import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.beans.value.ChangeListener;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -64,11 +66,15 @@ public final class LogPanel extends VBox {
     private final VBox form = new VBox(7);
     private final VBox footer = new VBox(6);
     private final VBox nothing = new VBox(10);
+    private final Label nothingHead = Ui.wrapped("", "log-lead");
     private final SectionView section;
     private final Runnable written;
     private LogForm current;
     private LogForm.Fields fields = new LogForm.Fields();
     private Optional<Solution> solution = Optional.empty();
+    /** What is missing before the holes are set; empty where they are ready. */
+    private String missing = "";
+
     private boolean busy;
     private boolean showing;
 
@@ -88,6 +94,7 @@ public final class LogPanel extends VBox {
         note.setWrapText(true);
         note.setPromptText("anything the next person should know");
         note.setAccessibleText("Note");
+        explanation.setAccessibleText("Explanation");
         go.setId("log-go");
         go.setMaxWidth(Double.MAX_VALUE);
         Button addReject = Ui.button("Reject", "Ctrl+R", this::addReject, "quiet");
@@ -134,7 +141,7 @@ public final class LogPanel extends VBox {
         setOnDragDropped(this::dropped);
         nothing.getChildren()
                 .addAll(
-                        Ui.wrapped("Everything picked is set.", "log-lead"),
+                        nothingHead,
                         Ui.wrapped(
                                 "Pick the holes that were set: a row by double click, a stretch with Shift, a group "
                                         + "in the rack. What they take is filled in.",
@@ -220,6 +227,7 @@ public final class LogPanel extends VBox {
         Optional<Suggestion> suggestion = Suggestion.of(desk);
         if (suggestion.isEmpty()) {
             current = null;
+            nothingHead.setText(Suggestion.why(desk));
             getChildren().setAll(nothing);
             return;
         }
@@ -238,15 +246,22 @@ public final class LogPanel extends VBox {
             fields.tool = keep.tool;
             show();
         }
+        String lacking = current.missing(desk);
+        if (!lacking.equals(missing)) {
+            missing = lacking;
+            odd();
+        }
         lead.setText(s.where() + (s.count() > 1 && !s.holes().isEmpty() ? ", " + s.count() + " holes" : ""));
         use.setText("takes " + s.solution().dash() + " in "
                 + LengthFormat.trade(s.solution().grip(), desk.unit())
                 + s.gap()
                         .map(g -> ", gap " + LengthFormat.decimal(g, desk.unit(), 3))
                         .orElse(""));
-        others.setText(s.others() > 0 ? s.others() + " more picked take another rivet: they are offered next." : "");
-        Ui.shown(others, s.others() > 0);
-        go.setText("Log " + (current.countTyped() ? "" : s.count() + " ") + "as set");
+        String next = s.next(desk.unit());
+        others.setText(next.isEmpty() ? "" : "Then " + next + ".");
+        Ui.shown(others, !next.isEmpty());
+        go.setText("Log " + (current.countTyped() ? "" : s.count() + " ") + "as set"
+                + (s.then().isEmpty() ? "" : "\nthen " + s.then().getFirst().then(s.solution(), desk.unit())));
         go.setDisable(desk.session().readOnly());
         getChildren().setAll(form);
     }
@@ -258,6 +273,7 @@ public final class LogPanel extends VBox {
                 desk.correctingProperty().set(Optional.empty());
                 return;
             }
+            missing = "";
             current = LogForm.correcting(entry, group.get().group());
             fields = LogForm.of(entry.work().orElseThrow(), desk.unit());
             solution = Optional.empty();
@@ -306,8 +322,9 @@ public final class LogPanel extends VBox {
         String understood = current.understood(fields, desk.lengths(), desk.unit());
         reads.setText(understood);
         Ui.shown(reads, !understood.isEmpty());
-        String text =
+        String odd =
                 current.oddity(fields, desk.lengths(), desk.snapshot().build().rules());
+        String text = Stream.of(missing, odd).filter(t -> !t.isEmpty()).collect(Collectors.joining(" "));
         oddity.setText(text);
         Ui.shown(oddity, !text.isEmpty());
         Ui.shown(explanation, !text.isEmpty() || !fields.explanation.isEmpty());

@@ -234,9 +234,11 @@ final class WorkPanel extends VBox {
     }
 
     private List<HoleReading> guarded(Task task, List<HoleReading> open) {
-        return open.stream()
-                .filter(r -> task.guard(desk.snapshot().holds(), r, desk.unit()).isPresent())
-                .toList();
+        return open.stream().filter(r -> guard(task, r).isPresent()).toList();
+    }
+
+    private Optional<String> guard(Task task, HoleReading hole) {
+        return desk.snapshot().guards(desk.face().face().id()).marking(task, hole, desk.unit());
     }
 
     private void picked(Task task) {
@@ -258,8 +260,7 @@ final class WorkPanel extends VBox {
                 Ui.wrapped(
                         guarded.size()
                                 + (guarded.size() == 1 ? " of these must wait: " : " of these must wait. First: ")
-                                + task.guard(desk.snapshot().holds(), guarded.getFirst(), desk.unit())
-                                        .orElseThrow() + ".",
+                                + guard(task, guarded.getFirst()).orElseThrow() + ".",
                         "attention-text"),
                 why,
                 Ui.wrapped("Without a reason only the others are marked.", "tiny"));
@@ -364,9 +365,8 @@ final class WorkPanel extends VBox {
                 : open;
         if (now.isEmpty()) {
             if (!guarded.isEmpty()) {
-                refuse("Nothing is marked: "
-                        + task.guard(desk.snapshot().holds(), guarded.getFirst(), desk.unit())
-                                .orElseThrow() + ". Say why, if it is so.");
+                refuse("Nothing is marked: " + guard(task, guarded.getFirst()).orElseThrow()
+                        + ". Say why, if it is so.");
             }
             return;
         }
@@ -385,13 +385,20 @@ final class WorkPanel extends VBox {
         Ui.shown(error, false);
         desk.session()
                 .mark(
-                        "marking " + now.size() + (now.size() == 1 ? " hole " : " holes ") + words(task),
+                        "marking " + now.size() + (now.size() == 1 ? " hole " : " holes ") + words(task) + where(now),
                         marks,
                         () -> {
                             why.clear();
                             goOn(open);
                         },
                         this::refuse);
+    }
+
+    private static String where(List<HoleReading> holes) {
+        List<String> rows = holes.stream().map(h -> h.row().name()).distinct().toList();
+        return holes.size() == 1
+                ? ", " + holes.getFirst().label()
+                : rows.size() == 1 ? " in " + rows.getFirst() : " in " + rows.size() + " rows";
     }
 
     /** At one hole the cursor goes on along the row. */

@@ -2,11 +2,11 @@ package bucina.desk.card;
 
 import bucina.core.measure.LengthFormat;
 import bucina.core.plan.Id;
+import bucina.core.stack.HoleReading;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Ui;
 import bucina.desk.section.SectionView;
 import bucina.desk.session.Desk;
-import bucina.desk.session.RowModel;
 import bucina.desk.session.Selection;
 import bucina.desk.session.Stage;
 import bucina.desk.session.Suggestion;
@@ -76,8 +76,7 @@ public final class BenchMode extends BorderPane {
             words.getChildren()
                     .addAll(
                             Ui.wrapped(
-                                    desk.cursor().isPresent() ? "All picked holes are set." : "No job picked.",
-                                    "bench-large"),
+                                    desk.cursor().isPresent() ? Suggestion.why(desk) : "No job picked.", "bench-large"),
                             Ui.wrapped("Pick a row or a group on the sheet, then press B.", "bench-mid"));
             targets.getChildren().add(back);
             return;
@@ -106,18 +105,25 @@ public final class BenchMode extends BorderPane {
                         back);
     }
 
-    /** Where the length changes next along the row. */
+    /** What is set after these: where the length or the squeezer's gap changes. */
     private Optional<String> next(Suggestion s) {
-        Optional<RowModel> row = desk.row();
-        int at =
-                row.flatMap(r -> desk.cursor().map(c -> r.place(c.hole().id()))).orElse(-1);
-        return row.flatMap(r -> r.runs().stream()
-                .filter(run ->
-                        run.from() > at && !run.dash().equals(s.solution().dash()))
+        return s.then().isEmpty()
+                ? Optional.empty()
+                : Optional.of("Then " + s.next(desk.unit()) + ", from "
+                        + s.then().getFirst().holes().getFirst().label()
+                        + cause(s.then().getFirst().holes().getFirst())
+                        + ".");
+    }
+
+    /** Why the row changes at a hole, if it does there. */
+    private String cause(HoleReading hole) {
+        return desk.row().stream()
+                .flatMap(row -> row.runs().stream()
+                        .filter(run -> run.from() == row.place(hole.hole().id())
+                                && !run.cause().isEmpty()))
+                .map(run -> ": " + run.cause())
                 .findFirst()
-                .map(run -> "Then " + run.dash() + " from hole "
-                        + r.cells().get(run.from()).reading().hole().label()
-                        + (run.cause().isEmpty() ? "" : ": " + run.cause())));
+                .orElse("");
     }
 
     /** Steps along the row; what is picked stays picked while the step stays in it. */

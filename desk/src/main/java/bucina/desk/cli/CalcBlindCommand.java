@@ -20,6 +20,9 @@ import picocli.CommandLine.Option;
         description = "Length of a pulled rivet for a stack, and the room it needs behind.")
 final class CalcBlindCommand implements Callable<Integer> {
 
+    private static final String NOT_STRUCTURAL =
+            "ISO 15977 and 15978 are no structural aircraft rivets: only where the kit calls for them.";
+
     @Mixin
     private Common common;
 
@@ -40,8 +43,7 @@ final class CalcBlindCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        List<BlindRivet> lengths =
-                common.catalogue().blind().lengths(family, common.lengths().parsePositive(diameter, "--diameter"));
+        List<BlindRivet> lengths = common.catalogue().blind().lengths(family, common.shank(diameter));
         Length grip = common.lengths().parseList(layers, "--layers").stream().reduce(Length.ZERO, Length::plus);
         Optional<Length> free =
                 Optional.ofNullable(room).map(r -> common.lengths().parsePositive(r, "--room"));
@@ -73,6 +75,10 @@ final class CalcBlindCommand implements Callable<Integer> {
                             common.show(c.gripMin()),
                             common.show(c.gripMax()),
                             c.grips(grip) ? "  grips" : ""));
+        }
+        if (family.startsWith("iso")) {
+            node.put("caution", NOT_STRUCTURAL);
+            lines.add(NOT_STRUCTURAL);
         }
         lines.add("Typical figures: the maker's table governs. Spent mandrels are counted out of a bay before it "
                 + "closes.");

@@ -63,6 +63,8 @@ final class CalcBoltCommand implements Callable<Integer> {
                 .put("high", joint.torque().high())
                 .put("unit", "in-lb");
         node.put("why", choice.why().in(common.unit()));
+        ArrayNode notes = node.putArray("notes");
+        joint.notes().forEach(notes::add);
         common.answer(node, lines(choice));
         return choice.best().isPresent() ? Cli.FINE : Cli.FINDINGS;
     }
@@ -73,7 +75,7 @@ final class CalcBoltCommand implements Callable<Integer> {
         node.set("length", Common.length(fit.bolt().length()));
         washers(node.putArray("washers_head"), fit.underHead());
         washers(node.putArray("washers_nut"), fit.underNut());
-        return node.put("threads_showing", fit.showing());
+        return node.put("threads_showing", fit.showing()).put("full_shank", fit.full());
     }
 
     private static void washers(ArrayNode array, List<Washer> washers) {
@@ -90,8 +92,9 @@ final class CalcBoltCommand implements Callable<Integer> {
                 "Torque %.0f to %.0f in-lb on dry threads%s (%s)",
                 joint.torque().low(),
                 joint.torque().high(),
-                drag > 0 ? ", drag added" : "; add the running drag of a self-locking nut",
+                drag > 0 && !joint.nut().kind().slotted() ? ", drag added" : "",
                 joint.thread().source()));
+        lines.addAll(joint.notes());
         choice.fits().stream().skip(1).limit(6).forEach(f -> lines.add("  or " + words(f)));
         lines.add("The kit's drawing governs; nothing here is an approval.");
         return lines;

@@ -17,13 +17,14 @@ import picocli.CommandLine.Option;
 @Command(
         name = "cut",
         mixinStandardHelpOptions = true,
-        description = "Cuts pieces from bars: fewest missing, then fewest bars, then least stock.")
+        description = "Cuts pieces from bars: least length missing, then fewest bars, then least stock; up to eleven "
+                + "pieces nothing is better.")
 final class CalcCutCommand implements Callable<Integer> {
 
     @Mixin
     private Common common;
 
-    @Option(names = "--want", required = true, description = "Pieces as length x count: 24x3,36x2")
+    @Option(names = "--want", required = true, description = "Pieces as length x count: 24x3,36x2, 610 mm x2")
     private String want;
 
     @Option(names = "--stock", required = true, description = "Bars as length x count: 72x3")

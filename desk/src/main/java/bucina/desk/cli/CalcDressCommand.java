@@ -33,7 +33,7 @@ final class CalcDressCommand implements Callable<Integer> {
     @Option(names = "--head", defaultValue = "flush", description = "flush or reduced.")
     private String head;
 
-    @Option(names = "--diameter", required = true, description = "Nominal shank: 3/32, 1/8 ...")
+    @Option(names = "--diameter", required = true, description = "Nominal shank: 3/32, -3, .094 ...")
     private String diameter;
 
     @Option(names = "--layers", required = true, description = "Thicknesses, head side first: .025,.063")
@@ -48,9 +48,7 @@ final class CalcDressCommand implements Callable<Integer> {
             throw Common.wrong("--head " + head + " wants plain holes: dressing is for flush heads, as --head flush");
         }
         RivetSize size = common.catalogue()
-                .rivet(
-                        head.equals("reduced") ? HeadStyle.REDUCED : HeadStyle.FLUSH,
-                        common.lengths().parsePositive(diameter, "--diameter"));
+                .rivet(head.equals("reduced") ? HeadStyle.REDUCED : HeadStyle.FLUSH, common.shank(diameter));
         CountersinkSchool judge = CalcNestCommand.school(common, school);
         RuleSet rules = common.catalogue().rules();
         RuleSet under = judge == rules.countersinkSchool()

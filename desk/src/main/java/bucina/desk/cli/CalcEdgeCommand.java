@@ -1,6 +1,7 @@
 package bucina.desk.cli;
 
 import bucina.core.measure.Length;
+import bucina.core.measure.Sentence;
 import bucina.core.rule.EdgeRule;
 import bucina.core.rule.Finding;
 import bucina.core.rule.RuleKey;
@@ -20,7 +21,7 @@ final class CalcEdgeCommand implements Callable<Integer> {
     @Mixin
     private Common common;
 
-    @Option(names = "--diameter", required = true, description = "Nominal shank: 3/32, 1/8 ...")
+    @Option(names = "--diameter", required = true, description = "Nominal shank: 3/32, -3, .094 ...")
     private String diameter;
 
     @Option(names = "--head", required = true, description = "flush or universal.")
@@ -42,7 +43,7 @@ final class CalcEdgeCommand implements Callable<Integer> {
             }
             rules = rules.with(RuleKey.EDGE_LEAST_FLUSH, school, "asked for on the command line");
         }
-        Length d = common.lengths().parsePositive(diameter, "--diameter");
+        Length d = common.shank(diameter);
         Length measured = common.lengths().parsePositive(distance, "--distance");
         EdgeRule rule = EdgeRule.of(rules, d, flush);
         List<Finding> findings = rule.judge(measured);
@@ -52,13 +53,12 @@ final class CalcEdgeCommand implements Callable<Integer> {
         node.set("most", Common.length(rule.most()));
         node.put("diameters", measured.per(d));
         node.set("findings", common.findings(findings));
-        List<String> lines = new ArrayList<>(List.of("%s is %.2f D; least %s, most %s (%s)"
-                .formatted(
-                        common.show(measured),
-                        measured.per(d),
-                        common.show(rule.least()),
-                        common.show(rule.most()),
-                        rule.source())));
+        List<String> lines = new ArrayList<>(List.of(Sentence.of(
+                        "{} is %.2f D; least {}, most {} (%s)".formatted(measured.per(d), rule.source()),
+                        measured,
+                        rule.least(),
+                        rule.most())
+                .in(common.unit())));
         findings.forEach(f -> lines.add(common.line(f)));
         common.answer(node, lines);
         return Common.exit(findings);

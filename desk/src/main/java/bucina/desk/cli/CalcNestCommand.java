@@ -1,5 +1,6 @@
 package bucina.desk.cli;
 
+import bucina.core.dress.ColdLimit;
 import bucina.core.dress.FlushHead;
 import bucina.core.dress.Nest;
 import bucina.core.dress.Screw;
@@ -8,13 +9,19 @@ import bucina.core.measure.Length;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.rivet.RivetSize;
 import bucina.core.rule.CountersinkSchool;
+import bucina.core.rule.RuleKey;
+import bucina.core.rule.RuleSet;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -27,6 +34,8 @@ import picocli.CommandLine.Option;
 final class CalcNestCommand implements Callable<Integer> {
 
     private static final Pattern NAMED = Pattern.compile("(ms20426|nas1097|screw)-(\\d{1,2})");
+
+    private static final double HUNDRED = 100;
 
     @Mixin
     private Common common;
@@ -58,23 +67,49 @@ final class CalcNestCommand implements Callable<Integer> {
                 Arrays.stream(skin.split(",", -1)).map(common.lengths()::parse).reduce(Length.ZERO, Length::plus);
         CountersinkSchool judge = school(common, school);
         Nest nest = nest(dimpled, judge);
+        Optional<Length> hot = Arrays.stream(skin.split(",", -1))
+                .map(common.lengths()::parse)
+                .filter(t -> !ColdLimit.of(Optional.empty(), rules()).allows(t))
+                .findFirst();
         ObjectNode node = tree(nest);
-        node.put("verdict", nest.fits() ? "fits" : "too-thin");
-        common.answer(
-                node,
-                List.of(
-                        "Nest       " + common.show(nest.diameter()) + " across",
-                        "Cutter     " + common.show(nest.cutterDepth()) + " deep, down to a hole of "
-                                + common.show(nest.hole()),
-                        "Judged     " + common.show(nest.judgedDepth()) + " deep, " + common.show(nest.extraDepth())
-                                + " of it for the dimpled sheets",
-                        nest.fits()
-                                ? "Fits       " + common.show(nest.sub()) + " is thick enough (" + judge.word() + ")"
-                                : "Too thin   " + common.show(nest.sub()) + " does not take "
-                                        + common.show(nest.judgedDepth()) + " (" + judge.word()
-                                        + "): dimple it, or take a reduced or protruding head",
-                        "Creep up on it in scrap of the same sheet: too deep is not mended."));
-        return nest.fits() ? Cli.FINE : Cli.FINDINGS;
+        boolean good = hot.isEmpty() && nest.fits();
+        node.put(
+                "verdict",
+                hot.isPresent() ? "skin-too-thick" : nest.fits() ? "fits" : nest.comesOut() ? "comes-out" : "too-thin");
+        node.set("land", Common.length(nest.land()));
+        node.put("knife_edge", nest.fits() && nest.knifeEdge(rules()));
+        List<String> lines = new ArrayList<>(List.of(
+                "Nest       " + common.show(nest.diameter()) + " across",
+                "Cutter     " + common.show(nest.cutterDepth()) + " deep, down to a hole of "
+                        + common.show(nest.hole()),
+                "Judged     " + common.show(nest.judgedDepth()) + " deep, " + common.show(nest.extraDepth())
+                        + " of it for the dimpled sheets"));
+        hot.ifPresent(t -> lines.add("Too thick  " + common.show(t) + " is over "
+                + common.show(rules().length(RuleKey.COLD_DIMPLE_MOST)) + ", the most that is dimpled cold"));
+        lines.add(verdict(nest));
+        lines.add("Creep up on it in scrap of the same sheet: too deep is not mended.");
+        common.answer(node, lines);
+        return good ? Cli.FINE : Cli.FINDINGS;
+    }
+
+    private RuleSet rules() {
+        return common.catalogue().rules();
+    }
+
+    private String verdict(Nest nest) {
+        String school = " (" + nest.school().word() + ")";
+        if (nest.comesOut()) {
+            return "Comes out  the cutter goes " + common.show(nest.cutterDepth()) + " deep, through "
+                    + common.show(nest.sub()) + ": dimple it, or take a reduced or protruding head";
+        }
+        if (!nest.fits()) {
+            return "Too thin   " + common.show(nest.sub()) + " does not take " + common.show(nest.judgedDepth())
+                    + school + ": dimple it, or take a reduced or protruding head";
+        }
+        return "Fits       " + common.show(nest.sub()) + " is thick enough" + school
+                + (nest.knifeEdge(rules())
+                        ? ", with " + common.show(nest.land()) + " of land under the cone: a knife edge"
+                        : "");
     }
 
     static ObjectNode tree(Nest nest) {
@@ -97,6 +132,23 @@ final class CalcNestCommand implements Callable<Integer> {
                 .orElseThrow(() -> Common.wrong("--school \"" + word + "\" is not known: write full or two-thirds"));
     }
 
+    /** The hole of the head in the catalogue that is nearest in diameter. */
+    private Length nearest(Length across) {
+        record Known(Length across, Length hole) {}
+        return Stream.concat(
+                        common.catalogue().screws().stream()
+                                .map(s -> new Known(s.head().diameter(), s.hole())),
+                        common.catalogue().rivets().stream()
+                                .filter(r -> r.head().flush())
+                                .map(r -> new Known(r.headDiameter(), r.hole())))
+                .filter(k -> across.minus(k.hole).positive())
+                .min(Comparator.comparingDouble(
+                        k -> Math.abs(k.across.minus(across).nanometres())))
+                .map(Known::hole)
+                .orElseThrow(() -> Common.wrong("--head " + common.show(across)
+                        + " is smaller than every head in the catalogue: give its hole too, like --hole .098"));
+    }
+
     private Nest nest(Length dimpled, CountersinkSchool judge) {
         Angle cone = Angle.parse(angle);
         if (!(cone.degrees() > 0 && cone.degrees() < 180)) {
@@ -106,12 +158,7 @@ final class CalcNestCommand implements Callable<Integer> {
         Length below = common.lengths().parsePositive(sub, "--sub");
         if (!m.matches()) {
             Length across = common.lengths().parsePositive(head, "--head");
-            if (hole == null) {
-                throw Common.wrong(
-                        "--hole is missing: a head given by its diameter has no hole in the catalogue; write it "
-                                + "like --hole .166");
-            }
-            Length through = common.lengths().parsePositive(hole, "--hole");
+            Length through = hole == null ? nearest(across) : common.lengths().parsePositive(hole, "--hole");
             if (!across.minus(through).positive()) {
                 throw Common.wrong("--head " + common.show(across) + " is no wider than the hole of "
                         + common.show(through) + ": a head is wider, like .332");
@@ -119,6 +166,11 @@ final class CalcNestCommand implements Callable<Integer> {
             FlushHead cut = new FlushHead(
                     across, across.minus(through).times(1 / (2 * cone.half().tan())), cone.half());
             return new Nest(cut, dimpled, below, through, judge);
+        }
+        if (Math.abs(cone.degrees() - HUNDRED) > 1e-9) {
+            throw Common.wrong("--angle " + angle.strip() + " is not the angle of " + head.strip()
+                    + ", which has a 100° head: it does not seat in another cone; leave out --angle, or give the "
+                    + "head by its diameter, like --head .332");
         }
         FlushHead named;
         Length usual;

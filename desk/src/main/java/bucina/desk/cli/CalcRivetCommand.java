@@ -35,13 +35,15 @@ final class CalcRivetCommand implements Callable<Integer> {
     @Option(names = "--head", required = true, description = "flush, universal or reduced.")
     private String head;
 
-    @Option(names = "--diameter", required = true, description = "Nominal shank: 3/32, 1/8 ...")
+    @Option(names = "--diameter", required = true, description = "Nominal shank: 3/32, -3, .094 ...")
     private String diameter;
 
     @Option(names = "--layers", required = true, description = "Thicknesses, head side first: .025,.032")
     private String layers;
 
-    @Option(names = "--prep", description = "none, csk or dimple. Flush without it is csk.")
+    @Option(
+            names = "--prep",
+            description = "none, csk, dimple, or auto: each sheet as calc dress says. Flush without it is csk.")
     private String prep;
 
     @Option(names = "--hole", description = "Hole as drilled: #40, .098 ... Without it the catalogue's.")
@@ -56,7 +58,7 @@ final class CalcRivetCommand implements Callable<Integer> {
     public Integer call() {
         HeadStyle style = style();
         Preparation preparation = preparation(style);
-        Length d = common.lengths().parsePositive(diameter, "--diameter");
+        Length d = common.shank(diameter);
         RivetSize size = common.catalogue().rivet(style, d);
         Optional<Length> drilled =
                 Optional.ofNullable(hole).map(h -> common.lengths().parsePositive(h, "--hole"));
@@ -73,8 +75,11 @@ final class CalcRivetCommand implements Callable<Integer> {
                         Optional.ofNullable(coupon).map(c -> common.lengths().parsePositive(c, "--effective-grip")));
         RivetChoice choice = solution.choice().orElseThrow();
         List<Finding> faults = solution.faults();
-        common.answer(tree(choice, faults), lines(choice, faults));
-        return choice.pick().usable() ? Cli.FINE : Cli.FINDINGS;
+        ObjectNode tree = tree(choice, faults);
+        ArrayNode dressed = tree.putArray("layers");
+        solution.dressing().plies().forEach(p -> dressed.add(p.dress().name().toLowerCase(java.util.Locale.ROOT)));
+        common.answer(tree, lines(choice, faults));
+        return choice.pick().usable() ? Common.exit(faults) : Cli.FINDINGS;
     }
 
     private HeadStyle style() {
@@ -93,13 +98,15 @@ final class CalcRivetCommand implements Callable<Integer> {
                     case "none" -> Preparation.NONE;
                     case "csk" -> Preparation.COUNTERSINK;
                     case "dimple" -> Preparation.DIMPLE;
-                    default -> throw Common.wrong("--prep \"" + asked + "\" is not known: write none, csk or dimple");
+                    case "auto" -> Preparation.AUTO;
+                    default ->
+                        throw Common.wrong("--prep \"" + asked + "\" is not known: write none, csk, dimple or auto");
                 };
         if (style.flush() && preparation == Preparation.NONE) {
             throw Common.wrong("--prep none does not go with --head " + head
                     + ": a flush head wants a countersink or a dimple, as --prep csk");
         }
-        if (!style.flush() && preparation != Preparation.NONE) {
+        if (!style.flush() && preparation != Preparation.NONE && preparation != Preparation.AUTO) {
             throw Common.wrong("--prep " + asked
                     + " does not go with --head universal: a protruding head wants a plain hole, as --prep none");
         }

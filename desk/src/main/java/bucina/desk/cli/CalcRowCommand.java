@@ -36,7 +36,7 @@ final class CalcRowCommand implements Callable<Integer> {
             description = "Pitch wished for; the nearest whole number of spaces is taken.")
     private String pitch;
 
-    @Option(names = "--diameter", required = true, description = "Nominal shank: 3/32, 1/8 ...")
+    @Option(names = "--diameter", required = true, description = "Nominal shank: 3/32, -3, .094 ...")
     private String diameter;
 
     @Option(names = "--thickness", description = "Thinnest sheet of the stack.")
@@ -48,7 +48,7 @@ final class CalcRowCommand implements Callable<Integer> {
     @Override
     public Integer call() {
         Length wished = common.lengths().parsePositive(pitch, "--pitch");
-        Length shank = common.lengths().parsePositive(diameter, "--diameter");
+        Length shank = common.shank(diameter);
         Optional<Length> thinnest =
                 Optional.ofNullable(thickness).map(t -> common.lengths().parsePositive(t, "--thickness"));
         RowLayout row = RowLayout.of(

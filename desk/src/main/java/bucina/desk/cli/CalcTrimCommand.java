@@ -26,7 +26,7 @@ final class CalcTrimCommand implements Callable<Integer> {
     @Option(names = "--holes", required = true, description = "Along the row: X,Y;X,Y;...")
     private String holes;
 
-    @Option(names = "--diameter", required = true, description = "Nominal shank: 3/32, 1/8 ...")
+    @Option(names = "--diameter", required = true, description = "Nominal shank: 3/32, -3, .094 ...")
     private String diameter;
 
     @Option(names = "--head", required = true, description = "flush or universal.")
@@ -37,8 +37,7 @@ final class CalcTrimCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        EdgeRule rule = EdgeRule.of(
-                common.catalogue().rules(), common.lengths().parsePositive(diameter, "--diameter"), common.flush(head));
+        EdgeRule rule = EdgeRule.of(common.catalogue().rules(), common.shank(diameter), common.flush(head));
         List<Point> corners = points(outline, "--outline");
         if (corners.size() < 3) {
             throw Common.wrong("--outline " + outline + " has " + corners.size()

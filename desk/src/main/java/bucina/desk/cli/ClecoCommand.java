@@ -53,17 +53,11 @@ final class ClecoCommand extends OnBuild implements Callable<Integer> {
     @Override
     public Integer call() {
         Opened opened = open();
-        var ref = opened.build()
-                .face(face)
-                .orElseThrow(() -> Common.wrong("there is no face \"" + face + "\"; this build has "
-                        + String.join(
-                                ", ",
-                                opened.build().faces().stream()
-                                        .map(f -> f.face().name())
-                                        .toList())));
+        var ref = face(opened, face);
         Holds holds = new Holds(opened.build());
         FaceClecos plan = FaceClecos.of(
                 opened.derivation().face(ref.face().id()),
+                opened.log(),
                 holds,
                 common().catalogue().clecos(),
                 counts(opened.build().stock()),
@@ -78,7 +72,10 @@ final class ClecoCommand extends OnBuild implements Callable<Integer> {
         List<FaceClecos.RowPlan> rows = plan.rows().stream()
                 .filter(r -> row == null || r.row().name().equalsIgnoreCase(row.strip()))
                 .toList();
-        if (rows.isEmpty()) {
+        if (row != null
+                && ref.face().groups().stream()
+                        .flatMap(g -> g.rows().stream())
+                        .noneMatch(r -> r.name().equalsIgnoreCase(row.strip()))) {
             throw Common.wrong(
                     "there is no row \"" + row + "\" on " + ref.face().name());
         }
@@ -127,6 +124,8 @@ final class ClecoCommand extends OnBuild implements Callable<Integer> {
             ObjectNode each = r.plan().map(CalcClecoCommand::tree).orElseGet(Common::object);
             each.put("row", r.row().name())
                     .put("cleco", r.size().map(s -> s.name()).orElse(null))
+                    .put("other_clecos", r.others())
+                    .put("no_cleco", r.none())
                     .put("mode", r.plan().map(p -> p.row().mode().code()).orElse(null))
                     .put("held", r.held())
                     .put("kept", r.kept())
@@ -169,6 +168,9 @@ final class ClecoCommand extends OnBuild implements Callable<Integer> {
                     .forEach(w -> lines.add(
                             "      " + w.holes().stream().map(h -> h.label()).collect(Collectors.joining(", "))));
         }
+        if (rows.isEmpty()) {
+            lines.add("Every hole " + (row == null ? "of the face" : "of " + row.strip()) + " has its fastener in.");
+        }
         for (FaceClecos.RowPlan r : rows) {
             String what = r.size().isEmpty()
                     ? "no cleco holds well in "
@@ -183,7 +185,11 @@ final class ClecoCommand extends OnBuild implements Callable<Integer> {
                             r.row().name(),
                             r.holes().size(),
                             what,
-                            r.held() == 0 ? "" : ", " + r.held() + " held",
+                            (r.held() == 0 ? "" : ", " + r.held() + " held")
+                                    + (r.others().isEmpty() ? "" : ", " + r.others())
+                                    + (r.none() == 0 || r.size().isEmpty()
+                                            ? ""
+                                            : ", " + r.none() + " between sizes take none"),
                             r.why()));
             if (row != null) {
                 lines.add("      " + r.around());

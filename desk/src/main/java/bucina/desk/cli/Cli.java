@@ -5,6 +5,8 @@ import bucina.store.file.BuildFileException;
 import java.io.PrintWriter;
 import java.time.Clock;
 import java.util.concurrent.Callable;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -26,7 +28,9 @@ import picocli.CommandLine.Spec;
             MirrorCommand.class,
             ClecoCommand.class,
             MarkCommand.class,
-            ReachCommand.class
+            ReachCommand.class,
+            SetupsCommand.class,
+            DemoCommand.class
         },
         description = "Plans and logs rivet work on sheet-metal aircraft kits. Without a verb it opens the window.",
         footer = {
@@ -45,6 +49,9 @@ public final class Cli implements Callable<Integer> {
     public static final int UNUSABLE = 2;
 
     private static final int BROKEN = 70;
+
+    private static final Pattern NO_NUMBER =
+            Pattern.compile("Invalid value for .*?'([^'=]+)[^']*'[^:]*: '(.*)' is not an? (int|long|double)");
 
     @Spec
     private CommandSpec spec;
@@ -65,10 +72,12 @@ public final class Cli implements Callable<Integer> {
         line.setOut(out);
         line.setErr(err);
         line.setCaseInsensitiveEnumValuesAllowed(true);
+        // "@team" in a note is text, not a file of arguments.
+        line.setExpandAtFiles(false);
         line.setParameterExceptionHandler((e, a) -> {
             e.getCommandLine()
                     .getErr()
-                    .println(oneLine(e.getMessage()) + ". Help: "
+                    .println(sentence(oneLine(e.getMessage())) + ". Help: "
                             + e.getCommandLine().getCommandSpec().qualifiedName() + " --help");
             return UNUSABLE;
         });
@@ -92,6 +101,17 @@ public final class Cli implements Callable<Integer> {
                 "Bucina itself failed (" + e.getClass().getSimpleName() + ": " + oneLine(String.valueOf(e.getMessage()))
                         + "). Your files are as they were; please report what you typed.");
         return BROKEN;
+    }
+
+    /** What the parser of the command line says of a number, in words of the bench. */
+    private static String sentence(String message) {
+        Matcher m = NO_NUMBER.matcher(message);
+        if (!m.matches()) {
+            return message;
+        }
+        boolean whole = !m.group(3).equals("double");
+        return m.group(1) + " \"" + m.group(2) + "\" is not a " + (whole ? "whole number" : "number")
+                + ": write it like " + (whole ? "40" : "2.5");
     }
 
     private static String oneLine(String text) {

@@ -6,6 +6,7 @@ import bucina.core.measure.Length;
 import bucina.core.measure.LengthFormat;
 import bucina.core.measure.LengthParser;
 import bucina.core.measure.Unit;
+import bucina.core.rivet.Shank;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
 import bucina.store.json.Json;
@@ -84,6 +85,13 @@ final class Common {
 
     LengthParser lengths() {
         return new LengthParser(unit(), catalogue().drills());
+    }
+
+    /** Reads a nominal shank as people write it; thousandths are taken for the fraction only where inches are meant. */
+    Length shank(String text) {
+        return unit() == Unit.INCH
+                ? Shank.parse(text, lengths(), "--diameter")
+                : lengths().parsePositive(text, "--diameter");
     }
 
     /** Reads {@code --head} where only flush or not matters. */

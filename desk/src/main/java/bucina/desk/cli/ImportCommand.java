@@ -3,11 +3,13 @@ package bucina.desk.cli;
 import bucina.core.callout.Callout;
 import bucina.core.drawing.Drawing;
 import bucina.core.drawing.Intake;
+import bucina.core.guard.BroughtLog;
 import bucina.core.log.Logbook;
 import bucina.core.material.Material;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
+import bucina.core.stack.Derivation;
 import bucina.desk.session.Bringing;
 import bucina.store.Document;
 import bucina.store.drawing.HoleCsv;
@@ -57,6 +59,12 @@ final class ImportCommand implements Callable<Integer> {
     @Option(names = "--material", defaultValue = "2024-T3", description = "Material of the sheets.")
     private String material;
 
+    @Option(
+            names = "--because",
+            defaultValue = "",
+            description = "Why entries without a reason set holes that were not ready; kept with them.")
+    private String because;
+
     @Option(names = "--out", required = true, description = "The new build file.")
     private Path out;
 
@@ -69,7 +77,7 @@ final class ImportCommand implements Callable<Integer> {
         Document document;
         try (InputStream stream = new BufferedInputStream(Files.newInputStream(in))) {
             JsonNode tree = Json.read(stream);
-            document = BuildJson.read(tree);
+            document = judged(BuildJson.read(tree), BuildJson.version(tree));
         } catch (IOException e) {
             throw new InputException(in + " cannot be read: " + e.getMessage() + ". Give the path of a JSON export", e);
         } catch (InputException e) {
@@ -80,6 +88,16 @@ final class ImportCommand implements Callable<Integer> {
         BuildFile.create(out, document).close();
         common.answer(Common.object().put("out", out.toString()), List.of("Made " + out));
         return Cli.FINE;
+    }
+
+    /** Builds of versions before 5 did not follow holes: their entries come in as they are. */
+    private Document judged(Document document, int version) {
+        if (version < 5) {
+            return document;
+        }
+        Derivation derivation = Derivation.of(document.build(), common.catalogue());
+        return new Document(
+                document.build(), new BroughtLog(derivation, document.log()).accepted(because), document.photos());
     }
 
     /** A table that names faces makes one of each. */

@@ -1,7 +1,7 @@
 package bucina.desk.cli;
 
+import bucina.core.guard.LogCheck;
 import bucina.core.log.Disposition;
-import bucina.core.log.LogCheck;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.log.Used;
@@ -92,6 +92,12 @@ final class LogAddCommand implements Callable<Integer> {
     @Option(names = "--note", defaultValue = "", description = "Note; a length graded short or long wants one.")
     private String note;
 
+    @Option(
+            names = "--because",
+            defaultValue = "",
+            description = "Why holes that are not ready, or an odd length, were set all the same.")
+    private String because;
+
     @Option(names = "--corrects", description = "Number of the entry this one stands in place of.")
     private Integer corrects;
 
@@ -145,7 +151,7 @@ final class LogAddCommand implements Callable<Integer> {
                 setup,
                 Entries.readings(readings, common.lengths()),
                 rejects(),
-                "",
+                because.strip(),
                 note,
                 pictures.stream().map(Photo::sha256).toList());
         return corrects == null ? LogEntry.Draft.install(work) : LogEntry.Draft.replace(corrects, work, note);

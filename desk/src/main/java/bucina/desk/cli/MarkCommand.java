@@ -1,5 +1,6 @@
 package bucina.desk.cli;
 
+import bucina.core.guard.Guards;
 import bucina.core.hold.Holds;
 import bucina.core.log.Mark;
 import bucina.core.log.Operation;
@@ -51,10 +52,10 @@ final class MarkCommand extends OnBuild implements Callable<Integer> {
     private boolean undo;
 
     @Option(
-            names = "--note",
+            names = {"--because", "--note"},
             defaultValue = "",
-            description = "Why, where a hole that must wait is marked all the same.")
-    private String note;
+            description = "Why a hole that is not ready is marked all the same; it stays in the record.")
+    private String because;
 
     @Override
     public Integer call() {
@@ -69,12 +70,7 @@ final class MarkCommand extends OnBuild implements Callable<Integer> {
                 .orElseThrow(() -> Common.wrong("--side \"" + side + "\" is not known: write near, far or both"));
         try (BuildFile file = BuildFile.open(file())) {
             Opened opened = derived(file);
-            var ref = opened.build()
-                    .face(face)
-                    .orElseThrow(() -> Common.wrong("there is no face \"" + face + "\"; this build has "
-                            + opened.build().faces().stream()
-                                    .map(f -> f.face().name())
-                                    .collect(Collectors.joining(", "))));
+            var ref = face(opened, face);
             FaceReading reading = opened.derivation().face(ref.face().id());
             Optional<Id.Layer> in = Optional.ofNullable(layer)
                     .map(n -> ref.face().layers().stream()
@@ -88,27 +84,23 @@ final class MarkCommand extends OnBuild implements Callable<Integer> {
                             .id());
             Task task = new Task(of, from, in);
             List<HoleReading> picked = picked(reading);
-            Holds holds = new Holds(opened.build());
+            Guards guards = new Guards(opened.derivation(), ref.face().id(), opened.log(), new Holds(opened.build()));
             List<String> guarded = undo
                     ? List.of()
                     : picked.stream()
                             .filter(r -> !task.done(opened.log(), r))
-                            .flatMap(r -> task.guard(holds, r, common().unit()).stream())
+                            .flatMap(r -> guards.marking(task, r, common().unit()).stream())
                             .toList();
-            if (!guarded.isEmpty() && note.isBlank()) {
-                common().answer(
-                                Common.object().put("marked", 0).set("guarded", texts(guarded)),
-                                List.of("Nothing is marked. " + guarded.getFirst()
-                                        + (guarded.size() > 1 ? ", and " + (guarded.size() - 1) + " more" : "")
-                                        + ". Mark the others, or say why with --note."));
-                return Cli.FINDINGS;
+            if (!guarded.isEmpty() && because.isBlank()) {
+                throw Common.wrong("nothing is marked: " + Guards.together(guarded)
+                        + ". Mark that first, or say why with --because TEXT");
             }
             List<Mark> marks = task.marks(
                     opened.log(),
                     picked,
                     !undo,
                     common().top().clock().instant(),
-                    guarded.isEmpty() ? "" : note.strip());
+                    guarded.isEmpty() ? "" : because.strip());
             file.mark(marks);
             long changed = marks.stream().map(Mark::hole).distinct().count();
             var log = opened.log().plus(marks);
@@ -122,9 +114,21 @@ final class MarkCommand extends OnBuild implements Callable<Integer> {
                             node,
                             List.of(changed + " holes " + (undo ? "no longer " : "") + of.code() + ", " + left
                                     + " left on " + ref.face().name()
-                                    + (skipped.isEmpty() ? "" : "; skipped: " + String.join(", ", skipped)) + "."));
+                                    + (skipped.isEmpty() ? "" : "; skipped: " + String.join(", ", skipped)) + "."
+                                    + (changed == 0 ? " " + nothing(task, picked) : "")));
             return Cli.FINE;
         }
+    }
+
+    /** Why nothing was marked. */
+    private String nothing(Task task, List<HoleReading> picked) {
+        boolean taken = picked.stream().anyMatch(r -> !task.layers(r).isEmpty());
+        if (!taken) {
+            return layer == null
+                    ? "None of the holes takes that: no sheet of theirs is " + operation + "."
+                    : "None of the holes takes that in " + layer.strip() + ".";
+        }
+        return undo ? "None of them was marked so." : "All of them were marked so already.";
     }
 
     private static com.fasterxml.jackson.databind.JsonNode texts(List<String> texts) {

@@ -5,6 +5,7 @@ import bucina.core.plan.Build;
 import bucina.core.stack.Derivation;
 import bucina.store.file.BuildFile;
 import java.nio.file.Path;
+import java.util.stream.Collectors;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Parameters;
 
@@ -32,6 +33,16 @@ abstract class OnBuild {
         try (BuildFile build = BuildFile.openToRead(file)) {
             return derived(build);
         }
+    }
+
+    /** The face with this name. */
+    static Build.FaceRef face(Opened opened, String name) {
+        return opened.build()
+                .face(name)
+                .orElseThrow(() -> Common.wrong("there is no face \"" + name + "\"; this build has "
+                        + opened.build().faces().stream()
+                                .map(f -> f.face().name())
+                                .collect(Collectors.joining(", "))));
     }
 
     Opened derived(BuildFile open) {

@@ -36,14 +36,7 @@ final class ReachCommand extends OnBuild implements Callable<Integer> {
                     "--operation \"" + operation + "\" wants no tool at the hole: write dimpled, countersunk or set");
         }
         Opened opened = open();
-        var ref = opened.build()
-                .face(face)
-                .orElseThrow(() -> Common.wrong("there is no face \"" + face + "\"; this build has "
-                        + String.join(
-                                ", ",
-                                opened.build().faces().stream()
-                                        .map(f -> f.face().name())
-                                        .toList())));
+        var ref = face(opened, face);
         List<Tool> crib = ToolCrib.of(opened.build(), common().catalogue());
         List<Reach> reaches = Reach.of(opened.derivation().face(ref.face().id()), opened.build(), crib).stream()
                 .filter(r -> operation == null || r.work().operation().equals(operation))

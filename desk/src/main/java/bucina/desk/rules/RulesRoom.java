@@ -1,12 +1,11 @@
 package bucina.desk.rules;
 
 import bucina.core.measure.InputException;
-import bucina.core.rule.CountersinkSchool;
+import bucina.core.rule.Choice;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Rule;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
-import bucina.core.rule.ShopSchool;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
@@ -17,7 +16,6 @@ import java.io.File;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -158,14 +156,7 @@ public final class RulesRoom extends BorderPane {
         if (rule.key().kind() == RuleKey.Kind.CHOICE) {
             ComboBox<String> box = new ComboBox<>();
             box.getItems()
-                    .setAll(
-                            rule.key() == RuleKey.SHOP_SCHOOL
-                                    ? Arrays.stream(ShopSchool.values())
-                                            .map(ShopSchool::code)
-                                            .toList()
-                                    : Arrays.stream(CountersinkSchool.values())
-                                            .map(CountersinkSchool::code)
-                                            .toList());
+                    .setAll(rule.key().choices().stream().map(Choice::code).toList());
             box.setValue(rule.value());
             box.setId("rule-" + rule.key().code().replace('.', '-'));
             box.setAccessibleText(rule.key().title());

@@ -1,5 +1,6 @@
 package bucina.desk.session;
 
+import bucina.core.guard.Guards;
 import bucina.core.log.Disposition;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Used;
@@ -16,6 +17,7 @@ import bucina.core.rivet.RivetChooser;
 import bucina.core.rivet.RivetDesignation;
 import bucina.core.rivet.ShopHeadLimits;
 import bucina.core.rule.RuleSet;
+import bucina.core.stack.FaceReading;
 import bucina.core.stack.Solution;
 import bucina.store.Photo;
 import java.util.ArrayList;
@@ -164,6 +166,22 @@ public final class LogForm {
 
     private static String figure(Length length, Unit unit) {
         return LengthFormat.figure(length, unit, 4);
+    }
+
+    /** What is missing before these holes are set; empty where they are ready or are set already. */
+    public String missing(Desk desk) {
+        if (corrects.isPresent()) {
+            return "";
+        }
+        FaceReading face = desk.face();
+        Guards guards = desk.snapshot().guards(face.face().id());
+        List<String> missing = holes.stream()
+                .flatMap(h -> face.of(h.id()).stream())
+                .flatMap(r -> guards.setting(r).stream())
+                .toList();
+        return missing.isEmpty()
+                ? ""
+                : Guards.together(missing) + ". Mark what is done first, or say why they are set.";
     }
 
     /**

@@ -7,6 +7,7 @@ import bucina.core.cleco.RivetOrder;
 import bucina.core.cleco.TwoHands;
 import bucina.core.hold.Holds;
 import bucina.core.log.HoleState;
+import bucina.core.measure.InputException;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Id;
 import bucina.core.progress.FaceClecos;
@@ -69,11 +70,15 @@ public record Playing(
             Work work) {
         FaceClecos plan = FaceClecos.of(
                 snapshot.face(on),
+                snapshot.log(),
                 snapshot.holds(),
                 catalogue.clecos(),
                 snapshot.build().stock(),
                 mode,
                 nearest);
+        if (plan.rows().isEmpty()) {
+            throw new InputException("Every hole of this face has its fastener in: nothing is clecoed any more");
+        }
         FaceClecos.RowPlan row = plan.rows().stream()
                 .filter(r -> at.equals(Optional.of(r.row().id())))
                 .findFirst()

@@ -42,9 +42,10 @@ public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
      * @param to    last
      * @param dash  what to call the length: {@code -3.5}
      * @param grip  their grip
+     * @param gap   closed gap of the squeezer; empty where nothing is squeezed
      * @param cause why it begins here: {@code Spar cap doubler ends}; empty for the first stretch
      */
-    public record Run(int from, int to, String dash, Length grip, String cause) {}
+    public record Run(int from, int to, String dash, Length grip, Optional<Length> gap, String cause) {}
 
     /** The row of a face with this id; empty if there is none or it has no holes. */
     public static Optional<RowModel> of(Snapshot snapshot, FaceReading face, Id.Row row) {
@@ -83,6 +84,7 @@ public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
                         i - 1,
                         first.solution().dash(),
                         first.solution().grip(),
+                        first.solution().choice().map(c -> c.squeezerGap()),
                         from == 0 ? "" : cause(cells.get(from - 1).reading, first)));
                 from = i;
             }
@@ -139,7 +141,8 @@ public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
         }
         StringBuilder text = new StringBuilder(title);
         int told = 0;
-        for (Run run : runs.subList(1, runs.size())) {
+        for (int i = 1; i < runs.size(); i++) {
+            Run run = runs.get(i);
             if (told++ == 2) {
                 text.append("And ").append(runs.size() - 3).append(" more changes.");
                 break;
@@ -147,8 +150,8 @@ public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
             int label = cells.get(run.from).reading.hole().label();
             text.append("From hole ")
                     .append(label)
-                    .append(" use ")
-                    .append(run.dash)
+                    .append(run.dash.equals(runs.get(i - 1).dash) ? " reset" : " use " + run.dash)
+                    .append(run.gap.map(g -> " at " + LengthFormat.decimal(g, unit, 3)).orElse(""))
                     .append(run.cause.isEmpty() ? "" : ": " + run.cause)
                     .append(". ");
         }

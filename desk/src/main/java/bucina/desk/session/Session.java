@@ -3,11 +3,13 @@ package bucina.desk.session;
 import bucina.core.bulletin.Bulletins;
 import bucina.core.callout.Queries;
 import bucina.core.catalogue.Catalogue;
-import bucina.core.log.LogCheck;
+import bucina.core.guard.LogCheck;
+import bucina.core.guard.MarkCheck;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.log.Mark;
 import bucina.core.measure.InputException;
+import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.stack.Derivation;
@@ -46,6 +48,7 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 public final class Session implements AutoCloseable {
 
     private static final int MOST_UNDO = 500;
+    private static final String UNDONE = "Undone";
 
     private final BuildFile file;
     private final Catalogue catalogue;
@@ -54,6 +57,8 @@ public final class Session implements AutoCloseable {
     private final Executor ui;
     private final ReadOnlyObjectWrapper<Snapshot> snapshot = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyStringWrapper status = new ReadOnlyStringWrapper("");
+    private final ReadOnlyStringWrapper brief = new ReadOnlyStringWrapper("");
+    private final ReadOnlyObjectWrapper<Optional<Said>> said = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final Deque<Doing> done = new ArrayDeque<>();
     private final Deque<Doing> undone = new ArrayDeque<>();
     private final AtomicReference<Runnable> trying = new AtomicReference<>();
@@ -85,6 +90,7 @@ public final class Session implements AutoCloseable {
         latest = first;
         snapshot.set(first);
         status.set(onlyReads.orElse("All saved."));
+        brief.set(onlyReads.isPresent() ? "Only reads" : "All saved");
     }
 
     /**
@@ -123,9 +129,52 @@ public final class Session implements AutoCloseable {
         return status.getReadOnlyProperty();
     }
 
-    /** Shows one line about something that was asked for. */
+    /**
+     * What was just done or refused, to be read from where one stands.
+     *
+     * @param words one sentence
+     * @param good  true if it was done
+     * @param undo  true if undo takes it back
+     */
+    public record Said(String words, boolean good, boolean undo) {}
+
+    /** What was said last; every saying is a new one, also of the same words. Empty at first. */
+    public ReadOnlyObjectProperty<Optional<Said>> saidProperty() {
+        return said.getReadOnlyProperty();
+    }
+
+    /** The last thing saved in two or three words, for where there is no room for more. */
+    public ReadOnlyStringProperty briefProperty() {
+        return brief.getReadOnlyProperty();
+    }
+
+    /** Shows one line about something that was asked for and could not be. */
     public void say(String line) {
         status.set(line);
+        said.set(Optional.empty());
+        said.set(Optional.of(new Said(line, false, false)));
+    }
+
+    private void saved(String word, String sentence, String words) {
+        brief.set(word);
+        status.set(sentence);
+        said.set(Optional.empty());
+        said.set(Optional.of(new Said(words, true, !word.equals(UNDONE))));
+    }
+
+    private void notSaved(String sentence) {
+        brief.set("Not saved");
+        status.set("Not saved: " + sentence);
+        said.set(Optional.empty());
+        said.set(Optional.of(new Said("Not saved: " + sentence, false, false)));
+    }
+
+    /** Words of something done as a sentence about the past: {@code Marked 12 holes deburred.} */
+    private static String past(String words) {
+        String past = words.startsWith("marking ")
+                ? "marked " + words.substring("marking ".length())
+                : words.startsWith("logging ") ? "logged " + words.substring("logging ".length()) : words;
+        return Character.toUpperCase(past.charAt(0)) + past.substring(1) + ".";
     }
 
     /** Where the file is. */
@@ -171,7 +220,10 @@ public final class Session implements AutoCloseable {
                 photos,
                 entry -> {
                     remember(new Doing.Logged(Optional.of(entry.id()), entry, instead, words(entry)));
-                    status.set("Saved: entry " + entry.id() + " is on the disk.");
+                    saved(
+                            "Entry " + entry.id() + " saved",
+                            "Saved: entry " + entry.id() + " is on the disk.",
+                            past(words(entry)));
                     then.accept(entry);
                 },
                 refused);
@@ -206,18 +258,22 @@ public final class Session implements AutoCloseable {
     public void mark(String words, List<Mark> marks, Runnable then, Consumer<String> refused) {
         write(
                 marks,
+                true,
                 () -> {
                     remember(new Doing.Marked(marks, words));
-                    status.set("Marks saved.");
+                    saved("Marks saved", "Marks saved.", past(words));
                     then.run();
                 },
                 refused);
     }
 
-    private void write(List<Mark> marks, Runnable then, Consumer<String> refused) {
+    private void write(List<Mark> marks, boolean judged, Runnable then, Consumer<String> refused) {
         job(
                 () -> {
                     Snapshot now = latest;
+                    if (judged) {
+                        new MarkCheck(now.derivation(), now.log(), Unit.INCH).accept(marks);
+                    }
                     file.mark(marks);
                     return new Written<>(marks, now.with(now.log().plus(marks)));
                 },
@@ -261,7 +317,7 @@ public final class Session implements AutoCloseable {
                 kept,
                 plans -> {
                     remember(new Doing.Planned(plans.before, plans.after, words));
-                    status.set("Plan saved.");
+                    saved("Plan saved", "Plan saved.", past(words));
                     then.run();
                 },
                 refused);
@@ -279,7 +335,7 @@ public final class Session implements AutoCloseable {
                 Snapshot tried = now.tried(now.derivation().after(change.apply(now.build())));
                 ui.execute(() -> then.accept(tried));
             } catch (InputException | IllegalArgumentException e) {
-                ui.execute(() -> status.set(e.getMessage()));
+                ui.execute(() -> say(e.getMessage()));
             }
         };
         if (trying.getAndSet(job) == null) {
@@ -353,6 +409,7 @@ public final class Session implements AutoCloseable {
             case Doing.Marked marked ->
                 write(
                         turned(marked),
+                        false,
                         () -> moved(undone, marked, "Undone: " + marked.words()),
                         backTo(done, marked, refused));
             case Doing.Planned planned ->
@@ -387,6 +444,7 @@ public final class Session implements AutoCloseable {
             case Doing.Marked marked ->
                 write(
                         marked.marks(),
+                        false,
                         () -> moved(done, marked, "Done again: " + marked.words()),
                         backTo(undone, marked, refused));
             case Doing.Planned planned ->
@@ -429,7 +487,7 @@ public final class Session implements AutoCloseable {
 
     private void moved(Deque<Doing> to, Doing as, String words) {
         to.push(as);
-        status.set(words + ".");
+        saved(words.startsWith(UNDONE) ? UNDONE : "Done again", words + ".", words + ".");
     }
 
     /** A photograph's bytes, off the interface thread. */
@@ -438,7 +496,7 @@ public final class Session implements AutoCloseable {
             try {
                 file.photo(sha256).ifPresent(p -> ui.execute(() -> then.accept(p)));
             } catch (BuildFileException e) {
-                ui.execute(() -> status.set(e.getMessage()));
+                ui.execute(() -> say(e.getMessage()));
             }
         });
     }
@@ -459,11 +517,14 @@ public final class Session implements AutoCloseable {
                     latest = next;
                     ui.execute(() -> {
                         snapshot.set(next);
-                        status.set("Read again: another Bucina wrote to this build.");
+                        saved(
+                                "Read again",
+                                "Read again: another Bucina wrote to this build.",
+                                "Read again: another Bucina wrote to this build.");
                     });
                 }
             } catch (BuildFileException e) {
-                ui.execute(() -> status.set(e.getMessage()));
+                ui.execute(() -> say(e.getMessage()));
             }
         });
     }
@@ -482,14 +543,14 @@ public final class Session implements AutoCloseable {
                 });
             } catch (InputException | BuildFileException | IllegalArgumentException e) {
                 ui.execute(() -> {
-                    status.set("Not saved: " + e.getMessage());
+                    notSaved(e.getMessage());
                     refused.accept(e.getMessage());
                 });
             } catch (Exception e) {
                 String sentence = "Bucina itself failed (" + e.getClass().getSimpleName()
                         + "). The file is as it was; please report what you did.";
                 ui.execute(() -> {
-                    status.set("Not saved: " + sentence);
+                    notSaved(sentence);
                     refused.accept(sentence);
                 });
             }

@@ -1,6 +1,7 @@
 package bucina.desk.session;
 
 import bucina.core.callout.Queries;
+import bucina.core.guard.Guards;
 import bucina.core.hold.Holds;
 import bucina.core.log.HoleState;
 import bucina.core.log.Logbook;
@@ -16,6 +17,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * All that the window shows at one moment: the plan with what follows from it, and the log. Immutable.
@@ -25,8 +27,18 @@ import java.util.Optional;
  * @param holds      what stays open, and why
  * @param installed  how many fasteners of each group are in and sound: counted once, when the snapshot is made off
  *     the interface thread
+ * @param guards     of faces that were asked for, kept for the life of the snapshot
  */
-public record Snapshot(Derivation derivation, Logbook log, Holds holds, Map<Id.Group, Integer> installed) {
+public record Snapshot(
+        Derivation derivation,
+        Logbook log,
+        Holds holds,
+        Map<Id.Group, Integer> installed,
+        Map<Id.Face, Guards> guards) {
+
+    private Snapshot(Derivation derivation, Logbook log, Holds holds, Map<Id.Group, Integer> installed) {
+        this(derivation, log, holds, installed, new ConcurrentHashMap<>());
+    }
 
     /** The snapshot of a plan and a log; counts every hole of the build, so not for the interface thread. */
     public static Snapshot of(Derivation derivation, Logbook log) {
@@ -46,6 +58,11 @@ public record Snapshot(Derivation derivation, Logbook log, Holds holds, Map<Id.G
     /** This snapshot with a plan that is only tried: nothing is counted anew. */
     public Snapshot tried(Derivation plan) {
         return new Snapshot(plan, log, new Holds(plan.build()), installed);
+    }
+
+    /** What must not be done at the holes of a face now, and why. */
+    public Guards guards(Id.Face face) {
+        return guards.computeIfAbsent(face, f -> new Guards(derivation, f, log, holds));
     }
 
     /** The open queries of a group. */

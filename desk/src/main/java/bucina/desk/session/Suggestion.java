@@ -2,8 +2,10 @@ package bucina.desk.session;
 
 import bucina.core.log.Work;
 import bucina.core.measure.Length;
+import bucina.core.measure.Unit;
 import bucina.core.plan.Group;
 import bucina.core.plan.Row;
+import bucina.core.setup.Stretch;
 import bucina.core.stack.HoleReading;
 import bucina.core.stack.Solution;
 import java.util.ArrayList;
@@ -18,10 +20,10 @@ import java.util.Optional;
  * @param holes    the holes; empty for a typed stack
  * @param count    how many
  * @param solution what they take
- * @param others   how many of the picked open holes take something else or belong to another group, and wait for an
- *     entry of their own
+ * @param then     the stretches of the picked open holes that take something else, another set-up or belong to
+ *     another group: each waits for an entry of its own
  */
-public record Suggestion(Group group, List<Work.LoggedHole> holes, int count, Solution solution, int others) {
+public record Suggestion(Group group, List<Work.LoggedHole> holes, int count, Solution solution, List<Stretch> then) {
 
     /** What to offer for what is picked; empty if nothing picked is still open. */
     public static Optional<Suggestion> of(Desk desk) {
@@ -41,27 +43,47 @@ public record Suggestion(Group group, List<Work.LoggedHole> holes, int count, So
             return Optional.empty();
         }
         HoleReading first = desk.cursor().filter(open::contains).orElse(open.getFirst());
-        List<Work.LoggedHole> holes = new ArrayList<>();
-        for (HoleReading reading : open) {
-            if (reading.group().id().equals(first.group().id()) && alike(reading.solution(), first.solution())) {
-                holes.add(new Work.LoggedHole(reading.hole().id(), reading.label()));
-            }
-        }
-        return Optional.of(
-                new Suggestion(first.group(), holes, holes.size(), first.solution(), open.size() - holes.size()));
+        List<Stretch> stretches = Stretch.of(open, snapshot.build().rules());
+        Stretch now = stretches.stream()
+                .filter(s -> s.holes().contains(first))
+                .findFirst()
+                .orElseThrow();
+        List<Work.LoggedHole> holes = now.holes().stream()
+                .map(r -> new Work.LoggedHole(r.hole().id(), r.label()))
+                .toList();
+        return Optional.of(new Suggestion(
+                now.group(),
+                holes,
+                holes.size(),
+                now.solution(),
+                stretches.stream().filter(s -> s != now).toList()));
     }
 
-    private static boolean alike(Solution a, Solution b) {
-        return a.dash().equals(b.dash())
-                && a.designation().equals(b.designation())
-                && a.length().equals(b.length());
+    /** Why nothing is offered for what is picked: it is set, it is held open and for what, or nothing is picked. */
+    public static String why(Desk desk) {
+        Snapshot snapshot = desk.snapshot();
+        List<HoleReading> picked = desk.selectionProperty().get().readings(desk.face());
+        List<HoleReading> held = picked.stream()
+                .filter(r -> !snapshot.state(r).set() && snapshot.holds().of(r).isPresent())
+                .toList();
+        if (picked.isEmpty()) {
+            return desk.typedGroupProperty().get().isPresent() ? "Everything picked is set." : "Nothing is picked.";
+        }
+        if (held.isEmpty()) {
+            return "Everything picked is set.";
+        }
+        String waits = snapshot.holds().of(held.getFirst()).orElseThrow().waitsFor();
+        return (held.size() == 1 ? held.getFirst().label() + " is" : held.size() + " of these holes are")
+                + " held open for " + waits + (held.size() == picked.size() ? "." : "; the others are set.");
     }
 
     private static Optional<Suggestion> typed(Snapshot snapshot, Group group) {
         int left = group.count() - snapshot.installed(group);
         return left <= 0
                 ? Optional.empty()
-                : snapshot.derivation().typed(group.id()).map(s -> new Suggestion(group, List.of(), left, s, 0));
+                : snapshot.derivation()
+                        .typed(group.id())
+                        .map(s -> new Suggestion(group, List.of(), left, s, List.of()));
     }
 
     /** The holes in few words: {@code R1.1 to R1.14}. */
@@ -91,6 +113,22 @@ public record Suggestion(Group group, List<Work.LoggedHole> holes, int count, So
                                 .map(Snapshot.Sheet::hatch)
                                 .toList())
                         .orElse(List.of());
+    }
+
+    /** How many of the picked open holes wait for an entry of their own. */
+    public int others() {
+        return then.stream().mapToInt(s -> s.holes().size()).sum();
+    }
+
+    /** What is set after these, stretch by stretch: {@code 7 more at .166: reset}; empty where nothing is. */
+    public String next(Unit unit) {
+        List<String> words = new ArrayList<>();
+        Solution before = solution;
+        for (Stretch s : then) {
+            words.add(s.then(before, unit));
+            before = s.solution();
+        }
+        return String.join("; ", words);
     }
 
     /** The closed gap to set; empty for hardware. */

@@ -212,7 +212,7 @@ final class BendSum implements Sum {
         } catch (InputException e) {
             out.note(Level.WARNING, e.getMessage());
         }
-        springback(f, b)
+        springback(f, b, Level.NOTE, out)
                 .ifPresent(s -> out.line(
                         "Turn to",
                         degrees(s.bendTo()) + " ± " + degrees(s.uncertainty()),
@@ -227,10 +227,12 @@ final class BendSum implements Sum {
         return SheetStrength.of(f.bench().catalogue().sheets(), f.material("material"));
     }
 
-    static Optional<Springback> springback(Figures f, Bend b) {
+    /** The springback of a bend; where there is none to be had, a note says why. */
+    static Optional<Springback> springback(Figures f, Bend b, Level level, Answer.Maker out) {
         try {
             return Optional.of(Springback.of(b, strength(f, b)));
         } catch (InputException e) {
+            out.note(level, e.getMessage() + ".");
             return Optional.empty();
         }
     }

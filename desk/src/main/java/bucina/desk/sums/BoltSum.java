@@ -127,25 +127,15 @@ final class BoltSum implements Sum {
                 "Torque",
                 "%.0f to %.0f in-lb".formatted(t.low(), t.high()),
                 "table + running drag",
-                "%.0f to %.0f + %s".formatted(t.low() - joint.drag(), t.high() - joint.drag(), joint.drag()),
+                joint.nut().kind().slotted()
+                        ? "no drag"
+                        : "%.0f to %.0f + %s".formatted(t.low() - joint.drag(), t.high() - joint.drag(), joint.drag()),
                 joint.thread().source(),
-                "Dry threads, " + (joint.nut().kind().shear() ? "shear" : "tension") + " nut."
-                        + (joint.turn() == BoltChoice.Turn.HEAD
-                                ? " The figures are for turning the nut: turning the head, add what the shank drags."
-                                : ""));
+                "Dry threads, " + (joint.nut().kind().shear() ? "shear" : "tension") + " nut.");
     }
 
     private static void notes(BoltChoice.Joint joint, Answer.Maker out) {
-        if (joint.nut().kind().slotted()) {
-            out.note(
-                    Level.WARNING,
-                    "A slotted nut wants a drilled bolt: torque to the low figure, on to the next slot, not past "
-                            + "the high one, then the cotter.");
-        } else if (joint.drag() == 0) {
-            out.note(
-                    Level.WARNING,
-                    "A self-locking nut drags: measure it while it runs down and type it in; it is added.");
-        }
+        joint.notes().forEach(n -> out.note(Level.WARNING, n));
         out.note(
                 Level.NOTE,
                 "After torque a stripe of paint; a drilled head takes safety wire. Log torque, drag and their sum. "

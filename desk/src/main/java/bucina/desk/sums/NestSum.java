@@ -1,5 +1,6 @@
 package bucina.desk.sums;
 
+import bucina.core.dress.ColdLimit;
 import bucina.core.dress.FlushHead;
 import bucina.core.dress.Nest;
 import bucina.core.measure.InputException;
@@ -12,6 +13,7 @@ import bucina.core.rule.RuleKey;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 
 /** A countersink for a head, or the nest for the dimpled sheets above it. */
 final class NestSum implements Sum {
@@ -116,7 +118,17 @@ final class NestSum implements Sum {
                 f.source(RuleKey.COUNTERSINK_SCHOOL),
                 "School: " + school.word() + ".");
         out.line("Deeper than the head", f.fine(nest.extraDepth()), "0.364 ts / tan θ", "", head.source, "");
-        if (!nest.fits()) {
+        if (nest.comesOut()) {
+            out.note(
+                    Level.ERROR,
+                    "The cutter goes " + f.fine(nest.cutterDepth()) + " deep to reach that hole and comes out below "
+                            + f.fine(nest.sub()) + ". Dimple it, or take a reduced or protruding head.");
+        } else if (nest.fits() && nest.knifeEdge(f.rules())) {
+            out.note(
+                    Level.WARNING,
+                    f.fine(nest.land()) + " of land is left under the cone: a knife edge. Cut it clamped to a backing "
+                            + "piece with the pilot hole in it.");
+        } else if (!nest.fits()) {
             out.note(
                     Level.ERROR,
                     f.fine(nest.sub()) + " does not take " + f.fine(nest.judgedDepth()) + " (" + school.word()
@@ -125,12 +137,14 @@ final class NestSum implements Sum {
                 && nest.sub().minus(nest.judgedDepth()).atMost(nest.sub().times(0.15))) {
             out.note(Level.WARNING, "Near the limit: cut it clamped to a backing piece with the pilot hole in it.");
         }
-        if (!skin.atMost(f.rules().length(RuleKey.COLD_DIMPLE_MOST))) {
-            out.note(
-                    Level.ERROR,
-                    "Dimpled sheets of " + f.fine(skin) + " are over "
-                            + f.fine(f.rules().length(RuleKey.COLD_DIMPLE_MOST)) + ", the most that is dimpled cold.");
-        }
+        f.signed("skin").stream()
+                .filter(t -> !ColdLimit.of(Optional.empty(), f.rules()).allows(t))
+                .findFirst()
+                .ifPresent(t -> out.note(
+                        Level.ERROR,
+                        "A dimpled sheet of " + f.fine(t) + " is over "
+                                + f.fine(f.rules().length(RuleKey.COLD_DIMPLE_MOST))
+                                + ", the most that is dimpled cold."));
         out.note(
                 Level.NOTE,
                 "Set the stop cage on scrap, creep up, try a dimpled coupon in it. Too shallow is mended, too deep "

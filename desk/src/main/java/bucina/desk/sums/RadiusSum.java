@@ -52,12 +52,7 @@ final class RadiusSum implements Sum {
         Bend bend = new Bend(f.length("radius"), f.over0("thickness"), f.angle("angle"), new NeutralLine.Factor(0.446));
         Answer.Maker out = new Answer.Maker();
         BendSum.radius(f, List.of(bend), out);
-        Optional<Springback> back = BendSum.springback(f, bend);
-        if (back.isEmpty()) {
-            out.note(
-                    Level.ERROR,
-                    "With this radius the sheet stays springy and comes back flat: take a smaller radius.");
-        }
+        Optional<Springback> back = BendSum.springback(f, bend, Level.ERROR, out);
         back.ifPresent(s -> {
             out.line(
                     "Springs back to",

@@ -87,7 +87,7 @@ class CribTest extends OnWindow {
         assertThat(says(robot, "is no pattern of screws")).isTrue();
         robot.interact(
                 () -> robot.lookup("#np-pattern").queryAs(TextField.class).setText("row:3:.3"));
-        assertThat(says(robot, "whichever way the plate is turned")).isTrue();
+        assertThat(says(robot, "their heads are .332 in across")).isTrue();
     }
 
     @Test

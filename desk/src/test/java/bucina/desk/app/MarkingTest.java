@@ -36,11 +36,29 @@ class MarkingTest extends OnWindow {
         robot.interact(() -> robot.lookup("#task-" + code).queryAs(Button.class).fire());
     }
 
+    /** Marks an operation on every hole of the face, as if it had been done before. */
+    private void done(FxRobot robot, Operation operation) throws Exception {
+        robot.interact(() -> desk.session()
+                .mark(
+                        "marking what comes before",
+                        Task.of(operation)
+                                .marks(
+                                        desk.snapshot().log(),
+                                        desk.face().readings(),
+                                        true,
+                                        desk.session().instant(),
+                                        "done before"),
+                        () -> {},
+                        s -> {}));
+        settle(robot);
+    }
+
     @Test
     void a_face_of_three_hundred_holes_is_marked_deburred_on_both_sides_in_four_actions(FxRobot robot)
             throws Exception {
         robot.interact(() -> desk.show(
                 desk.snapshot().build().face("Lower skin").orElseThrow().face().id()));
+        done(robot, Operation.FINAL_SIZE);
         Task both = Task.of(Operation.DEBURRED);
         int before = both.left(desk.snapshot().log(), desk.face()).size();
         assertThat(desk.face().size()).isGreaterThan(280);
@@ -87,6 +105,54 @@ class MarkingTest extends OnWindow {
     }
 
     @Test
+    void a_held_key_marks_once_and_what_was_done_is_said_large_with_its_undo(FxRobot robot) throws Exception {
+        robot.interact(() -> desk.show(
+                desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
+        robot.push(KeyCode.DIGIT4);
+        task(robot, "match-drilled");
+        robot.interact(() ->
+                desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R20.1"))));
+        int before = desk.snapshot().log().marks().size();
+        // A held key is pressed again and again and let go once.
+        robot.interact(() -> {
+            var scene = robot.lookup("#sheet").query().getScene();
+            for (int i = 0; i < 8; i++) {
+                javafx.event.Event.fireEvent(
+                        scene.getFocusOwner(),
+                        new javafx.scene.input.KeyEvent(
+                                javafx.scene.input.KeyEvent.KEY_PRESSED,
+                                " ",
+                                " ",
+                                KeyCode.SPACE,
+                                false,
+                                false,
+                                false,
+                                false));
+            }
+            javafx.event.Event.fireEvent(
+                    scene.getFocusOwner(),
+                    new javafx.scene.input.KeyEvent(
+                            javafx.scene.input.KeyEvent.KEY_RELEASED,
+                            " ",
+                            " ",
+                            KeyCode.SPACE,
+                            false,
+                            false,
+                            false,
+                            false));
+        });
+        settle(robot);
+        assertThat(desk.snapshot().log().marks().stream()
+                        .skip(before)
+                        .map(Mark::hole)
+                        .distinct())
+                .containsExactly(hole("R20.1").hole().id());
+        assertThat(robot.lookup("#done-line").query().isVisible()).isTrue();
+        assertThat(says(robot, "Marked 1 hole match drilled, R20.1.")).isTrue();
+        assertThat(says(robot, "Ctrl+Z takes it back")).isTrue();
+    }
+
+    @Test
     void a_sweep_does_not_mark_holes_that_must_wait_without_a_word(FxRobot robot) throws Exception {
         robot.interact(() -> desk.show(
                 desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
@@ -95,7 +161,10 @@ class MarkingTest extends OnWindow {
         robot.push(KeyCode.CONTROL, KeyCode.A);
         Task task = desk.taskProperty().get();
         List<HoleReading> guarded = desk.face().readings().stream()
-                .filter(r -> task.guard(desk.snapshot().holds(), r, desk.unit()).isPresent())
+                .filter(r -> desk.snapshot()
+                        .guards(desk.face().face().id())
+                        .marking(task, r, desk.unit())
+                        .isPresent())
                 .toList();
         assertThat(guarded).isNotEmpty();
         assertThat(says(robot, "of these must wait")).isTrue();
@@ -113,6 +182,8 @@ class MarkingTest extends OnWindow {
     void dressing_asks_only_for_what_is_dimpled_and_a_mark_is_taken_back(FxRobot robot) throws Exception {
         robot.interact(() -> desk.show(
                 desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
+        done(robot, Operation.FINAL_SIZE);
+        done(robot, Operation.DEBURRED);
         robot.push(KeyCode.DIGIT5);
         assertThat(desk.taskProperty().get().operation()).isEqualTo(Operation.DIMPLED);
         robot.interact(() ->

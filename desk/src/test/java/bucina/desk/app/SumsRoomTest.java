@@ -145,7 +145,7 @@ class SumsRoomTest extends OnWindow {
             assertThat(kept.figures()).containsEntry("legs", "1, 2, 1, .6");
         }
         robot.interact(() -> robot.lookup("#sum-bolt").queryAs(Button.class).fire());
-        waitFor(robot, "Use", "AN3-5");
+        waitFor(robot, "Use", "AN3-5A");
         robot.interact(() -> robot.lookup("Step clip").queryAs(Button.class).fire());
         WaitForAsyncUtils.waitFor(
                 10,

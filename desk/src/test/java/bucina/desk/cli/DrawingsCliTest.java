@@ -165,7 +165,7 @@ class DrawingsCliTest {
         Path rules = folder.resolve("rules.json");
         assertThat(run("export", dunlin, "--to", "json", "--what", "rules", "--out", rules))
                 .isZero();
-        assertThat(Json.read(Files.readString(rules)).at("/rules").size()).isEqualTo(29);
+        assertThat(Json.read(Files.readString(rules)).at("/rules").size()).isEqualTo(35);
         Path template = folder.resolve("t.dxf");
         assertThat(run("export", dunlin, "--to", "dxf", "--what", "template", "--out", template))
                 .isZero();
@@ -282,7 +282,9 @@ class DrawingsCliTest {
                         "--row",
                         "R1",
                         "--holes",
-                        "1-14"))
+                        "1-14",
+                        "--because",
+                        "deburred before it was followed"))
                 .as(err)
                 .isZero();
         assertThat(run(
@@ -323,7 +325,7 @@ class DrawingsCliTest {
                         "R4",
                         "--holes",
                         "1-9",
-                        "--note",
+                        "--because",
                         "checked twice"))
                 .as(err)
                 .isZero();

@@ -190,6 +190,7 @@ class LockerDeskTest {
         Suggestion offered = Suggestion.of(desk).orElseThrow();
         LogForm.Fields fields = LogForm.suggest(offered, desk, 5);
         fields.who = "M";
+        fields.explanation = "deburred before it was followed";
         List<String> refused = new ArrayList<>();
         session.log(LogForm.of(offered).draft(fields, desk.lengths(), ""), List.of(), e -> {}, refused::add);
         assertThat(refused).isEmpty();

@@ -139,7 +139,7 @@ class SumsTest {
                 "flute|chord|-2|must be over 0",
                 "flute|holes|3|at least two holes",
                 "flute|bow|7|under half the chord",
-                "cut|want|24 x|is not a length",
+                "cut|want|24 x|is no length and count",
                 "cut|kerf|-1|kerf",
                 "nesting|want|12|is no rectangle",
                 "opening|across|0|must be over 0",
@@ -262,7 +262,7 @@ class SumsTest {
         assertThat(value(answer("bolt", Map.of()), "Under the nut")).isEqualTo("2 regular");
         assertThat(value(answer("nest", Map.of("head", "#8 screw", "sub", ".125")), "Across the top"))
                 .isEqualTo(".3553 in");
-        assertThat(says(answer("nest", Map.of("sub", ".040")), Level.ERROR, "knife edge"))
+        assertThat(says(answer("nest", Map.of("sub", ".040")), Level.ERROR, "comes out below"))
                 .isTrue();
         assertThat(value(answer("gap", Map.of("gap", ".095")), "Use")).isEqualTo("regular + thin");
     }

@@ -91,7 +91,7 @@ public final class HoleCsv {
                 DxfWriter.mm(r.hole().at().y()),
                 DxfWriter.mm(r.solution().hole().nanometres()),
                 DxfWriter.mm(r.solution().grip().nanometres()),
-                safe(r.solution().designation().orElse("none")));
+                safe(r.solution().called()));
     }
 
     /** Text with an apostrophe before it where it begins like a formula. */

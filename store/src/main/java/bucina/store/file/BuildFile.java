@@ -35,7 +35,8 @@ public final class BuildFile implements AutoCloseable {
     /** Marks the file as a build: "BuCi". */
     static final int APPLICATION_ID = 0x42754369;
 
-    private static final Migrations MIGRATIONS = new Migrations(List.of(Version2::run, Version3::run, Version4::run));
+    private static final Migrations MIGRATIONS =
+            new Migrations(List.of(Version2::run, Version3::run, Version4::run, Version5::run));
     private static final int HEADER = 100;
 
     private final Path path;

@@ -25,7 +25,7 @@ import java.util.Map;
 public final class BuildJson {
 
     /** The version of the format written; older ones are read, newer ones refused. */
-    public static final int VERSION = 4;
+    public static final int VERSION = 5;
 
     private static final String FORMAT = "bucina-build";
 
@@ -65,6 +65,11 @@ public final class BuildJson {
                                 .put("type", p.type())
                                 .put("data", Base64.getEncoder().encodeToString(p.content()))));
         return node;
+    }
+
+    /** The version of the format that a document says it has, as far as it can be read. */
+    public static int version(JsonNode tree) {
+        return tree.path("version").asInt(1);
     }
 
     /**

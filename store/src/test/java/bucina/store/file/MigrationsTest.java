@@ -32,14 +32,18 @@ class MigrationsTest {
         BuildFile.create(path, Demo.document()).close();
         byte[] before = Files.readAllBytes(path);
         Migrations next = new Migrations(List.of(
-                Version2::run, Version3::run, Version4::run, c -> run(c, "ALTER TABLE part ADD COLUMN weight REAL")));
+                Version2::run,
+                Version3::run,
+                Version4::run,
+                Version5::run,
+                c -> run(c, "ALTER TABLE part ADD COLUMN weight REAL")));
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path)) {
             next.bring(c, path);
             next.bring(c, path);
-            assertThat(Migrations.version(c)).isEqualTo(5);
+            assertThat(Migrations.version(c)).isEqualTo(6);
             run(c, "SELECT weight FROM part");
         }
-        assertThat(Files.readAllBytes(folder.resolve("a.bucina.before-version-5")))
+        assertThat(Files.readAllBytes(folder.resolve("a.bucina.before-version-6")))
                 .isEqualTo(before);
     }
 
@@ -47,13 +51,13 @@ class MigrationsTest {
     void a_step_that_fails_changes_nothing() throws SQLException {
         Path path = folder.resolve("b.bucina");
         BuildFile.create(path, Demo.document()).close();
-        Migrations bad = new Migrations(List.of(Version2::run, Version3::run, Version4::run, c -> {
+        Migrations bad = new Migrations(List.of(Version2::run, Version3::run, Version4::run, Version5::run, c -> {
             run(c, "DROP TABLE stock");
             run(c, "DROP TABLE no_such_table");
         }));
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path)) {
             assertThatThrownBy(() -> bad.bring(c, path)).isInstanceOf(SQLException.class);
-            assertThat(Migrations.version(c)).isEqualTo(4);
+            assertThat(Migrations.version(c)).isEqualTo(5);
             run(c, "SELECT * FROM stock");
         }
     }

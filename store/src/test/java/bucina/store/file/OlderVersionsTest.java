@@ -82,7 +82,7 @@ class OlderVersionsTest {
             assertThat(file.read().build().rules().rule(RuleKey.LAP_BACK).value())
                     .isEqualTo("4 in");
         }
-        assertThat(folder.resolve("old.bucina.before-version-4")).exists();
+        assertThat(folder.resolve("old.bucina.before-version-5")).exists();
     }
 
     @Test
@@ -170,7 +170,7 @@ class OlderVersionsTest {
             file.save(read.withWorkshop(later, read.nextId() + 4).checked());
             assertThat(file.read().build().workshop()).isEqualTo(later);
         }
-        assertThat(folder.resolve("three.bucina.before-version-4")).exists();
+        assertThat(folder.resolve("three.bucina.before-version-5")).exists();
     }
 
     @Test
@@ -182,6 +182,6 @@ class OlderVersionsTest {
                     .isEqualTo(Demo.document().build().assemblies());
         }
         assertThat(Files.readAllBytes(path)).isEqualTo(before);
-        assertThat(folder.resolve("old.bucina.before-version-4")).doesNotExist();
+        assertThat(folder.resolve("old.bucina.before-version-5")).doesNotExist();
     }
 }

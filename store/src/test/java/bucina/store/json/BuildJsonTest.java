@@ -342,7 +342,7 @@ class BuildJsonTest {
             delimiter = '|',
             quoteCharacter = '`',
             value = {
-                "/version|5|versions 1 to 4",
+                "/version|6|versions 1 to 5",
                 "/unit|\"in\"|/unit",
                 "/parts/0/fittingOrder|\"x\"|/parts/0/fittingOrder: must be a whole number",
                 "/assemblies/0/faces/1/layers/2/thickness|\"thin\"|/assemblies/0/faces/1/layers/2/thickness: must "

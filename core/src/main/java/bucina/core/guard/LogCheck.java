@@ -1,7 +1,12 @@
-package bucina.core.log;
+package bucina.core.guard;
 
 import bucina.core.callout.Queries;
 import bucina.core.hold.Holds;
+import bucina.core.log.HoleState;
+import bucina.core.log.LogEntry;
+import bucina.core.log.Logbook;
+import bucina.core.log.Used;
+import bucina.core.log.Work;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.plan.Fastener;
@@ -30,6 +35,12 @@ import java.util.stream.Collectors;
  */
 public final class LogCheck {
 
+    /** Shop heads lie between these, in diameters: beyond them the sheet or the gauge was misread. */
+    private static final double WIDEST = 3;
+
+    private static final double HIGHEST = 2;
+    private static final double FLATTEST = 0.05;
+
     private final Derivation derivation;
     private final Logbook log;
 
@@ -41,7 +52,8 @@ public final class LogCheck {
     /**
      * Refuses an entry that cannot be true: a hole that is logged already, a typed group over its count, a date in
      * the future, a length
-     * graded short or long (or another rivet than planned) with no word of explanation.
+     * graded short or long (or another rivet than planned) with no word of explanation; and holes that are not ready
+     * (P1, P2, P3, an open error) with no explanation: a note is not one.
      *
      * @param now wall clock of the shop
      * @throws InputException with one sentence
@@ -56,7 +68,8 @@ public final class LogCheck {
                     .findFirst()
                     .orElseThrow(() -> new InputException("group " + work.groupCode() + " is not in this build"));
             holes(work, ref.group, draft.corrects());
-            held(work, ref.group, ref.face);
+            readings(work, ref.group);
+            queried(ref.group);
             if (work.done().isAfter(now.plusMinutes(1))) {
                 throw new InputException("done at " + work.done() + " lies in the future (it is " + now.withNano(0)
                         + "): give when it was done");
@@ -66,27 +79,70 @@ public final class LogCheck {
                 throw new InputException(
                         String.join("; ", odd) + ": add a word of explanation, such as \"drawing calls for it\"");
             }
+            ready(work, ref.face, draft.corrects());
         });
     }
 
-    /** A group with an open query waits for its answer; a hole held open waits for its part. */
-    private void held(Work work, Group group, Id.Face face) {
+    /**
+     * Heads that no rivet of the diameter can have are slips of the hand: a shop head is wider than its shank, and its
+     * metal came out of the shank.
+     */
+    private static void readings(Work work, Group group) {
+        if (!(group.fastener() instanceof Fastener.SolidRivet)) {
+            return;
+        }
+        Set<Length> shanks = group.rows().stream()
+                .flatMap(r -> r.holes().stream())
+                .map(h -> group.fastenerAt(h).shank())
+                .collect(Collectors.toSet());
+        shanks.add(group.fastener().shank());
+        for (Work.Reading r : work.readings()) {
+            if (shanks.stream().noneMatch(d -> possible(r, d))) {
+                Length d = group.fastener().shank();
+                throw new InputException("a shop head of " + r.diameter() + " x " + r.height() + " cannot be one of a "
+                        + d + " rivet: it is " + d + " to " + d.times(WIDEST) + " across and up to " + d.times(HIGHEST)
+                        + " high, diameter first, like " + d.times(1.5) + " x " + d.times(0.5));
+            }
+        }
+    }
+
+    private static boolean possible(Work.Reading r, Length d) {
+        return r.diameter().atLeast(d)
+                && r.diameter().atMost(d.times(WIDEST))
+                && r.height().atLeast(d.times(FLATTEST))
+                && r.height().atMost(d.times(HIGHEST));
+    }
+
+    /** A group with an open query waits for its answer, with or without a reason. */
+    private void queried(Group group) {
         Queries.open(derivation.build().papers(), group.id()).stream()
                 .findFirst()
                 .ifPresent(q -> {
                     throw new InputException("group " + group.code() + " is held by a query of " + q.opened() + " ("
                             + q.text() + "): answer it with its source first");
                 });
-        Holds holds = new Holds(derivation.build());
-        for (Work.LoggedHole hole : work.holes()) {
-            derivation
-                    .face(face)
-                    .of(hole.id())
-                    .flatMap(holes -> holds.of(holes))
-                    .ifPresent(h -> {
-                        throw new InputException("hole " + hole.label() + " is held open for " + h.waitsFor()
-                                + ": set it after that, or say in the plan that the part is in place");
-                    });
+    }
+
+    /**
+     * A hole that is not ready is set only with a reason. Holes that the corrected entry covers are in already.
+     */
+    private void ready(Work work, Id.Face face, Optional<Integer> corrects) {
+        if (!work.explanation().isBlank()) {
+            return;
+        }
+        Set<Id.Hole> in = corrects.flatMap(log::entry).flatMap(LogEntry::work).stream()
+                .flatMap(w -> w.holes().stream())
+                .map(Work.LoggedHole::id)
+                .collect(Collectors.toSet());
+        Guards guards = new Guards(derivation, face, log, new Holds(derivation.build()));
+        List<String> missing = work.holes().stream()
+                .filter(h -> !in.contains(h.id()))
+                .flatMap(h -> derivation.face(face).of(h.id()).stream())
+                .flatMap(r -> guards.setting(r).stream())
+                .toList();
+        if (!missing.isEmpty()) {
+            throw new InputException(
+                    Guards.together(missing) + ": mark what is done first, or give the reason it is set all the same");
         }
     }
 

@@ -1,10 +1,5 @@
-package bucina.core.drawing;
+package bucina.core.sheet;
 
-import bucina.core.sheet.Box;
-import bucina.core.sheet.BoxIndex;
-import bucina.core.sheet.Corner;
-import bucina.core.sheet.Point;
-import bucina.core.sheet.Ring;
 import java.util.List;
 import java.util.stream.IntStream;
 
@@ -12,15 +7,15 @@ import java.util.stream.IntStream;
  * Sees whether a ring crosses itself. Arcs are taken by their chords: an arc that only bows over a neighbour is let
  * pass.
  */
-final class Crossing {
+public final class Crossing {
 
     private final List<Corner> corners;
 
-    Crossing(Ring ring) {
+    public Crossing(Ring ring) {
         this.corners = ring.corners();
     }
 
-    boolean crosses() {
+    public boolean crosses() {
         int n = corners.size();
         if (n < 4) {
             return false;

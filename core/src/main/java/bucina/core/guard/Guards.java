@@ -1,0 +1,166 @@
+package bucina.core.guard;
+
+import bucina.core.edit.NutPlateEdits;
+import bucina.core.hold.Held;
+import bucina.core.hold.Holds;
+import bucina.core.log.Logbook;
+import bucina.core.log.Operation;
+import bucina.core.measure.LengthFormat;
+import bucina.core.measure.Unit;
+import bucina.core.plan.Build;
+import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
+import bucina.core.plan.Part;
+import bucina.core.progress.Task;
+import bucina.core.rule.Finding;
+import bucina.core.rule.Level;
+import bucina.core.stack.Derivation;
+import bucina.core.stack.FaceReading;
+import bucina.core.stack.HoleReading;
+import bucina.core.stack.StackCheck;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Why something must not be done at a hole of one face now. Made for one state of plan and log. */
+public final class Guards {
+
+    private final Build build;
+    private final FaceReading face;
+    private final Logbook log;
+    private final Holds holds;
+    private final Set<Id.Layer> on = new HashSet<>();
+
+    public Guards(Derivation derivation, Id.Face face, Logbook log, Holds holds) {
+        this.build = derivation.build();
+        this.face = derivation.face(face);
+        this.log = log;
+        this.holds = holds;
+        for (HoleReading r : this.face.readings()) {
+            if (log.state(r.hole(), r.layers()).set()) {
+                r.layers().forEach(l -> on.add(l.id()));
+            }
+        }
+    }
+
+    /** What the hole owes, sheet by sheet. */
+    public List<Owed> owed(HoleReading hole) {
+        return Owed.of(hole, build.rules(), on);
+    }
+
+    /** Why a hole must not get what a task does; empty if it may. Names the hole, the sheet and what is missing. */
+    public Optional<String> marking(Task task, HoleReading hole, Unit unit) {
+        if (log.state(hole.hole(), hole.layers()).set()) {
+            return Optional.of(hole.label() + " has its fastener in: nothing is done to the hole behind it");
+        }
+        return drilling(task.operation(), hole, unit)
+                .or(() -> task.operation() == Operation.MATCH_DRILLED ? off(hole, "match-drilled") : Optional.empty())
+                .or(() -> order(task, hole));
+    }
+
+    /** Why no fastener may be set in a hole; empty if it is ready. Names the hole, the sheet and what is missing. */
+    public Optional<String> setting(HoleReading hole) {
+        return off(hole, "set")
+                .or(() -> holds.of(hole)
+                        .map(h -> hole.label() + " is held open for " + h.waitsFor()
+                                + ": set it after that, or say in the plan that the part is in place"))
+                .or(() -> missing(hole))
+                .or(() -> error(hole));
+    }
+
+    /** What P1 and P2 miss at a hole that is said to be set; holds and findings may have come later. */
+    Optional<String> unready(HoleReading hole) {
+        return off(hole, "set").or(() -> missing(hole));
+    }
+
+    /** Sentences about many holes as one: the first, and how many more there are. */
+    public static String together(List<String> sentences) {
+        int more = sentences.size() - 1;
+        return sentences.getFirst()
+                + (more == 0 ? "" : "; " + more + " more " + (more == 1 ? "hole is" : "holes are") + " not ready");
+    }
+
+    private Optional<String> drilling(Operation operation, HoleReading hole, Unit unit) {
+        if (operation != Operation.FINAL_SIZE
+                && operation != Operation.MATCH_DRILLED
+                && operation != Operation.CLEARED) {
+            return Optional.empty();
+        }
+        Optional<Held> held = holds.of(hole);
+        if (held.filter(Held::underSize).isPresent()) {
+            return Optional.of(hole.label() + " is not drilled past "
+                    + held.get().present().map(p -> LengthFormat.trade(p, unit)).orElse("its present size")
+                    + ": it waits for " + held.get().waitsFor());
+        }
+        if (hole.layers().stream().anyMatch(NutPlateEdits::isPlate)) {
+            return Optional.of(hole.label()
+                    + " is a nut plate hole: it is drilled through the plate on its screw, one lug, a "
+                    + "cleco, then the other");
+        }
+        return hole.hole()
+                .deviation()
+                .map(d -> hole.label() + " differs from its group: it takes "
+                        + LengthFormat.trade(hole.solution().hole(), unit) + ", " + d.reason());
+    }
+
+    /** P2: every sheet of the stack is on. */
+    private Optional<String> off(HoleReading hole, String what) {
+        return hole.layers().stream()
+                .filter(l -> !build.part(l.part()).fitted())
+                .findFirst()
+                .map(l -> {
+                    Part part = build.part(l.part());
+                    return hole.label() + " is held open for " + part.name() + ": a hole is " + what
+                            + " with every sheet of its stack on, and " + l.name() + " is not";
+                });
+    }
+
+    /** P1 for a mark: what comes before it. */
+    private Optional<String> order(Task task, HoleReading hole) {
+        Set<Id.Layer> taking = task.layers(hole).stream().map(Layer::id).collect(Collectors.toSet());
+        for (Owed owed : owed(hole)) {
+            if (taking.contains(owed.layer().id())) {
+                List<Owed.Step> before =
+                        owed.before(task.operation(), log, hole.hole().id());
+                if (!before.isEmpty()) {
+                    return Optional.of(lacks(hole, owed.layer(), before) + ", which comes before "
+                            + task.operation().code());
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** P1 for setting: all that is owed. */
+    private Optional<String> missing(HoleReading hole) {
+        String lacking = owed(hole).stream()
+                .filter(o -> !o.open(log, hole.hole().id()).isEmpty())
+                .map(o -> lacks(hole, o.layer(), o.open(log, hole.hole().id())))
+                .collect(Collectors.joining("; "));
+        return lacking.isEmpty() ? Optional.empty() : Optional.of(lacking);
+    }
+
+    private static String lacks(HoleReading hole, Layer layer, List<Owed.Step> steps) {
+        Set<String> words = new LinkedHashSet<>();
+        steps.forEach(s -> words.add(s.words()));
+        return hole.label() + " in " + layer.name() + " is not " + String.join(", not ", words);
+    }
+
+    private Optional<String> error(HoleReading hole) {
+        if (hole.worst().filter(l -> l == Level.ERROR).isEmpty()) {
+            return Optional.empty();
+        }
+        return StackCheck.findings(face.face(), hole).stream()
+                .filter(f -> f.level() == Level.ERROR && f.accepted().isEmpty())
+                .map(Finding::message)
+                .map(m -> m.in(Unit.INCH).replaceAll("\\.$", ""))
+                .map(m -> hole.label() + " has an open error: "
+                        + (m.startsWith(hole.label())
+                                ? m.substring(hole.label().length()).replaceFirst("^:? ", "")
+                                : m))
+                .findFirst();
+    }
+}

@@ -1,0 +1,145 @@
+package bucina.core.guard;
+
+import bucina.core.dress.Dress;
+import bucina.core.dress.Dressing;
+import bucina.core.edit.NutPlateEdits;
+import bucina.core.log.Logbook;
+import bucina.core.log.Mark;
+import bucina.core.log.Operation;
+import bucina.core.measure.Length;
+import bucina.core.plan.Fastener;
+import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
+import bucina.core.rule.HolesCome;
+import bucina.core.rule.PrimeSchool;
+import bucina.core.rule.RuleSet;
+import bucina.core.stack.HoleReading;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * What one hole owes in one of its sheets before a fastener is set, in the order it is done.
+ *
+ * @param layer the sheet
+ * @param steps in order; none for the lug of a nut plate, which comes finished
+ */
+public record Owed(Layer layer, List<Step> steps) {
+
+    /**
+     * One step.
+     *
+     * @param operation what
+     * @param side      from which side; only deburring tells them apart
+     */
+    public record Step(Operation operation, Mark.Side side) {
+
+        /** In words, to stand behind "is not". */
+        String words() {
+            return switch (operation) {
+                case FINAL_SIZE -> "drilled to final size";
+                case CLEARED -> "cleared to final size";
+                case DEBURRED -> "deburred";
+                case DIMPLED -> "dimpled";
+                case COUNTERSUNK -> "countersunk";
+                case PRIMED -> "primed";
+                case PILOT -> "piloted";
+                case CLECOED -> "clecoed";
+                case MATCH_DRILLED -> "match-drilled";
+            };
+        }
+    }
+
+    public Owed {
+        steps = List.copyOf(steps);
+    }
+
+    /**
+     * What a hole owes in each of its sheets.
+     *
+     * @param on the sheets of the face that are on for good: between two of them nothing is deburred any more
+     */
+    public static List<Owed> of(HoleReading hole, RuleSet rules, Set<Id.Layer> on) {
+        List<Owed> owed = new ArrayList<>();
+        for (int i = 0; i < hole.layers().size(); i++) {
+            Layer layer = hole.layers().get(i);
+            owed.add(new Owed(layer, NutPlateEdits.isPlate(layer) ? List.of() : steps(hole, i, rules, on)));
+        }
+        return owed;
+    }
+
+    private static List<Step> steps(HoleReading hole, int i, RuleSet rules, Set<Id.Layer> on) {
+        List<Dressing.Ply> plies = hole.solution().dressing().plies();
+        Dress dress = i < plies.size() ? plies.get(i).dress() : Dress.PLAIN;
+        boolean cleared = dress == Dress.DIMPLE && hole.solution().fastener() instanceof Fastener.PulledRivet;
+        List<Step> steps = new ArrayList<>();
+        if (!cleared && !atSize(hole, rules)) {
+            steps.add(new Step(Operation.FINAL_SIZE, Mark.Side.BOTH));
+        }
+        if (rules.deburringMarked()) {
+            // Layers are head side first; the near side of the face is the head's unless the heads are on the far side.
+            boolean far = hole.group().headFar();
+            if (!between(hole.layers(), i, far ? i + 1 : i - 1, on)) {
+                steps.add(new Step(Operation.DEBURRED, Mark.Side.NEAR));
+            }
+            if (!between(hole.layers(), i, far ? i - 1 : i + 1, on)) {
+                steps.add(new Step(Operation.DEBURRED, Mark.Side.FAR));
+            }
+        }
+        if (dress == Dress.DIMPLE) {
+            steps.add(new Step(Operation.DIMPLED, Mark.Side.BOTH));
+        } else if (dress == Dress.COUNTERSINK) {
+            steps.add(new Step(Operation.COUNTERSUNK, Mark.Side.BOTH));
+        }
+        if (cleared) {
+            steps.add(new Step(Operation.CLEARED, Mark.Side.BOTH));
+        }
+        if (rules.primeSchool() != PrimeSchool.NONE) {
+            steps.add(new Step(Operation.PRIMED, Mark.Side.BOTH));
+        }
+        return steps;
+    }
+
+    private static boolean between(List<Layer> layers, int i, int beside, Set<Id.Layer> on) {
+        return beside >= 0
+                && beside < layers.size()
+                && on.contains(layers.get(i).id())
+                && on.contains(layers.get(beside).id());
+    }
+
+    /** True if nothing is drilled: the kit's holes come at final size, or the drawing says that these do. */
+    private static boolean atSize(HoleReading hole, RuleSet rules) {
+        Length wanted = hole.solution().hole();
+        return rules.holesCome() == HolesCome.FINAL
+                || hole.group().holes().present().filter(p -> p.atLeast(wanted)).isPresent();
+    }
+
+    /** The steps not done yet. */
+    public List<Step> open(Logbook log, Id.Hole hole) {
+        return steps.stream().filter(s -> !done(s, log, hole)).toList();
+    }
+
+    /** The steps not done yet that come before an operation; none if the hole does not owe the operation here. */
+    public List<Step> before(Operation operation, Logbook log, Id.Hole hole) {
+        int at = 0;
+        while (at < steps.size() && !steps.get(at).operation().equals(meant(operation))) {
+            at++;
+        }
+        return at == steps.size()
+                ? List.of()
+                : steps.subList(0, at).stream().filter(s -> !done(s, log, hole)).toList();
+    }
+
+    /** Marking final size on a sheet that is cleared after dimpling is the clearing. */
+    private Operation meant(Operation operation) {
+        return operation == Operation.FINAL_SIZE && steps.stream().anyMatch(s -> s.operation() == Operation.CLEARED)
+                ? Operation.CLEARED
+                : operation;
+    }
+
+    private boolean done(Step step, Logbook log, Id.Hole hole) {
+        return log.marked(hole, layer.id(), step.operation(), step.side())
+                || step.operation() == Operation.CLEARED
+                        && log.marked(hole, layer.id(), Operation.FINAL_SIZE, Mark.Side.BOTH);
+    }
+}

@@ -1,0 +1,44 @@
+package bucina.desk.app;
+
+import static bucina.desk.session.Command.Scope.ALWAYS;
+import static bucina.desk.session.Command.Scope.FREE;
+
+import bucina.desk.card.OutCard;
+import bucina.desk.session.Desk;
+
+/** Commands that open something for the face shown, or change how it is looked at. */
+final class FaceCommands extends CommandList {
+
+    private final Desk desk;
+    private final DeskWindow window;
+
+    FaceCommands(Desk desk, DeskWindow window) {
+        this.desk = desk;
+        this.window = window;
+        add("make-panel", "Make a panel", "P", FREE, window::makePanel);
+        add("bring-in", "Bring in a drawing or a hole table", "I", FREE, window::bringIn);
+        add("callouts", "Callouts: read them in", "K", FREE, window::callouts);
+        add("crib", "Will the tool fit? The tool crib, and what it reaches", "V", FREE, window::reach);
+        add("reach", "Reach on the sheet: what tools get where, or stop", "Z", FREE, desk::turnReach);
+        add("apart", "Before taking apart: index marks and readings", "Ctrl+D", ALWAYS, window::apart);
+        add("nut-plates", "Nut plates behind screws", "O", FREE, window::nutPlates);
+        add("write-out", "Write out: templates, drawings, tables", "X", FREE, () -> window.writeOut(OutCard.What.FACE));
+        add("fit", "Fit the face to the view", "0", FREE, () -> window.sheet().fit());
+        add("zoom-in", "Zoom in", "+", FREE, () -> window.sheet().zoom(1.4));
+        add("zoom-in-2", "Zoom in", "=", FREE, () -> window.sheet().zoom(1.4));
+        add("zoom-out", "Zoom out", "-", FREE, () -> window.sheet().zoom(1 / 1.4));
+        add(
+                "legend",
+                "Legend of the glyphs",
+                "L",
+                FREE,
+                () -> desk.legendProperty().set(!desk.legendProperty().get()));
+        add(
+                "bench-mode",
+                "Bench mode: the job in large type",
+                "B",
+                FREE,
+                () -> desk.benchProperty().set(!desk.benchProperty().get()));
+        add("typed-stack", "Typed stack: an answer without a drawing", "N", FREE, window::addTyped);
+    }
+}

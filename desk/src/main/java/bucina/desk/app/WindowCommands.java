@@ -1,0 +1,119 @@
+package bucina.desk.app;
+
+import static bucina.desk.session.Command.Scope.ALWAYS;
+import static bucina.desk.session.Command.Scope.FREE;
+import static bucina.desk.session.Command.Scope.LOGBOOK;
+
+import bucina.desk.session.DemoBuild;
+import bucina.desk.session.Desk;
+import bucina.desk.session.Selection;
+import java.util.Optional;
+
+/** Commands of the window as a whole: rooms, builds, undo, how things are shown. */
+final class WindowCommands extends CommandList {
+
+    private final Desk desk;
+    private final DeskWindow window;
+
+    WindowCommands(Desk desk, DeskWindow window) {
+        this.desk = desk;
+        this.window = window;
+        addChanging(
+                "undo",
+                "Undo (a correcting entry for a logged one)",
+                "Ctrl+Z",
+                ALWAYS,
+                () -> desk.session().undo(s -> {}));
+        addChanging("redo", "Redo", "Ctrl+Y", ALWAYS, () -> desk.session().redo(s -> {}));
+        add("room-sheet", "Sheet room", "F1", ALWAYS, () -> desk.roomProperty().set(Desk.Room.SHEET));
+        add(
+                "room-sums",
+                "Bench sums room: bends, cutting, bolts",
+                "F2",
+                ALWAYS,
+                () -> desk.roomProperty().set(Desk.Room.SUMS));
+        add(
+                "room-logbook",
+                "Logbook room",
+                "F3",
+                ALWAYS,
+                () -> desk.roomProperty().set(Desk.Room.LOGBOOK));
+        add(
+                "room-rules",
+                "Rules room: limits, and what another rule set changes",
+                "F4",
+                ALWAYS,
+                () -> desk.roomProperty().set(Desk.Room.RULES));
+        add(
+                "room-papers",
+                "Papers room: queries, bulletins, the other hand",
+                "F5",
+                ALWAYS,
+                () -> desk.roomProperty().set(Desk.Room.PAPERS));
+        add("new-build", "Begin a build", "Ctrl+N", ALWAYS, window::newBuild);
+        add("open-build", "Open a build", "Ctrl+O", ALWAYS, window::openBuild);
+        add(
+                "demo-stabilator",
+                "Demo 1: the stabilator",
+                "Ctrl+F1",
+                ALWAYS,
+                () -> window.demo(DemoBuild.Which.STABILATOR));
+        add("demo-locker", "Demo 2: the belly locker", "Ctrl+F2", ALWAYS, () -> window.demo(DemoBuild.Which.LOCKER));
+        add("gauge", "Gauge: readings sent to a field", "Ctrl+G", ALWAYS, window::gauge);
+        add("batches", "Primer and sealant: batches and their clocks", "Ctrl+M", ALWAYS, window::mix);
+        add("find", "Find anything", "Ctrl+K", ALWAYS, window::search);
+        add("unit", "Inch or millimetre", "U", FREE, desk::turnUnit);
+        add(
+                "theme",
+                "Day or night theme",
+                "T",
+                FREE,
+                () -> desk.darkProperty().set(!desk.darkProperty().get()));
+        add("timer", "Timer: start or stop", "M", FREE, window::turnTimer);
+        add("text-larger", "Larger text", "Ctrl++", ALWAYS, () -> window.scale(25));
+        add("text-larger-2", "Larger text", "Ctrl+=", ALWAYS, () -> window.scale(25));
+        add("text-smaller", "Smaller text", "Ctrl+-", ALWAYS, () -> window.scale(-25));
+        addChanging(
+                "correct-entry",
+                "Correct the entry chosen in the logbook",
+                "C",
+                LOGBOOK,
+                () -> window.logbook().ifPresent(l -> l.correctChosen()));
+        addChanging(
+                "withdraw-entry",
+                "Withdraw the entry chosen in the logbook",
+                "W",
+                LOGBOOK,
+                () -> window.logbook().ifPresent(l -> l.withdrawChosen()));
+        add("put-away", "Put away what lies over the sheet, pick nothing", "Esc", ALWAYS, this::escape);
+    }
+
+    private void escape() {
+        if (window.sheet().letGo() || window.putAway()) {
+            return;
+        }
+        if (desk.playingProperty().get().isPresent()) {
+            desk.playingProperty().set(Optional.empty());
+            return;
+        }
+        if (desk.reachingProperty().get().isPresent()) {
+            desk.turnReach();
+        } else if (desk.benchProperty().get()) {
+            desk.benchProperty().set(false);
+        } else if (desk.changingProperty().get()
+                && desk.cursor().isEmpty()
+                && desk.layerProperty().get().isEmpty()) {
+            desk.changingProperty().set(false);
+        } else if (desk.correctingProperty().get().isPresent()) {
+            desk.correctingProperty().set(Optional.empty());
+        } else if (desk.legendProperty().get()) {
+            desk.legendProperty().set(false);
+        } else {
+            desk.typedGroupProperty().set(Optional.empty());
+            desk.layerProperty().set(Optional.empty());
+            desk.selectionProperty()
+                    .set(Selection.none(desk.selectionProperty().get().face()));
+            window.sheet().requestFocus();
+        }
+    }
+}

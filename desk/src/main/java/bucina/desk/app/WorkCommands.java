@@ -1,0 +1,126 @@
+package bucina.desk.app;
+
+import static bucina.desk.session.Command.Scope.ALWAYS;
+import static bucina.desk.session.Command.Scope.FREE;
+
+import bucina.desk.session.Desk;
+import bucina.desk.session.Selection;
+import bucina.desk.session.Stage;
+import java.util.Optional;
+
+/** Commands of the work on the face shown: stages, marking, logging, picking, changing. */
+final class WorkCommands extends CommandList {
+
+    private final Desk desk;
+    private final DeskWindow window;
+
+    WorkCommands(Desk desk, DeskWindow window) {
+        this.desk = desk;
+        this.window = window;
+        for (Stage stage : Stage.values()) {
+            add(
+                    "stage-" + stage.name().toLowerCase(java.util.Locale.ROOT),
+                    stage.word() + ": " + stage.question(),
+                    Integer.toString(stage.key()),
+                    FREE,
+                    () -> stage(stage));
+        }
+        addChanging(
+                "act",
+                "Log or mark what is picked",
+                "Ctrl+Enter",
+                ALWAYS,
+                () -> window.bench().act());
+        add("play-clecos", "Play the clecos of this row", "Q", FREE, window::playClecos);
+        add("cleco-back", "Cleco plan: a step back", ",", FREE, () -> window.step(-1));
+        add("cleco-on", "Cleco plan: a step on", ".", FREE, () -> window.step(1));
+        add("cleco-play", "Cleco plan: play or stop", "/", FREE, window::turnPlay);
+        addChanging(
+                "take-mark-back",
+                "Take the mark back from what is picked",
+                "Ctrl+Back",
+                ALWAYS,
+                () -> window.bench().takeBack());
+        addChanging(
+                "mark-and-go-on",
+                "Mark what is picked, and go on",
+                "Space",
+                FREE,
+                () -> window.bench().mark());
+        add(
+                "pick-jumped",
+                "Pick what was jumped over",
+                "J",
+                FREE,
+                () -> window.bench().pickSkipped());
+        add("pick-face", "Pick every hole of the face", "Ctrl+A", ALWAYS, desk::pickFace);
+        addChanging(
+                "add-reject",
+                "Add a reject to the entry",
+                "Ctrl+R",
+                ALWAYS,
+                () -> window.bench().log().reject());
+        addChanging(
+                "add-photograph",
+                "Add a photograph to the entry",
+                "Ctrl+P",
+                ALWAYS,
+                () -> window.bench().log().photograph());
+        add(
+                "change",
+                "Change the sheet by hand, or stop",
+                "E",
+                FREE,
+                () -> change(!desk.changingProperty().get()));
+        add("bend-bench", "Bend bench for this sheet's part", "H", FREE, window::formPart);
+        addChanging(
+                "delete-holes",
+                "Delete the picked holes",
+                "Del",
+                FREE,
+                () -> window.bench().delete());
+        addChanging(
+                "add-hole",
+                "Add a hole after this one",
+                "A",
+                FREE,
+                () -> window.bench().addHole());
+        add(
+                "trim-lines",
+                "Safe trim lines",
+                "Y",
+                FREE,
+                () -> desk.trimProperty().set(!desk.trimProperty().get()));
+        add("stations", "Stations of the row, as running dimensions", "S", FREE, window::stations);
+        add("pick-row", "Pick the row", "R", FREE, () -> pick(true));
+        add("pick-group", "Pick the group", "G", FREE, () -> pick(false));
+        add("next-finding", "Next finding, on any face", "F", FREE, desk::nextFinding);
+    }
+
+    private void change(boolean on) {
+        desk.roomProperty().set(Desk.Room.SHEET);
+        desk.changingProperty().set(on && !desk.session().readOnly());
+    }
+
+    private void stage(Stage stage) {
+        desk.changingProperty().set(false);
+        desk.benchProperty().set(false);
+        desk.roomProperty().set(Desk.Room.SHEET);
+        desk.stageProperty().set(stage);
+    }
+
+    private void pick(boolean row) {
+        desk.cursor()
+                .ifPresent(c -> desk.selectionProperty()
+                        .set(
+                                row
+                                        ? Selection.row(
+                                                desk.face(),
+                                                c.row().id(),
+                                                Optional.of(c.hole().id()))
+                                        : Selection.group(
+                                                desk.face(),
+                                                c.group().id(),
+                                                Optional.of(c.hole().id()))));
+    }
+}
