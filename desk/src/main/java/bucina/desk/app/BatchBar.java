@@ -2,6 +2,7 @@ package bucina.desk.app;
 
 import bucina.core.batch.BatchClock;
 import bucina.core.plan.Batch;
+import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.BatchWatch;
 import bucina.desk.session.Desk;
@@ -18,13 +19,12 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 
 /**
  * Running batches under the top bar, there only while one runs; what one calls for stands across it until it was seen.
  */
-final class BatchBar extends VBox {
+final class BatchBar extends ShownBox {
 
     private static final PseudoClass GRAVE = PseudoClass.getPseudoClass("grave");
 
@@ -54,23 +54,15 @@ final class BatchBar extends VBox {
         alarm.setId("batch-alarm");
         words.setId("batch-words");
         getChildren().addAll(alarm, clocks);
-        ticking = new Timeline(new KeyFrame(Duration.seconds(1), e -> second()));
+        ticking = new Timeline(new KeyFrame(Duration.seconds(1), e -> tick()));
         ticking.setCycleCount(Animation.INDEFINITE);
-        desk.session().snapshotProperty().addListener((o, was, now) -> {
+        ties.on(desk.session().snapshotProperty(), (was, now) -> {
             if (was.build().workshop().batches() != now.build().workshop().batches()) {
                 tick();
             }
         });
+        ties.keep(ticking::stop);
         tick();
-    }
-
-    /** One second later; a window that is no longer shown stops counting. */
-    private void second() {
-        if (getScene() != null && getScene().getWindow() == null) {
-            ticking.stop();
-        } else {
-            tick();
-        }
     }
 
     /** Shows every batch as it stands now. */

@@ -4,8 +4,10 @@ import bucina.desk.session.Desk;
 import bucina.desk.session.Prefs;
 import bucina.desk.session.Session;
 import java.time.Clock;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.stage.Stage;
+import javafx.util.Subscription;
 
 /**
  * Puts an open build into a stage: the desk where it has a face, a way to make one where it has none, and the other
@@ -18,7 +20,9 @@ final class BuildStage {
     private final Prefs prefs;
     private final Clock clock;
     private final Consumer<DeskApp.What> other;
+    private final Subscription tie;
     private boolean empty;
+    private Optional<DeskWindow> window = Optional.empty();
     private Desk desk;
 
     BuildStage(Stage stage, Session session, Prefs prefs, Clock clock) {
@@ -34,7 +38,7 @@ final class BuildStage {
         this.session = session;
         this.prefs = prefs;
         this.clock = clock;
-        session.snapshotProperty().addListener((o, was, now) -> {
+        tie = session.snapshotProperty().subscribe((was, now) -> {
             if (now.build().faces().isEmpty() != empty) {
                 show();
             }
@@ -43,14 +47,30 @@ final class BuildStage {
     }
 
     private void show() {
+        close();
         empty = session.snapshot().build().faces().isEmpty();
         stage.setTitle(session.snapshot().build().name() + " - Bucina");
         if (empty) {
             stage.setScene(new EmptyView(session, prefs, face -> desk().show(face)).scene());
         } else {
             desk = new Desk(session, prefs);
-            stage.setScene(new DeskWindow(desk, clock, other).scene());
+            window = Optional.of(new DeskWindow(desk, clock, other));
+            stage.setScene(window.get().scene());
         }
+    }
+
+    private void close() {
+        window.ifPresent(w -> {
+            w.close();
+            desk.close();
+        });
+        window = Optional.empty();
+    }
+
+    /** Closes what is shown: another build takes its place. */
+    void end() {
+        tie.unsubscribe();
+        close();
     }
 
     /** The desk shown; only where the build has a face. */

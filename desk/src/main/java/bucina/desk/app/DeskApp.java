@@ -41,6 +41,7 @@ public final class DeskApp extends Application {
     private record Opened(Session session, WindowLock lock, Prefs prefs) {}
 
     private Opened opened;
+    private BuildStage shown;
     private Timeline look;
 
     /** Which build to open. */
@@ -108,10 +109,11 @@ public final class DeskApp extends Application {
     }
 
     private void show(Stage stage, Opened next) {
-        new BuildStage(stage, next.session, next.prefs, Clock.systemDefaultZone(), what -> other(stage, what));
-        if (look != null) {
+        if (shown != null) {
+            shown.end();
             look.stop();
         }
+        shown = new BuildStage(stage, next.session, next.prefs, Clock.systemDefaultZone(), what -> other(stage, what));
         look = new Timeline(new KeyFrame(Duration.seconds(1.5), e -> next.session.look()));
         look.setCycleCount(Animation.INDEFINITE);
         look.play();

@@ -15,14 +15,19 @@ final class FaceCommands extends CommandList {
     FaceCommands(Desk desk, DeskWindow window) {
         this.desk = desk;
         this.window = window;
-        add("make-panel", "Make a panel", "P", FREE, window::makePanel);
-        add("bring-in", "Bring in a drawing or a hole table", "I", FREE, window::bringIn);
-        add("callouts", "Callouts: read them in", "K", FREE, window::callouts);
-        add("crib", "Will the tool fit? The tool crib, and what it reaches", "V", FREE, window::reach);
+        add("make-panel", "Make a panel", "P", FREE, window.cards()::makePanel);
+        add("bring-in", "Bring in a drawing or a hole table", "I", FREE, window.cards()::bringIn);
+        add("callouts", "Callouts: read them in", "K", FREE, window.cards()::callouts);
+        add("crib", "Will the tool fit? The tool crib, and what it reaches", "V", FREE, window.cards()::reach);
         add("reach", "Reach on the sheet: what tools get where, or stop", "Z", FREE, desk::turnReach);
-        add("apart", "Before taking apart: index marks and readings", "Ctrl+D", ALWAYS, window::apart);
-        add("nut-plates", "Nut plates behind screws", "O", FREE, window::nutPlates);
-        add("write-out", "Write out: templates, drawings, tables", "X", FREE, () -> window.writeOut(OutCard.What.FACE));
+        add("apart", "Before taking apart: index marks and readings", "Ctrl+D", ALWAYS, window.cards()::apart);
+        add("nut-plates", "Nut plates behind screws", "O", FREE, window.cards()::nutPlates);
+        add(
+                "write-out",
+                "Write out: templates, drawings, tables",
+                "X",
+                FREE,
+                () -> window.cards().writeOut(OutCard.What.FACE));
         add("fit", "Fit the face to the view", "0", FREE, () -> window.sheet().fit());
         add("zoom-in", "Zoom in", "+", FREE, () -> window.sheet().zoom(1.4));
         add("zoom-in-2", "Zoom in", "=", FREE, () -> window.sheet().zoom(1.4));
@@ -39,6 +44,6 @@ final class FaceCommands extends CommandList {
                 "B",
                 FREE,
                 () -> desk.benchProperty().set(!desk.benchProperty().get()));
-        add("typed-stack", "Typed stack: an answer without a drawing", "N", FREE, window::addTyped);
+        add("typed-stack", "Typed stack: an answer without a drawing", "N", FREE, window.cards()::addTyped);
     }
 }

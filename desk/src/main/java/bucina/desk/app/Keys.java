@@ -134,11 +134,11 @@ final class Keys {
         return switch (c.scope()) {
             // Undo and redo of what is typed belong to the field.
             case ALWAYS -> typing && (c.key().equals("Ctrl+Z") || c.key().equals("Ctrl+Y"));
-            case FREE -> typing || onDisabledField || window.covered();
+            case FREE -> typing || onDisabledField || window.cards().covered();
             case LOGBOOK ->
                 typing
                         || onDisabledField
-                        || window.covered()
+                        || window.cards().covered()
                         || desk.roomProperty().get() != Desk.Room.LOGBOOK;
         };
     }

@@ -51,11 +51,11 @@ final class Poses {
         poses.put("to-clecos", () -> {
             desk.stageProperty().set(Stage.FIT);
             pick(desk, "Lower skin", "R2", 20);
-            window.playClecos();
+            window.sheetRoom().playClecos();
         });
         poses.put("clecos", () -> {
             for (int i = 0; i < 16; i++) {
-                window.step(1);
+                window.sheetRoom().step(1);
             }
         });
         poses.put(
@@ -65,7 +65,7 @@ final class Poses {
                         .select(0));
         poses.put("locating", () -> {
             for (int i = 0; i < 7; i++) {
-                window.step(1);
+                window.sheetRoom().step(1);
             }
         });
         poses.put("dressing", () -> {
@@ -110,21 +110,21 @@ final class Poses {
                     .orElseThrow()
                     .face()
                     .id());
-            window.nutPlates();
+            window.cards().nutPlates();
         });
         poses.put("nut-plates", () -> ((TextField) scene.lookup("#np-lug")).setText(".025"));
         poses.put("reach", () -> {
-            window.putAway();
+            window.cards().putAway();
             desk.show(desk.snapshot()
                     .build()
                     .face("Main spar web")
                     .orElseThrow()
                     .face()
                     .id());
-            window.reach();
+            window.cards().reach();
         });
         poses.put("to-reach-sheet", () -> {
-            window.putAway();
+            window.cards().putAway();
             pick(desk, "Upper skin", "R1", 9);
             desk.stageProperty().set(Stage.DRESS);
             desk.taskProperty().set(Task.of(Operation.COUNTERSUNK));
@@ -143,9 +143,9 @@ final class Poses {
                     .id());
             mixing(desk);
         });
-        poses.put("batch", window::mix);
+        poses.put("batch", window.cards()::mix);
         poses.put("to-sheet-again", () -> {
-            window.putAway();
+            window.cards().putAway();
             desk.session()
                     .plan(
                             "ending a batch",
@@ -174,7 +174,7 @@ final class Poses {
         poses.put("to-coupon", () -> window.sum("coupon"));
         poses.put("gauge", () -> {
             ((TextField) scene.lookup("#ask-checks")).requestFocus();
-            window.gauge();
+            window.cards().gauge();
             ((Button) scene.lookup("#gauge-simulated")).fire();
             ((TextField) scene.lookup("#gauge-jaws")).setText("4.47 mm");
             ((Button) scene.lookup("#gauge-send")).fire();
@@ -368,7 +368,7 @@ final class Poses {
     static Map<String, Runnable> locker(Desk desk, DeskWindow window, Scene scene) {
         Map<String, Runnable> poses = new LinkedHashMap<>();
         poses.put("locker", () -> pick(desk, "Locker floor", "R2", 5));
-        poses.put("to-apart", window::apart);
+        poses.put("to-apart", window.cards()::apart);
         poses.put("apart", () -> apart(scene));
         return poses;
     }

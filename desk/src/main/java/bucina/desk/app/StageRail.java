@@ -3,6 +3,8 @@ package bucina.desk.app;
 import bucina.core.log.HoleState;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
+import bucina.desk.look.Palette;
+import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Stage;
@@ -19,7 +21,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** The stages of work, each with what is left to do on this face. */
-final class StageRail extends VBox {
+final class StageRail extends ShownBox {
 
     private static final PseudoClass HERE = PseudoClass.getPseudoClass("here");
 
@@ -70,7 +72,7 @@ final class StageRail extends VBox {
                         .set(!desk.changingProperty().get() && !desk.session().readOnly()),
                 "stage");
         change.setId("change");
-        desk.changingProperty().addListener((o, was, now) -> change.pseudoClassStateChanged(HERE, now));
+        ties.on(desk.changingProperty(), (was, now) -> change.pseudoClassStateChanged(HERE, now));
         more.getChildren()
                 .addAll(
                         change,
@@ -80,20 +82,20 @@ final class StageRail extends VBox {
                                 () -> desk.legendProperty()
                                         .set(!desk.legendProperty().get()),
                                 "quiet"));
-        scale(1);
-        desk.progressProperty().addListener((o, was, now) -> {
+        use(Palette.LIGHT, 1);
+        ties.on(desk.progressProperty(), (was, now) -> {
             toDrill.setText(now.map(p -> p.toDrill() == 0 ? "all drilled" : p.toDrill() + " to drill")
                     .orElse(" "));
             toDress.setText(now.map(p -> p.toDress() == 0 ? "all dressed" : p.toDress() + " to dress")
                     .orElse(" "));
         });
-        desk.stageProperty().addListener((o, was, now) -> fill());
-        desk.selectionProperty().addListener((o, was, now) -> {
+        ties.on(desk.stageProperty(), this::fill);
+        ties.on(desk.selectionProperty(), (was, now) -> {
             if (!was.face().equals(now.face())) {
                 fill();
             }
         });
-        desk.snapshotProperty().addListener((o, was, now) -> {
+        ties.on(desk.snapshotProperty(), () -> {
             if (!desk.attempting()) {
                 fill();
             }
@@ -102,7 +104,8 @@ final class StageRail extends VBox {
     }
 
     /** Lays the rail out for text larger by a factor: large text takes two lines. */
-    void scale(double factor) {
+    @Override
+    public void use(Palette colours, double factor) {
         stages.setPrefWrapLength(factor < TopBar.ONE_LINE ? 1000 : 100);
         if (factor < TopBar.ONE_LINE) {
             getChildren().setAll(new HBox(6, stages, more));

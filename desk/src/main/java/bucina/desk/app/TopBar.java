@@ -1,6 +1,8 @@
 package bucina.desk.app;
 
 import bucina.core.measure.Unit;
+import bucina.desk.look.Palette;
+import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.WorkTimer;
@@ -17,11 +19,10 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 
 /** Rooms at the left; build, what is saved, timer, unit and variant at the right. Large text takes two lines. */
-final class TopBar extends VBox {
+final class TopBar extends ShownBox {
 
     private static final PseudoClass HERE = PseudoClass.getPseudoClass("here");
 
@@ -67,6 +68,7 @@ final class TopBar extends VBox {
         Label status = Ui.kept("", "saved");
         status.setId("status");
         status.textProperty().bind(desk.session().briefProperty());
+        ties.keep(status.textProperty()::unbind);
         time = Ui.button("Timer", "", () -> {}, "quiet");
         time.setId("timer");
         time.setOnAction(e -> {
@@ -81,19 +83,24 @@ final class TopBar extends VBox {
         ways.getChildren().addAll(find, undo, redo);
         state.getChildren().addAll(Ui.spring(), name, status, Ui.spring(), time, unit, variant);
         scale(1);
-        desk.roomProperty().addListener((o, was, now) -> mark());
-        desk.unitProperty().addListener((o, was, now) -> mark());
-        desk.darkProperty().addListener((o, was, now) -> mark());
-        desk.session().statusProperty().addListener((o, was, now) -> mark());
+        ties.on(desk.roomProperty(), this::mark);
+        ties.on(desk.unitProperty(), this::mark);
+        ties.on(desk.darkProperty(), this::mark);
+        ties.on(desk.session().statusProperty(), this::mark);
         mark();
         tick();
         Timeline clock = new Timeline(new KeyFrame(Duration.seconds(10), e -> tick()));
         clock.setCycleCount(Animation.INDEFINITE);
-        clock.play();
+        ties.play(clock);
+    }
+
+    @Override
+    public void use(Palette colours, double size) {
+        scale(size);
     }
 
     /** Lays the bar out for text larger by a factor. */
-    void scale(double factor) {
+    private void scale(double factor) {
         if (factor < ONE_LINE) {
             HBox line = new HBox(1, ways, state);
             line.setAlignment(Pos.CENTER_LEFT);

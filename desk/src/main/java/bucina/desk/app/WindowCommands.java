@@ -59,8 +59,8 @@ final class WindowCommands extends CommandList {
                 ALWAYS,
                 () -> window.demo(DemoBuild.Which.STABILATOR));
         add("demo-locker", "Demo 2: the belly locker", "Ctrl+F2", ALWAYS, () -> window.demo(DemoBuild.Which.LOCKER));
-        add("gauge", "Gauge: readings sent to a field", "Ctrl+G", ALWAYS, window::gauge);
-        add("batches", "Primer and sealant: batches and their clocks", "Ctrl+M", ALWAYS, window::mix);
+        add("gauge", "Gauge: readings sent to a field", "Ctrl+G", ALWAYS, window.cards()::gauge);
+        add("batches", "Primer and sealant: batches and their clocks", "Ctrl+M", ALWAYS, window.cards()::mix);
         add("find", "Find anything", "Ctrl+K", ALWAYS, window::search);
         add("unit", "Inch or millimetre", "U", FREE, desk::turnUnit);
         add(
@@ -89,7 +89,7 @@ final class WindowCommands extends CommandList {
     }
 
     private void escape() {
-        if (window.sheet().letGo() || window.putAway()) {
+        if (window.sheet().letGo() || window.cards().putAway()) {
             return;
         }
         if (desk.playingProperty().get().isPresent()) {

@@ -31,10 +31,20 @@ final class WorkCommands extends CommandList {
                 "Ctrl+Enter",
                 ALWAYS,
                 () -> window.bench().act());
-        add("play-clecos", "Play the clecos of this row", "Q", FREE, window::playClecos);
-        add("cleco-back", "Cleco plan: a step back", ",", FREE, () -> window.step(-1));
-        add("cleco-on", "Cleco plan: a step on", ".", FREE, () -> window.step(1));
-        add("cleco-play", "Cleco plan: play or stop", "/", FREE, window::turnPlay);
+        add("play-clecos", "Play the clecos of this row", "Q", FREE, window.sheetRoom()::playClecos);
+        add(
+                "cleco-back",
+                "Cleco plan: a step back",
+                ",",
+                FREE,
+                () -> window.sheetRoom().step(-1));
+        add(
+                "cleco-on",
+                "Cleco plan: a step on",
+                ".",
+                FREE,
+                () -> window.sheetRoom().step(1));
+        add("cleco-play", "Cleco plan: play or stop", "/", FREE, window.sheetRoom()::turnPlay);
         addChanging(
                 "take-mark-back",
                 "Take the mark back from what is picked",
@@ -91,7 +101,7 @@ final class WorkCommands extends CommandList {
                 "Y",
                 FREE,
                 () -> desk.trimProperty().set(!desk.trimProperty().get()));
-        add("stations", "Stations of the row, as running dimensions", "S", FREE, window::stations);
+        add("stations", "Stations of the row, as running dimensions", "S", FREE, window.cards()::stations);
         add("pick-row", "Pick the row", "R", FREE, () -> pick(true));
         add("pick-group", "Pick the group", "G", FREE, () -> pick(false));
         add("next-finding", "Next finding, on any face", "F", FREE, desk::nextFinding);

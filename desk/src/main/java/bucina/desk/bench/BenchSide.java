@@ -11,6 +11,8 @@ import bucina.core.stack.Solution;
 import bucina.core.stack.StackCheck;
 import bucina.desk.look.Glyph;
 import bucina.desk.look.Palette;
+import bucina.desk.look.Shown;
+import bucina.desk.look.ShownPane;
 import bucina.desk.look.Ui;
 import bucina.desk.section.SectionView;
 import bucina.desk.session.Desk;
@@ -35,7 +37,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** Shows the hole looked at (or a typed stack) as the stage asks: its section and numbers, or the log panel. */
-public final class BenchSide extends BorderPane {
+public final class BenchSide extends ShownPane {
 
     private final Desk desk;
     private final SectionView section = new SectionView();
@@ -122,15 +124,15 @@ public final class BenchSide extends BorderPane {
         next.setMinHeight(USE_PREF_SIZE);
         BorderPane.setMargin(next, new Insets(8, 14, 12, 14));
         setBottom(next);
-        desk.selectionProperty().addListener((o, was, now) -> fill());
-        desk.typedGroupProperty().addListener((o, was, now) -> fill());
-        desk.snapshotProperty().addListener((o, was, now) -> fill());
-        desk.unitProperty().addListener((o, was, now) -> fill());
-        desk.stageProperty().addListener((o, was, now) -> fill());
-        desk.correctingProperty().addListener((o, was, now) -> fill());
-        desk.changingProperty().addListener((o, was, now) -> fill());
-        desk.layerProperty().addListener((o, was, now) -> fill());
-        desk.trimProperty().addListener((o, was, now) -> fill());
+        ties.on(desk.selectionProperty(), this::fill);
+        ties.on(desk.typedGroupProperty(), this::fill);
+        ties.on(desk.snapshotProperty(), this::fill);
+        ties.on(desk.unitProperty(), this::fill);
+        ties.on(desk.stageProperty(), this::fill);
+        ties.on(desk.correctingProperty(), this::fill);
+        ties.on(desk.changingProperty(), this::fill);
+        ties.on(desk.layerProperty(), this::fill);
+        ties.on(desk.trimProperty(), this::fill);
     }
 
     /** Draws in the colours of one variant, text larger by a factor. */
@@ -531,5 +533,11 @@ public final class BenchSide extends BorderPane {
                 "quiet");
         open.setId("accept");
         box.getChildren().add(open);
+    }
+
+    @Override
+    public void close() {
+        super.close();
+        List.<Shown>of(log, change, fit, work).forEach(Shown::close);
     }
 }

@@ -19,6 +19,7 @@ import bucina.core.plan.Zone;
 import bucina.core.sheet.Point;
 import bucina.core.stack.HoleReading;
 import bucina.desk.look.Fields;
+import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Additions;
 import bucina.desk.session.Desk;
@@ -36,7 +37,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
 /** Changes what is picked by typed values: holes, their row and group, a sheet; with nothing picked it adds. */
-final class ChangePanel extends VBox {
+final class ChangePanel extends ShownBox {
 
     private final Desk desk;
     private final Runnable stations;

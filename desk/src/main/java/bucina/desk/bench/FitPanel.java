@@ -6,6 +6,7 @@ import bucina.core.plan.Face;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
 import bucina.core.stack.HoleReading;
+import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Selection;
@@ -17,10 +18,9 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 
 /** What stays open on the face, for which part, and which parts are in place. */
-final class FitPanel extends VBox {
+final class FitPanel extends ShownBox {
 
     private final Desk desk;
     private final Runnable print;

@@ -6,6 +6,7 @@ import bucina.core.measure.LengthFormat;
 import bucina.core.rivet.ShopHeadLimits;
 import bucina.core.stack.Solution;
 import bucina.desk.gauge.GaugePost;
+import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.section.SectionView;
 import bucina.desk.session.Desk;
@@ -36,7 +37,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
 /** The panel that writes down what was set. It keeps what is typed until it is on the disk. */
-public final class LogPanel extends VBox {
+public final class LogPanel extends ShownBox {
 
     private final Desk desk;
     private final WorkTimer timer;
@@ -382,16 +383,22 @@ public final class LogPanel extends VBox {
         }
     }
 
-    /** Adds a picture file to the entry being written; read off the interface thread. */
+    /**
+     * Adds a picture file to the entry being written, also if another is begun before the file is read; read off the
+     * interface thread.
+     */
     public void addPhoto(Path path) {
+        LogForm.Fields into = fields;
         Thread.ofVirtual().start(() -> {
             try {
                 var photo = PhotoFiles.read(path);
                 javafx.application.Platform.runLater(() -> {
-                    if (fields.photos.stream().noneMatch(p -> p.sha256().equals(photo.sha256()))) {
-                        fields.photos.add(photo);
+                    if (into.photos.stream().noneMatch(p -> p.sha256().equals(photo.sha256()))) {
+                        into.photos.add(photo);
                     }
-                    showPhotos();
+                    if (into == fields) {
+                        showPhotos();
+                    }
                 });
             } catch (InputException e) {
                 javafx.application.Platform.runLater(() -> error(e.getMessage()));
@@ -402,8 +409,12 @@ public final class LogPanel extends VBox {
     private void showPhotos() {
         photos.getChildren().clear();
         Ui.shown(photos, !fields.photos.isEmpty() || !fields.kept.isEmpty());
-        fields.kept.forEach(k ->
-                desk.session().photo(k, p -> photos.getChildren().add(bucina.desk.logbook.Thumbnails.of(p, 64))));
+        LogForm.Fields of = fields;
+        fields.kept.forEach(k -> desk.session().photo(k, p -> {
+            if (of == fields) {
+                photos.getChildren().add(bucina.desk.logbook.Thumbnails.of(p, 64));
+            }
+        }));
         fields.photos.forEach(p -> photos.getChildren().add(bucina.desk.logbook.Thumbnails.of(p, 64)));
     }
 

@@ -10,6 +10,7 @@ import bucina.core.progress.Task;
 import bucina.core.stack.HoleReading;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Palette;
+import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.section.SectionView;
 import bucina.desk.session.Desk;
@@ -32,7 +33,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** What is drilled, deburred and dressed: a task is chosen, holes are picked on the sheet, one key marks them. */
-final class WorkPanel extends VBox {
+final class WorkPanel extends ShownBox {
 
     private static final PseudoClass PICKED = PseudoClass.getPseudoClass("picked");
     private static final int SHOWN = 10;
@@ -113,7 +114,7 @@ final class WorkPanel extends VBox {
         cut.setId("dress-cut");
         getChildren().addAll(section, cut, tasks, fields, error, below);
         Ui.shown(error, false);
-        desk.progressProperty().addListener((o, was, now) -> {
+        ties.on(desk.progressProperty(), () -> {
             if (getScene() != null) {
                 fill();
             }
@@ -121,7 +122,8 @@ final class WorkPanel extends VBox {
     }
 
     /** Draws in the colours of one variant, text larger by a factor. */
-    void use(Palette colours, double scale) {
+    @Override
+    public void use(Palette colours, double scale) {
         section.use(colours, scale);
     }
 

@@ -13,6 +13,7 @@ import bucina.core.refit.FitCheck;
 import bucina.core.refit.OtherWays;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Palette;
+import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Apart;
 import bucina.desk.session.Desk;
@@ -29,7 +30,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** Before taking apart: which parts want an index mark at the left, what is measured at the right, before and after. */
-public final class ApartCard extends VBox {
+public final class ApartCard extends ShownBox {
 
     /** Parts shown at once, each with its picture: more would hold the window up. */
     private static final int MOST = 40;
@@ -79,7 +80,7 @@ public final class ApartCard extends VBox {
                         Ui.label("Before taking apart: " + apart.assembly().name(), "bench-title"),
                         columns,
                         new HBox(Ui.button("Close", "Esc", away, "quiet")));
-        desk.session().snapshotProperty().addListener((o, was, now) -> {
+        ties.on(desk.session().snapshotProperty(), (was, now) -> {
             if (getScene() != null && now.build().workshop() != shown) {
                 fill();
             }
@@ -88,6 +89,7 @@ public final class ApartCard extends VBox {
     }
 
     /** Puts the keyboard on the first tick that is open. */
+    @Override
     public void enter() {
         marks.lookupAll(".check-box").stream()
                 .filter(n -> n instanceof CheckBox b && !b.isSelected())

@@ -4,6 +4,7 @@ import bucina.core.measure.LengthFormat;
 import bucina.core.plan.Id;
 import bucina.core.stack.HoleReading;
 import bucina.desk.look.Palette;
+import bucina.desk.look.ShownPane;
 import bucina.desk.look.Ui;
 import bucina.desk.section.SectionView;
 import bucina.desk.session.Desk;
@@ -17,12 +18,11 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** The current job in type that reads from three metres, with targets for one knuckle. */
-public final class BenchMode extends BorderPane {
+public final class BenchMode extends ShownPane {
 
     private final Desk desk;
     private final Runnable away;
@@ -47,8 +47,8 @@ public final class BenchMode extends BorderPane {
         setRight(section);
         setBottom(targets);
         addEventHandler(KeyEvent.KEY_PRESSED, this::key);
-        desk.selectionProperty().addListener((o, was, now) -> fill());
-        desk.snapshotProperty().addListener((o, was, now) -> fill());
+        ties.on(desk.selectionProperty(), this::fill);
+        ties.on(desk.snapshotProperty(), this::fill);
         fill();
     }
 

@@ -10,6 +10,7 @@ import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Palette;
+import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Bringing;
 import bucina.desk.session.Session;
@@ -30,7 +31,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
 /** Brings in a drawing or a hole table: shows what is understood and what is left out before anything changes. */
-public final class BringCard extends VBox {
+public final class BringCard extends ShownBox {
 
     /** Where the holes go. */
     private record Where(String word, Optional<Id.Face> face, boolean sheets) {}
@@ -132,6 +133,7 @@ public final class BringCard extends VBox {
     }
 
     /** Puts the keyboard into the first field. */
+    @Override
     public void enter() {
         path.requestFocus();
     }

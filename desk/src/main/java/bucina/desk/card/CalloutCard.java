@@ -2,6 +2,7 @@ package bucina.desk.card;
 
 import bucina.core.measure.InputException;
 import bucina.core.plan.Id;
+import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.CalloutLines;
 import bucina.desk.session.Desk;
@@ -9,10 +10,9 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 
 /** Callouts pasted or typed, one on a line: each becomes a group, or the callout of the group named before a colon. */
-public final class CalloutCard extends VBox {
+public final class CalloutCard extends ShownBox {
 
     private final Desk desk;
     private final Runnable away;
@@ -57,6 +57,7 @@ public final class CalloutCard extends VBox {
     }
 
     /** Puts the keyboard into the field. */
+    @Override
     public void enter() {
         text.requestFocus();
     }

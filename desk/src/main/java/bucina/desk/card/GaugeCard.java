@@ -7,10 +7,10 @@ import bucina.desk.gauge.Gauge;
 import bucina.desk.gauge.GaugePost;
 import bucina.desk.gauge.SerialGauge;
 import bucina.desk.gauge.SimulatedGauge;
+import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import java.util.List;
 import javafx.application.Platform;
-import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -20,7 +20,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** Which gauge sends readings, and what came of them. */
-public final class GaugeCard extends VBox {
+public final class GaugeCard extends ShownBox {
 
     private final LengthParser lengths;
     private final GaugePost post;
@@ -74,7 +74,9 @@ public final class GaugeCard extends VBox {
         Ui.shown(error, false);
         lately.setMinHeight(96);
         Label found = Ui.wrapped("Looking for ports.", "tiny");
-        post.lately().addListener((ListChangeListener<String>) c -> fill());
+        ties.keep(post.lately().subscribe(this::fill));
+        ties.keep(status.textProperty()::unbind);
+        ties.keep(to.textProperty()::unbind);
         getChildren()
                 .addAll(
                         Ui.label("Gauge", "bench-title"),
@@ -98,6 +100,7 @@ public final class GaugeCard extends VBox {
     }
 
     /** Puts the keyboard where the work goes on: to the jaws of the simulated caliper, or to the port. */
+    @Override
     public void enter() {
         (simulated.isVisible() ? jaws : port).requestFocus();
     }

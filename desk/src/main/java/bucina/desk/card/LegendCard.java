@@ -3,19 +3,23 @@ package bucina.desk.card;
 import bucina.core.log.HoleState;
 import bucina.desk.look.Glyph;
 import bucina.desk.look.Palette;
+import bucina.desk.look.Shown;
+import bucina.desk.look.Ties;
 import bucina.desk.look.Ui;
 import bucina.desk.session.LengthClasses;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** What the glyphs mean. */
-public final class LegendCard extends HBox {
+public final class LegendCard extends HBox implements Shown {
 
+    private final Ties ties = new Ties();
     private final VBox over = new VBox(5);
     private VBox column = new VBox(5);
 
@@ -59,5 +63,15 @@ public final class LegendCard extends HBox {
         HBox row = new HBox(8, canvas, Ui.label(words, "plain"));
         row.setAlignment(Pos.CENTER_LEFT);
         column.getChildren().add(row);
+    }
+
+    @Override
+    public Node node() {
+        return this;
+    }
+
+    @Override
+    public void close() {
+        ties.close();
     }
 }

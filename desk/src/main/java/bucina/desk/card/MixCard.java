@@ -6,6 +6,7 @@ import bucina.core.measure.InputException;
 import bucina.core.plan.Batch;
 import bucina.core.plan.Compound;
 import bucina.desk.look.Fields;
+import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Mixing;
@@ -33,7 +34,7 @@ import javafx.scene.layout.VBox;
  * Primer and sealant: what runs now with its clock at the left, below it what is mixed next; at the right what that is
  * for.
  */
-public final class MixCard extends VBox {
+public final class MixCard extends ShownBox {
 
     private final Desk desk;
     private final VBox running = new VBox(10);
@@ -122,24 +123,19 @@ public final class MixCard extends VBox {
         foot.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(Ui.label("Primer and sealant", "bench-title"), columns, foot);
         choose(known.getFirst());
-        desk.session().snapshotProperty().addListener((o, was, now) -> {
+        ties.on(desk.session().snapshotProperty(), (was, now) -> {
             if (getScene() != null && now != shown) {
                 fill();
             }
         });
         Timeline ticking = new Timeline(new KeyFrame(javafx.util.Duration.seconds(1), e -> tick()));
         ticking.setCycleCount(Animation.INDEFINITE);
-        sceneProperty().addListener((o, was, now) -> {
-            if (now == null) {
-                ticking.stop();
-            } else {
-                ticking.play();
-            }
-        });
+        ties.play(ticking);
         fill();
     }
 
     /** Puts the keyboard into the first field. */
+    @Override
     public void enter() {
         compound.requestFocus();
     }

@@ -14,6 +14,7 @@ import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Palette;
+import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.PanelForm;
@@ -28,7 +29,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** Nut plates behind a row of screws, a ring or a rectangle: laid out and shown at once, then put on the face. */
-public final class NutPlateCard extends VBox {
+public final class NutPlateCard extends ShownBox {
 
     private final Desk desk;
     private final Runnable away;
@@ -102,6 +103,7 @@ public final class NutPlateCard extends VBox {
     }
 
     /** Puts the keyboard into the first field. */
+    @Override
     public void enter() {
         row.requestFocus();
     }

@@ -7,6 +7,7 @@ import bucina.core.plan.Build;
 import bucina.core.plan.Row;
 import bucina.core.stack.FaceReading;
 import bucina.desk.look.Fields;
+import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Places;
@@ -30,11 +31,10 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
 /** Writes the face or the row out: templates in true size, drawings, the hole table, the sheet of what stays open. */
-public final class OutCard extends VBox {
+public final class OutCard extends ShownBox {
 
     /** What can be written. */
     public enum What {
@@ -95,6 +95,7 @@ public final class OutCard extends VBox {
     }
 
     /** Puts the keyboard into the first field. */
+    @Override
     public void enter() {
         path.requestFocus();
     }

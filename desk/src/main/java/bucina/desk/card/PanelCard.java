@@ -15,6 +15,7 @@ import bucina.core.plan.Row;
 import bucina.core.sheet.Point;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Palette;
+import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.PanelForm;
 import bucina.desk.session.Session;
@@ -28,7 +29,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** Makes a panel: figures at the left, the panel they make at the right, drawn as they are typed. */
-public final class PanelCard extends VBox {
+public final class PanelCard extends ShownBox {
 
     private final Session session;
     private final Unit unit;
@@ -198,6 +199,7 @@ public final class PanelCard extends VBox {
     }
 
     /** Puts the keyboard into the first field. */
+    @Override
     public void enter() {
         name.requestFocus();
     }

@@ -7,6 +7,7 @@ import bucina.core.plan.Id;
 import bucina.core.plan.Tool;
 import bucina.core.reach.Reach;
 import bucina.desk.look.Fields;
+import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Selection;
@@ -29,7 +30,7 @@ import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 
 /** Will the tool fit: the crib at the left, and what it reaches on the face at the right. */
-public final class ReachCard extends VBox {
+public final class ReachCard extends ShownBox {
 
     private final Desk desk;
     private final Runnable away;
@@ -115,6 +116,7 @@ public final class ReachCard extends VBox {
     }
 
     /** Puts the keyboard into the first field. */
+    @Override
     public void enter() {
         kind.requestFocus();
     }

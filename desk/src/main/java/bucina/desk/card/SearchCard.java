@@ -1,5 +1,6 @@
 package bucina.desk.card;
 
+import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Finder;
 import javafx.scene.control.ListCell;
@@ -8,10 +9,9 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 
 /** The one search box: type, arrow down, Enter. */
-public final class SearchCard extends VBox {
+public final class SearchCard extends ShownBox {
 
     private static final int MOST = 11;
 
@@ -47,6 +47,7 @@ public final class SearchCard extends VBox {
     }
 
     /** Puts the keyboard into the box. */
+    @Override
     public void enter() {
         box.requestFocus();
         box.selectAll();

@@ -5,16 +5,16 @@ import bucina.core.measure.Length;
 import bucina.core.measure.LengthFormat;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Row;
+import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import java.util.List;
 import javafx.scene.control.TextArea;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 
 /**
  * The stations of a row as running dimensions: in decimals, to the nearest 1/64 in, and in mm. The text can be copied.
  */
-public final class StationsCard extends VBox {
+public final class StationsCard extends ShownBox {
 
     private final TextArea text;
 
@@ -53,6 +53,7 @@ public final class StationsCard extends VBox {
     }
 
     /** Puts the keyboard into the text. */
+    @Override
     public void enter() {
         text.requestFocus();
     }

@@ -8,6 +8,7 @@ import bucina.core.plan.Id;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.stack.Solution;
 import bucina.desk.look.Fields;
+import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.TypedGroupForm;
@@ -18,10 +19,9 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 
 /** A group without holes: type the stack, see the length at once, add it to the face to plan and log it. */
-public final class TypedCard extends VBox {
+public final class TypedCard extends ShownBox {
 
     private final Desk desk;
     private final Runnable away;
@@ -94,6 +94,7 @@ public final class TypedCard extends VBox {
     }
 
     /** Puts the keyboard into the first field. */
+    @Override
     public void enter() {
         layers.requestFocus();
     }

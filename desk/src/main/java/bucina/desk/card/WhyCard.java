@@ -1,14 +1,14 @@
 package bucina.desk.card;
 
+import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Why;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 
 /** One number opened up: formula, values, rule, source. */
-public final class WhyCard extends VBox {
+public final class WhyCard extends ShownBox {
 
     /**
      * @param away puts the card away

@@ -4,6 +4,7 @@ import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.log.Work;
 import bucina.core.measure.LengthFormat;
+import bucina.desk.look.ShownPane;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Stage;
@@ -28,7 +29,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** Lists the log by day, newest first; the entry chosen stands open at the right. */
-public final class LogbookRoom extends BorderPane {
+public final class LogbookRoom extends ShownPane {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM yyyy", Locale.ENGLISH);
 
@@ -66,9 +67,8 @@ public final class LogbookRoom extends BorderPane {
         scroll.setPrefWidth(430);
         detail.setPadding(new Insets(4, 18, 14, 18));
         setRight(scroll);
-        desk.session().snapshotProperty().addListener((o, was, now) -> fill());
-        desk.unitProperty()
-                .addListener((o, was, now) -> open(list.getSelectionModel().getSelectedItem()));
+        ties.on(desk.session().snapshotProperty(), this::fill);
+        ties.on(desk.unitProperty(), () -> open(list.getSelectionModel().getSelectedItem()));
         fill();
     }
 
@@ -99,6 +99,7 @@ public final class LogbookRoom extends BorderPane {
     }
 
     /** Puts the keyboard into the list. */
+    @Override
     public void enter() {
         list.requestFocus();
     }

@@ -1,5 +1,6 @@
 package bucina.desk.papers;
 
+import bucina.desk.look.ShownPane;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.PapersModel;
@@ -16,7 +17,7 @@ import javafx.scene.layout.VBox;
  * What was asked, replaced and accepted, and what the other hand differs in: questions at the left, bulletins in the
  * middle, hands and acceptances right.
  */
-public final class PapersRoom extends BorderPane {
+public final class PapersRoom extends ShownPane {
 
     private final Desk desk;
     private final QueryList queries;
@@ -41,7 +42,7 @@ public final class PapersRoom extends BorderPane {
         BorderPane.setMargin(error, new Insets(8, 14, 0, 14));
         setTop(error);
         setCenter(columns);
-        desk.snapshotProperty().addListener((o, was, now) -> {
+        ties.on(desk.snapshotProperty(), () -> {
             if (desk.roomProperty().get() == Desk.Room.PAPERS) {
                 fill();
             }
@@ -63,6 +64,7 @@ public final class PapersRoom extends BorderPane {
     }
 
     /** Shows the papers as they are. */
+    @Override
     public void enter() {
         Ui.shown(error, false);
         fill();

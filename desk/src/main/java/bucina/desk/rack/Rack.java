@@ -5,6 +5,7 @@ import bucina.core.plan.Build;
 import bucina.core.plan.Face;
 import bucina.core.plan.Group;
 import bucina.desk.look.Palette;
+import bucina.desk.look.ShownPane;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Snapshot;
@@ -20,7 +21,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** Lists what the build is made of; a click turns to a face or picks a group. */
-public final class Rack extends BorderPane {
+public final class Rack extends ShownPane {
 
     private final Desk desk;
     private final VBox list = new VBox(2);
@@ -59,7 +60,7 @@ public final class Rack extends BorderPane {
         foot.setDisable(desk.session().readOnly());
         BorderPane.setMargin(foot, new Insets(4, 6, 8, 6));
         setBottom(foot);
-        desk.snapshotProperty().addListener((o, was, now) -> {
+        ties.on(desk.snapshotProperty(), (was, now) -> {
             if (desk.attempting()) {
                 return;
             }
@@ -69,21 +70,21 @@ public final class Rack extends BorderPane {
                 fill();
             }
         });
-        desk.selectionProperty().addListener((o, was, now) -> {
+        ties.on(desk.selectionProperty(), (was, now) -> {
             if (!was.face().equals(now.face())) {
                 fill();
             } else {
                 mark();
             }
         });
-        desk.typedGroupProperty().addListener((o, was, now) -> mark());
+        ties.on(desk.typedGroupProperty(), this::mark);
     }
 
     /**
      * Lays the rack out for text larger by a factor: large, the ways to get something onto the bench scroll with the
      * rest.
      */
-    public void scale(double factor) {
+    private void scale(double factor) {
         boolean apart = factor < 1.4;
         setBottom(apart ? foot : null);
         scroll.setContent(apart ? list : new VBox(list, foot));
@@ -98,7 +99,9 @@ public final class Rack extends BorderPane {
     }
 
     /** Draws in the colours of one variant. */
-    public void use(Palette next) {
+    @Override
+    public void use(Palette next, double factor) {
+        scale(factor);
         palette = next;
         fill();
     }

@@ -7,6 +7,7 @@ import bucina.core.rule.Rule;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
 import bucina.desk.look.Fields;
+import bucina.desk.look.ShownPane;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.RuleEffect;
@@ -27,7 +28,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -35,7 +35,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
 /** Every limit of the rule set in force at the left; another set beside it, and what it would change, at the right. */
-public final class RulesRoom extends BorderPane {
+public final class RulesRoom extends ShownPane {
 
     private final Desk desk;
     private final GridPane table = new GridPane();
@@ -91,7 +91,7 @@ public final class RulesRoom extends BorderPane {
         setCenter(Ui.scroll(left));
         setRight(right);
         Ui.shown(error, false);
-        desk.snapshotProperty().addListener((o, was, now) -> {
+        ties.on(desk.snapshotProperty(), () -> {
             if (desk.roomProperty().get() == Desk.Room.RULES) {
                 fill();
             }
@@ -99,6 +99,7 @@ public final class RulesRoom extends BorderPane {
     }
 
     /** Shows the rules as they are. */
+    @Override
     public void enter() {
         fill();
         other.requestFocus();

@@ -40,7 +40,7 @@ public record Apart(
     }
 
     /** Works it out; of a plan that has not changed, only what the log changes. */
-    static Apart of(Snapshot snapshot, Assembly assembly, Optional<Apart> before) {
+    public static Apart of(Snapshot snapshot, Assembly assembly, Optional<Apart> before) {
         RuleSet rules = snapshot.build().rules();
         Optional<Apart> same = before.filter(b -> b.assembly == assembly && b.rules == rules);
         Set<Id.Part> riveted = new HashSet<>();

@@ -22,9 +22,12 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.util.Subscription;
 
 /** What the window is looking at. Views bind to it; none keeps a copy. Interface thread only. */
-public final class Desk {
+public final class Desk implements AutoCloseable {
+
+    private final Subscription tie;
 
     /** The rooms that the top bar shows. */
     public enum Room {
@@ -120,10 +123,16 @@ public final class Desk {
             }
         });
         count();
-        session.snapshotProperty().addListener((o, was, now) -> {
+        tie = session.snapshotProperty().subscribe((was, now) -> {
             attempting = false;
             show(now);
         });
+    }
+
+    /** Lets go of the session, which outlives it where a build loses its last face or gets its first. */
+    @Override
+    public void close() {
+        tie.unsubscribe();
     }
 
     /**

@@ -151,7 +151,9 @@ public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
             text.append("From hole ")
                     .append(label)
                     .append(run.dash.equals(runs.get(i - 1).dash) ? " reset" : " use " + run.dash)
-                    .append(run.gap.map(g -> " at " + LengthFormat.decimal(g, unit, 3)).orElse(""))
+                    .append(run.gap
+                            .map(g -> " at " + LengthFormat.decimal(g, unit, 3))
+                            .orElse(""))
                     .append(run.cause.isEmpty() ? "" : ": " + run.cause)
                     .append(". ");
         }

@@ -2,11 +2,14 @@ package bucina.desk.sheet;
 
 import bucina.core.plan.Build;
 import bucina.desk.look.Palette;
+import bucina.desk.look.Shown;
+import bucina.desk.look.Ties;
 import bucina.desk.look.Type;
 import bucina.desk.session.Desk;
 import java.util.Locale;
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
+import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
@@ -15,8 +18,9 @@ import javafx.scene.text.TextAlignment;
  * Says which hand the face is, from where it is drawn, and which way is outboard and forward: nobody drills a mirror
  * image.
  */
-public final class OrientationBadge extends Canvas {
+public final class OrientationBadge extends Canvas implements Shown {
 
+    private final Ties ties = new Ties();
     private final Desk desk;
     private Palette palette = Palette.LIGHT;
 
@@ -25,12 +29,13 @@ public final class OrientationBadge extends Canvas {
         this.desk = desk;
         setMouseTransparent(true);
         setAccessibleRole(AccessibleRole.TEXT);
-        desk.selectionProperty().addListener((o, was, now) -> draw());
-        desk.scaleProperty().addListener((o, was, now) -> draw());
+        ties.on(desk.selectionProperty(), this::draw);
+        ties.on(desk.scaleProperty(), this::draw);
     }
 
     /** Draws in the colours of one variant. */
-    public void use(Palette next) {
+    @Override
+    public void use(Palette next, double scale) {
         palette = next;
         draw();
     }
@@ -67,5 +72,15 @@ public final class OrientationBadge extends Canvas {
         g.fillText(ref.face().viewed(), x + up + 20, y - 22 * text);
         setAccessibleText(hand + ", seen " + ref.face().viewed() + ", "
                 + ref.face().xToward() + " to the right, " + ref.face().yToward() + " up");
+    }
+
+    @Override
+    public Node node() {
+        return this;
+    }
+
+    @Override
+    public void close() {
+        ties.close();
     }
 }

@@ -1,6 +1,7 @@
 package bucina.desk.sheet;
 
 import bucina.desk.look.Palette;
+import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Reaching;
@@ -10,10 +11,9 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 
 /** Over the sheet while reach is shown: which work, how many holes each way, and what gets at the hole looked at. */
-public final class ReachBar extends VBox {
+public final class ReachBar extends ShownBox {
 
     private final Desk desk;
     private final HBox head = new HBox(10);
@@ -36,14 +36,15 @@ public final class ReachBar extends VBox {
         head.setAlignment(Pos.CENTER_LEFT);
         ways.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(head, ways, hole);
-        desk.reachingProperty().addListener((o, was, now) -> fill());
-        desk.selectionProperty().addListener((o, was, now) -> hole());
-        desk.unitProperty().addListener((o, was, now) -> hole());
+        ties.on(desk.reachingProperty(), this::fill);
+        ties.on(desk.selectionProperty(), this::hole);
+        ties.on(desk.unitProperty(), this::hole);
         fill();
     }
 
     /** Draws in the colours of one variant. */
-    public void use(Palette next) {
+    @Override
+    public void use(Palette next, double scale) {
         palette = next;
         fill();
     }

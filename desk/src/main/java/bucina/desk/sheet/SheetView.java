@@ -5,7 +5,9 @@ import bucina.core.sheet.Point;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
 import bucina.desk.look.Palette;
+import bucina.desk.look.Shown;
 import bucina.desk.look.Sprites;
+import bucina.desk.look.Ties;
 import bucina.desk.session.Desk;
 import bucina.desk.session.LengthClasses;
 import bucina.desk.session.Playing;
@@ -17,6 +19,7 @@ import javafx.animation.PauseTransition;
 import javafx.geometry.Point2D;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
+import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyEvent;
@@ -28,8 +31,9 @@ import javafx.scene.paint.Color;
 import javafx.util.Duration;
 
 /** Shows one face and picks from it. See the package text for how it is drawn. */
-public final class SheetView extends Region {
+public final class SheetView extends Region implements Shown {
 
+    private final Ties ties = new Ties();
     private static final double REACH = 14;
     private static final double MARGIN = 30;
     /** Room kept free at the foot for the orientation badge. */
@@ -65,13 +69,14 @@ public final class SheetView extends Region {
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
         overlay.setMouseTransparent(true);
         rest.setOnFinished(e -> draw());
+        ties.keep(rest::stop);
         addEventHandler(ScrollEvent.SCROLL, this::scrolled);
         addEventHandler(MouseEvent.MOUSE_PRESSED, this::press);
         addEventHandler(MouseEvent.MOUSE_DRAGGED, this::drag);
         addEventHandler(MouseEvent.MOUSE_RELEASED, this::release);
         addEventHandler(KeyEvent.KEY_PRESSED, this::key);
         focusedProperty().addListener((o, was, now) -> drawOverlay());
-        desk.selectionProperty().addListener((o, was, now) -> {
+        ties.on(desk.selectionProperty(), (was, now) -> {
             if (!was.face().equals(now.face())) {
                 fit();
             } else {
@@ -79,27 +84,28 @@ public final class SheetView extends Region {
                 reveal();
             }
         });
-        desk.snapshotProperty().addListener((o, was, now) -> draw());
-        desk.unitProperty().addListener((o, was, now) -> draw());
-        desk.stageProperty().addListener((o, was, now) -> draw());
-        desk.trimProperty().addListener((o, was, now) -> draw());
-        desk.playingProperty().addListener((o, was, now) -> draw());
-        desk.reachingProperty().addListener((o, was, now) -> draw());
-        desk.progressProperty().addListener((o, was, now) -> {
+        ties.on(desk.snapshotProperty(), this::draw);
+        ties.on(desk.unitProperty(), this::draw);
+        ties.on(desk.stageProperty(), this::draw);
+        ties.on(desk.trimProperty(), this::draw);
+        ties.on(desk.playingProperty(), this::draw);
+        ties.on(desk.reachingProperty(), this::draw);
+        ties.on(desk.progressProperty(), (was, now) -> {
             if (!was.map(p -> p.marks()).equals(now.map(p -> p.marks()))) {
                 draw();
             }
         });
-        desk.layerProperty().addListener((o, was, now) -> draw());
-        desk.changingProperty().addListener((o, was, now) -> {
+        ties.on(desk.layerProperty(), this::draw);
+        ties.on(desk.changingProperty(), () -> {
             desk.layerProperty().set(Optional.empty());
             draw();
         });
-        desk.scaleProperty().addListener((o, was, now) -> draw());
+        ties.on(desk.scaleProperty(), this::draw);
     }
 
     /** Draws in the colours of one variant. */
-    public void use(Palette next) {
+    @Override
+    public void use(Palette next, double scale) {
         palette = next;
         sprites = new Sprites(next);
         draw();
@@ -470,5 +476,15 @@ public final class SheetView extends Region {
             desk.selectionProperty().set(next);
             e.consume();
         }
+    }
+
+    @Override
+    public Node node() {
+        return this;
+    }
+
+    @Override
+    public void close() {
+        ties.close();
     }
 }

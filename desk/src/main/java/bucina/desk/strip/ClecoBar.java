@@ -1,6 +1,7 @@
 package bucina.desk.strip;
 
 import bucina.core.cleco.Mode;
+import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Playing;
@@ -23,7 +24,7 @@ import javafx.util.Duration;
 import javafx.util.StringConverter;
 
 /** The cleco plan of a row, played step by step on the sheet above. */
-public final class ClecoBar extends VBox {
+public final class ClecoBar extends ShownBox {
 
     private final Desk desk;
     private final Label title = Ui.kept("", "strong");
@@ -92,7 +93,8 @@ public final class ClecoBar extends VBox {
         steps.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(head, steps, Ui.scroll(new VBox(5, sentence, why)));
         clock.setCycleCount(Timeline.INDEFINITE);
-        desk.playingProperty().addListener((o, was, now) -> fill());
+        ties.keep(clock::stop);
+        ties.on(desk.playingProperty(), this::fill);
     }
 
     private void slid(double to) {

@@ -4,6 +4,8 @@ import bucina.core.measure.Length;
 import bucina.core.measure.LengthFormat;
 import bucina.desk.look.Glyph;
 import bucina.desk.look.Palette;
+import bucina.desk.look.Shown;
+import bucina.desk.look.Ties;
 import bucina.desk.look.Type;
 import bucina.desk.session.Desk;
 import bucina.desk.session.RowModel;
@@ -11,6 +13,7 @@ import bucina.desk.session.Selection;
 import java.util.Optional;
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
+import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyEvent;
@@ -19,8 +22,9 @@ import javafx.scene.layout.Region;
 import javafx.scene.text.TextAlignment;
 
 /** Draws the row of the hole looked at; a click or the arrow keys step along it, and section and sheet follow. */
-public final class RowStrip extends Region {
+public final class RowStrip extends Region implements Shown {
 
+    private final Ties ties = new Ties();
     private static final double LEFT = 74;
     private static final double RIGHT = 26;
 
@@ -39,17 +43,18 @@ public final class RowStrip extends Region {
         setFocusTraversable(true);
         setMinHeight(166);
         setPrefHeight(176);
-        desk.selectionProperty().addListener((o, was, now) -> draw());
-        desk.snapshotProperty().addListener((o, was, now) -> draw());
-        desk.unitProperty().addListener((o, was, now) -> draw());
-        desk.scaleProperty().addListener((o, was, now) -> draw());
+        ties.on(desk.selectionProperty(), () -> draw());
+        ties.on(desk.snapshotProperty(), () -> draw());
+        ties.on(desk.unitProperty(), () -> draw());
+        ties.on(desk.scaleProperty(), () -> draw());
         focusedProperty().addListener((o, was, now) -> draw());
         addEventHandler(MouseEvent.MOUSE_PRESSED, this::press);
         addEventHandler(KeyEvent.KEY_PRESSED, this::key);
     }
 
     /** Draws in the colours of one variant. */
-    public void use(Palette next) {
+    @Override
+    public void use(Palette next, double scale) {
         palette = next;
         draw();
     }
@@ -299,5 +304,15 @@ public final class RowStrip extends Region {
             desk.selectionProperty().set(desk.selectionProperty().get().along(desk.face(), step, e.isShiftDown()));
             e.consume();
         }
+    }
+
+    @Override
+    public Node node() {
+        return this;
+    }
+
+    @Override
+    public void close() {
+        ties.close();
     }
 }

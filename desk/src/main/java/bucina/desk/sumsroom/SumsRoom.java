@@ -11,6 +11,7 @@ import bucina.core.plan.Part;
 import bucina.core.plan.Tool;
 import bucina.core.plan.Workshop;
 import bucina.desk.look.Palette;
+import bucina.desk.look.ShownPane;
 import bucina.desk.look.Ui;
 import bucina.desk.section.SectionView;
 import bucina.desk.session.Session;
@@ -48,7 +49,7 @@ import javafx.scene.layout.VBox;
  */
 
 /** The room of the bench sums. Works with no build open; with one, sums can be kept with it. */
-public final class SumsRoom extends BorderPane {
+public final class SumsRoom extends ShownPane {
 
     /**
      * What the room stands in.
@@ -101,13 +102,13 @@ public final class SumsRoom extends BorderPane {
         BorderPane centre = new BorderPane(middle, head, null, table, null);
         setCenter(centre);
         setRight(side);
-        host.unit().addListener((o, was, now) -> {
+        ties.on(host.unit(), () -> {
             if (form != null) {
                 answer();
             }
         });
         host.session()
-                .ifPresent(s -> s.snapshotProperty().addListener((o, was, now) -> {
+                .ifPresent(s -> ties.on(s.snapshotProperty(), () -> {
                     if (getScene() != null) {
                         refresh(() -> list.kept(kept(), form.kept()));
                     }
@@ -115,6 +116,7 @@ public final class SumsRoom extends BorderPane {
     }
 
     /** Shows the room: the sum that was open, or the first. */
+    @Override
     public void enter() {
         refresh(() -> {
             if (form == null) {
@@ -371,5 +373,11 @@ public final class SumsRoom extends BorderPane {
 
     SumForm form() {
         return form;
+    }
+
+    @Override
+    public void close() {
+        super.close();
+        worker.shutdownNow();
     }
 }

@@ -260,8 +260,8 @@ class SessionTest extends OnDesk {
         RowModel row = desk.row().orElseThrow();
         assertThat(row.runs()).extracting(RowModel.Run::dash).containsExactly("-5", "-4.5", "-3.5");
         assertThat(row.sentence(Unit.INCH))
-                .contains("From hole 7 use -4.5: Root cuff ends.")
-                .contains("From hole 19 use -3.5: Spar cap doubler ends.");
+                .contains("From hole 7 use -4.5 at .185 in: Root cuff ends.")
+                .contains("From hole 19 use -3.5 at .135 in: Spar cap doubler ends.");
     }
 
     @Test

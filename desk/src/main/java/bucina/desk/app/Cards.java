@@ -1,0 +1,175 @@
+package bucina.desk.app;
+
+import bucina.core.plan.Id;
+import bucina.desk.card.ApartCard;
+import bucina.desk.card.BringCard;
+import bucina.desk.card.CalloutCard;
+import bucina.desk.card.GaugeCard;
+import bucina.desk.card.MixCard;
+import bucina.desk.card.NutPlateCard;
+import bucina.desk.card.OutCard;
+import bucina.desk.card.PanelCard;
+import bucina.desk.card.ReachCard;
+import bucina.desk.card.SearchCard;
+import bucina.desk.card.StationsCard;
+import bucina.desk.card.TypedCard;
+import bucina.desk.card.WhyCard;
+import bucina.desk.gauge.GaugePost;
+import bucina.desk.look.Palette;
+import bucina.desk.look.Shown;
+import bucina.desk.session.Desk;
+import bucina.desk.session.Finder;
+import bucina.desk.session.Why;
+import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.css.PseudoClass;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.layout.StackPane;
+
+/** The cards that lie over the window, one at a time; what is put away or replaced is closed. */
+final class Cards implements AutoCloseable {
+
+    /** What lies under a card that is worked with is not dimmed. */
+    private static final PseudoClass CLEAR = PseudoClass.getPseudoClass("clear");
+
+    private final Desk desk;
+    private final GaugePost gauge;
+    private final Supplier<Palette> palette;
+    private final Runnable back;
+    private final StackPane veil = new StackPane();
+    private Optional<Shown> card = Optional.empty();
+
+    /**
+     * @param palette the colours in force
+     * @param back    gives the keyboard back to what lies under the card
+     */
+    Cards(Desk desk, GaugePost gauge, Supplier<Palette> palette, Runnable back) {
+        this.desk = desk;
+        this.gauge = gauge;
+        this.palette = palette;
+        this.back = back;
+        veil.getStyleClass().add("veil");
+        veil.setVisible(false);
+        veil.setOnMouseClicked(e -> {
+            if (e.getTarget() == veil) {
+                putAway();
+            }
+        });
+    }
+
+    /** What is laid over the window. */
+    Node veil() {
+        return veil;
+    }
+
+    /** True while a card lies over the window. */
+    boolean covered() {
+        return card.isPresent();
+    }
+
+    /** Puts the card away that lies over the window; true if there was one. */
+    boolean putAway() {
+        boolean was = covered();
+        close();
+        desk.whyProperty().set(Optional.empty());
+        if (was) {
+            back.run();
+        }
+        return was;
+    }
+
+    @Override
+    public void close() {
+        veil.setVisible(false);
+        veil.getChildren().clear();
+        card.ifPresent(Shown::close);
+        card = Optional.empty();
+    }
+
+    private void show(Shown next, Pos where) {
+        close();
+        card = Optional.of(next);
+        veil.getChildren().setAll(next.node());
+        veil.pseudoClassStateChanged(CLEAR, next instanceof GaugeCard);
+        StackPane.setAlignment(next.node(), where);
+        StackPane.setMargin(next.node(), new Insets(70, 20, 40, 20));
+        veil.setVisible(true);
+        next.enter();
+    }
+
+    private void show(Shown next) {
+        show(next, Pos.CENTER);
+    }
+
+    /** Shows a card that changes the build; nothing where the build is only read. */
+    private void change(Supplier<Shown> next) {
+        if (!desk.session().readOnly()) {
+            show(next.get());
+        }
+    }
+
+    void why(Why why) {
+        show(new WhyCard(why, this::putAway));
+    }
+
+    void search(Finder finder) {
+        show(new SearchCard(finder, this::putAway), Pos.TOP_CENTER);
+    }
+
+    void addTyped() {
+        change(() -> new TypedCard(desk, this::putAway));
+    }
+
+    void makePanel() {
+        change(() -> new PanelCard(desk.session(), desk.unit(), palette.get(), this::made, this::putAway));
+    }
+
+    void bringIn() {
+        change(() -> new BringCard(
+                desk.session(),
+                desk.unit(),
+                Optional.of(desk.face().face().id()),
+                palette.get(),
+                this::made,
+                this::putAway));
+    }
+
+    private void made(Id.Face face) {
+        putAway();
+        desk.show(face);
+    }
+
+    void nutPlates() {
+        change(() -> new NutPlateCard(desk, palette.get(), this::putAway));
+    }
+
+    void mix() {
+        show(new MixCard(desk, this::putAway));
+    }
+
+    void apart() {
+        desk.apart(a -> show(new ApartCard(desk, palette.get(), a, this::putAway)));
+    }
+
+    void gauge() {
+        show(new GaugeCard(desk.lengths(), desk.unit(), gauge, this::putAway), Pos.BOTTOM_LEFT);
+    }
+
+    void reach() {
+        show(new ReachCard(desk, this::putAway));
+    }
+
+    void callouts() {
+        change(() -> new CalloutCard(desk, this::putAway));
+    }
+
+    void stations() {
+        desk.cursor().ifPresent(c -> show(new StationsCard(c.row(), this::putAway)));
+    }
+
+    void writeOut(OutCard.What what) {
+        show(new OutCard(desk, what, this::putAway));
+    }
+}
