@@ -49,11 +49,31 @@ lend_display() {
   command -v Xvfb >/dev/null 2>&1 || need "a virtual display" xvfb
   local number log; number=$(mktemp); log=$(mktemp)
   Xvfb -displayfd 3 -screen 0 1280x800x24 -nolisten tcp 3>"$number" 2>"$log" &
-  XVFB_PID=$!
-  for _ in $(seq 100); do [ -s "$number" ] && break; kill -0 "$XVFB_PID" 2>/dev/null || break; sleep 0.1; done
+  XVFB_PID="${XVFB_PID:-} $!"
+  for _ in $(seq 100); do [ -s "$number" ] && break; kill -0 $! 2>/dev/null || break; sleep 0.1; done
   if [ ! -s "$number" ]; then say "The virtual display did not start:"; cat "$log" >&2; exit 1; fi
   export DISPLAY=":$(cat "$number")"
   rm -f "$number" "$log"
 }
 
-lend_display_off() { [ -z "${XVFB_PID:-}" ] || { kill "$XVFB_PID" 2>/dev/null; wait "$XVFB_PID" 2>/dev/null; XVFB_PID=; } || true; }
+# Starts two displays whose numbers differ in their last digit, 1 and 2, and sets DISPLAYS to what stands before it.
+lend_displays() {
+  command -v Xvfb >/dev/null 2>&1 || need "a virtual display" xvfb
+  local tens n pids
+  for tens in $(seq 10 99); do
+    [ ! -e "/tmp/.X${tens}1-lock" ] && [ ! -e "/tmp/.X${tens}2-lock" ] || continue
+    pids=
+    for n in 1 2; do
+      Xvfb ":$tens$n" -screen 0 1280x800x24 -nolisten tcp >/dev/null 2>&1 &
+      pids="$pids $!"
+    done
+    for _ in $(seq 50); do [ -e "/tmp/.X11-unix/X${tens}1" ] && [ -e "/tmp/.X11-unix/X${tens}2" ] && break; sleep 0.1; done
+    sleep 0.3
+    XVFB_PID="${XVFB_PID:-}$pids"
+    if kill -0 $pids 2>/dev/null; then DISPLAYS="$tens"; export DISPLAY=":${tens}1"; return 0; fi
+  done
+  say "No two virtual displays could be started."
+  exit 1
+}
+
+lend_display_off() { [ -z "${XVFB_PID:-}" ] || { kill $XVFB_PID 2>/dev/null; wait $XVFB_PID 2>/dev/null; XVFB_PID=; } || true; }

@@ -19,7 +19,9 @@ public record ClecoPlan(Row row, List<Wave> waves, int peak, int moves, int boun
     /** The most holes one row may have. */
     public static final int MOST = 20_000;
 
-    /** So many clecos hold two fronts at once: behind and ahead of each, one to go on with at each, one for the hole. */
+    /**
+     * So many clecos hold two fronts at once: behind and ahead of each, one to go on with at each, one for the hole.
+     */
     static final int BOTH_WAYS = 7;
 
     /**

@@ -96,7 +96,9 @@ public record TrimLine(List<Point> line, Length largest) {
         return false;
     }
 
-    /** The holes that stand out toward (nx, ny), in order along the edge: all others lie behind the lines between them. */
+    /**
+     * The holes that stand out toward (nx, ny), in order along the edge: all others lie behind the lines between them.
+     */
     private static List<Point> hull(List<Point> holes, double nx, double ny) {
         List<Point> sorted = holes.stream()
                 .sorted(Comparator.comparingDouble((Point p) -> along(p, nx, ny))

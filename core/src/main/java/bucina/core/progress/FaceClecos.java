@@ -46,7 +46,8 @@ public record FaceClecos(List<RowPlan> rows, List<Use> sizes) {
      * One row.
      *
      * @param sizes of cleco, hole by hole; none where no hole takes one well
-     * @param holes that have no fastener in yet and take a cleco, in the order of the plan's numbers: hole 1 of the plan
+     * @param holes that have no fastener in yet and take a cleco, in the order of the plan's numbers: hole 1 of the
+     *     plan
      *     is the first
      * @param plan  empty where no cleco fits the holes
      * @param held   how many are clecoed and drilled but not riveted, or not drilled past their size

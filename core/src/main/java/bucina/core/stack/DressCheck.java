@@ -13,7 +13,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** How the sheets of one stack are dressed for one head, and what is wrong with that. The same for every kind of rivet. */
+/**
+ * How the sheets of one stack are dressed for one head, and what is wrong with that. The same for every kind of rivet.
+ */
 record DressCheck(RuleSet rules, Optional<FlushHead> cone, Length hole) {
 
     /** What is done to each sheet. */

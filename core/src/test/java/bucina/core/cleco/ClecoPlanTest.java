@@ -217,7 +217,7 @@ class ClecoPlanTest {
                 .hasMessageContaining("middle-out, every-hole, nose-first, ends-in");
     }
 
-    /* Time is not measured here: that a row of 20,000 ends at all within the test's own limit is. speed/ has the figures. */
+    /* Time is not measured here, only that it ends; speed/ has the figures. */
     @Test
     @org.junit.jupiter.api.Timeout(20)
     void twenty_thousand_holes_are_planned_in_every_mode() {

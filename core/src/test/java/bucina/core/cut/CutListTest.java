@@ -22,7 +22,7 @@ class CutListTest {
         return new Stock(Length.in(length), count);
     }
 
-    /* 36 + 11 = 47.126 with two kerfs on the 48; 23 + 17.5 + 9.25 + ... : 60, 48 and 30 hold all, 138 in. By hand below. */
+    /* By hand below: 60, 48 and 30 hold all, 138 in. */
     @Test
     void a_small_list_takes_the_least_stock_there_is() {
         List<Piece> wanted = List.of(

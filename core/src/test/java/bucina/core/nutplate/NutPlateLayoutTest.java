@@ -90,7 +90,7 @@ class NutPlateLayoutTest {
         }
     }
 
-    /* A corner plate with rivets at .344 along and .344 across covers its neighbour at a pitch of .5 however it lies. */
+    /* A corner plate with rivets .344 along and .344 across covers its neighbour at a pitch of .36 however it lies. */
     @Test
     void plates_of_any_pattern_that_lie_over_each_other_are_found() {
         NutPlate corner = new NutPlate(

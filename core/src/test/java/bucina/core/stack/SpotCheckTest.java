@@ -50,7 +50,8 @@ class SpotCheckTest {
     }
 
     /*
-     * The doubler lies between skin and flange and ends at y 1.4. Universal -4: hole .1285, radius .06425. At y 1.34 its
+     * The doubler lies between skin and flange and ends at y 1.4. Universal -4: hole .1285, radius .06425. At y 1.34
+     * its
      * edge is .06 away and cuts the hole; at y 1.335 it is .065 away.
      */
     @Test

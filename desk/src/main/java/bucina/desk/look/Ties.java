@@ -8,7 +8,8 @@ import javafx.beans.value.ObservableValue;
 import javafx.util.Subscription;
 
 /**
- * What ties a view to things that outlive it: listeners on the desk, clocks that run, bindings. Closed with the view, so
+ * What ties a view to things that outlive it: listeners on the desk, clocks that run, bindings. Closed with the view,
+ * so
  * that what is put away neither stays in memory nor goes on working. Interface thread only.
  */
 public final class Ties implements AutoCloseable {

@@ -21,7 +21,9 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** The command line where it was once wrong: guards, set-ups, words of numbers, sums that passed although they failed. */
+/**
+ * The command line where it was once wrong: guards, set-ups, words of numbers, sums that passed although they failed.
+ */
 class TrueCliTest {
 
     private static final Clock CLOCK = Clock.fixed(Instant.parse("2026-11-24T20:00:00Z"), ZoneId.of("UTC"));
@@ -208,7 +210,8 @@ class TrueCliTest {
                 "calc flute --sagitta 1 --chord 4 --flange 2 --depth .08 --width 1|more than the chord",
                 "calc trim --holes 1,1 --diameter 1/8 --head universal --outline 0,0;4,4;4,0;0,4|crosses itself",
                 "calc trim --holes 1,1 --diameter 1/8 --head universal --outline 0,0;4,0;8,0|holds no metal",
-                "calc rivet --head flush --diameter 3/32 --layers .032,.032 --prep dimple --effective-grip .05|cannot be",
+                "calc rivet --head flush --diameter 3/32 --layers .032,.032 --prep dimple --effective-grip "
+                        + ".05|cannot be",
                 "calc nest --head ms20426-3 --skin .025 --sub .063 --angle 120|100° head",
             })
     void what_cannot_be_is_refused_in_a_sentence_of_the_bench(String words, String expected) {
