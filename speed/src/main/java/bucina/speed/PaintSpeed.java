@@ -41,7 +41,7 @@ public final class PaintSpeed extends Application {
         SheetView view = new SheetView(BigBuild.desk(1, sizes[at], worker, Platform::runLater));
         stage.setScene(new Scene(view, 1000, 600));
         stage.show();
-        view.use(Palette.LIGHT);
+        view.use(Palette.LIGHT, 1);
         Platform.runLater(() ->
                 whole(view, sizes[at], () -> gesture(view, sizes[at], () -> measure(stage, sizes, at + 1))));
     }

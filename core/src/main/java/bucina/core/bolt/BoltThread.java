@@ -42,8 +42,7 @@ public record BoltThread(
     public record Torque(double low, double high) {
         public Torque {
             if (!(low > 0 && high >= low)) {
-                throw new IllegalArgumentException(
-                        "a torque range rises from over 0, was " + low + " to " + high + " in-lb");
+                throw new InputException("a torque range rises from over 0, was " + low + " to " + high + " in-lb");
             }
         }
 
@@ -63,7 +62,7 @@ public record BoltThread(
     public BoltThread {
         grips = List.copyOf(grips);
         if (perInch <= 0) {
-            throw new IllegalArgumentException("threads an inch must be over 0, was " + perInch);
+            throw new InputException("threads an inch must be over 0, was " + perInch);
         }
     }
 

@@ -1,5 +1,6 @@
 package bucina.core.bolt;
 
+import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 
 /**
@@ -13,7 +14,7 @@ public record Washer(String name, Length thickness, String source) {
 
     public Washer {
         if (!thickness.positive()) {
-            throw new IllegalArgumentException("a washer must be thicker than 0, was " + thickness);
+            throw new InputException("a washer must be thicker than 0, was " + thickness);
         }
     }
 }

@@ -1,5 +1,6 @@
 package bucina.core.drawing;
 
+import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.sheet.Box;
 import bucina.core.sheet.Corner;
@@ -35,7 +36,7 @@ public record Drawing(List<Shape> shapes, List<String> left) {
             Objects.requireNonNull(layer, "layer");
             corners = List.copyOf(corners);
             if (corners.size() < 2) {
-                throw new IllegalArgumentException("a path needs at least two corners");
+                throw new InputException("a path needs at least two corners");
             }
         }
     }
@@ -51,7 +52,7 @@ public record Drawing(List<Shape> shapes, List<String> left) {
         public Circle {
             Objects.requireNonNull(layer, "layer");
             if (!diameter.positive()) {
-                throw new IllegalArgumentException("a circle must be over 0 across, was " + diameter);
+                throw new InputException("a circle must be over 0 across, was " + diameter);
             }
         }
     }

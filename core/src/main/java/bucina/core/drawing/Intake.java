@@ -107,7 +107,7 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
         try {
             Ring ring = new Ring(p.corners());
             return ring.area() > 1e10 && !new Crossing(ring).crosses() ? Optional.of(ring) : Optional.empty();
-        } catch (IllegalArgumentException e) {
+        } catch (InputException e) {
             return Optional.empty();
         }
     }
@@ -218,7 +218,7 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
         }
         try {
             return new Landing(next, id, choices, rows).landed();
-        } catch (IllegalArgumentException e) {
+        } catch (InputException e) {
             throw new InputException("the drawing cannot be taken over: " + e.getMessage(), e);
         }
     }

@@ -1,6 +1,7 @@
 package bucina.core.dress;
 
 import bucina.core.material.Material;
+import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.measure.Sentence;
 import bucina.core.rule.CountersinkSchool;
@@ -26,7 +27,7 @@ public record Dressing(List<Ply> plies) {
     public record Ply(Length thickness, Dress dress, Sentence reason) {
         public Ply {
             if (!thickness.positive()) {
-                throw new IllegalArgumentException("a layer must be thicker than 0, was " + thickness);
+                throw new InputException("a layer must be thicker than 0, was " + thickness);
             }
         }
     }

@@ -1,6 +1,7 @@
 package bucina.core.dress;
 
 import bucina.core.measure.Angle;
+import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 
 /**
@@ -17,11 +18,10 @@ public record FlushHead(Length diameter, Length height, Angle halfAngle) {
 
     public FlushHead {
         if (!(diameter.positive() && height.positive())) {
-            throw new IllegalArgumentException(
-                    "a flush head must be over 0 across and high, was " + diameter + " x " + height);
+            throw new InputException("a flush head must be over 0 across and high, was " + diameter + " x " + height);
         }
         if (!(halfAngle.degrees() > 0 && halfAngle.degrees() < 90)) {
-            throw new IllegalArgumentException("half angle must lie between 0 and 90 degrees, was " + halfAngle);
+            throw new InputException("half angle must lie between 0 and 90 degrees, was " + halfAngle);
         }
     }
 

@@ -1,5 +1,6 @@
 package bucina.core.dress;
 
+import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 
 /**
@@ -17,7 +18,7 @@ public record Screw(String size, Length shank, Length sharp, Length typical, Str
 
     public Screw {
         if (!(shank.positive() && sharp.compareTo(typical) >= 0 && typical.compareTo(hole) > 0)) {
-            throw new IllegalArgumentException(
+            throw new InputException(
                     "a screw's head of " + sharp + " (as made " + typical + ") is wider than its hole of " + hole);
         }
     }

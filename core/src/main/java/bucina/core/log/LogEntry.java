@@ -1,5 +1,6 @@
 package bucina.core.log;
 
+import bucina.core.measure.InputException;
 import java.time.Instant;
 import java.util.Objects;
 import java.util.Optional;
@@ -18,13 +19,13 @@ public record LogEntry(int id, Instant entered, Optional<Integer> corrects, Opti
         Objects.requireNonNull(entered, "entered");
         Objects.requireNonNull(reason, "reason");
         if (id < 1) {
-            throw new IllegalArgumentException("an entry's number must be over 0, was " + id);
+            throw new InputException("an entry's number must be over 0, was " + id);
         }
         if (corrects.isEmpty() && work.isEmpty()) {
-            throw new IllegalArgumentException("entry " + id + " neither installs anything nor corrects an entry");
+            throw new InputException("entry " + id + " neither installs anything nor corrects an entry");
         }
         if (corrects.isPresent() && corrects.get() >= id) {
-            throw new IllegalArgumentException(
+            throw new InputException(
                     "entry " + id + " corrects entry " + corrects.get() + ", which does not come before it");
         }
     }

@@ -1,5 +1,6 @@
 package bucina.core.log;
 
+import bucina.core.measure.InputException;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
@@ -30,7 +31,7 @@ public final class Logbook {
     /**
      * @param entries in the order of their numbers
      * @param marks   in the order they were made
-     * @throws IllegalArgumentException if numbers are not ascending, or an entry corrects one that is not there or is
+     * @throws InputException if numbers are not ascending, or an entry corrects one that is not there or is
      *     corrected already
      */
     public Logbook(List<LogEntry> entries, List<Mark> marks) {
@@ -40,16 +41,16 @@ public final class Logbook {
         int last = 0;
         for (LogEntry entry : this.entries) {
             if (entry.id() <= last) {
-                throw new IllegalArgumentException("entry " + entry.id() + " comes after entry " + last);
+                throw new InputException("entry " + entry.id() + " comes after entry " + last);
             }
             last = entry.id();
             entry.corrects().ifPresent(c -> {
                 if (!known.contains(c)) {
-                    throw new IllegalArgumentException(
+                    throw new InputException(
                             "entry " + entry.id() + " corrects entry " + c + ", which is not in the log");
                 }
                 if (!corrected.add(c)) {
-                    throw new IllegalArgumentException(
+                    throw new InputException(
                             "entry " + entry.id() + " corrects entry " + c + ", which is corrected already");
                 }
             });

@@ -1,5 +1,6 @@
 package bucina.core.log;
 
+import bucina.core.measure.InputException;
 import bucina.core.plan.Id;
 import java.time.Instant;
 import java.util.Objects;
@@ -50,7 +51,7 @@ public record Mark(Id.Hole hole, Id.Layer layer, Side side, Operation operation,
         Objects.requireNonNull(operation, "operation");
         Objects.requireNonNull(at, "at");
         if (note.length() > 500) {
-            throw new IllegalArgumentException("a note on a mark has up to 500 characters, was " + note.length());
+            throw new InputException("a note on a mark has up to 500 characters, was " + note.length());
         }
     }
 }

@@ -1,5 +1,6 @@
 package bucina.core.log;
 
+import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.plan.Id;
 import java.time.LocalDateTime;
@@ -102,7 +103,7 @@ public record Work(
 
     private static void require(boolean holds, String sentence) {
         if (!holds) {
-            throw new IllegalArgumentException(sentence);
+            throw new InputException(sentence);
         }
     }
 

@@ -17,7 +17,7 @@ public record Angle(double degrees) implements Comparable<Angle> {
 
     public Angle {
         if (!Double.isFinite(degrees)) {
-            throw new IllegalArgumentException("an angle must be a finite number of degrees, was " + degrees);
+            throw new InputException("an angle must be a finite number of degrees, was " + degrees);
         }
         degrees = degrees + 0.0;
     }

@@ -14,7 +14,7 @@ public record DrillSize(String name, Length diameter, String source) {
         Objects.requireNonNull(name, "name");
         Objects.requireNonNull(source, "source");
         if (!diameter.positive()) {
-            throw new IllegalArgumentException("drill " + name + " must have a diameter over 0, was " + diameter);
+            throw new InputException("drill " + name + " must have a diameter over 0, was " + diameter);
         }
     }
 }

@@ -24,7 +24,7 @@ public record Length(double nanometres) implements Comparable<Length> {
     /** Refuses what is not a finite number. */
     public Length {
         if (!Double.isFinite(nanometres)) {
-            throw new IllegalArgumentException("a length must be a finite number of nanometres, was " + nanometres);
+            throw new InputException("a length must be a finite number of nanometres, was " + nanometres);
         }
         nanometres = nanometres + 0.0;
     }
@@ -42,7 +42,7 @@ public record Length(double nanometres) implements Comparable<Length> {
     /** A length from a double that stands for the decimal number it prints as. */
     public static Length of(double value, Unit unit) {
         if (!Double.isFinite(value)) {
-            throw new IllegalArgumentException("a length must be finite, was " + value + " " + unit.symbol());
+            throw new InputException("a length must be finite, was " + value + " " + unit.symbol());
         }
         return of(BigDecimal.valueOf(value), unit);
     }

@@ -26,19 +26,18 @@ public record NutPlate(String size, Length hole, String drill, List<Point> place
     public NutPlate {
         places = List.copyOf(places);
         if (places.isEmpty() || places.size() > MOST) {
-            throw new IllegalArgumentException(
-                    "a nut plate has 1 to 4 lug rivets, like .344, 0; -.344, 0, was " + places.size());
+            throw new InputException("a nut plate has 1 to 4 lug rivets, like .344, 0; -.344, 0, was " + places.size());
         }
         for (Point p : places) {
             if (!(hole.positive()
                     && rivet.positive()
                     && p.to(SCREW).minus(hole.times(0.5)).positive())) {
-                throw new IllegalArgumentException("the lug rivets of a nut plate lie beyond its screw hole, was "
-                        + p.to(SCREW) + " with a hole of " + hole);
+                throw new InputException("the lug rivets of a nut plate lie beyond its screw hole, was " + p.to(SCREW)
+                        + " with a hole of " + hole);
             }
         }
         if (places.stream().distinct().count() < places.size()) {
-            throw new IllegalArgumentException(
+            throw new InputException(
                     "two lug rivets of a nut plate are in one place: each has its own, like .344, 0; -.344, 0");
         }
     }
@@ -73,7 +72,7 @@ public record NutPlate(String size, Length hole, String drill, List<Point> place
         try {
             return new NutPlate(
                     size, hole, drill, at, rivet, "places of the lug rivets as entered: the drawing governs");
-        } catch (IllegalArgumentException e) {
+        } catch (InputException e) {
             throw new InputException(e.getMessage(), e);
         }
     }

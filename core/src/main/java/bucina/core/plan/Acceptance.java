@@ -1,5 +1,6 @@
 package bucina.core.plan;
 
+import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import java.time.LocalDate;
 import java.util.Objects;
@@ -39,7 +40,7 @@ public record Acceptance(
         Objects.requireNonNull(required, "required");
         Objects.requireNonNull(on, "on");
         if (reason.isBlank() || who.isBlank()) {
-            throw new IllegalArgumentException(
+            throw new InputException(
                     "accepting a finding needs a reason and a name, such as \"drawing shows it so, sheet 31\" by "
                             + "\"M. Oake\"");
         }

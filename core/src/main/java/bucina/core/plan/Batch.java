@@ -1,5 +1,6 @@
 package bucina.core.plan;
 
+import bucina.core.measure.InputException;
 import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
@@ -35,7 +36,7 @@ public record Batch(
         Objects.requireNonNull(ended, "ended");
         covers = List.copyOf(covers);
         if (stirred.isBefore(mixed) || ended.filter(mixed::isAfter).isPresent()) {
-            throw new IllegalArgumentException("a batch is stirred and ended after it was mixed, " + mixed);
+            throw new InputException("a batch is stirred and ended after it was mixed, " + mixed);
         }
     }
 

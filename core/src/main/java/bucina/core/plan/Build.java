@@ -1,5 +1,6 @@
 package bucina.core.plan;
 
+import bucina.core.measure.InputException;
 import bucina.core.rule.RuleSet;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -60,7 +61,7 @@ public record Build(
      * group codes and row names
      * used once, expected layers that are on the face.
      *
-     * @throws IllegalArgumentException with a sentence that names the first thing wrong
+     * @throws InputException with a sentence that names the first thing wrong
      */
     public Build checked() {
         Ids ids = new Ids(nextId);
@@ -120,7 +121,7 @@ public record Build(
 
     private static void require(boolean holds, String sentence) {
         if (!holds) {
-            throw new IllegalArgumentException(sentence);
+            throw new InputException(sentence);
         }
     }
 
@@ -217,7 +218,7 @@ public record Build(
         return parts.stream()
                 .filter(p -> p.id().equals(id))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("no part " + id.n()));
+                .orElseThrow(() -> new InputException("no part " + id.n()));
     }
 
     /** A face and the assembly it belongs to. */

@@ -1,5 +1,6 @@
 package bucina.core.plan;
 
+import bucina.core.measure.InputException;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
@@ -31,7 +32,7 @@ public record Bulletin(Id.Bulletin id, String name, LocalDate dated, boolean inF
         public Change {
             Objects.requireNonNull(in, "in");
             if (was.isEmpty() && is.isEmpty()) {
-                throw new IllegalArgumentException("a change needs an old or a new value");
+                throw new InputException("a change needs an old or a new value");
             }
         }
 

@@ -1,5 +1,6 @@
 package bucina.core.plan;
 
+import bucina.core.measure.InputException;
 import java.util.Objects;
 
 /**
@@ -44,15 +45,15 @@ public record Compound(String name, Kind kind, int induction, int life, int stir
         Objects.requireNonNull(kind, "kind");
         Names.check("a compound", name);
         if (life < 1 || life > MOST) {
-            throw new IllegalArgumentException(kind.life.toLowerCase(java.util.Locale.ROOT) + " must be 1 to " + MOST
+            throw new InputException(kind.life.toLowerCase(java.util.Locale.ROOT) + " must be 1 to " + MOST
                     + " minutes, like 120, was " + life);
         }
         if (induction < 0 || induction >= life) {
-            throw new IllegalArgumentException(
+            throw new InputException(
                     "induction must be 0 up to less than its life of " + life + " minutes, like 30, was " + induction);
         }
         if (stir < 0 || stir > MOST) {
-            throw new IllegalArgumentException(
+            throw new InputException(
                     "time between stirrings must be 0 (never) to " + MOST + " minutes, like 30, was " + stir);
         }
     }

@@ -1,6 +1,7 @@
 package bucina.core.plan;
 
 import bucina.core.dress.Preparation;
+import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import java.util.Optional;
 
@@ -16,10 +17,10 @@ public record Deviation(
         Optional<Length> hole, Optional<Fastener> fastener, Optional<Preparation> preparation, String reason) {
     public Deviation {
         if (reason.isBlank()) {
-            throw new IllegalArgumentException("a deviation needs a written reason, such as \"egged, opened to -4\"");
+            throw new InputException("a deviation needs a written reason, such as \"egged, opened to -4\"");
         }
         if (hole.isPresent() && !hole.get().positive()) {
-            throw new IllegalArgumentException("hole diameter must be over 0, was " + hole.get());
+            throw new InputException("hole diameter must be over 0, was " + hole.get());
         }
     }
 }

@@ -1,5 +1,6 @@
 package bucina.core.plan;
 
+import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.measure.LengthFormat;
 import bucina.core.measure.Unit;
@@ -29,11 +30,10 @@ public sealed interface Fastener {
         public SolidRivet {
             Objects.requireNonNull(head, "head");
             if (!alloy.matches("[A-Z]{1,2}")) {
-                throw new IllegalArgumentException(
-                        "alloy letters must be one or two capitals like AD, was \"" + alloy + "\"");
+                throw new InputException("alloy letters must be one or two capitals like AD, was \"" + alloy + "\"");
             }
             if (dash < 2 || dash > 12) {
-                throw new IllegalArgumentException("diameter dash must be 2 to 12 (1/32 in each), was " + dash);
+                throw new InputException("diameter dash must be 2 to 12 (1/32 in each), was " + dash);
             }
         }
 
@@ -67,11 +67,10 @@ public sealed interface Fastener {
 
         public PulledRivet {
             if (!family.matches("[a-z0-9-]{3,30}")) {
-                throw new IllegalArgumentException(
-                        "a family of pulled rivets is written like iso15977, was \"" + family + "\"");
+                throw new InputException("a family of pulled rivets is written like iso15977, was \"" + family + "\"");
             }
             if (!diameter.positive()) {
-                throw new IllegalArgumentException("body diameter must be over 0, was " + diameter);
+                throw new InputException("body diameter must be over 0, was " + diameter);
             }
         }
 
@@ -104,10 +103,10 @@ public sealed interface Fastener {
     record Hardware(String name, Length shank, Length hole, boolean flush) implements Fastener {
         public Hardware {
             if (name.isBlank() || name.contains("{}")) {
-                throw new IllegalArgumentException("hardware needs a designation such as AN4-5A");
+                throw new InputException("hardware needs a designation such as AN4-5A");
             }
             if (!(shank.positive() && hole.atLeast(shank))) {
-                throw new IllegalArgumentException(
+                throw new InputException(
                         "hardware needs a shank over 0 and a hole no smaller, was " + shank + " in " + hole);
             }
         }

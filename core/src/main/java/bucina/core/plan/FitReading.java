@@ -1,5 +1,6 @@
 package bucina.core.plan;
 
+import bucina.core.measure.InputException;
 import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
@@ -59,7 +60,7 @@ public record FitReading(Id.Fit id, Id.Face face, Kind kind, boolean after, List
         Objects.requireNonNull(at, "at");
         values = List.copyOf(values);
         if (values.size() != kind.figures || values.stream().anyMatch(v -> !Double.isFinite(v))) {
-            throw new IllegalArgumentException("a reading of " + kind.code + " has " + kind.figures
+            throw new InputException("a reading of " + kind.code + " has " + kind.figures
                     + (kind.figures == 1 ? " figure" : " figures") + ", was " + values);
         }
     }

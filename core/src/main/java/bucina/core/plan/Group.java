@@ -1,6 +1,7 @@
 package bucina.core.plan;
 
 import bucina.core.dress.Preparation;
+import bucina.core.measure.InputException;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -47,8 +48,7 @@ public record Group(
         expects = Set.copyOf(expects);
         clears = Set.copyOf(clears);
         if (typed.isPresent() && !rows.isEmpty()) {
-            throw new IllegalArgumentException(
-                    "group " + code + " has both rows of holes and a typed stack: give one of them");
+            throw new InputException("group " + code + " has both rows of holes and a typed stack: give one of them");
         }
     }
 

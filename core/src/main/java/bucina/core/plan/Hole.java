@@ -1,5 +1,6 @@
 package bucina.core.plan;
 
+import bucina.core.measure.InputException;
 import bucina.core.sheet.Point;
 import java.util.Objects;
 import java.util.Optional;
@@ -18,7 +19,7 @@ public record Hole(Id.Hole id, int label, Point at, Optional<Deviation> deviatio
         Objects.requireNonNull(at, "at");
         Objects.requireNonNull(deviation, "deviation");
         if (label <= 0) {
-            throw new IllegalArgumentException("a hole's label must be over 0, was " + label);
+            throw new InputException("a hole's label must be over 0, was " + label);
         }
     }
 

@@ -1,5 +1,6 @@
 package bucina.core.plan;
 
+import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import java.util.Objects;
 import java.util.Optional;
@@ -22,14 +23,14 @@ public record HolePlan(Optional<Length> present, Hold hold, String until, Option
         Objects.requireNonNull(hold, "hold");
         Objects.requireNonNull(until, "until");
         if (present.isPresent() && !present.get().positive()) {
-            throw new IllegalArgumentException("the present hole must be over 0, was " + present.get());
+            throw new InputException("the present hole must be over 0, was " + present.get());
         }
         if (hold == Hold.OPEN && until.isBlank()) {
-            throw new IllegalArgumentException(
+            throw new InputException(
                     "holes held open by the drawing need a word what for, such as \"until the fairing is fitted\"");
         }
         if (dieAngle.isPresent() && !(dieAngle.get() >= 60 && dieAngle.get() <= 150)) {
-            throw new IllegalArgumentException(
+            throw new InputException(
                     "the angle of dimple dies must be 60 to 150 degrees like 100, was " + dieAngle.get());
         }
     }

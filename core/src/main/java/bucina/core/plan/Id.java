@@ -1,5 +1,7 @@
 package bucina.core.plan;
 
+import bucina.core.measure.InputException;
+
 /** Ids of everything in a build. One counter serves all; a number is given out once and never reused. */
 public sealed interface Id {
 
@@ -8,7 +10,7 @@ public sealed interface Id {
 
     private static void check(long n) {
         if (n <= 0) {
-            throw new IllegalArgumentException("an id must be over 0, was " + n);
+            throw new InputException("an id must be over 0, was " + n);
         }
     }
 

@@ -1,5 +1,6 @@
 package bucina.core.plan;
 
+import bucina.core.measure.InputException;
 import java.time.Instant;
 import java.util.Objects;
 
@@ -18,7 +19,7 @@ public record IndexMark(Id.Index id, Id.Part part, String how, Instant at) {
         Objects.requireNonNull(part, "part");
         Objects.requireNonNull(at, "at");
         if (how.isBlank() || how.length() > 500) {
-            throw new IllegalArgumentException(
+            throw new InputException(
                     "an index mark says what was written on the part in 1 to 500 characters, was " + how.length());
         }
     }

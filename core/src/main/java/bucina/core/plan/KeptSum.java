@@ -1,5 +1,6 @@
 package bucina.core.plan;
 
+import bucina.core.measure.InputException;
 import bucina.core.measure.Unit;
 import java.util.Map;
 import java.util.Objects;
@@ -24,13 +25,13 @@ public record KeptSum(
         Objects.requireNonNull(unit, "unit");
         Names.check("a kept sum", name);
         if (!kind.matches("[a-z-]{1,30}")) {
-            throw new IllegalArgumentException("a kind of sum is a word like bend, was \"" + kind + "\"");
+            throw new InputException("a kind of sum is a word like bend, was \"" + kind + "\"");
         }
         figures = Map.copyOf(figures);
         if (figures.size() > 40
                 || figures.entrySet().stream()
                         .anyMatch(e -> e.getKey().length() > 40 || e.getValue().length() > 20_000)) {
-            throw new IllegalArgumentException("a kept sum has at most 40 figures of 20000 characters");
+            throw new InputException("a kept sum has at most 40 figures of 20000 characters");
         }
     }
 }

@@ -1,5 +1,6 @@
 package bucina.core.plan;
 
+import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Segment;
@@ -24,7 +25,7 @@ public record Layer(Id.Layer id, Id.Part part, String name, Length thickness, Ou
         Names.check("a layer", name);
         bends = List.copyOf(bends);
         if (!thickness.positive()) {
-            throw new IllegalArgumentException("thickness must be over 0, was " + thickness);
+            throw new InputException("thickness must be over 0, was " + thickness);
         }
     }
 

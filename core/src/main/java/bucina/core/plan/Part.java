@@ -1,6 +1,7 @@
 package bucina.core.plan;
 
 import bucina.core.material.Material;
+import bucina.core.measure.InputException;
 import java.util.Objects;
 
 /**
@@ -18,7 +19,7 @@ public record Part(Id.Part id, String name, Material material, int fittingOrder,
         Objects.requireNonNull(material, "material");
         Names.check("a part", name);
         if (fittingOrder < 0) {
-            throw new IllegalArgumentException("fitting order must be at least 0, was " + fittingOrder);
+            throw new InputException("fitting order must be at least 0, was " + fittingOrder);
         }
     }
 

@@ -1,5 +1,6 @@
 package bucina.core.plan;
 
+import bucina.core.measure.InputException;
 import java.time.LocalDate;
 import java.util.Objects;
 import java.util.Optional;
@@ -37,7 +38,7 @@ public record Query(
         public Answer {
             Objects.requireNonNull(on, "on");
             if (text.isBlank() || source.isBlank()) {
-                throw new IllegalArgumentException(
+                throw new InputException(
                         "an answer needs words and a source, such as \"18, the arrow at rib 4 is old\" from \"Sheet "
                                 + "31 rev D\"");
             }
@@ -51,7 +52,7 @@ public record Query(
         Objects.requireNonNull(count, "count");
         Objects.requireNonNull(answer, "answer");
         if (text.isBlank()) {
-            throw new IllegalArgumentException("a query needs its question in words");
+            throw new InputException("a query needs its question in words");
         }
     }
 

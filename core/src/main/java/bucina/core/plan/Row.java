@@ -1,5 +1,6 @@
 package bucina.core.plan;
 
+import bucina.core.measure.InputException;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -19,10 +20,10 @@ public record Row(Id.Row id, String name, int nextLabel, List<Hole> holes) {
         Set<Integer> labels = new HashSet<>();
         for (Hole hole : holes) {
             if (!labels.add(hole.label())) {
-                throw new IllegalArgumentException("row " + name + " has two holes labelled " + hole.label());
+                throw new InputException("row " + name + " has two holes labelled " + hole.label());
             }
             if (hole.label() >= nextLabel) {
-                throw new IllegalArgumentException(
+                throw new InputException(
                         "row " + name + ": next label must be over " + hole.label() + ", was " + nextLabel);
             }
         }

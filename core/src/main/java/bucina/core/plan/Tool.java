@@ -1,5 +1,6 @@
 package bucina.core.plan;
 
+import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import java.util.List;
 import java.util.Objects;
@@ -79,12 +80,12 @@ public record Tool(Id.Tool id, Kind kind, String name, List<Length> sizes) {
         Names.check("a tool", name);
         sizes = List.copyOf(sizes);
         if (sizes.isEmpty() || !sizes.stream().allMatch(Length::positive)) {
-            throw new IllegalArgumentException(
+            throw new InputException(
                     "a tool has sizes over 0, such as the steps of a step drill from its tip: 1/8, 3/16");
         }
         if (!kind.figures.isEmpty() && sizes.size() != kind.figures.size()) {
-            throw new IllegalArgumentException("a " + kind.code + " has " + String.join(" and ", kind.figures)
-                    + ", was given " + sizes.size() + " figures");
+            throw new InputException("a " + kind.code + " has " + String.join(" and ", kind.figures) + ", was given "
+                    + sizes.size() + " figures");
         }
     }
 }

@@ -1,5 +1,6 @@
 package bucina.core.plan;
 
+import bucina.core.measure.InputException;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -23,7 +24,7 @@ public record Twin(Id.Assembly of, Map<Long, Long> pairs, List<Exception> except
 
         public Exception {
             if (id <= 0 || name.isBlank()) {
-                throw new IllegalArgumentException(
+                throw new InputException(
                         "an exception needs what it is about and a name, such as \"probe on this side only\"");
             }
         }

@@ -1,5 +1,6 @@
 package bucina.core.plan;
 
+import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import java.util.List;
 
@@ -16,11 +17,10 @@ public record TypedStack(List<Length> layers, int count) {
     public TypedStack {
         layers = List.copyOf(layers);
         if (layers.isEmpty() || layers.stream().anyMatch(t -> !t.positive())) {
-            throw new IllegalArgumentException(
-                    "a typed stack needs at least one layer, each thicker than 0, was " + layers);
+            throw new InputException("a typed stack needs at least one layer, each thicker than 0, was " + layers);
         }
         if (count < 1 || count > MOST) {
-            throw new IllegalArgumentException("count must be 1 to " + MOST + ", was " + count);
+            throw new InputException("count must be 1 to " + MOST + ", was " + count);
         }
     }
 }

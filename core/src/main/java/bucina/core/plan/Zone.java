@@ -1,5 +1,6 @@
 package bucina.core.plan;
 
+import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.sheet.Outline;
 import java.util.Objects;
@@ -47,7 +48,7 @@ public record Zone(Id.Zone id, String name, Kind kind, Outline outline, Length r
         Objects.requireNonNull(outline, "outline");
         Names.check("a zone", name);
         if (!(room.nanometres() >= 0)) {
-            throw new IllegalArgumentException("room behind must be at least 0, was " + room);
+            throw new InputException("room behind must be at least 0, was " + room);
         }
     }
 }

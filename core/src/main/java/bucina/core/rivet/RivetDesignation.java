@@ -31,11 +31,10 @@ public record RivetDesignation(HeadStyle head, String alloy, int diameter, BigDe
         Objects.requireNonNull(alloy, "alloy");
         length = length.stripTrailingZeros();
         if (diameter < 2 || diameter > 12) {
-            throw new IllegalArgumentException("diameter dash must be 2 to 12, was " + diameter);
+            throw new InputException("diameter dash must be 2 to 12, was " + diameter);
         }
         if (length.signum() <= 0 || length.compareTo(BigDecimal.valueOf(64)) > 0) {
-            throw new IllegalArgumentException(
-                    "length dash must be over 0 and at most 64, was " + length.toPlainString());
+            throw new InputException("length dash must be over 0 and at most 64, was " + length.toPlainString());
         }
     }
 

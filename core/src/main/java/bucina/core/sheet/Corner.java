@@ -1,5 +1,7 @@
 package bucina.core.sheet;
 
+import bucina.core.measure.InputException;
+
 /**
  * A corner of a ring and the edge that leaves it.
  *
@@ -10,7 +12,7 @@ public record Corner(Point at, double bulge) {
     public Corner {
         java.util.Objects.requireNonNull(at, "at");
         if (!(Math.abs(bulge) <= 1000)) {
-            throw new IllegalArgumentException("bulge must lie between -1000 and 1000, was " + bulge);
+            throw new InputException("bulge must lie between -1000 and 1000, was " + bulge);
         }
     }
 

@@ -1,5 +1,6 @@
 package bucina.core.sheet;
 
+import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 
 /**
@@ -11,7 +12,7 @@ import bucina.core.measure.Length;
 public record Point(double x, double y) {
     public Point {
         if (!(Double.isFinite(x) && Double.isFinite(y))) {
-            throw new IllegalArgumentException("a point must have finite coordinates, was " + x + ", " + y + " nm");
+            throw new InputException("a point must have finite coordinates, was " + x + ", " + y + " nm");
         }
         x = x + 0.0;
         y = y + 0.0;

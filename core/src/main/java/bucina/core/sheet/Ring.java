@@ -1,5 +1,6 @@
 package bucina.core.sheet;
 
+import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import java.util.List;
 
@@ -12,14 +13,13 @@ public final class Ring {
 
     /**
      * @param corners at least 3, or 2 where at least one edge is an arc
-     * @throws IllegalArgumentException if there are too few
+     * @throws InputException if there are too few
      */
     public Ring(List<Corner> corners) {
         this.corners = List.copyOf(corners);
         boolean curved = corners.stream().anyMatch(c -> c.bulge() != 0);
         if (corners.size() < (curved ? 2 : 3)) {
-            throw new IllegalArgumentException(
-                    "an outline needs at least 3 corners (2 with an arc), was " + corners.size());
+            throw new InputException("an outline needs at least 3 corners (2 with an arc), was " + corners.size());
         }
         this.edges = new Edge[corners.size()];
         Box around = null;

@@ -1,7 +1,7 @@
 package bucina.core.catalogue;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import bucina.core.measure.DrillSize;
@@ -113,7 +113,7 @@ class CatalogueTest {
         assertThat(own.drills().find("x").orElseThrow().diameter()).isEqualTo(Length.in(.397));
         assertThat(own.drills().range()).isEqualTo("X to X");
         assertThat(new DrillTable(List.of()).range()).contains("empty");
-        assertThatIllegalArgumentException()
+        assertThatExceptionOfType(InputException.class)
                 .isThrownBy(() -> new DrillSize("#0", Length.ZERO, "x"))
                 .withMessageContaining("over 0");
     }

@@ -1,7 +1,7 @@
 package bucina.core.log;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import bucina.core.Plans;
@@ -116,7 +116,7 @@ class LogbookTest {
         Logbook log = with(
                 with(Logbook.EMPTY, LogEntry.Draft.install(work(1, 2, "MS20470AD4-5", List.of(), ""))),
                 LogEntry.Draft.withdraw(1, "x"));
-        assertThatIllegalArgumentException()
+        assertThatExceptionOfType(InputException.class)
                 .isThrownBy(() -> with(log, LogEntry.Draft.withdraw(1, "again")))
                 .withMessageContaining("corrected already");
         assertThatThrownBy(() -> accept(log, LogEntry.Draft.withdraw(1, "again")))
@@ -188,7 +188,7 @@ class LogbookTest {
         accept(log, LogEntry.Draft.replace(1, typedWork(10, List.of()), "all of them"));
         assertThatThrownBy(() -> accept(log, LogEntry.Draft.replace(1, typedWork(11, List.of()), "one too many")))
                 .hasMessageContaining("has 10 of 10 left");
-        assertThatIllegalArgumentException()
+        assertThatExceptionOfType(InputException.class)
                 .isThrownBy(
                         () -> work(1, 3, "MS20470AD4-5", List.of(new Work.Reject("R1.9", 1, Disposition.OPEN, "")), ""))
                 .withMessageContaining("R1.9");
@@ -211,14 +211,14 @@ class LogbookTest {
 
     @Test
     void an_entry_that_cannot_be_is_refused_with_its_value() {
-        assertThatIllegalArgumentException()
+        assertThatExceptionOfType(InputException.class)
                 .isThrownBy(() -> typedWork(0, List.of()))
                 .withMessageContaining("count must be over 0, was 0");
-        assertThatIllegalArgumentException()
+        assertThatExceptionOfType(InputException.class)
                 .isThrownBy(() -> typedWork(2, List.of(new Work.Reject("", 3, Disposition.LEFT, ""))))
                 .withMessageContaining("3 of 2");
-        assertThatIllegalArgumentException().isThrownBy(() -> new Work.Reading(Length.ZERO, Length.in(.05)));
-        assertThatIllegalArgumentException()
+        assertThatExceptionOfType(InputException.class).isThrownBy(() -> new Work.Reading(Length.ZERO, Length.in(.05)));
+        assertThatExceptionOfType(InputException.class)
                 .isThrownBy(() -> new LogEntry(1, Instant.EPOCH, Optional.empty(), Optional.empty(), ""));
     }
 }

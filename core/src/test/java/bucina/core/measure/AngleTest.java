@@ -1,7 +1,7 @@
 package bucina.core.measure;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
@@ -32,6 +32,6 @@ class AngleTest {
         // tan 50 degrees is 1.19175, sin 50 degrees .76604.
         assertThat(Angle.degrees(100).half().tan()).isCloseTo(1.19175, within(.00001));
         assertThat(Angle.degrees(50).sin()).isCloseTo(.76604, within(.00001));
-        assertThatIllegalArgumentException().isThrownBy(() -> Angle.degrees(Double.NaN));
+        assertThatExceptionOfType(InputException.class).isThrownBy(() -> Angle.degrees(Double.NaN));
     }
 }

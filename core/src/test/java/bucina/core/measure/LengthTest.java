@@ -1,7 +1,7 @@
 package bucina.core.measure;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import bucina.core.catalogue.CatalogueReader;
@@ -102,8 +102,8 @@ class LengthTest {
 
     @Test
     void never_is_not_a_number() {
-        assertThatIllegalArgumentException().isThrownBy(() -> Length.nm(Double.NaN));
-        assertThatIllegalArgumentException().isThrownBy(() -> Length.in(Double.POSITIVE_INFINITY));
+        assertThatExceptionOfType(InputException.class).isThrownBy(() -> Length.nm(Double.NaN));
+        assertThatExceptionOfType(InputException.class).isThrownBy(() -> Length.in(Double.POSITIVE_INFINITY));
     }
 
     @ParameterizedTest
@@ -155,7 +155,7 @@ class LengthTest {
                 Sentence.of("{} is under {}.", Length.in(.25), Length.in(.3125)).after("Hole 3: ");
         assertThat(sentence.in(Unit.INCH)).isEqualTo("Hole 3: .250 in is under .3125 in.");
         assertThat(sentence.in(Unit.MM)).isEqualTo("Hole 3: 6.35 mm is under 7.938 mm.");
-        assertThatIllegalArgumentException().isThrownBy(() -> Sentence.of("{}"));
+        assertThatExceptionOfType(IllegalArgumentException.class).isThrownBy(() -> Sentence.of("{}"));
     }
 
     /** What is printed says the length to half a step of its last place, in either unit, and is read back so. */

@@ -1,7 +1,7 @@
 package bucina.core.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import bucina.core.Plans;
 import bucina.core.material.Material;
@@ -15,7 +15,7 @@ class BuildTest {
     void an_id_is_given_out_once() {
         Group a = Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(Plans.row(1000, "R1", 2, 3)));
         Group b = Plans.group(22, "G-2", Plans.UNIVERSAL, List.of(Plans.row(1002, "R2", 2, 3)));
-        assertThatIllegalArgumentException()
+        assertThatExceptionOfType(InputException.class)
                 .isThrownBy(() -> Plans.build(Plans.face(Plans.layers(8), List.of(a, b))))
                 .withMessageContaining("share the id 1002");
     }
@@ -23,7 +23,7 @@ class BuildTest {
     @Test
     void an_id_over_the_next_is_refused() {
         Group far = Plans.group(200_000, "G-1", Plans.UNIVERSAL, List.of());
-        assertThatIllegalArgumentException()
+        assertThatExceptionOfType(InputException.class)
                 .isThrownBy(() -> Plans.build(Plans.face(Plans.layers(8), List.of(far))))
                 .withMessageContaining("100000");
     }
@@ -32,7 +32,7 @@ class BuildTest {
     void codes_rows_and_layers_are_checked() {
         Group a = Plans.group(20, "G-1", Plans.UNIVERSAL, List.of());
         Group b = Plans.group(22, "G-1", Plans.UNIVERSAL, List.of());
-        assertThatIllegalArgumentException()
+        assertThatExceptionOfType(InputException.class)
                 .isThrownBy(() -> Plans.build(Plans.face(Plans.layers(8), List.of(a, b))))
                 .withMessageContaining("code G-1");
         Layer foreign = new Layer(
@@ -41,7 +41,7 @@ class BuildTest {
                 "Foreign",
                 bucina.core.measure.Length.in(.02),
                 Plans.layers(8).getFirst().outline());
-        assertThatIllegalArgumentException()
+        assertThatExceptionOfType(InputException.class)
                 .isThrownBy(() -> Plans.build(Plans.face(List.of(foreign), List.of())))
                 .withMessageContaining("part 99");
     }
@@ -49,10 +49,10 @@ class BuildTest {
     @Test
     void labels_are_never_reused_in_a_row() {
         Row row = Plans.row(1000, "R1", 2, 3);
-        assertThatIllegalArgumentException()
+        assertThatExceptionOfType(InputException.class)
                 .isThrownBy(() -> new Row(row.id(), "R1", 3, row.holes()))
                 .withMessageContaining("next label must be over 3");
-        assertThatIllegalArgumentException()
+        assertThatExceptionOfType(InputException.class)
                 .isThrownBy(() -> new Row(
                         row.id(),
                         "R1",

@@ -1,11 +1,12 @@
 package bucina.core.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import bucina.core.Plans;
 import bucina.core.dress.Preparation;
 import bucina.core.material.Material;
+import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.sheet.Point;
@@ -20,7 +21,7 @@ import org.junit.jupiter.api.Test;
 class RecordsTest {
 
     private static void refuses(ThrowingCallable making, String expected) {
-        assertThatIllegalArgumentException().isThrownBy(making).withMessageContaining(expected);
+        assertThatExceptionOfType(InputException.class).isThrownBy(making).withMessageContaining(expected);
     }
 
     @Test

@@ -1,13 +1,14 @@
 package bucina.core.reach;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.demo.Dunlin;
 import bucina.core.edit.Edit;
 import bucina.core.edit.SheetEdits;
+import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
@@ -128,10 +129,10 @@ class ReachTest {
 
     @Test
     void a_tool_has_the_figures_of_its_kind() {
-        assertThatIllegalArgumentException()
+        assertThatExceptionOfType(InputException.class)
                 .isThrownBy(() -> tool(Tool.Kind.YOKE, 1))
                 .withMessageContaining("throat and clear radius");
-        assertThatIllegalArgumentException()
+        assertThatExceptionOfType(InputException.class)
                 .isThrownBy(() -> tool(Tool.Kind.STEP_DRILL))
                 .withMessageContaining("1/8, 3/16");
     }

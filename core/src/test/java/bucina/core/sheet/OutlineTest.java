@@ -1,9 +1,10 @@
 package bucina.core.sheet;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.within;
 
+import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import java.util.ArrayList;
 import java.util.List;
@@ -110,13 +111,13 @@ class OutlineTest {
 
     @Test
     void too_few_corners_and_wild_bulges_are_refused() {
-        assertThatIllegalArgumentException()
+        assertThatExceptionOfType(InputException.class)
                 .isThrownBy(() -> Ring.polygon(List.of(Point.in(0, 0), Point.in(1, 0))))
                 .withMessageContaining("at least 3");
-        assertThatIllegalArgumentException()
+        assertThatExceptionOfType(InputException.class)
                 .isThrownBy(() -> new Corner(Point.in(0, 0), Double.NaN))
                 .withMessageContaining("bulge");
-        assertThatIllegalArgumentException().isThrownBy(() -> new Point(Double.POSITIVE_INFINITY, 0));
+        assertThatExceptionOfType(InputException.class).isThrownBy(() -> new Point(Double.POSITIVE_INFINITY, 0));
     }
 
     @Test

@@ -1,7 +1,7 @@
 package bucina.core.sheet;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.within;
 
 import bucina.core.measure.Length;
@@ -70,7 +70,9 @@ class PointGridTest {
         }
         assertThat(Trace.of(ring, 500).size())
                 .isGreaterThan(Trace.of(ring, 25_000).size());
-        assertThatIllegalArgumentException().isThrownBy(() -> Trace.of(ring, 0)).withMessageContaining("0 nm");
+        assertThatExceptionOfType(IllegalArgumentException.class)
+                .isThrownBy(() -> Trace.of(ring, 0))
+                .withMessageContaining("0 nm");
     }
 
     @Test

@@ -63,7 +63,10 @@ class SolverTest {
                 Arrays.stream(layers).mapToObj(t -> Material.parse(material)).toList()));
     }
 
-    /* Handbook 5: cold up to .050 for 2024-T3, 7075-T6 only under .040. -5 head .055 high is not taken by .040 or .050. */
+    /*
+     * Handbook 5: cold up to .050 for 2024-T3, 7075-T6 only under .040. A -5 head, .055 high, is not taken by .040 or
+     * .050.
+     */
     @Test
     void hard_sheet_from_forty_thousandths_wants_heat_and_is_not_dimpled() {
         Fastener five = new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", 5);

@@ -4,12 +4,14 @@ import bucina.core.catalogue.Catalogue;
 import bucina.desk.look.Type;
 import bucina.desk.session.Catalogues;
 import bucina.desk.session.DemoBuild;
+import bucina.desk.session.FaultLog;
 import bucina.desk.session.Places;
 import bucina.desk.session.Prefs;
 import bucina.desk.session.Session;
 import bucina.desk.session.WindowLock;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.ExecutorService;
@@ -94,8 +96,11 @@ public final class DeskApp extends Application {
         stage.setTitle("Bucina");
         stage.setMinWidth(960);
         stage.setMinHeight(640);
-        Thread.currentThread()
-                .setUncaughtExceptionHandler((t, e) -> System.err.println("Bucina failed in the window: " + e));
+        Thread.currentThread().setUncaughtExceptionHandler((t, e) -> {
+            String sentence = FaultLog.write("in the window", e);
+            System.err.println(sentence);
+            Optional.ofNullable(opened).ifPresent(o -> o.session.say(sentence));
+        });
         try {
             opened = opening.join();
             show(stage, opened);

@@ -39,6 +39,7 @@ final class Keys {
         this.window = window;
         commands = Stream.of(
                         new WorkCommands(desk, window).all(),
+                        window.bench().commands(),
                         new WindowCommands(desk, window).all(),
                         new FaceCommands(desk, window).all())
                 .flatMap(List::stream)

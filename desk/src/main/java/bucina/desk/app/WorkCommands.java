@@ -45,37 +45,7 @@ final class WorkCommands extends CommandList {
                 FREE,
                 () -> window.sheetRoom().step(1));
         add("cleco-play", "Cleco plan: play or stop", "/", FREE, window.sheetRoom()::turnPlay);
-        addChanging(
-                "take-mark-back",
-                "Take the mark back from what is picked",
-                "Ctrl+Back",
-                ALWAYS,
-                () -> window.bench().takeBack());
-        addChanging(
-                "mark-and-go-on",
-                "Mark what is picked, and go on",
-                "Space",
-                FREE,
-                () -> window.bench().mark());
-        add(
-                "pick-jumped",
-                "Pick what was jumped over",
-                "J",
-                FREE,
-                () -> window.bench().pickSkipped());
         add("pick-face", "Pick every hole of the face", "Ctrl+A", ALWAYS, desk::pickFace);
-        addChanging(
-                "add-reject",
-                "Add a reject to the entry",
-                "Ctrl+R",
-                ALWAYS,
-                () -> window.bench().log().reject());
-        addChanging(
-                "add-photograph",
-                "Add a photograph to the entry",
-                "Ctrl+P",
-                ALWAYS,
-                () -> window.bench().log().photograph());
         add(
                 "change",
                 "Change the sheet by hand, or stop",
@@ -83,18 +53,6 @@ final class WorkCommands extends CommandList {
                 FREE,
                 () -> change(!desk.changingProperty().get()));
         add("bend-bench", "Bend bench for this sheet's part", "H", FREE, window::formPart);
-        addChanging(
-                "delete-holes",
-                "Delete the picked holes",
-                "Del",
-                FREE,
-                () -> window.bench().delete());
-        addChanging(
-                "add-hole",
-                "Add a hole after this one",
-                "A",
-                FREE,
-                () -> window.bench().addHole());
         add(
                 "trim-lines",
                 "Safe trim lines",

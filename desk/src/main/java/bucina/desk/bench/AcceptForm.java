@@ -1,5 +1,6 @@
 package bucina.desk.bench;
 
+import bucina.core.measure.InputException;
 import bucina.core.plan.Acceptance;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
@@ -60,7 +61,7 @@ final class AcceptForm extends VBox {
                             },
                             () -> desk.prefs().keep("who", trial.who()),
                             this::refuse);
-        } catch (IllegalArgumentException e) {
+        } catch (InputException e) {
             refuse(e.getMessage());
         }
     }

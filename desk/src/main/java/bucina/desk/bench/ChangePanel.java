@@ -1,5 +1,7 @@
 package bucina.desk.bench;
 
+import static bucina.desk.session.Command.Scope.FREE;
+
 import bucina.core.callout.Callout;
 import bucina.core.edit.Edit;
 import bucina.core.edit.HoleEdits;
@@ -18,10 +20,12 @@ import bucina.core.plan.Row;
 import bucina.core.plan.Zone;
 import bucina.core.sheet.Point;
 import bucina.core.stack.HoleReading;
+import bucina.core.stack.StackCheck;
 import bucina.desk.look.Fields;
-import bucina.desk.look.ShownBox;
+import bucina.desk.look.Palette;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Additions;
+import bucina.desk.session.Command;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Selection;
 import java.util.List;
@@ -37,12 +41,13 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
 /** Changes what is picked by typed values: holes, their row and group, a sheet; with nothing picked it adds. */
-final class ChangePanel extends ShownBox {
+final class ChangePanel extends StagePanel {
 
     private final Desk desk;
     private final Runnable stations;
     private final Label error = Ui.wrapped("", "stop-text");
     private final VBox body = new VBox(8);
+    private final FindingsView findings;
     private Object shown;
 
     /**
@@ -54,11 +59,19 @@ final class ChangePanel extends ShownBox {
         this.stations = stations;
         setId("change-panel");
         Ui.shown(error, false);
-        getChildren().addAll(error, body);
+        findings = new FindingsView(desk, this::fill);
+        getChildren().addAll(findings, error, body);
     }
 
     /** Shows the fields for what is picked now; what is being typed stays while the same thing is picked. */
+    @Override
     void fill() {
+        findings.show(desk.cursor()
+                .map(c -> StackCheck.findings(desk.face().face(), c))
+                .orElse(List.of()));
+        if (desk.attempting()) {
+            return;
+        }
         Object key = List.of(
                 desk.selectionProperty().get(),
                 desk.layerProperty().get(),
@@ -99,7 +112,7 @@ final class ChangePanel extends ShownBox {
     private void reading(Runnable read) {
         try {
             read.run();
-        } catch (InputException | IllegalArgumentException e) {
+        } catch (InputException e) {
             refuse(e.getMessage());
         }
     }
@@ -179,8 +192,20 @@ final class ChangePanel extends ShownBox {
                                 button("Add one after", "A", "hole-add", this::addAfter)));
     }
 
+    @Override
+    public void use(Palette colours, double scale) {
+        findings.use(colours);
+    }
+
+    @Override
+    List<Command> commands() {
+        return List.of(
+                Command.changes("delete-holes", "Delete the picked holes", "Del", FREE, this::delete),
+                Command.changes("add-hole", "Add a hole after this one", "A", FREE, this::addAfter));
+    }
+
     /** Takes the picked holes away. */
-    void delete() {
+    private void delete() {
         Set<Id.Hole> picked = desk.selectionProperty().get().holes();
         if (!picked.isEmpty()) {
             does(
@@ -190,7 +215,7 @@ final class ChangePanel extends ShownBox {
     }
 
     /** Adds a hole half way to the next of the row, or one pitch on from the last. */
-    void addAfter() {
+    private void addAfter() {
         desk.cursor().ifPresent(c -> {
             List<bucina.core.plan.Hole> holes = c.row().holes();
             int at = holes.indexOf(c.hole());

@@ -6,7 +6,6 @@ import bucina.core.plan.Face;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
 import bucina.core.stack.HoleReading;
-import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Selection;
@@ -20,7 +19,7 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.layout.HBox;
 
 /** What stays open on the face, for which part, and which parts are in place. */
-final class FitPanel extends ShownBox {
+final class FitPanel extends StagePanel {
 
     private final Desk desk;
     private final Runnable print;
@@ -45,6 +44,7 @@ final class FitPanel extends ShownBox {
         setId("fit-panel");
     }
 
+    @Override
     void fill() {
         getChildren().clear();
         Snapshot snapshot = desk.snapshot();

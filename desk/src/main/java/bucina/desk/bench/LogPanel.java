@@ -1,14 +1,18 @@
 package bucina.desk.bench;
 
+import static bucina.desk.session.Command.Scope.ALWAYS;
+
 import bucina.core.log.LogEntry;
 import bucina.core.measure.InputException;
 import bucina.core.measure.LengthFormat;
 import bucina.core.rivet.ShopHeadLimits;
 import bucina.core.stack.Solution;
 import bucina.desk.gauge.GaugePost;
-import bucina.desk.look.ShownBox;
+import bucina.desk.look.Palette;
+import bucina.desk.look.Thumbnails;
 import bucina.desk.look.Ui;
 import bucina.desk.section.SectionView;
+import bucina.desk.session.Command;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Entries;
 import bucina.desk.session.LogForm;
@@ -37,7 +41,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
 /** The panel that writes down what was set. It keeps what is typed until it is on the disk. */
-public final class LogPanel extends ShownBox {
+public final class LogPanel extends StagePanel {
 
     private final Desk desk;
     private final WorkTimer timer;
@@ -68,7 +72,8 @@ public final class LogPanel extends ShownBox {
     private final VBox footer = new VBox(6);
     private final VBox nothing = new VBox(10);
     private final Label nothingHead = Ui.wrapped("", "log-lead");
-    private final SectionView section;
+    private final SectionView section = new SectionView();
+    private final NextStep next;
     private final Runnable written;
     private LogForm current;
     private LogForm.Fields fields = new LogForm.Fields();
@@ -80,13 +85,15 @@ public final class LogPanel extends ShownBox {
     private boolean showing;
 
     /**
-     * @param section the section above the form
+     * @param next    offers what is set next where nothing is being written down
      * @param written told after an entry was written down or left
      */
-    LogPanel(Desk desk, WorkTimer timer, SectionView section, Runnable written) {
+    LogPanel(Desk desk, WorkTimer timer, NextStep next, Runnable written) {
         super(8);
         this.written = written;
-        this.section = section;
+        this.next = next;
+        section.setPrefHeight(134);
+        section.setMinHeight(134);
         this.desk = desk;
         this.timer = timer;
         setId("log-panel");
@@ -202,20 +209,39 @@ public final class LogPanel extends ShownBox {
         return box;
     }
 
-    /** What is always in view below the panel: what is wrong, and the button that writes it down. */
-    Node footer() {
-        return footer;
+    @Override
+    public void use(Palette colours, double scale) {
+        section.use(colours, scale);
     }
 
-    /** True while there is something to write down. */
-    boolean writing() {
-        return current != null;
+    /** What is wrong and the button that writes it down; while nothing is written, what is set next. */
+    @Override
+    Optional<Node> footer() {
+        return Optional.of(current != null ? footer : next.button());
+    }
+
+    @Override
+    void act() {
+        if (current != null) {
+            submit();
+        } else {
+            next.act();
+        }
+    }
+
+    @Override
+    List<Command> commands() {
+        return List.of(
+                Command.changes("add-reject", "Add a reject to the entry", "Ctrl+R", ALWAYS, this::addReject),
+                Command.changes(
+                        "add-photograph", "Add a photograph to the entry", "Ctrl+P", ALWAYS, this::choosePhoto));
     }
 
     // ---- what is shown
     // ----------------------------------------------------------------------
 
     /** Fills the panel for what is picked, keeping what was typed while that stays the same. */
+    @Override
     void fill() {
         if (busy) {
             return;
@@ -228,6 +254,7 @@ public final class LogPanel extends ShownBox {
         Optional<Suggestion> suggestion = Suggestion.of(desk);
         if (suggestion.isEmpty()) {
             current = null;
+            next.fill();
             nothingHead.setText(Suggestion.why(desk));
             getChildren().setAll(nothing);
             return;
@@ -412,10 +439,10 @@ public final class LogPanel extends ShownBox {
         LogForm.Fields of = fields;
         fields.kept.forEach(k -> desk.session().photo(k, p -> {
             if (of == fields) {
-                photos.getChildren().add(bucina.desk.logbook.Thumbnails.of(p, 64));
+                photos.getChildren().add(Thumbnails.of(p, 64));
             }
         }));
-        fields.photos.forEach(p -> photos.getChildren().add(bucina.desk.logbook.Thumbnails.of(p, 64)));
+        fields.photos.forEach(p -> photos.getChildren().add(Thumbnails.of(p, 64)));
     }
 
     private void dragOver(DragEvent e) {
@@ -435,7 +462,7 @@ public final class LogPanel extends ShownBox {
     // ----------------------------------------------------------------------
 
     /** Writes the entry down; what is typed stays until it is on the disk. */
-    public void submit() {
+    private void submit() {
         if (current == null || busy || desk.session().readOnly()) {
             return;
         }
@@ -477,15 +504,5 @@ public final class LogPanel extends ShownBox {
         current = null;
         desk.correctingProperty().set(Optional.empty());
         written.run();
-    }
-
-    /** Keys of the panel, wherever the focus is. */
-    public void reject() {
-        addReject();
-    }
-
-    /** Opens the chooser for photographs. */
-    public void photograph() {
-        choosePhoto();
     }
 }

@@ -1,29 +1,27 @@
 package bucina.desk.bench;
 
+import static bucina.desk.session.Command.Scope.ALWAYS;
+import static bucina.desk.session.Command.Scope.FREE;
+
 import bucina.core.log.Mark;
 import bucina.core.log.Operation;
-import bucina.core.measure.LengthFormat;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
-import bucina.core.progress.DressList;
 import bucina.core.progress.Task;
 import bucina.core.stack.HoleReading;
 import bucina.desk.look.Fields;
-import bucina.desk.look.Palette;
-import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
-import bucina.desk.section.SectionView;
+import bucina.desk.session.Command;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Progress;
 import bucina.desk.session.Selection;
-import bucina.desk.session.Stage;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.geometry.Insets;
-import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -33,34 +31,20 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** What is drilled, deburred and dressed: a task is chosen, holes are picked on the sheet, one key marks them. */
-final class WorkPanel extends ShownBox {
+abstract class WorkPanel extends StagePanel {
 
     private static final PseudoClass PICKED = PseudoClass.getPseudoClass("picked");
     private static final int SHOWN = 10;
 
     /** One task that can be chosen. */
-    private record Choice(String words, Operation operation, Mark.Side side) {}
+    record Choice(String words, Operation operation, Mark.Side side) {}
 
-    private static final List<Choice> DRILL = List.of(
-            new Choice("Pilot hole", Operation.PILOT, Mark.Side.BOTH),
-            new Choice("Match-drilled", Operation.MATCH_DRILLED, Mark.Side.BOTH),
-            new Choice("Final size", Operation.FINAL_SIZE, Mark.Side.BOTH),
-            new Choice("Deburred, both sides", Operation.DEBURRED, Mark.Side.BOTH),
-            new Choice("Deburred, near side", Operation.DEBURRED, Mark.Side.NEAR),
-            new Choice("Deburred, far side", Operation.DEBURRED, Mark.Side.FAR));
-    private static final List<Choice> DRESS = List.of(
-            new Choice("Dimpled", Operation.DIMPLED, Mark.Side.BOTH),
-            new Choice("Countersunk", Operation.COUNTERSUNK, Mark.Side.BOTH),
-            new Choice("Cleared to size", Operation.CLEARED, Mark.Side.BOTH),
-            new Choice("Primed", Operation.PRIMED, Mark.Side.BOTH));
-
-    private final Desk desk;
+    private final List<Choice> choices;
+    final Desk desk;
     private final Runnable apart;
-    private final SectionView section = new SectionView();
-    private final Label cut = Ui.wrapped("", "soft");
     private final VBox tasks = new VBox();
     private final ComboBox<Optional<Layer>> layer;
-    private final VBox below = new VBox(6);
+    final VBox below = new VBox(6);
     private final TextField why = new TextField();
     private final Label error = Ui.wrapped("", "stop-text");
     private final Button mark;
@@ -69,10 +53,12 @@ final class WorkPanel extends ShownBox {
     private boolean filling;
 
     /**
-     * @param apart opens what is noted before taking apart
+     * @param choices the tasks of the stage
+     * @param apart   opens what is noted before taking apart
      */
-    WorkPanel(Desk desk, Runnable apart) {
+    WorkPanel(Desk desk, List<Choice> choices, Runnable apart) {
         super(8);
+        this.choices = choices;
         this.desk = desk;
         this.apart = apart;
         setId("work-panel");
@@ -107,12 +93,7 @@ final class WorkPanel extends ShownBox {
         FlowPane more = new FlowPane(6, 4, back, all);
         foot = new VBox(6, mark, more);
         foot.setPadding(new Insets(8, 14, 12, 14));
-        section.setPrefHeight(134);
-        section.setMinHeight(134);
-        section.set(0);
-        section.setId("dress-section");
-        cut.setId("dress-cut");
-        getChildren().addAll(section, cut, tasks, fields, error, below);
+        getChildren().addAll(tasks, fields, error, below);
         Ui.shown(error, false);
         ties.on(desk.progressProperty(), () -> {
             if (getScene() != null) {
@@ -121,40 +102,30 @@ final class WorkPanel extends ShownBox {
         });
     }
 
-    /** Draws in the colours of one variant, text larger by a factor. */
+    /** Shows what the stage has beside the tasks; nothing unless it is said. */
+    void more(Progress progress) {}
+
     @Override
-    public void use(Palette colours, double scale) {
-        section.use(colours, scale);
+    Optional<Node> footer() {
+        return Optional.of(foot);
     }
 
-    /** In Dress: the hole looked at cut through, and what is done to each of its sheets. */
-    private void cut() {
-        Optional<HoleReading> hole =
-                desk.cursor().filter(c -> desk.stageProperty().get() == Stage.DRESS);
-        Ui.shown(section, hole.isPresent());
-        Ui.shown(cut, hole.isPresent());
-        hole.ifPresent(h -> {
-            var sheets = desk.snapshot().sheets(h.layers());
-            section.show(
-                    Optional.of(h.solution()),
-                    sheets.stream().map(s -> s.name()).toList(),
-                    sheets.stream().map(s -> s.hatch()).toList(),
-                    desk.unit());
-            section.describe();
-            List<String> words = new ArrayList<>();
-            for (int i = 0; i < h.solution().dressing().plies().size(); i++) {
-                var ply = h.solution().dressing().plies().get(i);
-                words.add((i < sheets.size() ? sheets.get(i).name() : "layer " + (i + 1)) + " "
-                        + LengthFormat.decimal(ply.thickness(), desk.unit(), 3) + " "
-                        + ply.dress().word());
-            }
-            cut.setText(String.join(", ", words) + ".");
-        });
+    @Override
+    void act() {
+        mark();
     }
 
-    /** Buttons at the foot of the bench side. */
-    VBox footer() {
-        return foot;
+    @Override
+    List<Command> commands() {
+        return List.of(
+                Command.changes("mark-and-go-on", "Mark what is picked, and go on", "Space", FREE, this::mark),
+                Command.changes(
+                        "take-mark-back",
+                        "Take the mark back from what is picked",
+                        "Ctrl+Back",
+                        ALWAYS,
+                        this::takeBack),
+                Command.looks("pick-jumped", "Pick what was jumped over", "J", FREE, this::pickSkipped));
     }
 
     private void choose(Task task) {
@@ -163,6 +134,7 @@ final class WorkPanel extends ShownBox {
         fill();
     }
 
+    @Override
     void fill() {
         filling = true;
         Task task = desk.taskProperty().get();
@@ -170,7 +142,7 @@ final class WorkPanel extends ShownBox {
                 .get()
                 .filter(p -> p.face().equals(desk.face().face().id()));
         tasks.getChildren().clear();
-        for (Choice c : desk.stageProperty().get() == Stage.DRESS ? DRESS : DRILL) {
+        for (Choice c : choices) {
             boolean here = c.operation == task.operation() && c.side == task.side();
             String left = progress.map(p -> here
                             ? p.waiting()
@@ -196,7 +168,6 @@ final class WorkPanel extends ShownBox {
                     new Task(c.operation, c.side, desk.taskProperty().get().layer())));
             tasks.getChildren().add(button);
         }
-        cut();
         layers(task);
         below.getChildren().clear();
         picked(task);
@@ -206,9 +177,7 @@ final class WorkPanel extends ShownBox {
                             p.apart().reminder(desk.session().snapshot().build().workshop()))
                     .ifPresent(this::remind);
         }
-        if (desk.stageProperty().get() == Stage.DRESS) {
-            progress.ifPresent(p -> dress(p.dress()));
-        }
+        progress.ifPresent(this::more);
         filling = false;
     }
 
@@ -314,42 +283,12 @@ final class WorkPanel extends ShownBox {
         below.getChildren().add(box);
     }
 
-    /** How the holes are dressed: what comes first, what needs care, then the rest. */
-    private void dress(DressList list) {
-        below.getChildren().add(Ui.label("How they are dressed", "strong"));
-        java.util.stream.Stream.concat(list.first().stream(), list.ways().stream())
-                .forEach(w -> {
-                    Button pick = Ui.button(
-                            w.holes().size() + (w.holes().size() == 1 ? " hole" : " holes"),
-                            "",
-                            () -> pick(w.holes()),
-                            "dress-pick");
-                    pick.setAccessibleText(w.title() + ", pick its " + w.holes().size() + " holes");
-                    Label name = Ui.wrapped(w.title(), "strong");
-                    HBox.setHgrow(name, javafx.scene.layout.Priority.ALWAYS);
-                    name.setMaxWidth(Double.MAX_VALUE);
-                    HBox line = new HBox(6, name, pick);
-                    line.setAlignment(Pos.CENTER_LEFT);
-                    VBox box = new VBox(
-                            0,
-                            line,
-                            Ui.wrapped(
-                                    w.detail().in(desk.unit()),
-                                    switch (w.level()) {
-                                        case ERROR -> "stop-text";
-                                        case WARNING -> "attention-text";
-                                        case NOTE -> "soft";
-                                    }));
-                    below.getChildren().add(box);
-                });
-    }
-
     /** Picks what was jumped over. */
-    void pickSkipped() {
+    private void pickSkipped() {
         desk.progressProperty().get().filter(p -> !p.skipped().isEmpty()).ifPresent(p -> pick(p.skipped()));
     }
 
-    private void pick(List<HoleReading> readings) {
+    final void pick(List<HoleReading> readings) {
         LinkedHashSet<Id.Hole> holes = new LinkedHashSet<>();
         readings.forEach(r -> holes.add(r.hole().id()));
         desk.selectionProperty()
@@ -357,7 +296,7 @@ final class WorkPanel extends ShownBox {
     }
 
     /** Marks what is picked; holes that must wait only with a reason. */
-    void mark() {
+    private void mark() {
         Task task = desk.taskProperty().get();
         List<HoleReading> open = open(task);
         List<HoleReading> guarded = guarded(task, open);
@@ -421,7 +360,7 @@ final class WorkPanel extends ShownBox {
         }
     }
 
-    void takeBack() {
+    private void takeBack() {
         Task task = desk.taskProperty().get();
         List<HoleReading> holes = desk.selectionProperty().get().readings(desk.face());
         List<Mark> marks =

@@ -100,7 +100,7 @@ public final class BenchMode extends ShownPane {
                 .addAll(
                         Ui.button("Hole before", "Left", () -> step(-1), "knuckle"),
                         Ui.button("Next hole", "Right", () -> step(1), "knuckle"),
-                        Ui.button("Write it down", "6", this::writeDown, "knuckle"),
+                        Ui.button("Write it down", Integer.toString(Stage.SET.key()), this::writeDown, "knuckle"),
                         Ui.spring(),
                         back);
     }

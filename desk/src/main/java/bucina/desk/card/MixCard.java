@@ -163,7 +163,7 @@ public final class MixCard extends ShownBox {
                 source.setText(
                         "Times: " + Mixing.source(typed(), desk.session().catalogue()) + ". Life runs from mixing.");
                 Ui.shown(error, false);
-            } catch (InputException | IllegalArgumentException e) {
+            } catch (InputException e) {
                 source.setText(e.getMessage() + ".");
             }
         }
@@ -204,7 +204,7 @@ public final class MixCard extends ShownBox {
                                 offers();
                             },
                             this::refuse);
-        } catch (InputException | IllegalArgumentException e) {
+        } catch (InputException e) {
             refuse(e.getMessage());
         }
     }

@@ -221,7 +221,7 @@ public final class PanelCard extends ShownBox {
                     + plan.fastener().name()
                     + ", pitch about "
                     + LengthFormat.trade(plan.pitch(), unit) + ".");
-        } catch (InputException | IllegalArgumentException e) {
+        } catch (InputException e) {
             says.setText(started() ? e.getMessage() : "Type the skin first: it is drawn here as you go.");
         }
     }
@@ -242,7 +242,7 @@ public final class PanelCard extends ShownBox {
             PanelPlan plan = form.plan(form.name, lengths, unit);
             add = build -> Panel.add(build, plan);
             Panel.add(session.snapshot().build(), plan);
-        } catch (InputException | IllegalArgumentException e) {
+        } catch (InputException e) {
             refuse(e.getMessage());
             return;
         }

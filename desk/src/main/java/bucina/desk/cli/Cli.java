@@ -1,6 +1,7 @@
 package bucina.desk.cli;
 
 import bucina.core.measure.InputException;
+import bucina.desk.session.FaultLog;
 import bucina.store.file.BuildFileException;
 import java.io.PrintWriter;
 import java.time.Clock;
@@ -97,9 +98,7 @@ public final class Cli implements Callable<Integer> {
             err.println(oneLine(e.getMessage()));
             return UNUSABLE;
         }
-        err.println(
-                "Bucina itself failed (" + e.getClass().getSimpleName() + ": " + oneLine(String.valueOf(e.getMessage()))
-                        + "). Your files are as they were; please report what you typed.");
+        err.println(FaultLog.write("a call of the command line", e) + " Your files are as they were.");
         return BROKEN;
     }
 

@@ -6,7 +6,6 @@ import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.log.Used;
 import bucina.core.log.Work;
-import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.plan.Build;
 import bucina.core.plan.Group;
@@ -106,12 +105,7 @@ final class LogAddCommand implements Callable<Integer> {
         try (BuildFile file = BuildFile.open(log.file())) {
             OnBuild.Opened opened = log.derived(file);
             List<Photo> pictures = photos.stream().map(PhotoFiles::read).toList();
-            LogEntry.Draft draft;
-            try {
-                draft = draft(opened, pictures);
-            } catch (IllegalArgumentException e) {
-                throw new InputException(e.getMessage(), e);
-            }
+            LogEntry.Draft draft = draft(opened, pictures);
             LocalDateTime now = LocalDateTime.now(common.top().clock());
             new LogCheck(opened.derivation(), opened.log()).accept(draft, now);
             LogEntry entry = file.append(draft, pictures, common.top().clock());

@@ -5,6 +5,7 @@ import bucina.core.log.Logbook;
 import bucina.core.log.Work;
 import bucina.core.measure.LengthFormat;
 import bucina.desk.look.ShownPane;
+import bucina.desk.look.Thumbnails;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Stage;
@@ -55,7 +56,8 @@ public final class LogbookRoom extends ShownPane {
         list.setAccessibleText("Entries, newest first");
         list.setCellFactory(v -> new Cell());
         list.setPlaceholder(Ui.wrapped(
-                "Nothing logged yet. Pick holes on the sheet, press 6 for Set and write down what went in; or on "
+                "Nothing logged yet. Pick holes on the sheet, press " + Stage.SET.key() + " for Set and write down "
+                        + "what went in; or on "
                         + "the command line: "
                         + "bucina log FILE add ...",
                 "soft"));

@@ -92,7 +92,7 @@ final class BulletinList extends VBox {
         }
         try {
             Bulletins.begin(desk.snapshot().build(), name, date);
-        } catch (InputException | IllegalArgumentException e) {
+        } catch (InputException e) {
             refused.accept(e.getMessage());
             return;
         }

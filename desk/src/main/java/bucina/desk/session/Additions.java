@@ -98,7 +98,7 @@ public final class Additions {
         try {
             return (kind.holes() ? holes(build, face) : kind == Kind.SHEET ? sheet(build, face) : zone(build, face))
                     .checked();
-        } catch (IllegalArgumentException e) {
+        } catch (InputException e) {
             throw new InputException(e.getMessage(), e);
         }
     }

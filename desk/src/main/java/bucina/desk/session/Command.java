@@ -29,6 +29,11 @@ public record Command(String id, String words, String key, Scope scope, boolean 
         }
     }
 
+    /** The same, doing something else. */
+    public Command doing(Runnable other) {
+        return new Command(id, words, key, scope, changes, other);
+    }
+
     /** A command that only looks. */
     public static Command looks(String id, String words, String key, Scope scope, Runnable does) {
         return new Command(id, words, key, scope, false, does);

@@ -294,30 +294,25 @@ public final class LogForm {
         List<Work.Reject> rejects = f.rejects.stream()
                 .map(r -> new Work.Reject(r.hole(), 1, r.what(), r.note()))
                 .toList();
-        try {
-            Work work = new Work(
-                    group.id(),
-                    group.code(),
-                    holes,
-                    holes.isEmpty() ? whole(f.count, "count") : holes.size(),
-                    designation,
-                    length,
-                    f.who.strip(),
-                    Entries.when(f.done),
-                    whole(f.minutes, "minutes"),
-                    setup,
-                    Entries.readings(f.readings, lengths),
-                    rejects,
-                    f.explanation.strip(),
-                    f.note.strip(),
-                    Stream.concat(f.kept.stream(), f.photos.stream().map(Photo::sha256))
-                            .distinct()
-                            .toList());
-            return corrects.map(c -> LogEntry.Draft.replace(c, work, reason))
-                    .orElseGet(() -> LogEntry.Draft.install(work));
-        } catch (IllegalArgumentException e) {
-            throw new InputException(e.getMessage(), e);
-        }
+        Work work = new Work(
+                group.id(),
+                group.code(),
+                holes,
+                holes.isEmpty() ? whole(f.count, "count") : holes.size(),
+                designation,
+                length,
+                f.who.strip(),
+                Entries.when(f.done),
+                whole(f.minutes, "minutes"),
+                setup,
+                Entries.readings(f.readings, lengths),
+                rejects,
+                f.explanation.strip(),
+                f.note.strip(),
+                Stream.concat(f.kept.stream(), f.photos.stream().map(Photo::sha256))
+                        .distinct()
+                        .toList());
+        return corrects.map(c -> LogEntry.Draft.replace(c, work, reason)).orElseGet(() -> LogEntry.Draft.install(work));
     }
 
     private static Optional<Length> optional(String text, String name, LengthParser lengths) {

@@ -123,12 +123,12 @@ public final class PanelForm {
         if (shape == Shape.POLYGON) {
             return polygon(corners, lengths);
         }
-        Length long1 = lengths.parsePositive(length, "length");
+        Length along = lengths.parsePositive(length, "length");
         Length chord = lengths.parsePositive(root, shape == Shape.TAPER ? "root chord" : "chord");
         Length other = shape == Shape.TAPER ? lengths.parsePositive(tip, "tip chord") : chord;
         Length zero = Length.ZERO;
         return Outline.of(Ring.polygon(
-                List.of(Point.at(zero, zero), Point.at(long1, zero), Point.at(long1, other), Point.at(zero, chord))));
+                List.of(Point.at(zero, zero), Point.at(along, zero), Point.at(along, other), Point.at(zero, chord))));
     }
 
     /** An outline of corners as typed: {@code 0,0; 20,0; 18,9; 0,10}. */

@@ -334,7 +334,7 @@ public final class Session implements AutoCloseable {
                 Snapshot now = latest;
                 Snapshot tried = now.tried(now.derivation().after(change.apply(now.build())));
                 ui.execute(() -> then.accept(tried));
-            } catch (InputException | IllegalArgumentException e) {
+            } catch (InputException e) {
                 ui.execute(() -> say(e.getMessage()));
             }
         };
@@ -354,11 +354,11 @@ public final class Session implements AutoCloseable {
             try {
                 T made = work.call();
                 ui.execute(() -> then.accept(made));
-            } catch (InputException | IllegalArgumentException | BuildFileException | CancellationException e) {
+            } catch (InputException | BuildFileException | CancellationException e) {
                 ui.execute(() -> refused.accept(e.getMessage()));
             } catch (Exception e) {
-                ui.execute(() -> refused.accept("Bucina itself failed ("
-                        + e.getClass().getSimpleName() + "). Nothing was changed; please report what you did."));
+                String sentence = FaultLog.write("aside", e) + " Nothing was changed.";
+                ui.execute(() -> refused.accept(sentence));
             }
         });
     }
@@ -541,14 +541,13 @@ public final class Session implements AutoCloseable {
                     snapshot.set(written.next);
                     then.accept(written);
                 });
-            } catch (InputException | BuildFileException | IllegalArgumentException e) {
+            } catch (InputException | BuildFileException e) {
                 ui.execute(() -> {
                     notSaved(e.getMessage());
                     refused.accept(e.getMessage());
                 });
             } catch (Exception e) {
-                String sentence = "Bucina itself failed (" + e.getClass().getSimpleName()
-                        + "). The file is as it was; please report what you did.";
+                String sentence = FaultLog.write("writing to the build", e) + " The file is as it was.";
                 ui.execute(() -> {
                     notSaved(sentence);
                     refused.accept(sentence);

@@ -5,13 +5,13 @@ public enum Stage {
     /** What goes through each hole, and does it hold? */
     STUDY("Study", 1, "What goes through here?"),
     /** What stays open, and for which part? */
-    FIT("Fit", 3, "What stays open?"),
+    FIT("Fit", 2, "What stays open?"),
     /** What is drilled and deburred, and what was skipped? */
-    DRILL("Drill", 4, "What is drilled and deburred, what was skipped?"),
+    DRILL("Drill", 3, "What is drilled and deburred, what was skipped?"),
     /** What is dimpled or countersunk, and how? */
-    DRESS("Dress", 5, "What is dimpled or countersunk?"),
+    DRESS("Dress", 4, "What is dimpled or countersunk?"),
     /** What is in, and what is set next? */
-    SET("Set", 6, "What is in, what is next?");
+    SET("Set", 5, "What is in, what is next?");
 
     private final String word;
     private final int key;
@@ -28,7 +28,7 @@ public enum Stage {
         return word;
     }
 
-    /** The digit that chooses it; fixed for good, whichever stages are there. */
+    /** The digit that chooses it: 1 for the first, without a gap. */
     public int key() {
         return key;
     }

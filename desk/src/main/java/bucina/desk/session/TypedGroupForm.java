@@ -69,24 +69,20 @@ public record TypedGroupForm(
                 .findFirst()
                 .orElseThrow();
         String given = code.isBlank() ? freeCode(build) : code.strip();
-        try {
-            TypedStack stack = new TypedStack(layers(lengths), Integer.parseInt(count.strip()));
-            Group group = new Group(
-                    new Id.Group(build.nextId()),
-                    given,
-                    name.isBlank() ? "Typed stack" : name.strip(),
-                    fastener(catalogue, lengths),
-                    false,
-                    asked(),
-                    "",
-                    List.of(),
-                    Optional.of(stack),
-                    Set.of(),
-                    Set.of());
-            return build.with(face.plus(group), build.nextId() + 1).checked();
-        } catch (IllegalArgumentException e) {
-            throw new InputException(e.getMessage(), e);
-        }
+        TypedStack stack = new TypedStack(layers(lengths), Integer.parseInt(count.strip()));
+        Group group = new Group(
+                new Id.Group(build.nextId()),
+                given,
+                name.isBlank() ? "Typed stack" : name.strip(),
+                fastener(catalogue, lengths),
+                false,
+                asked(),
+                "",
+                List.of(),
+                Optional.of(stack),
+                Set.of(),
+                Set.of());
+        return build.with(face.plus(group), build.nextId() + 1).checked();
     }
 
     private static String freeCode(Build build) {

@@ -377,8 +377,8 @@ final class ChangeHands {
         }
         double w = Math.min(width - 60, longest * size * 0.58 + 20);
         double h = lines.length * size * 1.5 + 10;
-        double x = SheetPainter.RULER + 10;
-        double y = SheetPainter.RULER + 10;
+        double x = Brush.RULER + 10;
+        double y = Brush.RULER + 10;
         g.setFill(p.panel());
         g.fillRect(x, y, w, h);
         g.setStroke(p.layout());

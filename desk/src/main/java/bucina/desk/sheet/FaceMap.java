@@ -4,7 +4,6 @@ import bucina.core.plan.Id;
 import bucina.core.sheet.Box;
 import bucina.core.stack.HoleReading;
 import bucina.desk.look.Palette;
-import bucina.desk.look.Sprites;
 import bucina.desk.session.Desk;
 import java.util.Set;
 import javafx.scene.AccessibleRole;
@@ -28,7 +27,7 @@ public final class FaceMap extends Canvas {
         setAccessibleText(face.face().name() + " with " + meant.size() + " holes shown");
         GraphicsContext g = getGraphicsContext2D();
         SheetTransform t = SheetTransform.fit(box, width, height, 12);
-        SheetPainter painter = new SheetPainter(g, t, p, new Sprites(p), width, height, 1);
+        SheetPainter painter = new SheetPainter(new Brush(g, t, p, width, height, 1));
         painter.ground();
         painter.layers(face);
         for (HoleReading reading : face.readings()) {

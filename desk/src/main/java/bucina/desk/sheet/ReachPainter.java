@@ -29,7 +29,7 @@ final class ReachPainter {
         for (Segment s : reaching.flanges()) {
             g.strokeLine(t.toX(s.a().x()), t.toY(s.a().y()), t.toX(s.b().x()), t.toY(s.b().y()));
         }
-        double r = Math.max(5, SheetPainter.glyphSize(t, face) * .5 + 1);
+        double r = Math.max(5, HolePainter.glyphSize(t, face) * .5 + 1);
         for (int i : face.in(t.visible(width, height, 20))) {
             HoleReading hole = face.reading(i);
             reaching.way(hole.hole().id())

@@ -6,8 +6,8 @@ import bucina.desk.look.Palette;
 import bucina.desk.look.Sprites;
 import bucina.desk.look.Type;
 import bucina.desk.session.Desk;
+import bucina.desk.session.HoleLook;
 import bucina.desk.session.LengthClasses;
-import bucina.desk.session.Playing;
 import bucina.desk.session.Selection;
 import java.util.Optional;
 import javafx.geometry.VPos;
@@ -27,7 +27,7 @@ record SheetDetail(double x, double y, double width, double height, SheetTransfo
     /** A detail for a hole, if the face as drawn is lower than {@code slim} of the view. */
     static Optional<SheetDetail> of(
             HoleReading hole, Box face, SheetTransform drawn, double width, double height, double slim) {
-        double r = SheetPainter.RULER;
+        double r = Brush.RULER;
         double top = drawn.toY(face.maxY());
         double bottom = drawn.toY(face.minY());
         double room = height - bottom - GAP - 8;
@@ -65,23 +65,11 @@ record SheetDetail(double x, double y, double width, double height, SheetTransfo
         g.clip();
         g.setFill(p.film());
         g.fillRect(x, y, width, height);
-        SheetPainter painter = new SheetPainter(
-                g,
-                transform,
-                p,
-                sprites,
-                x + width,
-                y + height,
-                desk.scaleProperty().get() / 100.0);
-        painter.layers(desk.face());
-        painter.holes(
-                desk.snapshot(),
-                desk.face(),
-                desk.stageProperty().get(),
-                lengths,
-                desk.skipped(),
-                desk.playingProperty().get().map(Playing::states).orElse(java.util.Map.of()));
-        double r = SheetPainter.glyphSize(transform, desk.face()) * 0.5 + 3;
+        Brush brush = new Brush(
+                g, transform, p, x + width, y + height, desk.scaleProperty().get() / 100.0);
+        new SheetPainter(brush).layers(desk.face());
+        new HolePainter(brush, sprites).holes(desk.face(), HoleLook.Face.of(desk, lengths)::of);
+        double r = HolePainter.glyphSize(transform, desk.face()) * 0.5 + 3;
         g.setStroke(p.layout());
         g.setLineWidth(2);
         Selection selection = desk.selectionProperty().get();

@@ -9,8 +9,8 @@ import bucina.desk.look.Shown;
 import bucina.desk.look.Sprites;
 import bucina.desk.look.Ties;
 import bucina.desk.session.Desk;
+import bucina.desk.session.HoleLook;
 import bucina.desk.session.LengthClasses;
-import bucina.desk.session.Playing;
 import bucina.desk.session.Reaching;
 import bucina.desk.session.Selection;
 import java.util.Comparator;
@@ -133,7 +133,7 @@ public final class SheetView extends Region implements Shown {
         fitted = true;
         FaceReading face = desk.face();
         Box box = box(face);
-        double r = SheetPainter.RULER;
+        double r = Brush.RULER;
         SheetTransform inner = SheetTransform.fit(box, getWidth() - r, getHeight() - r - BADGE, MARGIN);
         boolean low = box.height() * inner.scale() < SLIM * (getHeight() - r);
         wanted = inner.moved(r, low ? r + MARGIN - inner.toY(box.maxY()) : r);
@@ -190,7 +190,7 @@ public final class SheetView extends Region implements Shown {
         desk.cursor().filter(c -> wanted != null).ifPresent(c -> {
             double x = wanted.toX(c.hole().at().x());
             double y = wanted.toY(c.hole().at().y());
-            double edge = SheetPainter.RULER + 20;
+            double edge = Brush.RULER + 20;
             double dx = x < edge ? edge - x + 60 : x > getWidth() - 20 ? getWidth() - 80 - x : 0;
             double dy = y < edge ? edge - y + 60 : y > getHeight() - 20 ? getHeight() - 80 - y : 0;
             if (dx != 0 || dy != 0) {
@@ -231,14 +231,8 @@ public final class SheetView extends Region implements Shown {
         sheet.getTransforms().clear();
         overlay.getTransforms().clear();
         FaceReading face = desk.face();
-        SheetPainter painter = new SheetPainter(
-                sheet.getGraphicsContext2D(),
-                drawn,
-                palette,
-                sprites,
-                sheet.getWidth(),
-                sheet.getHeight(),
-                desk.scaleProperty().get() / 100.0);
+        Brush brush = brush(sheet);
+        SheetPainter painter = new SheetPainter(brush);
         if (classed != face) {
             classed = face;
             lengths = LengthClasses.of(face);
@@ -249,18 +243,22 @@ public final class SheetView extends Region implements Shown {
             painter.trims(face, desk.layer(), desk.unit());
         }
         painter.zones(face);
-        painter.holes(
-                desk.snapshot(),
-                face,
-                desk.stageProperty().get(),
-                lengths,
-                desk.skipped(),
-                desk.playingProperty().get().map(Playing::states).orElse(java.util.Map.of()));
+        new HolePainter(brush, sprites).holes(face, HoleLook.Face.of(desk, lengths)::of);
         reaching()
                 .ifPresent(r -> ReachPainter.holes(
                         sheet.getGraphicsContext2D(), drawn, face, r, palette, getWidth(), getHeight()));
-        painter.rulers(desk.unit(), face.face().xToward(), face.face().yToward());
+        new RulerPainter(brush).rulers(desk.unit());
         drawOverlay();
+    }
+
+    private Brush brush(Canvas on) {
+        return new Brush(
+                on.getGraphicsContext2D(),
+                drawn,
+                palette,
+                on.getWidth(),
+                on.getHeight(),
+                desk.scaleProperty().get() / 100.0);
     }
 
     private Optional<Reaching> reaching() {
@@ -289,24 +287,17 @@ public final class SheetView extends Region implements Shown {
         GraphicsContext g = overlay.getGraphicsContext2D();
         g.clearRect(0, 0, overlay.getWidth(), overlay.getHeight());
         FaceReading face = desk.face();
-        SheetPainter painter = new SheetPainter(
-                g,
-                drawn,
-                palette,
-                sprites,
-                overlay.getWidth(),
-                overlay.getHeight(),
-                desk.scaleProperty().get() / 100.0);
+        Brush brush = brush(overlay);
         detail = fitted && !desk.changingProperty().get()
                 ? desk.cursor().flatMap(c -> SheetDetail.of(c, box(face), drawn, getWidth(), getHeight() - BADGE, SLIM))
                 : Optional.empty();
         detail.ifPresent(d -> d.draw(g, desk, lengths, palette, sprites));
-        desk.row().ifPresent(painter::flags);
-        desk.cursor().ifPresent(c -> painter.runningDimension(c, desk.unit()));
+        desk.row().ifPresent(new HolePainter(brush, sprites)::flags);
+        desk.cursor().ifPresent(c -> new RulerPainter(brush).runningDimension(c, desk.unit()));
         desk.cursor().ifPresent(c -> reaching().ifPresent(r -> ReachPainter.room(g, drawn, c, r, palette)));
         describe(face);
         Selection selection = desk.selectionProperty().get();
-        double r = SheetPainter.glyphSize(drawn, face) * 0.5 + 2.5;
+        double r = HolePainter.glyphSize(drawn, face) * 0.5 + 2.5;
         g.setStroke(palette.layout());
         g.setLineWidth(1.6);
         Box visible = drawn.visible(getWidth(), getHeight(), 20);

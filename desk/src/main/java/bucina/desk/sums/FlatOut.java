@@ -8,6 +8,7 @@ import bucina.store.drawing.DxfWriter;
 import bucina.store.drawing.Paper;
 import bucina.store.drawing.SvgWriter;
 import bucina.store.drawing.TemplatePdf;
+import bucina.store.file.BuildFileException;
 import bucina.store.file.OutFile;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
@@ -35,7 +36,11 @@ public final class FlatOut {
         Template titled = name.isBlank() ? flat : titled(flat, name.strip());
         byte[] content = content(titled, clean.substring(clean.length() - 3).toLowerCase(Locale.ROOT), paper, build);
         Path to = Places.file(clean, "flat.pdf");
-        OutFile.write(to, content, false);
+        try {
+            OutFile.write(to, content, false);
+        } catch (BuildFileException e) {
+            throw new InputException(e.getMessage(), e);
+        }
         return to;
     }
 

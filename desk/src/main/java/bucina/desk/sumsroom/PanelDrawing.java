@@ -364,9 +364,9 @@ final class PanelDrawing {
             double sy = y(d.a().y());
             double ex = x(d.b().x());
             double ey = y(d.b().y());
-            double long1 = Math.max(1e-6, Math.hypot(ex - sx, ey - sy));
-            ux = (ex - sx) / long1;
-            uy = (ey - sy) / long1;
+            double size = Math.max(1e-6, Math.hypot(ex - sx, ey - sy));
+            ux = (ex - sx) / size;
+            uy = (ey - sy) / size;
             double sign = d.off() < 0 ? -1 : 1;
             // Left of the way, y of the screen going down.
             nx = uy * sign;

@@ -1,6 +1,7 @@
 package bucina.desk.sumsroom;
 
 import bucina.core.drawing.Template;
+import bucina.core.measure.InputException;
 import bucina.core.measure.Unit;
 import bucina.core.rule.Level;
 import bucina.desk.gauge.GaugePost;
@@ -258,7 +259,7 @@ final class SumSide extends BorderPane {
             try {
                 words = "Written to "
                         + FlatOut.write(template, called, build, on, to).toAbsolutePath();
-            } catch (RuntimeException e) {
+            } catch (InputException e) {
                 words = e.getMessage();
             }
             String done = words;

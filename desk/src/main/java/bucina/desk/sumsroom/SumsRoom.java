@@ -245,7 +245,7 @@ public final class SumsRoom extends ShownPane {
                         show(answer, drill);
                     }
                 });
-            } catch (InputException | IllegalArgumentException e) {
+            } catch (InputException e) {
                 Platform.runLater(() -> {
                     if (mine == wish.get()) {
                         side.refuse(e.getMessage());

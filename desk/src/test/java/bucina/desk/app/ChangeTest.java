@@ -296,7 +296,7 @@ class ChangeTest extends OnWindow {
                                 b.nextId()),
                         () -> {},
                         s -> {}));
-        robot.push(KeyCode.DIGIT3);
+        robot.push(KeyCode.DIGIT2);
         settle(robot);
         assertThat(desk.stageProperty().get()).isEqualTo(Stage.FIT);
         long before = desk.face().readings().stream()

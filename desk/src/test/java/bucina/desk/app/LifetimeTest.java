@@ -65,7 +65,8 @@ class LifetimeTest extends OnWindow {
 
     private static final int TIMES = 30;
     /** Made with a part that others make, and closed by it: {@link BenchSide} closes its panels. */
-    private static final Set<String> PANELS = Set.of("WorkPanel", "FitPanel", "LogPanel", "ChangePanel");
+    private static final Set<String> PANELS =
+            Set.of("StudyPanel", "FitPanel", "DrillPanel", "DressPanel", "LogPanel", "ChangePanel");
 
     @Start
     void start(javafx.stage.Stage stage) throws IOException {

@@ -63,7 +63,7 @@ class MarkingTest extends OnWindow {
         int before = both.left(desk.snapshot().log(), desk.face()).size();
         assertThat(desk.face().size()).isGreaterThan(280);
         // 1 the stage, 2 the task, 3 the whole face, 4 mark.
-        robot.push(KeyCode.DIGIT4);
+        robot.push(KeyCode.DIGIT3);
         task(robot, "deburred");
         robot.push(KeyCode.CONTROL, KeyCode.A);
         robot.push(KeyCode.CONTROL, KeyCode.ENTER);
@@ -87,7 +87,7 @@ class MarkingTest extends OnWindow {
             throws Exception {
         robot.interact(() -> desk.show(
                 desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
-        robot.push(KeyCode.DIGIT4);
+        robot.push(KeyCode.DIGIT3);
         task(robot, "match-drilled");
         robot.interact(() ->
                 desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R20.1"))));
@@ -108,7 +108,7 @@ class MarkingTest extends OnWindow {
     void a_held_key_marks_once_and_what_was_done_is_said_large_with_its_undo(FxRobot robot) throws Exception {
         robot.interact(() -> desk.show(
                 desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
-        robot.push(KeyCode.DIGIT4);
+        robot.push(KeyCode.DIGIT3);
         task(robot, "match-drilled");
         robot.interact(() ->
                 desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R20.1"))));
@@ -156,7 +156,7 @@ class MarkingTest extends OnWindow {
     void a_sweep_does_not_mark_holes_that_must_wait_without_a_word(FxRobot robot) throws Exception {
         robot.interact(() -> desk.show(
                 desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
-        robot.push(KeyCode.DIGIT4);
+        robot.push(KeyCode.DIGIT3);
         task(robot, "match-drilled");
         robot.push(KeyCode.CONTROL, KeyCode.A);
         Task task = desk.taskProperty().get();
@@ -184,7 +184,7 @@ class MarkingTest extends OnWindow {
                 desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
         done(robot, Operation.FINAL_SIZE);
         done(robot, Operation.DEBURRED);
-        robot.push(KeyCode.DIGIT5);
+        robot.push(KeyCode.DIGIT4);
         assertThat(desk.taskProperty().get().operation()).isEqualTo(Operation.DIMPLED);
         robot.interact(() ->
                 desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R20.1"))));

@@ -171,7 +171,7 @@ class PapersTest extends OnWindow {
             path.fireEvent(new javafx.event.ActionEvent());
         });
         waitFor(robot, "0 sheets, 2 holes in 1 row.");
-        assertThat(says(robot, "Line 4 has no place")).isTrue();
+        waitFor(robot, "Line 4 has no place");
         assertThat(session.undoWords()).isEmpty();
         robot.interact(() -> {
             ComboBox<?> where = robot.lookup("#bring-where").queryAs(ComboBox.class);

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.log.LogEntry;
 import bucina.desk.card.SearchCard;
+import bucina.desk.session.Command;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Prefs;
 import bucina.desk.session.Session;
@@ -70,7 +71,7 @@ class WindowKeysTest extends OnWindow {
 
     @Test
     void letters_typed_into_a_field_are_no_commands(FxRobot robot) {
-        robot.clickOn(at(robot, "R1.3")).type(KeyCode.DIGIT6);
+        robot.clickOn(at(robot, "R1.3")).type(KeyCode.DIGIT5);
         robot.clickOn("#log-tool").write("TBUNL 6");
         assertThat(robot.lookup("#log-tool").queryAs(TextField.class).getText()).isEqualTo("TBUNL 6");
         assertThat(desk.darkProperty().get()).isFalse();
@@ -239,5 +240,30 @@ class WindowKeysTest extends OnWindow {
             shortcut(robot, KeyCode.MINUS);
         }
         assertThat(desk.scaleProperty().get()).isEqualTo(100);
+    }
+
+    @Test
+    void no_key_does_two_things_where_both_are_heard_and_every_command_has_its_own_name(FxRobot robot) {
+        List<Command> all = new ArrayList<>();
+        robot.interact(() -> {
+            DeskWindow other = new DeskWindow(desk, Sessions.CLOCK);
+            all.addAll(new Keys(desk, other).all());
+            other.close();
+        });
+        assertThat(all).hasSizeGreaterThan(50).extracting(Command::id).doesNotHaveDuplicates();
+        for (Command a : all) {
+            for (Command b : all) {
+                boolean heard = a.scope() == b.scope()
+                        || a.scope() == Command.Scope.ALWAYS
+                        || b.scope() == Command.Scope.ALWAYS
+                        || a.scope() == Command.Scope.FREE
+                        || b.scope() == Command.Scope.FREE;
+                assertThat(a == b || !heard || !a.key().equals(b.key()))
+                        .as("%s and %s both listen to %s", a.id(), b.id(), a.key())
+                        .isTrue();
+            }
+        }
+        assertThat(all.stream().filter(Command::changes).map(Command::key))
+                .contains("Space", "Del", "A", "Ctrl+Enter", "Ctrl+Back", "Ctrl+Z");
     }
 }

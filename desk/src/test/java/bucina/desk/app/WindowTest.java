@@ -108,7 +108,7 @@ class WindowTest extends OnWindow {
 
     @Test
     void a_short_rivet_asks_for_a_word_and_keeps_what_is_typed(FxRobot robot) throws Exception {
-        robot.clickOn(at(robot, "R1.3")).type(KeyCode.DIGIT6);
+        robot.clickOn(at(robot, "R1.3")).type(KeyCode.DIGIT5);
         write(robot, "#log-designation", "426AD3-3.5");
         write(robot, "#log-who", "M");
         write(robot, "#log-minutes", "2");
@@ -154,7 +154,7 @@ class WindowTest extends OnWindow {
         Path picture = folder.resolve("p.png");
         Files.write(
                 picture, WindowTest.class.getResourceAsStream("/one-pixel.png").readAllBytes());
-        robot.clickOn(at(robot, "R2.2")).type(KeyCode.DIGIT6);
+        robot.clickOn(at(robot, "R2.2")).type(KeyCode.DIGIT5);
         write(robot, "#log-who", "M");
         write(robot, "#log-minutes", "2");
         robot.clickOn("#log-add-reject");

@@ -1,4 +1,4 @@
-package bucina.desk.logbook;
+package bucina.desk.look;
 
 import bucina.store.Photo;
 import java.io.ByteArrayInputStream;

@@ -1,0 +1,25 @@
+package bucina.desk.bench;
+
+import bucina.core.log.Mark;
+import bucina.core.log.Operation;
+import bucina.desk.session.Desk;
+import java.util.List;
+
+/** Stage Drill: what is drilled and deburred, hole by hole. */
+final class DrillPanel extends WorkPanel {
+
+    private static final List<Choice> TASKS = List.of(
+            new Choice("Pilot hole", Operation.PILOT, Mark.Side.BOTH),
+            new Choice("Match-drilled", Operation.MATCH_DRILLED, Mark.Side.BOTH),
+            new Choice("Final size", Operation.FINAL_SIZE, Mark.Side.BOTH),
+            new Choice("Deburred, both sides", Operation.DEBURRED, Mark.Side.BOTH),
+            new Choice("Deburred, near side", Operation.DEBURRED, Mark.Side.NEAR),
+            new Choice("Deburred, far side", Operation.DEBURRED, Mark.Side.FAR));
+
+    /**
+     * @param apart opens what is noted before taking apart
+     */
+    DrillPanel(Desk desk, Runnable apart) {
+        super(desk, TASKS, apart);
+    }
+}

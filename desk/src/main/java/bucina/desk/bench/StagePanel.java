@@ -1,0 +1,31 @@
+package bucina.desk.bench;
+
+import bucina.desk.look.ShownBox;
+import bucina.desk.session.Command;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+
+/** What the bench side shows in one stage: content that scrolls, what stands at its foot, and what keys do. */
+abstract class StagePanel extends ShownBox {
+
+    StagePanel(double spacing) {
+        super(spacing);
+    }
+
+    /** Shows what is picked now. */
+    abstract void fill();
+
+    /** What is always in view below the panel; empty for nothing. */
+    Optional<Node> footer() {
+        return Optional.empty();
+    }
+
+    /** Does what the button at the foot says. */
+    void act() {}
+
+    /** What it contributes to the keys and the search box; done by the panel that is shown. */
+    List<Command> commands() {
+        return List.of();
+    }
+}

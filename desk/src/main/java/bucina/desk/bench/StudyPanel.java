@@ -1,0 +1,190 @@
+package bucina.desk.bench;
+
+import bucina.core.dress.Dress;
+import bucina.core.measure.LengthFormat;
+import bucina.core.rule.Finding;
+import bucina.core.rule.Level;
+import bucina.core.stack.HoleReading;
+import bucina.core.stack.Solution;
+import bucina.core.stack.StackCheck;
+import bucina.desk.look.Palette;
+import bucina.desk.look.Ui;
+import bucina.desk.section.SectionView;
+import bucina.desk.session.Desk;
+import bucina.desk.session.Explain;
+import bucina.desk.session.RowModel;
+import bucina.desk.session.Snapshot;
+import bucina.desk.session.Why;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.Slider;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** Stage Study: the stack cut through, what is wrong, the numbers and why; with nothing picked, what to do. */
+final class StudyPanel extends StagePanel {
+
+    private final Desk desk;
+    private final NextStep next;
+    private final SectionView section = new SectionView();
+    private final VBox sheets = new VBox(1);
+    private final Slider slider = new Slider(0, 1.3, 1);
+    private final Label caption = Ui.wrapped("", "caption");
+    private final VBox numbers = new VBox(0);
+    private final FindingsView findings;
+    private final HBox ends;
+    private final Label caution =
+            Ui.wrapped("Worked out from the plan, not approved: the kit's drawing governs.", "caution");
+    private final NothingPicked nothing;
+
+    StudyPanel(Desk desk, NextStep next) {
+        super(8);
+        this.desk = desk;
+        this.next = next;
+        findings = new FindingsView(desk, this::fill);
+        nothing = new NothingPicked(desk);
+        slider.setId("set-slider");
+        slider.setAccessibleText("How far the rivet is set");
+        slider.valueProperty().addListener((o, was, now) -> {
+            section.set(now.doubleValue());
+            caption.setText(section.caption());
+        });
+        ends = new HBox(6, Ui.label("goes in", "tiny"), slider, Ui.label("flatter", "tiny"));
+        HBox.setHgrow(slider, Priority.ALWAYS);
+        ends.setAlignment(Pos.CENTER);
+    }
+
+    @Override
+    public void use(Palette colours, double scale) {
+        section.use(colours, scale);
+        findings.use(colours);
+    }
+
+    @Override
+    void fill() {
+        Optional<Solution> typed = desk.typedGroupProperty()
+                .get()
+                .flatMap(g -> desk.snapshot().derivation().typed(g));
+        Explain explain = new Explain(desk.snapshot().build().rules(), desk.unit());
+        if (desk.cursor().isPresent()) {
+            HoleReading hole = desk.cursor().get();
+            stack(hole.solution(), desk.snapshot().sheets(hole.layers()));
+            numbers(explain.hole(hole), Optional.of(hole));
+            row(hole);
+            findings(StackCheck.findings(desk.face().face(), hole));
+        } else if (typed.isPresent()) {
+            stack(typed.get(), List.of());
+            numbers(explain.stack(typed.get(), List.of()), Optional.empty());
+            findings(typed.get().faults());
+        } else {
+            nothing.fill();
+            getChildren().setAll(nothing);
+        }
+        next.fill();
+    }
+
+    private void stack(Solution solution, List<Snapshot.Sheet> stack) {
+        section.show(
+                Optional.of(solution),
+                stack.stream().map(Snapshot.Sheet::name).toList(),
+                stack.stream().map(Snapshot.Sheet::hatch).toList(),
+                desk.unit());
+        caption.setText(section.caption());
+        section.describe();
+        sheets(solution, stack);
+    }
+
+    private void findings(List<Finding> list) {
+        findings.show(list);
+        section.setPrefHeight(list.isEmpty() ? 206 : 172);
+        getChildren().setAll(section, ends, caption, findings, sheets, numbers, caution);
+    }
+
+    @Override
+    Optional<Node> footer() {
+        return Optional.of(next.button());
+    }
+
+    @Override
+    void act() {
+        next.act();
+    }
+
+    /** The stack in words: order, name, material, thickness and what is done to each sheet. */
+    private void sheets(Solution solution, List<Snapshot.Sheet> stack) {
+        sheets.getChildren().clear();
+        for (int i = 0; i < solution.dressing().plies().size(); i++) {
+            var ply = solution.dressing().plies().get(i);
+            HBox line = new HBox(
+                    6,
+                    Ui.kept((i + 1) + "", "soft"),
+                    Ui.label(i < stack.size() ? stack.get(i).name() : "Layer " + (i + 1), "plain"));
+            if (i < stack.size()) {
+                line.getChildren().add(Ui.label(stack.get(i).material(), "tiny"));
+            }
+            line.getChildren()
+                    .addAll(
+                            Ui.spring(),
+                            Ui.kept(
+                                    LengthFormat.decimal(ply.thickness(), desk.unit(), 3) + " "
+                                            + (ply.dress() == Dress.COUNTERSINK
+                                                    ? "csk"
+                                                    : ply.dress().word()),
+                                    "soft"));
+            line.setAlignment(Pos.BASELINE_LEFT);
+            sheets.getChildren().add(line);
+        }
+    }
+
+    private void numbers(List<Why> all, Optional<HoleReading> reading) {
+        numbers.getChildren().clear();
+        for (Why why : all) {
+            numbers.getChildren()
+                    .add(Ui.number(
+                            why.title(), why.value(), () -> desk.whyProperty().set(Optional.of(why))));
+        }
+        reading.flatMap(this::gapChange)
+                .ifPresent(text -> numbers.getChildren().add(Ui.wrapped(text, "attention-text", "inset")));
+    }
+
+    /** What is to be said about the row as a whole; a warning can be accepted like one of a hole. */
+    private void row(HoleReading reading) {
+        desk.face().rowFindings().stream()
+                .filter(f -> f.place().hole().equals(reading.row().name()))
+                .forEach(f -> {
+                    boolean note = f.level() == Level.NOTE || f.accepted().isPresent();
+                    VBox box = new VBox(2, Ui.wrapped(f.message().in(desk.unit()), note ? "soft" : "attention-text"));
+                    f.accepted().ifPresent(a -> box.getChildren().add(Ui.wrapped("Accepted: " + a, "soft")));
+                    if (!note && !desk.session().readOnly()) {
+                        findings.accept(f, reading.row().id(), box);
+                    }
+                    box.getStyleClass().add("inset");
+                    numbers.getChildren().add(box);
+                });
+    }
+
+    /** What the squeezer wants when the stack changed since the hole before in the row. */
+    private Optional<String> gapChange(HoleReading reading) {
+        Optional<RowModel> row = desk.row();
+        int place = row.map(r -> r.place(reading.hole().id())).orElse(0);
+        if (place < 1) {
+            return Optional.empty();
+        }
+        HoleReading before = row.get().cells().get(place - 1).reading();
+        var now = reading.solution().choice();
+        var then = before.solution().choice();
+        if (now.isEmpty()
+                || then.isEmpty()
+                || now.get().squeezerGap().same(then.get().squeezerGap())) {
+            return Optional.empty();
+        }
+        var change = now.get().squeezerGap().minus(then.get().squeezerGap());
+        return Optional.of("Gap changes here: " + (change.positive() ? "open" : "close") + " the squeezer by "
+                + LengthFormat.decimal(change.abs(), desk.unit(), 3) + " against hole "
+                + before.hole().label() + ".");
+    }
+}

@@ -1,0 +1,53 @@
+package bucina.desk.session;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.logging.FileHandler;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import java.util.logging.SimpleFormatter;
+
+/** Where what fails unexpectedly is written with its trace: our mistakes, never shown as the builder's. */
+public final class FaultLog {
+
+    private static final int BYTES = 500_000;
+    private static final int FILES = 3;
+    private static final Logger LOG = Logger.getLogger("bucina");
+
+    private static Path at;
+
+    private FaultLog() {}
+
+    /**
+     * Writes a failure down.
+     *
+     * @param doing what was being done, for the file
+     * @return what to say: that the program failed, and where it is written
+     */
+    public static synchronized String write(String doing, Throwable failure) {
+        String where = open() ? " It is written down in " + at + "; please send that." : " Please report what you did.";
+        LOG.log(Level.SEVERE, doing, failure);
+        return "Bucina itself failed (" + failure.getClass().getSimpleName() + ")." + where;
+    }
+
+    /** The file written to, in the settings folder; true if it can be. */
+    private static boolean open() {
+        if (at != null) {
+            return true;
+        }
+        Path wanted = Places.settings().resolve("bucina.log");
+        try {
+            Files.createDirectories(wanted.getParent());
+            FileHandler handler = new FileHandler(wanted.toString().replace("%", "%%"), BYTES, FILES, true);
+            handler.setFormatter(new SimpleFormatter());
+            handler.setEncoding("UTF-8");
+            LOG.setUseParentHandlers(false);
+            LOG.addHandler(handler);
+            at = Path.of(wanted + ".0");
+            return true;
+        } catch (IOException e) {
+            return false;
+        }
+    }
+}

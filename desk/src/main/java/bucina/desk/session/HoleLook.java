@@ -1,0 +1,109 @@
+package bucina.desk.session;
+
+import bucina.core.log.HoleState;
+import bucina.core.plan.Id;
+import bucina.core.rule.Level;
+import bucina.core.stack.HoleReading;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * What a hole shows in a stage: shape and fill, and the one thing to say about it. No nodes; painters only stamp it.
+ *
+ * @param fill    what its glyph tells
+ * @param overlay the worst thing to say about it
+ * @param broken  true if a rule is broken there, whatever lies over it
+ */
+public record HoleLook(Fill fill, Overlay overlay, boolean broken) {
+
+    /** What the glyph of a hole tells. */
+    public sealed interface Fill {
+
+        /** Which length goes in: the fuller, the longer. */
+        record ByLength(int place, int of) implements Fill {}
+
+        /** Where it stands. */
+        record ByState(HoleState state) implements Fill {}
+    }
+
+    /** What is to be said about a hole, one thing only. */
+    public enum Overlay {
+        NONE,
+        HOLD,
+        ERROR,
+        QUERY,
+        WARNING,
+        SKIPPED,
+        DEVIATION
+    }
+
+    /**
+     * What a stage shows of the holes of one face.
+     *
+     * @param skipped holes jumped over in the task at hand
+     * @param played  states of a plan that is being played; empty while none is
+     */
+    public record Face(
+            Snapshot snapshot,
+            Stage stage,
+            LengthClasses lengths,
+            Set<Id.Hole> skipped,
+            Map<Id.Hole, HoleState> played) {
+
+        /** What the desk shows of the face looked at. */
+        public static Face of(Desk desk, LengthClasses lengths) {
+            return new Face(
+                    desk.snapshot(),
+                    desk.stageProperty().get(),
+                    lengths,
+                    desk.skipped(),
+                    desk.playingProperty().get().map(Playing::states).orElse(Map.of()));
+        }
+
+        /** How one hole looks. */
+        public HoleLook of(HoleReading hole) {
+            HoleState shown = played.get(hole.hole().id());
+            boolean broken = hole.worst().filter(l -> l == Level.ERROR).isPresent();
+            return shown != null
+                    ? new HoleLook(new Fill.ByState(shown), overlay(snapshot, hole, stage), broken)
+                    : new HoleLook(fill(hole), jumped(hole), broken);
+        }
+
+        private Fill fill(HoleReading hole) {
+            HoleState state = snapshot.state(hole);
+            return switch (stage) {
+                case STUDY -> new Fill.ByLength(lengths.place(hole), lengths.lengths());
+                // In Fit a hole is in, or still a bare ring: the gate says which stay open.
+                case FIT -> new Fill.ByState(state.set() ? state : HoleState.PLANNED);
+                case DRILL, DRESS, SET -> new Fill.ByState(state);
+            };
+        }
+
+        private Overlay jumped(HoleReading hole) {
+            return stage != Stage.STUDY && skipped.contains(hole.hole().id())
+                    ? Overlay.SKIPPED
+                    : overlay(snapshot, hole, stage);
+        }
+    }
+
+    /** The worst thing to say about a hole in a stage. */
+    public static Overlay overlay(Snapshot snapshot, HoleReading hole, Stage stage) {
+        boolean held = !snapshot.state(hole).set() && snapshot.holds().of(hole).isPresent();
+        if (held && stage == Stage.FIT) {
+            return Overlay.HOLD;
+        }
+        if (hole.worst().filter(l -> l == Level.ERROR).isPresent()) {
+            return Overlay.ERROR;
+        }
+        if (snapshot.queried(hole.group())) {
+            return Overlay.QUERY;
+        }
+        if (held) {
+            return Overlay.HOLD;
+        }
+        if (hole.worst().isPresent()) {
+            return Overlay.WARNING;
+        }
+        return hole.hole().deviation().isPresent() ? Overlay.DEVIATION : Overlay.NONE;
+    }
+}
