@@ -60,14 +60,14 @@ final class TopBar extends ShownBox {
         }
         Button find = Ui.button("Find", "Ctrl+K", search, "quiet");
         find.setId("find");
-        undo = Ui.button("Undo", "Ctrl+Z", () -> desk.session().undo(sentence -> {}), "quiet");
+        undo = Ui.button("Undo", "Ctrl+Z", () -> desk.session().history().undo(sentence -> {}), "quiet");
         undo.setId("undo");
-        redo = Ui.button("Redo", "Ctrl+Y", () -> desk.session().redo(sentence -> {}), "quiet");
+        redo = Ui.button("Redo", "Ctrl+Y", () -> desk.session().history().redo(sentence -> {}), "quiet");
         redo.setId("redo");
         Label name = Ui.kept(desk.snapshot().build().name(), "build-name");
         Label status = Ui.kept("", "saved");
         status.setId("status");
-        status.textProperty().bind(desk.session().briefProperty());
+        status.textProperty().bind(desk.session().notices().briefProperty());
         ties.keep(status.textProperty()::unbind);
         time = Ui.button("Timer", "", () -> {}, "quiet");
         time.setId("timer");
@@ -86,7 +86,7 @@ final class TopBar extends ShownBox {
         ties.on(desk.roomProperty(), this::mark);
         ties.on(desk.unitProperty(), this::mark);
         ties.on(desk.darkProperty(), this::mark);
-        ties.on(desk.session().statusProperty(), this::mark);
+        ties.on(desk.session().notices().statusProperty(), this::mark);
         mark();
         tick();
         Timeline clock = new Timeline(new KeyFrame(Duration.seconds(10), e -> tick()));
@@ -115,8 +115,8 @@ final class TopBar extends ShownBox {
                 button.pseudoClassStateChanged(HERE, room == desk.roomProperty().get()));
         unit.setText(desk.unit() == Unit.INCH ? "inch" : "mm");
         unit.setAccessibleText("Unit " + unit.getText() + ", change");
-        offer(undo, "Undo", desk.session().undoWords());
-        offer(redo, "Redo", desk.session().redoWords());
+        offer(undo, "Undo", desk.session().history().undoWords());
+        offer(redo, "Redo", desk.session().history().redoWords());
         variant.setText(desk.darkProperty().get() ? "Day" : "Night");
     }
 

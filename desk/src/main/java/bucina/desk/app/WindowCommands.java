@@ -23,8 +23,9 @@ final class WindowCommands extends CommandList {
                 "Undo (a correcting entry for a logged one)",
                 "Ctrl+Z",
                 ALWAYS,
-                () -> desk.session().undo(s -> {}));
-        addChanging("redo", "Redo", "Ctrl+Y", ALWAYS, () -> desk.session().redo(s -> {}));
+                () -> desk.session().history().undo(s -> {}));
+        addChanging(
+                "redo", "Redo", "Ctrl+Y", ALWAYS, () -> desk.session().history().redo(s -> {}));
         add("room-sheet", "Sheet room", "F1", ALWAYS, () -> desk.roomProperty().set(Desk.Room.SHEET));
         add(
                 "room-sums",

@@ -7,25 +7,19 @@ import bucina.core.measure.InputException;
 import bucina.core.measure.LengthFormat;
 import bucina.core.rivet.ShopHeadLimits;
 import bucina.core.stack.Solution;
-import bucina.desk.gauge.GaugePost;
 import bucina.desk.look.Palette;
-import bucina.desk.look.Thumbnails;
 import bucina.desk.look.Ui;
 import bucina.desk.section.SectionView;
 import bucina.desk.session.Command;
 import bucina.desk.session.Desk;
-import bucina.desk.session.Entries;
 import bucina.desk.session.LogForm;
-import bucina.desk.session.PhotoFiles;
 import bucina.desk.session.Suggestion;
 import bucina.desk.session.WorkTimer;
-import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import javafx.beans.value.ChangeListener;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -33,12 +27,9 @@ import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.TransferMode;
-import javafx.scene.layout.ColumnConstraints;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 
 /** The panel that writes down what was set. It keeps what is typed until it is on the disk. */
 public final class LogPanel extends StagePanel {
@@ -48,21 +39,12 @@ public final class LogPanel extends StagePanel {
     private final Label lead = Ui.wrapped("", "log-lead");
     private final Label others = Ui.wrapped("", "attention-text");
     private final Label use = Ui.wrapped("", "log-use");
-    private final TextField count = field("log-count", "40");
-    private final TextField designation = field("log-designation", "MS20426AD3-3.5");
-    private final TextField length = field("log-length", "as stocked");
-    private final TextField who = field("log-who", "name or initials");
-    private final TextField done = field("log-done", "2026-11-20 19:30");
-    private final TextField minutes = field("log-minutes", "40");
-    private final TextField tool = field("log-tool", "squeezer, gun and bar");
-    private final TextField setting = field("log-setting", ".182 in");
-    private final TextField hole = field("log-hole", "#40");
-    private final TextField readings = field("log-readings", ".146x.047, .148x.046");
-    private final TextField explanation = field("log-explanation", "a word of explanation");
-    private final TextField reason = field("log-reason", "why it is corrected");
+    private final EntryFields entry;
+    private final TextField explanation = EntryFields.field("log-explanation", "a word of explanation");
+    private final TextField reason = EntryFields.field("log-reason", "why it is corrected");
     private final TextArea note = new TextArea();
     private final RejectList rejects = new RejectList();
-    private final HBox photos = new HBox(6);
+    private final EntryPhotos photos;
     private final Label oddity = Ui.wrapped("", "attention-text");
     private final Label verdicts = Ui.wrapped("", "soft");
     private final Label reads = Ui.wrapped("", "tiny");
@@ -96,6 +78,8 @@ public final class LogPanel extends StagePanel {
         section.setMinHeight(134);
         this.desk = desk;
         this.timer = timer;
+        entry = new EntryFields(desk::unit, this::typed);
+        photos = new EntryPhotos(desk.session(), this::error);
         setId("log-panel");
         note.setId("log-note");
         note.setPrefRowCount(2);
@@ -107,7 +91,7 @@ public final class LogPanel extends StagePanel {
         go.setMaxWidth(Double.MAX_VALUE);
         Button addReject = Ui.button("Reject", "Ctrl+R", this::addReject, "quiet");
         addReject.setId("log-add-reject");
-        Button addPhoto = Ui.button("Photograph", "Ctrl+P", this::choosePhoto, "quiet");
+        Button addPhoto = Ui.button("Photograph", "Ctrl+P", this::photograph, "quiet");
         addPhoto.setId("log-add-photo");
         HBox adding = new HBox(8, addReject, addPhoto);
         Button cancel = Ui.button("Leave it as it is", "Esc", this::cancel, "quiet");
@@ -119,7 +103,7 @@ public final class LogPanel extends StagePanel {
                         lead,
                         use,
                         section,
-                        grid(),
+                        entry,
                         reads,
                         oddity,
                         named("Explanation", explanation),
@@ -136,15 +120,6 @@ public final class LogPanel extends StagePanel {
                                 "caution"));
         footer.getChildren().addAll(error, go, cancel);
         footer.setPadding(new javafx.geometry.Insets(8, 14, 12, 14));
-        readings.textProperty().addListener((o, was, now) -> judge());
-        GaugePost.receives(
-                readings,
-                "Heads, diameter then height",
-                l -> readings.setText(Entries.plus(readings.getText(), l, desk.unit())));
-        ChangeListener<String> check = (o, was, now) -> odd();
-        for (TextField each : List.of(designation, length, done, setting, hole, readings)) {
-            each.textProperty().addListener(check);
-        }
         setOnDragOver(this::dragOver);
         setOnDragDropped(this::dropped);
         nothing.getChildren()
@@ -154,50 +129,6 @@ public final class LogPanel extends StagePanel {
                                 "Pick the holes that were set: a row by double click, a stretch with Shift, a group "
                                         + "in the rack. What they take is filled in.",
                                 "soft"));
-    }
-
-    private static TextField field(String id, String prompt) {
-        TextField field = new TextField();
-        field.setId(id);
-        field.setPromptText(prompt);
-        field.setPrefColumnCount(8);
-        return field;
-    }
-
-    private GridPane grid() {
-        GridPane grid = new GridPane();
-        grid.setHgap(8);
-        grid.setVgap(5);
-        ColumnConstraints names = new ColumnConstraints();
-        names.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
-        ColumnConstraints values = new ColumnConstraints();
-        values.setHgrow(Priority.ALWAYS);
-        grid.getColumnConstraints().addAll(names, values, names, values);
-        row(grid, 0, "Rivet", designation, "", null);
-        row(grid, 1, "Count", count, "Cut to", length);
-        row(grid, 2, "Who", who, "Minutes", minutes);
-        row(grid, 3, "Done", done, "", null);
-        row(grid, 4, "Tool", tool, "", null);
-        row(grid, 5, "Gap", setting, "Hole", hole);
-        row(grid, 6, "Heads", readings, "", null);
-        return grid;
-    }
-
-    private static void row(GridPane grid, int row, String name, TextField field, String name2, TextField field2) {
-        Label label = Ui.label(name, "field-name");
-        label.setLabelFor(field);
-        field.setAccessibleText(name);
-        grid.add(label, 0, row);
-        if (field2 == null) {
-            grid.add(field, 1, row, 3, 1);
-        } else {
-            grid.add(field, 1, row);
-            Label second = Ui.label(name2, "field-name");
-            second.setLabelFor(field2);
-            field2.setAccessibleText(name2);
-            grid.add(second, 2, row);
-            grid.add(field2, 3, row);
-        }
     }
 
     private static HBox named(String name, Node field) {
@@ -233,8 +164,7 @@ public final class LogPanel extends StagePanel {
     List<Command> commands() {
         return List.of(
                 Command.changes("add-reject", "Add a reject to the entry", "Ctrl+R", ALWAYS, this::addReject),
-                Command.changes(
-                        "add-photograph", "Add a photograph to the entry", "Ctrl+P", ALWAYS, this::choosePhoto));
+                Command.changes("add-photograph", "Add a photograph to the entry", "Ctrl+P", ALWAYS, this::photograph));
     }
 
     // ---- what is shown
@@ -319,17 +249,7 @@ public final class LogPanel extends StagePanel {
     /** Puts the fields' texts into the controls; what the controls hold meanwhile is not taken for typed. */
     private void show() {
         showing = true;
-        count.setText(fields.count);
-        count.setDisable(!current.countTyped());
-        designation.setText(fields.designation);
-        length.setText(fields.length);
-        who.setText(fields.who);
-        done.setText(fields.done);
-        minutes.setText(fields.minutes);
-        tool.setText(fields.tool);
-        setting.setText(fields.setting);
-        hole.setText(fields.hole);
-        readings.setText(fields.readings);
+        entry.show(fields, current.countTyped());
         explanation.setText(fields.explanation);
         note.setText(fields.note);
         reason.setText("");
@@ -337,7 +257,7 @@ public final class LogPanel extends StagePanel {
         error("");
         showing = false;
         rejects.show(current.holes().stream().map(h -> h.label()).toList(), fields.rejects);
-        showPhotos();
+        photos.show(fields);
         odd();
         judge();
     }
@@ -360,7 +280,7 @@ public final class LogPanel extends StagePanel {
 
     private void judge() {
         Optional<ShopHeadLimits> limits = solution.flatMap(s -> s.choice()).map(c -> c.limits());
-        String text = limits.map(l -> LogForm.verdicts(readings.getText(), desk.lengths(), l))
+        String text = limits.map(l -> LogForm.verdicts(fields.readings, desk.lengths(), l))
                 .orElse("");
         verdicts.setText(text);
         Ui.shown(verdicts, !text.isEmpty());
@@ -372,16 +292,7 @@ public final class LogPanel extends StagePanel {
     }
 
     private void take() {
-        fields.count = count.getText();
-        fields.designation = designation.getText();
-        fields.length = length.getText();
-        fields.who = who.getText();
-        fields.done = done.getText();
-        fields.minutes = minutes.getText();
-        fields.tool = tool.getText();
-        fields.setting = setting.getText();
-        fields.hole = hole.getText();
-        fields.readings = readings.getText();
+        entry.take(fields);
         fields.explanation = explanation.isVisible() ? explanation.getText() : fields.explanation;
         fields.note = note.getText();
     }
@@ -389,60 +300,26 @@ public final class LogPanel extends StagePanel {
     // ---- rejects and photographs
     // ----------------------------------------------------------------------
 
+    private void typed() {
+        odd();
+        judge();
+    }
+
+    private void photograph() {
+        if (current != null) {
+            photos.choose();
+        }
+    }
+
+    /** Adds a picture file to the entry being written. */
+    public void addPhoto(Path path) {
+        photos.add(path);
+    }
+
     private void addReject() {
         if (current != null) {
             rejects.add();
         }
-    }
-
-    private void choosePhoto() {
-        if (current == null) {
-            return;
-        }
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle("Photograph for the log");
-        chooser.getExtensionFilters()
-                .add(new FileChooser.ExtensionFilter(
-                        "JPEG and PNG pictures", "*.jpg", "*.jpeg", "*.png", "*.JPG", "*.PNG"));
-        List<File> files = chooser.showOpenMultipleDialog(getScene().getWindow());
-        if (files != null) {
-            files.forEach(f -> addPhoto(f.toPath()));
-        }
-    }
-
-    /**
-     * Adds a picture file to the entry being written, also if another is begun before the file is read; read off the
-     * interface thread.
-     */
-    public void addPhoto(Path path) {
-        LogForm.Fields into = fields;
-        Thread.ofVirtual().start(() -> {
-            try {
-                var photo = PhotoFiles.read(path);
-                javafx.application.Platform.runLater(() -> {
-                    if (into.photos.stream().noneMatch(p -> p.sha256().equals(photo.sha256()))) {
-                        into.photos.add(photo);
-                    }
-                    if (into == fields) {
-                        showPhotos();
-                    }
-                });
-            } catch (InputException e) {
-                javafx.application.Platform.runLater(() -> error(e.getMessage()));
-            }
-        });
-    }
-
-    private void showPhotos() {
-        photos.getChildren().clear();
-        Ui.shown(photos, !fields.photos.isEmpty() || !fields.kept.isEmpty());
-        LogForm.Fields of = fields;
-        fields.kept.forEach(k -> desk.session().photo(k, p -> {
-            if (of == fields) {
-                photos.getChildren().add(Thumbnails.of(p, 64));
-            }
-        }));
-        fields.photos.forEach(p -> photos.getChildren().add(Thumbnails.of(p, 64)));
     }
 
     private void dragOver(DragEvent e) {
@@ -453,7 +330,7 @@ public final class LogPanel extends StagePanel {
     }
 
     private void dropped(DragEvent e) {
-        e.getDragboard().getFiles().forEach(f -> addPhoto(f.toPath()));
+        e.getDragboard().getFiles().forEach(f -> photos.add(f.toPath()));
         e.setDropCompleted(true);
         e.consume();
     }
@@ -464,6 +341,15 @@ public final class LogPanel extends StagePanel {
     /** Writes the entry down; what is typed stays until it is on the disk. */
     private void submit() {
         if (current == null || busy || desk.session().readOnly()) {
+            return;
+        }
+        // A photograph that is still being read belongs to this entry, which stays here until it is.
+        busy = photos.reading(() -> {
+            busy = false;
+            submit();
+        });
+        if (busy) {
+            go.setDisable(true);
             return;
         }
         take();

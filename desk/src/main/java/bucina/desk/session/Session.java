@@ -22,8 +22,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.util.ArrayDeque;
-import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -34,8 +32,6 @@ import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.beans.property.ReadOnlyStringProperty;
-import javafx.beans.property.ReadOnlyStringWrapper;
 
 /*
  * Design. The file is touched by the worker only, one job after another; results come back on the interface thread.
@@ -47,20 +43,14 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 /** One open build: what it holds, what can be undone, and the way to write to it. */
 public final class Session implements AutoCloseable {
 
-    private static final int MOST_UNDO = 500;
-    private static final String UNDONE = "Undone";
-
     private final BuildFile file;
     private final Catalogue catalogue;
     private final Clock clock;
     private final Executor worker;
     private final Executor ui;
     private final ReadOnlyObjectWrapper<Snapshot> snapshot = new ReadOnlyObjectWrapper<>();
-    private final ReadOnlyStringWrapper status = new ReadOnlyStringWrapper("");
-    private final ReadOnlyStringWrapper brief = new ReadOnlyStringWrapper("");
-    private final ReadOnlyObjectWrapper<Optional<Said>> said = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final Deque<Doing> done = new ArrayDeque<>();
-    private final Deque<Doing> undone = new ArrayDeque<>();
+    private final Notices notices;
+    private final History history = new History(this);
     private final AtomicReference<Runnable> trying = new AtomicReference<>();
     /** The bulletin being written: every change of the plan goes into it too. */
     private volatile Optional<Id.Bulletin> recording = Optional.empty();
@@ -89,8 +79,7 @@ public final class Session implements AutoCloseable {
         this.seen = seen;
         latest = first;
         snapshot.set(first);
-        status.set(onlyReads.orElse("All saved."));
-        brief.set(onlyReads.isPresent() ? "Only reads" : "All saved");
+        notices = new Notices(onlyReads);
     }
 
     /**
@@ -124,57 +113,14 @@ public final class Session implements AutoCloseable {
         return snapshot.get();
     }
 
-    /** One line about the last thing saved or refused. */
-    public ReadOnlyStringProperty statusProperty() {
-        return status.getReadOnlyProperty();
-    }
-
-    /**
-     * What was just done or refused, to be read from where one stands.
-     *
-     * @param words one sentence
-     * @param good  true if it was done
-     * @param undo  true if undo takes it back
-     */
-    public record Said(String words, boolean good, boolean undo) {}
-
-    /** What was said last; every saying is a new one, also of the same words. Empty at first. */
-    public ReadOnlyObjectProperty<Optional<Said>> saidProperty() {
-        return said.getReadOnlyProperty();
-    }
-
-    /** The last thing saved in two or three words, for where there is no room for more. */
-    public ReadOnlyStringProperty briefProperty() {
-        return brief.getReadOnlyProperty();
+    /** What was saved, done or refused last, in words. */
+    public Notices notices() {
+        return notices;
     }
 
     /** Shows one line about something that was asked for and could not be. */
     public void say(String line) {
-        status.set(line);
-        said.set(Optional.empty());
-        said.set(Optional.of(new Said(line, false, false)));
-    }
-
-    private void saved(String word, String sentence, String words) {
-        brief.set(word);
-        status.set(sentence);
-        said.set(Optional.empty());
-        said.set(Optional.of(new Said(words, true, !word.equals(UNDONE))));
-    }
-
-    private void notSaved(String sentence) {
-        brief.set("Not saved");
-        status.set("Not saved: " + sentence);
-        said.set(Optional.empty());
-        said.set(Optional.of(new Said("Not saved: " + sentence, false, false)));
-    }
-
-    /** Words of something done as a sentence about the past: {@code Marked 12 holes deburred.} */
-    private static String past(String words) {
-        String past = words.startsWith("marking ")
-                ? "marked " + words.substring("marking ".length())
-                : words.startsWith("logging ") ? "logged " + words.substring("logging ".length()) : words;
-        return Character.toUpperCase(past.charAt(0)) + past.substring(1) + ".";
+        notices.say(line);
     }
 
     /** Where the file is. */
@@ -197,14 +143,9 @@ public final class Session implements AutoCloseable {
         return LocalDateTime.now(clock).withSecond(0).withNano(0);
     }
 
-    /** What undo would take back, in words; empty if nothing. */
-    public Optional<String> undoWords() {
-        return Optional.ofNullable(done.peek()).map(Doing::words);
-    }
-
-    /** What redo would do again, in words; empty if nothing. */
-    public Optional<String> redoWords() {
-        return Optional.ofNullable(undone.peek()).map(Doing::words);
+    /** What was done in this session, to be taken back and done again. */
+    public History history() {
+        return history;
     }
 
     /**
@@ -219,11 +160,11 @@ public final class Session implements AutoCloseable {
                 draft,
                 photos,
                 entry -> {
-                    remember(new Doing.Logged(Optional.of(entry.id()), entry, instead, words(entry)));
-                    saved(
+                    history.remember(new Doing.Logged(Optional.of(entry.id()), entry, instead, words(entry)));
+                    notices.saved(
                             "Entry " + entry.id() + " saved",
                             "Saved: entry " + entry.id() + " is on the disk.",
-                            past(words(entry)));
+                            Notices.past(words(entry)));
                     then.accept(entry);
                 },
                 refused);
@@ -235,7 +176,7 @@ public final class Session implements AutoCloseable {
                 .orElse("withdrawing entry " + entry.corrects().orElse(0));
     }
 
-    private void append(LogEntry.Draft draft, List<Photo> photos, Consumer<LogEntry> then, Consumer<String> refused) {
+    void append(LogEntry.Draft draft, List<Photo> photos, Consumer<LogEntry> then, Consumer<String> refused) {
         job(
                 () -> {
                     Snapshot now = latest;
@@ -260,14 +201,14 @@ public final class Session implements AutoCloseable {
                 marks,
                 true,
                 () -> {
-                    remember(new Doing.Marked(marks, words));
-                    saved("Marks saved", "Marks saved.", past(words));
+                    history.remember(new Doing.Marked(marks, words));
+                    notices.saved("Marks saved", "Marks saved.", Notices.past(words));
                     then.run();
                 },
                 refused);
     }
 
-    private void write(List<Mark> marks, boolean judged, Runnable then, Consumer<String> refused) {
+    void write(List<Mark> marks, boolean judged, Runnable then, Consumer<String> refused) {
         job(
                 () -> {
                     Snapshot now = latest;
@@ -284,10 +225,6 @@ public final class Session implements AutoCloseable {
     /** The time, for marks. */
     public Instant instant() {
         return clock.instant();
-    }
-
-    private List<Mark> turned(Doing.Marked marked) {
-        return marked.marks().stream().map(m -> m.turned(clock.instant())).toList();
     }
 
     /** The bulletin being written; empty if none is. */
@@ -316,8 +253,8 @@ public final class Session implements AutoCloseable {
         savePlan(
                 kept,
                 plans -> {
-                    remember(new Doing.Planned(plans.before, plans.after, words));
-                    saved("Plan saved", "Plan saved.", past(words));
+                    history.remember(new Doing.Planned(plans.before, plans.after, words));
+                    notices.saved("Plan saved", "Plan saved.", Notices.past(words));
                     then.run();
                 },
                 refused);
@@ -377,9 +314,9 @@ public final class Session implements AutoCloseable {
     }
 
     /** A plan as it was when the change came to be written, and as it is after. */
-    private record Plans(Build before, Build after) {}
+    record Plans(Build before, Build after) {}
 
-    private void savePlan(UnaryOperator<Build> change, Consumer<Plans> then, Consumer<String> refused) {
+    void savePlan(UnaryOperator<Build> change, Consumer<Plans> then, Consumer<String> refused) {
         job(
                 () -> {
                     Snapshot now = latest;
@@ -390,104 +327,6 @@ public final class Session implements AutoCloseable {
                 },
                 written -> then.accept(written.what),
                 refused);
-    }
-
-    private void remember(Doing doing) {
-        done.push(doing);
-        undone.clear();
-        while (done.size() > MOST_UNDO) {
-            done.removeLast();
-        }
-    }
-
-    /** Takes back the last thing done: an entry by a correcting entry, a change of the plan by the plan as it was. */
-    public void undo(Consumer<String> refused) {
-        Doing last = done.poll();
-        switch (last) {
-            case null -> refused.accept("There is nothing to undo in this session.");
-            case Doing.Logged logged -> takeBack(logged, backTo(done, logged, refused));
-            case Doing.Marked marked ->
-                write(
-                        turned(marked),
-                        false,
-                        () -> moved(undone, marked, "Undone: " + marked.words()),
-                        backTo(done, marked, refused));
-            case Doing.Planned planned ->
-                savePlan(
-                        b -> replan(b, planned.before()),
-                        plans -> moved(undone, planned, "Undone: " + planned.words()),
-                        backTo(done, planned, refused));
-        }
-    }
-
-    private void takeBack(Doing.Logged logged, Consumer<String> refused) {
-        int id = logged.entry().orElseThrow();
-        LogEntry.Draft back = logged.instead()
-                .flatMap(LogEntry::work)
-                .map(w -> LogEntry.Draft.replace(
-                        id,
-                        w,
-                        "undone: as entry " + logged.instead().orElseThrow().id() + " said"))
-                .orElseGet(() -> LogEntry.Draft.withdraw(id, "undone"));
-        append(
-                back,
-                List.of(),
-                entry -> moved(undone, logged.as(entry.id()), "Undone by entry " + entry.id() + ": " + logged.words()),
-                refused);
-    }
-
-    /** Does again what was undone last. */
-    public void redo(Consumer<String> refused) {
-        Doing last = undone.poll();
-        switch (last) {
-            case null -> refused.accept("There is nothing to do again.");
-            case Doing.Marked marked ->
-                write(
-                        marked.marks(),
-                        false,
-                        () -> moved(done, marked, "Done again: " + marked.words()),
-                        backTo(undone, marked, refused));
-            case Doing.Planned planned ->
-                savePlan(
-                        b -> replan(b, planned.after()),
-                        plans -> moved(done, planned, "Done again: " + planned.words()),
-                        backTo(undone, planned, refused));
-            case Doing.Logged logged -> {
-                int id = logged.entry().orElseThrow();
-                LogEntry.Draft again = logged.content()
-                        .work()
-                        .map(w -> LogEntry.Draft.replace(id, w, "done again"))
-                        .orElseGet(() -> LogEntry.Draft.withdraw(id, "done again"));
-                append(
-                        again,
-                        List.of(),
-                        entry -> moved(
-                                done,
-                                logged.as(entry.id()),
-                                "Done again by entry " + entry.id() + ": " + logged.words()),
-                        backTo(undone, logged, refused));
-            }
-        }
-    }
-
-    /**
-     * What is being undone leaves its stack at once, so that a second press takes the one below; refused, it goes back.
-     */
-    private static Consumer<String> backTo(Deque<Doing> stack, Doing doing, Consumer<String> refused) {
-        return sentence -> {
-            stack.push(doing);
-            refused.accept(sentence);
-        };
-    }
-
-    /** The plan as {@code wanted} was, with the ids given out since kept out of reach. */
-    private static Build replan(Build now, Build wanted) {
-        return wanted.withNextId(now.nextId());
-    }
-
-    private void moved(Deque<Doing> to, Doing as, String words) {
-        to.push(as);
-        saved(words.startsWith(UNDONE) ? UNDONE : "Done again", words + ".", words + ".");
     }
 
     /** A photograph's bytes, off the interface thread. */
@@ -517,7 +356,7 @@ public final class Session implements AutoCloseable {
                     latest = next;
                     ui.execute(() -> {
                         snapshot.set(next);
-                        saved(
+                        notices.saved(
                                 "Read again",
                                 "Read again: another Bucina wrote to this build.",
                                 "Read again: another Bucina wrote to this build.");
@@ -543,13 +382,13 @@ public final class Session implements AutoCloseable {
                 });
             } catch (InputException | BuildFileException e) {
                 ui.execute(() -> {
-                    notSaved(e.getMessage());
+                    notices.notSaved(e.getMessage());
                     refused.accept(e.getMessage());
                 });
             } catch (Exception e) {
                 String sentence = FaultLog.write("writing to the build", e) + " The file is as it was.";
                 ui.execute(() -> {
-                    notSaved(sentence);
+                    notices.notSaved(sentence);
                     refused.accept(sentence);
                 });
             }

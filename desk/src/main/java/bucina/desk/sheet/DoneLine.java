@@ -3,6 +3,7 @@ package bucina.desk.sheet;
 import bucina.desk.look.Shown;
 import bucina.desk.look.Ties;
 import bucina.desk.look.Ui;
+import bucina.desk.session.Notices;
 import bucina.desk.session.Session;
 import java.util.Optional;
 import javafx.animation.PauseTransition;
@@ -34,11 +35,11 @@ public final class DoneLine implements Shown {
         line.setMouseTransparent(true);
         line.setVisible(false);
         pause.setOnFinished(e -> line.setVisible(false));
-        ties.on(session.saidProperty(), (was, now) -> say(now));
+        ties.on(session.notices().saidProperty(), (was, now) -> say(now));
         ties.keep(pause::stop);
     }
 
-    private void say(Optional<Session.Said> said) {
+    private void say(Optional<Notices.Said> said) {
         said.ifPresent(s -> {
             words.setText(s.words());
             back.setText(s.undo() ? "Ctrl+Z takes it back" : "");

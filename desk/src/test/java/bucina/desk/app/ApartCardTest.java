@@ -57,7 +57,7 @@ class ApartCardTest extends OnWindow {
         robot.interact(() ->
                 robot.lookup("#apart-card .check-box").queryAs(CheckBox.class).fire());
         until(robot, "All 1 parts that go back more than one way are marked.");
-        assertThat(says(robot, "Has: \"Hinge plate\" and an arrow outboard")).isTrue();
+        until(robot, "Has: \"Hinge plate\" and an arrow outboard");
         assertThat(session.snapshot().build().workshop().index()).hasSize(1);
         robot.push(KeyCode.CONTROL, KeyCode.Z);
         settle(robot);
@@ -77,8 +77,7 @@ class ApartCardTest extends OnWindow {
         until(robot, "Look for a part that went on another way");
         type(robot, "twist-before-0", "level");
         type(robot, "twist-before-1", "0.1");
-        assertThat(says(robot, "\"level\" is not an angle: write degrees like 100 or 88.5°"))
-                .isTrue();
+        until(robot, "\"level\" is not an angle: write degrees like 100 or 88.5°");
         assertThat(session.snapshot().build().workshop().reading(upper(), FitReading.Kind.TWIST, false))
                 .isEmpty();
         try (BuildFile other = BuildFile.openToRead(file)) {

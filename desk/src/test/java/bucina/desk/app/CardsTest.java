@@ -114,8 +114,7 @@ class CardsTest extends OnWindow {
         }
         write(robot, "#out-path", " ");
         fire(robot, "#out-go");
-        assertThat(says(robot, "No file is named: write where it goes, like rib-4."))
-                .isTrue();
+        until(robot, "No file is named: write where it goes, like rib-4.");
         write(
                 robot,
                 "#out-path",
@@ -133,12 +132,12 @@ class CardsTest extends OnWindow {
         robot.interact(() -> text.setText("48x MS20426AD3-4\nsome nonsense"));
         assertThat(robot.lookup("#callout-go").queryAs(Button.class).isDisabled())
                 .isTrue();
-        assertThat(says(robot, "some nonsense")).isTrue();
+        until(robot, "some nonsense");
         int groups = desk.face().face().groups().size();
         robot.interact(() -> text.setText("12x MS20470AD4-5"));
         fire(robot, "#callout-go");
         assertThat(desk.face().face().groups()).hasSize(groups + 1);
-        robot.interact(() -> session.undo(s -> {}));
+        robot.interact(() -> session.history().undo(s -> {}));
         settle(robot);
         assertThat(desk.face().face().groups()).hasSize(groups);
     }
@@ -150,7 +149,7 @@ class CardsTest extends OnWindow {
         write(robot, "#typed-diameter", "1/8");
         assertThat(says(robot, "MS20426AD4-") || says(robot, "MS20470AD4-5")).isTrue();
         write(robot, "#typed-layers", ".032, thick");
-        assertThat(says(robot, "thick")).isTrue();
+        until(robot, "thick");
         write(robot, "#typed-layers", ".032, .040");
         write(robot, "#typed-count", "0");
         fire(robot, "#typed-go");

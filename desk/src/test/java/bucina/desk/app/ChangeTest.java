@@ -131,7 +131,7 @@ class ChangeTest extends OnWindow {
         robot.release(MouseButton.PRIMARY);
         settle(robot);
         assertThat(layer("Trailing").outline()).isEqualTo(strip.outline());
-        assertThat(session.undoWords()).isEmpty();
+        assertThat(session.history().undoWords()).isEmpty();
     }
 
     @Test

@@ -47,11 +47,11 @@ class ClecoBarTest extends OnWindow {
         Playing first = play(robot);
         assertThat(first.row().row().name()).isEqualTo("R18");
         // Seven holes from the middle: the locating clecos at 2 and 6, then 4 is drilled.
-        assertThat(says(robot, "1 of 12.  Cleco R18.2, R18.6, drill R18.4.")).isTrue();
+        until(robot, "1 of 12.  Cleco R18.2, R18.6, drill R18.4.");
         assertThat(first.states().get(hole("R18.4").hole().id())).isEqualTo(HoleState.DRILLED);
         assertThat(first.states().get(hole("R18.2").hole().id())).isEqualTo(HoleState.CLECOED);
         robot.push(KeyCode.PERIOD);
-        assertThat(says(robot, "2 of 12.  Cleco R18.4, drill R18.5.")).isTrue();
+        until(robot, "2 of 12.  Cleco R18.4, drill R18.5.");
         robot.push(KeyCode.COMMA);
         assertThat(desk.playingProperty().get().orElseThrow().step()).isZero();
         robot.push(KeyCode.ESCAPE);
@@ -70,7 +70,7 @@ class ClecoBarTest extends OnWindow {
                         .filter(p -> p.work() == Playing.Work.TWO)
                         .isPresent());
         robot.push(KeyCode.PERIOD);
-        assertThat(says(robot, "One drills R18.4")).isTrue();
+        until(robot, "One drills R18.4");
         robot.interact(() -> robot.lookup("#cleco-next").queryAs(Button.class).fire());
         WaitForAsyncUtils.waitFor(
                 10,
@@ -93,14 +93,13 @@ class ClecoBarTest extends OnWindow {
                         .filter(p -> p.work() == Playing.Work.RIVET)
                         .isPresent());
         // Seven holes: clecos in 1, 3, 5, 7; then 4, 2, 6 are set, then 3, 5, 1, 7.
-        assertThat(says(robot, "1 of 8.  Cleco R18.1, R18.3, R18.5, R18.7.")).isTrue();
+        until(robot, "1 of 8.  Cleco R18.1, R18.3, R18.5, R18.7.");
         robot.push(KeyCode.PERIOD);
-        assertThat(says(robot, "2 of 8.  Set R18.4.")).isTrue();
+        until(robot, "2 of 8.  Set R18.4.");
         for (int i = 0; i < 3; i++) {
             robot.push(KeyCode.PERIOD);
         }
-        assertThat(says(robot, "5 of 8.  Pull the cleco from R18.3, set R18.3."))
-                .isTrue();
+        until(robot, "5 of 8.  Pull the cleco from R18.3, set R18.3.");
         assertThat(desk.playingProperty()
                         .get()
                         .orElseThrow()
@@ -136,16 +135,15 @@ class ClecoBarTest extends OnWindow {
         play(robot);
         robot.interact(() -> work(robot, Playing.Work.LOCATE));
         until(robot, "Clecos: the whole face");
-        assertThat(says(robot, "Every 8th hole: cleco ")).isTrue();
-        assertThat(says(robot, "Flat sheet: from the middle outward, the corners last."))
-                .isTrue();
+        until(robot, "Every 8th hole: cleco ");
+        until(robot, "Flat sheet: from the middle outward, the corners last.");
         int steps =
                 desk.playingProperty().get().orElseThrow().steps(desk.snapshot().holds());
         robot.interact(() -> desk.playingProperty()
                 .set(desk.playingProperty().get().map(p -> p.at(desk.snapshot().holds(), steps))));
-        assertThat(says(robot, "Corners last: slack has run out to them.")).isTrue();
+        until(robot, "Corners last: slack has run out to them.");
         // The bin of the demo has 120: every second hole of 267 would take more.
-        assertThat(says(robot, "The bin holds every 4th hole: not more.")).isTrue();
+        until(robot, "The bin holds every 4th hole: not more.");
         assertThat(desk.playingProperty().get().orElseThrow().states().values())
                 .allMatch(s -> s == HoleState.CLECOED)
                 .hasSizeLessThanOrEqualTo(120);

@@ -38,7 +38,7 @@ class CribTest extends OnWindow {
             throws Exception {
         robot.push(KeyCode.V);
         WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, "dimpled: "));
-        assertThat(says(robot, "Squeezer with 3 in yoke")).isTrue();
+        until(robot, "Squeezer with 3 in yoke");
         write(robot, "#crib-name", "Blue yoke");
         write(robot, "#crib-sizes", ".75");
         fire(robot, "#crib-add");
@@ -69,10 +69,10 @@ class CribTest extends OnWindow {
         robot.push(KeyCode.O);
         assertThat(robot.lookup("#np-go").queryAs(Button.class).isDisabled()).isTrue();
         write(robot, "#np-lug", ".025");
-        assertThat(says(robot, "8 plates, 16 lug rivets, all along the edge.")).isTrue();
+        until(robot, "8 plates, 16 lug rivets, all along the edge.");
         fire(robot, "#np-go");
         assertThat(desk.face().face().layers()).hasSize(layers + 8);
-        robot.interact(() -> session.undo(s -> {}));
+        robot.interact(() -> session.history().undo(s -> {}));
         settle(robot);
         assertThat(desk.face().face().layers()).hasSize(layers);
     }
@@ -84,10 +84,10 @@ class CribTest extends OnWindow {
         robot.push(KeyCode.O);
         robot.interact(
                 () -> robot.lookup("#np-pattern").queryAs(TextField.class).setText("ring of 8"));
-        assertThat(says(robot, "is no pattern of screws")).isTrue();
+        until(robot, "is no pattern of screws");
         robot.interact(
                 () -> robot.lookup("#np-pattern").queryAs(TextField.class).setText("row:3:.3"));
-        assertThat(says(robot, "their heads are .332 in across")).isTrue();
+        until(robot, "their heads are .332 in across");
     }
 
     @Test
@@ -104,7 +104,7 @@ class CribTest extends OnWindow {
         });
         robot.push(KeyCode.Z);
         until(robot, "Reach, countersinking");
-        assertThat(says(robot, "another tool 68")).isTrue();
+        until(robot, "another tool 68");
         assertThat(text(robot, "#reach-hole"))
                 .isEqualTo("R1.9, countersunk: Piloted cutter by hand. Stop-cage countersink tips over the edge: it "
                         + "needs .500 in of "
@@ -137,9 +137,9 @@ class CribTest extends OnWindow {
         robot.push(KeyCode.O);
         write(robot, "#np-lug", ".025");
         write(robot, "#np-places", ".344");
-        assertThat(says(robot, "are no places x, y from the screw")).isTrue();
+        until(robot, "are no places x, y from the screw");
         assertThat(robot.lookup("#np-go").queryAs(Button.class).isDisabled()).isTrue();
         write(robot, "#np-places", ".344, 0; .344, .3; -.344, 0");
-        assertThat(says(robot, "8 plates, 24 lug rivets")).isTrue();
+        until(robot, "8 plates, 24 lug rivets");
     }
 }

@@ -59,7 +59,7 @@ class GaugeCardTest extends OnWindow {
     void the_simulated_caliper_adds_to_the_field_that_had_the_keyboard_and_the_answer_follows(FxRobot robot)
             throws Exception {
         coupon(robot);
-        assertThat(says(robot, "Readings go to: Read on scrap.")).isTrue();
+        until(robot, "Readings go to: Read on scrap.");
         robot.clickOn("#gauge-simulated");
         robot.clickOn("#gauge-jaws").write("4.52 mm").push(KeyCode.ENTER);
         WaitForAsyncUtils.waitFor(

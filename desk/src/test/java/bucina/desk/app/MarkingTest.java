@@ -148,8 +148,8 @@ class MarkingTest extends OnWindow {
                         .distinct())
                 .containsExactly(hole("R20.1").hole().id());
         assertThat(robot.lookup("#done-line").query().isVisible()).isTrue();
-        assertThat(says(robot, "Marked 1 hole match drilled, R20.1.")).isTrue();
-        assertThat(says(robot, "Ctrl+Z takes it back")).isTrue();
+        until(robot, "Marked 1 hole match drilled, R20.1.");
+        until(robot, "Ctrl+Z takes it back");
     }
 
     @Test
@@ -167,7 +167,7 @@ class MarkingTest extends OnWindow {
                         .isPresent())
                 .toList();
         assertThat(guarded).isNotEmpty();
-        assertThat(says(robot, "of these must wait")).isTrue();
+        until(robot, "of these must wait");
         robot.push(KeyCode.CONTROL, KeyCode.ENTER);
         settle(robot);
         assertThat(task.left(desk.snapshot().log(), desk.face())).containsExactlyInAnyOrderElementsOf(guarded);

@@ -74,7 +74,7 @@ class MixCardTest extends OnWindow {
     void a_sealant_tells_how_many_go_in_calls_when_it_closes_and_is_ended(FxRobot robot) throws Exception {
         mix(robot, "Sealant class B-2", "80", "Lower skin on Rear spar flange");
         until(robot, "surely go in");
-        assertThat(says(robot, "Sealant class B-2: may be used.")).isTrue();
+        until(robot, "Sealant class B-2: may be used.");
         assertThat(robot.lookup("#batch-alarm").query().isVisible()).isFalse();
         write(robot, "#mix-pace", ".25");
         until(robot, "all 43 holes that wait go in: about 11 min.");
@@ -147,14 +147,12 @@ class MixCardTest extends OnWindow {
     void a_time_that_is_none_and_nothing_ticked_are_refused_and_what_runs_is_in_the_file(FxRobot robot)
             throws Exception {
         mix(robot, "Sealant class B-4", "soon", "Lower skin on Trailing edge strip");
-        assertThat(says(robot, "Mixed \"soon\" is no time in minutes: write it like 45, 1:30 or 2 h."))
-                .isTrue();
+        until(robot, "Mixed \"soon\" is no time in minutes: write it like 45, 1:30 or 2 h.");
         assertThat(session.snapshot().build().workshop().running()).isEmpty();
         write(robot, "#mix-ago", "0");
         write(robot, "#mix-life", "0");
         fire(robot, "#mix-go");
-        assertThat(says(robot, "work life must be 1 to 10080 minutes, like 120, was 0."))
-                .isTrue();
+        until(robot, "work life must be 1 to 10080 minutes, like 120, was 0.");
         write(robot, "#mix-life", "1:30");
         fire(robot, "#mix-go");
         assertThat(only().compound().life()).isEqualTo(90);

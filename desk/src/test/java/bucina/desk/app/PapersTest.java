@@ -61,7 +61,7 @@ class PapersTest extends OnWindow {
                         .rule(RuleKey.EDGE_LEAST_FLUSH)
                         .value())
                 .isEqualTo("2.5");
-        assertThat(says(robot, "written reason")).isTrue();
+        until(robot, "written reason");
         write(robot, "#rules-reason", "drawing note 4 allows it");
         robot.interact(() -> {
             TextField again = robot.lookup("#rule-edge-least-flush").queryAs(TextField.class);
@@ -172,7 +172,7 @@ class PapersTest extends OnWindow {
         });
         waitFor(robot, "0 sheets, 2 holes in 1 row.");
         waitFor(robot, "Line 4 has no place");
-        assertThat(session.undoWords()).isEmpty();
+        assertThat(session.history().undoWords()).isEmpty();
         robot.interact(() -> {
             ComboBox<?> where = robot.lookup("#bring-where").queryAs(ComboBox.class);
             where.getSelectionModel().select(1);
@@ -207,6 +207,6 @@ class PapersTest extends OnWindow {
         robot.interact(() -> robot.lookup("#bring-stop").queryAs(Button.class).fire());
         waitFor(robot, "nothing was brought in");
         assertThat(robot.lookup("#bring-go").queryAs(Button.class).isDisabled()).isTrue();
-        assertThat(session.undoWords()).isEmpty();
+        assertThat(session.history().undoWords()).isEmpty();
     }
 }

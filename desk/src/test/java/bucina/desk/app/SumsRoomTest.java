@@ -157,7 +157,7 @@ class SumsRoomTest extends OnWindow {
         robot.interact(() -> robot.lookup("#sum-drop").queryAs(Button.class).fire());
         settle(robot);
         assertThat(session.snapshot().build().workshop().sums()).hasSize(before);
-        robot.interact(() -> session.undo(s -> {}));
+        robot.interact(() -> session.history().undo(s -> {}));
         settle(robot);
         assertThat(session.snapshot().build().workshop().sums())
                 .extracting(KeptSum::name)

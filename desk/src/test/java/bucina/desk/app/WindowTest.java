@@ -184,7 +184,7 @@ class WindowTest extends OnWindow {
     @Test
     void a_typed_stack_gives_its_answer_and_becomes_a_group(FxRobot robot) throws Exception {
         robot.type(KeyCode.N);
-        robot.clickOn("#typed-layers").write(".032, .040");
+        write(robot, "#typed-layers", ".032, .040");
         write(robot, "#typed-diameter", "1/8");
         write(robot, "#typed-count", "14");
         assertThat(robot.lookup("#typed-layers").queryAs(TextField.class).getText())
@@ -269,5 +269,31 @@ class WindowTest extends OnWindow {
         assertThat(sheet.onView(p).getX() - after.getX()).isBetween(38.0, 42.0);
         robot.type(KeyCode.DIGIT0);
         assertThat(sheet.onView(p).distance(before)).isLessThan(1);
+    }
+
+    @Test
+    void a_photograph_dropped_the_moment_before_logging_is_in_that_entry_and_not_in_the_next(FxRobot robot)
+            throws Exception {
+        Path picture = folder.resolve("late.png");
+        Files.write(
+                picture, WindowTest.class.getResourceAsStream("/one-pixel.png").readAllBytes());
+        robot.clickOn(at(robot, "R2.2")).type(KeyCode.DIGIT5);
+        write(robot, "#log-who", "M");
+        write(robot, "#log-minutes", "2");
+        int before = desk.snapshot().log().entries().size();
+        robot.interact(() -> {
+            robot.lookup("#log-panel").queryAs(bucina.desk.bench.LogPanel.class).addPhoto(picture);
+            robot.lookup("#log-go").queryAs(javafx.scene.control.Button.class).fire();
+            // The next entry is begun before the file is read.
+            desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R3.4")));
+        });
+        Thread.sleep(300);
+        settle(robot);
+        robot.interact(() ->
+                desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R3.5"))));
+        assertThat(robot.lookup(n -> n instanceof javafx.scene.image.ImageView).tryQuery())
+                .isEmpty();
+        assertThat(desk.snapshot().log().entries().stream().skip(before).flatMap(e -> e.work().stream()))
+                .allSatisfy(w -> assertThat(w.photos()).isNotEmpty());
     }
 }

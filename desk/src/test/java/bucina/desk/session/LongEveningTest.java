@@ -195,7 +195,7 @@ class LongEveningTest extends OnDesk {
                 assertThat(session.snapshot().build()).as(refused.getLast()).isEqualTo(was);
                 assertThat(refused.getLast()).hasSizeGreaterThan(10).doesNotContain("Exception");
             }
-            if (session.undoWords().isPresent() && !stand().equals(stands.getLast())) {
+            if (session.history().undoWords().isPresent() && !stand().equals(stands.getLast())) {
                 stands.add(stand());
                 done++;
             }
@@ -204,13 +204,13 @@ class LongEveningTest extends OnDesk {
             }
         }
         assertThat(done).isGreaterThan(35);
-        while (session.undoWords().isPresent()) {
-            session.undo(refused::add);
+        while (session.history().undoWords().isPresent()) {
+            session.history().undo(refused::add);
         }
         assertThat(stand()).isEqualTo(stands.getFirst());
         onDisk();
-        while (session.redoWords().isPresent()) {
-            session.redo(refused::add);
+        while (session.history().redoWords().isPresent()) {
+            session.history().redo(refused::add);
         }
         assertThat(stand()).isEqualTo(stands.getLast());
         onDisk();
@@ -235,10 +235,10 @@ class LongEveningTest extends OnDesk {
         for (int i = 0; i < 120; i++) {
             int way = random.nextInt(3);
             if (way == 0 && at > 0) {
-                session.undo(refused::add);
+                session.history().undo(refused::add);
                 at--;
             } else if (way == 1 && at < path.size() - 1) {
-                session.redo(refused::add);
+                session.history().redo(refused::add);
                 at++;
             } else {
                 Row row = session.snapshot()

@@ -67,21 +67,21 @@ class SessionTest extends OnDesk {
         assertThat(desk.snapshot().state(hole("R1.7")).set()).isFalse();
         assertThat(desk.snapshot().installed(desk.face().face())).isEqualTo(6);
         assertThat(onDisk()).isEqualTo(before + 1);
-        assertThat(session.statusProperty().get()).contains("entry " + entry.id() + " is on the disk");
+        assertThat(session.notices().statusProperty().get()).contains("entry " + entry.id() + " is on the disk");
     }
 
     @Test
     void undo_of_an_entry_is_a_correcting_entry_and_redo_another() {
         LogEntry entry = logRow("R1.1");
-        session.undo(refused::add);
+        session.history().undo(refused::add);
         assertThat(desk.snapshot().state(hole("R1.1")).set()).isFalse();
         LogEntry undo = desk.snapshot().log().entries().getLast();
         assertThat(undo.corrects()).contains(entry.id());
         assertThat(undo.work()).isEmpty();
-        session.redo(refused::add);
+        session.history().redo(refused::add);
         assertThat(desk.snapshot().state(hole("R1.1")).set()).isTrue();
-        session.undo(refused::add);
-        session.undo(refused::add);
+        session.history().undo(refused::add);
+        session.history().undo(refused::add);
         assertThat(refused).containsExactly("There is nothing to undo in this session.");
         assertThat(onDisk()).isEqualTo(32 + 4);
     }
@@ -101,7 +101,7 @@ class SessionTest extends OnDesk {
                         .orElseThrow()
                         .minutes())
                 .isEqualTo(99);
-        session.undo(refused::add);
+        session.history().undo(refused::add);
         assertThat(refused).isEmpty();
         assertThat(desk.snapshot()
                         .log()
@@ -144,11 +144,11 @@ class SessionTest extends OnDesk {
         session.log(LogForm.of(s).draft(f, desk.lengths(), ""), List.of(), e -> {}, refused::add);
         assertThat(refused).isEmpty();
         assertThat(desk.snapshot().log().installed(ref.group())).isEqualTo(5);
-        session.undo(refused::add);
-        session.undo(refused::add);
+        session.history().undo(refused::add);
+        session.history().undo(refused::add);
         assertThat(desk.snapshot().build().group("T-1")).isEmpty();
         assertThat(desk.typedGroupProperty().get()).isEmpty();
-        session.redo(refused::add);
+        session.history().redo(refused::add);
         assertThat(desk.snapshot().build().group("T-1")).isPresent();
         try (BuildFile file = BuildFile.openToRead(session.path())) {
             assertThat(file.read().build()).isEqualTo(desk.snapshot().build());
@@ -188,8 +188,8 @@ class SessionTest extends OnDesk {
                     Sessions.CLOCK,
                     Runnable::run,
                     Runnable::run)) {
-                assertThat(reading.statusProperty().get()).contains("another window");
-                reading.undo(refused::add);
+                assertThat(reading.notices().statusProperty().get()).contains("another window");
+                reading.history().undo(refused::add);
                 assertThat(reading.readOnly()).isTrue();
             }
         }
@@ -214,15 +214,15 @@ class SessionTest extends OnDesk {
             }
             answers.forEach(Runnable::run);
             answers.clear();
-            slow.undo(refused::add);
-            slow.undo(refused::add);
+            slow.history().undo(refused::add);
+            slow.history().undo(refused::add);
             answers.forEach(Runnable::run);
             assertThat(refused).isEmpty();
             assertThat(behind.snapshot().log().entries().subList(34, 36))
                     .extracting(e -> e.corrects().orElseThrow())
                     .containsExactly(34, 33);
-            assertThat(slow.undoWords()).isEmpty();
-            assertThat(slow.redoWords()).isPresent();
+            assertThat(slow.history().undoWords()).isEmpty();
+            assertThat(slow.history().redoWords()).isPresent();
         }
     }
 
@@ -233,9 +233,9 @@ class SessionTest extends OnDesk {
             other.append(LogEntry.Draft.withdraw(entry.id(), "elsewhere"), List.of(), Sessions.CLOCK);
         }
         session.look();
-        session.undo(refused::add);
+        session.history().undo(refused::add);
         assertThat(refused).singleElement().asString().contains("corrected already");
-        assertThat(session.undoWords()).isPresent();
+        assertThat(session.history().undoWords()).isPresent();
     }
 
     @Test
@@ -249,9 +249,9 @@ class SessionTest extends OnDesk {
                 () -> fail("went on"),
                 refused::add);
         assertThat(refused).singleElement().asString().startsWith("Bucina itself failed (IllegalStateException)");
-        assertThat(session.statusProperty().get()).startsWith("Not saved");
+        assertThat(session.notices().statusProperty().get()).startsWith("Not saved");
         assertThat(onDisk()).isEqualTo(before);
-        assertThat(session.undoWords()).isEmpty();
+        assertThat(session.history().undoWords()).isEmpty();
     }
 
     @Test

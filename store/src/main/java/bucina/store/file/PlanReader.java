@@ -21,6 +21,7 @@ import bucina.core.plan.Part;
 import bucina.core.plan.Row;
 import bucina.core.plan.Workshop;
 import bucina.core.sheet.Point;
+import bucina.store.json.GroupJson;
 import bucina.store.json.Json;
 import bucina.store.json.LogJson;
 import bucina.store.json.PapersJson;
@@ -90,7 +91,7 @@ final class PlanReader {
                         new Id.Hole(r.getLong("id")),
                         r.getInt("label"),
                         new Point(r.getDouble("x_nm"), r.getDouble("y_nm")),
-                        Optional.ofNullable(r.getString("deviation")).map(PlanJson::deviationFrom)));
+                        Optional.ofNullable(r.getString("deviation")).map(GroupJson::deviationFrom)));
         Map<Long, List<Row>> rows = children(
                 "hole_row",
                 r -> new Row(
@@ -177,15 +178,15 @@ final class PlanReader {
                 new Id.Group(r.getLong("id")),
                 r.getString("code"),
                 r.getString("name"),
-                PlanJson.fastenerFrom(r.getString("fastener")),
+                GroupJson.fastenerFrom(r.getString("fastener")),
                 r.getInt("head_far") != 0,
                 asked,
                 r.getString("callout"),
                 rows.getOrDefault(r.getLong("id"), List.of()),
-                Optional.ofNullable(r.getString("typed")).map(PlanJson::typedFrom),
-                PlanJson.layerIdsFrom(r.getString("expects")),
-                PlanJson.layerIdsFrom(r.getString("clears")),
-                PlanJson.holePlanFrom(r.getString("holes")));
+                Optional.ofNullable(r.getString("typed")).map(GroupJson::typedFrom),
+                GroupJson.layerIdsFrom(r.getString("expects")),
+                GroupJson.layerIdsFrom(r.getString("clears")),
+                GroupJson.holePlanFrom(r.getString("holes")));
     }
 
     private static List<String> texts(String json) {

@@ -18,6 +18,7 @@ import bucina.core.plan.Query;
 import bucina.core.plan.Row;
 import bucina.core.plan.Tool;
 import bucina.core.plan.Workshop;
+import bucina.store.json.GroupJson;
 import bucina.store.json.Json;
 import bucina.store.json.PapersJson;
 import bucina.store.json.PlanJson;
@@ -242,7 +243,7 @@ final class PlanRows {
                         "name",
                         g.name(),
                         "fastener",
-                        Json.line(PlanJson.fastener(g.fastener())),
+                        Json.line(GroupJson.fastener(g.fastener())),
                         "head_far",
                         g.headFar() ? 1 : 0,
                         "preparation",
@@ -250,13 +251,13 @@ final class PlanRows {
                         "callout",
                         g.callout(),
                         "typed",
-                        g.typed().map(t -> Json.line(PlanJson.typed(t))).orElse(null),
+                        g.typed().map(t -> Json.line(GroupJson.typed(t))).orElse(null),
                         "expects",
-                        Json.line(PlanJson.layerIds(g.expects())),
+                        Json.line(GroupJson.layerIds(g.expects())),
                         "clears",
-                        Json.line(PlanJson.layerIds(g.clears())),
+                        Json.line(GroupJson.layerIds(g.clears())),
                         "holes",
-                        Json.line(PlanJson.holePlan(g.holes())));
+                        Json.line(GroupJson.holePlan(g.holes())));
             case Query q -> put(c, "body", Json.line(PapersJson.query(q)));
             case Acceptance x -> put(c, "body", Json.line(PapersJson.acceptance(x)));
             case Bulletin b -> put(c, "body", Json.line(PapersJson.bulletin(b)));
@@ -276,7 +277,9 @@ final class PlanRows {
                         "y_nm",
                         h.at().y(),
                         "deviation",
-                        h.deviation().map(d -> Json.line(PlanJson.deviation(d))).orElse(null));
+                        h.deviation()
+                                .map(d -> Json.line(GroupJson.deviation(d)))
+                                .orElse(null));
             default -> throw new IllegalStateException("no columns for " + record.getClass());
         }
         return c;

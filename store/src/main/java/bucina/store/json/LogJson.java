@@ -1,8 +1,8 @@
 package bucina.store.json;
 
+import static bucina.store.json.GroupJson.lower;
 import static bucina.store.json.PlanJson.NODES;
 import static bucina.store.json.PlanJson.array;
-import static bucina.store.json.PlanJson.lower;
 
 import bucina.core.log.Disposition;
 import bucina.core.log.LogEntry;
@@ -157,7 +157,7 @@ public final class LogJson {
         return at.make(() -> new Mark(
                 new Id.Hole(at.whole("hole")),
                 new Id.Layer(at.whole("layer")),
-                at.get("side").word(Mark.Side.values(), PlanJson::lower),
+                at.get("side").word(Mark.Side.values(), GroupJson::lower),
                 at.get("operation").word(Operation.values(), Operation::code),
                 Instant.parse(at.text("at")),
                 at.maybe("done").isEmpty() || at.flag("done"),

@@ -154,8 +154,8 @@ public final class PapersJson {
         return switch (c.any()) {
             case Part p -> change("part", c, x -> PlanJson.part((Part) x));
             case Layer l -> change("layer", c, x -> PlanJson.layer((Layer) x));
-            case Group g -> change("group", c, x -> PlanJson.group((Group) x));
-            case Row r -> change("row", c, x -> PlanJson.row((Row) x));
+            case Group g -> change("group", c, x -> GroupJson.group((Group) x));
+            case Row r -> change("row", c, x -> GroupJson.row((Row) x));
             default ->
                 throw new IllegalStateException(
                         "a bulletin does not change " + c.any().getClass());
@@ -182,8 +182,8 @@ public final class PapersJson {
         return switch (at.text("kind")) {
             case "part" -> change(at, PlanJson::part, n -> new Id.Part(n));
             case "layer" -> change(at, PlanJson::layer, n -> new Id.Face(n));
-            case "group" -> change(at, PlanJson::group, n -> new Id.Face(n));
-            case "row" -> change(at, PlanJson::row, n -> new Id.Group(n));
+            case "group" -> change(at, GroupJson::group, n -> new Id.Face(n));
+            case "row" -> change(at, GroupJson::row, n -> new Id.Group(n));
             default -> throw at.get("kind").wrong("must be part, layer, group or row");
         };
     }

@@ -1,0 +1,112 @@
+package bucina.desk.bench;
+
+import bucina.core.measure.Unit;
+import bucina.desk.gauge.GaugePost;
+import bucina.desk.look.Ui;
+import bucina.desk.session.Entries;
+import bucina.desk.session.LogForm;
+import java.util.List;
+import java.util.function.Supplier;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+
+/** The fields of a log entry in a grid: what went in, who, when, with which set-up. */
+final class EntryFields extends GridPane {
+
+    private final TextField count = field("log-count", "40");
+    private final TextField designation = field("log-designation", "MS20426AD3-3.5");
+    private final TextField length = field("log-length", "as stocked");
+    private final TextField who = field("log-who", "name or initials");
+    private final TextField done = field("log-done", "2026-11-20 19:30");
+    private final TextField minutes = field("log-minutes", "40");
+    private final TextField tool = field("log-tool", "squeezer, gun and bar");
+    private final TextField setting = field("log-setting", ".182 in");
+    private final TextField hole = field("log-hole", "#40");
+    private final TextField readings = field("log-readings", ".146x.047, .148x.046");
+
+    /**
+     * @param unit    of readings that a gauge sends
+     * @param changed told when a text has changed that is read as it is typed
+     */
+    EntryFields(Supplier<Unit> unit, Runnable changed) {
+        setHgap(8);
+        setVgap(5);
+        ColumnConstraints names = new ColumnConstraints();
+        names.setMinWidth(Region.USE_PREF_SIZE);
+        ColumnConstraints values = new ColumnConstraints();
+        values.setHgrow(Priority.ALWAYS);
+        getColumnConstraints().addAll(names, values, names, values);
+        row(0, "Rivet", designation, "", null);
+        row(1, "Count", count, "Cut to", length);
+        row(2, "Who", who, "Minutes", minutes);
+        row(3, "Done", done, "", null);
+        row(4, "Tool", tool, "", null);
+        row(5, "Gap", setting, "Hole", hole);
+        row(6, "Heads", readings, "", null);
+        GaugePost.receives(
+                readings,
+                "Heads, diameter then height",
+                l -> readings.setText(Entries.plus(readings.getText(), l, unit.get())));
+        for (TextField each : List.of(designation, length, done, setting, hole, readings)) {
+            each.textProperty().addListener((o, was, now) -> changed.run());
+        }
+    }
+
+    static TextField field(String id, String prompt) {
+        TextField field = new TextField();
+        field.setId(id);
+        field.setPromptText(prompt);
+        field.setPrefColumnCount(8);
+        return field;
+    }
+
+    private void row(int row, String name, TextField field, String name2, TextField field2) {
+        Label label = Ui.label(name, "field-name");
+        label.setLabelFor(field);
+        field.setAccessibleText(name);
+        add(label, 0, row);
+        if (field2 == null) {
+            add(field, 1, row, 3, 1);
+        } else {
+            add(field, 1, row);
+            Label second = Ui.label(name2, "field-name");
+            second.setLabelFor(field2);
+            field2.setAccessibleText(name2);
+            add(second, 2, row);
+            add(field2, 3, row);
+        }
+    }
+
+    /** Puts texts into the fields. */
+    void show(LogForm.Fields f, boolean countTyped) {
+        count.setText(f.count);
+        count.setDisable(!countTyped);
+        designation.setText(f.designation);
+        length.setText(f.length);
+        who.setText(f.who);
+        done.setText(f.done);
+        minutes.setText(f.minutes);
+        tool.setText(f.tool);
+        setting.setText(f.setting);
+        hole.setText(f.hole);
+        readings.setText(f.readings);
+    }
+
+    /** Takes the texts as they stand. */
+    void take(LogForm.Fields f) {
+        f.count = count.getText();
+        f.designation = designation.getText();
+        f.length = length.getText();
+        f.who = who.getText();
+        f.done = done.getText();
+        f.minutes = minutes.getText();
+        f.tool = tool.getText();
+        f.setting = setting.getText();
+        f.hole = hole.getText();
+        f.readings = readings.getText();
+    }
+}

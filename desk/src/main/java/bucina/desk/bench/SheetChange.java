@@ -1,0 +1,101 @@
+package bucina.desk.bench;
+
+import bucina.core.edit.Edit;
+import bucina.core.edit.SheetEdits;
+import bucina.core.measure.InputException;
+import bucina.core.measure.Length;
+import bucina.core.plan.Layer;
+import bucina.core.plan.Part;
+import bucina.desk.look.Fields;
+import bucina.desk.look.Ui;
+import bucina.desk.session.Desk;
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.scene.layout.VBox;
+
+/** A sheet: its thickness, when its part goes on, where it lies in the stack. */
+final class SheetChange extends ChangeForm {
+
+    SheetChange(Desk desk, Consumer<String> refused) {
+        super(desk, refused);
+    }
+
+    /** Fields for a sheet. */
+    void show(VBox body, Layer layer) {
+        Part part = desk.snapshot().build().part(layer.part());
+        Fields f = new Fields();
+        f.committed(
+                "Thickness, " + desk.unit().symbol(),
+                exact(layer.thickness()),
+                "sheet-thickness",
+                t -> reading(() -> {
+                    Length thickness = desk.lengths().parsePositive(t, "thickness");
+                    does(
+                            "changing the thickness of " + layer.name(),
+                            b -> Edit.layer(b, layer.id(), l -> l.withThickness(thickness)));
+                }));
+        f.committed(
+                "Goes on",
+                Integer.toString(part.fittingOrder()),
+                "sheet-order",
+                t -> reading(() -> {
+                    if (!t.strip().matches("\\d{1,4}")) {
+                        throw new InputException(
+                                "the fitting order must be a whole number like 3, was \"" + t.strip() + "\"");
+                    }
+                    does(
+                            "changing when " + part.name() + " goes on",
+                            b -> b.with(new Part(
+                                    part.id(),
+                                    part.name(),
+                                    part.material(),
+                                    Integer.parseInt(t.strip()),
+                                    part.fitted())));
+                }));
+        List<Layer> layers = desk.face().face().layers();
+        int place = layers.indexOf(layer) + 1;
+        body.getChildren()
+                .addAll(
+                        Ui.label(layer.name(), "strong"),
+                        Ui.wrapped(
+                                "Sheet " + place + " of " + layers.size() + " from the near side. "
+                                        + part.material().code() + ". Drag an edge on the sheet, or type.",
+                                "soft"),
+                        f,
+                        buttons(
+                                button(
+                                        "Nearer",
+                                        "",
+                                        "sheet-nearer",
+                                        () -> does(
+                                                "moving " + layer.name() + " nearer",
+                                                b -> SheetEdits.order(b, layer.id(), true))),
+                                button(
+                                        "Farther",
+                                        "",
+                                        "sheet-farther",
+                                        () -> does(
+                                                "moving " + layer.name() + " farther",
+                                                b -> SheetEdits.order(b, layer.id(), false))),
+                                button(
+                                        part.fitted() ? "Say it is not in place" : "Say it is in place",
+                                        "",
+                                        "sheet-fitted",
+                                        () -> does(
+                                                "saying whether " + part.name() + " is in place",
+                                                b -> b.with(part.withFitted(!part.fitted())))),
+                                button(
+                                        desk.trimProperty().get() ? "Hide trim lines" : "Safe trim lines",
+                                        "Y",
+                                        "sheet-trim",
+                                        () -> desk.trimProperty()
+                                                .set(!desk.trimProperty().get())),
+                                button(
+                                        "Take it off",
+                                        "",
+                                        "sheet-drop",
+                                        () -> does(
+                                                "taking " + layer.name() + " off",
+                                                b -> SheetEdits.drop(b, layer.id())))));
+    }
+}
