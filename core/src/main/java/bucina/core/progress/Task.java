@@ -12,8 +12,10 @@ import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * What is being done over a face.
@@ -23,6 +25,9 @@ import java.util.Optional;
  * @param layer     in one layer; empty for every layer that takes the operation
  */
 public record Task(Operation operation, Mark.Side side, Optional<Id.Layer> layer) {
+
+    /** Steps that final size leaves behind. */
+    private static final Set<Operation> OVERTAKEN = EnumSet.of(Operation.PILOT, Operation.MATCH_DRILLED);
 
     /** A task on every layer, from both sides. */
     public static Task of(Operation operation) {
@@ -52,9 +57,15 @@ public record Task(Operation operation, Mark.Side side, Optional<Id.Layer> layer
         return taking;
     }
 
-    /** True if it is done in every layer that takes it; a hole that takes it in none is not asked for. */
+    /**
+     * True if it is done in every layer that takes it, or no longer to be done there: a hole at its final size takes no
+     * pilot any more. A hole that takes it in no layer is not asked for.
+     */
     public boolean done(Logbook log, HoleReading reading) {
-        return layers(reading).stream().allMatch(l -> log.marked(reading.hole().id(), l.id(), operation, side));
+        return layers(reading).stream()
+                .allMatch(l -> log.marked(reading.hole().id(), l.id(), operation, side)
+                        || OVERTAKEN.contains(operation)
+                                && log.marked(reading.hole().id(), l.id(), Operation.FINAL_SIZE, Mark.Side.BOTH));
     }
 
     /** True if the hole waits for it: some layer takes it and lacks it, and no fastener is in. */

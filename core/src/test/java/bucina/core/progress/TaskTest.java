@@ -84,6 +84,17 @@ class TaskTest {
     }
 
     @Test
+    void a_hole_at_its_final_size_waits_for_no_pilot_and_no_match_drilling() {
+        FaceReading face = face("Upper skin");
+        List<HoleReading> row = row(face, "R8");
+        Logbook log = Logbook.EMPTY.plus(Task.of(Operation.FINAL_SIZE).marks(Logbook.EMPTY, row, true, AT, ""));
+        for (Operation overtaken : List.of(Operation.PILOT, Operation.MATCH_DRILLED)) {
+            assertThat(Task.of(overtaken).left(log, face)).hasSize(face.size() - row.size());
+        }
+        assertThat(Task.of(Operation.DEBURRED).left(log, face)).hasSize(face.size());
+    }
+
+    @Test
     void only_sheets_that_take_a_dimple_are_asked_for_one() {
         FaceReading face = face("Upper skin");
         HoleReading hole = row(face, "R8").getFirst();

@@ -222,11 +222,12 @@ final class Poses {
         desk.show(ref.face().id());
         desk.stageProperty().set(Stage.DRILL);
         desk.taskProperty().set(Task.of(Operation.DEBURRED));
-        List<String> rows = List.of("R8", "R9", "R10", "R11", "R12", "R16", "R17");
+        // What is drilled, but two holes of R11 that are jumped over.
+        List<String> rows = List.of("R8", "R9", "R10", "R11", "R12");
         var some = desk.face().readings().stream()
                 .filter(r -> rows.contains(r.row().name())
-                        && !(r.row().name().equals("R17")
-                                && (r.hole().label() == 3 || r.hole().label() == 4)))
+                        && !(r.row().name().equals("R11")
+                                && (r.hole().label() == 2 || r.hole().label() == 3)))
                 .toList();
         desk.session()
                 .mark(

@@ -50,6 +50,7 @@ abstract class WorkPanel extends StagePanel {
     private final Button mark;
     private final Button back;
     private final VBox foot;
+    private Runnable offer = () -> {};
     private boolean filling;
 
     /**
@@ -80,6 +81,7 @@ abstract class WorkPanel extends StagePanel {
         why.setId("work-why");
         why.setPromptText("why they may be marked now");
         why.setAccessibleText("Reason for marking holes that must wait");
+        why.textProperty().addListener((o, was, is) -> offer.run());
         mark = Ui.button("", "Ctrl+Enter", this::mark, "primary");
         mark.setId("work-mark");
         mark.setMaxWidth(Double.MAX_VALUE);
@@ -216,10 +218,11 @@ abstract class WorkPanel extends StagePanel {
         List<HoleReading> holes = desk.selectionProperty().get().readings(desk.face());
         List<HoleReading> open = open(task);
         List<HoleReading> guarded = guarded(task, open);
-        mark.setText(
+        offer = () -> mark.setText(
                 open.isEmpty()
                         ? holes.isEmpty() ? "Pick holes to mark" : "Nothing left to mark here"
-                        : "Mark " + open.size() + " " + words(task));
+                        : offered(open.size(), guarded.size()) + " " + words(task));
+        offer.run();
         mark.setDisable(open.isEmpty() || desk.session().readOnly());
         back.setDisable(holes.stream().noneMatch(r -> touched(task, r))
                 || desk.session().readOnly());
@@ -234,9 +237,21 @@ abstract class WorkPanel extends StagePanel {
                                 + guard(task, guarded.getFirst()).orElseThrow() + ".",
                         "attention-text"),
                 why,
-                Ui.wrapped("Without a reason only the others are marked.", "tiny"));
+                Ui.wrapped(
+                        guarded.size() == open.size()
+                                ? "Without a reason none of them is marked."
+                                : "Without a reason only the others are marked.",
+                        "tiny"));
         box.getStyleClass().add("finding-warning");
         below.getChildren().add(box);
+    }
+
+    /** What the button offers: the guarded holes only with the reason that they want. */
+    private String offered(int open, int guarded) {
+        if (!why.getText().isBlank()) {
+            return "Mark " + open;
+        }
+        return open == guarded ? "Say why to mark " + open : "Mark " + (open - guarded);
     }
 
     private boolean touched(Task task, HoleReading r) {

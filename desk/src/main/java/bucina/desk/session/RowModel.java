@@ -131,8 +131,17 @@ public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
         return -1;
     }
 
-    /** One sentence about the row's changes of length: what the strip says above the picture. */
+    /** The row's changes of length and what makes them: what the strip says above the picture. */
     public String sentence(Unit unit) {
+        return changes(unit, true);
+    }
+
+    /** The same without the causes, for where there is no room for them. */
+    public String brief(Unit unit) {
+        return changes(unit, false);
+    }
+
+    private String changes(Unit unit, boolean causes) {
         String title =
                 row.name() + ", " + group.name().toLowerCase(java.util.Locale.ROOT) + ": " + cells.size() + " holes. ";
         if (runs.size() == 1) {
@@ -154,7 +163,7 @@ public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
                     .append(run.gap
                             .map(g -> " at " + LengthFormat.decimal(g, unit, 3))
                             .orElse(""))
-                    .append(run.cause.isEmpty() ? "" : ": " + run.cause)
+                    .append(causes && !run.cause.isEmpty() ? ": " + run.cause : "")
                     .append(". ");
         }
         return text.toString().strip();

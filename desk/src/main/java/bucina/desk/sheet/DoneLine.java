@@ -11,8 +11,8 @@ import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 
 /** What was just done, said where it was done: a line at the foot of the sheet for some seconds, with its undo. */
@@ -23,8 +23,8 @@ public final class DoneLine implements Shown {
 
     private final Ties ties = new Ties();
     private final Label words = Ui.wrapped("", "done-words");
-    private final Label back = Ui.kept("", "done-back");
-    private final HBox line = new HBox(14, words, back);
+    private final Label back = Ui.wrapped("", "done-back");
+    private final VBox line = new VBox(2, words, back);
     private final PauseTransition pause = new PauseTransition(STAYS);
 
     public DoneLine(Session session) {

@@ -19,6 +19,7 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
+import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 
 /** Draws the row of the hole looked at; a click or the arrow keys step along it, and section and sheet follow. */
@@ -102,7 +103,7 @@ public final class RowStrip extends Region implements Shown {
     private void draw(RowModel row, double h) {
         double base = size * 2.1;
         double lane = (h - base - 8) / 4;
-        words(row.sentence(desk.unit()), palette.ink(), Type.bold(size * 1.1), 14, size * 1.15, TextAlignment.LEFT);
+        words(fitting(row), palette.ink(), Type.bold(size * 1.1), 14, size * 1.15, TextAlignment.LEFT);
         int cursor = desk.cursor().map(c -> row.place(c.hole().id())).orElse(-1);
         Selection selection = desk.selectionProperty().get();
         for (int i = 0; i < row.cells().size(); i++) {
@@ -269,6 +270,13 @@ public final class RowStrip extends Region implements Shown {
         g.setTextAlign(align);
         g.setTextBaseline(VPos.CENTER);
         g.fillText(text, x, y);
+    }
+
+    /** What the strip says, with the causes if there is room for them. */
+    private String fitting(RowModel row) {
+        Text measure = new Text(row.sentence(desk.unit()));
+        measure.setFont(Type.bold(size * 1.1));
+        return measure.getLayoutBounds().getWidth() <= getWidth() - 28 ? measure.getText() : row.brief(desk.unit());
     }
 
     private void press(MouseEvent e) {

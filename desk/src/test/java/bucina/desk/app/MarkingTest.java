@@ -171,7 +171,12 @@ class MarkingTest extends OnWindow {
         robot.push(KeyCode.CONTROL, KeyCode.ENTER);
         settle(robot);
         assertThat(task.left(desk.snapshot().log(), desk.face())).containsExactlyInAnyOrderElementsOf(guarded);
+        robot.push(KeyCode.CONTROL, KeyCode.A);
+        settle(robot);
+        Button mark = robot.lookup("#work-mark").queryAs(Button.class);
+        assertThat(mark.getText()).startsWith("Say why to mark " + guarded.size() + " ");
         robot.interact(() -> robot.lookup("#work-why").queryAs(TextField.class).setText("the cuff is scrapped"));
+        assertThat(mark.getText()).startsWith("Mark " + guarded.size() + " ");
         robot.push(KeyCode.CONTROL, KeyCode.ENTER);
         settle(robot);
         assertThat(task.left(desk.snapshot().log(), desk.face())).isEmpty();
