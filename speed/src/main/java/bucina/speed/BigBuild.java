@@ -5,6 +5,7 @@ import bucina.core.catalogue.CatalogueReader;
 import bucina.core.dress.Preparation;
 import bucina.core.edit.HoleEdits;
 import bucina.core.log.Logbook;
+import bucina.core.log.Operation;
 import bucina.core.material.Material;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
@@ -19,11 +20,14 @@ import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
 import bucina.core.plan.Row;
+import bucina.core.progress.Task;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.rule.RuleSet;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
 import bucina.core.sheet.Ring;
+import bucina.core.stack.Derivation;
+import bucina.core.stack.HoleReading;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Prefs;
 import bucina.desk.session.Session;
@@ -34,6 +38,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -55,12 +60,30 @@ final class BigBuild {
         return new BigBuild().build(faces, holesEach, rules);
     }
 
-    /** A desk with such a build open from a fresh file; what comes back from the worker goes through {@code ui}. */
+    /** Every hole of a build brought to where its fastener is set. */
+    private static Logbook ready(Build build, Catalogue catalogue) {
+        Derivation derivation = Derivation.of(build, catalogue);
+        Logbook log = Logbook.EMPTY;
+        for (Operation step :
+                List.of(Operation.FINAL_SIZE, Operation.DEBURRED, Operation.DIMPLED, Operation.COUNTERSUNK)) {
+            for (Build.FaceRef ref : build.faces()) {
+                List<HoleReading> holes = derivation.face(ref.face().id()).readings();
+                log = log.plus(Task.of(step).marks(log, holes, true, Instant.EPOCH, ""));
+            }
+        }
+        return log;
+    }
+
+    /**
+     * A desk with such a build open from a fresh file, ready to be riveted; what comes back from the worker goes
+     * through {@code ui}.
+     */
     static Desk desk(int faces, int holesEach, Executor worker, Executor ui) {
         try {
             Path file = Files.createTempDirectory("bucina-speed").resolve("big.bucina");
             Catalogue catalogue = CatalogueReader.shipped();
-            BuildFile.create(file, new Document(of(faces, holesEach, catalogue.rules()), Logbook.EMPTY, List.of()))
+            Build build = of(faces, holesEach, catalogue.rules());
+            BuildFile.create(file, new Document(build, ready(build, catalogue), List.of()))
                     .close();
             return new Desk(
                     Session.open(file, Optional.empty(), catalogue, Clock.systemUTC(), worker, ui),

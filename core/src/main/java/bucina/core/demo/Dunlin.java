@@ -1,5 +1,15 @@
 package bucina.core.demo;
 
+import static bucina.core.demo.Planform.at;
+import static bucina.core.demo.Planform.half;
+import static bucina.core.demo.Planform.lead;
+import static bucina.core.demo.Planform.quad;
+import static bucina.core.demo.Planform.rear;
+import static bucina.core.demo.Planform.rearHalf;
+import static bucina.core.demo.Planform.rib;
+import static bucina.core.demo.Planform.skin;
+import static bucina.core.demo.Planform.trail;
+
 import bucina.core.callout.Queries;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
@@ -11,13 +21,9 @@ import bucina.core.plan.Fastener;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hand;
 import bucina.core.plan.Hole;
-import bucina.core.plan.Id;
-import bucina.core.plan.KeptSum;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
 import bucina.core.plan.Row;
-import bucina.core.plan.Tool;
-import bucina.core.plan.Workshop;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.rule.RuleSet;
 import bucina.core.sheet.Corner;
@@ -36,7 +42,6 @@ import java.util.Optional;
  */
 public final class Dunlin {
 
-    private static final double SPAN = 58;
     private static final double[] RIBS = {1.6, 3.4, 11, 19, 27, 35, 43, 51, 56.9};
     private static final int[] AFT_RIBS = {1, 3, 5, 7};
     private static final Fastener SKIN = new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", 3);
@@ -111,106 +116,8 @@ public final class Dunlin {
                                 "MS20470AD4-6",
                                 80))
                 .checked();
-        return workshop(Queries.kept(build, LocalDate.of(2026, 11, 12)));
-    }
-
-    /** What lies on the bench beside it: a clip to bend, the flutes of a nose rib, the angle to cut, a step drill. */
-    private Build workshop(Build build) {
-        long id = build.nextId();
-        Optional<Id.Part> rib = Optional.of(noseRibs.get(1).id());
-        Workshop shop = Workshop.NONE
-                .with(new KeptSum(
-                        new Id.Sum(id),
-                        "bracket",
-                        "Hinge rib clip",
-                        Optional.empty(),
-                        Unit.INCH,
-                        Map.of(
-                                "material",
-                                "2024-T3",
-                                "thickness",
-                                ".040",
-                                "radius",
-                                ".190",
-                                "base",
-                                "2.6, 1.8",
-                                "flanges",
-                                "1: .75, 90\n2: .75, 90",
-                                "holes",
-                                "1: .8, .47, #30\n1: 1.9, .47, #30\n2: .9, .47, #30\nbase: 1.1, 1.1, #11",
-                                "grain",
-                                "not marked")))
-                .with(new KeptSum(
-                        new Id.Sum(id + 1),
-                        "flute",
-                        "Nose rib 2, lower flange",
-                        rib,
-                        Unit.INCH,
-                        Map.of(
-                                "chord",
-                                "8.4",
-                                "bow",
-                                ".07, .02",
-                                "flange",
-                                ".64",
-                                "holes",
-                                ".6, 1.5, 2.4, 3.3, 4.2, 5.1, 6.0, 6.9, 7.8",
-                                "depth",
-                                ".035",
-                                "width",
-                                ".32")))
-                .with(new KeptSum(new Id.Sum(id + 2), "cut", "Angle and strip", Optional.empty(), Unit.INCH, Map.of()))
-                .withTools(List.of(new Tool(
-                        new Id.Tool(id + 3),
-                        Tool.Kind.STEP_DRILL,
-                        "Bench step drill",
-                        List.of(
-                                Length.fraction(3, 16),
-                                Length.fraction(1, 4),
-                                Length.fraction(5, 16),
-                                Length.fraction(3, 8),
-                                Length.fraction(7, 16),
-                                Length.fraction(1, 2),
-                                Length.fraction(9, 16),
-                                Length.fraction(5, 8),
-                                Length.fraction(3, 4)))));
-        return build.withWorkshop(shop, id + 4).checked();
-    }
-
-    // ---- planform
-    // ----------------------------------------------------------------------
-
-    private static double lead(double x) {
-        return 9 - 3 * x / SPAN;
-    }
-
-    private static double trail(double x) {
-        return -21 + 7 * x / SPAN;
-    }
-
-    private static double rear(double x) {
-        return -13 + 4 * x / SPAN;
-    }
-
-    /** A point of a skin: {@code side} is -1 for the upper skin (aft up), 1 for the lower (forward up). */
-    private static Point at(int side, double x, double s) {
-        return Point.in(Sketch.mil(x), Sketch.mil(side * s));
-    }
-
-    private static Outline quad(int side, double[][] corners) {
-        List<Point> points = new ArrayList<>();
-        for (double[] c : corners) {
-            points.add(at(side, c[0], c[1]));
-        }
-        return Outline.of(Ring.polygon(points));
-    }
-
-    private static Outline skin(int side) {
-        return quad(side, new double[][] {{0, lead(0)}, {SPAN, lead(SPAN)}, {SPAN, trail(SPAN)}, {0, trail(0)}});
-    }
-
-    private static Outline rib(int side, double x, double from, double to, double half) {
-        return quad(side, new double[][] {{x - half, from}, {x + half, from}, {x + half, to}, {x - half, to}});
+        return DunlinBench.beside(
+                Queries.kept(build, LocalDate.of(2026, 11, 12)), noseRibs.get(1).id());
     }
 
     // ---- skins
@@ -283,19 +190,8 @@ public final class Dunlin {
                                     Optional.of(new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", 4)),
                                     Optional.empty(),
                                     "egged in match-drilling, opened to -4"))));
-            rows.set(3, new Row(row.id(), row.name(), row.nextLabel(), holes));
-            changed.add(new Group(
-                    g.id(),
-                    g.code(),
-                    g.name(),
-                    g.fastener(),
-                    g.headFar(),
-                    g.preparation(),
-                    g.callout(),
-                    rows,
-                    g.typed(),
-                    g.expects(),
-                    g.clears()));
+            rows.set(3, row.withHoles(holes));
+            changed.add(g.withRows(rows));
         }
         return changed;
     }
@@ -408,10 +304,6 @@ public final class Dunlin {
     // ---- webs
     // ----------------------------------------------------------------------
 
-    private static double half(double x) {
-        return 2.4 - .8 * x / SPAN;
-    }
-
     private Face mainWeb() {
         List<Ring> lightening = new ArrayList<>();
         for (double x : new double[] {31, 39, 47}) {
@@ -508,9 +400,5 @@ public final class Dunlin {
                         List.of(sketch.row(
                                 "R1", Sketch.stations(0, .9, 24.6, 26.1, 27.9, 34.1, 35.9, 42.1, 43.9, 45.4)))));
         return sketch.face("Rear spar web", "from ahead, looking aft", "up", layers, groups);
-    }
-
-    private static double rearHalf(double x) {
-        return 1.35 - .25 * x / SPAN;
     }
 }

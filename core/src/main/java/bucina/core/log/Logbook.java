@@ -6,7 +6,6 @@ import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -94,6 +93,10 @@ public final class Logbook {
     public boolean marked(Id.Hole hole, Id.Layer layer, Operation operation, Mark.Side side) {
         int sides =
                 done.getOrDefault(hole, Map.of()).getOrDefault(layer, Map.of()).getOrDefault(operation, 0);
+        return covers(operation, sides, side);
+    }
+
+    private static boolean covers(Operation operation, int sides, Mark.Side side) {
         return operation == Operation.DEBURRED ? (sides & side.bits()) == side.bits() : sides != 0;
     }
 
@@ -138,19 +141,27 @@ public final class Logbook {
         if (entry != null) {
             return logged(entry.work().orElseThrow(), hole.id());
         }
-        if (!done.containsKey(hole.id())) {
+        Map<Id.Layer, Map<Operation, Integer>> marked = done.get(hole.id());
+        if (marked == null) {
             return HoleState.PLANNED;
         }
         HoleState behind = null;
         for (Layer layer : layers) {
-            HoleState furthest = Arrays.stream(Operation.values())
-                    .filter(o -> marked(hole.id(), layer.id(), o, Mark.Side.BOTH))
-                    .map(HoleState::of)
-                    .max(Enum::compareTo)
-                    .orElse(HoleState.PLANNED);
+            HoleState furthest = furthest(marked.getOrDefault(layer.id(), Map.of()));
             behind = behind == null || furthest.compareTo(behind) < 0 ? furthest : behind;
         }
         return behind == null ? HoleState.PLANNED : behind;
+    }
+
+    private static HoleState furthest(Map<Operation, Integer> marked) {
+        HoleState furthest = HoleState.PLANNED;
+        for (Map.Entry<Operation, Integer> step : marked.entrySet()) {
+            if (covers(step.getKey(), step.getValue(), Mark.Side.BOTH)) {
+                HoleState there = HoleState.of(step.getKey());
+                furthest = there.compareTo(furthest) > 0 ? there : furthest;
+            }
+        }
+        return furthest;
     }
 
     private static HoleState logged(Work work, Id.Hole hole) {

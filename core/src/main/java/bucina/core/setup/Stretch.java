@@ -12,6 +12,7 @@ import bucina.core.stack.Solution;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * Holes of one group that are set with one set-up.
@@ -39,42 +40,80 @@ public record Stretch(Group group, List<HoleReading> holes) {
      * @param holes of one face, in setting order
      */
     public static List<Stretch> of(List<HoleReading> holes, RuleSet rules) {
-        List<List<HoleReading>> stretches = new ArrayList<>();
+        Length most = rules.length(RuleKey.GAP_AGREE);
+        List<Open> stretches = new ArrayList<>();
         for (HoleReading hole : holes) {
             stretches.stream()
-                    .filter(s -> s.stream().allMatch(other -> together(other, hole, rules)))
+                    .filter(s -> s.takes(hole, most))
                     .findFirst()
                     .orElseGet(() -> {
-                        stretches.add(new ArrayList<>());
+                        stretches.add(new Open(hole));
                         return stretches.getLast();
                     })
                     .add(hole);
         }
-        return stretches.stream().map(s -> new Stretch(s.getFirst().group(), s)).toList();
+        return stretches.stream()
+                .map(s -> new Stretch(s.first.group(), s.holes))
+                .toList();
     }
 
-    /** True if two holes of a group are set with one set-up. */
-    public static boolean together(HoleReading a, HoleReading b, RuleSet rules) {
-        return a.group().id().equals(b.group().id()) && together(a.solution(), b.solution(), rules);
-    }
+    /** A stretch that is still being filled. */
+    private static final class Open {
 
-    /** True if two solutions take the same rivet at the same set-up. */
-    public static boolean together(Solution a, Solution b, RuleSet rules) {
-        if (a == b) {
-            return true;
+        private final HoleReading first;
+        private final List<HoleReading> holes = new ArrayList<>();
+        private Solution last;
+        private Spread grip;
+        private Optional<Spread> gap;
+
+        Open(HoleReading first) {
+            this.first = first;
+            last = first.solution();
+            grip = Spread.of(first.solution().grip());
+            gap = gap(first.solution()).map(Spread::of);
         }
-        return a.fastener().equals(b.fastener())
-                && a.dash().equals(b.dash())
-                && a.length().equals(b.length())
-                && agree(Optional.of(a.grip()), Optional.of(b.grip()), rules)
-                && agree(gap(a), gap(b), rules);
+
+        /** True if the hole takes the same rivet, and neither grips nor gaps come to differ by more than may be. */
+        boolean takes(HoleReading hole, Length most) {
+            Solution a = first.solution();
+            Solution b = hole.solution();
+            return first.group().id().equals(hole.group().id())
+                    && (b == last
+                            || a.fastener().equals(b.fastener())
+                                    && a.dash().equals(b.dash())
+                                    && a.length().equals(b.length())
+                                    && gap.isPresent() == gap(b).isPresent()
+                                    && with(b).allMatch(s -> s.width().atMost(most)));
+        }
+
+        void add(HoleReading hole) {
+            if (hole.solution() != last) {
+                last = hole.solution();
+                grip = grip.with(last.grip());
+                gap = gap.map(g -> gap(last).map(g::with).orElse(g));
+            }
+            holes.add(hole);
+        }
+
+        private Stream<Spread> with(Solution s) {
+            return Stream.concat(Stream.of(grip.with(s.grip())), gap.flatMap(g -> gap(s).map(g::with)).stream());
+        }
     }
 
-    private static boolean agree(Optional<Length> a, Optional<Length> b, RuleSet rules) {
-        if (a.isEmpty() || b.isEmpty()) {
-            return a.isEmpty() && b.isEmpty();
+    /** The least and the most of some lengths. */
+    private record Spread(Length least, Length most) {
+
+        static Spread of(Length one) {
+            return new Spread(one, one);
         }
-        return a.get().max(b.get()).minus(a.get().min(b.get())).atMost(rules.length(RuleKey.GAP_AGREE));
+
+        Spread with(Length more) {
+            return new Spread(least.min(more), most.max(more));
+        }
+
+        Length width() {
+            return most.minus(least);
+        }
     }
 
     private static Optional<Length> gap(Solution solution) {

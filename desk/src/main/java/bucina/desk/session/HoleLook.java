@@ -70,13 +70,12 @@ public record HoleLook(Fill fill, Overlay overlay, boolean broken) {
         }
 
         private Fill fill(HoleReading hole) {
+            if (stage == Stage.STUDY) {
+                return new Fill.ByLength(lengths.place(hole), lengths.lengths());
+            }
             HoleState state = snapshot.state(hole);
-            return switch (stage) {
-                case STUDY -> new Fill.ByLength(lengths.place(hole), lengths.lengths());
-                // In Fit a hole is in, or still a bare ring: the gate says which stay open.
-                case FIT -> new Fill.ByState(state.set() ? state : HoleState.PLANNED);
-                case DRILL, DRESS, SET -> new Fill.ByState(state);
-            };
+            // In Fit a hole is in, or still a bare ring: the gate says which stay open.
+            return new Fill.ByState(stage == Stage.FIT && !state.set() ? HoleState.PLANNED : state);
         }
 
         private Overlay jumped(HoleReading hole) {

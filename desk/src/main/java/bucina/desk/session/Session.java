@@ -35,9 +35,8 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /*
  * Design. The file is touched by the worker only, one job after another; results come back on the interface thread.
- * What the window shows is
- * one immutable snapshot; it is replaced after the disk has it, never before, so the window cannot show as saved what
- * is not.
+ * What the window shows is one immutable snapshot; it is replaced after the disk has it, never before, so the window
+ * cannot show as saved what is not.
  */
 
 /** One open build: what it holds, what can be undone, and the way to write to it. */
@@ -239,8 +238,7 @@ public final class Session implements AutoCloseable {
 
     /**
      * Changes the plan by a function of the build as it is; the change can be undone. Queries open and settle with
-     * it, and it goes into the
-     * bulletin being written.
+     * it, and it goes into the bulletin being written.
      */
     public void plan(String words, UnaryOperator<Build> change, Runnable then, Consumer<String> refused) {
         UnaryOperator<Build> kept = build -> {
@@ -262,8 +260,7 @@ public final class Session implements AutoCloseable {
 
     /**
      * Derives a change without writing it, for a drag: {@code then} is told what it would be. Of changes that come
-     * faster than they are derived
-     * only the last is.
+     * faster than they are derived only the last is.
      */
     public void attempt(UnaryOperator<Build> change, Consumer<Snapshot> then) {
         Runnable job = () -> {

@@ -11,12 +11,9 @@ import bucina.store.json.Json;
 import bucina.store.json.LogJson;
 import java.io.IOException;
 import java.io.InputStream;
-import java.nio.ByteBuffer;
-import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
@@ -26,18 +23,9 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.sqlite.SQLiteConfig;
-import org.sqlite.SQLiteConnection;
 
 /** An open build file. See the package text for what it promises. Not for two threads at once. */
 public final class BuildFile implements AutoCloseable {
-
-    /** Marks the file as a build: "BuCi". */
-    static final int APPLICATION_ID = 0x42754369;
-
-    private static final Migrations MIGRATIONS =
-            new Migrations(List.of(Version2::run, Version3::run, Version4::run, Version5::run));
-    private static final int HEADER = 100;
 
     private final Path path;
     private final Connection connection;
@@ -66,7 +54,7 @@ public final class BuildFile implements AutoCloseable {
         Path draft = path.resolveSibling("." + path.getFileName() + ".draft");
         try {
             Files.deleteIfExists(draft);
-            try (BuildFile file = new BuildFile(draft, connect(draft, false, false), false)) {
+            try (BuildFile file = new BuildFile(draft, Opening.connect(draft, false, false), false)) {
                 file.fill(document);
             }
             Files.move(draft, path, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
@@ -96,10 +84,10 @@ public final class BuildFile implements AutoCloseable {
     private void fill(Document document) throws SQLException, IOException {
         try (InputStream schema = BuildFile.class.getResourceAsStream("/bucina/store/schema.sql");
                 Statement s = connection.createStatement()) {
-            s.execute("PRAGMA application_id = " + APPLICATION_ID);
+            s.execute("PRAGMA application_id = " + Opening.APPLICATION_ID);
             s.execute("BEGIN IMMEDIATE");
             s.executeUpdate(new String(schema.readAllBytes(), StandardCharsets.UTF_8));
-            s.execute("PRAGMA user_version = " + MIGRATIONS.newest());
+            s.execute("PRAGMA user_version = " + Opening.MIGRATIONS.newest());
             PlanRows.write(connection, null, document.build());
             for (LogEntry entry : document.log().entries()) {
                 insert(entry);
@@ -116,130 +104,19 @@ public final class BuildFile implements AutoCloseable {
      * @throws BuildFileException if it is missing, no build, damaged, too new or read only
      */
     public static BuildFile open(Path path) {
-        checkHeader(path);
+        Opening.checkHeader(path);
         if (!Files.isWritable(path)
                 || path.toAbsolutePath().getParent() != null
                         && !Files.isWritable(path.toAbsolutePath().getParent())) {
             throw Troubles.readOnly(path, null);
         }
-        return connected(path, false);
+        return new BuildFile(path, Opening.connection(path, false), false);
     }
 
     /** Opens a build file only to read it: works in a read-only folder, and changes nothing. */
     public static BuildFile openToRead(Path path) {
-        checkHeader(path);
-        return connected(path, true);
-    }
-
-    private static BuildFile connected(Path path, boolean readOnly) {
-        Connection connection = null;
-        try {
-            connection = readOnly ? toRead(path) : connect(path, false, false);
-            if (!readOnly) {
-                MIGRATIONS.bring(connection, path);
-            } else if (Migrations.version(connection) < MIGRATIONS.newest()) {
-                connection = broughtInMemory(connection);
-            }
-            return new BuildFile(path, connection, readOnly);
-        } catch (SQLException e) {
-            close(connection);
-            throw Troubles.of(path, e);
-        } catch (IOException e) {
-            close(connection);
-            throw Troubles.readOnly(path, e);
-        }
-    }
-
-    /** An older file that may only be read is brought up to date in memory; on the disk it stays as it is. */
-    private static Connection broughtInMemory(Connection old) throws SQLException {
-        try (old) {
-            byte[] image = ((SQLiteConnection) old).serialize("main");
-            // Bytes 18 and 19 say that the file is read through a write-ahead log, which a picture in memory does not
-            // have.
-            image[18] = 1;
-            image[19] = 1;
-            SQLiteConnection memory = (SQLiteConnection) new SQLiteConfig().createConnection("jdbc:sqlite::memory:");
-            memory.deserialize("main", image);
-            MIGRATIONS.run(memory);
-            return memory;
-        }
-    }
-
-    /**
-     * A file nobody writes to is read as it lies, so that a read-only folder or a full disk does not hinder; one with a
-     * journal, through it.
-     */
-    private static Connection toRead(Path path) throws SQLException, IOException {
-        Path journal = path.resolveSibling(path.getFileName() + "-wal");
-        if (!Files.exists(journal)) {
-            return connect(path, true, true);
-        }
-        Connection connection = connect(path, true, false);
-        try (Statement s = connection.createStatement()) {
-            s.execute("PRAGMA schema_version");
-            return connection;
-        } catch (SQLException e) {
-            close(connection);
-            if (Files.size(journal) == 0) {
-                return connect(path, true, true);
-            }
-            throw e;
-        }
-    }
-
-    private static void close(Connection connection) {
-        try {
-            if (connection != null) {
-                connection.close();
-            }
-        } catch (SQLException e) {
-            // Opening has failed already and says why; that the half-open connection would not close adds nothing.
-        }
-    }
-
-    private static Connection connect(Path path, boolean readOnly, boolean alone) throws SQLException {
-        SQLiteConfig config = new SQLiteConfig();
-        config.setBusyTimeout(5000);
-        config.setSynchronous(SQLiteConfig.SynchronousMode.FULL);
-        config.enforceForeignKeys(true);
-        config.setReadOnly(readOnly);
-        if (!readOnly) {
-            config.setJournalMode(SQLiteConfig.JournalMode.WAL);
-        }
-        String immutable = readOnly && alone ? "?immutable=1" : "";
-        return config.createConnection(
-                "jdbc:sqlite:file:" + path.toAbsolutePath().toUri().getRawPath() + immutable);
-    }
-
-    private static void checkHeader(Path path) {
-        if (!Files.isRegularFile(path)) {
-            throw Troubles.make(
-                    path,
-                    BuildFileException.Trouble.MISSING,
-                    "There is no build at " + path + ". Give the path of a .bucina file, or try the demo: bucina demo",
-                    null);
-        }
-        ByteBuffer header = ByteBuffer.allocate(HEADER);
-        try (FileChannel channel = FileChannel.open(path, StandardOpenOption.READ)) {
-            while (header.hasRemaining() && channel.read(header) >= 0) {
-                // Reads on until the header is full or the file ends.
-            }
-        } catch (IOException e) {
-            throw Troubles.make(path, BuildFileException.Trouble.DISK, path + " cannot be read: " + e.getMessage(), e);
-        }
-        boolean sqlite = !header.hasRemaining()
-                && new String(header.array(), 0, 16, StandardCharsets.ISO_8859_1).equals("SQLite format 3\0");
-        if (!sqlite || header.getInt(68) != APPLICATION_ID) {
-            throw Troubles.notABuild(path, null);
-        }
-        if (header.getInt(60) > MIGRATIONS.newest()) {
-            throw Troubles.make(
-                    path,
-                    BuildFileException.Trouble.TOO_NEW,
-                    path + " was written by a newer Bucina (format " + header.getInt(60) + ", this one reads up to "
-                            + MIGRATIONS.newest() + "). It was left as it is; use the newer program.",
-                    null);
-        }
+        Opening.checkHeader(path);
+        return new BuildFile(path, Opening.connection(path, true), true);
     }
 
     /** Where it is. */
