@@ -49,11 +49,8 @@ final class TopBar extends ShownBox {
         HBox.setHgrow(state, Priority.ALWAYS);
         setPadding(new Insets(5, 8, 5, 8));
         for (Desk.Room room : Desk.Room.values()) {
-            Button button = Ui.button(
-                    room.word(),
-                    "F" + (room.ordinal() + 1),
-                    () -> desk.roomProperty().set(room),
-                    "room");
+            Button button =
+                    Ui.button(room.word(), room.key(), () -> desk.roomProperty().set(room), "room");
             button.setId("room-" + room.name().toLowerCase(java.util.Locale.ROOT));
             rooms.put(room, button);
             ways.getChildren().add(button);

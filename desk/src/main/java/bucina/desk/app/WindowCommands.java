@@ -7,6 +7,7 @@ import static bucina.desk.session.Command.Scope.LOGBOOK;
 import bucina.desk.session.DemoBuild;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Selection;
+import java.util.Locale;
 import java.util.Optional;
 
 /** Commands of the window as a whole: rooms, builds, undo, how things are shown. */
@@ -26,31 +27,14 @@ final class WindowCommands extends CommandList {
                 () -> desk.session().history().undo(s -> {}));
         addChanging(
                 "redo", "Redo", "Ctrl+Y", ALWAYS, () -> desk.session().history().redo(s -> {}));
-        add("room-sheet", "Sheet room", "F1", ALWAYS, () -> desk.roomProperty().set(Desk.Room.SHEET));
-        add(
-                "room-sums",
-                "Bench sums room: bends, cutting, bolts",
-                "F2",
-                ALWAYS,
-                () -> desk.roomProperty().set(Desk.Room.SUMS));
-        add(
-                "room-logbook",
-                "Logbook room",
-                "F3",
-                ALWAYS,
-                () -> desk.roomProperty().set(Desk.Room.LOGBOOK));
-        add(
-                "room-rules",
-                "Rules room: limits, and what another rule set changes",
-                "F4",
-                ALWAYS,
-                () -> desk.roomProperty().set(Desk.Room.RULES));
-        add(
-                "room-papers",
-                "Papers room: queries, bulletins, the other hand",
-                "F5",
-                ALWAYS,
-                () -> desk.roomProperty().set(Desk.Room.PAPERS));
+        for (Desk.Room room : Desk.Room.values()) {
+            add(
+                    "room-" + room.name().toLowerCase(Locale.ROOT),
+                    room.title(),
+                    room.key(),
+                    ALWAYS,
+                    () -> desk.roomProperty().set(room));
+        }
         add("new-build", "Begin a build", "Ctrl+N", ALWAYS, window::newBuild);
         add("open-build", "Open a build", "Ctrl+O", ALWAYS, window::openBuild);
         add(

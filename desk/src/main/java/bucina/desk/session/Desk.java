@@ -32,25 +32,37 @@ public final class Desk implements AutoCloseable {
     /** The rooms that the top bar shows. */
     public enum Room {
         /** The sheet on the bench. */
-        SHEET("Sheet"),
+        SHEET("Sheet", "Sheet room"),
         /** Bends, cutting, fasteners: sums with a picture. */
-        SUMS("Bench sums"),
+        SUMS("Bench sums", "Bench sums room: bends, cutting, bolts"),
         /** Everything logged. */
-        LOGBOOK("Logbook"),
+        LOGBOOK("Logbook", "Logbook room"),
         /** The limits in force. */
-        RULES("Rules"),
+        RULES("Rules", "Rules room: limits, and what another rule set changes"),
         /** Queries, accepted findings, bulletins, the other hand. */
-        PAPERS("Papers");
+        PAPERS("Papers", "Papers room: queries, bulletins, the other hand");
 
         private final String word;
+        private final String title;
 
-        Room(String word) {
+        Room(String word, String title) {
             this.word = word;
+            this.title = title;
         }
 
         /** On the bar. */
         public String word() {
             return word;
+        }
+
+        /** Where it is looked for. */
+        public String title() {
+            return title;
+        }
+
+        /** The key that enters it. */
+        public String key() {
+            return "F" + (ordinal() + 1);
         }
     }
 
