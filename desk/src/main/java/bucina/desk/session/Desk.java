@@ -40,7 +40,9 @@ public final class Desk implements AutoCloseable {
         /** The limits in force. */
         RULES("Rules", "Rules room: limits, and what another rule set changes"),
         /** Queries, accepted findings, bulletins, the other hand. */
-        PAPERS("Papers", "Papers room: queries, bulletins, the other hand");
+        PAPERS("Papers", "Papers room: queries, bulletins, the other hand"),
+        /** Every part. */
+        PARTS("Parts", "Parts room");
 
         private final String word;
         private final String title;
