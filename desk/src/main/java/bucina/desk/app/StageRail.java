@@ -63,7 +63,6 @@ final class StageRail extends ShownBox {
                                 case DRILL -> toDrill;
                                 case DRESS -> toDress;
                                 case SET -> toSet;
-                                case PRIME -> Ui.label("", "soft");
                             }));
         }
         Button change = Ui.button(

@@ -47,7 +47,6 @@ public final class BenchSide extends ShownPane {
         panels.put(Stage.DRILL, new DrillPanel(desk, apart));
         panels.put(Stage.DRESS, new DressPanel(desk, apart));
         panels.put(Stage.SET, log);
-        panels.put(Stage.PRIME, new PrimePanel(desk, apart));
         getStyleClass().add("bench-side");
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);

@@ -11,9 +11,7 @@ public enum Stage {
     /** What is dimpled or countersunk, and how? */
     DRESS("Dress", 4, "What is dimpled or countersunk?"),
     /** What is in, and what is set next? */
-    SET("Set", 5, "What is in, what is next?"),
-    /** What is primed? */
-    PRIME("Prime", 6, "What is primed?");
+    SET("Set", 5, "What is in, what is next?");
 
     private final String word;
     private final int key;
