@@ -10,7 +10,6 @@ import bucina.desk.look.Palette;
 import bucina.desk.look.Shown;
 import bucina.desk.look.Ties;
 import bucina.desk.papers.PapersRoom;
-import bucina.desk.papers.PartsRoom;
 import bucina.desk.rules.RulesRoom;
 import bucina.desk.session.DemoBuild;
 import bucina.desk.session.Desk;
@@ -71,8 +70,7 @@ public final class DeskWindow implements Shown {
                 .with(Desk.Room.SUMS, this::sumsRoom)
                 .with(Desk.Room.LOGBOOK, () -> new LogbookRoom(desk))
                 .with(Desk.Room.RULES, () -> new RulesRoom(desk))
-                .with(Desk.Room.PAPERS, () -> new PapersRoom(desk))
-                .with(Desk.Room.PARTS, () -> new PartsRoom(desk));
+                .with(Desk.Room.PAPERS, () -> new PapersRoom(desk));
         keys = new Keys(desk, this);
         finder = new Finder(desk, keys.commands(), this::kept);
         top = new TopBar(desk, timer, this::search);

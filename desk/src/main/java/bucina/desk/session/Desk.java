@@ -40,9 +40,7 @@ public final class Desk implements AutoCloseable {
         /** The limits in force. */
         RULES("Rules", "Rules room: limits, and what another rule set changes"),
         /** Queries, accepted findings, bulletins, the other hand. */
-        PAPERS("Papers", "Papers room: queries, bulletins, the other hand"),
-        /** Every part. */
-        PARTS("Parts", "Parts room");
+        PAPERS("Papers", "Papers room: queries, bulletins, the other hand");
 
         private final String word;
         private final String title;

@@ -24,7 +24,6 @@ import bucina.desk.logbook.LogbookRoom;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Shown;
 import bucina.desk.papers.PapersRoom;
-import bucina.desk.papers.PartsRoom;
 import bucina.desk.rack.Rack;
 import bucina.desk.rules.RulesRoom;
 import bucina.desk.session.Apart;
@@ -103,7 +102,6 @@ class LifetimeTest extends OnWindow {
         ways.put(LogbookRoom.class, () -> new LogbookRoom(desk));
         ways.put(RulesRoom.class, () -> new RulesRoom(desk));
         ways.put(PapersRoom.class, () -> new PapersRoom(desk));
-        ways.put(PartsRoom.class, () -> new PartsRoom(desk));
         ways.put(
                 SumsRoom.class,
                 () -> new SumsRoom(new SumsRoom.Host(
