@@ -12,7 +12,11 @@ import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.core.plan.Hold;
 import bucina.core.plan.HolePlan;
+import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
+import bucina.core.sheet.Outline;
+import bucina.core.sheet.Point;
+import bucina.core.sheet.Ring;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.HoleReading;
 import java.util.List;
@@ -95,6 +99,37 @@ class HoldsTest {
         assertThat(ranges(farther, "Belly skin lap").getFirst().to()).isEqualTo("R1.5");
         Build fitted = locker.with(part(locker, "Closing sheet").withFitted(true));
         assertThat(ranges(fitted, "Belly skin lap")).isEmpty();
+    }
+
+    /**
+     * The belly skin lies from 0 to 500 mm across and 100 to 320 mm up; another sheet is put where the closing sheet
+     * is.
+     */
+    private List<Holds.Range> lifted(double fromX, double fromY, double toX, double toY) {
+        Build locker = Locker.build(catalogue.rules());
+        Layer closing = locker.face("Belly skin lap").orElseThrow().face().layers().stream()
+                .filter(l -> l.name().equals("Closing sheet"))
+                .findFirst()
+                .orElseThrow();
+        Outline box = Outline.of(Ring.polygon(List.of(mm(fromX, fromY), mm(toX, fromY), mm(toX, toY), mm(fromX, toY))));
+        return ranges(Edit.layer(locker, closing.id(), l -> l.withOutline(box)), "Belly skin lap").stream()
+                .filter(r -> r.held().lap().isPresent())
+                .toList();
+    }
+
+    private static Point mm(double x, double y) {
+        return new Point(x * 1e6, y * 1e6);
+    }
+
+    @Test
+    void only_a_later_sheet_that_goes_on_beyond_the_lap_lifts_it() {
+        assertThat(lifted(0, -60, 500, 122)).isNotEmpty();
+        // A doubler, wholly under the skin: put in from behind.
+        assertThat(lifted(20, 110, 480, 310)).isEmpty();
+        // Flush with the skin all round: it does not go on beyond it either.
+        assertThat(lifted(0, 100, 500, 320)).isEmpty();
+        // Beside the skin, 10 mm off its edge: they do not overlap.
+        assertThat(lifted(0, -60, 500, 90)).isEmpty();
     }
 
     @Test
