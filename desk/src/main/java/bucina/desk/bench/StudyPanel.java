@@ -1,6 +1,7 @@
 package bucina.desk.bench;
 
 import bucina.core.dress.Dress;
+import bucina.core.measure.Length;
 import bucina.core.measure.LengthFormat;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
@@ -167,24 +168,27 @@ final class StudyPanel extends StagePanel {
                 });
     }
 
-    /** What the squeezer wants when the stack changed since the hole before in the row. */
+    /** What the squeezer wants where another set-up begins at this hole of its row. */
     private Optional<String> gapChange(HoleReading reading) {
-        Optional<RowModel> row = desk.row();
-        int place = row.map(r -> r.place(reading.hole().id())).orElse(0);
-        if (place < 1) {
+        RowModel row = desk.row().orElse(null);
+        if (row == null) {
             return Optional.empty();
         }
-        HoleReading before = row.get().cells().get(place - 1).reading();
-        var now = reading.solution().choice();
-        var then = before.solution().choice();
-        if (now.isEmpty()
-                || then.isEmpty()
-                || now.get().squeezerGap().same(then.get().squeezerGap())) {
-            return Optional.empty();
+        int place = row.place(reading.hole().id());
+        for (int i = 1; i < row.runs().size(); i++) {
+            if (row.runs().get(i).from() == place) {
+                Optional<Length> before = row.runs().get(i - 1).gap();
+                return row.runs()
+                        .get(i)
+                        .gap()
+                        .flatMap(now -> before.map(now::minus))
+                        .filter(change -> !change.same(Length.ZERO))
+                        .map(change -> "Gap changes here: " + (change.positive() ? "open" : "close")
+                                + " the squeezer by " + LengthFormat.decimal(change.abs(), desk.unit(), 3)
+                                + " against hole "
+                                + row.cells().get(place - 1).reading().hole().label() + ".");
+            }
         }
-        var change = now.get().squeezerGap().minus(then.get().squeezerGap());
-        return Optional.of("Gap changes here: " + (change.positive() ? "open" : "close") + " the squeezer by "
-                + LengthFormat.decimal(change.abs(), desk.unit(), 3) + " against hole "
-                + before.hole().label() + ".");
+        return Optional.empty();
     }
 }

@@ -8,10 +8,14 @@ import bucina.core.plan.Group;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Row;
+import bucina.core.rule.RuleSet;
+import bucina.core.setup.Stretch;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -20,7 +24,7 @@ import java.util.Optional;
  * @param group  the group
  * @param row    the row
  * @param cells  its holes in order, with where they lie along the row
- * @param runs   stretches of neighbouring holes that take the same rivet in the same grip
+ * @param runs   neighbouring holes that are set with one set-up
  */
 public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
 
@@ -36,12 +40,12 @@ public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
     public record Cell(HoleReading reading, HoleState state, Length along, Optional<Length> margin) {}
 
     /**
-     * A stretch of holes alike.
+     * Neighbouring holes of one {@link Stretch}.
      *
      * @param from  first, counted from 0
      * @param to    last
      * @param dash  what to call the length: {@code -3.5}
-     * @param grip  their grip
+     * @param grip  the grip the set-up is made for
      * @param gap   closed gap of the squeezer; empty where nothing is squeezed
      * @param cause why it begins here: {@code Spar cap doubler ends}; empty for the first stretch
      */
@@ -70,32 +74,31 @@ public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
                         cells.getFirst().reading.group(),
                         cells.getFirst().reading.row(),
                         cells,
-                        runs(cells)));
+                        runs(cells, snapshot.build().rules())));
     }
 
-    private static List<Run> runs(List<Cell> cells) {
+    private static List<Run> runs(List<Cell> cells, RuleSet rules) {
+        Map<Id.Hole, Stretch> setUps = new HashMap<>();
+        Stretch.of(cells.stream().map(Cell::reading).toList(), rules)
+                .forEach(s -> s.holes().forEach(h -> setUps.put(h.hole().id(), s)));
         List<Run> runs = new ArrayList<>();
         int from = 0;
         for (int i = 1; i <= cells.size(); i++) {
-            if (i == cells.size() || !alike(cells.get(i - 1).reading, cells.get(i).reading)) {
-                HoleReading first = cells.get(from).reading;
+            HoleReading first = cells.get(from).reading;
+            Stretch stretch = setUps.get(first.hole().id());
+            if (i == cells.size()
+                    || stretch != setUps.get(cells.get(i).reading.hole().id())) {
                 runs.add(new Run(
                         from,
                         i - 1,
-                        first.solution().dash(),
-                        first.solution().grip(),
-                        first.solution().choice().map(c -> c.squeezerGap()),
+                        stretch.solution().dash(),
+                        stretch.solution().grip(),
+                        stretch.gap(),
                         from == 0 ? "" : cause(cells.get(from - 1).reading, first)));
                 from = i;
             }
         }
         return runs;
-    }
-
-    private static boolean alike(HoleReading a, HoleReading b) {
-        return a.solution().dash().equals(b.solution().dash())
-                && a.solution().grip().same(b.solution().grip())
-                && a.solution().fastener().equals(b.solution().fastener());
     }
 
     /** What comes or goes between two neighbouring holes. */

@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import bucina.core.dress.Preparation;
+import bucina.core.edit.Edit;
 import bucina.core.log.HoleState;
 import bucina.core.measure.InputException;
+import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.stack.HoleReading;
@@ -81,6 +83,38 @@ class ViewStateTest extends OnDesk {
         assertThat(desk.row().orElseThrow().sentence(Unit.INCH))
                 .startsWith("R30, root cuff: 4 holes.")
                 .contains("-3");
+    }
+
+    /** R1 of the upper skin, with a spar cap doubler of so many inches under its first 18 holes. */
+    private RowModel underDoubler(double thickness) {
+        var refused = new java.util.ArrayList<String>();
+        var doubler = desk.face().face().layers().stream()
+                .filter(l -> l.name().equals("Spar cap doubler"))
+                .findFirst()
+                .orElseThrow();
+        session.plan(
+                "changing the thickness of the doubler",
+                b -> Edit.layer(b, doubler.id(), l -> l.withThickness(Length.in(thickness))),
+                () -> {},
+                refused::add);
+        assertThat(refused).isEmpty();
+        desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R1.10")));
+        return desk.row().orElseThrow();
+    }
+
+    @Test
+    void the_strip_resets_the_squeezer_where_the_set_up_changes_and_not_where_a_grip_differs_a_little() {
+        // .025 + .063 without, .092 with: .004 apart, set with one gap.
+        assertThat(underDoubler(.004).runs()).extracting(RowModel.Run::from).containsExactly(0, 6);
+        // .094: .006 apart.
+        RowModel apart = underDoubler(.006);
+        assertThat(apart.runs()).extracting(RowModel.Run::from).containsExactly(0, 6, 18);
+        assertThat(apart.runs()
+                        .get(1)
+                        .gap()
+                        .orElseThrow()
+                        .minus(apart.runs().get(2).gap().orElseThrow()))
+                .isEqualTo(Length.in(.006));
     }
 
     @Test
