@@ -1,5 +1,6 @@
 package bucina.desk.session;
 
+import java.util.Map;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -10,6 +11,18 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 public final class Notices {
 
     private static final String UNDONE = "Undone";
+    /** What does not end in "ed". */
+    private static final Map<String, String> IRREGULAR = Map.ofEntries(
+            Map.entry("beginning", "began"),
+            Map.entry("bringing", "brought"),
+            Map.entry("keeping", "kept"),
+            Map.entry("laying", "laid"),
+            Map.entry("making", "made"),
+            Map.entry("putting", "put"),
+            Map.entry("reading", "read"),
+            Map.entry("saying", "said"),
+            Map.entry("taking", "took"),
+            Map.entry("withdrawing", "withdrew"));
 
     private final ReadOnlyStringWrapper status = new ReadOnlyStringWrapper("");
     private final ReadOnlyStringWrapper brief = new ReadOnlyStringWrapper("");
@@ -83,9 +96,12 @@ public final class Notices {
 
     /** Words of something done as a sentence about the past: {@code Marked 12 holes deburred.} */
     static String past(String words) {
-        String past = words.startsWith("marking ")
-                ? "marked " + words.substring("marking ".length())
-                : words.startsWith("logging ") ? "logged " + words.substring("logging ".length()) : words;
+        int end = words.indexOf(' ') < 0 ? words.length() : words.indexOf(' ');
+        String doing = words.substring(0, end);
+        String did = doing.endsWith("ing")
+                ? IRREGULAR.getOrDefault(doing, doing.substring(0, doing.length() - 3) + "ed")
+                : doing;
+        String past = did + words.substring(end);
         return Character.toUpperCase(past.charAt(0)) + past.substring(1) + ".";
     }
 }
