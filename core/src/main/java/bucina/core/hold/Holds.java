@@ -10,6 +10,7 @@ import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
 import bucina.core.rule.RuleKey;
 import bucina.core.sheet.Corner;
+import bucina.core.sheet.Crossing;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
 import bucina.core.stack.HoleReading;
@@ -22,10 +23,9 @@ import java.util.Optional;
 
 /*
  * Design. A later sheet slips under a lap if it lies below an earlier sheet that is in place already, the two
- * overlap, and the later one goes on
- * beyond it. Then the earlier sheet must be lifted: its holes stay open as far back from the later sheet as the rule
- * says. A sheet that lies
- * wholly under the earlier one (a doubler) is put in from behind and lifts nothing.
+ * overlap, and the later one goes on beyond it. Then the earlier sheet must be lifted: its holes stay open as far back
+ * from the later sheet as the rule says. A sheet that lies wholly under the earlier one (a doubler) is put in from
+ * behind and lifts nothing.
  */
 
 /** What is held open in one build. Immutable, made once for a build; cheap to ask. */
@@ -64,7 +64,8 @@ public final class Holds {
         boolean beyond = corners(later).stream()
                 .anyMatch(p -> !lap.covers(p) && lap.edgeDistance(p).nanometres() > 1000);
         boolean shared = corners(later).stream().anyMatch(lap::covers)
-                || corners(lap).stream().anyMatch(later::covers);
+                || corners(lap).stream().anyMatch(later::covers)
+                || new Crossing(lap.outer()).crosses(later.outer());
         return beyond && shared;
     }
 

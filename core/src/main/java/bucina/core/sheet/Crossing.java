@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 
 /**
- * Sees whether a ring crosses itself. Arcs are taken by their chords: an arc that only bows over a neighbour is let
+ * Sees whether a ring crosses itself or another. Arcs are taken by their chords: an arc that only bows over a neighbour is let
  * pass.
  */
 public final class Crossing {
@@ -15,13 +15,13 @@ public final class Crossing {
         this.corners = ring.corners();
     }
 
+    /** True if the ring crosses itself. */
     public boolean crosses() {
         int n = corners.size();
         if (n < 4) {
             return false;
         }
-        BoxIndex<Integer> index =
-                new BoxIndex<>(IntStream.range(0, n).boxed().toList(), i -> Box.around(at(i), at(i + 1)));
+        BoxIndex<Integer> index = sides();
         for (int i = 0; i < n; i++) {
             for (int j : index.in(Box.around(at(i), at(i + 1)))) {
                 boolean neighbours = j == i || (j + 1) % n == i || (i + 1) % n == j;
@@ -31,6 +31,24 @@ public final class Crossing {
             }
         }
         return false;
+    }
+
+    /** True if a side of the ring crosses a side of another. */
+    public boolean crosses(Ring other) {
+        Crossing others = new Crossing(other);
+        BoxIndex<Integer> index = others.sides();
+        for (int i = 0; i < corners.size(); i++) {
+            for (int j : index.in(Box.around(at(i), at(i + 1)))) {
+                if (meets(at(i), at(i + 1), others.at(j), others.at(j + 1))) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    private BoxIndex<Integer> sides() {
+        return new BoxIndex<>(IntStream.range(0, corners.size()).boxed().toList(), i -> Box.around(at(i), at(i + 1)));
     }
 
     private Point at(int i) {

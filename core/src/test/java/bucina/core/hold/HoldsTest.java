@@ -124,6 +124,8 @@ class HoldsTest {
     @Test
     void only_a_later_sheet_that_goes_on_beyond_the_lap_lifts_it() {
         assertThat(lifted(0, -60, 500, 122)).isNotEmpty();
+        // A strap that crosses the skin from edge to edge: no corner of either lies in the other.
+        assertThat(lifted(200, -60, 300, 400)).isNotEmpty();
         // A doubler, wholly under the skin: put in from behind.
         assertThat(lifted(20, 110, 480, 310)).isEmpty();
         // Flush with the skin all round: it does not go on beyond it either.
