@@ -1,5 +1,7 @@
 package bucina.speed;
 
+import bucina.core.log.Operation;
+import bucina.core.progress.Task;
 import bucina.desk.app.DeskWindow;
 import bucina.desk.look.Type;
 import bucina.desk.session.Desk;
@@ -17,6 +19,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.scene.control.Button;
 import javafx.stage.Stage;
 
 /**
@@ -89,6 +92,21 @@ public final class WindowSpeed extends Application {
                             desk[0].face(),
                             Optional.of(desk[0].face().reading(i).hole().id())));
         });
+        todo.add(() -> {
+            desk[0].taskProperty().set(Task.of(Operation.DEBURRED));
+            next(todo);
+        });
+        step(
+                todo,
+                "the whole face picked to be deburred, half of it not drilled",
+                i -> desk[0].selectionProperty()
+                        .set(Selection.all(
+                                desk[0].face(),
+                                Optional.of(desk[0].face().reading(i).hole().id()))));
+        step(
+                todo,
+                "the same asked to be marked and refused",
+                i -> ((Button) stage.getScene().lookup("#work-mark")).fire());
         step(todo, "a hole picked in Dress", i -> {
             if (desk[0].stageProperty().get() != bucina.desk.session.Stage.DRESS) {
                 desk[0].stageProperty().set(bucina.desk.session.Stage.DRESS);
