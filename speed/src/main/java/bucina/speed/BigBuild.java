@@ -60,7 +60,7 @@ final class BigBuild {
         return new BigBuild().build(faces, holesEach, rules);
     }
 
-    /** Every hole of a build brought to where its fastener is set. */
+    /** The first half of each face brought to where fasteners are set; the rest is not drilled. */
     private static Logbook ready(Build build, Catalogue catalogue) {
         Derivation derivation = Derivation.of(build, catalogue);
         Logbook log = Logbook.EMPTY;
@@ -68,7 +68,7 @@ final class BigBuild {
                 List.of(Operation.FINAL_SIZE, Operation.DEBURRED, Operation.DIMPLED, Operation.COUNTERSUNK)) {
             for (Build.FaceRef ref : build.faces()) {
                 List<HoleReading> holes = derivation.face(ref.face().id()).readings();
-                log = log.plus(Task.of(step).marks(log, holes, true, Instant.EPOCH, ""));
+                log = log.plus(Task.of(step).marks(log, holes.subList(0, holes.size() / 2), true, Instant.EPOCH));
             }
         }
         return log;

@@ -94,7 +94,7 @@ final class ProgressSpeed {
         Task task = Task.of(Operation.DEBURRED);
         Logbook log = Logbook.EMPTY;
         for (Build.FaceRef f : build.faces()) {
-            log = log.plus(task.marks(log, derivation.face(f.face().id()).readings(), true, Instant.EPOCH, ""));
+            log = log.plus(task.marks(log, derivation.face(f.face().id()).readings(), true, Instant.EPOCH));
         }
         Logbook marked = log;
         System.out.println(marked.marks().size() + " marks");
@@ -114,8 +114,7 @@ final class ProgressSpeed {
                                 marked,
                                 derivation.face(first.face().id()).readings().subList(0, 20),
                                 true,
-                                Instant.EPOCH,
-                                "")));
+                                Instant.EPOCH)));
     }
 
     /** The build with a part for every sheet. */

@@ -3,10 +3,13 @@ package bucina.core.guard;
 import bucina.core.hold.Holds;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
+import bucina.core.log.Mark;
+import bucina.core.log.Operation;
 import bucina.core.log.Work;
 import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
+import bucina.core.progress.Task;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.HoleReading;
 import java.util.ArrayList;
@@ -14,11 +17,13 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 
 /**
- * A log that is brought in with its build: entries about holes that were not ready (P1, P2) and give no reason are
- * refused, or get the reason given now.
+ * A log that is brought in with its build: entries about holes that were not ready (P1, P2), and marks before what they
+ * rest on (P1), that give no reason are refused, or get the reason given now.
  */
 public final class BroughtLog {
 
@@ -36,8 +41,8 @@ public final class BroughtLog {
     /**
      * The log as it may be brought in.
      *
-     * @param because the reason for entries that give none; blank for no reason
-     * @throws InputException if an entry without a reason is about a hole that was not ready
+     * @param because the reason for entries and marks that give none; blank for no reason
+     * @throws InputException if an entry or a mark without a reason is about a hole that was not ready
      */
     public Logbook accepted(String because) {
         List<LogEntry> entries = new ArrayList<>();
@@ -51,7 +56,54 @@ public final class BroughtLog {
             }
             entries.add(missing.isPresent() ? entry.explained(because.strip()) : entry);
         }
-        return new Logbook(entries, log.marks());
+        return new Logbook(entries, marks(because.strip()));
+    }
+
+    /** The marks with a reason at each that stands before what it rests on. A hole that is set answers by its entry. */
+    private List<Mark> marks(String because) {
+        Set<Step> reasoned = log.marks().stream()
+                .filter(m -> !m.note().isBlank())
+                .map(Step::of)
+                .collect(Collectors.toSet());
+        List<Mark> marks = new ArrayList<>();
+        for (Mark mark : log.marks()) {
+            Optional<String> early = mark.on() && !reasoned.contains(Step.of(mark)) ? early(mark) : Optional.empty();
+            if (early.isPresent() && because.isBlank()) {
+                throw new InputException("a mark has no reason why it comes early: " + early.get()
+                        + ". Give one for all of them with --because TEXT");
+            }
+            marks.add(early.isPresent() ? mark.because(because) : mark);
+        }
+        return marks;
+    }
+
+    /** What a mark is about. */
+    private record Step(Id.Hole hole, Id.Layer layer, Operation operation) {
+
+        static Step of(Mark mark) {
+            return new Step(mark.hole(), mark.layer(), mark.operation());
+        }
+    }
+
+    /** What is still missing before a mark that stands; empty for one that was taken back, and for a hole that is set. */
+    private Optional<String> early(Mark mark) {
+        if (!log.marked(mark.hole(), mark.layer(), mark.operation(), mark.side())) {
+            return Optional.empty();
+        }
+        Task task = new Task(mark.operation(), mark.side(), Optional.of(mark.layer()));
+        for (Build.FaceRef ref : derivation.build().faces()) {
+            Optional<HoleReading> hole = derivation.face(ref.face().id()).of(mark.hole());
+            if (hole.isPresent()) {
+                return log.state(hole.get().hole(), hole.get().layers()).set()
+                        ? Optional.empty()
+                        : guards(ref).early(task, hole.get());
+            }
+        }
+        return Optional.empty();
+    }
+
+    private Guards guards(Build.FaceRef ref) {
+        return guards.computeIfAbsent(ref.face().id(), f -> new Guards(derivation, f, log, holds));
     }
 
     private Optional<String> missing(Work work) {
@@ -64,9 +116,7 @@ public final class BroughtLog {
             for (Work.LoggedHole hole : work.holes().stream().filter(here).toList()) {
                 HoleReading reading =
                         derivation.face(ref.face().id()).of(hole.id()).orElseThrow();
-                Optional<String> lacks = guards.computeIfAbsent(
-                                ref.face().id(), f -> new Guards(derivation, f, log, holds))
-                        .unready(reading);
+                Optional<String> lacks = guards(ref).unready(reading);
                 if (lacks.isPresent()) {
                     return lacks;
                 }

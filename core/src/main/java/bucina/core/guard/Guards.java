@@ -62,13 +62,18 @@ public final class Guards {
     }
 
     /** Why no fastener may be set in a hole; empty if it is ready. Names the hole, the sheet and what is missing. */
-    public Optional<String> setting(HoleReading hole) {
+    public Optional<String> setting(HoleReading hole, Unit unit) {
         return off(hole, "set")
                 .or(() -> holds.of(hole)
                         .map(h -> hole.label() + " is held open for " + h.waitsFor()
                                 + ": set it after that, or say in the plan that the part is in place"))
                 .or(() -> missing(hole))
-                .or(() -> error(hole));
+                .or(() -> error(hole, unit));
+    }
+
+    /** What P1 misses before a step that is said to be done; holds may have come later. */
+    Optional<String> early(Task task, HoleReading hole) {
+        return order(task, hole);
     }
 
     /** What P1 and P2 miss at a hole that is said to be set; holds and findings may have come later. */
@@ -149,14 +154,14 @@ public final class Guards {
         return hole.label() + " in " + layer.name() + " is not " + String.join(", not ", words);
     }
 
-    private Optional<String> error(HoleReading hole) {
+    private Optional<String> error(HoleReading hole, Unit unit) {
         if (hole.worst().filter(l -> l == Level.ERROR).isEmpty()) {
             return Optional.empty();
         }
         return StackCheck.findings(face.face(), hole).stream()
                 .filter(f -> f.level() == Level.ERROR && f.accepted().isEmpty())
                 .map(Finding::message)
-                .map(m -> m.in(Unit.INCH).replaceAll("\\.$", ""))
+                .map(m -> m.in(unit).replaceAll("\\.$", ""))
                 .map(m -> hole.label() + " has an open error: "
                         + (m.startsWith(hole.label())
                                 ? m.substring(hole.label().length()).replaceFirst("^:? ", "")

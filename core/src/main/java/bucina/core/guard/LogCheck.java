@@ -9,6 +9,7 @@ import bucina.core.log.Used;
 import bucina.core.log.Work;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
+import bucina.core.plan.Build;
 import bucina.core.plan.Fastener;
 import bucina.core.plan.Group;
 import bucina.core.plan.Id;
@@ -64,7 +65,7 @@ public final class LogCheck {
             var ref = derivation.build().faces().stream()
                     .flatMap(f -> f.face().groups().stream()
                             .filter(g -> g.id().equals(work.group()))
-                            .map(g -> new Owner(f.face().id(), g)))
+                            .map(g -> new Owner(f, g)))
                     .findFirst()
                     .orElseThrow(() -> new InputException("group " + work.groupCode() + " is not in this build"));
             holes(work, ref.group, draft.corrects());
@@ -74,12 +75,12 @@ public final class LogCheck {
                 throw new InputException("done at " + work.done() + " lies in the future (it is " + now.withNano(0)
                         + "): give when it was done");
             }
-            List<String> odd = odd(work, ref.group, ref.face);
+            List<String> odd = odd(work, ref.group, ref.face());
             if (!odd.isEmpty() && work.explanation().isBlank() && work.note().isBlank()) {
                 throw new InputException(
                         String.join("; ", odd) + ": add a word of explanation, such as \"drawing calls for it\"");
             }
-            ready(work, ref.face, draft.corrects());
+            ready(work, ref.at, draft.corrects());
         });
     }
 
@@ -126,7 +127,7 @@ public final class LogCheck {
     /**
      * A hole that is not ready is set only with a reason. Holes that the corrected entry covers are in already.
      */
-    private void ready(Work work, Id.Face face, Optional<Integer> corrects) {
+    private void ready(Work work, Build.FaceRef at, Optional<Integer> corrects) {
         if (!work.explanation().isBlank()) {
             return;
         }
@@ -134,11 +135,12 @@ public final class LogCheck {
                 .flatMap(w -> w.holes().stream())
                 .map(Work.LoggedHole::id)
                 .collect(Collectors.toSet());
+        Id.Face face = at.face().id();
         Guards guards = new Guards(derivation, face, log, new Holds(derivation.build()));
         List<String> missing = work.holes().stream()
                 .filter(h -> !in.contains(h.id()))
                 .flatMap(h -> derivation.face(face).of(h.id()).stream())
-                .flatMap(r -> guards.setting(r).stream())
+                .flatMap(r -> guards.setting(r, at.assembly().unit()).stream())
                 .toList();
         if (!missing.isEmpty()) {
             throw new InputException(
@@ -146,7 +148,12 @@ public final class LogCheck {
         }
     }
 
-    private record Owner(Id.Face face, Group group) {}
+    private record Owner(Build.FaceRef at, Group group) {
+
+        Id.Face face() {
+            return at.face().id();
+        }
+    }
 
     private void corrected(int id) {
         LogEntry first = log.entry(id)

@@ -4,12 +4,12 @@ import bucina.core.hold.Holds;
 import bucina.core.log.Logbook;
 import bucina.core.log.Mark;
 import bucina.core.measure.InputException;
-import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.progress.Task;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.HoleReading;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -22,34 +22,34 @@ public final class MarkCheck {
 
     private final Derivation derivation;
     private final Logbook log;
-    private final Unit unit;
     private final Map<Id.Face, Guards> guards = new HashMap<>();
     private Holds holds;
 
-    /**
-     * @param unit of lengths in sentences
-     */
-    public MarkCheck(Derivation derivation, Logbook log, Unit unit) {
+    public MarkCheck(Derivation derivation, Logbook log) {
         this.derivation = derivation;
         this.log = log;
-        this.unit = unit;
     }
 
     /**
-     * Refuses marks that put a step before what it rests on and do not say why. Marks taken back are free.
+     * The marks as they may be written: those that put a step before what it rests on carry the reason. Marks taken
+     * back are free.
      *
-     * @throws InputException with one sentence that names hole, sheet and what is missing
+     * @param because why holes that must wait are marked now; blank for no reason
+     * @throws InputException if there are such marks and no reason, with one sentence that names hole, sheet and what
+     *     is missing; if a hole is not in the build
      */
-    public void accept(List<Mark> marks) {
+    public List<Mark> accepted(List<Mark> marks, String because) {
+        List<Mark> accepted = new ArrayList<>();
         Set<String> missing = new LinkedHashSet<>();
         for (Mark mark : marks) {
-            if (mark.on() && mark.note().isBlank()) {
-                why(mark).ifPresent(missing::add);
-            }
+            Optional<String> why = mark.on() ? why(mark) : Optional.empty();
+            why.ifPresent(missing::add);
+            accepted.add(why.isPresent() ? mark.because(because.strip()) : mark);
         }
-        if (!missing.isEmpty()) {
+        if (!missing.isEmpty() && because.isBlank()) {
             throw new InputException(Guards.together(List.copyOf(missing)) + ": mark that first, or give the reason");
         }
+        return accepted;
     }
 
     private Optional<String> why(Mark mark) {
@@ -57,13 +57,11 @@ public final class MarkCheck {
         for (Build.FaceRef ref : derivation.build().faces()) {
             Optional<HoleReading> hole = derivation.face(ref.face().id()).of(mark.hole());
             if (hole.isPresent()) {
-                // Going back to what was so already (redo) needs no reason.
-                return log.marked(mark.hole(), mark.layer(), mark.operation(), mark.side())
-                        ? Optional.empty()
-                        : guards(ref.face().id()).marking(task, hole.get(), unit);
+                return guards(ref.face().id())
+                        .marking(task, hole.get(), ref.assembly().unit());
             }
         }
-        return Optional.of("a hole that is marked " + mark.operation().code() + " is not in this build");
+        throw new InputException("a hole that is marked " + mark.operation().code() + " is not in this build");
     }
 
     private Guards guards(Id.Face face) {

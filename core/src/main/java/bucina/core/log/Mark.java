@@ -39,6 +39,11 @@ public record Mark(Id.Hole hole, Id.Layer layer, Side side, Operation operation,
         this(hole, layer, side, operation, at, true, "");
     }
 
+    /** The same with a reason why it was marked although the hole was guarded. */
+    public Mark because(String reason) {
+        return new Mark(hole, layer, side, operation, at, on, reason);
+    }
+
     /** This mark taken back, or done again. */
     public Mark turned(Instant when) {
         return new Mark(hole, layer, side, operation, when, !on, "");

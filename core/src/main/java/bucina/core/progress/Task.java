@@ -106,12 +106,8 @@ public record Task(Operation operation, Mark.Side side, Optional<Id.Layer> layer
         return skipped;
     }
 
-    /**
-     * The marks that do it to these holes, or take it back; nothing for what is so already.
-     *
-     * @param note why, where a guarded hole is marked all the same
-     */
-    public List<Mark> marks(Logbook log, List<HoleReading> holes, boolean on, Instant at, String note) {
+    /** The marks that do it to these holes, or take it back; nothing for what is so already. */
+    public List<Mark> marks(Logbook log, List<HoleReading> holes, boolean on, Instant at) {
         List<Mark> marks = new ArrayList<>();
         for (HoleReading r : holes) {
             for (Layer l : layers(r)) {
@@ -120,7 +116,7 @@ public record Task(Operation operation, Mark.Side side, Optional<Id.Layer> layer
                         : List.of(side);
                 for (Mark.Side s : sides) {
                     if (log.marked(r.hole().id(), l.id(), operation, s) != on) {
-                        marks.add(new Mark(r.hole().id(), l.id(), s, operation, at, on, note));
+                        marks.add(new Mark(r.hole().id(), l.id(), s, operation, at, on, ""));
                     }
                 }
             }

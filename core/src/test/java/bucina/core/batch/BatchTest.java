@@ -279,16 +279,16 @@ class BatchTest {
         assertThat(Readiness.of(Logbook.EMPTY, spar).words()).isEqualTo("48 to deburr and dress");
         Logbook log = Logbook.EMPTY;
         for (Operation o : List.of(Operation.DEBURRED, Operation.DIMPLED, Operation.COUNTERSUNK)) {
-            log = log.plus(Task.of(o).marks(log, spar.holes(), true, MIXED, ""));
+            log = log.plus(Task.of(o).marks(log, spar.holes(), true, MIXED));
         }
         assertThat(Readiness.of(log, spar).words()).isEqualTo("ready");
         assertThat(Readiness.of(log, face, skin).ready()).isFalse();
         List<Mark> primed = new ArrayList<>(new Task(Operation.PRIMED, Mark.Side.BOTH, Optional.of(skin.id()))
-                .marks(log, spar.holes(), true, MIXED, ""));
+                .marks(log, spar.holes(), true, MIXED));
         assertThat(Readiness.of(log.plus(primed), spar).words()).isEqualTo("ready");
         primed.addAll(new Task(
                         Operation.PRIMED, Mark.Side.BOTH, Optional.of(spar.far().id()))
-                .marks(log, spar.holes(), true, MIXED, ""));
+                .marks(log, spar.holes(), true, MIXED));
         assertThat(Readiness.of(log.plus(primed), spar).words()).isEqualTo("primed");
     }
 }

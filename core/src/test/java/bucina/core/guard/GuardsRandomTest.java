@@ -182,10 +182,9 @@ class GuardsRandomTest {
 
     private Logbook marked(Derivation derivation, Logbook log, HoleReading hole) {
         Operation operation = Operation.values()[random.nextInt(Operation.values().length)];
-        List<Mark> marks = Task.of(operation).marks(log, List.of(hole), true, AT, "");
+        List<Mark> marks = Task.of(operation).marks(log, List.of(hole), true, AT);
         try {
-            new MarkCheck(derivation, log, Unit.INCH).accept(marks);
-            return log.plus(marks);
+            return log.plus(new MarkCheck(derivation, log).accepted(marks, ""));
         } catch (InputException e) {
             return log;
         }

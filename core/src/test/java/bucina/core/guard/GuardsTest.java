@@ -15,7 +15,6 @@ import bucina.core.log.Operation;
 import bucina.core.log.Work;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
-import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
 import bucina.core.plan.Group;
@@ -60,9 +59,8 @@ class GuardsTest {
 
     private void mark(Operation operation, String sheet, int label) {
         Task task = new Task(operation, Mark.Side.BOTH, layer(sheet));
-        List<Mark> marks = task.marks(log, List.of(hole(label)), true, AT, "");
-        new MarkCheck(derivation(), log, Unit.INCH).accept(marks);
-        log = log.plus(marks);
+        List<Mark> marks = task.marks(log, List.of(hole(label)), true, AT);
+        log = log.plus(new MarkCheck(derivation(), log).accepted(marks, ""));
     }
 
     private Optional<Id.Layer> layer(String sheet) {
@@ -137,7 +135,7 @@ class GuardsTest {
     void one_side_deburred_is_not_deburred() {
         mark(Operation.FINAL_SIZE, "", 1);
         Task near = new Task(Operation.DEBURRED, Mark.Side.NEAR, layer("Skin"));
-        log = log.plus(near.marks(log, List.of(hole(1)), true, AT, ""));
+        log = log.plus(near.marks(log, List.of(hole(1)), true, AT));
         assertThatThrownBy(() -> mark(Operation.DIMPLED, "Skin", 1)).hasMessageContaining("not deburred");
     }
 
@@ -252,6 +250,51 @@ class GuardsTest {
                         .explanation())
                 .isEqualTo("from paper");
         assertThat(new BroughtLog(derivation(), log).accepted("")).isEqualTo(log);
+    }
+
+    @Test
+    void marks_that_are_brought_in_are_judged_too() {
+        Task dimple = new Task(Operation.DIMPLED, Mark.Side.BOTH, layer("Skin"));
+        List<Mark> bare = dimple.marks(log, List.of(hole(1)), true, AT);
+        assertThatThrownBy(() -> new BroughtLog(derivation(), new Logbook(List.of(), bare)).accepted(""))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("R1.1 in Skin is not drilled to final size, not deburred, which comes before");
+        Logbook given = new BroughtLog(derivation(), new Logbook(List.of(), bare)).accepted("from paper");
+        assertThat(given.marks()).extracting(Mark::note).containsExactly("from paper");
+        assertThat(new BroughtLog(derivation(), given).accepted("")).isEqualTo(given);
+        // Taken back by undo and done again: the reason stands at the first mark.
+        Mark first = given.marks().getFirst();
+        Mark off = first.turned(AT.plusSeconds(1));
+        Logbook again = new Logbook(List.of(), List.of(first, off, off.turned(AT.plusSeconds(2))));
+        assertThat(new BroughtLog(derivation(), again).accepted("")).isEqualTo(again);
+        Logbook backTaken =
+                new Logbook(List.of(), List.of(bare.getFirst(), bare.getFirst().turned(AT.plusSeconds(1))));
+        assertThat(new BroughtLog(derivation(), backTaken).accepted("")).isEqualTo(backTaken);
+        Logbook inOrder = AllDone.log(derivation());
+        assertThat(new BroughtLog(derivation(), inOrder).accepted("")).isEqualTo(inOrder);
+    }
+
+    @Test
+    void a_reason_goes_to_the_marks_that_want_one_and_to_no_other() {
+        mark(Operation.FINAL_SIZE, "Spar", 1);
+        Task deburr = Task.of(Operation.DEBURRED);
+        List<Mark> both = new MarkCheck(derivation(), log)
+                .accepted(deburr.marks(log, List.of(hole(1)), true, AT), "the skin came deburred");
+        assertThat(both)
+                .filteredOn(m -> m.layer().n() == 11)
+                .extracting(Mark::note)
+                .containsOnly("the skin came deburred");
+        assertThat(both)
+                .filteredOn(m -> m.layer().n() == 12)
+                .hasSize(2)
+                .extracting(Mark::note)
+                .containsOnly("");
+        assertThat(new MarkCheck(derivation(), log)
+                        .accepted(deburr.marks(new Logbook(List.of(), both), List.of(hole(1)), false, AT), ""))
+                .hasSize(4);
+        Mark nowhere = new Mark(new Id.Hole(77), both.getFirst().layer(), Mark.Side.BOTH, Operation.FINAL_SIZE, AT);
+        assertThatThrownBy(() -> new MarkCheck(derivation(), log).accepted(List.of(nowhere), "because"))
+                .hasMessageContaining("not in this build");
     }
 
     @Test

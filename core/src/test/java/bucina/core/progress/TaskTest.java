@@ -55,28 +55,28 @@ class TaskTest {
         List<HoleReading> row = row(face, "R8");
         Task near = new Task(Operation.DEBURRED, Mark.Side.NEAR, Optional.empty());
         Task both = Task.of(Operation.DEBURRED);
-        Logbook log = Logbook.EMPTY.plus(near.marks(Logbook.EMPTY, row, true, AT, ""));
+        Logbook log = Logbook.EMPTY.plus(near.marks(Logbook.EMPTY, row, true, AT));
         assertThat(row).allSatisfy(r -> {
             assertThat(near.done(log, r)).isTrue();
             assertThat(both.done(log, r)).isFalse();
             assertThat(log.state(r.hole(), r.layers())).isEqualTo(HoleState.PLANNED);
         });
-        Logbook after = log.plus(both.marks(log, row, true, AT, ""));
+        Logbook after = log.plus(both.marks(log, row, true, AT));
         assertThat(row)
                 .allSatisfy(r -> assertThat(log == after || both.done(after, r)).isTrue());
         // Each layer of each hole: one mark for the near side, then one for the far.
         int layers = row.stream().mapToInt(r -> r.layers().size()).sum();
         assertThat(after.marks()).hasSize(2 * layers);
         assertThat(after.state(row.getFirst().hole(), row.getFirst().layers())).isEqualTo(HoleState.DEBURRED);
-        assertThat(both.marks(after, row, true, AT, "")).isEmpty();
+        assertThat(both.marks(after, row, true, AT)).isEmpty();
     }
 
     @Test
     void a_mark_taken_back_is_another_mark() {
         List<HoleReading> row = row(face("Upper skin"), "R8");
         Task task = Task.of(Operation.FINAL_SIZE);
-        Logbook log = Logbook.EMPTY.plus(task.marks(Logbook.EMPTY, row, true, AT, ""));
-        Logbook back = log.plus(task.marks(log, row, false, AT.plusSeconds(60), ""));
+        Logbook log = Logbook.EMPTY.plus(task.marks(Logbook.EMPTY, row, true, AT));
+        Logbook back = log.plus(task.marks(log, row, false, AT.plusSeconds(60)));
         assertThat(back.marks()).hasSize(2 * log.marks().size());
         assertThat(row).allSatisfy(r -> assertThat(task.waits(back, r)).isTrue());
         assertThat(back.marks().getFirst().turned(AT).turned(AT))
@@ -87,7 +87,7 @@ class TaskTest {
     void a_hole_at_its_final_size_waits_for_no_pilot_and_no_match_drilling() {
         FaceReading face = face("Upper skin");
         List<HoleReading> row = row(face, "R8");
-        Logbook log = Logbook.EMPTY.plus(Task.of(Operation.FINAL_SIZE).marks(Logbook.EMPTY, row, true, AT, ""));
+        Logbook log = Logbook.EMPTY.plus(Task.of(Operation.FINAL_SIZE).marks(Logbook.EMPTY, row, true, AT));
         for (Operation overtaken : List.of(Operation.PILOT, Operation.MATCH_DRILLED)) {
             assertThat(Task.of(overtaken).left(log, face)).hasSize(face.size() - row.size());
         }
@@ -116,7 +116,7 @@ class TaskTest {
         List<HoleReading> row = row(face, "R1");
         Task task = Task.of(Operation.MATCH_DRILLED);
         List<HoleReading> some = List.of(row.get(2), row.get(3), row.get(7));
-        Logbook log = Logbook.EMPTY.plus(task.marks(Logbook.EMPTY, some, true, AT, ""));
+        Logbook log = Logbook.EMPTY.plus(task.marks(Logbook.EMPTY, some, true, AT));
         assertThat(task.skipped(log, face)).containsExactly(row.get(4), row.get(5), row.get(6));
         assertThat(task.left(log, face)).hasSize(face.size() - 3);
     }
@@ -198,7 +198,7 @@ class TaskTest {
             assertThat(w.holes()).isNotEmpty();
         });
         Task dimple = Task.of(Operation.DIMPLED);
-        Logbook done = Logbook.EMPTY.plus(dimple.marks(Logbook.EMPTY, face.readings(), true, AT, ""));
+        Logbook done = Logbook.EMPTY.plus(dimple.marks(Logbook.EMPTY, face.readings(), true, AT));
         assertThat(DressList.of(bare, off, catalogue, done).first()).isEmpty();
     }
 

@@ -238,8 +238,8 @@ final class Poses {
                                         desk.snapshot().log(),
                                         some,
                                         true,
-                                        desk.session().instant(),
-                                        ""),
+                                        desk.session().instant()),
+                        "",
                         () -> {
                             pick(desk, "Upper skin", "R18", 2);
                             desk.selectionProperty()

@@ -326,23 +326,13 @@ abstract class WorkPanel extends StagePanel {
             }
             return;
         }
-        List<Mark> marks = new ArrayList<>(task.marks(
-                desk.snapshot().log(),
-                now.stream().filter(r -> !guarded.contains(r)).toList(),
-                true,
-                desk.session().instant(),
-                ""));
-        marks.addAll(task.marks(
-                desk.snapshot().log(),
-                now.stream().filter(guarded::contains).toList(),
-                true,
-                desk.session().instant(),
-                reason));
         Ui.shown(error, false);
         desk.session()
                 .mark(
                         "marking " + now.size() + (now.size() == 1 ? " hole " : " holes ") + words(task) + where(now),
-                        marks,
+                        task.marks(
+                                desk.snapshot().log(), now, true, desk.session().instant()),
+                        reason,
                         () -> {
                             why.clear();
                             goOn(open);
@@ -379,13 +369,14 @@ abstract class WorkPanel extends StagePanel {
         Task task = desk.taskProperty().get();
         List<HoleReading> holes = desk.selectionProperty().get().readings(desk.face());
         List<Mark> marks =
-                task.marks(desk.snapshot().log(), holes, false, desk.session().instant(), "");
+                task.marks(desk.snapshot().log(), holes, false, desk.session().instant());
         if (!marks.isEmpty()) {
             long count = marks.stream().map(Mark::hole).distinct().count();
             desk.session()
                     .mark(
                             "taking " + words(task) + " back from " + count + (count == 1 ? " hole" : " holes"),
                             marks,
+                            "",
                             () -> {},
                             this::refuse);
         }

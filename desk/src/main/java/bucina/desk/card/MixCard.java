@@ -50,6 +50,7 @@ public final class MixCard extends ShownBox {
     private final Label total = Ui.wrapped("", "strong");
     private final Label source = Ui.wrapped("", "tiny");
     private final Label error = Ui.wrapped("", "stop-text");
+    private final TextField why = new TextField();
     private final List<Clock> clocks = new ArrayList<>();
     private final List<Ticked> ticked = new ArrayList<>();
     private Snapshot shown;
@@ -91,6 +92,10 @@ public final class MixCard extends ShownBox {
         go.setDisable(desk.session().readOnly());
         error.setId("mix-error");
         Ui.shown(error, false);
+        why.setId("mix-why");
+        why.setPromptText("why they may be primed now");
+        why.setAccessibleText("Reason for priming sheets whose holes must wait");
+        Ui.shown(why, false);
         pace.setId("mix-pace");
         pace.setPrefColumnCount(5);
         pace.setPromptText("1.5");
@@ -102,6 +107,7 @@ public final class MixCard extends ShownBox {
                 fields,
                 source,
                 error,
+                why,
                 new HBox(go),
                 Ui.wrapped(
                         "Respirator with fresh cartridges, gloves, no flame: two-part primers may "
@@ -333,10 +339,7 @@ public final class MixCard extends ShownBox {
                                         b -> b.stirred(desk.session().instant()))));
             }
             if (primer && !s.toPrime().isEmpty()) {
-                Button done = Ui.button(
-                        "Its sheets are primed",
-                        "",
-                        () -> desk.session().mark("marking sheets primed", s.toPrime(), () -> {}, this::refuse));
+                Button done = Ui.button("Its sheets are primed", "", () -> primed(s));
                 done.setId("mix-primed");
                 buttons.getChildren().add(done);
             }
@@ -371,6 +374,24 @@ public final class MixCard extends ShownBox {
                             "soft"));
         }
         tick();
+    }
+
+    /** Marks the sheets primed; where their holes must wait, a reason is asked for. */
+    private void primed(Mixing.Standing s) {
+        Ui.shown(error, false);
+        desk.session()
+                .mark(
+                        "marking sheets primed",
+                        s.toPrime(),
+                        why.getText().strip(),
+                        () -> {
+                            why.clear();
+                            Ui.shown(why, false);
+                        },
+                        sentence -> {
+                            refuse(sentence);
+                            Ui.shown(why, true);
+                        });
     }
 
     private void change(Batch batch, String words, java.util.function.UnaryOperator<Batch> change) {

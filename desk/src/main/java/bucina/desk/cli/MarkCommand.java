@@ -1,6 +1,7 @@
 package bucina.desk.cli;
 
 import bucina.core.guard.Guards;
+import bucina.core.guard.MarkCheck;
 import bucina.core.hold.Holds;
 import bucina.core.log.Mark;
 import bucina.core.log.Operation;
@@ -95,12 +96,14 @@ final class MarkCommand extends OnBuild implements Callable<Integer> {
                 throw Common.wrong("nothing is marked: " + Guards.together(guarded)
                         + ". Mark that first, or say why with --because TEXT");
             }
-            List<Mark> marks = task.marks(
-                    opened.log(),
-                    picked,
-                    !undo,
-                    common().top().clock().instant(),
-                    guarded.isEmpty() ? "" : because.strip());
+            List<Mark> marks = new MarkCheck(opened.derivation(), opened.log())
+                    .accepted(
+                            task.marks(
+                                    opened.log(),
+                                    picked,
+                                    !undo,
+                                    common().top().clock().instant()),
+                            because);
             file.mark(marks);
             long changed = marks.stream().map(Mark::hole).distinct().count();
             var log = opened.log().plus(marks);

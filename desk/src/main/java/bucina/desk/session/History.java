@@ -48,9 +48,8 @@ public final class History {
             case Doing.Logged logged -> takeBack(logged, backTo(done, logged, refused));
             case Doing.Marked marked ->
                 session.write(
-                        turned(marked),
-                        false,
-                        () -> moved(undone, marked, "Undone: " + marked.words()),
+                        now -> turned(marked),
+                        marks -> moved(undone, marked, "Undone: " + marked.words()),
                         backTo(done, marked, refused));
             case Doing.Planned planned ->
                 session.savePlan(
@@ -83,9 +82,8 @@ public final class History {
             case null -> refused.accept("There is nothing to do again.");
             case Doing.Marked marked ->
                 session.write(
-                        marked.marks(),
-                        false,
-                        () -> moved(done, marked, "Done again: " + marked.words()),
+                        now -> marked.marks(),
+                        marks -> moved(done, marked, "Done again: " + marked.words()),
                         backTo(undone, marked, refused));
             case Doing.Planned planned ->
                 session.savePlan(

@@ -177,7 +177,7 @@ public final class LogForm {
         Guards guards = desk.snapshot().guards(face.face().id());
         List<String> missing = holes.stream()
                 .flatMap(h -> face.of(h.id()).stream())
-                .flatMap(r -> guards.setting(r).stream())
+                .flatMap(r -> guards.setting(r, desk.unit()).stream())
                 .toList();
         return missing.isEmpty()
                 ? ""

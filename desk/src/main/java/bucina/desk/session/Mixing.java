@@ -203,7 +203,7 @@ public final class Mixing {
                                     r.layers().contains(l) && !snapshot.state(r).set())
                             .toList();
                     marks.addAll(new Task(Operation.PRIMED, Mark.Side.BOTH, Optional.of(l.id()))
-                            .marks(snapshot.log(), holes, true, now, ""));
+                            .marks(snapshot.log(), holes, true, now));
                 }
             }
         }

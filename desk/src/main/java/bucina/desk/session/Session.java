@@ -9,7 +9,6 @@ import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.log.Mark;
 import bucina.core.measure.InputException;
-import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.stack.Derivation;
@@ -29,6 +28,7 @@ import java.util.concurrent.CancellationException;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -193,31 +193,29 @@ public final class Session implements AutoCloseable {
     /**
      * Marks progress, or takes it back; all of it or none is on the disk when {@code then} runs.
      *
-     * @param words what is done, for undo: {@code marking 12 holes deburred}
+     * @param words   what is done, for undo: {@code marking 12 holes deburred}
+     * @param because why holes that must wait are marked now; blank for no reason
      */
-    public void mark(String words, List<Mark> marks, Runnable then, Consumer<String> refused) {
+    public void mark(String words, List<Mark> marks, String because, Runnable then, Consumer<String> refused) {
         write(
-                marks,
-                true,
-                () -> {
-                    history.remember(new Doing.Marked(marks, words));
+                now -> new MarkCheck(now.derivation(), now.log()).accepted(marks, because),
+                written -> {
+                    history.remember(new Doing.Marked(written, words));
                     notices.saved("Marks saved", "Marks saved.", Notices.past(words));
                     then.run();
                 },
                 refused);
     }
 
-    void write(List<Mark> marks, boolean judged, Runnable then, Consumer<String> refused) {
+    void write(Function<Snapshot, List<Mark>> asked, Consumer<List<Mark>> then, Consumer<String> refused) {
         job(
                 () -> {
                     Snapshot now = latest;
-                    if (judged) {
-                        new MarkCheck(now.derivation(), now.log(), Unit.INCH).accept(marks);
-                    }
+                    List<Mark> marks = asked.apply(now);
                     file.mark(marks);
                     return new Written<>(marks, now.with(now.log().plus(marks)));
                 },
-                written -> then.run(),
+                written -> then.accept(written.what),
                 refused);
     }
 

@@ -46,8 +46,8 @@ class MarkingTest extends OnWindow {
                                         desk.snapshot().log(),
                                         desk.face().readings(),
                                         true,
-                                        desk.session().instant(),
-                                        "done before"),
+                                        desk.session().instant()),
+                        "done before",
                         () -> {},
                         s -> {}));
         settle(robot);

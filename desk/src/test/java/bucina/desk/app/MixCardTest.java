@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import bucina.core.log.Mark;
 import bucina.core.log.Operation;
 import bucina.core.plan.Batch;
+import bucina.core.rule.RuleKey;
 import bucina.store.file.BuildFile;
 import java.io.IOException;
 import java.time.Duration;
@@ -104,6 +105,34 @@ class MixCardTest extends OnWindow {
         until(robot, "Nothing is mixed");
         assertThat(robot.lookup("#batch-bar").query().isVisible()).isFalse();
         assertThat(only().ended()).isPresent();
+    }
+
+    @Test
+    void sheets_whose_holes_must_wait_are_primed_only_with_a_reason(FxRobot robot) throws Exception {
+        robot.interact(() -> session.plan(
+                "priming",
+                b -> b.withRules(b.rules().with(RuleKey.PRIME_SCHOOL, "all", "salt water")),
+                () -> {},
+                s -> {}));
+        settle(robot);
+        mix(robot, "Two-part epoxy primer", "31", "Rear spar flange");
+        WaitForAsyncUtils.waitFor(
+                10,
+                TimeUnit.SECONDS,
+                () -> robot.lookup("#mix-primed").tryQuery().isPresent());
+        int before = session.snapshot().log().marks().size();
+        assertThat(robot.lookup("#mix-why").query().isVisible()).isFalse();
+        fire(robot, "#mix-primed");
+        until(robot, "not drilled to final size, not deburred, not dimpled, which comes before primed");
+        assertThat(session.snapshot().log().marks()).hasSize(before);
+        assertThat(robot.lookup("#mix-why").query().isVisible()).isTrue();
+        write(robot, "#mix-why", "primed at the kit's maker");
+        fire(robot, "#mix-primed");
+        var marks = session.snapshot().log().marks();
+        assertThat(marks.subList(before, marks.size()))
+                .hasSizeGreaterThan(40)
+                .anySatisfy(m -> assertThat(m.note()).isEqualTo("primed at the kit's maker"));
+        assertThat(robot.lookup("#mix-why").query().isVisible()).isFalse();
     }
 
     @Test

@@ -147,7 +147,8 @@ class LongEveningTest extends OnDesk {
                 Task task = Task.of(any(random, List.of(Operation.FINAL_SIZE, Operation.DEBURRED, Operation.DIMPLED)));
                 session.mark(
                         "marking",
-                        task.marks(session.snapshot().log(), row, random.nextInt(4) > 0, session.instant(), ""),
+                        task.marks(session.snapshot().log(), row, random.nextInt(4) > 0, session.instant()),
+                        "",
                         () -> {},
                         refused::add);
             }
