@@ -85,7 +85,9 @@ public final class BroughtLog {
         }
     }
 
-    /** What is still missing before a mark that stands; empty for one that was taken back, and for a hole that is set. */
+    /**
+     * What is still missing before a mark that stands; empty for one that was taken back, and for a hole that is set.
+     */
     private Optional<String> early(Mark mark) {
         if (!log.marked(mark.hole(), mark.layer(), mark.operation(), mark.side())) {
             return Optional.empty();

@@ -4,7 +4,8 @@ import java.util.List;
 import java.util.stream.IntStream;
 
 /**
- * Sees whether a ring crosses itself or another. Arcs are taken by their chords: an arc that only bows over a neighbour is let
+ * Sees whether a ring crosses itself or another. Arcs are taken by their chords: an arc that only bows over a
+ * neighbour is let
  * pass.
  */
 public final class Crossing {
