@@ -4,6 +4,7 @@ import bucina.core.plan.Row;
 import bucina.core.sheet.Point;
 import bucina.core.stack.HoleReading;
 import bucina.desk.app.DeskWindow;
+import bucina.desk.app.Poses;
 import bucina.desk.look.Type;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Selection;
@@ -16,9 +17,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import javafx.application.Application;
 import javafx.application.Platform;
-import javafx.event.EventType;
 import javafx.geometry.Point2D;
-import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.stage.Stage;
 
@@ -84,7 +83,7 @@ public final class DragSpeed extends Application {
             desk.selectionProperty().set(Selection.row(desk.face(), row.id(), Optional.empty()));
             Point at = row.holes().get(150).at();
             from = sheet.onView(at);
-            hand(MouseEvent.MOUSE_PRESSED, from);
+            Poses.hand(sheet, MouseEvent.MOUSE_PRESSED, from);
             began = System.nanoTime();
             next();
         });
@@ -93,7 +92,7 @@ public final class DragSpeed extends Application {
     private void next() {
         move++;
         if (move >= MOVES) {
-            hand(MouseEvent.MOUSE_RELEASED, from);
+            Poses.hand(sheet, MouseEvent.MOUSE_RELEASED, from);
             from = null;
             print("a movement of the hand taken", hands);
             print("its checks shown", shows);
@@ -107,34 +106,10 @@ public final class DragSpeed extends Application {
             return;
         }
         long start = System.nanoTime();
-        hand(MouseEvent.MOUSE_DRAGGED, from.add(6 + Math.floorMod(move, 40), 3 + Math.floorMod(move, 7)));
+        Poses.hand(sheet, MouseEvent.MOUSE_DRAGGED, from.add(6 + Math.floorMod(move, 40), 3 + Math.floorMod(move, 7)));
         if (move >= 0) {
             hands[move] = (System.nanoTime() - start) / 1e6;
         }
-    }
-
-    private void hand(EventType<MouseEvent> what, Point2D at) {
-        Point2D scene = sheet.localToScene(at);
-        Point2D screen = sheet.localToScreen(at);
-        sheet.fireEvent(new MouseEvent(
-                what,
-                scene.getX(),
-                scene.getY(),
-                screen.getX(),
-                screen.getY(),
-                MouseButton.PRIMARY,
-                1,
-                false,
-                false,
-                false,
-                false,
-                true,
-                false,
-                false,
-                true,
-                false,
-                false,
-                null));
     }
 
     private static void print(String name, double[] times) {

@@ -115,19 +115,7 @@ public final class SheetEdits {
         Face face = Edit.faceOf(build, id);
         List<Group> groups = face.groups().stream()
                 .map(g -> g.expects().contains(id) || g.clears().contains(id)
-                        ? new Group(
-                                g.id(),
-                                g.code(),
-                                g.name(),
-                                g.fastener(),
-                                g.headFar(),
-                                g.preparation(),
-                                g.callout(),
-                                g.rows(),
-                                g.typed(),
-                                without(g.expects(), id),
-                                without(g.clears(), id),
-                                g.holes())
+                        ? g.withLayers(without(g.expects(), id), without(g.clears(), id))
                         : g)
                 .toList();
         return build.with(

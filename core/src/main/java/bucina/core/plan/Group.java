@@ -90,6 +90,11 @@ public record Group(
                 id, code, name, fastener, headFar, preparation, callout, changed, typed, expects, clears, holes);
     }
 
+    /** This group with other layers that the drawing says it catches, or must not. */
+    public Group withLayers(Set<Id.Layer> caught, Set<Id.Layer> cleared) {
+        return new Group(id, code, name, fastener, headFar, preparation, callout, rows, typed, caught, cleared, holes);
+    }
+
     /** This group with another fastener, dressed as worked out where the head is flush. */
     public Group withFastener(Fastener changed, String as) {
         Preparation asked =

@@ -249,12 +249,24 @@ public record FaceClecos(List<RowPlan> rows, List<Use> sizes) {
 
         /** The plan with the most clecos that keeps every size within its bin. */
         private static ClecoPlan fitting(ClecoPlan.Row all, List<ClecoSize> sizes, Map<ClecoSize, Integer> free) {
-            int clecos = Math.clamp(
+            int high = Math.clamp(
                     free.values().stream().mapToLong(Integer::longValue).sum(), 0, all.holes());
-            ClecoPlan plan = ClecoPlan.of(stock(all, clecos));
-            while (plan.fits() && over(plan, sizes, free)) {
-                clecos--;
-                plan = ClecoPlan.of(stock(all, clecos));
+            ClecoPlan plan = ClecoPlan.of(stock(all, high));
+            if (!over(plan, sizes, free)) {
+                return plan;
+            }
+            // With fewer at once fewer of each size are in use: the most that keep to the bins are found by halving.
+            int low = 0;
+            plan = ClecoPlan.of(stock(all, low));
+            while (high - low > 1) {
+                int half = (low + high) / 2;
+                ClecoPlan tried = ClecoPlan.of(stock(all, half));
+                if (over(tried, sizes, free)) {
+                    high = half;
+                } else {
+                    low = half;
+                    plan = tried;
+                }
             }
             return plan;
         }

@@ -42,7 +42,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.function.IntPredicate;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Walks plans of random faces hole by hole and knows nothing of how they were made. */
 class FaceClecosTest {
@@ -225,27 +228,66 @@ class FaceClecosTest {
         }
     }
 
-    /* Ten holes of which 1 to 5 are set, one drilled out to -4: the rest is worked, each hole with its own size. */
-    @Test
-    void what_is_set_is_left_alone_and_each_hole_has_its_own_size() {
+    /** One row of -3 rivets, some of its holes drilled out to -4. */
+    private static Build row(int count, IntPredicate egged) {
         List<Hole> holes = new ArrayList<>();
-        for (int h = 1; h <= 10; h++) {
-            Optional<Deviation> egged = h == 8
+        for (int h = 1; h <= count; h++) {
+            Optional<Deviation> larger = egged.test(h)
                     ? Optional.of(new Deviation(
                             Optional.empty(),
                             Optional.of(new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 4)),
                             Optional.empty(),
                             "egged"))
                     : Optional.empty();
-            holes.add(new Hole(new Id.Hole(1000 + h), h, Point.in(h, 2), egged));
+            holes.add(new Hole(new Id.Hole(1000 + h), h, Point.in(h, 2), larger));
         }
-        Build build = bucina.core.Plans.build(bucina.core.Plans.face(
-                bucina.core.Plans.layers(20),
+        return bucina.core.Plans.build(bucina.core.Plans.face(
+                bucina.core.Plans.layers(count + 10),
                 List.of(bucina.core.Plans.group(
                         20,
                         "G-1",
                         new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 3),
-                        List.of(new Row(new Id.Row(999), "R1", 11, holes))))));
+                        List.of(new Row(new Id.Row(999), "R1", count + 1, holes))))));
+    }
+
+    /** Every third of 300 holes takes a 1/8 cleco, of which there are few, walked step by step. */
+    @ParameterizedTest
+    @ValueSource(ints = {3, 6, 20, 100})
+    void the_size_of_which_there_are_few_is_never_used_beyond_its_bin(int few) {
+        Build build = row(300, h -> h % 3 == 0);
+        FaceClecos.RowPlan row = FaceClecos.of(
+                        Derivation.of(build, catalogue).face(new Id.Face(3)),
+                        Logbook.EMPTY,
+                        new Holds(build),
+                        catalogue.clecos(),
+                        Map.of("cleco 3/32", 300, "cleco 1/8", few),
+                        Optional.empty(),
+                        2)
+                .rows()
+                .getFirst();
+        int in = 0;
+        int peak = 0;
+        for (ClecoPlan.Wave wave : row.plan().orElseThrow().waves()) {
+            in += (int) wave.place().stream().filter(h -> h % 3 == 0).count();
+            peak = Math.max(peak, in);
+            in -= (int) wave.remove().stream().filter(h -> h % 3 == 0).count();
+        }
+        // The more there are the more are used, and never more than there are.
+        assertThat(peak).isBetween(few - 2, few);
+    }
+
+    /* Ten holes of which 1 to 5 are set, one drilled out to -4: the rest is worked, each hole with its own size. */
+    @Test
+    void what_is_set_is_left_alone_and_each_hole_has_its_own_size() {
+        Build build = row(10, h -> h == 8);
+        List<Hole> holes = build.faces()
+                .getFirst()
+                .face()
+                .groups()
+                .getFirst()
+                .rows()
+                .getFirst()
+                .holes();
         Derivation derivation = Derivation.of(build, catalogue);
         Work work = new Work(
                 new Id.Group(20),

@@ -17,6 +17,7 @@ import bucina.desk.session.Desk;
 import bucina.desk.session.Mixing;
 import bucina.desk.session.Selection;
 import bucina.desk.session.Stage;
+import bucina.desk.sheet.SheetView;
 import bucina.desk.sums.Sums;
 import java.time.Duration;
 import java.time.LocalDate;
@@ -24,6 +25,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import javafx.event.EventType;
 import javafx.geometry.Point2D;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
@@ -32,7 +34,7 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 
 /** What is done before each picture is taken, in order. */
-final class Poses {
+public final class Poses {
 
     private Poses() {}
 
@@ -270,34 +272,34 @@ final class Poses {
                 .onView(new Point(
                         from.at().x() * 0.45 + to.at().x() * 0.55,
                         from.at().y() * 0.45 + to.at().y() * 0.55));
-        hand(window, MouseEvent.MOUSE_PRESSED, at);
-        hand(window, MouseEvent.MOUSE_DRAGGED, at.add(0, 6));
-        hand(window, MouseEvent.MOUSE_DRAGGED, at.add(1, 10));
+        hand(window.sheet(), MouseEvent.MOUSE_PRESSED, at);
+        hand(window.sheet(), MouseEvent.MOUSE_DRAGGED, at.add(0, 6));
+        hand(window.sheet(), MouseEvent.MOUSE_DRAGGED, at.add(1, 10));
     }
 
-    private static void hand(DeskWindow window, javafx.event.EventType<MouseEvent> what, Point2D at) {
-        Point2D screen = window.sheet().localToScreen(at);
-        Point2D scene = window.sheet().localToScene(at);
-        window.sheet()
-                .fireEvent(new MouseEvent(
-                        what,
-                        scene.getX(),
-                        scene.getY(),
-                        screen.getX(),
-                        screen.getY(),
-                        MouseButton.PRIMARY,
-                        1,
-                        false,
-                        false,
-                        false,
-                        false,
-                        true,
-                        false,
-                        false,
-                        true,
-                        false,
-                        false,
-                        null));
+    /** What a hand does on the sheet with the first button, at a place on it. */
+    public static void hand(SheetView sheet, EventType<MouseEvent> what, Point2D at) {
+        Point2D screen = sheet.localToScreen(at);
+        Point2D scene = sheet.localToScene(at);
+        sheet.fireEvent(new MouseEvent(
+                what,
+                scene.getX(),
+                scene.getY(),
+                screen.getX(),
+                screen.getY(),
+                MouseButton.PRIMARY,
+                1,
+                false,
+                false,
+                false,
+                false,
+                true,
+                false,
+                false,
+                true,
+                false,
+                false,
+                null));
     }
 
     private static void bulletin(Desk desk) {
@@ -306,13 +308,7 @@ final class Poses {
                         "beginning a bulletin",
                         b -> Bulletins.begin(b, "SL 31-02", LocalDate.of(2026, 11, 20)),
                         () -> {
-                            desk.session()
-                                    .record(Optional.of(desk.snapshot()
-                                            .build()
-                                            .papers()
-                                            .bulletins()
-                                            .getLast()
-                                            .id()));
+                            desk.session().recordLast();
                             Id.Group ring = desk.snapshot()
                                     .build()
                                     .group("LS-7")

@@ -62,7 +62,8 @@ final class ImportCommand implements Callable<Integer> {
     @Option(
             names = "--because",
             defaultValue = "",
-            description = "Why entries set holes that were not ready, or marks come early, that give no reason; kept with them.")
+            description =
+                    "Why entries set holes that were not ready, or marks come early, that give no reason; kept with them.")
     private String because;
 
     @Option(names = "--out", required = true, description = "The new build file.")

@@ -101,13 +101,7 @@ final class BulletinList extends VBox {
                         "beginning bulletin " + name.strip(),
                         b -> Bulletins.begin(b, name, date),
                         () -> {
-                            desk.session()
-                                    .record(Optional.of(desk.snapshot()
-                                            .build()
-                                            .papers()
-                                            .bulletins()
-                                            .getLast()
-                                            .id()));
+                            desk.session().recordLast();
                             refused.accept("");
                         },
                         refused);

@@ -229,6 +229,11 @@ public final class Session implements AutoCloseable {
         return recording;
     }
 
+    /** Begins to write changes into the bulletin that was begun last. */
+    public void recordLast() {
+        record(Optional.of(snapshot().build().papers().bulletins().getLast().id()));
+    }
+
     /** Begins to write changes into a bulletin, or ends it. */
     public void record(Optional<Id.Bulletin> bulletin) {
         recording = bulletin;
