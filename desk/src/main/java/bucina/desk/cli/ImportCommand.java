@@ -63,7 +63,7 @@ final class ImportCommand implements Callable<Integer> {
             names = "--because",
             defaultValue = "",
             description =
-                    "Why entries set holes that were not ready, or marks come early, that give no reason; kept with them.")
+                    "Why entries without a reason set holes that were not ready, or marks come early; kept with them.")
     private String because;
 
     @Option(names = "--out", required = true, description = "The new build file.")
