@@ -29,7 +29,8 @@ public record Acceptance(
         Optional<Length> required,
         String reason,
         String who,
-        LocalDate on) {
+        LocalDate on)
+        implements Kept {
 
     public Acceptance {
         Objects.requireNonNull(id, "id");
@@ -44,6 +45,11 @@ public record Acceptance(
                     "accepting a finding needs a reason and a name, such as \"drawing shows it so, sheet 31\" by "
                             + "\"M. Oake\"");
         }
+    }
+
+    @Override
+    public String called() {
+        return "acceptance " + id.n();
     }
 
     /**

@@ -17,7 +17,8 @@ import java.util.Optional;
  * @param ended    when it was used up or thrown away; empty while it is in use
  */
 public record Batch(
-        Id.Batch id, Compound compound, Instant mixed, List<Surface> covers, Instant stirred, Optional<Instant> ended) {
+        Id.Batch id, Compound compound, Instant mixed, List<Surface> covers, Instant stirred, Optional<Instant> ended)
+        implements Kept {
 
     /**
      * One side of one sheet.
@@ -38,6 +39,11 @@ public record Batch(
         if (stirred.isBefore(mixed) || ended.filter(mixed::isAfter).isPresent()) {
             throw new InputException("a batch is stirred and ended after it was mixed, " + mixed);
         }
+    }
+
+    @Override
+    public String called() {
+        return "batch " + id.n();
     }
 
     /** Just mixed. */

@@ -75,23 +75,18 @@ public record Build(
                 checkFace(face, ids, known, codes);
             }
         }
-        papers.queries().forEach(q -> ids.take(q.id(), "query " + q.id().n()));
-        papers.accepted().forEach(a -> ids.take(a.id(), "acceptance " + a.id().n()));
-        papers.bulletins().forEach(b -> ids.take(b.id(), "bulletin " + b.name()));
-        workshop.sums().forEach(s -> {
-            ids.take(s.id(), "kept sum " + s.name());
-            s.part()
-                    .ifPresent(p -> require(
-                            known.contains(p),
-                            "kept sum " + s.name() + " names part " + p.n() + ", which the build does not have"));
-        });
-        workshop.tools().forEach(t -> ids.take(t.id(), "tool " + t.name()));
-        workshop.batches().forEach(b -> ids.take(b.id(), "batch " + b.id().n()));
-        workshop.index().forEach(m -> ids.take(m.id(), "index mark " + m.id().n()));
-        workshop.readings().forEach(r -> ids.take(r.id(), "reading " + r.id().n()));
+        papers.shelf().all().forEach(k -> checkKept(k, ids, known));
+        workshop.shelf().all().forEach(k -> checkKept(k, ids, known));
         stock.forEach((designation, count) ->
                 require(count >= 0, "stock of " + designation + " must be at least 0, was " + count));
         return this;
+    }
+
+    private static void checkKept(Kept kept, Ids ids, Set<Id.Part> known) {
+        ids.take(kept.id(), kept.called());
+        kept.parts()
+                .forEach(p -> require(
+                        known.contains(p), kept.called() + " names part " + p.n() + ", which the build does not have"));
     }
 
     private static void checkFace(Face face, Ids ids, Set<Id.Part> known, Set<String> codes) {

@@ -17,7 +17,8 @@ import java.util.Optional;
  * @param inForce true if the plan holds the new values
  * @param changes what it replaces
  */
-public record Bulletin(Id.Bulletin id, String name, LocalDate dated, boolean inForce, List<Change<?>> changes) {
+public record Bulletin(Id.Bulletin id, String name, LocalDate dated, boolean inForce, List<Change<?>> changes)
+        implements Kept {
 
     /**
      * One thing replaced; in either state one of the two may be missing, for what is added or dropped.
@@ -47,5 +48,10 @@ public record Bulletin(Id.Bulletin id, String name, LocalDate dated, boolean inF
         Objects.requireNonNull(dated, "dated");
         Names.check("a bulletin", name);
         changes = List.copyOf(changes);
+    }
+
+    @Override
+    public String called() {
+        return "bulletin " + name;
     }
 }

@@ -15,7 +15,8 @@ import java.util.Objects;
  * @param values lengths in nm or angles in degrees, as many as the kind takes; finite
  * @param at     when
  */
-public record FitReading(Id.Fit id, Id.Face face, Kind kind, boolean after, List<Double> values, Instant at) {
+public record FitReading(Id.Fit id, Id.Face face, Kind kind, boolean after, List<Double> values, Instant at)
+        implements Kept {
 
     /** What is measured. */
     public enum Kind {
@@ -63,5 +64,10 @@ public record FitReading(Id.Fit id, Id.Face face, Kind kind, boolean after, List
             throw new InputException("a reading of " + kind.code + " has " + kind.figures
                     + (kind.figures == 1 ? " figure" : " figures") + ", was " + values);
         }
+    }
+
+    @Override
+    public String called() {
+        return "reading " + id.n();
     }
 }

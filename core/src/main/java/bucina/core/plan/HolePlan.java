@@ -22,6 +22,10 @@ public record HolePlan(Optional<Length> present, Hold hold, String until, Option
     public HolePlan {
         Objects.requireNonNull(hold, "hold");
         Objects.requireNonNull(until, "until");
+        check(present, hold, until, dieAngle);
+    }
+
+    private static void check(Optional<Length> present, Hold hold, String until, Optional<Integer> dieAngle) {
         if (present.isPresent() && !present.get().positive()) {
             throw new InputException("the present hole must be over 0, was " + present.get());
         }

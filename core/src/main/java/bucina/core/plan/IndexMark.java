@@ -12,7 +12,7 @@ import java.util.Objects;
  * @param how  what was written on it, and where; up to 500 characters
  * @param at   when it was made
  */
-public record IndexMark(Id.Index id, Id.Part part, String how, Instant at) {
+public record IndexMark(Id.Index id, Id.Part part, String how, Instant at) implements Kept {
 
     public IndexMark {
         Objects.requireNonNull(id, "id");
@@ -22,5 +22,10 @@ public record IndexMark(Id.Index id, Id.Part part, String how, Instant at) {
             throw new InputException(
                     "an index mark says what was written on the part in 1 to 500 characters, was " + how.length());
         }
+    }
+
+    @Override
+    public String called() {
+        return "index mark " + id.n();
     }
 }

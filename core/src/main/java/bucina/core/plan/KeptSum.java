@@ -2,6 +2,7 @@ package bucina.core.plan;
 
 import bucina.core.measure.InputException;
 import bucina.core.measure.Unit;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -17,7 +18,8 @@ import java.util.Optional;
  * @param figures what was typed, by field; at most 40, each up to 20,000 characters
  */
 public record KeptSum(
-        Id.Sum id, String kind, String name, Optional<Id.Part> part, Unit unit, Map<String, String> figures) {
+        Id.Sum id, String kind, String name, Optional<Id.Part> part, Unit unit, Map<String, String> figures)
+        implements Kept {
 
     public KeptSum {
         Objects.requireNonNull(id, "id");
@@ -33,5 +35,15 @@ public record KeptSum(
                         .anyMatch(e -> e.getKey().length() > 40 || e.getValue().length() > 20_000)) {
             throw new InputException("a kept sum has at most 40 figures of 20000 characters");
         }
+    }
+
+    @Override
+    public String called() {
+        return "kept sum " + name;
+    }
+
+    @Override
+    public List<Id.Part> parts() {
+        return part.stream().toList();
     }
 }

@@ -1,56 +1,49 @@
 package bucina.core.plan;
 
-import java.util.ArrayList;
 import java.util.List;
 
 /**
  * What was asked, accepted and replaced.
  *
- * @param queries   questions about the drawing, oldest first
- * @param accepted  findings accepted with a reason
- * @param bulletins changes by the maker, in the order they came
+ * @param shelf queries, acceptances and bulletins
  */
-public record Paperwork(List<Query> queries, List<Acceptance> accepted, List<Bulletin> bulletins) {
+public record Paperwork(Shelf shelf) {
 
     /** Nothing yet. */
-    public static final Paperwork NONE = new Paperwork(List.of(), List.of(), List.of());
+    public static final Paperwork NONE = new Paperwork(Shelf.NONE);
 
-    public Paperwork {
-        queries = List.copyOf(queries);
-        accepted = List.copyOf(accepted);
-        bulletins = List.copyOf(bulletins);
+    /** Questions about the drawing, oldest first. */
+    public List<Query> queries() {
+        return shelf.all(Query.class);
+    }
+
+    /** Findings accepted with a reason. */
+    public List<Acceptance> accepted() {
+        return shelf.all(Acceptance.class);
+    }
+
+    /** Changes by the maker, in the order they came. */
+    public List<Bulletin> bulletins() {
+        return shelf.all(Bulletin.class);
     }
 
     /** With a query added, or put in the place of the one with its id. */
     public Paperwork with(Query query) {
-        return new Paperwork(put(queries, query, q -> q.id().equals(query.id())), accepted, bulletins);
+        return new Paperwork(shelf.with(Query.class, query));
     }
 
-    /** With an acceptance added. */
+    /** With an acceptance added, or put in the place of the one with its id. */
     public Paperwork with(Acceptance acceptance) {
-        return new Paperwork(queries, put(accepted, acceptance, a -> a.id().equals(acceptance.id())), bulletins);
+        return new Paperwork(shelf.with(Acceptance.class, acceptance));
     }
 
     /** Without an acceptance. */
     public Paperwork without(Id.Acceptance id) {
-        return new Paperwork(
-                queries, accepted.stream().filter(a -> !a.id().equals(id)).toList(), bulletins);
+        return new Paperwork(shelf.without(Acceptance.class, a -> a.id().equals(id)));
     }
 
     /** With a bulletin added, or put in the place of the one with its id. */
     public Paperwork with(Bulletin bulletin) {
-        return new Paperwork(queries, accepted, put(bulletins, bulletin, b -> b.id().equals(bulletin.id())));
-    }
-
-    private static <T> List<T> put(List<T> list, T one, java.util.function.Predicate<T> same) {
-        List<T> next = new ArrayList<>(list);
-        for (int i = 0; i < next.size(); i++) {
-            if (same.test(next.get(i))) {
-                next.set(i, one);
-                return next;
-            }
-        }
-        next.add(one);
-        return next;
+        return new Paperwork(shelf.with(Bulletin.class, bulletin));
     }
 }

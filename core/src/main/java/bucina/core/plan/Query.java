@@ -16,7 +16,8 @@ import java.util.Optional;
  * @param answer the answer; empty while it is open
  */
 public record Query(
-        Id.Query id, Id.Group group, LocalDate opened, String text, Optional<Counts> count, Optional<Answer> answer) {
+        Id.Query id, Id.Group group, LocalDate opened, String text, Optional<Counts> count, Optional<Answer> answer)
+        implements Kept {
 
     /**
      * Two counts that differ.
@@ -54,6 +55,11 @@ public record Query(
         if (text.isBlank()) {
             throw new InputException("a query needs its question in words");
         }
+    }
+
+    @Override
+    public String called() {
+        return "query " + id.n();
     }
 
     /** True while it holds its group. */

@@ -13,7 +13,7 @@ import java.util.Objects;
  * @param name  as it is called in the shop, not blank
  * @param sizes the figures of its kind, each over 0; of a step drill its steps from the tip
  */
-public record Tool(Id.Tool id, Kind kind, String name, List<Length> sizes) {
+public record Tool(Id.Tool id, Kind kind, String name, List<Length> sizes) implements Kept {
 
     /** Kinds of tool. */
     public enum Kind {
@@ -87,5 +87,10 @@ public record Tool(Id.Tool id, Kind kind, String name, List<Length> sizes) {
             throw new InputException("a " + kind.code + " has " + String.join(" and ", kind.figures) + ", was given "
                     + sizes.size() + " figures");
         }
+    }
+
+    @Override
+    public String called() {
+        return "tool " + name;
     }
 }

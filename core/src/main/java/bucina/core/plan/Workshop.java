@@ -1,6 +1,5 @@
 package bucina.core.plan;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
@@ -8,116 +7,100 @@ import java.util.function.Predicate;
 /**
  * What the builder keeps on the bench beside the sheets.
  *
- * @param sums     kept with the build, oldest first
- * @param tools    in the tool crib
- * @param batches  of primer and sealant, oldest first
- * @param index    marks made on parts before taking apart, oldest first
- * @param readings of the assemblies in clecos, at most one of a face, a kind and a time
+ * @param shelf kept sums, tools, batches, index marks and readings
  */
-public record Workshop(
-        List<KeptSum> sums, List<Tool> tools, List<Batch> batches, List<IndexMark> index, List<FitReading> readings) {
+public record Workshop(Shelf shelf) {
 
     /** Nothing yet. */
-    public static final Workshop NONE = new Workshop(List.of(), List.of(), List.of(), List.of(), List.of());
+    public static final Workshop NONE = new Workshop(Shelf.NONE);
 
-    public Workshop {
-        sums = List.copyOf(sums);
-        tools = List.copyOf(tools);
-        batches = List.copyOf(batches);
-        index = List.copyOf(index);
-        readings = List.copyOf(readings);
+    /** Sums kept with the build, oldest first. */
+    public List<KeptSum> sums() {
+        return shelf.all(KeptSum.class);
+    }
+
+    /** Tools in the crib. */
+    public List<Tool> tools() {
+        return shelf.all(Tool.class);
+    }
+
+    /** Batches of primer and sealant, oldest first. */
+    public List<Batch> batches() {
+        return shelf.all(Batch.class);
+    }
+
+    /** Marks made on parts before taking apart, oldest first. */
+    public List<IndexMark> index() {
+        return shelf.all(IndexMark.class);
+    }
+
+    /** Readings of the assemblies in clecos, at most one of a face, a kind and a time. */
+    public List<FitReading> readings() {
+        return shelf.all(FitReading.class);
     }
 
     /** With a sum added, or put in the place of the one with its id. */
     public Workshop with(KeptSum sum) {
-        return new Workshop(put(sums, sum, s -> s.id().equals(sum.id())), tools, batches, index, readings);
+        return new Workshop(shelf.with(KeptSum.class, sum));
     }
 
     /** Without a sum. */
     public Workshop without(Id.Sum id) {
-        return new Workshop(sums.stream().filter(s -> !s.id().equals(id)).toList(), tools, batches, index, readings);
+        return new Workshop(shelf.without(KeptSum.class, s -> s.id().equals(id)));
     }
 
     /** The sum with this id; empty if it is gone. */
     public Optional<KeptSum> sum(Id.Sum id) {
-        return sums.stream().filter(s -> s.id().equals(id)).findFirst();
+        return sums().stream().filter(s -> s.id().equals(id)).findFirst();
     }
 
     /** With other tools. */
     public Workshop withTools(List<Tool> changed) {
-        return new Workshop(sums, changed, batches, index, readings);
+        return new Workshop(shelf.with(Tool.class, changed));
     }
 
     /** With a batch added, or put in the place of the one with its id. */
     public Workshop with(Batch batch) {
-        return new Workshop(sums, tools, put(batches, batch, b -> b.id().equals(batch.id())), index, readings);
+        return new Workshop(shelf.with(Batch.class, batch));
     }
 
     /** With a mark on a part, in the place of the one it had. */
     public Workshop with(IndexMark mark) {
-        return new Workshop(sums, tools, batches, put(index, mark, m -> m.part().equals(mark.part())), readings);
+        return new Workshop(shelf.with(IndexMark.class, mark, m -> m.part().equals(mark.part())));
     }
 
     /** With no mark on a part. */
     public Workshop unmarked(Id.Part part) {
-        return new Workshop(
-                sums,
-                tools,
-                batches,
-                index.stream().filter(m -> !m.part().equals(part)).toList(),
-                readings);
+        return new Workshop(shelf.without(IndexMark.class, m -> m.part().equals(part)));
     }
 
     /** With a reading, in the place of the one of its face, kind and time. */
     public Workshop with(FitReading reading) {
         return new Workshop(
-                sums,
-                tools,
-                batches,
-                index,
-                put(
-                        readings,
-                        reading,
-                        r -> r.face().equals(reading.face())
-                                && r.kind() == reading.kind()
-                                && r.after() == reading.after()));
+                shelf.with(FitReading.class, reading, taken(reading.face(), reading.kind(), reading.after())));
     }
 
     /** Without the reading of a face. */
     public Workshop without(Id.Face face, FitReading.Kind kind, boolean after) {
-        return new Workshop(
-                sums,
-                tools,
-                batches,
-                index,
-                readings.stream()
-                        .filter(r -> !(r.face().equals(face) && r.kind() == kind && r.after() == after))
-                        .toList());
+        return new Workshop(shelf.without(FitReading.class, taken(face, kind, after)));
     }
 
     /** The reading of a face; empty if it was not taken. */
     public Optional<FitReading> reading(Id.Face face, FitReading.Kind kind, boolean after) {
-        return readings.stream()
-                .filter(r -> r.face().equals(face) && r.kind() == kind && r.after() == after)
-                .findFirst();
+        return readings().stream().filter(taken(face, kind, after)).findFirst();
+    }
+
+    private static Predicate<FitReading> taken(Id.Face face, FitReading.Kind kind, boolean after) {
+        return r -> r.face().equals(face) && r.kind() == kind && r.after() == after;
     }
 
     /** The mark on a part; empty if it has none. */
     public Optional<IndexMark> mark(Id.Part part) {
-        return index.stream().filter(m -> m.part().equals(part)).findFirst();
+        return index().stream().filter(m -> m.part().equals(part)).findFirst();
     }
 
     /** Batches that are not used up, oldest first. */
     public List<Batch> running() {
-        return batches.stream().filter(b -> b.ended().isEmpty()).toList();
-    }
-
-    private static <T> List<T> put(List<T> list, T item, Predicate<T> same) {
-        List<T> next = new ArrayList<>(list);
-        next.replaceAll(t -> same.test(t) ? item : t);
-        if (list.stream().noneMatch(same)) {
-            next.add(item);
-        }
-        return next;
+        return batches().stream().filter(b -> b.ended().isEmpty()).toList();
     }
 }

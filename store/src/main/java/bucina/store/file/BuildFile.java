@@ -8,6 +8,8 @@ import bucina.core.plan.Build;
 import bucina.store.Document;
 import bucina.store.Photo;
 import bucina.store.json.Json;
+import bucina.store.json.Kind;
+import bucina.store.json.Kinds;
 import bucina.store.json.LogJson;
 import java.io.IOException;
 import java.io.InputStream;
@@ -44,13 +46,7 @@ public final class BuildFile implements AutoCloseable {
      * @throws BuildFileException if there is a file already, or it cannot be written
      */
     public static BuildFile create(Path path, Document document) {
-        if (OutFile.inTheWay(path)) {
-            throw Troubles.make(
-                    path,
-                    BuildFileException.Trouble.EXISTS,
-                    path + " exists already. It was left as it is; choose another name.",
-                    null);
-        }
+        checkNew(path);
         Path draft = path.resolveSibling("." + path.getFileName() + ".draft");
         try {
             Files.deleteIfExists(draft);
@@ -71,6 +67,16 @@ public final class BuildFile implements AutoCloseable {
         return open(path);
     }
 
+    private static void checkNew(Path path) {
+        if (OutFile.inTheWay(path)) {
+            throw Troubles.make(
+                    path,
+                    BuildFileException.Trouble.EXISTS,
+                    path + " exists already. It was left as it is; choose another name.",
+                    null);
+        }
+    }
+
     private static void discard(Path draft) {
         for (String suffix : List.of("", "-wal", "-shm", "-journal")) {
             try {
@@ -87,6 +93,9 @@ public final class BuildFile implements AutoCloseable {
             s.execute("PRAGMA application_id = " + Opening.APPLICATION_ID);
             s.execute("BEGIN IMMEDIATE");
             s.executeUpdate(new String(schema.readAllBytes(), StandardCharsets.UTF_8));
+            for (Kind<?> kind : Kinds.ALL) {
+                s.executeUpdate(kind.create());
+            }
             s.execute("PRAGMA user_version = " + Opening.MIGRATIONS.newest());
             PlanRows.write(connection, null, document.build());
             for (LogEntry entry : document.log().entries()) {
@@ -206,17 +215,21 @@ public final class BuildFile implements AutoCloseable {
         try (PreparedStatement s = connection.prepareStatement(
                 "INSERT INTO mark (hole, layer, side, operation, at, done, note) " + "VALUES (?, ?, ?, ?, ?, ?, ?)")) {
             for (Mark mark : marks) {
-                s.setLong(1, mark.hole().n());
-                s.setLong(2, mark.layer().n());
-                s.setString(3, mark.side().name().toLowerCase(java.util.Locale.ROOT));
-                s.setString(4, mark.operation().code());
-                s.setString(5, mark.at().toString());
-                s.setInt(6, mark.on() ? 1 : 0);
-                s.setString(7, mark.note());
-                s.addBatch();
+                mark(s, mark);
             }
             s.executeBatch();
         }
+    }
+
+    private static void mark(PreparedStatement s, Mark mark) throws SQLException {
+        s.setLong(1, mark.hole().n());
+        s.setLong(2, mark.layer().n());
+        s.setString(3, mark.side().name().toLowerCase(java.util.Locale.ROOT));
+        s.setString(4, mark.operation().code());
+        s.setString(5, mark.at().toString());
+        s.setInt(6, mark.on() ? 1 : 0);
+        s.setString(7, mark.note());
+        s.addBatch();
     }
 
     /** Writes the plan as it has become; only what differs from what was last read or written here. */

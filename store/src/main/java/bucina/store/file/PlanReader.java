@@ -15,18 +15,20 @@ import bucina.core.plan.Group;
 import bucina.core.plan.Hand;
 import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
+import bucina.core.plan.Kept;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Paperwork;
 import bucina.core.plan.Part;
 import bucina.core.plan.Row;
+import bucina.core.plan.Shelf;
 import bucina.core.plan.Workshop;
 import bucina.core.sheet.Point;
 import bucina.store.json.GroupJson;
 import bucina.store.json.Json;
+import bucina.store.json.Kind;
+import bucina.store.json.Kinds;
 import bucina.store.json.LogJson;
-import bucina.store.json.PapersJson;
 import bucina.store.json.PlanJson;
-import bucina.store.json.WorkshopJson;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.sql.Connection;
 import java.sql.ResultSet;
@@ -85,71 +87,12 @@ final class PlanReader {
     }
 
     Build build() throws SQLException {
-        Map<Long, List<Hole>> holes = children(
-                "hole",
-                r -> new Hole(
-                        new Id.Hole(r.getLong("id")),
-                        r.getInt("label"),
-                        new Point(r.getDouble("x_nm"), r.getDouble("y_nm")),
-                        Optional.ofNullable(r.getString("deviation")).map(GroupJson::deviationFrom)));
-        Map<Long, List<Row>> rows = children(
-                "hole_row",
-                r -> new Row(
-                        new Id.Row(r.getLong("id")),
-                        r.getString("name"),
-                        r.getInt("next_label"),
-                        holes.getOrDefault(r.getLong("id"), List.of())));
-        Map<Long, List<Group>> groups = children("fastener_group", r -> group(r, rows));
-        Map<Long, List<Layer>> layers = children(
-                "layer",
-                r -> new Layer(
-                        new Id.Layer(r.getLong("id")),
-                        new Id.Part(r.getLong("part")),
-                        r.getString("name"),
-                        Length.nm(r.getDouble("thickness_nm")),
-                        PlanJson.outlineFrom(r.getString("outline")),
-                        PlanJson.bendsFrom(r.getString("bends"))));
-        Map<Long, List<Face>> faces = children(
-                "face",
-                r -> new Face(
-                        new Id.Face(r.getLong("id")),
-                        r.getString("name"),
-                        r.getString("viewed"),
-                        r.getString("x_toward"),
-                        r.getString("y_toward"),
-                        layers.getOrDefault(r.getLong("id"), List.of()),
-                        groups.getOrDefault(r.getLong("id"), List.of()),
-                        PlanJson.zonesFrom(r.getString("zones"))));
-        List<Assembly> assemblies = all(
-                "SELECT * FROM assembly ORDER BY position",
-                r -> new Assembly(
-                        new Id.Assembly(r.getLong("id")),
-                        r.getString("name"),
-                        Hand.valueOf(r.getString("hand").toUpperCase(Locale.ROOT)),
-                        r.getString("unit").equals(Unit.MM.symbol()) ? Unit.MM : Unit.INCH,
-                        texts(r.getString("drawings")),
-                        faces.getOrDefault(r.getLong("id"), List.of()),
-                        Optional.ofNullable(r.getString("twin")).map(PlanJson::twinFrom)));
-        List<Part> parts = all(
-                "SELECT * FROM part ORDER BY position",
-                r -> new Part(
-                        new Id.Part(r.getLong("id")),
-                        r.getString("name"),
-                        Material.parse(r.getString("material")),
-                        r.getInt("fitting_order"),
-                        r.getInt("fitted") != 0));
+        List<Assembly> assemblies = assemblies(faces(layers(), groups(rows(holes()))));
+        List<Part> parts = parts();
         Map<String, Integer> stock = new HashMap<>();
         all("SELECT * FROM stock", r -> stock.put(r.getString("designation"), r.getInt("on_hand")));
-        Paperwork papers = new Paperwork(
-                all("SELECT * FROM query ORDER BY position", r -> PapersJson.queryFrom(r.getString("body"))),
-                all("SELECT * FROM acceptance ORDER BY position", r -> PapersJson.acceptanceFrom(r.getString("body"))),
-                all("SELECT * FROM bulletin ORDER BY position", r -> PapersJson.bulletinFrom(r.getString("body"))));
-        Workshop workshop = new Workshop(
-                all("SELECT * FROM kept_sum ORDER BY position", r -> WorkshopJson.sumFrom(r.getString("body"))),
-                all("SELECT * FROM tool ORDER BY position", r -> WorkshopJson.toolFrom(r.getString("body"))),
-                all("SELECT * FROM batch ORDER BY position", r -> WorkshopJson.batchFrom(r.getString("body"))),
-                all("SELECT * FROM index_mark ORDER BY position", r -> WorkshopJson.indexFrom(r.getString("body"))),
-                all("SELECT * FROM fit_reading ORDER BY position", r -> WorkshopJson.readingFrom(r.getString("body"))));
+        Paperwork papers = new Paperwork(shelf(Kind.On.PAPERS));
+        Workshop workshop = new Workshop(shelf(Kind.On.WORKSHOP));
         List<Build> builds = all(
                 "SELECT * FROM build",
                 r -> new Build(
@@ -166,6 +109,91 @@ final class PlanReader {
             throw new IllegalArgumentException("it holds " + builds.size() + " builds instead of one");
         }
         return builds.getFirst().checked();
+    }
+
+    private Map<Long, List<Hole>> holes() throws SQLException {
+        return children(
+                "hole",
+                r -> new Hole(
+                        new Id.Hole(r.getLong("id")),
+                        r.getInt("label"),
+                        new Point(r.getDouble("x_nm"), r.getDouble("y_nm")),
+                        Optional.ofNullable(r.getString("deviation")).map(GroupJson::deviationFrom)));
+    }
+
+    private Map<Long, List<Row>> rows(Map<Long, List<Hole>> holes) throws SQLException {
+        return children(
+                "hole_row",
+                r -> new Row(
+                        new Id.Row(r.getLong("id")),
+                        r.getString("name"),
+                        r.getInt("next_label"),
+                        holes.getOrDefault(r.getLong("id"), List.of())));
+    }
+
+    private Map<Long, List<Group>> groups(Map<Long, List<Row>> rows) throws SQLException {
+        return children("fastener_group", r -> group(r, rows));
+    }
+
+    private Map<Long, List<Layer>> layers() throws SQLException {
+        return children(
+                "layer",
+                r -> new Layer(
+                        new Id.Layer(r.getLong("id")),
+                        new Id.Part(r.getLong("part")),
+                        r.getString("name"),
+                        Length.nm(r.getDouble("thickness_nm")),
+                        PlanJson.outlineFrom(r.getString("outline")),
+                        PlanJson.bendsFrom(r.getString("bends"))));
+    }
+
+    private Map<Long, List<Face>> faces(Map<Long, List<Layer>> layers, Map<Long, List<Group>> groups)
+            throws SQLException {
+        return children(
+                "face",
+                r -> new Face(
+                        new Id.Face(r.getLong("id")),
+                        r.getString("name"),
+                        r.getString("viewed"),
+                        r.getString("x_toward"),
+                        r.getString("y_toward"),
+                        layers.getOrDefault(r.getLong("id"), List.of()),
+                        groups.getOrDefault(r.getLong("id"), List.of()),
+                        PlanJson.zonesFrom(r.getString("zones"))));
+    }
+
+    private List<Assembly> assemblies(Map<Long, List<Face>> faces) throws SQLException {
+        return all(
+                "SELECT * FROM assembly ORDER BY position",
+                r -> new Assembly(
+                        new Id.Assembly(r.getLong("id")),
+                        r.getString("name"),
+                        Hand.valueOf(r.getString("hand").toUpperCase(Locale.ROOT)),
+                        r.getString("unit").equals(Unit.MM.symbol()) ? Unit.MM : Unit.INCH,
+                        texts(r.getString("drawings")),
+                        faces.getOrDefault(r.getLong("id"), List.of()),
+                        Optional.ofNullable(r.getString("twin")).map(PlanJson::twinFrom)));
+    }
+
+    private List<Part> parts() throws SQLException {
+        return all(
+                "SELECT * FROM part ORDER BY position",
+                r -> new Part(
+                        new Id.Part(r.getLong("id")),
+                        r.getString("name"),
+                        Material.parse(r.getString("material")),
+                        r.getInt("fitting_order"),
+                        r.getInt("fitted") != 0));
+    }
+
+    private Shelf shelf(Kind.On on) throws SQLException {
+        return Kinds.shelf(on, this::kept);
+    }
+
+    private <T extends Kept> Shelf kept(Shelf shelf, Kind<T> kind) throws SQLException {
+        return shelf.with(
+                kind.type(),
+                all("SELECT * FROM " + kind.table() + " ORDER BY position", r -> kind.from(r.getString("body"))));
     }
 
     private static Group group(ResultSet r, Map<Long, List<Row>> rows) throws SQLException {

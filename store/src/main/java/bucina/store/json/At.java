@@ -5,6 +5,7 @@ import bucina.core.measure.Length;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.math.BigDecimal;
 import java.time.DateTimeException;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
@@ -107,6 +108,10 @@ final class At {
             throw get(field).wrong("must be a whole number under 2147483648");
         }
         return (int) value;
+    }
+
+    LocalDate date(String field) {
+        return get(field).make(() -> LocalDate.parse(text(field)));
     }
 
     double number() {

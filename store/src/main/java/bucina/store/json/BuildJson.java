@@ -11,6 +11,7 @@ import bucina.core.plan.Assembly;
 import bucina.core.plan.Build;
 import bucina.core.plan.Paperwork;
 import bucina.core.plan.Part;
+import bucina.core.plan.Shelf;
 import bucina.core.plan.Workshop;
 import bucina.store.Document;
 import bucina.store.Photo;
@@ -28,6 +29,24 @@ public final class BuildJson {
     public static final int VERSION = 5;
 
     private static final String FORMAT = "bucina-build";
+
+    private static final String[] FIELDS = {
+        "format",
+        "version",
+        "unit",
+        "name",
+        "aircraft",
+        "nextId",
+        "rules",
+        "parts",
+        "assemblies",
+        "stock",
+        "papers",
+        "workshop",
+        "marks",
+        "log",
+        "photographs"
+    };
 
     private BuildJson() {}
 
@@ -49,10 +68,10 @@ public final class BuildJson {
                 .sorted(Map.Entry.comparingByKey())
                 .forEach(e -> stock.put(e.getKey(), e.getValue()));
         if (!build.papers().equals(Paperwork.NONE)) {
-            node.set("papers", PapersJson.papers(build.papers()));
+            node.set("papers", Kinds.write(Kind.On.PAPERS, build.papers().shelf()));
         }
         if (!build.workshop().equals(Workshop.NONE)) {
-            node.set("workshop", WorkshopJson.workshop(build.workshop()));
+            node.set("workshop", Kinds.write(Kind.On.WORKSHOP, build.workshop().shelf()));
         }
         node.set("marks", array(document.log().marks(), LogJson::mark));
         node.set("log", array(document.log().entries(), LogJson::entry));
@@ -79,6 +98,16 @@ public final class BuildJson {
      */
     public static Document read(JsonNode tree) {
         At at = new At(tree, "");
+        checkHead(tree, at);
+        Build build = build(at);
+        List<Mark> marks = at.list("marks", LogJson::mark);
+        List<LogEntry> entries = at.list("log", LogJson::entry);
+        Logbook log = at.get("log").make(() -> new Logbook(entries, marks));
+        List<Photo> photos = at.list("photographs", BuildJson::photo);
+        return at.make(() -> new Document(build, log, photos));
+    }
+
+    private static void checkHead(JsonNode tree, At at) {
         if (!tree.isObject() || !tree.path("format").asText().equals(FORMAT)) {
             throw at.wrong("this is no build: it must be an object that begins with \"format\": \"" + FORMAT + "\"");
         }
@@ -86,33 +115,19 @@ public final class BuildJson {
             throw at.get("version")
                     .wrong("this program reads versions 1 to " + VERSION + "; use a newer Bucina for a newer file");
         }
-        at.only(
-                "format",
-                "version",
-                "unit",
-                "name",
-                "aircraft",
-                "nextId",
-                "rules",
-                "parts",
-                "assemblies",
-                "stock",
-                "papers",
-                "workshop",
-                "marks",
-                "log",
-                "photographs");
+        at.only(FIELDS);
         if (!at.text("unit").equals("mm")) {
             throw at.get("unit").wrong("lengths in this format are mm");
         }
+    }
+
+    private static Build build(At at) {
         List<Part> parts = at.list("parts", PlanJson::part);
         List<Assembly> assemblies = at.list("assemblies", PlanJson::assembly);
         Map<String, Integer> stock = new HashMap<>();
         At counts = at.get("stock");
         counts.names().forEach(name -> stock.put(name, counts.small(name)));
-        Paperwork papers = at.maybe("papers").map(PapersJson::papers).orElse(Paperwork.NONE);
-        Workshop workshop = at.maybe("workshop").map(WorkshopJson::workshop).orElse(Workshop.NONE);
-        Build build = at.make(() -> new Build(
+        return at.make(() -> new Build(
                         at.text("name"),
                         at.text("aircraft"),
                         PlanJson.rules(at.get("rules")),
@@ -120,14 +135,13 @@ public final class BuildJson {
                         parts,
                         assemblies,
                         stock,
-                        papers,
-                        workshop)
+                        new Paperwork(shelf(at, "papers", Kind.On.PAPERS)),
+                        new Workshop(shelf(at, "workshop", Kind.On.WORKSHOP)))
                 .checked());
-        List<Mark> marks = at.list("marks", LogJson::mark);
-        List<LogEntry> entries = at.list("log", LogJson::entry);
-        Logbook log = at.get("log").make(() -> new Logbook(entries, marks));
-        List<Photo> photos = at.list("photographs", BuildJson::photo);
-        return at.make(() -> new Document(build, log, photos));
+    }
+
+    private static Shelf shelf(At at, String field, Kind.On on) {
+        return at.maybe(field).map(node -> Kinds.read(on, node)).orElse(Shelf.NONE);
     }
 
     private static Photo photo(At at) {
