@@ -96,11 +96,7 @@ public final class DragSpeed extends Application {
             from = null;
             print("a movement of the hand taken", hands);
             print("its checks shown", shows);
-            System.out.printf(
-                    Locale.ROOT,
-                    "  %-70s %6.1f%n",
-                    "milliseconds from one checked movement to the next",
-                    (System.nanoTime() - began) / 1e6 / (MOVES + WARM));
+            printBoth();
             worker.shutdown();
             Platform.exit();
             return;
@@ -110,6 +106,14 @@ public final class DragSpeed extends Application {
         if (move >= 0) {
             hands[move] = (System.nanoTime() - start) / 1e6;
         }
+    }
+
+    private void printBoth() {
+        System.out.printf(
+                Locale.ROOT,
+                "  %-70s %6.1f%n",
+                "milliseconds from one checked movement to the next",
+                (System.nanoTime() - began) / 1e6 / (MOVES + WARM));
     }
 
     private static void print(String name, double[] times) {

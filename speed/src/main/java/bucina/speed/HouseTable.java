@@ -59,18 +59,22 @@ public final class HouseTable {
         HouseTable table = new HouseTable();
         List<Path> sources = new ArrayList<>();
         for (String root : args.length == 0 ? new String[] {"."} : args) {
-            try (Stream<Path> all = Files.walk(Path.of(root))) {
-                all.filter(p -> p.toString().endsWith(".java"))
-                        .filter(p -> p.toString().contains("src/main/java"))
-                        .filter(p -> !p.endsWith("package-info.java"))
-                        .forEach(sources::add);
-            }
+            found(root, sources);
         }
         Collections.sort(sources);
         table.read(sources);
         table.print();
         table.broken.forEach(System.out::println);
         System.exit(table.broken.isEmpty() ? 0 : 1);
+    }
+
+    private static void found(String root, List<Path> sources) throws IOException {
+        try (Stream<Path> all = Files.walk(Path.of(root))) {
+            all.filter(p -> p.toString().endsWith(".java"))
+                    .filter(p -> p.toString().contains("src/main/java"))
+                    .filter(p -> !p.endsWith("package-info.java"))
+                    .forEach(sources::add);
+        }
     }
 
     private void read(List<Path> sources) throws IOException {

@@ -62,6 +62,43 @@ public final class WindowSpeed extends Application {
                     faces + " faces of " + each + " holes: ms on the interface thread, median and most of " + RUNS);
             next(todo);
         });
+        picks(todo, desk);
+        stages(todo, desk, stage);
+        step(
+                todo,
+                "another face",
+                i -> desk[0].show(
+                        desk[0].snapshot().build().faces().get(i % faces).face().id()));
+        step(todo, "another unit", i -> desk[0].turnUnit());
+        todo.add(() -> log(desk[0], 0, new double[RUNS], todo));
+    }
+
+    private static void stages(Queue<Runnable> todo, Desk[] desk, Stage stage) {
+        step(
+                todo,
+                "the whole face picked to be deburred, half of it not drilled",
+                i -> desk[0].selectionProperty()
+                        .set(Selection.all(
+                                desk[0].face(),
+                                Optional.of(desk[0].face().reading(i).hole().id()))));
+        step(
+                todo,
+                "the same asked to be marked and refused",
+                i -> ((Button) stage.getScene().lookup("#work-mark")).fire());
+        step(todo, "a hole picked in Dress", i -> {
+            if (desk[0].stageProperty().get() != bucina.desk.session.Stage.DRESS) {
+                desk[0].stageProperty().set(bucina.desk.session.Stage.DRESS);
+            }
+            desk[0].selectionProperty()
+                    .set(desk[0].selectionProperty().get().one(desk[0].face().reading(i * 3)));
+        });
+        todo.add(() -> {
+            desk[0].stageProperty().set(bucina.desk.session.Stage.STUDY);
+            next(todo);
+        });
+    }
+
+    private static void picks(Queue<Runnable> todo, Desk[] desk) {
         step(
                 todo,
                 "a step along the row",
@@ -96,35 +133,6 @@ public final class WindowSpeed extends Application {
             desk[0].taskProperty().set(Task.of(Operation.DEBURRED));
             next(todo);
         });
-        step(
-                todo,
-                "the whole face picked to be deburred, half of it not drilled",
-                i -> desk[0].selectionProperty()
-                        .set(Selection.all(
-                                desk[0].face(),
-                                Optional.of(desk[0].face().reading(i).hole().id()))));
-        step(
-                todo,
-                "the same asked to be marked and refused",
-                i -> ((Button) stage.getScene().lookup("#work-mark")).fire());
-        step(todo, "a hole picked in Dress", i -> {
-            if (desk[0].stageProperty().get() != bucina.desk.session.Stage.DRESS) {
-                desk[0].stageProperty().set(bucina.desk.session.Stage.DRESS);
-            }
-            desk[0].selectionProperty()
-                    .set(desk[0].selectionProperty().get().one(desk[0].face().reading(i * 3)));
-        });
-        todo.add(() -> {
-            desk[0].stageProperty().set(bucina.desk.session.Stage.STUDY);
-            next(todo);
-        });
-        step(
-                todo,
-                "another face",
-                i -> desk[0].show(
-                        desk[0].snapshot().build().faces().get(i % faces).face().id()));
-        step(todo, "another unit", i -> desk[0].turnUnit());
-        todo.add(() -> log(desk[0], 0, new double[RUNS], todo));
     }
 
     private static double held;
@@ -171,20 +179,22 @@ public final class WindowSpeed extends Application {
                 .log(
                         LogForm.of(s).draft(f, desk.lengths(), ""),
                         List.of(),
-                        entry -> {
-                            Platform.runLater(() -> {
-                                times[i] = held;
-                                if (i == RUNS - 1) {
-                                    print("an entry taken over after it was saved", times);
-                                    next(todo);
-                                } else {
-                                    log(desk, i + 1, times, todo);
-                                }
-                            });
-                        },
+                        entry -> tookOver(times, i, todo, desk),
                         sentence -> {
                             throw new IllegalStateException(sentence);
                         });
+    }
+
+    private static void tookOver(double[] times, int i, Queue<Runnable> todo, Desk desk) {
+        Platform.runLater(() -> {
+            times[i] = held;
+            if (i == RUNS - 1) {
+                print("an entry taken over after it was saved", times);
+                next(todo);
+            } else {
+                log(desk, i + 1, times, todo);
+            }
+        });
     }
 
     private static void print(String name, double[] times) {

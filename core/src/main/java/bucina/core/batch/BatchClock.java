@@ -34,17 +34,21 @@ public record BatchClock(Phase phase, Duration left, Optional<Duration> stir) {
         if (age.compareTo(life) >= 0) {
             return new BatchClock(Phase.OVER, Duration.ZERO, Optional.empty());
         }
-        int stir = batch.compound().stir();
-        Optional<Duration> due = stir == 0
-                ? Optional.empty()
-                : Optional.of(Duration.ofMinutes(stir)
-                        .minus(Duration.between(
-                                batch.stirred(), now.isBefore(batch.stirred()) ? batch.stirred() : now)));
+        Optional<Duration> due = due(batch, now);
         if (age.compareTo(induction) < 0) {
             return new BatchClock(Phase.STANDING, induction.minus(age), due);
         }
         Duration left = life.minus(age);
         return new BatchClock(left.compareTo(closing(life)) <= 0 ? Phase.CLOSING : Phase.READY, left, due);
+    }
+
+    private static Optional<Duration> due(Batch batch, Instant now) {
+        int stir = batch.compound().stir();
+        return stir == 0
+                ? Optional.empty()
+                : Optional.of(Duration.ofMinutes(stir)
+                        .minus(Duration.between(
+                                batch.stirred(), now.isBefore(batch.stirred()) ? batch.stirred() : now)));
     }
 
     private static Duration closing(Duration life) {

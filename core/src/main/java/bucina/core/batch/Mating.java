@@ -32,20 +32,23 @@ public record Mating(Layer near, Layer far, double area, List<HoleReading> holes
         List<Geometry> shapes = layers.stream().map(l -> Shapes.of(l.outline())).toList();
         List<Mating> found = new ArrayList<>();
         for (int i = 0; i < layers.size(); i++) {
-            Geometry open = shapes.get(i);
-            for (int j = i + 1; j < layers.size() && !open.isEmpty(); j++) {
-                if (!open.getEnvelopeInternal().intersects(shapes.get(j).getEnvelopeInternal())) {
-                    continue;
-                }
-                double area = open.intersection(shapes.get(j)).getArea();
-                if (area > LEAST) {
-                    found.add(
-                            new Mating(layers.get(i), layers.get(j), area, holes(face, layers.get(i), layers.get(j))));
-                }
-                open = open.difference(shapes.get(j));
-            }
+            under(shapes, i, layers, found, face);
         }
         return found;
+    }
+
+    private static void under(List<Geometry> shapes, int i, List<Layer> layers, List<Mating> found, FaceReading face) {
+        Geometry open = shapes.get(i);
+        for (int j = i + 1; j < layers.size() && !open.isEmpty(); j++) {
+            if (!open.getEnvelopeInternal().intersects(shapes.get(j).getEnvelopeInternal())) {
+                continue;
+            }
+            double area = open.intersection(shapes.get(j)).getArea();
+            if (area > LEAST) {
+                found.add(new Mating(layers.get(i), layers.get(j), area, holes(face, layers.get(i), layers.get(j))));
+            }
+            open = open.difference(shapes.get(j));
+        }
     }
 
     private static List<HoleReading> holes(FaceReading face, Layer near, Layer far) {

@@ -51,9 +51,7 @@ public record Pace(double fast, double usual, double slow, int count, String of)
         Map<Id.Group, Fastener> fasteners = new HashMap<>();
         build.faces().forEach(f -> f.face().groups().forEach(g -> fasteners.put(g.id(), g.fastener())));
         Fastener own = group.fastener();
-        Predicate<Work> kind = w -> Optional.ofNullable(fasteners.get(w.group()))
-                .filter(f -> f.getClass() == own.getClass())
-                .isPresent();
+        Predicate<Work> kind = sameKind(fasteners, own);
         return of(log, w -> w.group().equals(group.id()), group.code())
                 .or(() -> of(
                         log,
@@ -62,6 +60,12 @@ public record Pace(double fast, double usual, double slow, int count, String of)
                         own.name()))
                 .or(() -> of(log, kind, kind(own)))
                 .or(() -> of(log, w -> true, "all fasteners"));
+    }
+
+    private static Predicate<Work> sameKind(Map<Id.Group, Fastener> fasteners, Fastener own) {
+        return w -> Optional.ofNullable(fasteners.get(w.group()))
+                .filter(f -> f.getClass() == own.getClass())
+                .isPresent();
     }
 
     private static String kind(Fastener fastener) {
@@ -75,15 +79,7 @@ public record Pace(double fast, double usual, double slow, int count, String of)
     private record Sample(double minutes, int count) {}
 
     private static Optional<Pace> of(Logbook log, Predicate<Work> which, String words) {
-        List<Sample> samples = new ArrayList<>();
-        for (LogEntry entry : log.entries()) {
-            if (log.inForce(entry)) {
-                entry.work()
-                        .filter(which)
-                        .filter(w -> w.minutes() > 0)
-                        .ifPresent(w -> samples.add(new Sample((double) w.minutes() / w.count(), w.count())));
-            }
-        }
+        List<Sample> samples = samples(log, which);
         if (samples.isEmpty()) {
             return Optional.empty();
         }
@@ -99,6 +95,19 @@ public record Pace(double fast, double usual, double slow, int count, String of)
                 few ? Math.max(slow, usual * 1.333) : slow,
                 all,
                 words));
+    }
+
+    private static List<Sample> samples(Logbook log, Predicate<Work> which) {
+        List<Sample> samples = new ArrayList<>();
+        for (LogEntry entry : log.entries()) {
+            if (log.inForce(entry)) {
+                entry.work()
+                        .filter(which)
+                        .filter(w -> w.minutes() > 0)
+                        .ifPresent(w -> samples.add(new Sample((double) w.minutes() / w.count(), w.count())));
+            }
+        }
+        return samples;
     }
 
     /** Minutes of the fastener at a place in order of minutes. */

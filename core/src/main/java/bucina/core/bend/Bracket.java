@@ -88,6 +88,22 @@ public record Bracket(
         base = List.copyOf(base);
         flanges = List.copyOf(flanges);
         holes = List.copyOf(holes);
+        checkBase(base);
+        if (flanges.isEmpty()) {
+            throw new InputException("No flange is given: name a side and its height, like 1: .75");
+        }
+        for (Flange f : flanges) {
+            if (f.side < 0 || f.side >= base.size()) {
+                throw new InputException(
+                        "There is no side " + (f.side + 1) + ": the base has sides 1 to " + base.size());
+            }
+            if (flanges.stream().filter(o -> o.side == f.side).count() > 1) {
+                throw new InputException("Side " + (f.side + 1) + " has two flanges: give one");
+            }
+        }
+    }
+
+    private static void checkBase(List<Point> base) {
         if (base.size() < 3) {
             throw new InputException(
                     "A base has at least 3 corners, was given " + base.size() + ": write them like 0,0; 3,0; 3,2; 0,2");
@@ -100,18 +116,6 @@ public record Bracket(
         if (new Crossing(Ring.polygon(base)).crosses()) {
             throw new InputException(
                     "The base crosses itself: give its corners in turn round it, like 0,0; 3,0; 3,2; 0,2");
-        }
-        if (flanges.isEmpty()) {
-            throw new InputException("No flange is given: name a side and its height, like 1: .75");
-        }
-        for (Flange f : flanges) {
-            if (f.side < 0 || f.side >= base.size()) {
-                throw new InputException(
-                        "There is no side " + (f.side + 1) + ": the base has sides 1 to " + base.size());
-            }
-            if (flanges.stream().filter(o -> o.side == f.side).count() > 1) {
-                throw new InputException("Side " + (f.side + 1) + " has two flanges: give one");
-            }
         }
     }
 

@@ -118,6 +118,10 @@ public record BracketFlat(
                 throw new InputException("The flange of side " + (flange.side() + 1) + " is turned by " + bend.size()
                         + ": over mould lines it goes up to " + "150°; draw it on the bend bench");
             }
+            checkHeight(bend, flange);
+        }
+
+        private static void checkHeight(Bend bend, Bracket.Flange flange) {
             Length setback = bend.setback().orElseThrow();
             if (!flange.height().minus(setback).positive()) {
                 throw new InputException("The flange of side " + (flange.side() + 1) + " is " + flange.height()
@@ -145,6 +149,18 @@ public record BracketFlat(
             double[] u = along(before);
             double[] v = along(i);
             double turn = u[0] * v[1] - u[1] * v[0];
+            checkCorner(turn, i, before);
+            Point p = bracket.base().get(i);
+            double a = inset(before);
+            double b = inset(i);
+            // p + s·u moved in by a meets p + t·v moved in by b; the inward normal of (x, y) is (−y, x).
+            double cx = -v[1] * b + u[1] * a;
+            double cy = v[0] * b - u[0] * a;
+            double s = (cx * v[1] - cy * v[0]) / turn;
+            return new Point(p.x() - u[1] * a + u[0] * s, p.y() + u[0] * a + u[1] * s);
+        }
+
+        private void checkCorner(double turn, int i, int before) {
             if (Math.abs(turn) < 1e-9) {
                 throw new InputException("Corner " + (i + 1)
                         + " of the base is no corner: the sides on both sides of it run the same way");
@@ -155,14 +171,6 @@ public record BracketFlat(
                         + "flat: "
                         + "give one of sides " + (before + 1) + " and " + (i + 1) + " no flange");
             }
-            Point p = bracket.base().get(i);
-            double a = inset(before);
-            double b = inset(i);
-            // p + s·u moved in by a meets p + t·v moved in by b; the inward normal of (x, y) is (−y, x).
-            double cx = -v[1] * b + u[1] * a;
-            double cy = v[0] * b - u[0] * a;
-            double s = (cx * v[1] - cy * v[0]) / turn;
-            return new Point(p.x() - u[1] * a + u[0] * s, p.y() + u[0] * a + u[1] * s);
         }
 
         BracketFlat flat() {
@@ -271,11 +279,7 @@ public record BracketFlat(
         BandLine band = bands.get(hole.flange().get());
         int side = band.flange.side();
         Length into = hole.up().minus(band.setback());
-        if (!into.atLeast(Length.ZERO)) {
-            throw new InputException("The hole " + hole.up() + " up the flange of side " + (side + 1)
-                    + " lies in the bend, " + into.times(-1)
-                    + " below the tangent: it is drilled in the flat of the flange, " + band.setback() + " or more up");
-        }
+        checkClear(into, hole, side, band);
         // The side's first corner, moved along the side and out to the flange.
         Point v = bracket.base().get(side);
         double ux = -band.outY;
@@ -284,6 +288,14 @@ public record BracketFlat(
         return new Point(
                 v.x() + ux * hole.along().nanometres() + band.outX * out,
                 v.y() + uy * hole.along().nanometres() + band.outY * out);
+    }
+
+    private static void checkClear(Length into, Bracket.Hole hole, int side, BandLine band) {
+        if (!into.atLeast(Length.ZERO)) {
+            throw new InputException("The hole " + hole.up() + " up the flange of side " + (side + 1)
+                    + " lies in the bend, " + into.times(-1)
+                    + " below the tangent: it is drilled in the flat of the flange, " + band.setback() + " or more up");
+        }
     }
 
     /**
@@ -301,9 +313,7 @@ public record BracketFlat(
             double out = (flat.x() - b.from.x()) * b.outX + (flat.y() - b.from.y()) * b.outY;
             Length past = Length.nm(out).minus(b.bend.allowance());
             if (past.atLeast(Length.ZERO)) {
-                Point v = bracket.base().get(b.flange.side());
-                double along = (flat.x() - v.x()) * -b.outY + (flat.y() - v.y()) * b.outX;
-                return new Bracket.Hole(Optional.of(i), Length.nm(along), past.plus(b.setback()), diameter);
+                return onFlange(b, flat, i, past, diameter);
             }
             if (out > 0.01) {
                 throw new InputException("The place " + flat.across() + ", " + flat.up() + " lies in the bend of side "
@@ -311,6 +321,12 @@ public record BracketFlat(
             }
         }
         return new Bracket.Hole(Optional.empty(), flat.across(), flat.up(), diameter);
+    }
+
+    private Bracket.Hole onFlange(BandLine b, Point flat, int i, Length past, Length diameter) {
+        Point v = bracket.base().get(b.flange.side());
+        double along = (flat.x() - v.x()) * -b.outY + (flat.y() - v.y()) * b.outX;
+        return new Bracket.Hole(Optional.of(i), Length.nm(along), past.plus(b.setback()), diameter);
     }
 
     /** Length and width of the blank that it is cut from. */

@@ -67,20 +67,24 @@ public record FlatPattern(List<Bend> bends, List<Length> flats) {
         }
         List<Length> flats = new ArrayList<>();
         for (int i = 0; i < legs.size(); i++) {
-            if (!legs.get(i).positive()) {
-                throw new InputException(
-                        "Leg " + (i + 1) + " is " + legs.get(i) + ": a leg is longer than 0, like 1.00");
-            }
-            Length taken = (i == 0 ? Length.ZERO : beyond(bends, i - 1, measured))
-                    .plus(i == bends.size() ? Length.ZERO : beyond(bends, i, measured));
-            if (!legs.get(i).atLeast(taken)) {
-                throw new InputException("Leg " + (i + 1) + " of " + legs.get(i) + " is too short by "
-                        + taken.minus(legs.get(i)) + ": from the " + measured.code() + " the bends take " + taken
-                        + " of it before the flat begins");
-            }
+            Length taken = checkLeg(legs, i, bends, measured);
             flats.add(legs.get(i).minus(taken).max(Length.ZERO));
         }
         return new FlatPattern(bends, flats);
+    }
+
+    private static Length checkLeg(List<Length> legs, int i, List<Bend> bends, MeasuredTo measured) {
+        if (!legs.get(i).positive()) {
+            throw new InputException("Leg " + (i + 1) + " is " + legs.get(i) + ": a leg is longer than 0, like 1.00");
+        }
+        Length taken = (i == 0 ? Length.ZERO : beyond(bends, i - 1, measured))
+                .plus(i == bends.size() ? Length.ZERO : beyond(bends, i, measured));
+        if (!legs.get(i).atLeast(taken)) {
+            throw new InputException("Leg " + (i + 1) + " of " + legs.get(i) + " is too short by "
+                    + taken.minus(legs.get(i)) + ": from the " + measured.code() + " the bends take " + taken
+                    + " of it before the flat begins");
+        }
+        return taken;
     }
 
     private static Length beyond(List<Bend> bends, int i, MeasuredTo measured) {

@@ -34,6 +34,21 @@ public record FluteLine(Flutes flutes, Length sagitta, Length chord, List<Length
             throw new InputException("A hole line has at least two holes, was given " + holes.size()
                     + ": write stations like .5, 1.5, 2.5");
         }
+        List<Integer> free = spaces(holes, chord, width);
+        if (flutes.count() > free.size()) {
+            throw new InputException(flutes.count() + " flutes are wanted, but only " + free.size()
+                    + " spaces between holes take one " + width + " wide: make them deeper, or narrower");
+        }
+        List<Integer> taken = place(flutes.count(), chord, holes, free);
+        return new FluteLine(
+                flutes,
+                sagitta,
+                chord,
+                taken.stream().map(i -> middle(holes, i)).toList(),
+                taken);
+    }
+
+    private static List<Integer> spaces(List<Length> holes, Length chord, Length width) {
         List<Integer> free = new ArrayList<>();
         for (int i = 0; i < holes.size(); i++) {
             if (!holes.get(i).atLeast(Length.ZERO)
@@ -46,17 +61,7 @@ public record FluteLine(Flutes flutes, Length sagitta, Length chord, List<Length
                 free.add(i);
             }
         }
-        if (flutes.count() > free.size()) {
-            throw new InputException(flutes.count() + " flutes are wanted, but only " + free.size()
-                    + " spaces between holes take one " + width + " wide: make them deeper, or narrower");
-        }
-        List<Integer> taken = place(flutes.count(), chord, holes, free);
-        return new FluteLine(
-                flutes,
-                sagitta,
-                chord,
-                taken.stream().map(i -> middle(holes, i)).toList(),
-                taken);
+        return free;
     }
 
     /** Each wished place takes the nearest space that leaves enough of them for the flutes after it. */

@@ -59,7 +59,7 @@ public record Fold(List<Piece> pieces) {
         double t = flat.bends().getFirst().thickness().nanometres();
         for (int i = 0; i < flat.flats().size(); i++) {
             Pose end = new Pose(pose.off(flat.flats().get(i).nanometres(), 0), pose.heading);
-            pieces.add(new Piece(pose, end, 0, List.of(pose.at, end.at), List.of(pose.off(0, t), end.off(0, t))));
+            straight(pieces, pose, end, t);
             pose = end;
             if (i < flat.bends().size()) {
                 Piece bend = bend(pose, flat.bends().get(i), t);
@@ -68,6 +68,10 @@ public record Fold(List<Piece> pieces) {
             }
         }
         return new Fold(pieces);
+    }
+
+    private static void straight(List<Piece> pieces, Pose pose, Pose end, double t) {
+        pieces.add(new Piece(pose, end, 0, List.of(pose.at, end.at), List.of(pose.off(0, t), end.off(0, t))));
     }
 
     private static Piece bend(Pose from, Bend bend, double t) {

@@ -47,6 +47,30 @@ public record RadiusTable(List<Row> rows) {
      */
     public Least at(Material material, Length thickness) {
         List<Row> mine = rows.stream().filter(r -> r.material.equals(material)).toList();
+        check(mine, material, thickness);
+        return between(mine, thickness);
+    }
+
+    private static Least between(List<Row> mine, Length thickness) {
+        Row above = mine.stream()
+                .filter(r -> thickness.atMost(r.thickness))
+                .findFirst()
+                .orElseThrow();
+        Row below = mine.get(Math.max(0, mine.indexOf(above) - 1));
+        double share = share(above, below, thickness);
+        return new Least(
+                thickness.times(below.practical + share * (above.practical - below.practical)),
+                thickness.times(below.safe + share * (above.safe - below.safe)),
+                above.source);
+    }
+
+    private static double share(Row above, Row below, Length thickness) {
+        return above == below || thickness.atMost(below.thickness)
+                ? 1
+                : thickness.minus(below.thickness).per(above.thickness.minus(below.thickness));
+    }
+
+    private void check(List<Row> mine, Material material, Length thickness) {
         if (mine.isEmpty()) {
             throw new InputException("No least radius is known for " + material.code() + ": the table has "
                     + rows.stream()
@@ -59,17 +83,5 @@ public record RadiusTable(List<Row> rows) {
             throw new InputException("A sheet of " + thickness + " is thicker than the table's last column, "
                     + mine.getLast().thickness + ": ask the kit's maker");
         }
-        Row above = mine.stream()
-                .filter(r -> thickness.atMost(r.thickness))
-                .findFirst()
-                .orElseThrow();
-        Row below = mine.get(Math.max(0, mine.indexOf(above) - 1));
-        double share = above == below || thickness.atMost(below.thickness)
-                ? 1
-                : thickness.minus(below.thickness).per(above.thickness.minus(below.thickness));
-        return new Least(
-                thickness.times(below.practical + share * (above.practical - below.practical)),
-                thickness.times(below.safe + share * (above.safe - below.safe)),
-                above.source);
     }
 }

@@ -28,21 +28,29 @@ public record Springback(double ratio, Length finalRadius, Angle finalAngle, Ang
     public static Springback of(Bend bend, SheetStrength sheet) {
         double x = bend.radius().per(bend.thickness()) * sheet.yield() / (sheet.modulus() * 1000);
         double ratio = 4 * x * x * x - 3 * x + 1;
-        if (x >= 0.5) {
-            throw new InputException("A radius of " + bend.radius() + " in a sheet of " + bend.thickness()
-                    + " springs back flat: in " + sheet.material().code() + " the radius must be under "
-                    + bend.thickness().times(0.5 * sheet.modulus() * 1000 / sheet.yield()));
-        }
+        checkFlat(x, bend, sheet);
         Length after = bend.radius().times(1 / ratio);
         double share = (2 * bend.radius().per(bend.thickness()) + 1) / (2 * after.per(bend.thickness()) + 1);
         double bendTo = bend.size().degrees() / share;
+        checkTurned(bendTo, bend);
+        return new Springback(
+                ratio, after, Angle.degrees(bend.size().degrees() * share), Angle.degrees(bendTo), Angle.degrees(2));
+    }
+
+    private static void checkTurned(double bendTo, Bend bend) {
         if (!(bendTo <= STRAIGHT_BACK)) {
             throw new InputException("To spring back to " + bend.size() + " the sheet would be turned by "
                     + Angle.degrees(bendTo) + ": past 180° it lies on itself; close it in a second step, or take a "
                     + "smaller radius");
         }
-        return new Springback(
-                ratio, after, Angle.degrees(bend.size().degrees() * share), Angle.degrees(bendTo), Angle.degrees(2));
+    }
+
+    private static void checkFlat(double x, Bend bend, SheetStrength sheet) {
+        if (x >= 0.5) {
+            throw new InputException("A radius of " + bend.radius() + " in a sheet of " + bend.thickness()
+                    + " springs back flat: in " + sheet.material().code() + " the radius must be under "
+                    + bend.thickness().times(0.5 * sheet.modulus() * 1000 / sheet.yield()));
+        }
     }
 
     /** True if a finished bend may still be opened or closed by this much in the vice. */

@@ -37,15 +37,19 @@ public record BlindChoice(
         Optional<BlindRivet> clear =
                 gripping.stream().filter(c -> clears(c, grip, room)).findFirst();
         if (clear.isPresent()) {
-            BlindRivet c = clear.get();
-            return new BlindChoice(
-                    grip,
-                    clear,
-                    Optional.empty(),
-                    Sentence.of(c.name() + " grips {} to {}; the stack is {}.", c.gripMin(), c.gripMax(), grip),
-                    candidates);
+            return clearing(clear, grip, candidates);
         }
         return cut(candidates, gripping.getFirst(), grip, room.orElseThrow());
+    }
+
+    private static BlindChoice clearing(Optional<BlindRivet> clear, Length grip, List<BlindRivet> candidates) {
+        BlindRivet c = clear.get();
+        return new BlindChoice(
+                grip,
+                clear,
+                Optional.empty(),
+                Sentence.of(c.name() + " grips {} to {}; the stack is {}.", c.gripMin(), c.gripMax(), grip),
+                candidates);
     }
 
     /**
@@ -70,33 +74,18 @@ public record BlindChoice(
     private static BlindChoice cut(List<BlindRivet> candidates, BlindRivet c, Length grip, Length room) {
         Optional<Length> needs = c.needsBehind(grip);
         if (needs.isEmpty()) {
-            return new BlindChoice(
-                    grip,
-                    Optional.empty(),
-                    Optional.empty(),
-                    Sentence.of(
-                            c.name() + " grips {}, but how far it stands behind is the maker's "
-                                    + "figure: look it up against the {} that are free.",
-                            grip,
-                            room),
-                    candidates);
+            return unknown(grip, c, room, candidates);
         }
         Length off = needs.get().minus(room);
         Length spare = c.gripMax().minus(grip);
         if (off.atMost(spare)) {
-            Length to = c.length().orElseThrow().minus(off);
-            return new BlindChoice(
-                    grip,
-                    Optional.of(c),
-                    Optional.of(to),
-                    Sentence.of(
-                            c.name() + " needs {} behind and {} are free: cut it to {}; it then grips " + "up to {}.",
-                            needs.get(),
-                            room,
-                            to,
-                            c.gripMax().minus(off)),
-                    candidates);
+            return cutTo(c, off, grip, needs, room, candidates);
         }
+        return neither(grip, c, needs, room, candidates);
+    }
+
+    private static BlindChoice neither(
+            Length grip, BlindRivet c, Optional<Length> needs, Length room, List<BlindRivet> candidates) {
         return new BlindChoice(
                 grip,
                 Optional.empty(),
@@ -107,6 +96,35 @@ public record BlindChoice(
                         needs.get(),
                         room,
                         grip),
+                candidates);
+    }
+
+    private static BlindChoice cutTo(
+            BlindRivet c, Length off, Length grip, Optional<Length> needs, Length room, List<BlindRivet> candidates) {
+        Length to = c.length().orElseThrow().minus(off);
+        return new BlindChoice(
+                grip,
+                Optional.of(c),
+                Optional.of(to),
+                Sentence.of(
+                        c.name() + " needs {} behind and {} are free: cut it to {}; it then grips " + "up to {}.",
+                        needs.get(),
+                        room,
+                        to,
+                        c.gripMax().minus(off)),
+                candidates);
+    }
+
+    private static BlindChoice unknown(Length grip, BlindRivet c, Length room, List<BlindRivet> candidates) {
+        return new BlindChoice(
+                grip,
+                Optional.empty(),
+                Optional.empty(),
+                Sentence.of(
+                        c.name() + " grips {}, but how far it stands behind is the maker's "
+                                + "figure: look it up against the {} that are free.",
+                        grip,
+                        room),
                 candidates);
     }
 

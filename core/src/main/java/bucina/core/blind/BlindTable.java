@@ -50,6 +50,10 @@ public final class BlindTable {
             }
             return structural();
         }
+        return inTable(family, diameter);
+    }
+
+    private List<BlindRivet> inTable(String family, Length diameter) {
         List<Row> known = rows.stream().filter(r -> r.family().equals(family)).toList();
         if (known.isEmpty()) {
             throw new InputException("--family \"" + family + "\" is not known: write "

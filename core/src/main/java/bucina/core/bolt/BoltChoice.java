@@ -116,6 +116,17 @@ public record BoltChoice(Joint asked, List<Fit> fits, Sentence why) {
 
     /** Tries every bolt of the thread with up to {@value #WASHERS_MOST} washers. */
     public static BoltChoice of(Joint joint, List<Washer> washers) {
+        List<Fit> fits = allFits(washers, joint);
+        fits.sort(Comparator.comparing((Fit f) -> !f.full)
+                .thenComparing(f -> f.showing > SHOWING_MOST + 1e-9)
+                .thenComparing(Fit::washers)
+                .thenComparing(f -> f.underHead.size())
+                .thenComparing(Fit::showing)
+                .thenComparing(f -> f.bolt.length()));
+        return new BoltChoice(joint, fits, fits.isEmpty() ? none(joint, washers) : chosen(joint, fits.getFirst()));
+    }
+
+    private static List<Fit> allFits(List<Washer> washers, Joint joint) {
         List<Fit> fits = new ArrayList<>();
         List<List<Washer>> sets = sets(washers);
         for (BoltThread.Bolt bolt : joint.thread.bolts()) {
@@ -127,13 +138,7 @@ public record BoltChoice(Joint asked, List<Fit> fits, Sentence why) {
                 }
             }
         }
-        fits.sort(Comparator.comparing((Fit f) -> !f.full)
-                .thenComparing(f -> f.showing > SHOWING_MOST + 1e-9)
-                .thenComparing(Fit::washers)
-                .thenComparing(f -> f.underHead.size())
-                .thenComparing(Fit::showing)
-                .thenComparing(f -> f.bolt.length()));
-        return new BoltChoice(joint, fits, fits.isEmpty() ? none(joint, washers) : chosen(joint, fits.getFirst()));
+        return fits;
     }
 
     /** The best; empty if none fits. */

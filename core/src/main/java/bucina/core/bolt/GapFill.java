@@ -35,17 +35,21 @@ public record GapFill(Length gap, List<Washer> washers, Length left) {
         List<Washer> thick = kinds.stream()
                 .sorted(Comparator.comparing(Washer::thickness).reversed())
                 .toList();
+        checkGap(gap, thick);
+        List<GapFill> fills = new ArrayList<>();
+        stack(gap, thick, 0, new ArrayList<>(), fills);
+        fills.sort(Comparator.comparing((GapFill f) -> Math.round(f.left.abs().nanometres()))
+                .thenComparing(f -> f.washers.size()));
+        return fills;
+    }
+
+    private static void checkGap(Length gap, List<Washer> thick) {
         if (gap.minus(thick.getFirst().thickness().times(MOST))
                 .minus(thick.getFirst().thickness())
                 .positive()) {
             throw new InputException("A gap of " + gap + " takes more than " + MOST + " washers of "
                     + thick.getFirst().thickness() + ": make a bushing or a spacer of that length");
         }
-        List<GapFill> fills = new ArrayList<>();
-        stack(gap, thick, 0, new ArrayList<>(), fills);
-        fills.sort(Comparator.comparing((GapFill f) -> Math.round(f.left.abs().nanometres()))
-                .thenComparing(f -> f.washers.size()));
-        return fills;
     }
 
     private static void stack(Length gap, List<Washer> kinds, int from, List<Washer> so, List<GapFill> fills) {

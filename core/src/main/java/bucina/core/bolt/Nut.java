@@ -67,6 +67,10 @@ public record Nut(String name, Kind kind, String thread, Length height, String s
                 }
             }
         }
+        return inTable(table, thread, clean);
+    }
+
+    private static Nut inTable(List<Nut> table, String thread, String clean) {
         List<String> known = table.stream()
                 .filter(n -> n.thread.equals(thread))
                 .map(Nut::name)

@@ -25,6 +25,12 @@ public final class Bulletins {
      * The build with an empty bulletin in force; what is edited while it is written goes into it by {@link #recorded}.
      */
     public static Build begin(Build build, String name, LocalDate dated) {
+        checkName(name, build);
+        Bulletin bulletin = new Bulletin(new Id.Bulletin(build.nextId()), name.strip(), dated, true, List.of());
+        return build.withPapers(build.papers().with(bulletin), build.nextId() + 1);
+    }
+
+    private static void checkName(String name, Build build) {
         if (name.isBlank()) {
             throw new InputException("a bulletin needs the maker's name for it, such as \"SL 31-02\"");
         }
@@ -32,8 +38,6 @@ public final class Bulletins {
             throw new InputException("there is a bulletin " + name.strip()
                     + " already: give this one its own name, such as \"" + name.strip() + " rev B\"");
         }
-        Bulletin bulletin = new Bulletin(new Id.Bulletin(build.nextId()), name.strip(), dated, true, List.of());
-        return build.withPapers(build.papers().with(bulletin), build.nextId() + 1);
     }
 
     /** The bulletin with this id. */
@@ -49,6 +53,21 @@ public final class Bulletins {
         Bulletin bulletin = of(after, id);
         Map<Long, Bulletin.Change<?>> changes = new LinkedHashMap<>();
         bulletin.changes().forEach(c -> changes.put(id(c.any()).n(), c));
+        gather(before, after, changes);
+        dropSame(changes);
+        Bulletin next = new Bulletin(
+                bulletin.id(), bulletin.name(), bulletin.dated(), bulletin.inForce(), List.copyOf(changes.values()));
+        return after.withPapers(after.papers().with(next), after.nextId());
+    }
+
+    private static void dropSame(Map<Long, Bulletin.Change<?>> changes) {
+        changes.values()
+                .removeIf(c -> c.was().isPresent()
+                        && c.is().isPresent()
+                        && same(c.was().get(), c.is().get()));
+    }
+
+    private static void gather(Build before, Build after, Map<Long, Bulletin.Change<?>> changes) {
         Map<Long, Item> old = items(before);
         Map<Long, Item> now = items(after);
         old.forEach((n, was) -> {
@@ -62,13 +81,6 @@ public final class Bulletins {
                 put(changes, n, null, Optional.of(is));
             }
         });
-        changes.values()
-                .removeIf(c -> c.was().isPresent()
-                        && c.is().isPresent()
-                        && same(c.was().get(), c.is().get()));
-        Bulletin next = new Bulletin(
-                bulletin.id(), bulletin.name(), bulletin.dated(), bulletin.inForce(), List.copyOf(changes.values()));
-        return after.withPapers(after.papers().with(next), after.nextId());
     }
 
     private static void put(Map<Long, Bulletin.Change<?>> changes, long n, Item was, Optional<Item> is) {
@@ -91,14 +103,18 @@ public final class Bulletins {
         Map<Long, Item> items = new LinkedHashMap<>();
         build.parts().forEach(p -> items.put(p.id().n(), new Item(Optional.empty(), p)));
         for (Build.FaceRef ref : build.faces()) {
-            Face face = ref.face();
-            face.layers().forEach(l -> items.put(l.id().n(), new Item(Optional.of(face.id()), l)));
-            for (Group group : face.groups()) {
-                items.put(group.id().n(), new Item(Optional.of(face.id()), group.withRows(List.of())));
-                group.rows().forEach(r -> items.put(r.id().n(), new Item(Optional.of(group.id()), r)));
-            }
+            putFace(ref, items);
         }
         return items;
+    }
+
+    private static void putFace(Build.FaceRef ref, Map<Long, Item> items) {
+        Face face = ref.face();
+        face.layers().forEach(l -> items.put(l.id().n(), new Item(Optional.of(face.id()), l)));
+        for (Group group : face.groups()) {
+            items.put(group.id().n(), new Item(Optional.of(face.id()), group.withRows(List.of())));
+            group.rows().forEach(r -> items.put(r.id().n(), new Item(Optional.of(group.id()), r)));
+        }
     }
 
     private static boolean same(Object a, Object b) {
@@ -133,19 +149,25 @@ public final class Bulletins {
         List<Bulletin.Change<?>> changes = new ArrayList<>();
         for (Bulletin.Change<?> change :
                 on ? bulletin.changes() : bulletin.changes().reversed()) {
-            Optional<Object> current =
-                    Optional.ofNullable(now.get(id(change.any()).n())).map(Item::record);
-            Optional<Object> wanted = (on ? change.is() : change.was()).map(x -> (Object) x);
-            next = replaced(next, change.in(), current, wanted);
-            Optional<Object> was = on ? current : change.was().map(x -> (Object) x);
-            Optional<Object> is = on ? change.is().map(x -> (Object) x) : current;
-            if (was.isPresent() || is.isPresent()) {
-                changes.add(new Bulletin.Change<>(change.in(), was, is));
-            }
+            next = turn(now, change, on, next, changes);
         }
         Bulletin turned =
                 new Bulletin(bulletin.id(), bulletin.name(), bulletin.dated(), on, on ? changes : changes.reversed());
         return next.withPapers(next.papers().with(turned), next.nextId());
+    }
+
+    private static Build turn(
+            Map<Long, Item> now, Bulletin.Change<?> change, boolean on, Build next, List<Bulletin.Change<?>> changes) {
+        Optional<Object> current =
+                Optional.ofNullable(now.get(id(change.any()).n())).map(Item::record);
+        Optional<Object> wanted = (on ? change.is() : change.was()).map(x -> (Object) x);
+        next = replaced(next, change.in(), current, wanted);
+        Optional<Object> was = on ? current : change.was().map(x -> (Object) x);
+        Optional<Object> is = on ? change.is().map(x -> (Object) x) : current;
+        if (was.isPresent() || is.isPresent()) {
+            changes.add(new Bulletin.Change<>(change.in(), was, is));
+        }
+        return next;
     }
 
     private static Build replaced(Build build, Optional<Id> in, Optional<Object> current, Optional<Object> wanted) {

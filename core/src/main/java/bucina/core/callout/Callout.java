@@ -117,6 +117,10 @@ public record Callout(Optional<Integer> count, Fastener fastener, String text) {
                 return Optional.of(new Named(rivet, rivet.name()));
             }
         }
+        return designated(text);
+    }
+
+    private static Optional<Named> designated(String text) {
         try {
             RivetDesignation d = RivetDesignation.parse(text);
             // A count behind the name belongs to the callout, not to the rivet.
@@ -162,6 +166,10 @@ public record Callout(Optional<Integer> count, Fastener fastener, String text) {
             String code = "AN" + bolt.group(1) + bolt.group(2) + "-" + bolt.group(3) + bolt.group(4);
             return Optional.of(new Named(new Fastener.Hardware(code, shank, shank, false), code));
         }
+        return screw(text);
+    }
+
+    private static Optional<Named> screw(String text) {
         Matcher screw = SCREW.matcher(text);
         if (screw.matches()) {
             boolean six = screw.group(1).equals("06");

@@ -46,25 +46,33 @@ public final class Queries {
                     && q.count().get().sheet() == sheet;
             asked |= same;
             if (q.open() && !same) {
-                String text = differ
-                        ? "the counts have changed: asked again"
-                        : drawing.isEmpty()
-                                ? "the callout no longer counts"
-                                : "the sheet has " + sheet + " holes now, as the callout says";
-                String source = group.callout().isBlank() ? "the plan" : "callout " + group.callout();
-                next = next.withPapers(
-                        next.papers().with(q.answered(new Query.Answer(text, source, today))), next.nextId());
+                next = close(differ, drawing, sheet, group, next, q, today);
             }
         }
         if (differ && !asked) {
-            next = asked(
-                    next,
-                    group.id(),
-                    group.code() + ": the drawing calls for " + drawing.get() + ", the sheet has " + sheet + ".",
-                    Optional.of(new Query.Counts(drawing.get(), sheet)),
-                    today);
+            next = ask(next, group, drawing, sheet, today);
         }
         return next;
+    }
+
+    private static Build ask(Build next, Group group, Optional<Integer> drawing, int sheet, LocalDate today) {
+        return asked(
+                next,
+                group.id(),
+                group.code() + ": the drawing calls for " + drawing.get() + ", the sheet has " + sheet + ".",
+                Optional.of(new Query.Counts(drawing.get(), sheet)),
+                today);
+    }
+
+    private static Build close(
+            boolean differ, Optional<Integer> drawing, int sheet, Group group, Build next, Query q, LocalDate today) {
+        String text = differ
+                ? "the counts have changed: asked again"
+                : drawing.isEmpty()
+                        ? "the callout no longer counts"
+                        : "the sheet has " + sheet + " holes now, as the callout says";
+        String source = group.callout().isBlank() ? "the plan" : "callout " + group.callout();
+        return next.withPapers(next.papers().with(q.answered(new Query.Answer(text, source, today))), next.nextId());
     }
 
     /** The build with a question opened about a group. */
@@ -83,11 +91,7 @@ public final class Queries {
 
     /** The build with a query answered. */
     public static Build answer(Build build, Id.Query id, String text, String source, LocalDate today) {
-        if (text.isBlank() || source.isBlank()) {
-            throw new InputException(
-                    "an answer needs words and a source, such as \"18, the arrow at rib 4 is old\" from \"Sheet 31 "
-                            + "rev D\"");
-        }
+        checkAnswer(text, source);
         Query query = build.papers().queries().stream()
                 .filter(q -> q.id().equals(id))
                 .findFirst()
@@ -95,6 +99,14 @@ public final class Queries {
         return build.withPapers(
                 build.papers().with(query.answered(new Query.Answer(text.strip(), source.strip(), today))),
                 build.nextId());
+    }
+
+    private static void checkAnswer(String text, String source) {
+        if (text.isBlank() || source.isBlank()) {
+            throw new InputException(
+                    "an answer needs words and a source, such as \"18, the arrow at rib 4 is old\" from \"Sheet 31 "
+                            + "rev D\"");
+        }
     }
 
     /** The open queries of a group. */

@@ -94,60 +94,66 @@ public final class CatalogueReader {
                 rows("sheets", tables.apply("sheets"), CatalogueReader::sheet),
                 rows("bolts", tables.apply("bolts"), CatalogueReader::bolt),
                 rows("nuts", tables.apply("nuts"), CatalogueReader::nut),
-                rows(
-                        "washers",
-                        tables.apply("washers"),
-                        r -> new Washer(r.get("name"), inches(r, "thickness_in"), r.get("source"))),
-                rows(
-                        "screws",
-                        tables.apply("screws"),
-                        r -> new Screw(
-                                r.get("size"),
-                                inches(r, "shank_in"),
-                                inches(r, "sharp_in"),
-                                inches(r, "typical_in"),
-                                r.get("drill"),
-                                inches(r, "hole_in"),
-                                r.get("source"))),
-                rows(
-                        "clecos",
-                        tables.apply("clecos"),
-                        r -> new ClecoSize(
-                                r.get("size_in"),
-                                r.get("colour"),
-                                length(r, "hole_from_mm", Unit.MM),
-                                length(r, "hole_to_mm", Unit.MM),
-                                r.get("source"))),
-                rows(
-                        "nutplates",
-                        tables.apply("nutplates"),
-                        r -> NutPlate.twoLug(
-                                r.get("size"),
-                                inches(r, "hole_in"),
-                                r.get("drill"),
-                                inches(r, "lug_in"),
-                                inches(r, "rivet_in"),
-                                r.get("source"))),
-                rows(
-                        "tools",
-                        tables.apply("tools"),
-                        r -> new Catalogue.CribTool(
-                                r.get("kind"),
-                                r.get("name"),
-                                Arrays.stream(r.get("sizes_in").split(" +"))
-                                        .map(t -> Length.of(new BigDecimal(t), Unit.INCH))
-                                        .toList(),
-                                r.get("source"))),
-                rows(
-                        "compounds",
-                        tables.apply("compounds"),
-                        r -> new Catalogue.ShippedCompound(
-                                r.get("name"),
-                                r.get("kind"),
-                                (int) number(r, "induction_min"),
-                                (int) number(r, "life_min"),
-                                (int) number(r, "stir_min"),
-                                r.get("source"))));
+                rows("washers", tables.apply("washers"), CatalogueReader::washer),
+                rows("screws", tables.apply("screws"), CatalogueReader::screw),
+                rows("clecos", tables.apply("clecos"), CatalogueReader::cleco),
+                rows("nutplates", tables.apply("nutplates"), CatalogueReader::nutPlate),
+                rows("tools", tables.apply("tools"), CatalogueReader::tool),
+                rows("compounds", tables.apply("compounds"), CatalogueReader::compound));
+    }
+
+    private static Catalogue.ShippedCompound compound(CSVRecord r) {
+        return new Catalogue.ShippedCompound(
+                r.get("name"),
+                r.get("kind"),
+                (int) number(r, "induction_min"),
+                (int) number(r, "life_min"),
+                (int) number(r, "stir_min"),
+                r.get("source"));
+    }
+
+    private static Catalogue.CribTool tool(CSVRecord r) {
+        return new Catalogue.CribTool(
+                r.get("kind"),
+                r.get("name"),
+                Arrays.stream(r.get("sizes_in").split(" +"))
+                        .map(t -> Length.of(new BigDecimal(t), Unit.INCH))
+                        .toList(),
+                r.get("source"));
+    }
+
+    private static NutPlate nutPlate(CSVRecord r) {
+        return NutPlate.twoLug(
+                r.get("size"),
+                inches(r, "hole_in"),
+                r.get("drill"),
+                inches(r, "lug_in"),
+                inches(r, "rivet_in"),
+                r.get("source"));
+    }
+
+    private static ClecoSize cleco(CSVRecord r) {
+        return new ClecoSize(
+                r.get("size_in"),
+                r.get("colour"),
+                length(r, "hole_from_mm", Unit.MM),
+                length(r, "hole_to_mm", Unit.MM),
+                r.get("source"));
+    }
+
+    private static Screw screw(CSVRecord r) {
+        return new Screw(
+                r.get("size"),
+                inches(r, "shank_in"),
+                inches(r, "sharp_in"),
+                inches(r, "typical_in"),
+                r.get("drill"),
+                inches(r, "hole_in"),
+                r.get("source"));
+    }
+
+    private static Washer washer(CSVRecord r) {
+        return new Washer(r.get("name"), inches(r, "thickness_in"), r.get("source"));
     }
 
     private static <T> List<T> rows(String table, Reader reader, Function<CSVRecord, T> row) {
@@ -206,15 +212,7 @@ public final class CatalogueReader {
     }
 
     private static BoltThread bolt(CSVRecord row) {
-        List<Length> grips = new ArrayList<>();
-        for (String grip : row.get("grips_in").isBlank()
-                ? new String[0]
-                : row.get("grips_in").split(" +")) {
-            grips.add(Length.of(new BigDecimal(grip), Unit.INCH));
-        }
-        while (!grips.isEmpty() && grips.size() < (int) number(row, "lengths")) {
-            grips.add(grips.getLast().plus(inches(row, "grip_step_in")));
-        }
+        List<Length> grips = grips(row);
         return new BoltThread(
                 row.get("thread"),
                 row.get("series"),
@@ -227,6 +225,19 @@ public final class CatalogueReader {
                 new BoltThread.Torque(number(row, "tension_low"), number(row, "tension_high")),
                 new BoltThread.Torque(number(row, "shear_low"), number(row, "shear_high")),
                 row.get("source"));
+    }
+
+    private static List<Length> grips(CSVRecord row) {
+        List<Length> grips = new ArrayList<>();
+        for (String grip : row.get("grips_in").isBlank()
+                ? new String[0]
+                : row.get("grips_in").split(" +")) {
+            grips.add(Length.of(new BigDecimal(grip), Unit.INCH));
+        }
+        while (!grips.isEmpty() && grips.size() < (int) number(row, "lengths")) {
+            grips.add(grips.getLast().plus(inches(row, "grip_step_in")));
+        }
+        return grips;
     }
 
     private static Nut nut(CSVRecord row) {

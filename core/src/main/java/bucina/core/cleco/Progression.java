@@ -96,13 +96,7 @@ final class Progression {
      * Gap by gap from the middle of the row: each closed from its own middle; then the holes of the locating clecos.
      */
     private void everyHole(List<Integer> order, int n) {
-        List<int[]> gaps = new ArrayList<>();
-        int last = 0;
-        for (int p : locators) {
-            gaps.add(new int[] {last + 1, p - 1});
-            last = p;
-        }
-        gaps.add(new int[] {last + 1, n});
+        List<int[]> gaps = gaps(n);
         double middle = Locators.middle(n);
         gaps.sort(Comparator.comparingDouble(g -> Math.abs((g[0] + g[1]) / 2.0 - middle)));
         for (int[] g : gaps) {
@@ -120,6 +114,17 @@ final class Progression {
         locators.stream()
                 .sorted(Comparator.comparingDouble(p -> Math.abs(p - middle)))
                 .forEach(order::add);
+    }
+
+    private List<int[]> gaps(int n) {
+        List<int[]> gaps = new ArrayList<>();
+        int last = 0;
+        for (int p : locators) {
+            gaps.add(new int[] {last + 1, p - 1});
+            last = p;
+        }
+        gaps.add(new int[] {last + 1, n});
+        return gaps;
     }
 
     /** A hole, then one on either side of what is drilled in turn, inside a gap. */
@@ -145,6 +150,27 @@ final class Progression {
         for (int side = -1; side <= 1; side += 2) {
             support(h, side).ifPresent(holding::add);
         }
+        hold(h, holding, next);
+        if (in.contains(h)) {
+            take(h);
+        }
+        bore(h);
+        keep(holding, h, next);
+        put(h, "cleco " + h + ", so that none is skipped or drilled twice");
+    }
+
+    private void keep(Set<Integer> holding, int h, int next) {
+        Set<Integer> keep = new HashSet<>(holding);
+        keep.removeIf(drilled::contains);
+        if ((row.mode() == Mode.MIDDLE_OUT || row.mode() == Mode.ENDS_IN) && bothWays()) {
+            keep.addAll(holding);
+            otherFront(h).ifPresent(keep::add);
+            keep.removeIf(k -> drilled.contains(k) && sameSide(k, h) && in.size() >= row.stock());
+        }
+        room(keep, h, next);
+    }
+
+    private void hold(int h, Set<Integer> holding, int next) {
         boolean lift = in.contains(h);
         for (int side = -1; side <= 1; side += 2) {
             if (hasHoles(h, side) && support(h, side).isEmpty()) {
@@ -161,19 +187,6 @@ final class Progression {
                 holding.add(at);
             }
         }
-        if (in.contains(h)) {
-            take(h);
-        }
-        bore(h);
-        Set<Integer> keep = new HashSet<>(holding);
-        keep.removeIf(drilled::contains);
-        if ((row.mode() == Mode.MIDDLE_OUT || row.mode() == Mode.ENDS_IN) && bothWays()) {
-            keep.addAll(holding);
-            otherFront(h).ifPresent(keep::add);
-            keep.removeIf(k -> drilled.contains(k) && sameSide(k, h) && in.size() >= row.stock());
-        }
-        room(keep, h, next);
-        put(h, "cleco " + h + ", so that none is skipped or drilled twice");
     }
 
     private boolean hasHoles(int h, int side) {

@@ -52,16 +52,7 @@ public record TwoHands(List<Turn> turns) {
                 lift.forEach(in::remove);
                 in.addAll(now);
             }
-            List<Integer> ahead = new ArrayList<>();
-            if (!wave.drill().isEmpty() && i + 1 < plan.waves().size()) {
-                for (int h : plan.waves().get(i + 1).place()) {
-                    if (!wave.drill().contains(h)
-                            && !in.contains(h)
-                            && in.size() + ahead.size() < plan.row().stock()) {
-                        ahead.add(h);
-                    }
-                }
-            }
+            List<Integer> ahead = ahead(wave, i, plan, in);
             if (!wave.drill().isEmpty()) {
                 turns.add(new Turn(wave.drill(), List.of(), ahead));
                 in.addAll(ahead);
@@ -73,5 +64,19 @@ public record TwoHands(List<Turn> turns) {
             turns.add(new Turn(List.of(), lift, List.of()));
         }
         return new TwoHands(turns);
+    }
+
+    private static List<Integer> ahead(ClecoPlan.Wave wave, int i, ClecoPlan plan, Set<Integer> in) {
+        List<Integer> ahead = new ArrayList<>();
+        if (!wave.drill().isEmpty() && i + 1 < plan.waves().size()) {
+            for (int h : plan.waves().get(i + 1).place()) {
+                if (!wave.drill().contains(h)
+                        && !in.contains(h)
+                        && in.size() + ahead.size() < plan.row().stock()) {
+                    ahead.add(h);
+                }
+            }
+        }
+        return ahead;
     }
 }

@@ -58,22 +58,8 @@ public record CutList(List<Bar> bars, List<Named> missing, int bound) {
      * @throws InputException if nothing is wanted, or the kerf is negative
      */
     public static CutList of(List<Piece> wanted, List<Stock> stock, Length kerf) {
-        if (!kerf.atLeast(Length.ZERO)) {
-            throw new InputException("The kerf is " + kerf + ": it is 0 or more, like .06");
-        }
-        if (wanted.isEmpty()) {
-            throw new InputException("No piece is wanted: write length and count like 24x3");
-        }
-        if (wanted.stream().mapToInt(Piece::count).sum() > 10_000) {
-            throw new InputException("More than 10000 pieces are wanted: cut one kind of stock at a time");
-        }
-        List<Named> pieces = new ArrayList<>();
-        wanted.forEach(p -> {
-            for (int i = 0; i < p.count(); i++) {
-                pieces.add(new Named(p.name(), p.length()));
-            }
-        });
-        pieces.sort(Comparator.comparing(Named::length).reversed());
+        check(kerf, wanted);
+        List<Named> pieces = single(wanted);
         Saw saw = new Saw(kerf);
         CutList best = null;
         List<Stock> given = stock.stream().filter(s -> s.count() > 0).toList();
@@ -102,6 +88,29 @@ public record CutList(List<Bar> bars, List<Named> missing, int bound) {
             }
         }
         return new CutList(best.bars, best.missing, Math.min(bound, best.bars.size()));
+    }
+
+    private static List<Named> single(List<Piece> wanted) {
+        List<Named> pieces = new ArrayList<>();
+        wanted.forEach(p -> {
+            for (int i = 0; i < p.count(); i++) {
+                pieces.add(new Named(p.name(), p.length()));
+            }
+        });
+        pieces.sort(Comparator.comparing(Named::length).reversed());
+        return pieces;
+    }
+
+    private static void check(Length kerf, List<Piece> wanted) {
+        if (!kerf.atLeast(Length.ZERO)) {
+            throw new InputException("The kerf is " + kerf + ": it is 0 or more, like .06");
+        }
+        if (wanted.isEmpty()) {
+            throw new InputException("No piece is wanted: write length and count like 24x3");
+        }
+        if (wanted.stream().mapToInt(Piece::count).sum() > 10_000) {
+            throw new InputException("More than 10000 pieces are wanted: cut one kind of stock at a time");
+        }
     }
 
     /** What lists are compared by: missing length, bars, stock used. */

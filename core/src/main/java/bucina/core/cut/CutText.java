@@ -45,10 +45,7 @@ public record CutText(LengthParser lengths) {
     private Item item(String text) {
         Matcher m = COUNTED.matcher(text);
         if (m.matches()) {
-            return new Item(
-                    length(m.group(1), text),
-                    count(m.group(2)),
-                    m.group(3) == null ? "" : m.group(3).strip());
+            return counted(m, text);
         }
         for (int end = text.length(); end > 0; end = text.lastIndexOf(' ', end - 1)) {
             String name = text.substring(end).strip();
@@ -60,6 +57,13 @@ public record CutText(LengthParser lengths) {
         }
         throw new InputException(
                 "\"" + text + "\" is no length and count: write it like 24x3, 610 mm x2 or 24 in x2 clip");
+    }
+
+    private Item counted(Matcher m, String text) {
+        return new Item(
+                length(m.group(1), text),
+                count(m.group(2)),
+                m.group(3) == null ? "" : m.group(3).strip());
     }
 
     private boolean isLength(String text) {
@@ -82,15 +86,20 @@ public record CutText(LengthParser lengths) {
             String name = m.group(4) == null ? "" : m.group(4).strip();
             boolean grain = name.matches("(?i)(.*\\s)?grain");
             String called = name.replaceAll("(?i)\\s*\\bgrain$", "").strip();
-            int count = count(m.group(3));
-            if (count > 500) {
-                throw new InputException(count + " pieces in \"" + i + "\": 500 at the most");
-            }
+            int count = blankCount(m, i);
             for (int k = 0; k < count; k++) {
                 blanks.add(new Nesting.Blank(called, length(m.group(1), i), length(m.group(2), i), grain));
             }
         }
         return blanks;
+    }
+
+    private static int blankCount(Matcher m, String i) {
+        int count = count(m.group(3));
+        if (count > 500) {
+            throw new InputException(count + " pieces in \"" + i + "\": 500 at the most");
+        }
+        return count;
     }
 
     /** Sheets: {@code 48x24 x2}. */

@@ -73,6 +73,10 @@ final class Fillings {
             }
             return;
         }
+        tryCounts(k, room, so, bar);
+    }
+
+    private void tryCounts(int k, Length room, List<Length> so, Length bar) {
         Length each = kinds.get(k).plus(kerf);
         int most = Math.min(wanted.get(kinds.get(k)), (int) Math.floor(room.per(each) + 1e-12) + 1);
         for (int n = most; n >= 0; n--) {
@@ -125,15 +129,19 @@ final class Fillings {
                 }
             }
             if (mayMiss) {
-                cover.set(
-                        model.newVariable("missing " + e.getKey().nanometres())
-                                .lower(0)
-                                .upper(e.getValue())
-                                .integer(true)
-                                .weight(100.0 * e.getKey().per(kinds.getLast())),
-                        1);
+                mayMiss(cover, model, e);
             }
         }
+    }
+
+    private void mayMiss(Expression cover, ExpressionsBasedModel model, Map.Entry<Length, Integer> e) {
+        cover.set(
+                model.newVariable("missing " + e.getKey().nanometres())
+                        .lower(0)
+                        .upper(e.getValue())
+                        .integer(true)
+                        .weight(100.0 * e.getKey().per(kinds.getLast())),
+                1);
     }
 
     /** The fillings to take, longest bars first; empty if there are too many to choose from or the solver gives up. */

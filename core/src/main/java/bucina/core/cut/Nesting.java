@@ -85,12 +85,7 @@ public record Nesting(List<Sheet> sheets, List<Blank> missing, int bound) {
      * @throws InputException if nothing is wanted, more than 500 pieces are, or the gap is negative
      */
     public static Nesting of(List<Blank> wanted, List<SheetStock> stock, Length gap) {
-        if (wanted.isEmpty() || wanted.size() > 500) {
-            throw new InputException(wanted.size() + " pieces are wanted: 1 to 500, one a line like 12x4 x3 gusset");
-        }
-        if (!gap.atLeast(Length.ZERO)) {
-            throw new InputException("The gap is " + gap + ": it is 0 or more, like .06");
-        }
+        check(wanted, gap);
         List<Comparator<Blank>> orders = List.of(
                 Comparator.comparing((Blank b) -> b.length.nanometres() * b.width.nanometres())
                         .reversed(),
@@ -108,14 +103,19 @@ public record Nesting(List<Sheet> sheets, List<Blank> missing, int bound) {
         return best;
     }
 
+    private static void check(List<Blank> wanted, Length gap) {
+        if (wanted.isEmpty() || wanted.size() > 500) {
+            throw new InputException(wanted.size() + " pieces are wanted: 1 to 500, one a line like 12x4 x3 gusset");
+        }
+        if (!gap.atLeast(Length.ZERO)) {
+            throw new InputException("The gap is " + gap + ": it is 0 or more, like .06");
+        }
+    }
+
     private static Nesting lay(List<Blank> order, List<SheetStock> stock, Length gap) {
         List<Open> open = new ArrayList<>();
         List<SheetStock> fresh = new ArrayList<>();
-        stock.forEach(s -> {
-            for (int i = 0; i < s.count; i++) {
-                fresh.add(s);
-            }
-        });
+        single(stock, fresh);
         List<Blank> missing = new ArrayList<>();
         for (Blank blank : order) {
             boolean laid = open.stream().anyMatch(o -> o.lay(blank));
@@ -131,6 +131,18 @@ public record Nesting(List<Sheet> sheets, List<Blank> missing, int bound) {
                 missing.add(blank);
             }
         }
+        return counted(open, stock, missing);
+    }
+
+    private static void single(List<SheetStock> stock, List<SheetStock> fresh) {
+        stock.forEach(s -> {
+            for (int i = 0; i < s.count; i++) {
+                fresh.add(s);
+            }
+        });
+    }
+
+    private static Nesting counted(List<Open> open, List<SheetStock> stock, List<Blank> missing) {
         List<Sheet> sheets = open.stream().map(Open::sheet).toList();
         double need = sheets.stream()
                 .mapToDouble(s -> s.used() * s.length.nanometres() * s.width.nanometres())
@@ -203,6 +215,10 @@ public record Nesting(List<Sheet> sheets, List<Blank> missing, int bound) {
                 add(next, f.minX(), f.minY(), f.maxX(), t.minY());
                 add(next, f.minX(), t.maxY(), f.maxX(), f.maxY());
             }
+            keepOutermost(next);
+        }
+
+        private void keepOutermost(List<Box> next) {
             free.clear();
             for (int i = 0; i < next.size(); i++) {
                 Box a = next.get(i);

@@ -94,30 +94,34 @@ public final class Dunlin {
                         sketch.next(),
                         sketch.parts(),
                         List.of(assembly),
-                        Map.of(
-                                "cleco 3/32",
-                                120,
-                                "cleco 1/8",
-                                60,
-                                "MS20426AD3-3",
-                                420,
-                                "MS20426AD3-3.5",
-                                640,
-                                "MS20426AD3-4",
-                                180,
-                                "MS20426AD3-4.5",
-                                90,
-                                "MS20426AD3-5",
-                                40,
-                                "MS20470AD4-4",
-                                120,
-                                "MS20470AD4-5",
-                                160,
-                                "MS20470AD4-6",
-                                80))
+                        stock())
                 .checked();
         return DunlinBench.beside(
                 Queries.kept(build, LocalDate.of(2026, 11, 12)), noseRibs.get(1).id());
+    }
+
+    private static Map<String, Integer> stock() {
+        return Map.of(
+                "cleco 3/32",
+                120,
+                "cleco 1/8",
+                60,
+                "MS20426AD3-3",
+                420,
+                "MS20426AD3-3.5",
+                640,
+                "MS20426AD3-4",
+                180,
+                "MS20426AD3-4.5",
+                90,
+                "MS20426AD3-5",
+                40,
+                "MS20470AD4-4",
+                120,
+                "MS20470AD4-5",
+                160,
+                "MS20470AD4-6",
+                80);
     }
 
     // ---- skins
@@ -133,6 +137,11 @@ public final class Dunlin {
         })));
         substructure(side, layers);
         List<Group> groups = new ArrayList<>(skinGroups("US", side));
+        rootCuff(groups, side);
+        return sketch.face("Upper skin", "from above, outside", "aft", layers, oneEggedHole(groups));
+    }
+
+    private void rootCuff(List<Group> groups, int side) {
         groups.add(sketch.group(
                 "US-7",
                 "Root cuff",
@@ -156,7 +165,6 @@ public final class Dunlin {
                                         at(side, 6.7, .45),
                                         at(side, 6.7, -1.55),
                                         at(side, 6.2, -2.4))))));
-        return sketch.face("Upper skin", "from above, outside", "aft", layers, oneEggedHole(groups));
     }
 
     private static Outline cuffOutline(int side) {
@@ -175,31 +183,45 @@ public final class Dunlin {
                 changed.add(g);
                 continue;
             }
-            List<Row> rows = new ArrayList<>(g.rows());
-            Row row = rows.get(3);
-            List<Hole> holes = new ArrayList<>(row.holes());
-            Hole egged = holes.get(4);
-            holes.set(
-                    4,
-                    new Hole(
-                            egged.id(),
-                            egged.label(),
-                            egged.at(),
-                            Optional.of(new Deviation(
-                                    Optional.empty(),
-                                    Optional.of(new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", 4)),
-                                    Optional.empty(),
-                                    "egged in match-drilling, opened to -4"))));
-            rows.set(3, row.withHoles(holes));
+            List<Row> rows = withEgged(g);
             changed.add(g.withRows(rows));
         }
         return changed;
+    }
+
+    private static List<Row> withEgged(Group g) {
+        List<Row> rows = new ArrayList<>(g.rows());
+        Row row = rows.get(3);
+        List<Hole> holes = new ArrayList<>(row.holes());
+        Hole egged = holes.get(4);
+        holes.set(
+                4,
+                new Hole(
+                        egged.id(),
+                        egged.label(),
+                        egged.at(),
+                        Optional.of(new Deviation(
+                                Optional.empty(),
+                                Optional.of(new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", 4)),
+                                Optional.empty(),
+                                "egged in match-drilling, opened to -4"))));
+        rows.set(3, row.withHoles(holes));
+        return rows;
     }
 
     private Face lower() {
         int side = 1;
         Point centre = at(side, 23, -6.6);
         List<Layer> layers = new ArrayList<>();
+        ringed(layers, side, centre);
+        substructure(side, layers);
+        List<Group> groups = new ArrayList<>(skinGroups("LS", side));
+        accessRing(groups);
+        coverScrews(groups);
+        return sketch.face("Lower skin", "from below, outside", "forward", layers, groups);
+    }
+
+    private void ringed(List<Layer> layers, int side, Point centre) {
         layers.add(sketch.layer(
                 lowerSkin,
                 "Lower skin",
@@ -210,21 +232,24 @@ public final class Dunlin {
                 "Access ring",
                 .040,
                 new Outline(Ring.circle(centre, Length.in(3.4)), List.of(Ring.circle(centre, Length.in(2.1))))));
-        substructure(side, layers);
-        List<Group> groups = new ArrayList<>(skinGroups("LS", side));
-        groups.add(sketch.group(
-                "LS-7",
-                "Access ring",
-                SKIN,
-                "20x MS20426AD3-3.5",
-                List.of(sketch.circle("R30", 23, -6.6, 3.1, 20, 9))));
+    }
+
+    private void coverScrews(List<Group> groups) {
         groups.add(sketch.group(
                 "LS-8",
                 "Cover screws",
                 new Fastener.Hardware("MS27039-0806", Length.in(.164), Length.in(.166), false),
                 "8x MS27039-0806",
                 List.of(sketch.circle("R31", 23, -6.6, 2.58, 8, 22.5))));
-        return sketch.face("Lower skin", "from below, outside", "forward", layers, groups);
+    }
+
+    private void accessRing(List<Group> groups) {
+        groups.add(sketch.group(
+                "LS-7",
+                "Access ring",
+                SKIN,
+                "20x MS20426AD3-3.5",
+                List.of(sketch.circle("R30", 23, -6.6, 3.1, 20, 9))));
     }
 
     private void substructure(int side, List<Layer> layers) {
@@ -237,6 +262,18 @@ public final class Dunlin {
         layers.add(sketch.layer(trailingStrip, "Trailing edge strip", .040, quad(side, new double[][] {
             {.3, trail(.3) + .05}, {57.6, trail(57.6) + .05}, {57.6, trail(57.6) + .95}, {.3, trail(.3) + .95}
         })));
+        ribs(layers, side);
+        for (int i = 0; i < AFT_RIBS.length; i++) {
+            double x = RIBS[AFT_RIBS[i]];
+            layers.add(sketch.layer(
+                    aftRibs.get(i),
+                    "Aft rib " + (AFT_RIBS[i] + 1) + " flange",
+                    .025,
+                    rib(side, x, rear(x) - .25, trail(x) + 1.2, .3)));
+        }
+    }
+
+    private void ribs(List<Layer> layers, int side) {
         for (int i = 0; i < RIBS.length; i++) {
             double x = RIBS[i];
             layers.add(sketch.layer(
@@ -246,14 +283,6 @@ public final class Dunlin {
                     "Main rib " + (i + 1) + " flange",
                     .032,
                     rib(side, x, -1.25, rear(x) + 1.05, .33)));
-        }
-        for (int i = 0; i < AFT_RIBS.length; i++) {
-            double x = RIBS[AFT_RIBS[i]];
-            layers.add(sketch.layer(
-                    aftRibs.get(i),
-                    "Aft rib " + (AFT_RIBS[i] + 1) + " flange",
-                    .025,
-                    rib(side, x, rear(x) - .25, trail(x) + 1.2, .3)));
         }
     }
 
@@ -305,40 +334,9 @@ public final class Dunlin {
     // ----------------------------------------------------------------------
 
     private Face mainWeb() {
-        List<Ring> lightening = new ArrayList<>();
-        for (double x : new double[] {31, 39, 47}) {
-            lightening.add(Ring.circle(Point.in(x, 0), Length.in(.8)));
-        }
-        Outline web = new Outline(
-                quad(1, new double[][] {{.1, -half(0)}, {57.6, -half(57.6)}, {57.6, half(57.6)}, {.1, half(0)}})
-                        .outer(),
-                lightening);
-        List<Layer> layers = new ArrayList<>();
-        for (int i = 0; i < RIBS.length; i++) {
-            layers.add(tab(noseRibs.get(i), "Nose rib " + (i + 1) + " tab", .025, RIBS[i], half(RIBS[i]) - .3, .31));
-        }
-        layers.add(sketch.layer(hingePlate, "Hinge plate", .125, quad(1, new double[][] {
-            {13.2, -1.1}, {16.8, -1.1}, {16.8, 1.1}, {13.2, 1.1}
-        })));
-        layers.add(sketch.layer(mainSpar, "Main spar web", .063, web));
-        layers.add(sketch.layer(webDoubler, "Spar web doubler", .063, quad(1, new double[][] {
-            {.2, -2}, {21, -1.85}, {24.5, -.7}, {24.5, .7}, {21, 1.85}, {.2, 2}
-        })));
-        for (int i = 0; i < RIBS.length; i++) {
-            // Main rib 6 came with a narrow tab: the edge is a little short.
-            layers.add(tab(
-                    mainRibs.get(i),
-                    "Main rib " + (i + 1) + " tab",
-                    .032,
-                    RIBS[i],
-                    half(RIBS[i]) - .3,
-                    i == 5 ? .235 : .31));
-        }
-        List<Row> ribs = new ArrayList<>();
-        for (int i = 0; i < RIBS.length; i++) {
-            double h = half(RIBS[i]) - .72;
-            ribs.add(sketch.row("R" + (3 + i), RIBS[i], -h, RIBS[i], h, .8));
-        }
+        Outline web = spar();
+        List<Layer> layers = webLayers(web);
+        List<Row> ribs = ribTabs();
         List<Group> groups = List.of(
                 sketch.group(
                         "MW-1",
@@ -362,6 +360,51 @@ public final class Dunlin {
                                         Point.in(16.1, -.55),
                                         Point.in(13.9, -.55))))));
         return sketch.face("Main spar web", "from ahead, looking aft", "up", layers, groups);
+    }
+
+    private List<Row> ribTabs() {
+        List<Row> ribs = new ArrayList<>();
+        for (int i = 0; i < RIBS.length; i++) {
+            double h = half(RIBS[i]) - .72;
+            ribs.add(sketch.row("R" + (3 + i), RIBS[i], -h, RIBS[i], h, .8));
+        }
+        return ribs;
+    }
+
+    private List<Layer> webLayers(Outline web) {
+        List<Layer> layers = new ArrayList<>();
+        for (int i = 0; i < RIBS.length; i++) {
+            layers.add(tab(noseRibs.get(i), "Nose rib " + (i + 1) + " tab", .025, RIBS[i], half(RIBS[i]) - .3, .31));
+        }
+        layers.add(sketch.layer(hingePlate, "Hinge plate", .125, quad(1, new double[][] {
+            {13.2, -1.1}, {16.8, -1.1}, {16.8, 1.1}, {13.2, 1.1}
+        })));
+        layers.add(sketch.layer(mainSpar, "Main spar web", .063, web));
+        layers.add(sketch.layer(webDoubler, "Spar web doubler", .063, quad(1, new double[][] {
+            {.2, -2}, {21, -1.85}, {24.5, -.7}, {24.5, .7}, {21, 1.85}, {.2, 2}
+        })));
+        for (int i = 0; i < RIBS.length; i++) {
+            // Main rib 6 came with a narrow tab: the edge is a little short.
+            layers.add(tab(
+                    mainRibs.get(i),
+                    "Main rib " + (i + 1) + " tab",
+                    .032,
+                    RIBS[i],
+                    half(RIBS[i]) - .3,
+                    i == 5 ? .235 : .31));
+        }
+        return layers;
+    }
+
+    private static Outline spar() {
+        List<Ring> lightening = new ArrayList<>();
+        for (double x : new double[] {31, 39, 47}) {
+            lightening.add(Ring.circle(Point.in(x, 0), Length.in(.8)));
+        }
+        return new Outline(
+                quad(1, new double[][] {{.1, -half(0)}, {57.6, -half(57.6)}, {57.6, half(57.6)}, {.1, half(0)}})
+                        .outer(),
+                lightening);
     }
 
     private Layer tab(Part part, String name, double thickness, double x, double h, double halfWidth) {

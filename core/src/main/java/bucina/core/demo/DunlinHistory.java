@@ -89,6 +89,26 @@ public final class DunlinHistory {
                 95,
                 "Gun 3X and bar",
                 "Set the thin end with a new length.");
+        mend(wrong);
+        ribTabs();
+    }
+
+    private void ribTabs() {
+        for (int i = 3; i <= 7; i++) {
+            log(
+                    "MW-2",
+                    "R" + i,
+                    1,
+                    99,
+                    i % 2 == 0 ? "T. Lind" : "M. Oake",
+                    "2026-10-%02dT17:45".formatted(6 + i),
+                    24 + i,
+                    "Squeezer, deep yoke",
+                    i == 3 ? "Tight between the twin root ribs: flange-nose yoke turned over." : "");
+        }
+    }
+
+    private void mend(int wrong) {
         Work first = entries.get(wrong - 1).work().orElseThrow();
         List<Work.Reject> rejects = List.of(new Work.Reject(
                 first.holes().get(4).label(), 1, Disposition.REPLACED, "Folded over; hole still .129."));
@@ -114,18 +134,6 @@ public final class DunlinHistory {
                 Optional.of(wrong),
                 Optional.of(mended),
                 "Forgot the rivet that was drilled out; ten minutes more."));
-        for (int i = 3; i <= 7; i++) {
-            log(
-                    "MW-2",
-                    "R" + i,
-                    1,
-                    99,
-                    i % 2 == 0 ? "T. Lind" : "M. Oake",
-                    "2026-10-%02dT17:45".formatted(6 + i),
-                    24 + i,
-                    "Squeezer, deep yoke",
-                    i == 3 ? "Tight between the twin root ribs: flange-nose yoke turned over." : "");
-        }
     }
 
     private void lowerSkin() {
@@ -261,14 +269,7 @@ public final class DunlinHistory {
         List<Work.LoggedHole> holes = stretch.getValue();
         Optional<Length> gap =
                 tool.startsWith("Squeezer") ? solution.choice().map(c -> c.squeezerGap()) : Optional.empty();
-        List<Work.Reading> readings = new ArrayList<>();
-        if (solution.fastener() instanceof Fastener.SolidRivet) {
-            double d = solution.fastener().shank().in();
-            for (int i = 0; i < Math.min(3, holes.size()); i++) {
-                readings.add(new Work.Reading(
-                        Length.in(Sketch.mil(d * (1.55 + .03 * i))), Length.in(Sketch.mil(d * (.52 - .02 * i)))));
-            }
-        }
+        List<Work.Reading> readings = readings(solution, holes);
         return new Work(
                 group.id(),
                 group.code(),
@@ -285,5 +286,17 @@ public final class DunlinHistory {
                 "",
                 note,
                 List.of());
+    }
+
+    private static List<Work.Reading> readings(Solution solution, List<Work.LoggedHole> holes) {
+        List<Work.Reading> readings = new ArrayList<>();
+        if (solution.fastener() instanceof Fastener.SolidRivet) {
+            double d = solution.fastener().shank().in();
+            for (int i = 0; i < Math.min(3, holes.size()); i++) {
+                readings.add(new Work.Reading(
+                        Length.in(Sketch.mil(d * (1.55 + .03 * i))), Length.in(Sketch.mil(d * (.52 - .02 * i)))));
+            }
+        }
+        return readings;
     }
 }

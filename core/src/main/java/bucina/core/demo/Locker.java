@@ -80,30 +80,21 @@ public final class Locker {
                 Unit.MM,
                 List.of("Sheet 52 rev B", "Sheet 53 rev A"),
                 faces);
-        Build build = new Build(
-                        "Dunlin belly locker",
-                        "Dunlin",
-                        rules,
-                        next,
-                        parts,
-                        List.of(assembly),
-                        Map.of(
-                                "ISO 15977 3.2 × 6",
-                                220,
-                                "ISO 15977 3.2 × 8",
-                                150,
-                                "ISO 15977 4 × 6",
-                                60,
-                                "ISO 15978 3.2 × 6",
-                                90))
-                .checked();
+        Build build =
+                new Build("Dunlin belly locker", "Dunlin", rules, next, parts, List.of(assembly), stock()).checked();
         Build asked = bucina.core.callout.Queries.kept(build, LocalDate.of(2026, 11, 9));
         Id.Part hat = parts.stream()
                 .filter(p -> p.name().equals("Floor stiffener"))
                 .findFirst()
                 .orElseThrow()
                 .id();
-        KeptSum profile = new KeptSum(
+        KeptSum profile = profile(asked, hat);
+        return asked.withWorkshop(Workshop.NONE.with(profile), asked.nextId() + 1)
+                .checked();
+    }
+
+    private static KeptSum profile(Build asked, Id.Part hat) {
+        return new KeptSum(
                 new Id.Sum(asked.nextId()),
                 "bend",
                 "Floor stiffener, hat",
@@ -124,8 +115,11 @@ public final class Locker {
                         "-90, 90, 90, -90",
                         "width",
                         "200"));
-        return asked.withWorkshop(Workshop.NONE.with(profile), asked.nextId() + 1)
-                .checked();
+    }
+
+    private static Map<String, Integer> stock() {
+        return Map.of(
+                "ISO 15977 3.2 × 6", 220, "ISO 15977 3.2 × 8", 150, "ISO 15977 4 × 6", 60, "ISO 15978 3.2 × 6", 90);
     }
 
     // ---- pieces
@@ -207,8 +201,16 @@ public final class Locker {
                         box(398, 24, 417, 276),
                         new Segment(at(414, 24), at(414, 276))),
                 layer(hat, "Stiffener", .6, box(200, 26, 220, 274)));
+        List<Group> groups = floorGroups();
+        List<Zone> zones = List.of(
+                behind("Lid hinge, 6 mm clear", 6, box(60, 2, 300, 16)),
+                behind("Strut foot", 0, box(205, 128, 207.6, 172)));
+        return face("Locker floor", "from below, outside", layers, groups, zones);
+    }
+
+    private List<Group> floorGroups() {
         Row mixed = row("R2", 22, 12, 398, 12, 29);
-        List<Group> groups = List.of(
+        return List.of(
                 group(
                         "LF-1",
                         "Front wall",
@@ -240,10 +242,6 @@ public final class Locker {
                         HolePlan.NONE,
                         row("R6", 36, 244, 36, 262, 18),
                         row("R7", 384, 244, 384, 262, 18)));
-        List<Zone> zones = List.of(
-                behind("Lid hinge, 6 mm clear", 6, box(60, 2, 300, 16)),
-                behind("Strut foot", 0, box(205, 128, 207.6, 172)));
-        return face("Locker floor", "from below, outside", layers, groups, zones);
     }
 
     /** One hole was egged and opened to the next diameter: two nosepieces along the row. */
@@ -274,7 +272,12 @@ public final class Locker {
                 layer(lid, "Lid", .8, box(0, 0, 400, 280)),
                 layer(hinge, "Hinge leaf", 1.2, box(60, 5, 340, 23)),
                 layer(rim, "Lid rim", 1.0, ring));
-        List<Group> groups = List.of(
+        List<Group> groups = lidGroups();
+        return face("Lid", "from below, outside", layers, groups, List.of());
+    }
+
+    private List<Group> lidGroups() {
+        return List.of(
                 group(
                         "LL-1",
                         "Rim, flush",
@@ -292,7 +295,6 @@ public final class Locker {
                         HolePlan.NONE,
                         row("R4", 72, 14, 328, 14, 32)),
                 group("LL-3", "Lid screws", SCREW, "", HolePlan.NONE, row("R5", List.of(at(30, 15), at(370, 15)))));
-        return face("Lid", "from below, outside", layers, groups, List.of());
     }
 
     // ---- the lap
@@ -307,7 +309,12 @@ public final class Locker {
                 layer(closing, "Closing sheet", .8, box(0, -60, 500, 122)),
                 layer(stringers, "Port stringer flange", .8, box(80, -56, 100, 316)),
                 layer(stringers, "Starboard stringer flange", .8, box(400, -56, 420, 316)));
-        List<Group> groups = List.of(
+        List<Group> groups = lapGroups();
+        return face("Belly skin lap", "from below, outside", layers, groups, List.of());
+    }
+
+    private List<Group> lapGroups() {
+        return List.of(
                 group(
                         "BS-1",
                         "Stringers",
@@ -323,7 +330,6 @@ public final class Locker {
                         "19× ISO 15978 3.2",
                         new HolePlan(Optional.of(Length.mm(2.5)), bucina.core.plan.Hold.AUTO, "", Optional.empty()),
                         row("R3", lapRow())));
-        return face("Belly skin lap", "from below, outside", layers, groups, List.of());
     }
 
     /** Along the lap, with a hole on each stringer. */

@@ -24,20 +24,7 @@ public final class FlatDrawing {
         List<Drawing.Shape> shapes = new ArrayList<>();
         shapes.add(new Drawing.Path("CUT", flat.outline().outer().corners(), true));
         for (BracketFlat.BandLine b : flat.bands()) {
-            line(shapes, "TANGENTS", b.first(Length.ZERO), b.last(Length.ZERO));
-            line(
-                    shapes,
-                    "TANGENTS",
-                    b.first(b.bend().allowance()),
-                    b.last(b.bend().allowance()));
-            line(shapes, "SIGHT", b.first(b.bend().radius()), b.last(b.bend().radius()));
-            Point a = b.first(b.reach());
-            Point z = b.last(b.reach());
-            word(
-                    shapes,
-                    (a.x() + z.x()) / 2 - b.outX() * 5e6,
-                    (a.y() + z.y()) / 2 - b.outY() * 5e6 - SMALL.nanometres() / 2,
-                    way(b.bend().turn()));
+            band(shapes, b);
         }
         flat.reliefs().forEach(r -> cross(shapes, r.at(), r.diameter()));
         for (int i = 0; i < flat.holes().size(); i++) {
@@ -52,6 +39,19 @@ public final class FlatDrawing {
                 "x, grain " + flat.bracket().grain().word(),
                 "y",
                 new Drawing(shapes, List.of()));
+    }
+
+    private static void band(List<Drawing.Shape> shapes, BracketFlat.BandLine b) {
+        line(shapes, "TANGENTS", b.first(Length.ZERO), b.last(Length.ZERO));
+        line(shapes, "TANGENTS", b.first(b.bend().allowance()), b.last(b.bend().allowance()));
+        line(shapes, "SIGHT", b.first(b.bend().radius()), b.last(b.bend().radius()));
+        Point a = b.first(b.reach());
+        Point z = b.last(b.reach());
+        word(
+                shapes,
+                (a.x() + z.x()) / 2 - b.outX() * 5e6,
+                (a.y() + z.y()) / 2 - b.outY() * 5e6 - SMALL.nanometres() / 2,
+                way(b.bend().turn()));
     }
 
     /**
@@ -72,6 +72,18 @@ public final class FlatDrawing {
                         Corner.of(new Point(0, w))),
                 true));
         List<Length> sight = flat.sightLines(clamp);
+        bands(flat, shapes, w, sight);
+        word(shapes, end, w + 1.2e6, LengthFormat.figure(flat.developed(), Unit.INCH, 3));
+        return new Template(
+                title + ", flat",
+                "",
+                "from the side that bends over 0° turn to",
+                "away from the first leg's free edge",
+                "",
+                new Drawing(shapes, List.of()));
+    }
+
+    private static void bands(FlatPattern flat, List<Drawing.Shape> shapes, double w, List<Length> sight) {
         for (int i = 0; i < flat.bands().size(); i++) {
             FlatPattern.Band band = flat.bands().get(i);
             across(shapes, "TANGENTS", band.from(), w);
@@ -86,14 +98,6 @@ public final class FlatDrawing {
                     -3.2e6,
                     way(flat.bends().get(i).turn()));
         }
-        word(shapes, end, w + 1.2e6, LengthFormat.figure(flat.developed(), Unit.INCH, 3));
-        return new Template(
-                title + ", flat",
-                "",
-                "from the side that bends over 0° turn to",
-                "away from the first leg's free edge",
-                "",
-                new Drawing(shapes, List.of()));
     }
 
     private static String way(Angle turn) {

@@ -115,24 +115,7 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
     /** On each layer the rings that no other contains are sheets; those inside one are its openings. */
     private static List<Sheet> sheets(Map<String, List<Ring>> rings, List<String> left) {
         List<Sheet> sheets = new ArrayList<>();
-        rings.forEach((layer, list) -> {
-            List<Ring> large = list.stream()
-                    .sorted(Comparator.comparingDouble(Ring::area).reversed())
-                    .toList();
-            Map<Ring, List<Ring>> outer = new LinkedHashMap<>();
-            for (Ring ring : large) {
-                Optional<Ring> around = outer.keySet().stream()
-                        .filter(o -> o.contains(ring.corners().getFirst().at()))
-                        .findFirst();
-                if (around.isPresent()) {
-                    outer.get(around.get()).add(ring);
-                } else {
-                    outer.put(ring, new ArrayList<>());
-                }
-            }
-            outer.forEach((ring, openings) ->
-                    sheets.add(new Sheet(layer, new Outline(ring, openings), FaceDrawing.thickness(layer))));
-        });
+        rings.forEach((layer, list) -> nested(list, sheets, layer));
         boolean named = sheets.stream().allMatch(s -> s.name.startsWith(FaceDrawing.SHEET));
         sheets.sort(
                 named
@@ -143,6 +126,30 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
         return sheets;
     }
 
+    private static void nested(List<Ring> list, List<Sheet> sheets, String layer) {
+        List<Ring> large = list.stream()
+                .sorted(Comparator.comparingDouble(Ring::area).reversed())
+                .toList();
+        Map<Ring, List<Ring>> outer = nests(large);
+        outer.forEach((ring, openings) ->
+                sheets.add(new Sheet(layer, new Outline(ring, openings), FaceDrawing.thickness(layer))));
+    }
+
+    private static Map<Ring, List<Ring>> nests(List<Ring> large) {
+        Map<Ring, List<Ring>> outer = new LinkedHashMap<>();
+        for (Ring ring : large) {
+            Optional<Ring> around = outer.keySet().stream()
+                    .filter(o -> o.contains(ring.corners().getFirst().at()))
+                    .findFirst();
+            if (around.isPresent()) {
+                outer.get(around.get()).add(ring);
+            } else {
+                outer.put(ring, new ArrayList<>());
+            }
+        }
+        return outer;
+    }
+
     private static List<Line> lines(Map<String, List<Drawing.Circle>> holes) {
         List<Line> lines = new ArrayList<>();
         holes.forEach((layer, circles) -> {
@@ -150,14 +157,18 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
                 String[] names = layer.substring(FaceDrawing.HOLES.length()).split("-", 2);
                 lines.add(new Line(names[0], names.length > 1 ? names[1] : "", circles));
             } else {
-                Map<Long, List<Drawing.Circle>> bySize = new LinkedHashMap<>();
-                circles.forEach(c -> bySize.computeIfAbsent(
-                                Math.round(c.diameter().nanometres() / 1000), d -> new ArrayList<>())
-                        .add(c));
-                bySize.values().forEach(same -> lines.add(new Line("", layer, same)));
+                unnamed(circles, lines, layer);
             }
         });
         return lines;
+    }
+
+    private static void unnamed(List<Drawing.Circle> circles, List<Line> lines, String layer) {
+        Map<Long, List<Drawing.Circle>> bySize = new LinkedHashMap<>();
+        circles.forEach(
+                c -> bySize.computeIfAbsent(Math.round(c.diameter().nanometres() / 1000), d -> new ArrayList<>())
+                        .add(c));
+        bySize.values().forEach(same -> lines.add(new Line("", layer, same)));
     }
 
     /** How many holes there are. */
@@ -188,6 +199,16 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
 
     /** Puts everything on a new face of a new assembly. */
     public Build asFace(Build build, String name, Unit unit, Choices choices) {
+        check(build, name);
+        Face face = new Face(new Id.Face(build.nextId() + 1), name, "as drawn", "right", "up", List.of(), List.of());
+        Assembly assembly =
+                new Assembly(new Id.Assembly(build.nextId()), name, Hand.NONE, unit, List.of(), List.of(face));
+        List<Assembly> all = new ArrayList<>(build.assemblies());
+        all.add(assembly);
+        return onto(build.withAssemblies(all, build.nextId() + 2), face.id(), choices, true);
+    }
+
+    private void check(Build build, String name) {
         if (sheets.isEmpty() && rows.isEmpty()) {
             throw new InputException(
                     "nothing in the drawing is a sheet or a hole: it needs a closed outline or circles");
@@ -196,12 +217,6 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
             throw new InputException(
                     "there is a face " + name + " already: give this one another name, or put the holes on that face");
         }
-        Face face = new Face(new Id.Face(build.nextId() + 1), name, "as drawn", "right", "up", List.of(), List.of());
-        Assembly assembly =
-                new Assembly(new Id.Assembly(build.nextId()), name, Hand.NONE, unit, List.of(), List.of(face));
-        List<Assembly> all = new ArrayList<>(build.assemblies());
-        all.add(assembly);
-        return onto(build.withAssemblies(all, build.nextId() + 2), face.id(), choices, true);
     }
 
     /**
@@ -228,17 +243,21 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
         Part part = new Part(new Id.Part(build.nextId()), name, choices.material, 1, true);
         List<Part> parts = new ArrayList<>(build.parts());
         parts.add(part);
-        Layer layer = new Layer(
-                new Id.Layer(build.nextId() + 1),
-                part.id(),
-                name,
-                sheet.thickness.orElse(choices.thickness),
-                sheet.outline);
+        Layer layer = layer(build, part, name, sheet, choices);
         return Edit.face(build.withParts(parts, build.nextId() + 2), id, f -> {
             List<Layer> layers = new ArrayList<>(f.layers());
             layers.add(layer);
             return f.withLayers(layers);
         });
+    }
+
+    private static Layer layer(Build build, Part part, String name, Sheet sheet, Choices choices) {
+        return new Layer(
+                new Id.Layer(build.nextId() + 1),
+                part.id(),
+                name,
+                sheet.thickness.orElse(choices.thickness),
+                sheet.outline);
     }
 
     /** A layer's name as people write it. */

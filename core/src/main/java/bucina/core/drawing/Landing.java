@@ -59,17 +59,21 @@ final class Landing {
     }
 
     Build landed() {
-        Face face = build.faces().stream()
-                .map(Build.FaceRef::face)
-                .filter(f -> f.id().equals(id))
-                .findFirst()
-                .orElseThrow(() -> new InputException("that face is not in the build"));
+        Face face = face();
         face.groups().forEach(g -> g.rows().forEach(r -> taken.add(r.name())));
         Set<String> codes = new HashSet<>();
         build.faces().forEach(f -> f.face().groups().forEach(g -> codes.add(g.code())));
         List<Group> groups = new ArrayList<>(face.groups());
         byGroup.forEach((key, lines) -> groups.add(group(code(key, codes), lines)));
         return build.with(face.withGroups(groups), next).withNextId(next).checked();
+    }
+
+    private Face face() {
+        return build.faces().stream()
+                .map(Build.FaceRef::face)
+                .filter(f -> f.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new InputException("that face is not in the build"));
     }
 
     private static String code(String wanted, Set<String> codes) {
@@ -84,17 +88,10 @@ final class Landing {
     }
 
     private Group group(String code, List<Intake.Line> lines) {
-        Map<Long, Integer> sizes = new LinkedHashMap<>();
-        lines.forEach(l -> l.holes().forEach(h -> sizes.merge(size(h.diameter()), 1, Integer::sum)));
-        long usual = sizes.entrySet().stream()
-                .max(Map.Entry.comparingByValue())
-                .orElseThrow()
-                .getKey();
+        long usual = usualSize(lines);
         Optional<Fastener> fits = fastener(usual).or(() -> hardware(usual));
         Fastener fastener = fits.orElse(choices.fastener());
-        HolePlan plan = fits.isPresent()
-                ? HolePlan.NONE
-                : new HolePlan(Optional.of(Length.nm(usual)), Hold.AUTO, "", Optional.empty());
+        HolePlan plan = plan(fits, usual);
         List<Row> rows = new ArrayList<>();
         lines.forEach(l -> rows.add(row(l, usual)));
         return new Group(
@@ -110,6 +107,21 @@ final class Landing {
                 Set.of(),
                 Set.of(),
                 plan);
+    }
+
+    private static HolePlan plan(Optional<Fastener> fits, long usual) {
+        return fits.isPresent()
+                ? HolePlan.NONE
+                : new HolePlan(Optional.of(Length.nm(usual)), Hold.AUTO, "", Optional.empty());
+    }
+
+    private static long usualSize(List<Intake.Line> lines) {
+        Map<Long, Integer> sizes = new LinkedHashMap<>();
+        lines.forEach(l -> l.holes().forEach(h -> sizes.merge(size(h.diameter()), 1, Integer::sum)));
+        return sizes.entrySet().stream()
+                .max(Map.Entry.comparingByValue())
+                .orElseThrow()
+                .getKey();
     }
 
     /** A hole larger than the chosen fastener's is for hardware that the drawing does not name. */
@@ -135,6 +147,11 @@ final class Landing {
                 .allMatch(c -> c.label()
                         .filter(l -> l > 0 && l < 1_000_000 && labels.add(l))
                         .isPresent());
+        List<Hole> holes = drawnHoles(row, line, own, usual);
+        return new Row(row.id(), row.name(), 1, List.of()).withHoles(holes);
+    }
+
+    private List<Hole> drawnHoles(Row row, Intake.Line line, boolean own, long usual) {
         List<Hole> holes = new ArrayList<>();
         for (int i = 0; i < row.holes().size(); i++) {
             Drawing.Circle drawn = line.holes().get(i);
@@ -145,7 +162,7 @@ final class Landing {
                     hole.at(),
                     deviation(size(drawn.diameter()), usual)));
         }
-        return new Row(row.id(), row.name(), 1, List.of()).withHoles(holes);
+        return holes;
     }
 
     private Optional<Deviation> deviation(long size, long usual) {

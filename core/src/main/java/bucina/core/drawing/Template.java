@@ -8,6 +8,7 @@ import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Row;
+import bucina.core.sheet.Box;
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Point;
 import bucina.core.sheet.Ring;
@@ -35,17 +36,7 @@ public record Template(String title, String hand, String viewed, String xToward,
 
     /** The whole face: outlines, holes with a cross and their label. */
     public static Template face(Build.FaceRef ref, FaceReading reading) {
-        List<Drawing.Shape> shapes = new ArrayList<>();
-        for (Layer layer : ref.face().layers()) {
-            shapes.add(path("SHEETS", layer.outline().outer()));
-            layer.outline().openings().forEach(o -> shapes.add(path("SHEETS", o)));
-        }
-        for (HoleReading r : reading.readings()) {
-            hole(shapes, r.hole().at(), r.solution().hole(), r.hole().label());
-            double beside = r.solution().hole().nanometres() / 2 + 0.8e6;
-            shapes.add(new Drawing.Words(
-                    "WORDS", new Point(r.hole().at().x() + beside, r.hole().at().y() + 0.6e6), SMALL, r.label()));
-        }
+        List<Drawing.Shape> shapes = shapes(ref, reading);
         return new Template(
                 ref.face().name(),
                 Hands.banner(ref.assembly()),
@@ -53,6 +44,25 @@ public record Template(String title, String hand, String viewed, String xToward,
                 ref.face().xToward(),
                 ref.face().yToward(),
                 new Drawing(shapes, List.of()));
+    }
+
+    private static List<Drawing.Shape> shapes(Build.FaceRef ref, FaceReading reading) {
+        List<Drawing.Shape> shapes = new ArrayList<>();
+        outlines(ref, shapes);
+        for (HoleReading r : reading.readings()) {
+            hole(shapes, r.hole().at(), r.solution().hole(), r.hole().label());
+            double beside = r.solution().hole().nanometres() / 2 + 0.8e6;
+            shapes.add(new Drawing.Words(
+                    "WORDS", new Point(r.hole().at().x() + beside, r.hole().at().y() + 0.6e6), SMALL, r.label()));
+        }
+        return shapes;
+    }
+
+    private static void outlines(Build.FaceRef ref, List<Drawing.Shape> shapes) {
+        for (Layer layer : ref.face().layers()) {
+            shapes.add(path("SHEETS", layer.outline().outer()));
+            layer.outline().openings().forEach(o -> shapes.add(path("SHEETS", o)));
+        }
     }
 
     /**
@@ -114,6 +124,24 @@ public record Template(String title, String hand, String viewed, String xToward,
         List<Drawing.Shape> shapes = new ArrayList<>(drawing.shapes());
         var box = drawing.box().orElse(new bucina.core.sheet.Box(0, 0, 0, 0));
         double y = box.minY() - 12e6;
+        bar(shapes, box, y);
+        String[] lines = {
+            title + (hand.isEmpty() ? "" : ", " + hand),
+            "This side up: seen " + viewed,
+            "to the right: " + xToward + (yToward.isEmpty() ? "" : ". up: " + yToward),
+            "the bar is 100 mm long"
+        };
+        words(lines, shapes, box, y);
+        return new Drawing(shapes, List.of());
+    }
+
+    private static void words(String[] lines, List<Drawing.Shape> shapes, Box box, double y) {
+        for (int i = 0; i < lines.length; i++) {
+            shapes.add(new Drawing.Words("WORDS", new Point(box.minX(), y - 7e6 - i * 5e6), Length.mm(3), lines[i]));
+        }
+    }
+
+    private static void bar(List<Drawing.Shape> shapes, Box box, double y) {
         shapes.add(new Drawing.Path(
                 "BAR",
                 List.of(Corner.of(new Point(box.minX(), y)), Corner.of(new Point(box.minX() + 100e6, y))),
@@ -128,16 +156,6 @@ public record Template(String title, String hand, String viewed, String xToward,
                         Corner.of(new Point(box.minX() + 100e6, y - 2e6)),
                         Corner.of(new Point(box.minX() + 100e6, y + 2e6))),
                 false));
-        String[] lines = {
-            title + (hand.isEmpty() ? "" : ", " + hand),
-            "This side up: seen " + viewed,
-            "to the right: " + xToward + (yToward.isEmpty() ? "" : ". up: " + yToward),
-            "the bar is 100 mm long"
-        };
-        for (int i = 0; i < lines.length; i++) {
-            shapes.add(new Drawing.Words("WORDS", new Point(box.minX(), y - 7e6 - i * 5e6), Length.mm(3), lines[i]));
-        }
-        return new Drawing(shapes, List.of());
     }
 
     private static void hole(List<Drawing.Shape> shapes, Point at, Length diameter, int label) {

@@ -48,14 +48,7 @@ public record Coupon(
     public Coupon {
         scrap = List.copyOf(scrap);
         checks = List.copyOf(checks);
-        if (!target.positive()
-                || !under.atLeast(Length.ZERO)
-                || !over.atLeast(Length.ZERO)
-                || !target.minus(under).positive()) {
-            throw new InputException("A target of " + target + " with limits " + under + " under and " + over
-                    + " over: the target is over 0, the limits 0 or more and less than it, like .179 with "
-                    + ".004 and .001");
-        }
+        checkTarget(target, under, over);
         if (every < 1) {
             throw new InputException("A check every " + every + " holes: write 1 or more, like 25");
         }
@@ -63,6 +56,17 @@ public record Coupon(
             throw new InputException("There are " + checks.size()
                     + " checks on the work, but the last scrap reading is not within the limits " + target.minus(under)
                     + " to " + target.plus(over) + ": set the cage on scrap first");
+        }
+    }
+
+    private static void checkTarget(Length target, Length under, Length over) {
+        if (!target.positive()
+                || !under.atLeast(Length.ZERO)
+                || !over.atLeast(Length.ZERO)
+                || !target.minus(under).positive()) {
+            throw new InputException("A target of " + target + " with limits " + under + " under and " + over
+                    + " over: the target is over 0, the limits 0 or more and less than it, like .179 with "
+                    + ".004 and .001");
         }
     }
 

@@ -135,6 +135,11 @@ public final class HoleEdits {
                 Edit.freeRowName(face),
                 row.nextLabel(),
                 row.holes().subList(at, row.holes().size()));
+        List<Row> rows = parted(group, row, at, rest);
+        return Edit.group(build, group.id(), g -> g.withRows(rows)).withNextId(build.nextId() + 1);
+    }
+
+    private static List<Row> parted(Group group, Row row, int at, Row rest) {
         List<Row> rows = new ArrayList<>();
         for (Row r : group.rows()) {
             rows.add(r == row ? row.withHoles(row.holes().subList(0, at)) : r);
@@ -142,7 +147,7 @@ public final class HoleEdits {
                 rows.add(rest);
             }
         }
-        return Edit.group(build, group.id(), g -> g.withRows(rows)).withNextId(build.nextId() + 1);
+        return rows;
     }
 
     /**
@@ -151,10 +156,7 @@ public final class HoleEdits {
      */
     public static Build join(Build build, Id.Row first, Id.Row second) {
         Group group = Edit.owner(build, first);
-        if (first.equals(second) || group.rows().stream().noneMatch(r -> r.id().equals(second))) {
-            throw new InputException("only two rows of one group can be joined: row "
-                    + Edit.row(build, first).name() + " belongs to " + group.code());
-        }
+        checkJoin(first, second, group, build);
         Row a = Edit.row(build, first);
         Row b = Edit.row(build, second);
         List<Hole> joined = joined(a.holes(), b.holes());
@@ -175,6 +177,13 @@ public final class HoleEdits {
                         .filter(r -> r != b)
                         .map(r -> r == a ? one : r)
                         .toList()));
+    }
+
+    private static void checkJoin(Id.Row first, Id.Row second, Group group, Build build) {
+        if (first.equals(second) || group.rows().stream().noneMatch(r -> r.id().equals(second))) {
+            throw new InputException("only two rows of one group can be joined: row "
+                    + Edit.row(build, first).name() + " belongs to " + group.code());
+        }
     }
 
     private static List<Hole> joined(List<Hole> a, List<Hole> b) {
@@ -221,9 +230,7 @@ public final class HoleEdits {
 
     /** A row laid out anew: hole i goes to point i; holes too many are taken away, holes missing are added. */
     public static Build lay(Build build, Id.Row id, List<Point> points) {
-        if (points.isEmpty()) {
-            throw new InputException("a row needs at least one hole: give a first, a last and a pitch like 1");
-        }
+        checkPoints(points);
         long[] next = {build.nextId()};
         Build changed = Edit.row(build, id, row -> {
             List<Hole> holes = new ArrayList<>();
@@ -237,6 +244,12 @@ public final class HoleEdits {
             return row.withHoles(holes);
         });
         return changed.withNextId(next[0]);
+    }
+
+    private static void checkPoints(List<Point> points) {
+        if (points.isEmpty()) {
+            throw new InputException("a row needs at least one hole: give a first, a last and a pitch like 1");
+        }
     }
 
     /** A row of new holes added to a group. */

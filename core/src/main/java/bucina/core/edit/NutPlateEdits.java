@@ -46,9 +46,7 @@ public final class NutPlateEdits {
     public static ScrewPattern pattern(Row row) {
         List<Point> at = row.holes().stream().map(Hole::at).toList();
         int n = at.size();
-        boolean ring = n >= 4
-                && at.getLast().to(at.getFirst()).nanometres()
-                        <= 1.5 * at.get(0).to(at.get(1)).nanometres();
+        boolean ring = closes(n, at);
         List<ScrewPattern.Screw> screws = new ArrayList<>();
         for (int i = 0; i < n; i++) {
             Point before = at.get(ring ? (i + n - 1) % n : Math.max(0, i - 1));
@@ -57,6 +55,12 @@ public final class NutPlateEdits {
                     at.get(i), Math.toDegrees(Math.atan2(after.y() - before.y(), after.x() - before.x()))));
         }
         return new ScrewPattern(screws);
+    }
+
+    private static boolean closes(int n, List<Point> at) {
+        return n >= 4
+                && at.getLast().to(at.getFirst()).nanometres()
+                        <= 1.5 * at.get(0).to(at.get(1)).nanometres();
     }
 
     /** A pattern moved so that its origin lies at a point. */
@@ -75,17 +79,23 @@ public final class NutPlateEdits {
     public static NutPlateLayout lay(Face face, ScrewPattern pattern, NutPlate plate, RuleSet rules) {
         Set<Point> screws = new HashSet<>();
         pattern.screws().forEach(s -> screws.add(s.at()));
-        List<Point> taken = face.groups().stream()
-                .flatMap(g -> g.rows().stream())
-                .flatMap(r -> r.holes().stream())
-                .map(Hole::at)
-                .filter(p -> !screws.contains(p))
-                .toList();
+        List<Point> taken = taken(face, screws);
         List<Layer> layers = face.layers();
         int on = layers.size() - 1;
         while (on >= 0 && !covers(layers.get(on), pattern)) {
             on--;
         }
+        List<NutPlateLayout.Behind> behind = behind(on, layers, face);
+        return NutPlateLayout.of(
+                pattern,
+                plate,
+                rules,
+                on < 0 ? Optional.empty() : Optional.of(layers.get(on).outline()),
+                taken,
+                behind);
+    }
+
+    private static List<NutPlateLayout.Behind> behind(int on, List<Layer> layers, Face face) {
         List<NutPlateLayout.Behind> behind = new ArrayList<>();
         for (int i = on + 1; on >= 0 && i < layers.size(); i++) {
             behind.add(new NutPlateLayout.Behind(
@@ -94,13 +104,16 @@ public final class NutPlateEdits {
         face.zones().stream()
                 .filter(z -> z.kind() == Zone.Kind.BEHIND)
                 .forEach(z -> behind.add(new NutPlateLayout.Behind(z.name(), z.outline())));
-        return NutPlateLayout.of(
-                pattern,
-                plate,
-                rules,
-                on < 0 ? Optional.empty() : Optional.of(layers.get(on).outline()),
-                taken,
-                behind);
+        return behind;
+    }
+
+    private static List<Point> taken(Face face, Set<Point> screws) {
+        return face.groups().stream()
+                .flatMap(g -> g.rows().stream())
+                .flatMap(r -> r.holes().stream())
+                .map(Hole::at)
+                .filter(p -> !screws.contains(p))
+                .toList();
     }
 
     private static boolean covers(Layer layer, ScrewPattern pattern) {
@@ -118,11 +131,7 @@ public final class NutPlateEdits {
         if (!lug.positive()) {
             throw new InputException("The lugs are " + lug + " thick: measure one, it is over 0, like .025");
         }
-        Face face = build.faces().stream()
-                .map(Build.FaceRef::face)
-                .filter(f -> f.id().equals(on))
-                .findFirst()
-                .orElseThrow(() -> new InputException("that face is no longer in the build: undo, or make it again"));
+        Face face = face(build, on);
         long next = build.nextId();
         NutPlate plate = layout.plate();
         int order = build.parts().stream().mapToInt(Part::fittingOrder).max().orElse(0);
@@ -175,6 +184,14 @@ public final class NutPlateEdits {
                 Set.of(),
                 Set.of()));
         return after.with(with, next).checked();
+    }
+
+    private static Face face(Build build, Id.Face on) {
+        return build.faces().stream()
+                .map(Build.FaceRef::face)
+                .filter(f -> f.id().equals(on))
+                .findFirst()
+                .orElseThrow(() -> new InputException("that face is no longer in the build: undo, or make it again"));
     }
 
     private static List<Part> plus(List<Part> parts, Part part) {

@@ -49,14 +49,17 @@ public final class BroughtLog {
         for (LogEntry entry : log.entries()) {
             Optional<String> missing =
                     entry.work().filter(w -> log.inForce(entry)).flatMap(this::missing);
-            if (missing.isPresent() && because.isBlank()) {
-                throw new InputException(
-                        "entry " + entry.id() + " has no reason why a hole that was not ready was set: " + missing.get()
-                                + ". Give one for all of them with --because TEXT");
-            }
+            checkReason(missing, because, entry);
             entries.add(missing.isPresent() ? entry.explained(because.strip()) : entry);
         }
         return new Logbook(entries, marks(because.strip()));
+    }
+
+    private static void checkReason(Optional<String> missing, String because, LogEntry entry) {
+        if (missing.isPresent() && because.isBlank()) {
+            throw new InputException("entry " + entry.id() + " has no reason why a hole that was not ready was set: "
+                    + missing.get() + ". Give one for all of them with --because TEXT");
+        }
     }
 
     /** The marks with a reason at each that stands before what it rests on. A hole that is set answers by its entry. */
@@ -68,13 +71,17 @@ public final class BroughtLog {
         List<Mark> marks = new ArrayList<>();
         for (Mark mark : log.marks()) {
             Optional<String> early = mark.on() && !reasoned.contains(Step.of(mark)) ? early(mark) : Optional.empty();
-            if (early.isPresent() && because.isBlank()) {
-                throw new InputException("a mark has no reason why it comes early: " + early.get()
-                        + ". Give one for all of them with --because TEXT");
-            }
+            checkEarly(early, because);
             marks.add(early.isPresent() ? mark.because(because) : mark);
         }
         return marks;
+    }
+
+    private static void checkEarly(Optional<String> early, String because) {
+        if (early.isPresent() && because.isBlank()) {
+            throw new InputException("a mark has no reason why it comes early: " + early.get()
+                    + ". Give one for all of them with --because TEXT");
+        }
     }
 
     /** What a mark is about. */

@@ -62,26 +62,34 @@ public final class LogCheck {
     public void accept(LogEntry.Draft draft, LocalDateTime now) {
         draft.corrects().ifPresent(this::corrected);
         draft.work().ifPresent(work -> {
-            var ref = derivation.build().faces().stream()
-                    .flatMap(f -> f.face().groups().stream()
-                            .filter(g -> g.id().equals(work.group()))
-                            .map(g -> new Owner(f, g)))
-                    .findFirst()
-                    .orElseThrow(() -> new InputException("group " + work.groupCode() + " is not in this build"));
+            Owner ref = owner(work);
             holes(work, ref.group, draft.corrects());
             readings(work, ref.group);
             queried(ref.group);
-            if (work.done().isAfter(now.plusMinutes(1))) {
-                throw new InputException("done at " + work.done() + " lies in the future (it is " + now.withNano(0)
-                        + "): give when it was done");
-            }
-            List<String> odd = odd(work, ref.group, ref.face());
-            if (!odd.isEmpty() && work.explanation().isBlank() && work.note().isBlank()) {
-                throw new InputException(
-                        String.join("; ", odd) + ": add a word of explanation, such as \"drawing calls for it\"");
-            }
+            sense(work, now, ref);
             ready(work, ref.at, draft.corrects());
         });
+    }
+
+    private void sense(Work work, LocalDateTime now, Owner ref) {
+        if (work.done().isAfter(now.plusMinutes(1))) {
+            throw new InputException("done at " + work.done() + " lies in the future (it is " + now.withNano(0)
+                    + "): give when it was done");
+        }
+        List<String> odd = odd(work, ref.group, ref.face());
+        if (!odd.isEmpty() && work.explanation().isBlank() && work.note().isBlank()) {
+            throw new InputException(
+                    String.join("; ", odd) + ": add a word of explanation, such as \"drawing calls for it\"");
+        }
+    }
+
+    private Owner owner(Work work) {
+        return derivation.build().faces().stream()
+                .flatMap(f -> f.face().groups().stream()
+                        .filter(g -> g.id().equals(work.group()))
+                        .map(g -> new Owner(f, g)))
+                .findFirst()
+                .orElseThrow(() -> new InputException("group " + work.groupCode() + " is not in this build"));
     }
 
     /**
@@ -92,11 +100,7 @@ public final class LogCheck {
         if (!(group.fastener() instanceof Fastener.SolidRivet)) {
             return;
         }
-        Set<Length> shanks = group.rows().stream()
-                .flatMap(r -> r.holes().stream())
-                .map(h -> group.fastenerAt(h).shank())
-                .collect(Collectors.toSet());
-        shanks.add(group.fastener().shank());
+        Set<Length> shanks = shanks(group);
         for (Work.Reading r : work.readings()) {
             if (shanks.stream().noneMatch(d -> possible(r, d))) {
                 Length d = group.fastener().shank();
@@ -105,6 +109,15 @@ public final class LogCheck {
                         + " high, diameter first, like " + d.times(1.5) + " x " + d.times(0.5));
             }
         }
+    }
+
+    private static Set<Length> shanks(Group group) {
+        Set<Length> shanks = group.rows().stream()
+                .flatMap(r -> r.holes().stream())
+                .map(h -> group.fastenerAt(h).shank())
+                .collect(Collectors.toSet());
+        shanks.add(group.fastener().shank());
+        return shanks;
     }
 
     private static boolean possible(Work.Reading r, Length d) {
@@ -249,6 +262,10 @@ public final class LogCheck {
         if (solution.fastener() instanceof Fastener.PulledRivet pulled) {
             return wrong(work, solution, pulled);
         }
+        return solid(work, solution);
+    }
+
+    private Optional<String> solid(Work work, Solution solution) {
         RivetDesignation used = RivetDesignation.parse(work.designation());
         if (!used.family().equals(solution.fastener().name())) {
             return Optional.of(
@@ -268,6 +285,10 @@ public final class LogCheck {
         if (!used.code().startsWith(pulled.name())) {
             return Optional.of(used.code() + " is not the " + pulled.name() + " of the plan");
         }
+        return fromPlan(solution, pulled, work, used);
+    }
+
+    private static Optional<String> fromPlan(Solution solution, Fastener.PulledRivet pulled, Work work, Used used) {
         Optional<String> planned = solution.designation();
         boolean stainless = pulled.stainless()
                 && work.note().isBlank()

@@ -12,6 +12,7 @@ import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
 import bucina.core.plan.Row;
 import bucina.core.plan.Twin;
+import bucina.core.plan.Zone;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -71,6 +72,21 @@ public final class Hands {
     }
 
     private void compare(Face image, Face mate) {
+        layers(mate, image);
+        Map<Long, Group> groups = new HashMap<>();
+        mate.groups().forEach(g -> groups.put(g.id().n(), g));
+        for (Group group : image.groups()) {
+            Group other = groups.remove(pair(group.id()));
+            if (other == null) {
+                note(group.id(), mate, "Group " + group.code() + " is missing on this hand.");
+            } else {
+                compare(group, other, mate);
+            }
+        }
+        groups.values().forEach(g -> note(g.id(), mate, "Group " + g.code() + " is on this hand only."));
+    }
+
+    private void layers(Face mate, Face image) {
         Map<Long, Layer> layers = new HashMap<>();
         mate.layers().forEach(l -> layers.put(l.id().n(), l));
         for (Layer layer : image.layers()) {
@@ -90,17 +106,6 @@ public final class Hands {
             }
         }
         layers.values().forEach(l -> note(l.id(), mate, l.name() + " is on this hand only."));
-        Map<Long, Group> groups = new HashMap<>();
-        mate.groups().forEach(g -> groups.put(g.id().n(), g));
-        for (Group group : image.groups()) {
-            Group other = groups.remove(pair(group.id()));
-            if (other == null) {
-                note(group.id(), mate, "Group " + group.code() + " is missing on this hand.");
-            } else {
-                compare(group, other, mate);
-            }
-        }
-        groups.values().forEach(g -> note(g.id(), mate, "Group " + g.code() + " is on this hand only."));
     }
 
     private void compare(Group image, Group mate, Face face) {
@@ -214,17 +219,25 @@ public final class Hands {
                 mirrored.add(mate);
                 Optional<Face> now =
                         faces.stream().filter(f -> f.id().n() == mate).findFirst();
-                Face drawn = face(image, mate, now);
-                if (now.isPresent()) {
-                    faces.set(faces.indexOf(now.get()), drawn);
-                } else {
-                    faces.add(drawn);
-                }
+                put(image, mate, now, faces);
             }
+            return finished(faces);
+        }
+
+        private Build finished(List<Face> faces) {
             Assembly changed = twin.withFaces(faces).withTwin(new Twin(link.of(), pairs, link.exceptions()));
             return assembly(build.withParts(parts, next), twin.id(), a -> changed)
                     .withNextId(next)
                     .checked();
+        }
+
+        private void put(Face image, long mate, Optional<Face> now, List<Face> faces) {
+            Face drawn = face(image, mate, now);
+            if (now.isPresent()) {
+                faces.set(faces.indexOf(now.get()), drawn);
+            } else {
+                faces.add(drawn);
+            }
         }
 
         private Face face(Face image, long id, Optional<Face> now) {
@@ -257,15 +270,19 @@ public final class Hands {
                     image.yToward(),
                     layers,
                     groups(image, now.map(Face::groups).orElse(List.of()), layers),
-                    image.zones().stream()
-                            .map(z -> new bucina.core.plan.Zone(
-                                    new Id.Zone(pairs.computeIfAbsent(z.id().n(), n -> next++)),
-                                    z.name(),
-                                    z.kind(),
-                                    z.outline(),
-                                    z.room()))
-                            .toList());
+                    zones(image));
             return face;
+        }
+
+        private List<Zone> zones(Face image) {
+            return image.zones().stream()
+                    .map(z -> new bucina.core.plan.Zone(
+                            new Id.Zone(pairs.computeIfAbsent(z.id().n(), n -> next++)),
+                            z.name(),
+                            z.kind(),
+                            z.outline(),
+                            z.room()))
+                    .toList();
         }
 
         private Id.Part part(Id.Part of) {

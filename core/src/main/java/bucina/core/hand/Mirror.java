@@ -60,6 +60,18 @@ public final class Mirror {
      * @throws InputException if the assembly has no hand, or has its other hand in the build already
      */
     public static Build add(Build build, Id.Assembly id) {
+        Assembly first = checkAdd(build, id);
+        Mirror mirror = new Mirror(other(first.hand()), build.nextId());
+        List<Part> parts = new ArrayList<>(build.parts());
+        parts.addAll(mirror.parts(build, first));
+        List<Assembly> assemblies = new ArrayList<>(build.assemblies());
+        assemblies.add(mirror.assembly(first));
+        return build.withParts(parts, mirror.next)
+                .withAssemblies(assemblies, mirror.next)
+                .checked();
+    }
+
+    private static Assembly checkAdd(Build build, Id.Assembly id) {
         Assembly first = build.assemblies().stream()
                 .filter(a -> a.id().equals(id))
                 .findFirst()
@@ -74,14 +86,7 @@ public final class Mirror {
             throw new InputException("assembly " + first.name()
                     + " has its other hand in this build already: bring the two in line instead");
         }
-        Mirror mirror = new Mirror(other(first.hand()), build.nextId());
-        List<Part> parts = new ArrayList<>(build.parts());
-        parts.addAll(mirror.parts(build, first));
-        List<Assembly> assemblies = new ArrayList<>(build.assemblies());
-        assemblies.add(mirror.assembly(first));
-        return build.withParts(parts, mirror.next)
-                .withAssemblies(assemblies, mirror.next)
-                .checked();
+        return first;
     }
 
     /** An assembly alone as its mirror image, with the same ids: twice gives the assembly back. */
@@ -145,16 +150,20 @@ public final class Mirror {
 
     private Face renumbered(Face f) {
         Id.Face id = new Id.Face(pair(f.id()));
-        List<Layer> layers = f.layers().stream()
-                .map(l -> new Layer(
-                        new Id.Layer(pair(l.id())),
-                        new Id.Part(pair(l.part())),
-                        l.name(),
-                        l.thickness(),
-                        l.outline(),
-                        l.bends()))
+        List<Layer> layers = layers(f);
+        List<Group> groups = groups(f);
+        List<Zone> zones = zones(f);
+        return new Face(id, f.name(), f.viewed(), f.xToward(), f.yToward(), layers, groups, zones);
+    }
+
+    private List<Zone> zones(Face f) {
+        return f.zones().stream()
+                .map(z -> new Zone(new Id.Zone(pair(z.id())), z.name(), z.kind(), z.outline(), z.room()))
                 .toList();
-        List<Group> groups = f.groups().stream()
+    }
+
+    private List<Group> groups(Face f) {
+        return f.groups().stream()
                 .map(g -> new Group(
                         new Id.Group(pair(g.id())),
                         g.code(),
@@ -169,10 +178,18 @@ public final class Mirror {
                         layers(g.clears()),
                         g.holes()))
                 .toList();
-        List<Zone> zones = f.zones().stream()
-                .map(z -> new Zone(new Id.Zone(pair(z.id())), z.name(), z.kind(), z.outline(), z.room()))
+    }
+
+    private List<Layer> layers(Face f) {
+        return f.layers().stream()
+                .map(l -> new Layer(
+                        new Id.Layer(pair(l.id())),
+                        new Id.Part(pair(l.part())),
+                        l.name(),
+                        l.thickness(),
+                        l.outline(),
+                        l.bends()))
                 .toList();
-        return new Face(id, f.name(), f.viewed(), f.xToward(), f.yToward(), layers, groups, zones);
     }
 
     private Row renumbered(Row r) {

@@ -62,6 +62,12 @@ public record RowLayout(int spaces, Length pitch, List<Length> stations, List<Fi
                     + " spaces: write a larger pitch, like 1");
         }
         int spaces = Math.max(1, (int) Math.floor(ratio + 0.5 + 1e-9));
+        List<Length> stations = stations(spaces, last, first);
+        Length pitch = Length.nm(length.nanometres() / spaces);
+        return new RowLayout(spaces, pitch, stations, judge(pitch, shank, thinnest, fixed, rules));
+    }
+
+    private static List<Length> stations(int spaces, Length last, Length first) {
         List<Length> stations = new ArrayList<>();
         for (int i = 0; i <= spaces; i++) {
             stations.add(
@@ -69,8 +75,7 @@ public record RowLayout(int spaces, Length pitch, List<Length> stations, List<Fi
                             ? last
                             : Length.nm(first.nanometres() + (last.nanometres() - first.nanometres()) * i / spaces));
         }
-        Length pitch = Length.nm(length.nanometres() / spaces);
-        return new RowLayout(spaces, pitch, stations, judge(pitch, shank, thinnest, fixed, rules));
+        return stations;
     }
 
     /**

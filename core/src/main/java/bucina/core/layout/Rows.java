@@ -109,6 +109,15 @@ public record Rows(List<Point> points, List<Finding> findings) {
         }
         double length = from.to(to).nanometres();
         Length pitch = spacing.pitch().orElseGet(() -> Length.nm(length / spacing.spaces(length)));
+        List<Point> points = between(from, to, keepOuts, clear, length, pitch);
+        if (points.isEmpty()) {
+            throw new InputException("the whole line lies in keep-outs: move the row, or take a keep-out away");
+        }
+        return points;
+    }
+
+    private static List<Point> between(
+            Point from, Point to, List<Outline> keepOuts, Length clear, double length, Length pitch) {
         List<Point> points = new ArrayList<>();
         for (double[] stretch : stretches(from, to, keepOuts, clear)) {
             double run = (stretch[1] - stretch[0]) * length;
@@ -119,9 +128,6 @@ public record Rows(List<Point> points, List<Finding> findings) {
             } else {
                 points.addAll(line(a, b, Spacing.pitch(pitch)));
             }
-        }
-        if (points.isEmpty()) {
-            throw new InputException("the whole line lies in keep-outs: move the row, or take a keep-out away");
         }
         return points;
     }
@@ -236,17 +242,21 @@ public record Rows(List<Point> points, List<Finding> findings) {
         Point right = new Point(high.x(), low.y());
         Point left = new Point(low.x(), high.y());
         Point[] corners = {low, right, high, left, low};
-        Spacing by = spacing.pitch().isPresent()
-                ? spacing
-                : Spacing.pitch(Length.nm(2
-                        * (Math.abs(high.x() - low.x()) + Math.abs(high.y() - low.y()))
-                        / spacing.count().orElseThrow()));
+        Spacing by = by(spacing, high, low);
         List<Point> points = new ArrayList<>();
         for (int i = 0; i < 4; i++) {
             List<Point> side = line(corners[i], corners[i + 1], by);
             points.addAll(side.subList(0, side.size() - 1));
         }
         return points;
+    }
+
+    private static Spacing by(Spacing spacing, Point high, Point low) {
+        return spacing.pitch().isPresent()
+                ? spacing
+                : Spacing.pitch(Length.nm(2
+                        * (Math.abs(high.x() - low.x()) + Math.abs(high.y() - low.y()))
+                        / spacing.count().orElseThrow()));
     }
 
     /**
@@ -260,11 +270,12 @@ public record Rows(List<Point> points, List<Finding> findings) {
     public static Rows judged(
             List<Point> points, EdgeRule edge, Optional<Length> thinnest, List<Outline> sheets, RuleSet rules) {
         List<Finding> findings = new ArrayList<>();
-        for (int i = 1; i < points.size(); i++) {
-            String words = "Hole " + i + " to " + (i + 1) + ": ";
-            RowLayout.judge(points.get(i - 1).to(points.get(i)), edge.shank(), thinnest, false, rules)
-                    .forEach(f -> findings.add(f.at(f.place(), words)));
-        }
+        pitches(points, edge, thinnest, rules, findings);
+        edges(points, sheets, edge, findings);
+        return new Rows(points, findings);
+    }
+
+    private static void edges(List<Point> points, List<Outline> sheets, EdgeRule edge, List<Finding> findings) {
         for (int i = 0; i < points.size(); i++) {
             for (Outline sheet : sheets) {
                 Point p = points.get(i);
@@ -273,7 +284,15 @@ public record Rows(List<Point> points, List<Finding> findings) {
                 }
             }
         }
-        return new Rows(points, findings);
+    }
+
+    private static void pitches(
+            List<Point> points, EdgeRule edge, Optional<Length> thinnest, RuleSet rules, List<Finding> findings) {
+        for (int i = 1; i < points.size(); i++) {
+            String words = "Hole " + i + " to " + (i + 1) + ": ";
+            RowLayout.judge(points.get(i - 1).to(points.get(i)), edge.shank(), thinnest, false, rules)
+                    .forEach(f -> findings.add(f.at(f.place(), words)));
+        }
     }
 
     /** Running dimensions of a row from its first hole, along the row. */

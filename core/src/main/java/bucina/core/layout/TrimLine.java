@@ -100,10 +100,7 @@ public record TrimLine(List<Point> line, Length largest) {
      * The holes that stand out toward (nx, ny), in order along the edge: all others lie behind the lines between them.
      */
     private static List<Point> hull(List<Point> holes, double nx, double ny) {
-        List<Point> sorted = holes.stream()
-                .sorted(Comparator.comparingDouble((Point p) -> along(p, nx, ny))
-                        .thenComparingDouble(p -> -p.x() * nx - p.y() * ny))
-                .toList();
+        List<Point> sorted = sorted(holes, nx, ny);
         List<Point> hull = new ArrayList<>();
         for (Point p : sorted) {
             // Of holes one behind the other only the first stands out.
@@ -116,6 +113,13 @@ public record TrimLine(List<Point> line, Length largest) {
             hull.add(p);
         }
         return hull;
+    }
+
+    private static List<Point> sorted(List<Point> holes, double nx, double ny) {
+        return holes.stream()
+                .sorted(Comparator.comparingDouble((Point p) -> along(p, nx, ny))
+                        .thenComparingDouble(p -> -p.x() * nx - p.y() * ny))
+                .toList();
     }
 
     private static double along(Point p, double nx, double ny) {
@@ -135,16 +139,20 @@ public record TrimLine(List<Point> line, Length largest) {
             Point p = points.get(i);
             double[] before = i > 0 ? normal(points.get(i - 1), p, nx, ny) : new double[] {nx, ny};
             double[] after = i < points.size() - 1 ? normal(p, points.get(i + 1), nx, ny) : new double[] {nx, ny};
-            double from = facing + turn(facing, Math.atan2(before[1], before[0]));
-            double by2 = turn(from, Math.atan2(after[1], after[0]));
-            int steps = Math.max(1, (int) Math.ceil(Math.abs(by2) / STEP));
-            for (int k = 0; k < steps; k++) {
-                double at = from + (k + 0.5) * by2 / steps;
-                double out = by / Math.cos(by2 / steps / 2);
-                line.add(new Point(p.x() + out * Math.cos(at), p.y() + out * Math.sin(at)));
-            }
+            corner(facing, before, after, by, line, p);
         }
         return line;
+    }
+
+    private static void corner(double facing, double[] before, double[] after, double by, List<Point> line, Point p) {
+        double from = facing + turn(facing, Math.atan2(before[1], before[0]));
+        double by2 = turn(from, Math.atan2(after[1], after[0]));
+        int steps = Math.max(1, (int) Math.ceil(Math.abs(by2) / STEP));
+        for (int k = 0; k < steps; k++) {
+            double at = from + (k + 0.5) * by2 / steps;
+            double out = by / Math.cos(by2 / steps / 2);
+            line.add(new Point(p.x() + out * Math.cos(at), p.y() + out * Math.sin(at)));
+        }
     }
 
     private static double turn(double from, double to) {

@@ -43,27 +43,34 @@ public final class Logbook {
                 throw new InputException("entry " + entry.id() + " comes after entry " + last);
             }
             last = entry.id();
-            entry.corrects().ifPresent(c -> {
-                if (!known.contains(c)) {
-                    throw new InputException(
-                            "entry " + entry.id() + " corrects entry " + c + ", which is not in the log");
-                }
-                if (!corrected.add(c)) {
-                    throw new InputException(
-                            "entry " + entry.id() + " corrects entry " + c + ", which is corrected already");
-                }
-            });
+            correct(entry, known);
             known.add(entry.id());
         }
         this.entries.stream().filter(this::inForce).forEach(this::take);
         for (Mark m : this.marks) {
-            Map<Operation, Integer> sides = done.computeIfAbsent(m.hole(), h -> new HashMap<>())
-                    .computeIfAbsent(m.layer(), l -> new EnumMap<>(Operation.class));
-            int before = sides.getOrDefault(m.operation(), 0);
-            sides.put(
-                    m.operation(),
-                    m.on() ? before | m.side().bits() : before & ~m.side().bits());
+            put(m);
         }
+    }
+
+    private void put(Mark m) {
+        Map<Operation, Integer> sides = done.computeIfAbsent(m.hole(), h -> new HashMap<>())
+                .computeIfAbsent(m.layer(), l -> new EnumMap<>(Operation.class));
+        int before = sides.getOrDefault(m.operation(), 0);
+        sides.put(
+                m.operation(),
+                m.on() ? before | m.side().bits() : before & ~m.side().bits());
+    }
+
+    private void correct(LogEntry entry, Set<Integer> known) {
+        entry.corrects().ifPresent(c -> {
+            if (!known.contains(c)) {
+                throw new InputException("entry " + entry.id() + " corrects entry " + c + ", which is not in the log");
+            }
+            if (!corrected.add(c)) {
+                throw new InputException(
+                        "entry " + entry.id() + " corrects entry " + c + ", which is corrected already");
+            }
+        });
     }
 
     private void take(LogEntry entry) {

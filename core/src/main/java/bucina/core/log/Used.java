@@ -41,6 +41,15 @@ public record Used(String code, Optional<Length> length) {
         if (typed.strip().startsWith(planned.name())) {
             return new Used(typed.strip(), length(typed.strip()));
         }
+        Callout read = read(typed, planned);
+        if (!(read.fastener() instanceof Fastener.PulledRivet)) {
+            throw new InputException("\"" + typed.strip() + "\" is no pulled rivet, but the plan has " + planned.name()
+                    + ": write it like " + planned.name() + " × 8");
+        }
+        return new Used(read.text(), length(read.text()));
+    }
+
+    private static Callout read(String typed, Fastener.PulledRivet planned) {
         Callout read;
         try {
             read = Callout.parse(typed);
@@ -48,11 +57,7 @@ public record Used(String code, Optional<Length> length) {
             throw new InputException(
                     "\"" + typed.strip() + "\" is no pulled rivet: write it like " + planned.name() + " × 8", e);
         }
-        if (!(read.fastener() instanceof Fastener.PulledRivet)) {
-            throw new InputException("\"" + typed.strip() + "\" is no pulled rivet, but the plan has " + planned.name()
-                    + ": write it like " + planned.name() + " × 8");
-        }
-        return new Used(read.text(), length(read.text()));
+        return read;
     }
 
     private static Optional<Length> length(String code) {

@@ -59,15 +59,19 @@ public final class LengthParser {
         }
         Matcher decimal = DECIMAL.matcher(lower);
         if (decimal.matches()) {
-            String unit = decimal.group(2);
-            BigDecimal number = new BigDecimal(decimal.group(1));
-            if (unit != null && unit.startsWith("f")) {
-                return Length.of(number.multiply(BigDecimal.valueOf(12)), Unit.INCH);
-            }
-            return Length.of(number, unit == null ? bare : unit.equals("mm") ? Unit.MM : Unit.INCH);
+            return decimal(decimal);
         }
         String comma = clean.indexOf(',') >= 0 ? " (the decimal mark is a point)" : "";
         throw new InputException("\"" + clean + "\" is not a length" + comma + ": " + EXAMPLE);
+    }
+
+    private Length decimal(Matcher decimal) {
+        String unit = decimal.group(2);
+        BigDecimal number = new BigDecimal(decimal.group(1));
+        if (unit != null && unit.startsWith("f")) {
+            return Length.of(number.multiply(BigDecimal.valueOf(12)), Unit.INCH);
+        }
+        return Length.of(number, unit == null ? bare : unit.equals("mm") ? Unit.MM : Unit.INCH);
     }
 
     /**

@@ -28,6 +28,14 @@ public record NutPlate(String size, Length hole, String drill, List<Point> place
         if (places.isEmpty() || places.size() > MOST) {
             throw new InputException("a nut plate has 1 to 4 lug rivets, like .344, 0; -.344, 0, was " + places.size());
         }
+        checkPlaces(places, hole, rivet);
+        if (places.stream().distinct().count() < places.size()) {
+            throw new InputException(
+                    "two lug rivets of a nut plate are in one place: each has its own, like .344, 0; -.344, 0");
+        }
+    }
+
+    private static void checkPlaces(List<Point> places, Length hole, Length rivet) {
         for (Point p : places) {
             if (!(hole.positive()
                     && rivet.positive()
@@ -35,10 +43,6 @@ public record NutPlate(String size, Length hole, String drill, List<Point> place
                 throw new InputException("the lug rivets of a nut plate lie beyond its screw hole, was " + p.to(SCREW)
                         + " with a hole of " + hole);
             }
-        }
-        if (places.stream().distinct().count() < places.size()) {
-            throw new InputException(
-                    "two lug rivets of a nut plate are in one place: each has its own, like .344, 0; -.344, 0");
         }
     }
 
@@ -62,12 +66,7 @@ public record NutPlate(String size, Length hole, String drill, List<Point> place
     public NutPlate shaped(String text, LengthParser lengths) {
         List<Point> at = new ArrayList<>();
         for (String one : text.split(";", -1)) {
-            String[] xy = one.split(",", -1);
-            if (xy.length != 2) {
-                throw new InputException("lug rivets \"" + text.strip()
-                        + "\" are no places x, y from the screw: write them like .344, 0; 0, .344");
-            }
-            at.add(Point.at(lengths.parse(xy[0]), lengths.parse(xy[1])));
+            place(one, text, at, lengths);
         }
         try {
             return new NutPlate(
@@ -75,6 +74,15 @@ public record NutPlate(String size, Length hole, String drill, List<Point> place
         } catch (InputException e) {
             throw new InputException(e.getMessage(), e);
         }
+    }
+
+    private static void place(String one, String text, List<Point> at, LengthParser lengths) {
+        String[] xy = one.split(",", -1);
+        if (xy.length != 2) {
+            throw new InputException("lug rivets \"" + text.strip()
+                    + "\" are no places x, y from the screw: write them like .344, 0; 0, .344");
+        }
+        at.add(Point.at(lengths.parse(xy[0]), lengths.parse(xy[1])));
     }
 
     /** From the screw to the farthest lug rivet. */

@@ -183,23 +183,26 @@ public record NutPlateLayout(NutPlate plate, List<Laid> plates, List<Finding> fi
                             .at()
                             .to(pattern.screws().get(k).at());
                     if (!apart.atLeast(screwHead())) {
-                        found.add(new Finding(
-                                "screw-heads-meet",
-                                Level.ERROR,
-                                new Finding.Place("", "", Integer.toString(i + 1), ""),
-                                Optional.of(apart),
-                                Optional.of(screwHead()),
-                                "MS24693, typical head",
-                                Sentence.of(
-                                        "Screws " + (i + 1) + " and " + (k + 1)
-                                                + " are {} apart, and their heads are {} across.",
-                                        apart,
-                                        screwHead()),
-                                Sentence.of("Give the screws more pitch, or take a smaller size.")));
+                        headsMeet(found, i, apart, k);
                     }
                 }
             }
             return found;
+        }
+
+        private void headsMeet(List<Finding> found, int i, Length apart, int k) {
+            found.add(new Finding(
+                    "screw-heads-meet",
+                    Level.ERROR,
+                    new Finding.Place("", "", Integer.toString(i + 1), ""),
+                    Optional.of(apart),
+                    Optional.of(screwHead()),
+                    "MS24693, typical head",
+                    Sentence.of(
+                            "Screws " + (i + 1) + " and " + (k + 1) + " are {} apart, and their heads are {} across.",
+                            apart,
+                            screwHead()),
+                    Sentence.of("Give the screws more pitch, or take a smaller size.")));
         }
 
         Optional<Finding> problem(Laid laid, int i, List<Laid> others) {

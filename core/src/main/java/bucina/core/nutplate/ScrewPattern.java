@@ -92,6 +92,11 @@ public record ScrewPattern(List<Screw> screws) {
     public static ScrewPattern rectangle(int across, int up, Length length, Length width) {
         check(across, 2);
         check(up, 2);
+        List<Screw> screws = walk(length, width, across, up);
+        return new ScrewPattern(screws);
+    }
+
+    private static List<Screw> walk(Length length, Length width, int across, int up) {
         List<Screw> screws = new ArrayList<>();
         double l = length.nanometres();
         double w = width.nanometres();
@@ -101,13 +106,17 @@ public record ScrewPattern(List<Screw> screws) {
         for (int i = 0; i < up - 1; i++) {
             screws.add(new Screw(new Point(l, w * i / (up - 1)), i == 0 ? 45 : 90));
         }
+        back(across, screws, l, w, up);
+        return screws;
+    }
+
+    private static void back(int across, List<Screw> screws, double l, double w, int up) {
         for (int i = 0; i < across - 1; i++) {
             screws.add(new Screw(new Point(l - l * i / (across - 1), w), i == 0 ? 135 : 0));
         }
         for (int i = 0; i < up - 1; i++) {
             screws.add(new Screw(new Point(0, w - w * i / (up - 1)), i == 0 ? 45 : 90));
         }
-        return new ScrewPattern(screws);
     }
 
     private static void check(int count, int least) {

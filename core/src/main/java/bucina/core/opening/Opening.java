@@ -106,19 +106,23 @@ public record Opening(Length across, Optional<Length> corner, Length thickness) 
         Length land = away.minus(across.times(0.5));
         Length least = landLeast(rules);
         if (!land.atLeast(least)) {
-            found.add(new Finding(
-                    rule,
-                    Level.ERROR,
-                    Finding.Place.NONE,
-                    Optional.of(land),
-                    Optional.of(least),
-                    rules.rule(RuleKey.OPENING_LAND).source(),
-                    Sentence.of(
-                            "{} of metal is left to " + what + "; {} is the least ("
-                                    + rules.rule(RuleKey.OPENING_LAND).value() + " t).",
-                            land,
-                            least),
-                    Sentence.of("Move the opening {} away, or make it smaller by twice that.", least.minus(land))));
+            thin(found, rule, land, least, rules, what);
         }
+    }
+
+    private static void thin(List<Finding> found, String rule, Length land, Length least, RuleSet rules, String what) {
+        found.add(new Finding(
+                rule,
+                Level.ERROR,
+                Finding.Place.NONE,
+                Optional.of(land),
+                Optional.of(least),
+                rules.rule(RuleKey.OPENING_LAND).source(),
+                Sentence.of(
+                        "{} of metal is left to " + what + "; {} is the least ("
+                                + rules.rule(RuleKey.OPENING_LAND).value() + " t).",
+                        land,
+                        least),
+                Sentence.of("Move the opening {} away, or make it smaller by twice that.", least.minus(land))));
     }
 }

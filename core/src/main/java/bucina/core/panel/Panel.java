@@ -167,6 +167,12 @@ public final class Panel {
             return;
         }
         List<Point> points = Rows.line(from, to, Rows.Spacing.pitch(plan.pitch()));
+        points = pitched(flange, points, from, to);
+        rows.add(HoleEdits.row(next, "R" + (++rowCount), points));
+        next += 1 + points.size();
+    }
+
+    private List<Point> pitched(Length flange, List<Point> points, Point from, Point to) {
         Length most = build.rules()
                 .times(RuleKey.PITCH_MOST_DIAMETERS, plan.fastener().shank())
                 .min(build.rules()
@@ -176,8 +182,7 @@ public final class Panel {
         if (plan.pitch().atMost(most) && !points.get(0).to(points.get(1)).atMost(most)) {
             points = Rows.line(from, to, Rows.Spacing.count(points.size() + 1));
         }
-        rows.add(HoleEdits.row(next, "R" + (++rowCount), points));
-        next += 1 + points.size();
+        return points;
     }
 
     // ---- spars and ribs
@@ -197,12 +202,7 @@ public final class Panel {
         double right = box.maxX() - INSET.nanometres();
         Point a = new Point(left, sparY(spar, left));
         Point b = new Point(right, sparY(spar, right));
-        for (Point p : List.of(a, b)) {
-            if (!plan.skin().outline().covers(p)) {
-                throw new InputException(spar.name() + " leaves the skin at " + p.across() + ", " + p.up()
-                        + ": give y of its centre line inside the outline");
-            }
-        }
+        checkOn(a, b, spar);
         double bend = tangent(spar.flange()) - half;
         structure.add(layer(
                 part(spar.name(), 1),
@@ -212,6 +212,15 @@ public final class Panel {
                 List.of(new Segment(up(a, bend), up(b, bend)))));
         double along = margin.nanometres() / a.to(b).nanometres();
         row(between(a, b, along), between(a, b, 1 - along), spar.flange().thickness());
+    }
+
+    private void checkOn(Point a, Point b, PanelPlan.Spar spar) {
+        for (Point p : List.of(a, b)) {
+            if (!plan.skin().outline().covers(p)) {
+                throw new InputException(spar.name() + " leaves the skin at " + p.across() + ", " + p.up()
+                        + ": give y of its centre line inside the outline");
+            }
+        }
     }
 
     private static double tangent(PanelPlan.Flange flange) {

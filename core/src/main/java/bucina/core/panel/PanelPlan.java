@@ -104,6 +104,10 @@ public record PanelPlan(
         spars = List.copyOf(spars);
         ribs = List.copyOf(ribs);
         doublers = List.copyOf(doublers);
+        check(name, spars, ribs, pitch);
+    }
+
+    private static void check(String name, List<Spar> spars, List<Rib> ribs, Length pitch) {
         if (name.isBlank()) {
             throw new InputException("the panel needs a name, such as Upper skin");
         }

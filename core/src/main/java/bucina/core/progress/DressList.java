@@ -58,17 +58,22 @@ public record DressList(List<Way> first, List<Way> ways) {
 
     /** Lists a face. */
     public static DressList of(FaceReading face, Build build, Catalogue catalogue, Logbook log) {
+        Map<String, List<HoleReading>> alike = alike(face);
+        List<Way> ways = alike.values().stream()
+                .map(holes -> way(holes, build.rules(), catalogue))
+                .sorted(Comparator.comparing((Way w) -> w.level).thenComparing(w -> -w.holes.size()))
+                .toList();
+        return new DressList(first(face, build, log), ways);
+    }
+
+    private static Map<String, List<HoleReading>> alike(FaceReading face) {
         Map<String, List<HoleReading>> alike = new LinkedHashMap<>();
         for (HoleReading r : face.readings()) {
             if (r.solution().dressing().plies().stream().anyMatch(p -> p.dress() != Dress.PLAIN)) {
                 alike.computeIfAbsent(key(r), k -> new ArrayList<>()).add(r);
             }
         }
-        List<Way> ways = alike.values().stream()
-                .map(holes -> way(holes, build.rules(), catalogue))
-                .sorted(Comparator.comparing((Way w) -> w.level).thenComparing(w -> -w.holes.size()))
-                .toList();
-        return new DressList(first(face, build, log), ways);
+        return alike;
     }
 
     private static String key(HoleReading r) {
@@ -162,11 +167,7 @@ public record DressList(List<Way> first, List<Way> ways) {
         for (HoleReading r : face.readings()) {
             for (Layer later : r.layers()) {
                 Part part = build.part(later.part());
-                boolean covers = !part.fitted()
-                        && dimple.layers(r).stream()
-                                .anyMatch(l -> !l.part().equals(part.id())
-                                        && build.part(l.part()).fittingOrder() < part.fittingOrder()
-                                        && !log.marked(r.hole().id(), l.id(), dimple.operation(), dimple.side()));
+                boolean covers = !part.fitted() && covers(dimple, r, part, build, log);
                 if (covers) {
                     before.computeIfAbsent(part.id(), k -> new ArrayList<>()).add(r);
                 }
@@ -180,5 +181,12 @@ public record DressList(List<Way> first, List<Way> ways) {
                         Level.WARNING,
                         e.getValue()))
                 .toList();
+    }
+
+    private static boolean covers(Task dimple, HoleReading r, Part part, Build build, Logbook log) {
+        return dimple.layers(r).stream()
+                .anyMatch(l -> !l.part().equals(part.id())
+                        && build.part(l.part()).fittingOrder() < part.fittingOrder()
+                        && !log.marked(r.hole().id(), l.id(), dimple.operation(), dimple.side()));
     }
 }

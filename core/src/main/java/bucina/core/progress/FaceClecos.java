@@ -256,6 +256,11 @@ public record FaceClecos(List<RowPlan> rows, List<Use> sizes) {
                 return plan;
             }
             // With fewer at once fewer of each size are in use: the most that keep to the bins are found by halving.
+            return halved(plan, all, high, sizes, free);
+        }
+
+        private static ClecoPlan halved(
+                ClecoPlan plan, ClecoPlan.Row all, int high, List<ClecoSize> sizes, Map<ClecoSize, Integer> free) {
             int low = 0;
             plan = ClecoPlan.of(stock(all, low));
             while (high - low > 1) {
@@ -344,10 +349,7 @@ public record FaceClecos(List<RowPlan> rows, List<Use> sizes) {
     }
 
     private static List<Row> order(FaceReading face) {
-        double middle = face.readings().stream()
-                .mapToDouble(r -> r.hole().at().x())
-                .average()
-                .orElse(0);
+        double middle = middle(face);
         List<Row> rows = face.face().groups().stream()
                 .flatMap(g -> g.rows().stream())
                 .filter(r -> !r.holes().isEmpty())
@@ -364,6 +366,13 @@ public record FaceClecos(List<RowPlan> rows, List<Use> sizes) {
                                         .orElse(0)
                                 - middle)))
                 .toList();
+    }
+
+    private static double middle(FaceReading face) {
+        return face.readings().stream()
+                .mapToDouble(r -> r.hole().at().x())
+                .average()
+                .orElse(0);
     }
 
     private static Length shank(FaceReading face, Row row) {
@@ -393,6 +402,12 @@ public record FaceClecos(List<RowPlan> rows, List<Use> sizes) {
         if (!wave.remove().isEmpty()) {
             words.add("lift " + labels(row, wave.remove()));
         }
+        heldBack(wave, holds, row, words, unit);
+        String all = String.join(", ", words);
+        return all.isEmpty() ? "" : Character.toUpperCase(all.charAt(0)) + all.substring(1) + ".";
+    }
+
+    private static void heldBack(ClecoPlan.Wave wave, Holds holds, RowPlan row, List<String> words, Unit unit) {
         for (int n : wave.drill()) {
             holds.of(row.holes.get(n - 1))
                     .filter(Held::underSize)
@@ -400,8 +415,6 @@ public record FaceClecos(List<RowPlan> rows, List<Use> sizes) {
                             + h.present().map(p -> LengthFormat.trade(p, unit)).orElse("its present size")
                             + ", held for " + h.waitsFor()));
         }
-        String all = String.join(", ", words);
-        return all.isEmpty() ? "" : Character.toUpperCase(all.charAt(0)) + all.substring(1) + ".";
     }
 
     private static String labels(RowPlan row, List<Integer> numbers) {

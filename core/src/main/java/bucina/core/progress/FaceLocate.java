@@ -81,12 +81,7 @@ public record FaceLocate(Shape shape, List<Step> steps, Map<ClecoSize, Integer> 
      */
     public static FaceLocate of(
             FaceReading face, Logbook log, List<ClecoSize> table, Map<String, Integer> bins, Optional<Mode> asked) {
-        Map<HoleReading, ClecoSize> size = new LinkedHashMap<>();
-        for (HoleReading r : face.readings()) {
-            if (!log.state(r.hole(), r.layers()).set()) {
-                ClecoSize.of(table, r.solution().hole()).ifPresent(s -> size.put(r, s));
-            }
-        }
+        Map<HoleReading, ClecoSize> size = sizes(face, log, table);
         Shape shape = asked.filter(m -> m == Mode.NOSE_FIRST).isPresent()
                 ? Shape.WRAPPED
                 : lap(size.keySet()) ? Shape.LAP : Shape.FLAT;
@@ -104,6 +99,16 @@ public record FaceLocate(Shape shape, List<Step> steps, Map<ClecoSize, Integer> 
         }
         plan.corners();
         return new FaceLocate(shape, plan.steps, plan.used, dense, wanted);
+    }
+
+    private static Map<HoleReading, ClecoSize> sizes(FaceReading face, Logbook log, List<ClecoSize> table) {
+        Map<HoleReading, ClecoSize> size = new LinkedHashMap<>();
+        for (HoleReading r : face.readings()) {
+            if (!log.state(r.hole(), r.layers()).set()) {
+                ClecoSize.of(table, r.solution().hole()).ifPresent(s -> size.put(r, s));
+            }
+        }
+        return size;
     }
 
     private static boolean lap(Set<HoleReading> holes) {
@@ -141,6 +146,10 @@ public record FaceLocate(Shape shape, List<Step> steps, Map<ClecoSize, Integer> 
                             .mapToDouble(r -> r.hole().at().y())
                             .average()
                             .orElse(0));
+            findCorners(shape, size);
+        }
+
+        private void findCorners(Shape shape, Map<HoleReading, ClecoSize> size) {
             if (shape == Shape.FLAT) {
                 for (int sx = -1; sx <= 1; sx += 2) {
                     for (int sy = -1; sy <= 1; sy += 2) {
@@ -164,18 +173,7 @@ public record FaceLocate(Shape shape, List<Step> steps, Map<ClecoSize, Integer> 
                         .flatMap(h -> face.of(h.id()).stream())
                         .toList();
                 int from = (line.size() - 1) / 2 % every;
-                List<HoleReading> wave = new ArrayList<>();
-                for (int i = from; i < line.size(); i += every) {
-                    HoleReading r = line.get(i);
-                    if (size.containsKey(r) && !in.contains(r) && !corners.contains(r)) {
-                        wave.add(r);
-                    }
-                }
-                if (shape == Shape.WRAPPED) {
-                    Point centre = line.get((line.size() - 1) / 2).hole().at();
-                    wave.sort(Comparator.comparingDouble(
-                            r -> r.hole().at().to(centre).nanometres()));
-                }
+                List<HoleReading> wave = wave(from, line, every);
                 holes.addAll(wave);
             }
             if (shape != Shape.WRAPPED) {
@@ -183,6 +181,22 @@ public record FaceLocate(Shape shape, List<Step> steps, Map<ClecoSize, Integer> 
                         Comparator.comparingDouble(r -> r.hole().at().to(middle).nanometres()));
             }
             return holes;
+        }
+
+        private List<HoleReading> wave(int from, List<HoleReading> line, int every) {
+            List<HoleReading> wave = new ArrayList<>();
+            for (int i = from; i < line.size(); i += every) {
+                HoleReading r = line.get(i);
+                if (size.containsKey(r) && !in.contains(r) && !corners.contains(r)) {
+                    wave.add(r);
+                }
+            }
+            if (shape == Shape.WRAPPED) {
+                Point centre = line.get((line.size() - 1) / 2).hole().at();
+                wave.sort(
+                        Comparator.comparingDouble(r -> r.hole().at().to(centre).nanometres()));
+            }
+            return wave;
         }
 
         private List<Row> rows() {

@@ -39,22 +39,24 @@ public record Task(Operation operation, Mark.Side side, Optional<Id.Layer> layer
         List<Layer> taking = new ArrayList<>();
         for (int i = 0; i < reading.layers().size(); i++) {
             Layer l = reading.layers().get(i);
-            Dress dress = i < reading.solution().dressing().plies().size()
-                    ? reading.solution().dressing().plies().get(i).dress()
-                    : Dress.PLAIN;
-            boolean takes =
-                    switch (operation) {
-                        case DIMPLED -> dress == Dress.DIMPLE;
-                        case COUNTERSUNK -> dress == Dress.COUNTERSINK;
-                        case CLEARED ->
-                            dress == Dress.DIMPLE && reading.solution().fastener() instanceof Fastener.PulledRivet;
-                        default -> true;
-                    };
+            boolean takes = takes(i, reading);
             if (takes && layer.map(l.id()::equals).orElse(true)) {
                 taking.add(l);
             }
         }
         return taking;
+    }
+
+    private boolean takes(int i, HoleReading reading) {
+        Dress dress = i < reading.solution().dressing().plies().size()
+                ? reading.solution().dressing().plies().get(i).dress()
+                : Dress.PLAIN;
+        return switch (operation) {
+            case DIMPLED -> dress == Dress.DIMPLE;
+            case COUNTERSUNK -> dress == Dress.COUNTERSINK;
+            case CLEARED -> dress == Dress.DIMPLE && reading.solution().fastener() instanceof Fastener.PulledRivet;
+            default -> true;
+        };
     }
 
     /**

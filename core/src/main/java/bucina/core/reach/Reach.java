@@ -123,10 +123,7 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
                 .mapToObj(i -> hole.layers().get(i).outline().outer().distance(p))
                 .reduce(Length::max)
                 .orElse(Length.ZERO);
-        Length edge = hole.layers().stream()
-                .map(l -> l.outline().edgeDistance(p))
-                .reduce(Length::min)
-                .orElse(Length.ZERO);
+        Length edge = edge(hole, p);
         List<Tool> tools = new ArrayList<>();
         List<Blocked> blocked = new ArrayList<>();
         for (Tool tool : crib) {
@@ -135,6 +132,13 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
             }
         }
         return new Reach(hole, work, tools, blocked);
+    }
+
+    private static Length edge(HoleReading hole, Point p) {
+        return hole.layers().stream()
+                .map(l -> l.outline().edgeDistance(p))
+                .reduce(Length::min)
+                .orElse(Length.ZERO);
     }
 
     /**
@@ -153,31 +157,40 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
 
     private static Optional<Blocked> block(Tool tool, Length in, Length edge, Near near) {
         if (!in.atMost(tool.throat())) {
-            return Optional.of(new Blocked(
-                    tool,
-                    Sentence.of(tool.name() + " reaches {} from an edge; the hole is {} from it.", tool.throat(), in),
-                    in,
-                    tool.throat()));
+            return tooDeep(tool, in);
         }
         if (!near.away.atLeast(tool.clear())) {
-            return Optional.of(new Blocked(
-                    tool,
-                    Sentence.of(
-                            tool.name() + " needs {} clear; " + near.what + " is {} away.", tool.clear(), near.away),
-                    near.away,
-                    tool.clear()));
+            return tooClose(tool, near);
         }
         if (tool.kind() == Tool.Kind.STOP_CAGE && !edge.atLeast(tool.clear())) {
-            return Optional.of(new Blocked(
-                    tool,
-                    Sentence.of(
-                            tool.name() + " tips over the edge: it needs {} of sheet, there is {}.",
-                            tool.clear(),
-                            edge),
-                    edge,
-                    tool.clear()));
+            return tips(tool, edge);
         }
         return Optional.empty();
+    }
+
+    private static Optional<Blocked> tooClose(Tool tool, Near near) {
+        return Optional.of(new Blocked(
+                tool,
+                Sentence.of(tool.name() + " needs {} clear; " + near.what + " is {} away.", tool.clear(), near.away),
+                near.away,
+                tool.clear()));
+    }
+
+    private static Optional<Blocked> tooDeep(Tool tool, Length in) {
+        return Optional.of(new Blocked(
+                tool,
+                Sentence.of(tool.name() + " reaches {} from an edge; the hole is {} from it.", tool.throat(), in),
+                in,
+                tool.throat()));
+    }
+
+    private static Optional<Blocked> tips(Tool tool, Length edge) {
+        return Optional.of(new Blocked(
+                tool,
+                Sentence.of(
+                        tool.name() + " tips over the edge: it needs {} of sheet, there is {}.", tool.clear(), edge),
+                edge,
+                tool.clear()));
     }
 
     /** The nearest thing that stands up. */

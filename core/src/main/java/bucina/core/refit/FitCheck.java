@@ -59,23 +59,27 @@ public record FitCheck(Face face, FitReading.Kind kind, Sentence how, List<Doubl
                     .ifPresent(checks::add);
             row(face).ifPresent(r -> checks.add(straight(face, r)));
             if (first && area == largest && area > 0) {
-                checks.add(new FitCheck(
-                        face,
-                        FitReading.Kind.TWIST,
-                        Sentence.of("Digital level set to nought on the table, then across at both ends, "
-                                + face.xToward() + " end last, the same way round."),
-                        List.of(0.0, 0.0)));
-                checks.add(new FitCheck(
-                        face,
-                        FitReading.Kind.LEVEL,
-                        Sentence.of("Level along the longest row, "
-                                + row(face).map(Row::name).orElse("the edge")
-                                + ": degrees from where it should stand."),
-                        List.of(0.0)));
+                level(checks, face);
                 first = false;
             }
         }
         return checks;
+    }
+
+    private static void level(List<FitCheck> checks, Face face) {
+        checks.add(new FitCheck(
+                face,
+                FitReading.Kind.TWIST,
+                Sentence.of("Digital level set to nought on the table, then across at both ends, " + face.xToward()
+                        + " end last, the same way round."),
+                List.of(0.0, 0.0)));
+        checks.add(new FitCheck(
+                face,
+                FitReading.Kind.LEVEL,
+                Sentence.of("Level along the longest row, "
+                        + row(face).map(Row::name).orElse("the edge")
+                        + ": degrees from where it should stand."),
+                List.of(0.0)));
     }
 
     /** The sheet that makes the face: the largest. */
@@ -87,16 +91,16 @@ public record FitCheck(Face face, FitReading.Kind kind, Sentence how, List<Doubl
     private static Optional<FitCheck> square(Face face, Layer sheet) {
         List<Point> corners =
                 sheet.outline().outer().corners().stream().map(Corner::at).toList();
-        List<Point> four = List.of(
-                farthest(corners, p -> -p.x() - p.y()),
-                farthest(corners, p -> p.x() + p.y()),
-                farthest(corners, p -> -p.x() + p.y()),
-                farthest(corners, p -> p.x() - p.y()));
+        List<Point> four = four(corners);
         if (four.stream().distinct().count() < 4) {
             return Optional.empty();
         }
         Length a = four.get(0).to(four.get(1));
         Length b = four.get(2).to(four.get(3));
+        return diagonals(face, sheet, a, b);
+    }
+
+    private static Optional<FitCheck> diagonals(Face face, Layer sheet, Length a, Length b) {
         return Optional.of(new FitCheck(
                 face,
                 FitReading.Kind.SQUARE,
@@ -107,6 +111,14 @@ public record FitCheck(Face face, FitReading.Kind kind, Sentence how, List<Doubl
                         a,
                         b),
                 List.of(a.nanometres(), b.nanometres())));
+    }
+
+    private static List<Point> four(List<Point> corners) {
+        return List.of(
+                farthest(corners, p -> -p.x() - p.y()),
+                farthest(corners, p -> p.x() + p.y()),
+                farthest(corners, p -> -p.x() + p.y()),
+                farthest(corners, p -> p.x() - p.y()));
     }
 
     private static Point farthest(List<Point> points, ToDoubleFunction<Point> way) {

@@ -80,16 +80,20 @@ public record OtherWays(Part part, Face face, Layer sheet, List<String> ways, Le
             RuleSet rules = derivation.build().rules();
             most = rules.length(RuleKey.FIT_MATCH);
             for (Face face : assembly.faces()) {
-                FaceReading reading = derivation.face(face.id());
-                Map<Id.Layer, List<HoleReading>> holes = new HashMap<>();
-                reading.readings()
-                        .forEach(r -> r.layers()
-                                .forEach(l -> holes.computeIfAbsent(l.id(), k -> new ArrayList<>())
-                                        .add(r)));
-                face.layers()
-                        .forEach(l -> byPart.computeIfAbsent(l.part(), k -> new ArrayList<>())
-                                .add(new Placed(face, new SheetShape(l, holes.getOrDefault(l.id(), List.of())))));
+                place(derivation, face);
             }
+        }
+
+        private void place(Derivation derivation, Face face) {
+            FaceReading reading = derivation.face(face.id());
+            Map<Id.Layer, List<HoleReading>> holes = new HashMap<>();
+            reading.readings()
+                    .forEach(r -> r.layers()
+                            .forEach(l -> holes.computeIfAbsent(l.id(), k -> new ArrayList<>())
+                                    .add(r)));
+            face.layers()
+                    .forEach(l -> byPart.computeIfAbsent(l.part(), k -> new ArrayList<>())
+                            .add(new Placed(face, new SheetShape(l, holes.getOrDefault(l.id(), List.of())))));
         }
 
         List<OtherWays> found() {
@@ -101,6 +105,11 @@ public record OtherWays(Part part, Face face, Layer sheet, List<String> ways, Le
                 }
             });
             swapped();
+            List<OtherWays> all = listed();
+            return all;
+        }
+
+        private List<OtherWays> listed() {
             List<OtherWays> all = new ArrayList<>();
             ways.forEach((id, words) -> {
                 Part part = derivation.build().part(id);

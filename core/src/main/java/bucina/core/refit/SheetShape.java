@@ -167,10 +167,7 @@ final class SheetShape {
         if (Math.abs(r - other.corners.get(0).to(other.corners.get(1)).nanometres() / 2) > tol || holes.isEmpty()) {
             return List.of();
         }
-        Point first = holes.stream()
-                .map(h -> h.hole().at())
-                .max(java.util.Comparator.comparingDouble(p -> p.to(centre).nanometres()))
-                .orElseThrow();
+        Point first = outermost(centre);
         List<Isometry> found = new ArrayList<>();
         if (first.to(centre).nanometres() < tol) {
             return found;
@@ -183,6 +180,13 @@ final class SheetShape {
             }
         }
         return found;
+    }
+
+    private Point outermost(Point centre) {
+        return holes.stream()
+                .map(h -> h.hole().at())
+                .max(java.util.Comparator.comparingDouble(p -> p.to(centre).nanometres()))
+                .orElseThrow();
     }
 
     /** Turned about the centre until one hole points as another does; the centre comes exactly on the other. */
@@ -219,6 +223,10 @@ final class SheetShape {
                 return Optional.empty();
             }
         }
+        return worst(by, other, tol);
+    }
+
+    private Optional<Double> worst(Isometry by, SheetShape other, double tol) {
         double worst = 0;
         for (HoleReading hole : holes) {
             Point at = by.of(hole.hole().at());

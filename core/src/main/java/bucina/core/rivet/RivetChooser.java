@@ -42,11 +42,12 @@ public final class RivetChooser {
         List<Candidate> candidates = size.stocked().stream()
                 .map(dash -> candidate(head, size, size.designation(alloy, dash)))
                 .toList();
-        RivetChoice.Pick pick = candidates.stream()
-                .filter(c -> c.grade() == Grade.GOOD)
-                .min(nearest(ideal))
-                .map(c -> stocked(c, head))
-                .orElseGet(() -> cut(head, size, ideal, candidates));
+        RivetChoice.Pick pick = pick(candidates, ideal, head, size);
+        return chosen(size, head, ideal, candidates, pick);
+    }
+
+    private RivetChoice chosen(
+            RivetSize size, ShopHead head, Length ideal, List<Candidate> candidates, RivetChoice.Pick pick) {
         return new RivetChoice(
                 size,
                 head,
@@ -55,6 +56,14 @@ public final class RivetChooser {
                 pick,
                 ShopHeadLimits.of(rules, size.shank()),
                 head.squeezerGap(size.cupDepth()));
+    }
+
+    private RivetChoice.Pick pick(List<Candidate> candidates, Length ideal, ShopHead head, RivetSize size) {
+        return candidates.stream()
+                .filter(c -> c.grade() == Grade.GOOD)
+                .min(nearest(ideal))
+                .map(c -> stocked(c, head))
+                .orElseGet(() -> cut(head, size, ideal, candidates));
     }
 
     /** Grades any length against a stack, stocked or cut. */

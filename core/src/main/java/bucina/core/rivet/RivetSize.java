@@ -34,6 +34,11 @@ public record RivetSize(
         Objects.requireNonNull(drill, "drill");
         Objects.requireNonNull(source, "source");
         stocked = stocked.stream().sorted().toList();
+        check(stocked, head, dash, hole, headDiameter, headHeight);
+    }
+
+    private static void check(
+            List<BigDecimal> stocked, HeadStyle head, int dash, Length hole, Length headDiameter, Length headHeight) {
         if (stocked.isEmpty()) {
             throw new IllegalArgumentException("no stocked length for " + head.standard() + " -" + dash);
         }

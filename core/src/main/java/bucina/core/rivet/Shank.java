@@ -30,6 +30,10 @@ public final class Shank {
         Length read = lengths.parsePositive(text, name);
         boolean inch = read.same(Length.in(read.in()))
                 && THOUSANDTHS.matcher(text.strip()).matches();
+        return nearest(read, inch);
+    }
+
+    private static Length nearest(Length read, boolean inch) {
         Length nominal = Length.fraction(Math.round(read.in() * 32), 32);
         return inch
                         && nominal.positive()

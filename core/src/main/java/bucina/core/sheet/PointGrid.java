@@ -73,6 +73,12 @@ public final class PointGrid {
         int right = (int) Math.clamp(Math.floor((box.maxX() - minX) / cell), 0, columns - 1);
         int low = (int) Math.clamp(Math.floor((box.minY() - minY) / cell), 0, rows - 1);
         int high = (int) Math.clamp(Math.floor((box.maxY() - minY) / cell), 0, rows - 1);
+        collect(low, high, left, right, box, found);
+        found.sort(null);
+        return found;
+    }
+
+    private void collect(int low, int high, int left, int right, Box box, List<Integer> found) {
         for (int r = low; r <= high; r++) {
             for (int k = starts[r * columns + left]; k < starts[r * columns + right + 1]; k++) {
                 int i = order[k];
@@ -81,7 +87,5 @@ public final class PointGrid {
                 }
             }
         }
-        found.sort(null);
-        return found;
     }
 }

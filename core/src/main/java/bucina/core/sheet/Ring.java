@@ -22,6 +22,11 @@ public final class Ring {
             throw new InputException("an outline needs at least 3 corners (2 with an arc), was " + corners.size());
         }
         this.edges = new Edge[corners.size()];
+        Box around = around();
+        this.box = around;
+    }
+
+    private Box around() {
         Box around = null;
         for (int i = 0; i < edges.length; i++) {
             Corner from = this.corners.get(i);
@@ -29,7 +34,7 @@ public final class Ring {
                     new Edge(from.at(), this.corners.get((i + 1) % edges.length).at(), from.bulge());
             around = around == null ? edges[i].box() : around.with(edges[i].box());
         }
-        this.box = around;
+        return around;
     }
 
     /** A ring with straight edges through the points. */

@@ -38,6 +38,11 @@ public final class Trace {
         double r = Math.hypot(a.at().x() - cx, a.at().y() - cy);
         double start = Math.atan2(a.at().y() - cy, a.at().x() - cx);
         double sweep = 4 * Math.atan(a.bulge());
+        chords(stray, r, sweep, start, points, cx, cy);
+    }
+
+    private static void chords(
+            double stray, double r, double sweep, double start, List<Point> points, double cx, double cy) {
         double step = 2 * Math.acos(Math.max(0, 1 - stray / Math.max(stray, r)));
         int chords = (int) Math.clamp(Math.ceil(Math.abs(sweep) / step), 1, MOST);
         for (int i = 1; i < chords; i++) {

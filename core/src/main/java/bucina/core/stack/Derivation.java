@@ -157,21 +157,25 @@ public final class Derivation {
                 }
             }
             all.addAll(face(ref.face().id()).rowFindings());
-            for (Group group : ref.face().groups()) {
-                group(ref.face(), group).forEach(all::add);
-                typed(group.id())
-                        .ifPresent(s -> s.faults()
-                                .forEach(f -> all.add(new Finding(
-                                        f.rule(),
-                                        f.level(),
-                                        new Finding.Place(ref.face().name(), group.code(), "", ""),
-                                        f.measured(),
-                                        f.required(),
-                                        f.source(),
-                                        f.message().after(group.code() + ": "),
-                                        f.remedy()))));
-            }
+            groups(ref, all);
         }
         return all;
+    }
+
+    private void groups(Build.FaceRef ref, List<Finding> all) {
+        for (Group group : ref.face().groups()) {
+            group(ref.face(), group).forEach(all::add);
+            typed(group.id())
+                    .ifPresent(s -> s.faults()
+                            .forEach(f -> all.add(new Finding(
+                                    f.rule(),
+                                    f.level(),
+                                    new Finding.Place(ref.face().name(), group.code(), "", ""),
+                                    f.measured(),
+                                    f.required(),
+                                    f.source(),
+                                    f.message().after(group.code() + ": "),
+                                    f.remedy()))));
+        }
     }
 }

@@ -65,43 +65,55 @@ record DressCheck(RuleSet rules, Optional<FlushHead> cone, Length hole) {
         }
         Nest nest = new Nest(head, dimpled, sheet, hole, rules.countersinkSchool());
         if (!nest.school().allows(nest.judgedDepth(), sheet)) {
-            faults.add(finding(
-                    "countersink-too-deep",
-                    RuleKey.COUNTERSINK_SCHOOL,
-                    nest.judgedDepth(),
-                    Optional.of(sheet),
-                    Sentence.of(
-                            "The head is {} high, too deep for a sheet of {} ("
-                                    + nest.school().word() + "): the edge turns to a knife and the hole grows.",
-                            nest.judgedDepth(),
-                            sheet),
-                    "Dimple this sheet, or use a reduced or protruding head."));
+            tooDeep(faults, nest, sheet);
         } else if (nest.comesOut()) {
-            faults.add(finding(
-                    "countersink-comes-out",
-                    RuleKey.COUNTERSINK_SCHOOL,
-                    nest.cutterDepth(),
-                    Optional.of(sheet),
-                    Sentence.of(
-                            "The cutter goes {} deep to reach the hole of {} and comes out below a sheet of {}.",
-                            nest.cutterDepth(),
-                            hole,
-                            sheet),
-                    "Drill to final size first, dimple this sheet, or use a reduced or protruding head."));
+            comesOut(faults, nest, sheet);
         } else if (nest.knifeEdge(rules)) {
-            faults.add(new Finding(
-                    "knife-edge",
-                    Level.NOTE,
-                    Finding.Place.NONE,
-                    Optional.of(nest.land()),
-                    Optional.of(rules.length(RuleKey.COUNTERSINK_LAND)),
-                    rules.rule(RuleKey.COUNTERSINK_LAND).source(),
-                    Sentence.of(
-                            "The cone leaves {} of land in a sheet of {}: a knife edge, allowed by the school.",
-                            nest.land(),
-                            sheet),
-                    Sentence.of("Clamp a backing piece behind, with the pilot hole in it.")));
+            knifeEdge(faults, nest, sheet);
         }
+    }
+
+    private void knifeEdge(List<Finding> faults, Nest nest, Length sheet) {
+        faults.add(new Finding(
+                "knife-edge",
+                Level.NOTE,
+                Finding.Place.NONE,
+                Optional.of(nest.land()),
+                Optional.of(rules.length(RuleKey.COUNTERSINK_LAND)),
+                rules.rule(RuleKey.COUNTERSINK_LAND).source(),
+                Sentence.of(
+                        "The cone leaves {} of land in a sheet of {}: a knife edge, allowed by the school.",
+                        nest.land(),
+                        sheet),
+                Sentence.of("Clamp a backing piece behind, with the pilot hole in it.")));
+    }
+
+    private void comesOut(List<Finding> faults, Nest nest, Length sheet) {
+        faults.add(finding(
+                "countersink-comes-out",
+                RuleKey.COUNTERSINK_SCHOOL,
+                nest.cutterDepth(),
+                Optional.of(sheet),
+                Sentence.of(
+                        "The cutter goes {} deep to reach the hole of {} and comes out below a sheet of {}.",
+                        nest.cutterDepth(),
+                        hole,
+                        sheet),
+                "Drill to final size first, dimple this sheet, or use a reduced or protruding head."));
+    }
+
+    private void tooDeep(List<Finding> faults, Nest nest, Length sheet) {
+        faults.add(finding(
+                "countersink-too-deep",
+                RuleKey.COUNTERSINK_SCHOOL,
+                nest.judgedDepth(),
+                Optional.of(sheet),
+                Sentence.of(
+                        "The head is {} high, too deep for a sheet of {} ("
+                                + nest.school().word() + "): the edge turns to a knife and the hole grows.",
+                        nest.judgedDepth(),
+                        sheet),
+                "Dimple this sheet, or use a reduced or protruding head."));
     }
 
     private Finding finding(

@@ -35,6 +35,17 @@ final class FaceHoles {
     private final double reach;
 
     FaceHoles(Face face, RuleSet rules) {
+        double shank = slots(face);
+        places = HashMap.newHashMap(slots.size());
+        for (int i = 0; i < slots.size(); i++) {
+            places.put(slots.get(i).hole.id(), i);
+        }
+        double factor = Math.max(REACH, Math.max(rules.factor(RuleKey.PITCH_LEAST), rules.factor(RuleKey.GAUGE_LEAST)));
+        reach = shank * factor + rules.length(RuleKey.TANGENT_CLEAR).nanometres();
+        index = new PointGrid(slots.stream().map(s -> s.hole.at()).toList(), Math.max(reach, 1e6));
+    }
+
+    private double slots(Face face) {
         double shank = 0;
         for (Group group : face.groups()) {
             shank = Math.max(shank, group.fastener().shank().nanometres());
@@ -52,13 +63,7 @@ final class FaceHoles {
                 }
             }
         }
-        places = HashMap.newHashMap(slots.size());
-        for (int i = 0; i < slots.size(); i++) {
-            places.put(slots.get(i).hole.id(), i);
-        }
-        double factor = Math.max(REACH, Math.max(rules.factor(RuleKey.PITCH_LEAST), rules.factor(RuleKey.GAUGE_LEAST)));
-        reach = shank * factor + rules.length(RuleKey.TANGENT_CLEAR).nanometres();
-        index = new PointGrid(slots.stream().map(s -> s.hole.at()).toList(), Math.max(reach, 1e6));
+        return shank;
     }
 
     int size() {

@@ -95,14 +95,7 @@ final class HoleReader {
             }
         }
         Fastener fastener = group.fastenerAt(hole);
-        Key key = new Key(
-                fastener,
-                group.preparationAt(hole),
-                hole.deviation().flatMap(Deviation::hole),
-                group.headFar(),
-                group.holes().dieAngle(),
-                room(fastener, at),
-                places);
+        Key key = key(fastener, group, hole, at, places);
         Answer answer = answers.computeIfAbsent(key, this::answer);
         double[] edges = new double[answer.layers.size()];
         boolean edgeHolds = true;
@@ -125,6 +118,17 @@ final class HoleReader {
                 here,
                 accepted.about(hole.id()),
                 well ? Optional.empty() : Optional.of(face));
+    }
+
+    private Key key(Fastener fastener, Group group, Hole hole, Point at, BitSet places) {
+        return new Key(
+                fastener,
+                group.preparationAt(hole),
+                hole.deviation().flatMap(Deviation::hole),
+                group.headFar(),
+                group.holes().dieAngle(),
+                room(fastener, at),
+                places);
     }
 
     /**

@@ -81,15 +81,7 @@ final class PulledSolver {
     private static List<Finding> faults(Fastener.PulledRivet rivet, BlindChoice b) {
         String source = b.candidates().getFirst().source();
         if (b.rivet().isEmpty()) {
-            return List.of(new Finding(
-                    "no-length-does",
-                    Level.ERROR,
-                    Finding.Place.NONE,
-                    Optional.of(b.grip()),
-                    Optional.empty(),
-                    source,
-                    b.why(),
-                    Sentence.of("Read the drawing again; ask the kit's maker before setting anything.")));
+            return none(b, source);
         }
         List<Finding> faults = new ArrayList<>();
         b.cutTo()
@@ -105,6 +97,18 @@ final class PulledSolver {
                                 "Cut " + rivet.name() + " to {} before the row is begun, and log the cut length.",
                                 to))));
         return faults;
+    }
+
+    private static List<Finding> none(BlindChoice b, String source) {
+        return List.of(new Finding(
+                "no-length-does",
+                Level.ERROR,
+                Finding.Place.NONE,
+                Optional.of(b.grip()),
+                Optional.empty(),
+                source,
+                b.why(),
+                Sentence.of("Read the drawing again; ask the kit's maker before setting anything.")));
     }
 
     /** Size to punch a hole that is dimpled and then cleared; empty where no sheet is dimpled. */

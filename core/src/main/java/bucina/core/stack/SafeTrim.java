@@ -26,16 +26,9 @@ public record SafeTrim(int edge, Segment outer, Segment line, Length largest, Ho
      * obtuse corner too, since there the cut runs on through the sheet.
      */
     public static List<SafeTrim> of(Layer layer, FaceReading face) {
-        List<HoleReading> holes = face.readings().stream()
-                .filter(r -> r.layers().stream().anyMatch(l -> l.id().equals(layer.id())))
-                .toList();
+        List<HoleReading> holes = through(face, layer);
         List<Corner> corners = layer.outline().outer().corners();
-        double sum = 0;
-        for (int i = 0; i < corners.size(); i++) {
-            Point p = corners.get(i).at();
-            Point q = corners.get((i + 1) % corners.size()).at();
-            sum += p.x() * q.y() - q.x() * p.y();
-        }
+        double sum = turn(corners);
         List<SafeTrim> trims = new ArrayList<>();
         for (int i = 0; i < corners.size(); i++) {
             if (corners.get(i).bulge() == 0) {
@@ -51,6 +44,22 @@ public record SafeTrim(int edge, Segment outer, Segment line, Length largest, Ho
             }
         }
         return trims;
+    }
+
+    private static List<HoleReading> through(FaceReading face, Layer layer) {
+        return face.readings().stream()
+                .filter(r -> r.layers().stream().anyMatch(l -> l.id().equals(layer.id())))
+                .toList();
+    }
+
+    private static double turn(List<Corner> corners) {
+        double sum = 0;
+        for (int i = 0; i < corners.size(); i++) {
+            Point p = corners.get(i).at();
+            Point q = corners.get((i + 1) % corners.size()).at();
+            sum += p.x() * q.y() - q.x() * p.y();
+        }
+        return sum;
     }
 
     /** Whether a cut along an edge runs on beyond its first and its second end. */

@@ -178,51 +178,66 @@ public final class Solver {
     static List<Finding> misfit(Fastener rivet, Preparation asked) {
         boolean flush = rivet.flush();
         if (flush && asked == Preparation.NONE) {
-            return List.of(fault(
-                    "flush-in-plain-hole",
-                    Level.ERROR,
-                    PRACTICE,
-                    Sentence.of(rivet.name() + " is flush, but the plan leaves the hole plain."),
-                    "Dimple or countersink the hole, or use a universal head."));
+            return plain(rivet);
         }
         if (!flush && (asked == Preparation.DIMPLE || asked == Preparation.COUNTERSINK)) {
-            return List.of(fault(
-                    "dome-in-a-dimple",
-                    Level.ERROR,
-                    PRACTICE,
-                    Sentence.of(
-                            rivet.name() + " has a protruding head, but the plan dresses the hole for a flush one."),
-                    "Use a flush rivet, or leave the hole plain."));
+            return dressed(rivet);
         }
         return List.of();
+    }
+
+    private static List<Finding> dressed(Fastener rivet) {
+        return List.of(fault(
+                "dome-in-a-dimple",
+                Level.ERROR,
+                PRACTICE,
+                Sentence.of(rivet.name() + " has a protruding head, but the plan dresses the hole for a flush one."),
+                "Use a flush rivet, or leave the hole plain."));
+    }
+
+    private static List<Finding> plain(Fastener rivet) {
+        return List.of(fault(
+                "flush-in-plain-hole",
+                Level.ERROR,
+                PRACTICE,
+                Sentence.of(rivet.name() + " is flush, but the plan leaves the hole plain."),
+                "Dimple or countersink the hole, or use a universal head."));
     }
 
     private List<Finding> holeFaults(RivetSize size, Length hole) {
         Length most = size.shank().plus(rules.length(RuleKey.OVERSIZE_MOST));
         if (!hole.atLeast(size.shank())) {
-            return List.of(new Finding(
-                    "hole-under-shank",
-                    Level.ERROR,
-                    Finding.Place.NONE,
-                    Optional.of(hole),
-                    Optional.of(size.hole()),
-                    size.source(),
-                    Sentence.of("The hole of {} does not take the {} shank.", hole, size.shank()),
-                    Sentence.of("Final-drill " + size.drill() + " ({}) first.", size.hole())));
+            return tight(hole, size);
         }
         if (!hole.atMost(most)) {
-            return List.of(new Finding(
-                    "hole-oversize",
-                    Level.ERROR,
-                    Finding.Place.NONE,
-                    Optional.of(hole),
-                    Optional.of(most),
-                    rules.rule(RuleKey.OVERSIZE_MOST).source(),
-                    Sentence.of("The hole measures {}, over {} for this rivet.", hole, most),
-                    Sentence.of("Go to the next diameter if its edge distance still holds; else stop and ask "
-                            + "the kit's maker.")));
+            return wide(hole, most);
         }
         return List.of();
+    }
+
+    private List<Finding> wide(Length hole, Length most) {
+        return List.of(new Finding(
+                "hole-oversize",
+                Level.ERROR,
+                Finding.Place.NONE,
+                Optional.of(hole),
+                Optional.of(most),
+                rules.rule(RuleKey.OVERSIZE_MOST).source(),
+                Sentence.of("The hole measures {}, over {} for this rivet.", hole, most),
+                Sentence.of("Go to the next diameter if its edge distance still holds; else stop and ask "
+                        + "the kit's maker.")));
+    }
+
+    private static List<Finding> tight(Length hole, RivetSize size) {
+        return List.of(new Finding(
+                "hole-under-shank",
+                Level.ERROR,
+                Finding.Place.NONE,
+                Optional.of(hole),
+                Optional.of(size.hole()),
+                size.source(),
+                Sentence.of("The hole of {} does not take the {} shank.", hole, size.shank()),
+                Sentence.of("Final-drill " + size.drill() + " ({}) first.", size.hole())));
     }
 
     private static List<Finding> choiceFaults(RivetChoice choice) {

@@ -68,6 +68,11 @@ final class SpotCheck {
             }
         }
         zones(at, solution, found);
+        kind(slot, found);
+        return found.isEmpty() ? List.of() : found;
+    }
+
+    private static void kind(FaceHoles.Slot slot, List<Finding> found) {
         slot.hole()
                 .deviation()
                 .flatMap(d -> d.fastener()
@@ -84,7 +89,6 @@ final class SpotCheck {
                                         + d.reason().replace("{}", "") + ")."),
                                 Sentence.of("Mark the hole, or it gets the rivet of the row."))))
                 .ifPresent(found::add);
-        return found.isEmpty() ? List.of() : found;
     }
 
     /** True if more than the diameter differs. */
@@ -127,25 +131,19 @@ final class SpotCheck {
         boolean rivets = !(solution.fastener() instanceof Fastener.Hardware) && !(its instanceof Fastener.Hardware);
         String name = other.row().label(other.hole());
         if ((row || rivets) && !apart.atLeast(least)) {
-            found.add(new Finding(
-                    row ? "pitch-least" : "gauge-least",
-                    Level.ERROR,
-                    beside(name),
-                    Optional.of(apart),
-                    Optional.of(least),
-                    rules.rule(key).source(),
-                    Sentence.of(
-                            " is {} from " + name + "; " + rules.rule(key).value() + " D = {} is the least "
-                                    + (row ? "in a row." : "between rows."),
-                            apart,
-                            least),
-                    Sentence.of(
-                            row
-                                    ? "Take fewer holes in the row, or a smaller diameter."
-                                    : "Move one of the rows by {}, or leave one of the two holes out.",
-                            row ? new Length[0] : new Length[] {least.minus(apart)})));
+            tooNear(found, row, name, apart, least, key);
             return;
         }
+        heads(solution, other, slot, apart, found, name);
+    }
+
+    private void heads(
+            Solution solution,
+            FaceHoles.Slot other,
+            FaceHoles.Slot slot,
+            Length apart,
+            List<Finding> found,
+            String name) {
         Solution.Heads mine = solution.heads();
         Solution.Heads others = heads(other);
         boolean near = !slot.group().headFar();
@@ -153,16 +151,40 @@ final class SpotCheck {
         Length needed =
                 mine.on(near).plus(others.on(otherNear)).max(mine.on(!near).plus(others.on(!otherNear)));
         if (!apart.atLeast(needed)) {
-            found.add(new Finding(
-                    "head-interference",
-                    Level.ERROR,
-                    beside(name),
-                    Optional.of(apart),
-                    Optional.of(needed),
-                    HEADS,
-                    Sentence.of(" is {} from " + name + ": their heads need {}.", apart, needed),
-                    Sentence.of("Move one hole, or turn the head of one to the other side.")));
+            headsMeet(found, name, apart, needed);
         }
+    }
+
+    private static void headsMeet(List<Finding> found, String name, Length apart, Length needed) {
+        found.add(new Finding(
+                "head-interference",
+                Level.ERROR,
+                beside(name),
+                Optional.of(apart),
+                Optional.of(needed),
+                HEADS,
+                Sentence.of(" is {} from " + name + ": their heads need {}.", apart, needed),
+                Sentence.of("Move one hole, or turn the head of one to the other side.")));
+    }
+
+    private void tooNear(List<Finding> found, boolean row, String name, Length apart, Length least, RuleKey key) {
+        found.add(new Finding(
+                row ? "pitch-least" : "gauge-least",
+                Level.ERROR,
+                beside(name),
+                Optional.of(apart),
+                Optional.of(least),
+                rules.rule(key).source(),
+                Sentence.of(
+                        " is {} from " + name + "; " + rules.rule(key).value() + " D = {} is the least "
+                                + (row ? "in a row." : "between rows."),
+                        apart,
+                        least),
+                Sentence.of(
+                        row
+                                ? "Take fewer holes in the row, or a smaller diameter."
+                                : "Move one of the rows by {}, or leave one of the two holes out.",
+                        row ? new Length[0] : new Length[] {least.minus(apart)})));
     }
 
     private static Finding.Place beside(String name) {
@@ -178,23 +200,27 @@ final class SpotCheck {
         for (Segment bend : layer.bends()) {
             Length distance = bend.distance(at);
             if (!distance.atLeast(needed)) {
-                found.add(new Finding(
-                        "bend-tangent",
-                        Level.ERROR,
-                        beside(layer.name()),
-                        Optional.of(distance),
-                        Optional.of(needed),
-                        rules.rule(RuleKey.TANGENT_CLEAR).source(),
-                        Sentence.of(
-                                " is {} from the bend tangent of " + layer.name()
-                                        + "; head radius and {} of clear metal make {}.",
-                                distance,
-                                clear,
-                                needed),
-                        Sentence.of("Move the hole {} away from the bend.", needed.minus(distance))));
+                nearTangent(found, layer, distance, needed, clear);
                 return;
             }
         }
+    }
+
+    private void nearTangent(List<Finding> found, Layer layer, Length distance, Length needed, Length clear) {
+        found.add(new Finding(
+                "bend-tangent",
+                Level.ERROR,
+                beside(layer.name()),
+                Optional.of(distance),
+                Optional.of(needed),
+                rules.rule(RuleKey.TANGENT_CLEAR).source(),
+                Sentence.of(
+                        " is {} from the bend tangent of " + layer.name()
+                                + "; head radius and {} of clear metal make {}.",
+                        distance,
+                        clear,
+                        needed),
+                Sentence.of("Move the hole {} away from the bend.", needed.minus(distance))));
     }
 
     /** True if the edge of a sheet that the hole's centre is not in cuts the hole: metal is left in part of it. */
@@ -204,6 +230,11 @@ final class SpotCheck {
         if (distance.atLeast(radius)) {
             return false;
         }
+        cut(found, layer, distance, radius);
+        return true;
+    }
+
+    private static void cut(List<Finding> found, Layer layer, Length distance, Length radius) {
         found.add(new Finding(
                 "edge-through-hole",
                 Level.ERROR,
@@ -218,7 +249,6 @@ final class SpotCheck {
                         radius),
                 Sentence.of(
                         "Move the hole, or mend the outline of " + layer.name().replace("{}", "") + ".")));
-        return true;
     }
 
     private static void edge(Layer layer, Point at, Length reach, List<Finding> found) {

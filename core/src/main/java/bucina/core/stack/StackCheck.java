@@ -79,6 +79,11 @@ public final class StackCheck {
                     layers.isEmpty() ? null : layers.getFirst().id(),
                     layers.isEmpty() ? "goes through no sheet at all.%s" : "goes through %s only: nothing is joined."));
         }
+        listed(layers, group, wrong);
+        return wrong;
+    }
+
+    private static void listed(List<Layer> layers, Group group, List<Catch> wrong) {
         Set<Id.Layer> caught = layers.stream().map(Layer::id).collect(Collectors.toSet());
         for (Id.Layer expected : group.expects()) {
             if (!caught.contains(expected)) {
@@ -95,7 +100,6 @@ public final class StackCheck {
                         "catches-unlisted-layer", Level.WARNING, layer.id(), "catches %s, which nobody listed."));
             }
         }
-        return wrong;
     }
 
     private static Finding.Place place(Face face, HoleReading reading, String layer) {

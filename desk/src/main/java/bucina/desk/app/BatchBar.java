@@ -45,15 +45,7 @@ final class BatchBar extends ShownBox {
     BatchBar(Desk desk, Runnable open) {
         this.desk = desk;
         this.open = open;
-        getStyleClass().add("batch-bar");
-        setId("batch-bar");
-        clocks.setAlignment(Pos.CENTER_LEFT);
-        clocks.getStyleClass().add("batch-clocks");
-        alarm.setAlignment(Pos.CENTER_LEFT);
-        alarm.getStyleClass().add("batch-alarm");
-        alarm.setId("batch-alarm");
-        words.setId("batch-words");
-        getChildren().addAll(alarm, clocks);
+        lay();
         ticking = new Timeline(new KeyFrame(Duration.seconds(1), e -> tick()));
         ticking.setCycleCount(Animation.INDEFINITE);
         ties.on(desk.session().snapshotProperty(), (was, now) -> {
@@ -63,6 +55,18 @@ final class BatchBar extends ShownBox {
         });
         ties.keep(ticking::stop);
         tick();
+    }
+
+    private void lay() {
+        getStyleClass().add("batch-bar");
+        setId("batch-bar");
+        clocks.setAlignment(Pos.CENTER_LEFT);
+        clocks.getStyleClass().add("batch-clocks");
+        alarm.setAlignment(Pos.CENTER_LEFT);
+        alarm.getStyleClass().add("batch-alarm");
+        alarm.setId("batch-alarm");
+        words.setId("batch-words");
+        getChildren().addAll(alarm, clocks);
     }
 
     /** Shows every batch as it stands now. */
@@ -80,6 +84,10 @@ final class BatchBar extends ShownBox {
         }
         Instant now = desk.session().instant();
         clocks(running, now);
+        call(running, now);
+    }
+
+    private void call(List<Batch> running, Instant now) {
         calls = watch.alarms(running, now);
         Ui.shown(alarm, !calls.isEmpty());
         // The call of the only batch says its time itself.
@@ -146,20 +154,12 @@ final class BatchBar extends ShownBox {
                                             s -> {})));
         }
         if (a.call() == BatchWatch.Call.OVER && writes) {
-            alarm.getChildren()
-                    .add(button(
-                            "Thrown away",
-                            "batch-ended",
-                            () -> desk.session()
-                                    .plan(
-                                            "ending a batch",
-                                            b -> Mixing.changed(
-                                                    b,
-                                                    a.batch(),
-                                                    x -> x.ended(desk.session().instant())),
-                                            this::tick,
-                                            s -> {})));
+            alarm.getChildren().add(over(a));
         }
+        always(a);
+    }
+
+    private void always(BatchWatch.Alarm a) {
         alarm.getChildren()
                 .addAll(
                         button("Seen", "batch-seen", () -> {
@@ -167,6 +167,21 @@ final class BatchBar extends ShownBox {
                             tick();
                         }),
                         Ui.button("Batches", "Ctrl+M", open));
+    }
+
+    private Button over(BatchWatch.Alarm a) {
+        return button(
+                "Thrown away",
+                "batch-ended",
+                () -> desk.session()
+                        .plan(
+                                "ending a batch",
+                                b -> Mixing.changed(
+                                        b,
+                                        a.batch(),
+                                        x -> x.ended(desk.session().instant())),
+                                this::tick,
+                                s -> {}));
     }
 
     private static String key(BatchWatch.Alarm a) {

@@ -70,14 +70,7 @@ public final class DeskApp extends Application {
     private static Opened openNow(What what) {
         Prefs prefs = Prefs.in(Places.settings());
         Catalogue catalogue = Catalogues.inForce();
-        Path path =
-                switch (what) {
-                    case What.File f -> f.path();
-                    case What.New n -> DemoBuild.empty(n.path(), catalogue);
-                    case What.Demo d -> DemoBuild.file(d.which(), catalogue, d.fresh());
-                    case What.Last l ->
-                        prefs.last().orElseGet(() -> DemoBuild.file(DemoBuild.Which.STABILATOR, catalogue, false));
-                };
+        Path path = path(what, catalogue, prefs);
         WindowLock lock = WindowLock.of(path);
         try {
             Session session = Session.open(
@@ -90,17 +83,23 @@ public final class DeskApp extends Application {
         }
     }
 
+    private static Path path(What what, Catalogue catalogue, Prefs prefs) {
+        return switch (what) {
+            case What.File f -> f.path();
+            case What.New n -> DemoBuild.empty(n.path(), catalogue);
+            case What.Demo d -> DemoBuild.file(d.which(), catalogue, d.fresh());
+            case What.Last l ->
+                prefs.last().orElseGet(() -> DemoBuild.file(DemoBuild.Which.STABILATOR, catalogue, false));
+        };
+    }
+
     @Override
     public void start(Stage stage) {
         Type.load();
         stage.setTitle("Bucina");
         stage.setMinWidth(960);
         stage.setMinHeight(640);
-        Thread.currentThread().setUncaughtExceptionHandler((t, e) -> {
-            String sentence = FaultLog.write("in the window", e);
-            System.err.println(sentence);
-            Optional.ofNullable(opened).ifPresent(o -> o.session.say(sentence));
-        });
+        report();
         try {
             opened = opening.join();
             show(stage, opened);
@@ -111,6 +110,14 @@ public final class DeskApp extends Application {
         if (Boolean.getBoolean("bucina.rehearse")) {
             Rehearsal.run(stage);
         }
+    }
+
+    private void report() {
+        Thread.currentThread().setUncaughtExceptionHandler((t, e) -> {
+            String sentence = FaultLog.write("in the window", e);
+            System.err.println(sentence);
+            Optional.ofNullable(opened).ifPresent(o -> o.session.say(sentence));
+        });
     }
 
     private void show(Stage stage, Opened next) {

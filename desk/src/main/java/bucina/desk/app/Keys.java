@@ -56,22 +56,25 @@ final class Keys {
     private static KeyCombination combination(String key) {
         boolean shortcut = key.startsWith("Ctrl+");
         String name = shortcut ? key.substring(5) : key;
-        KeyCode code =
-                switch (name) {
-                    case "Enter" -> KeyCode.ENTER;
-                    case "Back" -> KeyCode.BACK_SPACE;
-                    case "Space" -> KeyCode.SPACE;
-                    case "Del" -> KeyCode.DELETE;
-                    case "Esc" -> KeyCode.ESCAPE;
-                    case "," -> KeyCode.COMMA;
-                    case "." -> KeyCode.PERIOD;
-                    case "/" -> KeyCode.SLASH;
-                    case "+" -> KeyCode.PLUS;
-                    case "=" -> KeyCode.EQUALS;
-                    case "-" -> KeyCode.MINUS;
-                    default -> KeyCode.valueOf(name.matches("\\d") ? "DIGIT" + name : name);
-                };
+        KeyCode code = code(name);
         return shortcut ? new KeyCodeCombination(code, KeyCombination.SHORTCUT_DOWN) : new KeyCodeCombination(code);
+    }
+
+    private static KeyCode code(String name) {
+        return switch (name) {
+            case "Enter" -> KeyCode.ENTER;
+            case "Back" -> KeyCode.BACK_SPACE;
+            case "Space" -> KeyCode.SPACE;
+            case "Del" -> KeyCode.DELETE;
+            case "Esc" -> KeyCode.ESCAPE;
+            case "," -> KeyCode.COMMA;
+            case "." -> KeyCode.PERIOD;
+            case "/" -> KeyCode.SLASH;
+            case "+" -> KeyCode.PLUS;
+            case "=" -> KeyCode.EQUALS;
+            case "-" -> KeyCode.MINUS;
+            default -> KeyCode.valueOf(name.matches("\\d") ? "DIGIT" + name : name);
+        };
     }
 
     /** The commands for the search box; a command with two keys once. */
@@ -93,6 +96,10 @@ final class Keys {
                 e.consume();
             }
         });
+        letGo(scene);
+    }
+
+    private void letGo(Scene scene) {
         scene.addEventFilter(KeyEvent.KEY_RELEASED, e -> {
             down.remove(e.getCode());
             commanded = false;

@@ -41,35 +41,14 @@ public final class Poses {
     static Map<String, Runnable> stabilator(Desk desk, DeskWindow window, Scene scene) {
         Map<String, Runnable> poses = new LinkedHashMap<>();
         poses.put("sheet", () -> pick(desk, "Upper skin", "R1", 9));
-        poses.put("logging", () -> {
-            logging(desk, scene);
-        });
+        poses.put("logging", () -> logging(desk, scene));
         poses.put("logbook", () -> desk.roomProperty().set(Desk.Room.LOGBOOK));
         poses.put("held-open", () -> {
             desk.roomProperty().set(Desk.Room.SHEET);
             desk.stageProperty().set(Stage.FIT);
             pick(desk, "Upper skin", "R1", 4);
         });
-        poses.put("to-clecos", () -> {
-            desk.stageProperty().set(Stage.FIT);
-            pick(desk, "Lower skin", "R2", 20);
-            window.sheetRoom().playClecos();
-        });
-        poses.put("clecos", () -> {
-            for (int i = 0; i < 16; i++) {
-                window.sheetRoom().step(1);
-            }
-        });
-        poses.put(
-                "to-locating",
-                () -> ((javafx.scene.control.ComboBox<?>) scene.lookup("#cleco-work"))
-                        .getSelectionModel()
-                        .select(0));
-        poses.put("locating", () -> {
-            for (int i = 0; i < 7; i++) {
-                window.sheetRoom().step(1);
-            }
-        });
+        clecoPoses(poses, desk, window, scene);
         poses.put("dressing", () -> {
             pick(desk, "Upper skin", "R1", 14);
             desk.stageProperty().set(Stage.DRESS);
@@ -77,6 +56,11 @@ public final class Poses {
         cards(desk, window, scene, poses);
         poses.put("drilling", () -> drilling(desk));
         poses.put("dragged-edge", () -> draggedEdge(desk, window));
+        lookPoses(poses, window, desk, scene);
+        return poses;
+    }
+
+    private static void lookPoses(Map<String, Runnable> poses, DeskWindow window, Desk desk, Scene scene) {
         poses.put("bulletin", () -> {
             window.sheet().letGo();
             desk.changingProperty().set(false);
@@ -100,31 +84,38 @@ public final class Poses {
                             desk.selectionProperty().get().cursor()));
             desk.benchProperty().set(true);
         });
-        return poses;
+    }
+
+    private static void clecoPoses(Map<String, Runnable> poses, Desk desk, DeskWindow window, Scene scene) {
+        poses.put("to-clecos", () -> {
+            desk.stageProperty().set(Stage.FIT);
+            pick(desk, "Lower skin", "R2", 20);
+            window.sheetRoom().playClecos();
+        });
+        poses.put("clecos", () -> {
+            for (int i = 0; i < 16; i++) {
+                window.sheetRoom().step(1);
+            }
+        });
+        poses.put(
+                "to-locating",
+                () -> ((javafx.scene.control.ComboBox<?>) scene.lookup("#cleco-work"))
+                        .getSelectionModel()
+                        .select(0));
+        poses.put("locating", () -> {
+            for (int i = 0; i < 7; i++) {
+                window.sheetRoom().step(1);
+            }
+        });
     }
 
     /** Cards that lie over the sheet. */
     private static void cards(Desk desk, DeskWindow window, Scene scene, Map<String, Runnable> poses) {
-        poses.put("to-nut-plates", () -> {
-            desk.show(desk.snapshot()
-                    .build()
-                    .face("Lower skin")
-                    .orElseThrow()
-                    .face()
-                    .id());
-            window.cards().nutPlates();
-        });
-        poses.put("nut-plates", () -> ((TextField) scene.lookup("#np-lug")).setText(".025"));
-        poses.put("reach", () -> {
-            window.cards().putAway();
-            desk.show(desk.snapshot()
-                    .build()
-                    .face("Main spar web")
-                    .orElseThrow()
-                    .face()
-                    .id());
-            window.cards().reach();
-        });
+        standing(poses, desk, window, scene);
+        overSheet(poses, window, desk);
+    }
+
+    private static void overSheet(Map<String, Runnable> poses, DeskWindow window, Desk desk) {
         poses.put("to-reach-sheet", () -> {
             window.cards().putAway();
             pick(desk, "Upper skin", "R1", 9);
@@ -160,18 +151,36 @@ public final class Poses {
         });
     }
 
+    private static void standing(Map<String, Runnable> poses, Desk desk, DeskWindow window, Scene scene) {
+        poses.put("to-nut-plates", () -> {
+            desk.show(desk.snapshot()
+                    .build()
+                    .face("Lower skin")
+                    .orElseThrow()
+                    .face()
+                    .id());
+            window.cards().nutPlates();
+        });
+        poses.put("nut-plates", () -> ((TextField) scene.lookup("#np-lug")).setText(".025"));
+        poses.put("reach", () -> {
+            window.cards().putAway();
+            desk.show(desk.snapshot()
+                    .build()
+                    .face("Main spar web")
+                    .orElseThrow()
+                    .face()
+                    .id());
+            window.cards().reach();
+        });
+    }
+
     /** The sums that have a picture of their own in the documentation, then every sum by its code. */
     static Map<String, Runnable> sums(Desk desk, DeskWindow window, Scene scene) {
         Map<String, Runnable> poses = new LinkedHashMap<>();
         poses.put("bend-bench", () -> window.sum("bend"));
         poses.put("bolt", () -> window.sum("bolt"));
         Map.of("bracket-flat", "bracket", "flutes", "flute", "cutting-list", "cut")
-                .forEach((name, code) -> poses.put(
-                        name,
-                        () -> window.kept(desk.snapshot().build().workshop().sums().stream()
-                                .filter(k -> k.kind().equals(code))
-                                .findFirst()
-                                .orElseThrow())));
+                .forEach((name, code) -> poses.put(name, () -> keptSum(window, desk, code)));
         Sums.ALL.forEach(s -> poses.put("sum-" + s.code(), () -> window.sum(s.code())));
         poses.put("to-coupon", () -> window.sum("coupon"));
         poses.put("gauge", () -> {
@@ -183,6 +192,13 @@ public final class Poses {
         });
         poses.put("to-sheet", () -> desk.roomProperty().set(Desk.Room.SHEET));
         return poses;
+    }
+
+    private static void keptSum(DeskWindow window, Desk desk, String code) {
+        window.kept(desk.snapshot().build().workshop().sums().stream()
+                .filter(k -> k.kind().equals(code))
+                .findFirst()
+                .orElseThrow());
     }
 
     /** Two readings taken, one of them bad, and a part marked. */
@@ -388,6 +404,10 @@ public final class Poses {
                 .findFirst()
                 .orElseThrow();
         desk.selectionProperty().set(desk.selectionProperty().get().range(desk.face(), to));
+        typeEntry(scene);
+    }
+
+    private static void typeEntry(Scene scene) {
         ((TextField) scene.lookup("#log-tool")).setText("Gun 2X and bar");
         ((TextField) scene.lookup("#log-minutes")).setText("35");
         ((TextField) scene.lookup("#log-readings")).setText(".146x.047, .149x.045, .138x.044");

@@ -108,6 +108,11 @@ public final class Screenshots extends Application {
         stage = first;
         Files.createDirectories(folder);
         home = Files.createTempDirectory("bucina-pictures");
+        plan();
+        next();
+    }
+
+    private void plan() throws IOException {
         sittings.add(new Sitting(
                 f -> DemoBuild.write(f, catalogue),
                 q -> Poses.sums(desk, window, stage.getScene()).forEach((n, p) -> q.add(new Shot(n, p)))));
@@ -119,7 +124,6 @@ public final class Screenshots extends Application {
         sittings.add(new Sitting(
                 f -> DemoBuild.write(DemoBuild.Which.LOCKER, f, catalogue),
                 q -> Poses.locker(desk, window, stage.getScene()).forEach((n, p) -> q.add(new Shot(n, p)))));
-        next();
     }
 
     private void next() {
@@ -171,6 +175,11 @@ public final class Screenshots extends Application {
         }
         PauseTransition settle =
                 new PauseTransition(Duration.millis(wanted ? 900 : shot.name.startsWith("to-") ? 400 : 60));
+        settled(settle, wanted, shot, shots);
+        settle.play();
+    }
+
+    private void settled(PauseTransition settle, boolean wanted, Shot shot, Queue<Shot> shots) {
         settle.setOnFinished(e -> {
             try {
                 if (wanted) {
@@ -183,7 +192,6 @@ public final class Screenshots extends Application {
                 Platform.exit();
             }
         });
-        settle.play();
     }
 
     /** The first page of a face template and of a strip, side by side. */
@@ -197,6 +205,15 @@ public final class Screenshots extends Application {
         g.fillRect(0, 0, 1280, 800);
         Template strip =
                 Template.strip(web, web.face().groups().getFirst().rows().getFirst(), reading);
+        drawPages(web, reading, strip, build, g);
+        try {
+            ImageIO.write(out, "png", folder.resolve("template-page.png").toFile());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static void drawPages(Build.FaceRef web, FaceReading reading, Template strip, Build build, Graphics2D g) {
         int x = 70;
         for (Template template : List.of(Template.face(web, reading), strip)) {
             try (PDDocument pdf = Loader.loadPDF(TemplatePdf.write(template, Paper.A4, build.name(), Printing::font))) {
@@ -206,11 +223,6 @@ public final class Screenshots extends Application {
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
             }
-        }
-        try {
-            ImageIO.write(out, "png", folder.resolve("template-page.png").toFile());
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
         }
     }
 

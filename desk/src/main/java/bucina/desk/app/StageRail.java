@@ -44,6 +44,54 @@ final class StageRail extends ShownBox {
         setPadding(new Insets(6, 12, 3, 12));
         findings = Ui.button("", "F", desk::nextFinding, "quiet", "stage-find");
         findings.setId("findings");
+        stageButtons(desk);
+        changeButtons(desk);
+        use(Palette.LIGHT, 1);
+        watch(desk);
+        fill();
+    }
+
+    private void watch(Desk desk) {
+        ties.on(desk.progressProperty(), (was, now) -> {
+            toDrill.setText(now.map(p -> p.toDrill() == 0 ? "all drilled" : p.toDrill() + " to drill")
+                    .orElse(" "));
+            toDress.setText(now.map(p -> p.toDress() == 0 ? "all dressed" : p.toDress() + " to dress")
+                    .orElse(" "));
+        });
+        ties.on(desk.stageProperty(), this::fill);
+        ties.on(desk.selectionProperty(), (was, now) -> {
+            if (!was.face().equals(now.face())) {
+                fill();
+            }
+        });
+        ties.on(desk.snapshotProperty(), () -> {
+            if (!desk.attempting()) {
+                fill();
+            }
+        });
+    }
+
+    private void changeButtons(Desk desk) {
+        Button change = Ui.button(
+                "Change",
+                "E",
+                () -> desk.changingProperty()
+                        .set(!desk.changingProperty().get() && !desk.session().readOnly()),
+                "stage");
+        change.setId("change");
+        ties.on(desk.changingProperty(), (was, now) -> change.pseudoClassStateChanged(HERE, now));
+        more.getChildren()
+                .addAll(
+                        change,
+                        Ui.button(
+                                "Legend",
+                                "L",
+                                () -> desk.legendProperty()
+                                        .set(!desk.legendProperty().get()),
+                                "quiet"));
+    }
+
+    private void stageButtons(Desk desk) {
         for (Stage stage : Stage.values()) {
             Button button = Ui.button(
                     stage.word(),
@@ -65,42 +113,6 @@ final class StageRail extends ShownBox {
                                 case SET -> toSet;
                             }));
         }
-        Button change = Ui.button(
-                "Change",
-                "E",
-                () -> desk.changingProperty()
-                        .set(!desk.changingProperty().get() && !desk.session().readOnly()),
-                "stage");
-        change.setId("change");
-        ties.on(desk.changingProperty(), (was, now) -> change.pseudoClassStateChanged(HERE, now));
-        more.getChildren()
-                .addAll(
-                        change,
-                        Ui.button(
-                                "Legend",
-                                "L",
-                                () -> desk.legendProperty()
-                                        .set(!desk.legendProperty().get()),
-                                "quiet"));
-        use(Palette.LIGHT, 1);
-        ties.on(desk.progressProperty(), (was, now) -> {
-            toDrill.setText(now.map(p -> p.toDrill() == 0 ? "all drilled" : p.toDrill() + " to drill")
-                    .orElse(" "));
-            toDress.setText(now.map(p -> p.toDress() == 0 ? "all dressed" : p.toDress() + " to dress")
-                    .orElse(" "));
-        });
-        ties.on(desk.stageProperty(), this::fill);
-        ties.on(desk.selectionProperty(), (was, now) -> {
-            if (!was.face().equals(now.face())) {
-                fill();
-            }
-        });
-        ties.on(desk.snapshotProperty(), () -> {
-            if (!desk.attempting()) {
-                fill();
-            }
-        });
-        fill();
     }
 
     /** Lays the rail out for text larger by a factor: large text takes two lines. */
@@ -120,14 +132,18 @@ final class StageRail extends ShownBox {
         long open = reading.readings().stream().filter(this::open).count();
         findings.setText(found == 0 ? "no findings" : found + (found == 1 ? " finding" : " findings"));
         findings.setAccessibleText(findings.getText() + ", go to the next");
+        counts(reading, open);
+        buttons.forEach((stage, button) -> button.pseudoClassStateChanged(
+                HERE, stage == desk.stageProperty().get()));
+    }
+
+    private void counts(FaceReading reading, long open) {
         long gates = reading.readings().stream()
                 .filter(r -> desk.snapshot().holds().of(r).isPresent())
                 .filter(this::open)
                 .count();
         held.setText(gates == 0 ? "none held" : gates + " held");
         toSet.setText(open == 0 ? "all set" : open + " to set");
-        buttons.forEach((stage, button) -> button.pseudoClassStateChanged(
-                HERE, stage == desk.stageProperty().get()));
     }
 
     private boolean open(HoleReading reading) {

@@ -42,15 +42,19 @@ public final class SumsApp extends Application {
         close.setOnAction(e -> pane.getScene().getWindow().hide());
         pane.setStyle(palette.css() + "-fx-font-size: " + Math.round(13 * prefs.scale() / 100.0) + "px;");
         pane.getStyleClass().add("window");
-        pane.addEventHandler(KeyEvent.KEY_PRESSED, e -> {
-            if (e.getCode() == KeyCode.ESCAPE) {
-                pane.putAway();
-            }
-        });
+        putsAway(pane);
         Scene scene = new Scene(pane, 1280, 800);
         scene.getStylesheets()
                 .add(DeskWindow.class.getResource("/bucina/desk/desk.css").toExternalForm());
         pane.enter();
         return scene;
+    }
+
+    private static void putsAway(SumsPane pane) {
+        pane.addEventHandler(KeyEvent.KEY_PRESSED, e -> {
+            if (e.getCode() == KeyCode.ESCAPE) {
+                pane.putAway();
+            }
+        });
     }
 }

@@ -48,13 +48,7 @@ final class TopBar extends ShownBox {
         state.setAlignment(Pos.CENTER_LEFT);
         HBox.setHgrow(state, Priority.ALWAYS);
         setPadding(new Insets(5, 8, 5, 8));
-        for (Desk.Room room : Desk.Room.values()) {
-            Button button =
-                    Ui.button(room.word(), room.key(), () -> desk.roomProperty().set(room), "room");
-            button.setId("room-" + room.name().toLowerCase(java.util.Locale.ROOT));
-            rooms.put(room, button);
-            ways.getChildren().add(button);
-        }
+        roomButtons(desk);
         Button find = Ui.button("Find", "Ctrl+K", search, "quiet");
         find.setId("find");
         undo = Ui.button("Undo", "Ctrl+Z", () -> desk.session().history().undo(sentence -> {}), "quiet");
@@ -80,6 +74,10 @@ final class TopBar extends ShownBox {
         ways.getChildren().addAll(find, undo, redo);
         state.getChildren().addAll(Ui.spring(), name, status, Ui.spring(), time, unit, variant);
         scale(1);
+        watch(desk);
+    }
+
+    private void watch(Desk desk) {
         ties.on(desk.roomProperty(), this::mark);
         ties.on(desk.unitProperty(), this::mark);
         ties.on(desk.darkProperty(), this::mark);
@@ -89,6 +87,16 @@ final class TopBar extends ShownBox {
         Timeline clock = new Timeline(new KeyFrame(Duration.seconds(10), e -> tick()));
         clock.setCycleCount(Animation.INDEFINITE);
         ties.play(clock);
+    }
+
+    private void roomButtons(Desk desk) {
+        for (Desk.Room room : Desk.Room.values()) {
+            Button button =
+                    Ui.button(room.word(), room.key(), () -> desk.roomProperty().set(room), "room");
+            button.setId("room-" + room.name().toLowerCase(java.util.Locale.ROOT));
+            rooms.put(room, button);
+            ways.getChildren().add(button);
+        }
     }
 
     @Override

@@ -19,6 +19,58 @@ final class WindowCommands extends CommandList {
     WindowCommands(Desk desk, DeskWindow window) {
         this.desk = desk;
         this.window = window;
+        always(desk);
+        builds(window);
+        add("find", "Find anything", "Ctrl+K", ALWAYS, window::search);
+        looks(desk, window);
+        logbook(window);
+        add("put-away", "Put away what lies over the sheet, pick nothing", "Esc", ALWAYS, this::escape);
+    }
+
+    private void logbook(DeskWindow window) {
+        addChanging(
+                "correct-entry",
+                "Correct the entry chosen in the logbook",
+                "C",
+                LOGBOOK,
+                () -> window.logbook().ifPresent(l -> l.correctChosen()));
+        addChanging(
+                "withdraw-entry",
+                "Withdraw the entry chosen in the logbook",
+                "W",
+                LOGBOOK,
+                () -> window.logbook().ifPresent(l -> l.withdrawChosen()));
+    }
+
+    private void looks(Desk desk, DeskWindow window) {
+        add("unit", "Inch or millimetre", "U", FREE, desk::turnUnit);
+        add(
+                "theme",
+                "Day or night theme",
+                "T",
+                FREE,
+                () -> desk.darkProperty().set(!desk.darkProperty().get()));
+        add("timer", "Timer: start or stop", "M", FREE, window::turnTimer);
+        add("text-larger", "Larger text", "Ctrl++", ALWAYS, () -> window.scale(25));
+        add("text-larger-2", "Larger text", "Ctrl+=", ALWAYS, () -> window.scale(25));
+        add("text-smaller", "Smaller text", "Ctrl+-", ALWAYS, () -> window.scale(-25));
+    }
+
+    private void builds(DeskWindow window) {
+        add("new-build", "Begin a build", "Ctrl+N", ALWAYS, window::newBuild);
+        add("open-build", "Open a build", "Ctrl+O", ALWAYS, window::openBuild);
+        add(
+                "demo-stabilator",
+                "Demo 1: the stabilator",
+                "Ctrl+F1",
+                ALWAYS,
+                () -> window.demo(DemoBuild.Which.STABILATOR));
+        add("demo-locker", "Demo 2: the belly locker", "Ctrl+F2", ALWAYS, () -> window.demo(DemoBuild.Which.LOCKER));
+        add("gauge", "Gauge: readings sent to a field", "Ctrl+G", ALWAYS, window.cards()::gauge);
+        add("batches", "Primer and sealant: batches and their clocks", "Ctrl+M", ALWAYS, window.cards()::mix);
+    }
+
+    private void always(Desk desk) {
         addChanging(
                 "undo",
                 "Undo (a correcting entry for a logged one)",
@@ -35,42 +87,6 @@ final class WindowCommands extends CommandList {
                     ALWAYS,
                     () -> desk.roomProperty().set(room));
         }
-        add("new-build", "Begin a build", "Ctrl+N", ALWAYS, window::newBuild);
-        add("open-build", "Open a build", "Ctrl+O", ALWAYS, window::openBuild);
-        add(
-                "demo-stabilator",
-                "Demo 1: the stabilator",
-                "Ctrl+F1",
-                ALWAYS,
-                () -> window.demo(DemoBuild.Which.STABILATOR));
-        add("demo-locker", "Demo 2: the belly locker", "Ctrl+F2", ALWAYS, () -> window.demo(DemoBuild.Which.LOCKER));
-        add("gauge", "Gauge: readings sent to a field", "Ctrl+G", ALWAYS, window.cards()::gauge);
-        add("batches", "Primer and sealant: batches and their clocks", "Ctrl+M", ALWAYS, window.cards()::mix);
-        add("find", "Find anything", "Ctrl+K", ALWAYS, window::search);
-        add("unit", "Inch or millimetre", "U", FREE, desk::turnUnit);
-        add(
-                "theme",
-                "Day or night theme",
-                "T",
-                FREE,
-                () -> desk.darkProperty().set(!desk.darkProperty().get()));
-        add("timer", "Timer: start or stop", "M", FREE, window::turnTimer);
-        add("text-larger", "Larger text", "Ctrl++", ALWAYS, () -> window.scale(25));
-        add("text-larger-2", "Larger text", "Ctrl+=", ALWAYS, () -> window.scale(25));
-        add("text-smaller", "Smaller text", "Ctrl+-", ALWAYS, () -> window.scale(-25));
-        addChanging(
-                "correct-entry",
-                "Correct the entry chosen in the logbook",
-                "C",
-                LOGBOOK,
-                () -> window.logbook().ifPresent(l -> l.correctChosen()));
-        addChanging(
-                "withdraw-entry",
-                "Withdraw the entry chosen in the logbook",
-                "W",
-                LOGBOOK,
-                () -> window.logbook().ifPresent(l -> l.withdrawChosen()));
-        add("put-away", "Put away what lies over the sheet, pick nothing", "Esc", ALWAYS, this::escape);
     }
 
     private void escape() {

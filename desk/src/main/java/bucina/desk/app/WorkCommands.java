@@ -17,34 +17,12 @@ final class WorkCommands extends CommandList {
     WorkCommands(Desk desk, DeskWindow window) {
         this.desk = desk;
         this.window = window;
-        for (Stage stage : Stage.values()) {
-            add(
-                    "stage-" + stage.name().toLowerCase(java.util.Locale.ROOT),
-                    stage.word() + ": " + stage.question(),
-                    Integer.toString(stage.key()),
-                    FREE,
-                    () -> stage(stage));
-        }
-        addChanging(
-                "act",
-                "Log or mark what is picked",
-                "Ctrl+Enter",
-                ALWAYS,
-                () -> window.bench().act());
-        add("play-clecos", "Play the clecos of this row", "Q", FREE, window.sheetRoom()::playClecos);
-        add(
-                "cleco-back",
-                "Cleco plan: a step back",
-                ",",
-                FREE,
-                () -> window.sheetRoom().step(-1));
-        add(
-                "cleco-on",
-                "Cleco plan: a step on",
-                ".",
-                FREE,
-                () -> window.sheetRoom().step(1));
-        add("cleco-play", "Cleco plan: play or stop", "/", FREE, window.sheetRoom()::turnPlay);
+        stages(window);
+        clecos(window);
+        sheet(desk, window);
+    }
+
+    private void sheet(Desk desk, DeskWindow window) {
         add("pick-face", "Pick every hole of the face", "Ctrl+A", ALWAYS, desk::pickFace);
         add(
                 "change",
@@ -63,6 +41,40 @@ final class WorkCommands extends CommandList {
         add("pick-row", "Pick the row", "R", FREE, () -> pick(true));
         add("pick-group", "Pick the group", "G", FREE, () -> pick(false));
         add("next-finding", "Next finding, on any face", "F", FREE, desk::nextFinding);
+    }
+
+    private void clecos(DeskWindow window) {
+        add("play-clecos", "Play the clecos of this row", "Q", FREE, window.sheetRoom()::playClecos);
+        add(
+                "cleco-back",
+                "Cleco plan: a step back",
+                ",",
+                FREE,
+                () -> window.sheetRoom().step(-1));
+        add(
+                "cleco-on",
+                "Cleco plan: a step on",
+                ".",
+                FREE,
+                () -> window.sheetRoom().step(1));
+        add("cleco-play", "Cleco plan: play or stop", "/", FREE, window.sheetRoom()::turnPlay);
+    }
+
+    private void stages(DeskWindow window) {
+        for (Stage stage : Stage.values()) {
+            add(
+                    "stage-" + stage.name().toLowerCase(java.util.Locale.ROOT),
+                    stage.word() + ": " + stage.question(),
+                    Integer.toString(stage.key()),
+                    FREE,
+                    () -> stage(stage));
+        }
+        addChanging(
+                "act",
+                "Log or mark what is picked",
+                "Ctrl+Enter",
+                ALWAYS,
+                () -> window.bench().act());
     }
 
     private void change(boolean on) {

@@ -31,6 +31,13 @@ final class AcceptForm extends VBox {
         this.desk = desk;
         this.subject = subject;
         this.finding = finding;
+        lay(desk);
+        var button = Ui.button("Accept with this reason", "Enter", this::go);
+        button.setId("accept-go");
+        getChildren().addAll(new HBox(6, reason, who), error, button);
+    }
+
+    private void lay(Desk desk) {
         reason.setPromptText("why it may stay so");
         reason.setId("accept-reason");
         reason.setAccessibleText("Reason for accepting");
@@ -43,9 +50,6 @@ final class AcceptForm extends VBox {
         Ui.shown(error, false);
         reason.setOnAction(e -> go());
         who.setOnAction(e -> go());
-        var button = Ui.button("Accept with this reason", "Enter", this::go);
-        button.setId("accept-go");
-        getChildren().addAll(new HBox(6, reason, who), error, button);
     }
 
     private void go() {

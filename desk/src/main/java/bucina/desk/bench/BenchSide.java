@@ -48,13 +48,7 @@ public final class BenchSide extends ShownPane {
         panels.put(Stage.DRESS, new DressPanel(desk, apart));
         panels.put(Stage.SET, log);
         getStyleClass().add("bench-side");
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        scroll.setFocusTraversable(false);
-        setCenter(scroll);
-        VBox head = new VBox(1, title, where);
-        head.setPadding(new Insets(10, 14, 6, 14));
-        setTop(head);
+        lay();
         List.of(
                         desk.selectionProperty(),
                         desk.typedGroupProperty(),
@@ -66,6 +60,16 @@ public final class BenchSide extends ShownPane {
                         desk.layerProperty(),
                         desk.trimProperty())
                 .forEach(p -> ties.on(p, this::fill));
+    }
+
+    private void lay() {
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setFocusTraversable(false);
+        setCenter(scroll);
+        VBox head = new VBox(1, title, where);
+        head.setPadding(new Insets(10, 14, 6, 14));
+        setTop(head);
     }
 
     private List<StagePanel> all() {
@@ -130,6 +134,10 @@ public final class BenchSide extends ShownPane {
         Ui.shown(title, !none);
         Ui.shown(where, !none);
         int picked = desk.selectionProperty().get().holes().size();
+        say(cursor, picked, typed);
+    }
+
+    private void say(Optional<HoleReading> cursor, int picked, boolean typed) {
         if (cursor.isPresent()) {
             HoleReading r = cursor.get();
             title.setText(r.label() + (picked > 1 ? "  of " + picked + " picked" : ""));

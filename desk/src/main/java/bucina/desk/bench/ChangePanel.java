@@ -63,6 +63,10 @@ final class ChangePanel extends StagePanel {
         }
         shown = key;
         body.getChildren().clear();
+        body();
+    }
+
+    private void body() {
         Optional<HoleReading> cursor = desk.cursor();
         if (cursor.isPresent()) {
             holes.show(body, cursor.get());

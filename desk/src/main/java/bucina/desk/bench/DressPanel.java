@@ -10,6 +10,7 @@ import bucina.desk.look.Ui;
 import bucina.desk.section.SectionView;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Progress;
+import bucina.desk.session.Snapshot;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -73,44 +74,50 @@ final class DressPanel extends WorkPanel {
                     sheets.stream().map(s -> s.hatch()).toList(),
                     desk.unit());
             section.describe();
-            List<String> words = new ArrayList<>();
-            for (int i = 0; i < h.solution().dressing().plies().size(); i++) {
-                var ply = h.solution().dressing().plies().get(i);
-                words.add((i < sheets.size() ? sheets.get(i).name() : "layer " + (i + 1)) + " "
-                        + LengthFormat.decimal(ply.thickness(), desk.unit(), 3) + " "
-                        + ply.dress().word());
-            }
-            cut.setText(String.join(", ", words) + ".");
+            plies(h, sheets);
         });
+    }
+
+    private void plies(HoleReading h, List<Snapshot.Sheet> sheets) {
+        List<String> words = new ArrayList<>();
+        for (int i = 0; i < h.solution().dressing().plies().size(); i++) {
+            var ply = h.solution().dressing().plies().get(i);
+            words.add((i < sheets.size() ? sheets.get(i).name() : "layer " + (i + 1)) + " "
+                    + LengthFormat.decimal(ply.thickness(), desk.unit(), 3) + " "
+                    + ply.dress().word());
+        }
+        cut.setText(String.join(", ", words) + ".");
     }
 
     /** How the holes are dressed: what comes first, what needs care, then the rest. */
     private void dress(DressList list) {
         below.getChildren().add(Ui.label("How they are dressed", "strong"));
         java.util.stream.Stream.concat(list.first().stream(), list.ways().stream())
-                .forEach(w -> {
-                    Button pick = Ui.button(
-                            w.holes().size() + (w.holes().size() == 1 ? " hole" : " holes"),
-                            "",
-                            () -> pick(w.holes()),
-                            "dress-pick");
-                    pick.setAccessibleText(w.title() + ", pick its " + w.holes().size() + " holes");
-                    Label name = Ui.wrapped(w.title(), "strong");
-                    HBox.setHgrow(name, javafx.scene.layout.Priority.ALWAYS);
-                    name.setMaxWidth(Double.MAX_VALUE);
-                    HBox line = new HBox(6, name, pick);
-                    line.setAlignment(Pos.CENTER_LEFT);
-                    VBox box = new VBox(
-                            0,
-                            line,
-                            Ui.wrapped(
-                                    w.detail().in(desk.unit()),
-                                    switch (w.level()) {
-                                        case ERROR -> "stop-text";
-                                        case WARNING -> "attention-text";
-                                        case NOTE -> "soft";
-                                    }));
-                    below.getChildren().add(box);
-                });
+                .forEach(w -> way(w));
+    }
+
+    private void way(DressList.Way w) {
+        Button pick = Ui.button(
+                w.holes().size() + (w.holes().size() == 1 ? " hole" : " holes"),
+                "",
+                () -> pick(w.holes()),
+                "dress-pick");
+        pick.setAccessibleText(w.title() + ", pick its " + w.holes().size() + " holes");
+        Label name = Ui.wrapped(w.title(), "strong");
+        HBox.setHgrow(name, javafx.scene.layout.Priority.ALWAYS);
+        name.setMaxWidth(Double.MAX_VALUE);
+        HBox line = new HBox(6, name, pick);
+        line.setAlignment(Pos.CENTER_LEFT);
+        VBox box = new VBox(
+                0,
+                line,
+                Ui.wrapped(
+                        w.detail().in(desk.unit()),
+                        switch (w.level()) {
+                            case ERROR -> "stop-text";
+                            case WARNING -> "attention-text";
+                            case NOTE -> "soft";
+                        }));
+        below.getChildren().add(box);
     }
 }

@@ -35,6 +35,17 @@ final class EntryFields extends GridPane {
     EntryFields(Supplier<Unit> unit, Runnable changed) {
         setHgap(8);
         setVgap(5);
+        rows();
+        GaugePost.receives(
+                readings,
+                "Heads, diameter then height",
+                l -> readings.setText(Entries.plus(readings.getText(), l, unit.get())));
+        for (TextField each : List.of(designation, length, done, setting, hole, readings)) {
+            each.textProperty().addListener((o, was, now) -> changed.run());
+        }
+    }
+
+    private void rows() {
         ColumnConstraints names = new ColumnConstraints();
         names.setMinWidth(Region.USE_PREF_SIZE);
         ColumnConstraints values = new ColumnConstraints();
@@ -47,13 +58,6 @@ final class EntryFields extends GridPane {
         row(4, "Tool", tool, "", null);
         row(5, "Gap", setting, "Hole", hole);
         row(6, "Heads", readings, "", null);
-        GaugePost.receives(
-                readings,
-                "Heads, diameter then height",
-                l -> readings.setText(Entries.plus(readings.getText(), l, unit.get())));
-        for (TextField each : List.of(designation, length, done, setting, hole, readings)) {
-            each.textProperty().addListener((o, was, now) -> changed.run());
-        }
     }
 
     static TextField field(String id, String prompt) {

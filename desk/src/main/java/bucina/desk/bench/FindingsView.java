@@ -65,11 +65,7 @@ final class FindingsView extends VBox {
 
     private VBox box(Finding finding) {
         boolean error = finding.level() == Level.ERROR;
-        Canvas mark = new Canvas(14, 16);
-        Glyph.mark(mark.getGraphicsContext2D(), error ? Glyph.Mark.ERROR : Glyph.Mark.WARNING, 0, 11, 6, palette);
-        Label message = Ui.wrapped(finding.message().in(desk.unit()), error ? "stop-text" : "attention-text");
-        message.setGraphic(mark);
-        message.setGraphicTextGap(4);
+        Label message = message(error, finding);
         String then = finding.accepted()
                 .map(a -> "Accepted: " + a)
                 .orElse(finding.remedy().in(desk.unit()));
@@ -79,6 +75,15 @@ final class FindingsView extends VBox {
         }
         box.getStyleClass().add(error ? "finding-error" : "finding-warning");
         return box;
+    }
+
+    private Label message(boolean error, Finding finding) {
+        Canvas mark = new Canvas(14, 16);
+        Glyph.mark(mark.getGraphicsContext2D(), error ? Glyph.Mark.ERROR : Glyph.Mark.WARNING, 0, 11, 6, palette);
+        Label message = Ui.wrapped(finding.message().in(desk.unit()), error ? "stop-text" : "attention-text");
+        message.setGraphic(mark);
+        message.setGraphicTextGap(4);
+        return message;
     }
 
     /** A quiet way to accept a finding; opened, it asks for the reason. */

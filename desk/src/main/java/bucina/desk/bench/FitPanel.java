@@ -3,6 +3,7 @@ package bucina.desk.bench;
 import bucina.core.hold.Holds;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
+import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
 import bucina.core.stack.HoleReading;
@@ -92,16 +93,7 @@ final class FitPanel extends StagePanel {
     }
 
     private HBox part(Part part, List<Holds.Range> ranges) {
-        CheckBox box = new CheckBox(part.name());
-        box.setSelected(part.fitted());
-        box.setDisable(desk.session().readOnly());
-        box.setId("fitted-" + part.id().n());
-        box.setOnAction(e -> desk.session()
-                .plan(
-                        part.name() + (part.fitted() ? " is not in place" : " is in place"),
-                        b -> b.with(b.part(part.id()).withFitted(!part.fitted())),
-                        () -> {},
-                        s -> fill()));
+        CheckBox box = box(part);
         int holds = ranges.stream()
                 .filter(r -> r.held().parts().contains(part.name()))
                 .mapToInt(Holds.Range::count)
@@ -114,6 +106,20 @@ final class FitPanel extends StagePanel {
                 Ui.kept(holds == 0 ? "" : "holds " + holds, "attention-text"));
         line.setAlignment(Pos.CENTER_LEFT);
         return line;
+    }
+
+    private CheckBox box(Part part) {
+        CheckBox box = new CheckBox(part.name());
+        box.setSelected(part.fitted());
+        box.setDisable(desk.session().readOnly());
+        box.setId("fitted-" + part.id().n());
+        box.setOnAction(e -> desk.session()
+                .plan(
+                        part.name() + (part.fitted() ? " is not in place" : " is in place"),
+                        b -> b.with(b.part(part.id()).withFitted(!part.fitted())),
+                        () -> {},
+                        s -> fill()));
+        return box;
     }
 
     private Button range(Holds.Range range) {
@@ -136,6 +142,12 @@ final class FitPanel extends StagePanel {
                                 .name()
                                 .equals(range.from().substring(0, range.from().lastIndexOf('.'))))
                 .toList();
+        LinkedHashSet<Id.Hole> holes = between(row, range);
+        desk.selectionProperty()
+                .set(new Selection(desk.face().face().id(), holes.stream().findFirst(), holes));
+    }
+
+    private static LinkedHashSet<Id.Hole> between(List<HoleReading> row, Holds.Range range) {
         LinkedHashSet<bucina.core.plan.Id.Hole> holes = new LinkedHashSet<>();
         boolean in = false;
         for (HoleReading r : row) {
@@ -147,7 +159,6 @@ final class FitPanel extends StagePanel {
                 break;
             }
         }
-        desk.selectionProperty()
-                .set(new Selection(desk.face().face().id(), holes.stream().findFirst(), holes));
+        return holes;
     }
 }

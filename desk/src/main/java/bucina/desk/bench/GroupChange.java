@@ -19,6 +19,7 @@ import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
 /** A group: its callout, what the drawing says of its holes, its dies, its heads and the sheets it catches. */
@@ -32,34 +33,31 @@ final class GroupChange extends ChangeForm {
     void show(VBox body, HoleReading reading) {
         Group group = reading.group();
         Fields f = new Fields();
-        TextField callout = f.committed(
-                "Callout",
-                group.callout(),
-                "group-callout",
-                t -> reading(() -> {
-                    Callout read = Callout.parse(t);
-                    does(
-                            "reading the callout of " + group.code(),
-                            b -> Edit.group(b, group.id(), g -> g.withFastener(read.fastener(), read.text())));
-                }));
-        callout.setPromptText(group.count() + "× " + group.fastener().name());
-        f.choice(
-                "Drawing says",
-                List.of(Hold.values()),
-                group.holes().hold(),
-                Hold::word,
-                "group-hold",
-                h -> hold(group, h));
-        if (group.holes().hold() == Hold.OPEN) {
-            f.committed(
-                    "Open until",
-                    group.holes().until(),
-                    "group-until",
-                    t -> reading(() -> does(
-                            "saying what " + group.code() + " waits for",
-                            b -> Edit.group(
-                                    b, group.id(), g -> g.withHoles(g.holes().with(Hold.OPEN, t))))));
-        }
+        callout(f, group);
+        hold(f, group);
+        present(f, group);
+        f.committed(
+                "Die angle",
+                group.holes().dieAngle().map(a -> a + "°").orElse(""),
+                "group-dies",
+                t -> reading(() -> dies(group, t)));
+        body.getChildren()
+                .addAll(Ui.label("Group " + group.code() + ", " + group.name(), "strong"), f, keys(group, reading));
+    }
+
+    private FlowPane keys(Group group, HoleReading reading) {
+        return buttons(
+                button(
+                        group.headFar() ? "Heads to the near side" : "Heads to the far side",
+                        "",
+                        "group-head",
+                        () -> does(
+                                "turning the heads of " + group.code(),
+                                b -> Edit.group(b, group.id(), g -> g.withHeadFar(!g.headFar())))),
+                expects(reading));
+    }
+
+    private void present(Fields f, Group group) {
         f.committed(
                 "Hole at present",
                 group.holes().present().map(this::exact).orElse(""),
@@ -79,24 +77,40 @@ final class GroupChange extends ChangeForm {
                                             g.holes().until(),
                                             g.holes().dieAngle()))));
                 }));
-        f.committed(
-                "Die angle",
-                group.holes().dieAngle().map(a -> a + "°").orElse(""),
-                "group-dies",
-                t -> reading(() -> dies(group, t)));
-        body.getChildren()
-                .addAll(
-                        Ui.label("Group " + group.code() + ", " + group.name(), "strong"),
-                        f,
-                        buttons(
-                                button(
-                                        group.headFar() ? "Heads to the near side" : "Heads to the far side",
-                                        "",
-                                        "group-head",
-                                        () -> does(
-                                                "turning the heads of " + group.code(),
-                                                b -> Edit.group(b, group.id(), g -> g.withHeadFar(!g.headFar())))),
-                                expects(reading)));
+    }
+
+    private void hold(Fields f, Group group) {
+        f.choice(
+                "Drawing says",
+                List.of(Hold.values()),
+                group.holes().hold(),
+                Hold::word,
+                "group-hold",
+                h -> hold(group, h));
+        if (group.holes().hold() == Hold.OPEN) {
+            f.committed(
+                    "Open until",
+                    group.holes().until(),
+                    "group-until",
+                    t -> reading(() -> does(
+                            "saying what " + group.code() + " waits for",
+                            b -> Edit.group(
+                                    b, group.id(), g -> g.withHoles(g.holes().with(Hold.OPEN, t))))));
+        }
+    }
+
+    private void callout(Fields f, Group group) {
+        TextField callout = f.committed(
+                "Callout",
+                group.callout(),
+                "group-callout",
+                t -> reading(() -> {
+                    Callout read = Callout.parse(t);
+                    does(
+                            "reading the callout of " + group.code(),
+                            b -> Edit.group(b, group.id(), g -> g.withFastener(read.fastener(), read.text())));
+                }));
+        callout.setPromptText(group.count() + "× " + group.fastener().name());
     }
 
     /**
@@ -127,12 +141,7 @@ final class GroupChange extends ChangeForm {
     }
 
     private void dies(Group group, String typed) {
-        String digits = typed.replaceAll("[°\\s]", "");
-        if (!digits.isEmpty() && !digits.matches("\\d{1,3}")) {
-            throw new InputException(
-                    "the angle of dimple dies must be 60 to 150 degrees like 100, was \"" + typed.strip() + "\"");
-        }
-        Optional<Integer> angle = digits.isEmpty() ? Optional.empty() : Optional.of(Integer.valueOf(digits));
+        Optional<Integer> angle = angle(typed);
         does(
                 "saying the dies of " + group.code(),
                 b -> Edit.group(
@@ -140,5 +149,14 @@ final class GroupChange extends ChangeForm {
                         group.id(),
                         g -> g.withHoles(new bucina.core.plan.HolePlan(
                                 g.holes().present(), g.holes().hold(), g.holes().until(), angle))));
+    }
+
+    private static Optional<Integer> angle(String typed) {
+        String digits = typed.replaceAll("[°\\s]", "");
+        if (!digits.isEmpty() && !digits.matches("\\d{1,3}")) {
+            throw new InputException(
+                    "the angle of dimple dies must be 60 to 150 degrees like 100, was \"" + typed.strip() + "\"");
+        }
+        return digits.isEmpty() ? Optional.empty() : Optional.of(Integer.valueOf(digits));
     }
 }

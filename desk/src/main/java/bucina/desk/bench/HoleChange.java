@@ -24,44 +24,9 @@ final class HoleChange extends ChangeForm {
         Set<Id.Hole> picked = desk.selectionProperty().get().holes();
         Fields f = new Fields();
         if (picked.size() == 1) {
-            Point at = reading.hole().at();
-            f.committed(
-                    "X, " + desk.unit().symbol(),
-                    exact(at.across()),
-                    "hole-x",
-                    t -> reading(() -> {
-                        Point to = Point.at(length(t), at.up());
-                        does(
-                                "placing " + reading.label(),
-                                b -> HoleEdits.place(b, reading.hole().id(), to));
-                    }));
-            f.committed(
-                    "Y, " + desk.unit().symbol(),
-                    exact(at.up()),
-                    "hole-y",
-                    t -> reading(() -> {
-                        Point to = Point.at(at.across(), length(t));
-                        does(
-                                "placing " + reading.label(),
-                                b -> HoleEdits.place(b, reading.hole().id(), to));
-                    }));
+            place(reading, f);
         } else {
-            f.committed(
-                    "Move across",
-                    "",
-                    "move-x",
-                    t -> reading(() -> {
-                        double by = length(t).nanometres();
-                        does("moving " + picked.size() + " holes", b -> HoleEdits.move(b, picked, by, 0));
-                    }));
-            f.committed(
-                    "Move up",
-                    "",
-                    "move-y",
-                    t -> reading(() -> {
-                        double by = length(t).nanometres();
-                        does("moving " + picked.size() + " holes", b -> HoleEdits.move(b, picked, 0, by));
-                    }));
+            move(f, picked);
         }
         body.getChildren()
                 .addAll(
@@ -70,6 +35,49 @@ final class HoleChange extends ChangeForm {
                         buttons(
                                 button("Delete", "Del", "hole-delete", this::delete),
                                 button("Add one after", "A", "hole-add", this::addAfter)));
+    }
+
+    private void move(Fields f, Set<Id.Hole> picked) {
+        f.committed(
+                "Move across",
+                "",
+                "move-x",
+                t -> reading(() -> {
+                    double by = length(t).nanometres();
+                    does("moving " + picked.size() + " holes", b -> HoleEdits.move(b, picked, by, 0));
+                }));
+        f.committed(
+                "Move up",
+                "",
+                "move-y",
+                t -> reading(() -> {
+                    double by = length(t).nanometres();
+                    does("moving " + picked.size() + " holes", b -> HoleEdits.move(b, picked, 0, by));
+                }));
+    }
+
+    private void place(HoleReading reading, Fields f) {
+        Point at = reading.hole().at();
+        f.committed(
+                "X, " + desk.unit().symbol(),
+                exact(at.across()),
+                "hole-x",
+                t -> reading(() -> {
+                    Point to = Point.at(length(t), at.up());
+                    does(
+                            "placing " + reading.label(),
+                            b -> HoleEdits.place(b, reading.hole().id(), to));
+                }));
+        f.committed(
+                "Y, " + desk.unit().symbol(),
+                exact(at.up()),
+                "hole-y",
+                t -> reading(() -> {
+                    Point to = Point.at(at.across(), length(t));
+                    does(
+                            "placing " + reading.label(),
+                            b -> HoleEdits.place(b, reading.hole().id(), to));
+                }));
     }
 
     /** Takes the picked holes away. */

@@ -98,6 +98,25 @@ public final class LogPanel extends StagePanel {
         cancel.setId("log-cancel");
         cancel.visibleProperty().bind(reason.visibleProperty());
         cancel.managedProperty().bind(reason.visibleProperty());
+        lay(adding);
+        footer.getChildren().addAll(error, go, cancel);
+        footer.setPadding(new javafx.geometry.Insets(8, 14, 12, 14));
+        layNothing();
+    }
+
+    private void layNothing() {
+        setOnDragOver(this::dragOver);
+        setOnDragDropped(this::dropped);
+        nothing.getChildren()
+                .addAll(
+                        nothingHead,
+                        Ui.wrapped(
+                                "Pick the holes that were set: a row by double click, a stretch with Shift, a group "
+                                        + "in the rack. What they take is filled in.",
+                                "soft"));
+    }
+
+    private void lay(HBox adding) {
         form.getChildren()
                 .addAll(
                         lead,
@@ -118,17 +137,6 @@ public final class LogPanel extends StagePanel {
                                 "Eye and hearing protection; fingers clear of bar and dies. A head outside the "
                                         + "limits is judged, not hit again.",
                                 "caution"));
-        footer.getChildren().addAll(error, go, cancel);
-        footer.setPadding(new javafx.geometry.Insets(8, 14, 12, 14));
-        setOnDragOver(this::dragOver);
-        setOnDragDropped(this::dropped);
-        nothing.getChildren()
-                .addAll(
-                        nothingHead,
-                        Ui.wrapped(
-                                "Pick the holes that were set: a row by double click, a stretch with Shift, a group "
-                                        + "in the rack. What they take is filled in.",
-                                "soft"));
     }
 
     private static HBox named(String name, Node field) {
@@ -204,6 +212,11 @@ public final class LogPanel extends StagePanel {
             fields.tool = keep.tool;
             show();
         }
+        words(s);
+        getChildren().setAll(form);
+    }
+
+    private void words(Suggestion s) {
         String lacking = current.missing(desk);
         if (!lacking.equals(missing)) {
             missing = lacking;
@@ -221,7 +234,6 @@ public final class LogPanel extends StagePanel {
         go.setText("Log " + (current.countTyped() ? "" : s.count() + " ") + "as set"
                 + (s.then().isEmpty() ? "" : "\nthen " + s.then().getFirst().then(s.solution(), desk.unit())));
         go.setDisable(desk.session().readOnly());
-        getChildren().setAll(form);
     }
 
     private void fillCorrection(LogEntry entry) {
@@ -355,10 +367,7 @@ public final class LogPanel extends StagePanel {
         take();
         LogEntry.Draft draft;
         try {
-            draft = current.draft(
-                    fields,
-                    desk.lengths(),
-                    reason.getText().isBlank() ? "corrected" : reason.getText().strip());
+            draft = drafted();
         } catch (InputException e) {
             error(e.getMessage());
             return;
@@ -367,6 +376,17 @@ public final class LogPanel extends StagePanel {
         go.setDisable(true);
         error("");
         String name = fields.who.strip();
+        write(draft, name);
+    }
+
+    private LogEntry.Draft drafted() {
+        return current.draft(
+                fields,
+                desk.lengths(),
+                reason.getText().isBlank() ? "corrected" : reason.getText().strip());
+    }
+
+    private void write(LogEntry.Draft draft, String name) {
         desk.session()
                 .log(
                         draft,

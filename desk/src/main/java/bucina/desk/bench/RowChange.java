@@ -32,20 +32,7 @@ final class RowChange extends ChangeForm {
         Row row = reading.row();
         Fields f = new Fields();
         if (row.holes().size() > 1) {
-            TextField pitch = f.committed("Pitch, or 18x", "", "row-pitch", t -> reading(() -> lay(row, t)));
-            pitch.setPromptText(row.holes().size() + "x now");
-            TextField gauge = f.committed(
-                    "Second row at",
-                    "",
-                    "row-stagger",
-                    t -> reading(() -> {
-                        List<Point> points = Rows.staggered(
-                                row.holes().stream().map(h -> h.at()).toList(), length(t));
-                        does(
-                                "adding a staggered row",
-                                b -> HoleEdits.addRow(b, reading.group().id(), points));
-                    }));
-            gauge.setPromptText("gauge, staggered");
+            spacing(f, row, reading);
         }
         List<Row> others = reading.group().rows().stream().filter(r -> r != row).toList();
         if (!others.isEmpty()) {
@@ -57,6 +44,10 @@ final class RowChange extends ChangeForm {
                     "row-join",
                     r -> does("joining " + row.name() + " and " + r.name(), b -> HoleEdits.join(b, row.id(), r.id())));
         }
+        keys(body, row, f, reading);
+    }
+
+    private void keys(VBox body, Row row, Fields f, HoleReading reading) {
         body.getChildren()
                 .addAll(
                         Ui.label("Row " + row.name() + ", " + row.holes().size() + " holes", "strong"),
@@ -75,9 +66,35 @@ final class RowChange extends ChangeForm {
                                                         reading.hole().id())))));
     }
 
+    private void spacing(Fields f, Row row, HoleReading reading) {
+        TextField pitch = f.committed("Pitch, or 18x", "", "row-pitch", t -> reading(() -> lay(row, t)));
+        pitch.setPromptText(row.holes().size() + "x now");
+        TextField gauge = f.committed(
+                "Second row at",
+                "",
+                "row-stagger",
+                t -> reading(() -> {
+                    List<Point> points =
+                            Rows.staggered(row.holes().stream().map(h -> h.at()).toList(), length(t));
+                    does(
+                            "adding a staggered row",
+                            b -> HoleEdits.addRow(b, reading.group().id(), points));
+                }));
+        gauge.setPromptText("gauge, staggered");
+    }
+
     private void lay(Row row, String typed) {
         Rows.Spacing spacing = Additions.spacing(typed, desk.lengths());
-        List<Point> points = Rows.around(
+        List<Point> points = points(row, spacing);
+        Selection keep = desk.selectionProperty().get();
+        does(
+                "laying out " + row.name(),
+                b -> HoleEdits.lay(b, row.id(), points),
+                () -> desk.selectionProperty().set(Selection.row(desk.face(), row.id(), keep.cursor())));
+    }
+
+    private List<Point> points(Row row, Rows.Spacing spacing) {
+        return Rows.around(
                 row.holes().getFirst().at(),
                 row.holes().getLast().at(),
                 spacing,
@@ -86,10 +103,5 @@ final class RowChange extends ChangeForm {
                         .map(Zone::outline)
                         .toList(),
                 Length.mm(1.5));
-        Selection keep = desk.selectionProperty().get();
-        does(
-                "laying out " + row.name(),
-                b -> HoleEdits.lay(b, row.id(), points),
-                () -> desk.selectionProperty().set(Selection.row(desk.face(), row.id(), keep.cursor())));
     }
 }

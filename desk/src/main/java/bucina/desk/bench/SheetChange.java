@@ -11,6 +11,7 @@ import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import java.util.List;
 import java.util.function.Consumer;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
 /** A sheet: its thickness, when its part goes on, where it lies in the stack. */
@@ -24,16 +25,53 @@ final class SheetChange extends ChangeForm {
     void show(VBox body, Layer layer) {
         Part part = desk.snapshot().build().part(layer.part());
         Fields f = new Fields();
-        f.committed(
-                "Thickness, " + desk.unit().symbol(),
-                exact(layer.thickness()),
-                "sheet-thickness",
-                t -> reading(() -> {
-                    Length thickness = desk.lengths().parsePositive(t, "thickness");
-                    does(
-                            "changing the thickness of " + layer.name(),
-                            b -> Edit.layer(b, layer.id(), l -> l.withThickness(thickness)));
-                }));
+        thickness(f, layer);
+        order(f, part);
+        List<Layer> layers = desk.face().face().layers();
+        int place = layers.indexOf(layer) + 1;
+        body.getChildren()
+                .addAll(
+                        Ui.label(layer.name(), "strong"),
+                        Ui.wrapped(
+                                "Sheet " + place + " of " + layers.size() + " from the near side. "
+                                        + part.material().code() + ". Drag an edge on the sheet, or type.",
+                                "soft"),
+                        f,
+                        keys(layer, part));
+    }
+
+    private FlowPane keys(Layer layer, Part part) {
+        return buttons(
+                button(
+                        "Nearer",
+                        "",
+                        "sheet-nearer",
+                        () -> does("moving " + layer.name() + " nearer", b -> SheetEdits.order(b, layer.id(), true))),
+                button(
+                        "Farther",
+                        "",
+                        "sheet-farther",
+                        () -> does("moving " + layer.name() + " farther", b -> SheetEdits.order(b, layer.id(), false))),
+                button(
+                        part.fitted() ? "Say it is not in place" : "Say it is in place",
+                        "",
+                        "sheet-fitted",
+                        () -> does(
+                                "saying whether " + part.name() + " is in place",
+                                b -> b.with(part.withFitted(!part.fitted())))),
+                button(
+                        desk.trimProperty().get() ? "Hide trim lines" : "Safe trim lines",
+                        "Y",
+                        "sheet-trim",
+                        () -> desk.trimProperty().set(!desk.trimProperty().get())),
+                button(
+                        "Take it off",
+                        "",
+                        "sheet-drop",
+                        () -> does("taking " + layer.name() + " off", b -> SheetEdits.drop(b, layer.id()))));
+    }
+
+    private void order(Fields f, Part part) {
         f.committed(
                 "Goes on",
                 Integer.toString(part.fittingOrder()),
@@ -52,50 +90,18 @@ final class SheetChange extends ChangeForm {
                                     Integer.parseInt(t.strip()),
                                     part.fitted())));
                 }));
-        List<Layer> layers = desk.face().face().layers();
-        int place = layers.indexOf(layer) + 1;
-        body.getChildren()
-                .addAll(
-                        Ui.label(layer.name(), "strong"),
-                        Ui.wrapped(
-                                "Sheet " + place + " of " + layers.size() + " from the near side. "
-                                        + part.material().code() + ". Drag an edge on the sheet, or type.",
-                                "soft"),
-                        f,
-                        buttons(
-                                button(
-                                        "Nearer",
-                                        "",
-                                        "sheet-nearer",
-                                        () -> does(
-                                                "moving " + layer.name() + " nearer",
-                                                b -> SheetEdits.order(b, layer.id(), true))),
-                                button(
-                                        "Farther",
-                                        "",
-                                        "sheet-farther",
-                                        () -> does(
-                                                "moving " + layer.name() + " farther",
-                                                b -> SheetEdits.order(b, layer.id(), false))),
-                                button(
-                                        part.fitted() ? "Say it is not in place" : "Say it is in place",
-                                        "",
-                                        "sheet-fitted",
-                                        () -> does(
-                                                "saying whether " + part.name() + " is in place",
-                                                b -> b.with(part.withFitted(!part.fitted())))),
-                                button(
-                                        desk.trimProperty().get() ? "Hide trim lines" : "Safe trim lines",
-                                        "Y",
-                                        "sheet-trim",
-                                        () -> desk.trimProperty()
-                                                .set(!desk.trimProperty().get())),
-                                button(
-                                        "Take it off",
-                                        "",
-                                        "sheet-drop",
-                                        () -> does(
-                                                "taking " + layer.name() + " off",
-                                                b -> SheetEdits.drop(b, layer.id())))));
+    }
+
+    private void thickness(Fields f, Layer layer) {
+        f.committed(
+                "Thickness, " + desk.unit().symbol(),
+                exact(layer.thickness()),
+                "sheet-thickness",
+                t -> reading(() -> {
+                    Length thickness = desk.lengths().parsePositive(t, "thickness");
+                    does(
+                            "changing the thickness of " + layer.name(),
+                            b -> Edit.layer(b, layer.id(), l -> l.withThickness(thickness)));
+                }));
     }
 }

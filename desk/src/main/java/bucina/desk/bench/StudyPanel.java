@@ -1,6 +1,7 @@
 package bucina.desk.bench;
 
 import bucina.core.dress.Dress;
+import bucina.core.dress.Dressing;
 import bucina.core.measure.Length;
 import bucina.core.measure.LengthFormat;
 import bucina.core.rule.Finding;
@@ -72,11 +73,7 @@ final class StudyPanel extends StagePanel {
                 .flatMap(g -> desk.snapshot().derivation().typed(g));
         Explain explain = new Explain(desk.snapshot().build().rules(), desk.unit());
         if (desk.cursor().isPresent()) {
-            HoleReading hole = desk.cursor().get();
-            stack(hole.solution(), desk.snapshot().sheets(hole.layers()));
-            numbers(explain.hole(hole), Optional.of(hole));
-            row(hole);
-            findings(StackCheck.findings(desk.face().face(), hole));
+            hole(explain);
         } else if (typed.isPresent()) {
             stack(typed.get(), List.of());
             numbers(explain.stack(typed.get(), List.of()), Optional.empty());
@@ -86,6 +83,14 @@ final class StudyPanel extends StagePanel {
             getChildren().setAll(nothing);
         }
         next.fill();
+    }
+
+    private void hole(Explain explain) {
+        HoleReading hole = desk.cursor().get();
+        stack(hole.solution(), desk.snapshot().sheets(hole.layers()));
+        numbers(explain.hole(hole), Optional.of(hole));
+        row(hole);
+        findings(StackCheck.findings(desk.face().face(), hole));
     }
 
     private void stack(Solution solution, List<Snapshot.Sheet> stack) {
@@ -127,18 +132,22 @@ final class StudyPanel extends StagePanel {
             if (i < stack.size()) {
                 line.getChildren().add(Ui.label(stack.get(i).material(), "tiny"));
             }
-            line.getChildren()
-                    .addAll(
-                            Ui.spring(),
-                            Ui.kept(
-                                    LengthFormat.decimal(ply.thickness(), desk.unit(), 3) + " "
-                                            + (ply.dress() == Dress.COUNTERSINK
-                                                    ? "csk"
-                                                    : ply.dress().word()),
-                                    "soft"));
+            ply(line, ply);
             line.setAlignment(Pos.BASELINE_LEFT);
             sheets.getChildren().add(line);
         }
+    }
+
+    private void ply(HBox line, Dressing.Ply ply) {
+        line.getChildren()
+                .addAll(
+                        Ui.spring(),
+                        Ui.kept(
+                                LengthFormat.decimal(ply.thickness(), desk.unit(), 3) + " "
+                                        + (ply.dress() == Dress.COUNTERSINK
+                                                ? "csk"
+                                                : ply.dress().word()),
+                                "soft"));
     }
 
     private void numbers(List<Why> all, Optional<HoleReading> reading) {
@@ -156,16 +165,18 @@ final class StudyPanel extends StagePanel {
     private void row(HoleReading reading) {
         desk.face().rowFindings().stream()
                 .filter(f -> f.place().hole().equals(reading.row().name()))
-                .forEach(f -> {
-                    boolean note = f.level() == Level.NOTE || f.accepted().isPresent();
-                    VBox box = new VBox(2, Ui.wrapped(f.message().in(desk.unit()), note ? "soft" : "attention-text"));
-                    f.accepted().ifPresent(a -> box.getChildren().add(Ui.wrapped("Accepted: " + a, "soft")));
-                    if (!note && !desk.session().readOnly()) {
-                        findings.accept(f, reading.row().id(), box);
-                    }
-                    box.getStyleClass().add("inset");
-                    numbers.getChildren().add(box);
-                });
+                .forEach(f -> finding(f, reading));
+    }
+
+    private void finding(Finding f, HoleReading reading) {
+        boolean note = f.level() == Level.NOTE || f.accepted().isPresent();
+        VBox box = new VBox(2, Ui.wrapped(f.message().in(desk.unit()), note ? "soft" : "attention-text"));
+        f.accepted().ifPresent(a -> box.getChildren().add(Ui.wrapped("Accepted: " + a, "soft")));
+        if (!note && !desk.session().readOnly()) {
+            findings.accept(f, reading.row().id(), box);
+        }
+        box.getStyleClass().add("inset");
+        numbers.getChildren().add(box);
     }
 
     /** What the squeezer wants where another set-up begins at this hole of its row. */

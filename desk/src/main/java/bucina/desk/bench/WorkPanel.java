@@ -78,10 +78,7 @@ abstract class WorkPanel extends StagePanel {
                                 l.map(Layer::id)));
                     }
                 });
-        why.setId("work-why");
-        why.setPromptText("why they may be marked now");
-        why.setAccessibleText("Reason for marking holes that must wait");
-        why.textProperty().addListener((o, was, is) -> offer.run());
+        lay();
         mark = Ui.button("", "Ctrl+Enter", this::mark, "primary");
         mark.setId("work-mark");
         mark.setMaxWidth(Double.MAX_VALUE);
@@ -102,6 +99,13 @@ abstract class WorkPanel extends StagePanel {
                 fill();
             }
         });
+    }
+
+    private void lay() {
+        why.setId("work-why");
+        why.setPromptText("why they may be marked now");
+        why.setAccessibleText("Reason for marking holes that must wait");
+        why.textProperty().addListener((o, was, is) -> offer.run());
     }
 
     /** Shows what the stage has beside the tasks; nothing unless it is said. */
@@ -145,42 +149,58 @@ abstract class WorkPanel extends StagePanel {
                 .filter(p -> p.face().equals(desk.face().face().id()));
         tasks.getChildren().clear();
         for (Choice c : choices) {
-            boolean here = c.operation == task.operation() && c.side == task.side();
-            String left = progress.map(p -> here
-                            ? p.waiting()
-                            : c.side == Mark.Side.BOTH ? p.left().get(c.operation) : -1)
-                    .map(n -> n < 0 ? "" : n == 0 ? "done" : n + " left")
-                    .orElse("");
-            HBox line = new HBox(
-                    6,
-                    Ui.label((here ? "• " : "") + c.words, here ? "strong" : "plain"),
-                    Ui.spring(),
-                    Ui.kept(left, "soft"));
-            line.setMouseTransparent(true);
-            Button button = new Button();
-            line.prefWidthProperty().bind(button.widthProperty().subtract(8));
-            button.setGraphic(line);
-            button.getStyleClass().add("number");
-            button.setMaxWidth(Double.MAX_VALUE);
-            button.setId("task-" + c.operation.code()
-                    + (c.side == Mark.Side.BOTH ? "" : "-" + c.side.name().toLowerCase(java.util.Locale.ROOT)));
-            button.setAccessibleText(c.words + (here ? ", chosen, " : ", ") + left);
-            button.pseudoClassStateChanged(PICKED, here);
-            button.setOnAction(e -> choose(
-                    new Task(c.operation, c.side, desk.taskProperty().get().layer())));
-            tasks.getChildren().add(button);
+            task(c, task, progress);
         }
         layers(task);
         below.getChildren().clear();
         picked(task);
         skipped(progress);
+        reminded(task, progress);
+        progress.ifPresent(this::more);
+        filling = false;
+    }
+
+    private void reminded(Task task, Optional<Progress> progress) {
         if (task.operation() == Operation.DEBURRED) {
             progress.flatMap(p ->
                             p.apart().reminder(desk.session().snapshot().build().workshop()))
                     .ifPresent(this::remind);
         }
-        progress.ifPresent(this::more);
-        filling = false;
+    }
+
+    private void task(Choice c, Task task, Optional<Progress> progress) {
+        boolean here = c.operation == task.operation() && c.side == task.side();
+        String left = left(progress, here, c);
+        HBox line = line(here, c, left);
+        Button button = new Button();
+        line.prefWidthProperty().bind(button.widthProperty().subtract(8));
+        button.setGraphic(line);
+        button.getStyleClass().add("number");
+        button.setMaxWidth(Double.MAX_VALUE);
+        button.setId("task-" + c.operation.code()
+                + (c.side == Mark.Side.BOTH ? "" : "-" + c.side.name().toLowerCase(java.util.Locale.ROOT)));
+        button.setAccessibleText(c.words + (here ? ", chosen, " : ", ") + left);
+        button.pseudoClassStateChanged(PICKED, here);
+        button.setOnAction(e ->
+                choose(new Task(c.operation, c.side, desk.taskProperty().get().layer())));
+        tasks.getChildren().add(button);
+    }
+
+    private static HBox line(boolean here, Choice c, String left) {
+        HBox line = new HBox(
+                6,
+                Ui.label((here ? "• " : "") + c.words, here ? "strong" : "plain"),
+                Ui.spring(),
+                Ui.kept(left, "soft"));
+        line.setMouseTransparent(true);
+        return line;
+    }
+
+    private static String left(Optional<Progress> progress, boolean here, Choice c) {
+        return progress.map(p ->
+                        here ? p.waiting() : c.side == Mark.Side.BOTH ? p.left().get(c.operation) : -1)
+                .map(n -> n < 0 ? "" : n == 0 ? "done" : n + " left")
+                .orElse("");
     }
 
     private void layers(Task task) {
@@ -189,6 +209,10 @@ abstract class WorkPanel extends StagePanel {
         if (!layer.getItems().equals(choices)) {
             layer.getItems().setAll(choices);
         }
+        keep(task);
+    }
+
+    private void keep(Task task) {
         Optional<Layer> now = task.layer()
                 .flatMap(id -> desk.face().face().layers().stream()
                         .filter(l -> l.id().equals(id))
@@ -218,17 +242,25 @@ abstract class WorkPanel extends StagePanel {
         List<HoleReading> holes = desk.selectionProperty().get().readings(desk.face());
         List<HoleReading> open = open(task);
         List<HoleReading> guarded = guarded(task, open);
+        offers(open, holes, guarded, task);
+        back.setDisable(holes.stream().noneMatch(r -> touched(task, r))
+                || desk.session().readOnly());
+        if (guarded.isEmpty()) {
+            return;
+        }
+        wait(guarded, task, open);
+    }
+
+    private void offers(List<HoleReading> open, List<HoleReading> holes, List<HoleReading> guarded, Task task) {
         offer = () -> mark.setText(
                 open.isEmpty()
                         ? holes.isEmpty() ? "Pick holes to mark" : "Nothing left to mark here"
                         : offered(open.size(), guarded.size()) + " " + words(task));
         offer.run();
         mark.setDisable(open.isEmpty() || desk.session().readOnly());
-        back.setDisable(holes.stream().noneMatch(r -> touched(task, r))
-                || desk.session().readOnly());
-        if (guarded.isEmpty()) {
-            return;
-        }
+    }
+
+    private void wait(List<HoleReading> guarded, Task task, List<HoleReading> open) {
         VBox box = new VBox(
                 4,
                 Ui.wrapped(
@@ -278,15 +310,19 @@ abstract class WorkPanel extends StagePanel {
                                     + " jumped over: their neighbours on both "
                                     + "sides are done.",
                             "attention-text"));
-            FlowPane flow = new FlowPane(4, 4);
-            p.skipped().stream()
-                    .limit(SHOWN)
-                    .forEach(r -> flow.getChildren().add(Ui.button(r.label(), "", () -> pick(List.of(r)), "quiet")));
-            below.getChildren().add(flow);
-            Button all = Ui.button("Pick the skipped", "J", () -> pick(p.skipped()));
-            all.setId("work-skipped");
-            below.getChildren().add(all);
+            offer(p);
         });
+    }
+
+    private void offer(Progress p) {
+        FlowPane flow = new FlowPane(4, 4);
+        p.skipped().stream()
+                .limit(SHOWN)
+                .forEach(r -> flow.getChildren().add(Ui.button(r.label(), "", () -> pick(List.of(r)), "quiet")));
+        below.getChildren().add(flow);
+        Button all = Ui.button("Pick the skipped", "J", () -> pick(p.skipped()));
+        all.setId("work-skipped");
+        below.getChildren().add(all);
     }
 
     /** Deburring comes after taking apart: what was not noted then cannot be noted any more. */
@@ -326,6 +362,10 @@ abstract class WorkPanel extends StagePanel {
             }
             return;
         }
+        write(now, task, reason, open);
+    }
+
+    private void write(List<HoleReading> now, Task task, String reason, List<HoleReading> open) {
         Ui.shown(error, false);
         desk.session()
                 .mark(

@@ -59,6 +59,25 @@ public final class ApartCard extends ShownBox {
         setMaxSize(1120, 690);
         error.setId("apart-error");
         Ui.shown(error, false);
+        HBox columns = columns();
+        lay(apart, columns, away);
+        ties.on(desk.session().snapshotProperty(), (was, now) -> {
+            if (getScene() != null && now.build().workshop() != shown) {
+                fill();
+            }
+        });
+        fill();
+    }
+
+    private void lay(Apart apart, HBox columns, Runnable away) {
+        getChildren()
+                .addAll(
+                        Ui.label("Before taking apart: " + apart.assembly().name(), "bench-title"),
+                        columns,
+                        new HBox(Ui.button("Close", "Esc", away, "quiet")));
+    }
+
+    private HBox columns() {
         VBox lefts = new VBox(
                 8, left, Ui.wrapped("Felt pen made for metal, never pencil or scriber.", "soft"), Ui.scroll(marks));
         lefts.setPrefWidth(500);
@@ -75,17 +94,7 @@ public final class ApartCard extends ShownBox {
         HBox.setHgrow(rights, Priority.ALWAYS);
         HBox columns = new HBox(22, lefts, rights);
         VBox.setVgrow(columns, Priority.ALWAYS);
-        getChildren()
-                .addAll(
-                        Ui.label("Before taking apart: " + apart.assembly().name(), "bench-title"),
-                        columns,
-                        new HBox(Ui.button("Close", "Esc", away, "quiet")));
-        ties.on(desk.session().snapshotProperty(), (was, now) -> {
-            if (getScene() != null && now.build().workshop() != shown) {
-                fill();
-            }
-        });
-        fill();
+        return columns;
     }
 
     /** Puts the keyboard on the first tick that is open. */
@@ -131,14 +140,7 @@ public final class ApartCard extends ShownBox {
     }
 
     private HBox mark(OtherWays ways) {
-        FacePicture picture = new FacePicture(palette, 104, 62);
-        picture.show(
-                List.of(ways.sheet()),
-                desk.session().snapshot().face(ways.face().id()).readings().stream()
-                        .filter(r -> r.layers().contains(ways.sheet()))
-                        .map(r -> r.hole().at())
-                        .toList());
-        picture.point();
+        FacePicture picture = picture(ways);
         Optional<IndexMark> made = shown.mark(ways.part().id());
         CheckBox box = new CheckBox(ways.part().name() + (made.isPresent() ? ", marked" : ", mark it"));
         box.setId("index-" + ways.part().id().n());
@@ -155,6 +157,18 @@ public final class ApartCard extends ShownBox {
         HBox line = new HBox(10, picture, words);
         line.setAlignment(Pos.TOP_LEFT);
         return line;
+    }
+
+    private FacePicture picture(OtherWays ways) {
+        FacePicture picture = new FacePicture(palette, 104, 62);
+        picture.show(
+                List.of(ways.sheet()),
+                desk.session().snapshot().face(ways.face().id()).readings().stream()
+                        .filter(r -> r.layers().contains(ways.sheet()))
+                        .map(r -> r.hole().at())
+                        .toList());
+        picture.point();
+        return picture;
     }
 
     private void tick(OtherWays ways, boolean on) {
@@ -254,15 +268,7 @@ public final class ApartCard extends ShownBox {
             return;
         }
         try {
-            List<Double> values = texts.stream()
-                    .map(t -> check.kind().angle()
-                            ? Angle.parse(t).degrees()
-                            : check.kind() == FitReading.Kind.SQUARE
-                                    ? desk.lengths()
-                                            .parsePositive(t, "A diagonal")
-                                            .nanometres()
-                                    : desk.lengths().parse(t).abs().nanometres())
-                    .toList();
+            List<Double> values = values(texts, check);
             var at = desk.session().instant();
             plan(
                     "a reading of " + check.kind().code(),
@@ -274,6 +280,16 @@ public final class ApartCard extends ShownBox {
         } catch (InputException e) {
             refuse(e.getMessage());
         }
+    }
+
+    private List<Double> values(List<String> texts, FitCheck check) {
+        return texts.stream()
+                .map(t -> check.kind().angle()
+                        ? Angle.parse(t).degrees()
+                        : check.kind() == FitReading.Kind.SQUARE
+                                ? desk.lengths().parsePositive(t, "A diagonal").nanometres()
+                                : desk.lengths().parse(t).abs().nanometres())
+                .toList();
     }
 
     private void plan(String words, java.util.function.UnaryOperator<Build> change) {

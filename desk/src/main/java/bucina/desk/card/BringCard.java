@@ -101,9 +101,18 @@ public final class BringCard extends ShownBox {
         go.setId("bring-go");
         go.setDefaultButton(true);
         go.setDisable(true);
+        invite();
+        lay(f, away);
+        Ui.shown(error, false);
+    }
+
+    private void invite() {
         says.getChildren()
                 .add(Ui.wrapped(
                         "DXF (ASCII), SVG or a table of holes as CSV. Nothing changes until you bring it in.", "soft"));
+    }
+
+    private void lay(Fields f, Runnable away) {
         getChildren()
                 .addAll(
                         Ui.label("Bring in a drawing", "bench-title"),
@@ -120,7 +129,6 @@ public final class BringCard extends ShownBox {
                                             away.run();
                                         },
                                         "quiet")));
-        Ui.shown(error, false);
     }
 
     private static List<Where> places(Optional<Id.Face> here) {
@@ -216,14 +224,7 @@ public final class BringCard extends ShownBox {
                             .map(c -> c.at())
                             .toList());
             says.getChildren().clear();
-            if (b.unit().isEmpty()) {
-                says.getChildren()
-                        .add(Ui.wrapped(
-                                "The file does not say its unit: taken for "
-                                        + (as.getValue() == Unit.INCH ? "inches" : "millimetres")
-                                        + ". Look at the size below, or choose the other.",
-                                "attention-text"));
-            }
+            unitUnsaid(b);
             picture(in).ifPresent(words -> says.getChildren().add(Ui.wrapped(words, "soft")));
             List<String> words = in.sentences();
             for (String sentence : words.subList(0, Math.min(6, words.size()))) {
@@ -232,6 +233,17 @@ public final class BringCard extends ShownBox {
             go.setDisable(in.count() == 0 && in.sheets().isEmpty());
             name.setDisable(where.getValue().face.isPresent());
         });
+    }
+
+    private void unitUnsaid(Bringing b) {
+        if (b.unit().isEmpty()) {
+            says.getChildren()
+                    .add(Ui.wrapped(
+                            "The file does not say its unit: taken for "
+                                    + (as.getValue() == Unit.INCH ? "inches" : "millimetres")
+                                    + ". Look at the size below, or choose the other.",
+                            "attention-text"));
+        }
     }
 
     private Optional<String> picture(Intake in) {

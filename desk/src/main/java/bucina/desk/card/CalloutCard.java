@@ -35,12 +35,12 @@ public final class CalloutCard extends ShownBox {
         text.textProperty().addListener((o, was, now) -> look());
         go = Ui.button("Read them in", "Ctrl+Enter", this::go, "primary");
         go.setId("callout-go");
-        text.setOnKeyPressed(e -> {
-            if (e.isShortcutDown() && e.getCode() == javafx.scene.input.KeyCode.ENTER) {
-                go();
-                e.consume();
-            }
-        });
+        enters();
+        lay(away);
+        look();
+    }
+
+    private void lay(Runnable away) {
         getChildren()
                 .addAll(
                         Ui.label("Callouts of the drawing", "bench-title"),
@@ -53,7 +53,15 @@ public final class CalloutCard extends ShownBox {
                         says,
                         error,
                         new HBox(8, go, Ui.button("Close", "Esc", away, "quiet")));
-        look();
+    }
+
+    private void enters() {
+        text.setOnKeyPressed(e -> {
+            if (e.isShortcutDown() && e.getCode() == javafx.scene.input.KeyCode.ENTER) {
+                go();
+                e.consume();
+            }
+        });
     }
 
     /** Puts the keyboard into the field. */

@@ -42,22 +42,14 @@ public final class GaugeCard extends ShownBox {
         getStyleClass().add("card");
         setId("gauge-card");
         setMaxSize(430, USE_PREF_SIZE);
-        port.setId("gauge-port");
-        port.setPromptText("port, like COM3");
-        port.setAccessibleText("Serial port");
-        port.setOnAction(e -> serial());
-        HBox.setHgrow(port, Priority.ALWAYS);
+        layPort();
         Button serial = Ui.button("Connect", "", this::serial);
         serial.setId("gauge-connect");
         Button stand = Ui.button("Use the simulated caliper", "", () -> connect(new SimulatedGauge()));
         stand.setId("gauge-simulated");
         Button off = Ui.button("No gauge", "", () -> connect(null), "quiet");
         off.setId("gauge-off");
-        jaws.setId("gauge-jaws");
-        jaws.setPromptText(unit == Unit.INCH ? ".1780" : "4.52");
-        jaws.setAccessibleText("Jaws of the simulated caliper stand at");
-        jaws.setOnAction(e -> press());
-        HBox.setHgrow(jaws, Priority.ALWAYS);
+        layJaws(unit);
         Button send = Ui.button("Send", "Enter", this::press, "primary");
         send.setId("gauge-send");
         simulated = new HBox(8, Ui.kept("Jaws at, " + unit.symbol(), "field-name"), jaws, send);
@@ -77,6 +69,13 @@ public final class GaugeCard extends ShownBox {
         ties.keep(post.lately().subscribe(this::fill));
         ties.keep(status.textProperty()::unbind);
         ties.keep(to.textProperty()::unbind);
+        lay(status, to, line, found, stand, off, away);
+        fill();
+        shown();
+        findPorts(found);
+    }
+
+    private void lay(Label status, Label to, HBox line, Label found, Button stand, Button off, Runnable away) {
         getChildren()
                 .addAll(
                         Ui.label("Gauge", "bench-title"),
@@ -90,13 +89,30 @@ public final class GaugeCard extends ShownBox {
                         Ui.label("Came last", "strong"),
                         lately,
                         new HBox(Ui.button("Close, it goes on", "Esc", away, "quiet")));
-        fill();
-        shown();
+    }
+
+    private static void findPorts(Label found) {
         Thread.ofVirtual().start(() -> {
             List<String> ports = SerialGauge.ports();
             Platform.runLater(() -> found.setText(
                     ports.isEmpty() ? "No port is there now." : "Ports there now: " + String.join(", ", ports)));
         });
+    }
+
+    private void layJaws(Unit unit) {
+        jaws.setId("gauge-jaws");
+        jaws.setPromptText(unit == Unit.INCH ? ".1780" : "4.52");
+        jaws.setAccessibleText("Jaws of the simulated caliper stand at");
+        jaws.setOnAction(e -> press());
+        HBox.setHgrow(jaws, Priority.ALWAYS);
+    }
+
+    private void layPort() {
+        port.setId("gauge-port");
+        port.setPromptText("port, like COM3");
+        port.setAccessibleText("Serial port");
+        port.setOnAction(e -> serial());
+        HBox.setHgrow(port, Priority.ALWAYS);
     }
 
     /** Puts the keyboard where the work goes on: to the jaws of the simulated caliper, or to the port. */

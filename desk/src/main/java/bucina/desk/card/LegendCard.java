@@ -46,6 +46,10 @@ public final class LegendCard extends HBox implements Shown {
                     }
                 });
         column = over;
+        over(palette);
+    }
+
+    private void over(Palette palette) {
         column.getChildren().add(Ui.label("Over them", "strong"));
         for (Glyph.Mark mark : Glyph.Mark.values()) {
             if (mark != Glyph.Mark.NONE) {

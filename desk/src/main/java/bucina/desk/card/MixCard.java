@@ -92,27 +92,8 @@ public final class MixCard extends ShownBox {
         go.setDisable(desk.session().readOnly());
         error.setId("mix-error");
         Ui.shown(error, false);
-        why.setId("mix-why");
-        why.setPromptText("why they may be primed now");
-        why.setAccessibleText("Reason for priming sheets whose holes must wait");
-        Ui.shown(why, false);
-        pace.setId("mix-pace");
-        pace.setPrefColumnCount(5);
-        pace.setPromptText("1.5");
-        pace.setAccessibleText("Minutes each, if the log does not tell");
-        pace.textProperty().addListener((o, was, now) -> tick());
-        VBox left = new VBox(
-                10,
-                running,
-                fields,
-                source,
-                error,
-                why,
-                new HBox(go),
-                Ui.wrapped(
-                        "Respirator with fresh cartridges, gloves, no flame: two-part primers may "
-                                + "hold chromates and isocyanates. The can and its safety sheet govern.",
-                        "caution"));
+        layAsked();
+        VBox left = new VBox(10, running, fields, source, error, why, new HBox(go), caution());
         left.setPrefWidth(440);
         left.setMinWidth(440);
         ScrollPane lefts = Ui.scroll(left);
@@ -122,11 +103,7 @@ public final class MixCard extends ShownBox {
         HBox.setHgrow(right, Priority.ALWAYS);
         HBox columns = new HBox(18, lefts, right);
         VBox.setVgrow(columns, Priority.ALWAYS);
-        CheckBox sound = new CheckBox("Sound the alarm");
-        sound.setSelected(desk.sound());
-        sound.setOnAction(e -> desk.sound(sound.isSelected()));
-        HBox foot = new HBox(16, Ui.button("Close, the clock goes on", "Esc", away, "quiet"), Ui.spring(), sound);
-        foot.setAlignment(Pos.CENTER_LEFT);
+        HBox foot = foot(desk, away);
         getChildren().addAll(Ui.label("Primer and sealant", "bench-title"), columns, foot);
         choose(known.getFirst());
         ties.on(desk.session().snapshotProperty(), (was, now) -> {
@@ -134,10 +111,42 @@ public final class MixCard extends ShownBox {
                 fill();
             }
         });
+        ticking();
+        fill();
+    }
+
+    private void ticking() {
         Timeline ticking = new Timeline(new KeyFrame(javafx.util.Duration.seconds(1), e -> tick()));
         ticking.setCycleCount(Animation.INDEFINITE);
         ties.play(ticking);
-        fill();
+    }
+
+    private static HBox foot(Desk desk, Runnable away) {
+        CheckBox sound = new CheckBox("Sound the alarm");
+        sound.setSelected(desk.sound());
+        sound.setOnAction(e -> desk.sound(sound.isSelected()));
+        HBox foot = new HBox(16, Ui.button("Close, the clock goes on", "Esc", away, "quiet"), Ui.spring(), sound);
+        foot.setAlignment(Pos.CENTER_LEFT);
+        return foot;
+    }
+
+    private static Label caution() {
+        return Ui.wrapped(
+                "Respirator with fresh cartridges, gloves, no flame: two-part primers may "
+                        + "hold chromates and isocyanates. The can and its safety sheet govern.",
+                "caution");
+    }
+
+    private void layAsked() {
+        why.setId("mix-why");
+        why.setPromptText("why they may be primed now");
+        why.setAccessibleText("Reason for priming sheets whose holes must wait");
+        Ui.shown(why, false);
+        pace.setId("mix-pace");
+        pace.setPrefColumnCount(5);
+        pace.setPromptText("1.5");
+        pace.setAccessibleText("Minutes each, if the log does not tell");
+        pace.textProperty().addListener((o, was, now) -> tick());
     }
 
     /** Puts the keyboard into the first field. */
@@ -191,28 +200,36 @@ public final class MixCard extends ShownBox {
                     .instant()
                     .truncatedTo(java.time.temporal.ChronoUnit.SECONDS)
                     .minus(Duration.ofMinutes(Mixing.minutes("Mixed", ago.getText())));
-            List<Batch.Surface> covers = ticked.stream()
-                    .filter(t -> t.box.isSelected())
-                    .flatMap(t -> t.offer.surfaces().stream())
-                    .distinct()
-                    .toList();
+            List<Batch.Surface> covers = covers();
             if (covers.isEmpty()) {
                 throw new InputException(
                         "Nothing is ticked that it is for: tick a sheet or a place where two touch, at the right");
             }
-            desk.session()
-                    .plan(
-                            "mixing " + c.name(),
-                            b -> Mixing.mixed(b, c, mixed, covers),
-                            () -> {
-                                ago.setText("0");
-                                ticked.clear();
-                                offers();
-                            },
-                            this::refuse);
+            plan(c, mixed, covers);
         } catch (InputException e) {
             refuse(e.getMessage());
         }
+    }
+
+    private void plan(Compound c, Instant mixed, List<Batch.Surface> covers) {
+        desk.session()
+                .plan(
+                        "mixing " + c.name(),
+                        b -> Mixing.mixed(b, c, mixed, covers),
+                        () -> {
+                            ago.setText("0");
+                            ticked.clear();
+                            offers();
+                        },
+                        this::refuse);
+    }
+
+    private List<Batch.Surface> covers() {
+        return ticked.stream()
+                .filter(t -> t.box.isSelected())
+                .flatMap(t -> t.offer.surfaces().stream())
+                .distinct()
+                .toList();
     }
 
     private void refuse(String sentence) {
@@ -251,29 +268,33 @@ public final class MixCard extends ShownBox {
         offers.getChildren().clear();
         ticked.clear();
         for (Mixing.Offer offer : list) {
-            CheckBox box = new CheckBox(offer.words());
-            box.setSelected(
-                    same
-                            ? kept.contains(offer.surfaces())
-                            : compound.getValue().kind() == Compound.Kind.PRIMER && offer.ready());
-            box.setOnAction(e -> total());
-            box.setWrapText(true);
-            box.setMinHeight(USE_PREF_SIZE);
-            HBox line = new HBox(
-                    10,
-                    box,
-                    Ui.spring(),
-                    Ui.kept(offer.state(), offer.ready() ? "plain" : "soft"),
-                    number(Mixing.area(offer.area(), desk.unit())),
-                    number(offer.holes() + " holes"));
-            line.setAlignment(Pos.CENTER_LEFT);
-            offers.getChildren().add(line);
-            ticked.add(new Ticked(box, offer));
+            line(offer, same, kept);
         }
         if (list.isEmpty()) {
             offers.getChildren().add(Ui.wrapped("No two sheets touch on this face.", "soft"));
         }
         total();
+    }
+
+    private void line(Mixing.Offer offer, boolean same, List<List<Batch.Surface>> kept) {
+        CheckBox box = new CheckBox(offer.words());
+        box.setSelected(
+                same
+                        ? kept.contains(offer.surfaces())
+                        : compound.getValue().kind() == Compound.Kind.PRIMER && offer.ready());
+        box.setOnAction(e -> total());
+        box.setWrapText(true);
+        box.setMinHeight(USE_PREF_SIZE);
+        HBox line = new HBox(
+                10,
+                box,
+                Ui.spring(),
+                Ui.kept(offer.state(), offer.ready() ? "plain" : "soft"),
+                number(Mixing.area(offer.area(), desk.unit())),
+                number(offer.holes() + " holes"));
+        line.setAlignment(Pos.CENTER_LEFT);
+        offers.getChildren().add(line);
+        ticked.add(new Ticked(box, offer));
     }
 
     private static Label number(String text) {
@@ -327,41 +348,8 @@ public final class MixCard extends ShownBox {
             Label phase = Ui.wrapped("", "strong");
             Label forecast = Ui.wrapped("", "plain");
             boolean primer = s.batch().compound().kind() == Compound.Kind.PRIMER;
-            HBox buttons = new HBox(8);
-            if (s.batch().compound().stir() > 0) {
-                buttons.getChildren()
-                        .add(Ui.button(
-                                "Stirred",
-                                "",
-                                () -> change(
-                                        s.batch(),
-                                        "stirring",
-                                        b -> b.stirred(desk.session().instant()))));
-            }
-            if (primer && !s.toPrime().isEmpty()) {
-                Button done = Ui.button("Its sheets are primed", "", () -> primed(s));
-                done.setId("mix-primed");
-                buttons.getChildren().add(done);
-            }
-            Button end = Ui.button(
-                    "Used up or thrown away",
-                    "",
-                    () -> change(
-                            s.batch(),
-                            "ending a batch",
-                            b -> b.ended(desk.session().instant())));
-            end.setId("mix-end");
-            buttons.getChildren().add(end);
-            buttons.setDisable(desk.session().readOnly());
-            HBox clock = new HBox(14, time, phase);
-            clock.setAlignment(Pos.CENTER_LEFT);
-            VBox box = new VBox(5, clock, Ui.wrapped("For " + s.sheets() + ".", "soft"));
-            if (!primer) {
-                HBox each = new HBox(6, Ui.kept("Minutes each, to try", "field-name"), pace);
-                each.setAlignment(Pos.CENTER_LEFT);
-                box.getChildren().addAll(forecast, each);
-            }
-            box.getChildren().add(buttons);
+            HBox buttons = buttons(s, primer);
+            VBox box = box(time, phase, s, primer, forecast, buttons);
             box.getStyleClass().add("batch-running");
             running.getChildren().add(box);
             clocks.add(new Clock(s.batch(), s, time, phase, forecast));
@@ -374,6 +362,47 @@ public final class MixCard extends ShownBox {
                             "soft"));
         }
         tick();
+    }
+
+    private VBox box(Label time, Label phase, Mixing.Standing s, boolean primer, Label forecast, HBox buttons) {
+        HBox clock = new HBox(14, time, phase);
+        clock.setAlignment(Pos.CENTER_LEFT);
+        VBox box = new VBox(5, clock, Ui.wrapped("For " + s.sheets() + ".", "soft"));
+        if (!primer) {
+            HBox each = new HBox(6, Ui.kept("Minutes each, to try", "field-name"), pace);
+            each.setAlignment(Pos.CENTER_LEFT);
+            box.getChildren().addAll(forecast, each);
+        }
+        box.getChildren().add(buttons);
+        return box;
+    }
+
+    private HBox buttons(Mixing.Standing s, boolean primer) {
+        HBox buttons = new HBox(8);
+        if (s.batch().compound().stir() > 0) {
+            buttons.getChildren()
+                    .add(Ui.button(
+                            "Stirred",
+                            "",
+                            () -> change(
+                                    s.batch(),
+                                    "stirring",
+                                    b -> b.stirred(desk.session().instant()))));
+        }
+        if (primer && !s.toPrime().isEmpty()) {
+            Button done = Ui.button("Its sheets are primed", "", () -> primed(s));
+            done.setId("mix-primed");
+            buttons.getChildren().add(done);
+        }
+        Button end = Ui.button(
+                "Used up or thrown away",
+                "",
+                () -> change(
+                        s.batch(), "ending a batch", b -> b.ended(desk.session().instant())));
+        end.setId("mix-end");
+        buttons.getChildren().add(end);
+        buttons.setDisable(desk.session().readOnly());
+        return buttons;
     }
 
     /** Marks the sheets primed; where their holes must wait, a reason is asked for. */
@@ -406,16 +435,18 @@ public final class MixCard extends ShownBox {
             String stirs = at.stir()
                     .map(d -> d.isPositive() ? " Stir in " + BatchClock.words(d) + "." : " Stir it now.")
                     .orElse("");
-            c.phase.setText(c.batch.compound().name() + ": "
-                    + switch (at.phase()) {
-                        case STANDING -> "stands, not to be used yet.";
-                        case READY -> "may be used.";
-                        case CLOSING -> "goes off soon.";
-                        case OVER -> "gone off, use no more of it.";
-                    }
-                    + stirs);
+            c.phase.setText(c.batch.compound().name() + ": " + phase(at) + stirs);
             c.forecast.setText(at.usable() ? c.standing.forecast(given(), at.left()) : "");
         }
+    }
+
+    private static String phase(BatchClock at) {
+        return switch (at.phase()) {
+            case STANDING -> "stands, not to be used yet.";
+            case READY -> "may be used.";
+            case CLOSING -> "goes off soon.";
+            case OVER -> "gone off, use no more of it.";
+        };
     }
 
     private Optional<Pace> given() {

@@ -7,6 +7,7 @@ import bucina.core.nutplate.NutPlate;
 import bucina.core.nutplate.NutPlateLayout;
 import bucina.core.nutplate.ScrewPattern;
 import bucina.core.plan.Face;
+import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Row;
 import bucina.core.sheet.Box;
@@ -56,9 +57,7 @@ public final class NutPlateCard extends ShownBox {
         setMaxSize(900, USE_PREF_SIZE);
         picture = new FacePicture(palette, 470, 400);
         Fields f = new Fields();
-        List<Optional<Row>> rows = new ArrayList<>();
-        NutPlateEdits.screwRows(desk.face().face()).forEach(r -> rows.add(Optional.of(r)));
-        rows.add(Optional.empty());
+        List<Optional<Row>> rows = rows(desk);
         Optional<Row> picked = desk.cursor().map(c -> c.row()).filter(r -> rows.contains(Optional.of(r)));
         row = f.choice(
                 "Screws",
@@ -86,6 +85,11 @@ public final class NutPlateCard extends ShownBox {
         go.setId("np-go");
         go.setDefaultButton(true);
         error.setId("np-error");
+        lay(f, away);
+        look();
+    }
+
+    private void lay(Fields f, Runnable away) {
         VBox left = new VBox(
                 8, f, says, error, Ui.wrapped(String.join(" ", NutPlateEdits.steps(plate.getValue())), "caution"));
         left.setPrefWidth(380);
@@ -99,7 +103,13 @@ public final class NutPlateCard extends ShownBox {
                                 "soft"),
                         Ui.scroll(new HBox(16, left, picture)),
                         new HBox(8, go, Ui.button("Close", "Esc", away, "quiet")));
-        look();
+    }
+
+    private static List<Optional<Row>> rows(Desk desk) {
+        List<Optional<Row>> rows = new ArrayList<>();
+        NutPlateEdits.screwRows(desk.face().face()).forEach(r -> rows.add(Optional.of(r)));
+        rows.add(Optional.empty());
+        return rows;
     }
 
     /** Puts the keyboard into the first field. */
@@ -132,28 +142,36 @@ public final class NutPlateCard extends ShownBox {
         origin.setDisable(!typed);
         Face face = desk.face().face();
         try {
-            ScrewPattern screws = screws();
-            NutPlateLayout layout = NutPlateEdits.lay(
-                    face, screws, shaped(), desk.snapshot().build().rules());
-            draw(face, layout);
-            long turned = NutPlateEdits.turned(screws, layout);
-            int n = layout.plates().size();
-            says.setText(n + " plates, " + layout.plate().places().size() * n + " lug rivets"
-                    + (typed ? ", " + n + " screws" : "")
-                    + (turned == 0 ? ", all along the edge." : ", " + turned + " turned to clear."));
-            if (layout.findings().isEmpty()) {
-                Ui.shown(error, false);
-            } else {
-                refuse(layout.findings().getFirst().message().in(desk.unit())
-                        + (layout.findings().size() > 1
-                                ? " And " + (layout.findings().size() - 1) + " more."
-                                : ""));
-            }
-            go.setDisable(lug.getText().isBlank() || desk.session().readOnly());
+            judged(face, typed);
         } catch (InputException e) {
             says.setText("");
             refuse(e.getMessage());
             go.setDisable(true);
+        }
+    }
+
+    private void judged(Face face, boolean typed) {
+        ScrewPattern screws = screws();
+        NutPlateLayout layout = NutPlateEdits.lay(
+                face, screws, shaped(), desk.snapshot().build().rules());
+        draw(face, layout);
+        long turned = NutPlateEdits.turned(screws, layout);
+        int n = layout.plates().size();
+        say(n, layout, typed, turned);
+        go.setDisable(lug.getText().isBlank() || desk.session().readOnly());
+    }
+
+    private void say(int n, NutPlateLayout layout, boolean typed, long turned) {
+        says.setText(n + " plates, " + layout.plate().places().size() * n + " lug rivets"
+                + (typed ? ", " + n + " screws" : "")
+                + (turned == 0 ? ", all along the edge." : ", " + turned + " turned to clear."));
+        if (layout.findings().isEmpty()) {
+            Ui.shown(error, false);
+        } else {
+            refuse(layout.findings().getFirst().message().in(desk.unit())
+                    + (layout.findings().size() > 1
+                            ? " And " + (layout.findings().size() - 1) + " more."
+                            : ""));
         }
     }
 
@@ -190,28 +208,32 @@ public final class NutPlateCard extends ShownBox {
             NutPlate with = shaped();
             ScrewPattern screws = screws();
             var face = desk.face().face().id();
-            desk.session()
-                    .plan(
-                            "putting on " + screws.screws().size() + " nut plates",
-                            b -> NutPlateEdits.add(
-                                    b,
-                                    face,
-                                    NutPlateEdits.lay(
-                                            b.faces().stream()
-                                                    .map(r -> r.face())
-                                                    .filter(x -> x.id().equals(face))
-                                                    .findFirst()
-                                                    .orElseThrow(),
-                                            screws,
-                                            with,
-                                            b.rules()),
-                                    thick,
-                                    typed),
-                            away,
-                            this::refuse);
+            put(screws, face, with, thick, typed);
         } catch (InputException e) {
             refuse(e.getMessage());
         }
+    }
+
+    private void put(ScrewPattern screws, Id.Face face, NutPlate with, Length thick, boolean typed) {
+        desk.session()
+                .plan(
+                        "putting on " + screws.screws().size() + " nut plates",
+                        b -> NutPlateEdits.add(
+                                b,
+                                face,
+                                NutPlateEdits.lay(
+                                        b.faces().stream()
+                                                .map(r -> r.face())
+                                                .filter(x -> x.id().equals(face))
+                                                .findFirst()
+                                                .orElseThrow(),
+                                        screws,
+                                        with,
+                                        b.rules()),
+                                thick,
+                                typed),
+                        away,
+                        this::refuse);
     }
 
     private void refuse(String sentence) {

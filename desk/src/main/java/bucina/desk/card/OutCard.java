@@ -77,9 +77,19 @@ public final class OutCard extends ShownBox {
         what = f.choice("Write", List.of(What.values()), first, What::word, "out-what", w -> look());
         paper = f.choice("Paper", List.of(Paper.A4, Paper.LETTER), Paper.A4, Paper::name, "out-paper", p -> look());
         path = f.add("File", new TextField(), "out-path");
+        Button go = goes();
+        lay(desk, f, go, away);
+        look();
+    }
+
+    private Button goes() {
         Button go = Ui.button("Write it", "Enter", this::go, "primary");
         go.setId("out-go");
         go.setDefaultButton(true);
+        return go;
+    }
+
+    private void lay(Desk desk, Fields f, Button go, Runnable away) {
         getChildren()
                 .addAll(
                         Ui.label("Write out " + desk.face().face().name(), "bench-title"),
@@ -91,7 +101,6 @@ public final class OutCard extends ShownBox {
                                 Ui.button("Choose a file", "", this::choose),
                                 go,
                                 Ui.button("Close", "Esc", away, "quiet")));
-        look();
     }
 
     /** Puts the keyboard into the first field. */

@@ -114,16 +114,24 @@ public final class PanelCard extends ShownBox {
                     form.shape = s;
                     shape();
                 }));
-        length = f.live("Length", form.length, "panel-length", t -> set(() -> form.length = t));
-        length.setPromptText(unit == Unit.INCH ? "48" : "1200");
-        root = f.live("Chord at root", form.root, "panel-root", t -> set(() -> form.root = t));
-        root.setPromptText(unit == Unit.INCH ? "20" : "500");
+        sizes(f);
+        f.live("Skin thickness", form.thickness, "panel-thickness", t -> set(() -> form.thickness = t));
+        shape();
+    }
+
+    private void sizes(Fields f) {
+        chords(f);
         chordTip = f.live("Chord at tip", form.tip, "panel-tip", t -> set(() -> form.tip = t));
         chordTip.setPromptText(unit == Unit.INCH ? "16" : "400");
         corners = f.live("Corners", form.corners, "panel-corners", t -> set(() -> form.corners = t));
         corners.setPromptText("0,0; 48,0; 48,16; 0,20");
-        f.live("Skin thickness", form.thickness, "panel-thickness", t -> set(() -> form.thickness = t));
-        shape();
+    }
+
+    private void chords(Fields f) {
+        length = f.live("Length", form.length, "panel-length", t -> set(() -> form.length = t));
+        length.setPromptText(unit == Unit.INCH ? "48" : "1200");
+        root = f.live("Chord at root", form.root, "panel-root", t -> set(() -> form.root = t));
+        root.setPromptText(unit == Unit.INCH ? "20" : "500");
     }
 
     private void shape() {
@@ -210,20 +218,27 @@ public final class PanelCard extends ShownBox {
         }
         Ui.shown(error, false);
         try {
-            PanelPlan plan = form.plan(form.name.isBlank() ? "Panel" : form.name, lengths, unit);
-            Face face = Panel.face(Panel.add(blank(), plan));
-            List<Row> rows =
-                    face.groups().stream().flatMap(g -> g.rows().stream()).toList();
-            List<Point> holes =
-                    rows.stream().flatMap(r -> r.holes().stream()).map(Hole::at).toList();
-            picture.show(face.layers(), holes);
-            says.setText(face.layers().size() + " sheets, " + holes.size() + " holes in " + rows.size() + " rows of "
-                    + plan.fastener().name()
-                    + ", pitch about "
-                    + LengthFormat.trade(plan.pitch(), unit) + ".");
+            draw();
         } catch (InputException e) {
             says.setText(started() ? e.getMessage() : "Type the skin first: it is drawn here as you go.");
         }
+    }
+
+    private void draw() {
+        PanelPlan plan = form.plan(form.name.isBlank() ? "Panel" : form.name, lengths, unit);
+        Face face = Panel.face(Panel.add(blank(), plan));
+        List<Row> rows = face.groups().stream().flatMap(g -> g.rows().stream()).toList();
+        List<Point> holes =
+                rows.stream().flatMap(r -> r.holes().stream()).map(Hole::at).toList();
+        picture.show(face.layers(), holes);
+        words(face, holes, rows, plan);
+    }
+
+    private void words(Face face, List<Point> holes, List<Row> rows, PanelPlan plan) {
+        says.setText(face.layers().size() + " sheets, " + holes.size() + " holes in " + rows.size() + " rows of "
+                + plan.fastener().name()
+                + ", pitch about "
+                + LengthFormat.trade(plan.pitch(), unit) + ".");
     }
 
     private boolean started() {

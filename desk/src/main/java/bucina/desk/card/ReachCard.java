@@ -53,6 +53,69 @@ public final class ReachCard extends ShownBox {
         setMaxSize(1120, 690);
         crib.setHgap(8);
         crib.setVgap(3);
+        layKind();
+        kind.setAccessibleText("Kind of the new tool");
+        layNew();
+        kind.valueProperty().addListener((o, was, now) -> prompt());
+        prompt();
+        Button add = Ui.button("Add", "", this::add);
+        add.setId("crib-add");
+        HBox.setHgrow(name, Priority.ALWAYS);
+        HBox more = new HBox(6, kind, name, sizes, add);
+        more.setAlignment(Pos.CENTER_LEFT);
+        error.setId("crib-error");
+        Ui.shown(error, false);
+        VBox left = crib(more);
+        left.setPrefWidth(600);
+        left.setMinWidth(600);
+        VBox right = new VBox(
+                8,
+                Ui.label("On " + desk.face().face().name(), "strong"),
+                Ui.wrapped("Parts in place are in the way, parts to come are not.", "soft"),
+                Ui.scroll(reached));
+        HBox.setHgrow(right, Priority.ALWAYS);
+        Button sheet = onSheet(away, desk);
+        HBox columns = new HBox(18, left, right);
+        VBox.setVgrow(columns, Priority.ALWAYS);
+        getChildren()
+                .addAll(
+                        Ui.label("Will the tool fit?", "bench-title"),
+                        columns,
+                        new HBox(8, sheet, Ui.button("Close", "Esc", away, "quiet")));
+        fill();
+    }
+
+    private static Button onSheet(Runnable away, Desk desk) {
+        Button sheet = Ui.button("See it on the sheet", "Z", () -> {
+            away.run();
+            if (desk.reachingProperty().get().isEmpty()) {
+                desk.turnReach();
+            }
+        });
+        sheet.setId("reach-sheet");
+        return sheet;
+    }
+
+    private VBox crib(HBox more) {
+        return new VBox(
+                8,
+                Ui.label("Tool crib", "strong"),
+                Ui.wrapped("Typical figures ship with the program: type your own over them.", "soft"),
+                Ui.scroll(crib),
+                more,
+                error);
+    }
+
+    private void layNew() {
+        name.setId("crib-name");
+        name.setPromptText("its name");
+        name.setAccessibleText("Name of the new tool");
+        sizes.setId("crib-sizes");
+        sizes.setPrefColumnCount(8);
+        sizes.setAccessibleText("Figures of the new tool");
+    }
+
+    private void layKind() {
         kind.getItems().setAll(Tool.Kind.values());
         kind.setConverter(new StringConverter<>() {
             @Override
@@ -67,52 +130,6 @@ public final class ReachCard extends ShownBox {
         });
         kind.setValue(Tool.Kind.YOKE);
         kind.setId("crib-kind");
-        kind.setAccessibleText("Kind of the new tool");
-        name.setId("crib-name");
-        name.setPromptText("its name");
-        name.setAccessibleText("Name of the new tool");
-        sizes.setId("crib-sizes");
-        sizes.setPrefColumnCount(8);
-        sizes.setAccessibleText("Figures of the new tool");
-        kind.valueProperty().addListener((o, was, now) -> prompt());
-        prompt();
-        Button add = Ui.button("Add", "", this::add);
-        add.setId("crib-add");
-        HBox.setHgrow(name, Priority.ALWAYS);
-        HBox more = new HBox(6, kind, name, sizes, add);
-        more.setAlignment(Pos.CENTER_LEFT);
-        error.setId("crib-error");
-        Ui.shown(error, false);
-        VBox left = new VBox(
-                8,
-                Ui.label("Tool crib", "strong"),
-                Ui.wrapped("Typical figures ship with the program: type your own over them.", "soft"),
-                Ui.scroll(crib),
-                more,
-                error);
-        left.setPrefWidth(600);
-        left.setMinWidth(600);
-        VBox right = new VBox(
-                8,
-                Ui.label("On " + desk.face().face().name(), "strong"),
-                Ui.wrapped("Parts in place are in the way, parts to come are not.", "soft"),
-                Ui.scroll(reached));
-        HBox.setHgrow(right, Priority.ALWAYS);
-        Button sheet = Ui.button("See it on the sheet", "Z", () -> {
-            away.run();
-            if (desk.reachingProperty().get().isEmpty()) {
-                desk.turnReach();
-            }
-        });
-        sheet.setId("reach-sheet");
-        HBox columns = new HBox(18, left, right);
-        VBox.setVgrow(columns, Priority.ALWAYS);
-        getChildren()
-                .addAll(
-                        Ui.label("Will the tool fit?", "bench-title"),
-                        columns,
-                        new HBox(8, sheet, Ui.button("Close", "Esc", away, "quiet")));
-        fill();
     }
 
     /** Puts the keyboard into the first field. */
@@ -177,27 +194,29 @@ public final class ReachCard extends ShownBox {
         if (alike.isEmpty()) {
             reached.getChildren().add(Ui.wrapped("Nothing on this face wants a tool at its holes.", "soft"));
         }
-        alike.forEach((words, list) -> {
-            Reach one = list.getFirst();
-            boolean none = one.tools().isEmpty();
-            Button pick = Ui.button(
-                    list.size() + (list.size() == 1 ? " hole" : " holes"), "", () -> pick(list), "dress-pick");
-            Label title = Ui.wrapped(words, none ? "stop-text" : "strong");
-            HBox.setHgrow(title, Priority.ALWAYS);
-            title.setMaxWidth(Double.MAX_VALUE);
-            HBox line = new HBox(6, title, pick);
-            VBox box = new VBox(1, line);
-            if (!one.blocked().isEmpty()) {
-                box.getChildren()
-                        .add(Ui.wrapped(
-                                one.hole().label() + ": "
-                                        + one.blocked().stream()
-                                                .map(b -> b.why().in(desk.unit()))
-                                                .collect(Collectors.joining(" ")),
-                                none ? "attention-text" : "tiny"));
-            }
-            reached.getChildren().add(box);
-        });
+        alike.forEach((words, list) -> way(list, words));
+    }
+
+    private void way(List<Reach> list, String words) {
+        Reach one = list.getFirst();
+        boolean none = one.tools().isEmpty();
+        Button pick =
+                Ui.button(list.size() + (list.size() == 1 ? " hole" : " holes"), "", () -> pick(list), "dress-pick");
+        Label title = Ui.wrapped(words, none ? "stop-text" : "strong");
+        HBox.setHgrow(title, Priority.ALWAYS);
+        title.setMaxWidth(Double.MAX_VALUE);
+        HBox line = new HBox(6, title, pick);
+        VBox box = new VBox(1, line);
+        if (!one.blocked().isEmpty()) {
+            box.getChildren()
+                    .add(Ui.wrapped(
+                            one.hole().label() + ": "
+                                    + one.blocked().stream()
+                                            .map(b -> b.why().in(desk.unit()))
+                                            .collect(Collectors.joining(" ")),
+                            none ? "attention-text" : "tiny"));
+        }
+        reached.getChildren().add(box);
     }
 
     private void pick(List<Reach> list) {

@@ -30,6 +30,15 @@ public final class SearchCard extends ShownBox {
         getStyleClass().add("card");
         setId("search-card");
         setMaxSize(620, 460);
+        lay();
+        hits.setOnMouseClicked(e -> go());
+        box.textProperty().addListener((o, was, now) -> fill());
+        box.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        getChildren().addAll(box, hits);
+        fill();
+    }
+
+    private void lay() {
         box.setId("search-box");
         box.setPromptText("hole, row, group, sheet, command: R1.12, doubler, theme");
         box.setAccessibleText("Search");
@@ -39,11 +48,6 @@ public final class SearchCard extends ShownBox {
         hits.setCellFactory(v -> new Cell());
         hits.setPlaceholder(Ui.wrapped(
                 "Nothing is called that. Try a row such as R3, a group code, or a word of a sheet's name.", "soft"));
-        hits.setOnMouseClicked(e -> go());
-        box.textProperty().addListener((o, was, now) -> fill());
-        box.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
-        getChildren().addAll(box, hits);
-        fill();
     }
 
     /** Puts the keyboard into the box. */

@@ -28,6 +28,10 @@ public final class StationsCard extends ShownBox {
         text.setId("stations-text");
         text.setPrefRowCount(Math.min(22, row.holes().size() + 1));
         text.getStyleClass().add("columns");
+        lay(row, away);
+    }
+
+    private void lay(Row row, Runnable away) {
         getChildren()
                 .addAll(
                         Ui.label("Stations of " + row.name(), "bench-title"),

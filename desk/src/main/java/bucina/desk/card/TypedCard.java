@@ -120,18 +120,21 @@ public final class TypedCard extends ShownBox {
             return;
         }
         try {
-            Solution s =
-                    form().solve(desk.session().catalogue(), desk.snapshot().build(), desk.lengths());
-            answer.setText(s.designation().orElse("No rivet does"));
-            detail.setText("Grip " + LengthFormat.trade(s.grip(), desk.unit()) + ". "
-                    + s.choice()
-                            .map(c -> c.pick().why().in(desk.unit()) + " Gap "
-                                    + LengthFormat.decimal(c.squeezerGap(), desk.unit(), 3) + ".")
-                            .orElse(""));
+            answer();
         } catch (InputException e) {
             answer.setText("");
             detail.setText(e.getMessage());
         }
+    }
+
+    private void answer() {
+        Solution s = form().solve(desk.session().catalogue(), desk.snapshot().build(), desk.lengths());
+        answer.setText(s.designation().orElse("No rivet does"));
+        detail.setText("Grip " + LengthFormat.trade(s.grip(), desk.unit()) + ". "
+                + s.choice()
+                        .map(c -> c.pick().why().in(desk.unit()) + " Gap "
+                                + LengthFormat.decimal(c.squeezerGap(), desk.unit(), 3) + ".")
+                        .orElse(""));
     }
 
     private void go() {

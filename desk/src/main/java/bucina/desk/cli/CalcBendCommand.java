@@ -43,19 +43,33 @@ final class CalcBendCommand implements Callable<Integer> {
                 common.lengths().parse(thickness),
                 Angle.parse(angle),
                 NeutralLine.parse(k));
-        ObjectNode node = Common.object();
-        node.set("allowance", Common.length(bend.allowance()));
-        bend.setback().ifPresentOrElse(s -> node.set("setback", Common.length(s)), () -> node.putNull("setback"));
-        bend.deduction().ifPresentOrElse(d -> node.set("deduction", Common.length(d)), () -> node.putNull("deduction"));
+        ObjectNode node = tree(bend);
+        List<String> lines = lines(bend);
+        common.answer(node, lines);
+        return Cli.FINE;
+    }
+
+    private List<String> lines(Bend bend) {
         List<String> lines = new ArrayList<>(List.of("%-10s %s".formatted("Allowance", common.show(bend.allowance()))));
+        setback(lines, bend);
+        bend.deduction().ifPresent(d -> lines.add("%-10s %s".formatted("Deduction", common.show(d))));
+        lines.add("Turned by %s; %s left between the legs. Try it on a strip of the same sheet first."
+                .formatted(bend.size(), Angle.degrees(180 - bend.size().degrees())));
+        return lines;
+    }
+
+    private void setback(List<String> lines, Bend bend) {
         lines.add("%-10s %s"
                 .formatted(
                         "Setback",
                         bend.setback().map(common::show).orElse("none at 180°: the outer faces do not meet")));
-        bend.deduction().ifPresent(d -> lines.add("%-10s %s".formatted("Deduction", common.show(d))));
-        lines.add("Turned by %s; %s left between the legs. Try it on a strip of the same sheet first."
-                .formatted(bend.size(), Angle.degrees(180 - bend.size().degrees())));
-        common.answer(node, lines);
-        return Cli.FINE;
+    }
+
+    private static ObjectNode tree(Bend bend) {
+        ObjectNode node = Common.object();
+        node.set("allowance", Common.length(bend.allowance()));
+        bend.setback().ifPresentOrElse(s -> node.set("setback", Common.length(s)), () -> node.putNull("setback"));
+        bend.deduction().ifPresentOrElse(d -> node.set("deduction", Common.length(d)), () -> node.putNull("deduction"));
+        return node;
     }
 }

@@ -51,22 +51,35 @@ final class CalcBoltCommand implements Callable<Integer> {
         BoltThread of = BoltThread.of(common.catalogue().bolts(), thread);
         Nut with = Nut.of(
                 common.catalogue().nuts(), nut, of.name(), h -> common.lengths().parsePositive(h, "--nut height"));
-        BoltChoice.Joint joint = new BoltChoice.Joint(
-                of, common.lengths().parseList(layers, "--layers"), with, BoltChoice.Turn.parse(turn), drag);
+        BoltChoice.Joint joint = joint(of, with);
         BoltChoice choice = BoltChoice.of(joint, common.catalogue().washers());
+        ObjectNode node = tree(choice, joint);
+        common.answer(node, lines(choice));
+        return choice.best().isPresent() ? Cli.FINE : Cli.FINDINGS;
+    }
+
+    private BoltChoice.Joint joint(BoltThread of, Nut with) {
+        return new BoltChoice.Joint(
+                of, common.lengths().parseList(layers, "--layers"), with, BoltChoice.Turn.parse(turn), drag);
+    }
+
+    private ObjectNode tree(BoltChoice choice, BoltChoice.Joint joint) {
         ObjectNode node = Common.object();
         choice.best().ifPresentOrElse(f -> node.set("choice", tree(f)), () -> node.putNull("choice"));
         ArrayNode others = node.putArray("alternatives");
         choice.fits().stream().skip(1).forEach(f -> others.add(tree(f)));
+        torque(node, joint);
+        node.put("why", choice.why().in(common.unit()));
+        ArrayNode notes = node.putArray("notes");
+        joint.notes().forEach(notes::add);
+        return node;
+    }
+
+    private static void torque(ObjectNode node, BoltChoice.Joint joint) {
         node.putObject("torque")
                 .put("low", joint.torque().low())
                 .put("high", joint.torque().high())
                 .put("unit", "in-lb");
-        node.put("why", choice.why().in(common.unit()));
-        ArrayNode notes = node.putArray("notes");
-        joint.notes().forEach(notes::add);
-        common.answer(node, lines(choice));
-        return choice.best().isPresent() ? Cli.FINE : Cli.FINDINGS;
     }
 
     private static ObjectNode tree(BoltChoice.Fit fit) {
@@ -87,6 +100,14 @@ final class CalcBoltCommand implements Callable<Integer> {
         lines.add(choice.best().map(f -> "Use " + words(f)).orElse("No bolt fits"));
         lines.add(choice.why().in(common.unit()));
         BoltChoice.Joint joint = choice.asked();
+        torque(lines, joint);
+        lines.addAll(joint.notes());
+        choice.fits().stream().skip(1).limit(6).forEach(f -> lines.add("  or " + words(f)));
+        lines.add("The kit's drawing governs; nothing here is an approval.");
+        return lines;
+    }
+
+    private void torque(List<String> lines, BoltChoice.Joint joint) {
         lines.add(String.format(
                 Locale.ROOT,
                 "Torque %.0f to %.0f in-lb on dry threads%s (%s)",
@@ -94,10 +115,6 @@ final class CalcBoltCommand implements Callable<Integer> {
                 joint.torque().high(),
                 drag > 0 && !joint.nut().kind().slotted() ? ", drag added" : "",
                 joint.thread().source()));
-        lines.addAll(joint.notes());
-        choice.fits().stream().skip(1).limit(6).forEach(f -> lines.add("  or " + words(f)));
-        lines.add("The kit's drawing governs; nothing here is an approval.");
-        return lines;
     }
 
     private static String words(BoltChoice.Fit f) {

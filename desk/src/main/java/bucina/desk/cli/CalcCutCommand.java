@@ -38,32 +38,35 @@ final class CalcCutCommand implements Callable<Integer> {
         CutText text = new CutText(common.lengths());
         CutList list = CutList.of(
                 text.pieces(want), text.stock(stock), common.lengths().parse(kerf));
+        ObjectNode node = tree(list);
+        common.answer(node, lines(list));
+        return list.missing().isEmpty() ? Cli.FINE : Cli.FINDINGS;
+    }
+
+    private static ObjectNode tree(CutList list) {
         ObjectNode node = Common.object();
         ArrayNode bars = node.putArray("bars");
         for (CutList.Bar bar : list.bars()) {
-            ObjectNode each = bars.addObject();
-            each.set("stock", Common.length(bar.stock()));
-            ArrayNode pieces = each.putArray("pieces");
-            bar.pieces().forEach(p -> pieces.add(Common.length(p.length())));
-            each.set("left", Common.length(bar.left()));
+            tree(bars, bar);
         }
         ArrayNode missing = node.putArray("missing");
         list.missing().forEach(p -> missing.add(Common.length(p.length())));
         node.put("bound", list.bound());
-        common.answer(node, lines(list));
-        return list.missing().isEmpty() ? Cli.FINE : Cli.FINDINGS;
+        return node;
+    }
+
+    private static void tree(ArrayNode bars, CutList.Bar bar) {
+        ObjectNode each = bars.addObject();
+        each.set("stock", Common.length(bar.stock()));
+        ArrayNode pieces = each.putArray("pieces");
+        bar.pieces().forEach(p -> pieces.add(Common.length(p.length())));
+        each.set("left", Common.length(bar.left()));
     }
 
     private List<String> lines(CutList list) {
         List<String> lines = new ArrayList<>();
         for (CutList.Bar bar : list.bars()) {
-            lines.add("%10s  %s, left %s"
-                    .formatted(
-                            common.show(bar.stock()),
-                            bar.pieces().stream()
-                                    .map(p -> common.show(p.length()))
-                                    .collect(Collectors.joining(" + ")),
-                            common.show(bar.left())));
+            bar(lines, bar);
         }
         lines.add(list.bars().size() + " bars; what is cut needs " + list.bound() + " at the least.");
         if (!list.missing().isEmpty()) {
@@ -74,5 +77,13 @@ final class CalcCutCommand implements Callable<Integer> {
                     + " in all.");
         }
         return lines;
+    }
+
+    private void bar(List<String> lines, CutList.Bar bar) {
+        lines.add("%10s  %s, left %s"
+                .formatted(
+                        common.show(bar.stock()),
+                        bar.pieces().stream().map(p -> common.show(p.length())).collect(Collectors.joining(" + ")),
+                        common.show(bar.left())));
     }
 }

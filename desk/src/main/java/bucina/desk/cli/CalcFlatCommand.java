@@ -71,6 +71,12 @@ final class CalcFlatCommand implements Callable<Integer> {
                 .toList();
         FlatPattern flat = FlatPattern.of(asked, bends, MeasuredTo.parse(measured));
         List<Length> sight = flat.sightLines(FlatPattern.Clamp.parse(clamp));
+        ObjectNode node = tree(flat, sight);
+        common.answer(node, table(flat, sight));
+        return Cli.FINE;
+    }
+
+    private static ObjectNode tree(FlatPattern flat, List<Length> sight) {
         ObjectNode node = Common.object();
         node.set("developed_length", Common.length(flat.developed()));
         ArrayNode flats = node.putArray("flats");
@@ -80,8 +86,7 @@ final class CalcFlatCommand implements Callable<Integer> {
                 .forEach(b -> tangents.addArray().add(Common.length(b.from())).add(Common.length(b.to())));
         ArrayNode lines = node.putArray("sight_lines");
         sight.forEach(s -> lines.add(Common.length(s)));
-        common.answer(node, table(flat, sight));
-        return Cli.FINE;
+        return node;
     }
 
     private List<String> table(FlatPattern flat, List<Length> sight) {
@@ -89,6 +94,12 @@ final class CalcFlatCommand implements Callable<Integer> {
                 "Developed length " + common.show(flat.developed())
                         + ". Running dimensions from the first leg's free edge:",
                 "%4s %12s %12s %12s %12s".formatted("bend", "turned by", "tangent", "sight line", "tangent")));
+        rows(sight, flat, rows);
+        rows.add("Bend a strip of the same sheet first, and measure it.");
+        return rows;
+    }
+
+    private void rows(List<Length> sight, FlatPattern flat, List<String> rows) {
         for (int i = 0; i < sight.size(); i++) {
             FlatPattern.Band band = flat.bands().get(i);
             rows.add("%4d %12s %12s %12s %12s"
@@ -99,7 +110,5 @@ final class CalcFlatCommand implements Callable<Integer> {
                             common.show(sight.get(i)),
                             common.show(band.to())));
         }
-        rows.add("Bend a strip of the same sheet first, and measure it.");
-        return rows;
     }
 }

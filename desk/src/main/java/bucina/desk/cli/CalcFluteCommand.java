@@ -38,12 +38,7 @@ final class CalcFluteCommand implements Callable<Integer> {
         var read = common.lengths();
         Flutes f = Flutes.of(
                 read.parse(sagitta), read.parse(chord), read.parse(flange), read.parse(depth), read.parse(width));
-        ObjectNode node = Common.object();
-        node.set("excess", Common.length(f.excess()));
-        node.set("take_up", Common.length(f.takeUp()));
-        node.put("flutes", f.count());
-        node.set("depth_each", Common.length(f.depthEach()));
-        node.set("residual_sagitta", Common.length(f.residualSagitta()));
+        ObjectNode node = tree(f);
         common.answer(
                 node,
                 List.of(
@@ -56,5 +51,15 @@ final class CalcFluteCommand implements Callable<Integer> {
                                         + common.show(f.residualSagitta()) + " of bow stays.",
                         "An estimate: make them shallower first, measure again, and flatten what was too much."));
         return Cli.FINE;
+    }
+
+    private static ObjectNode tree(Flutes f) {
+        ObjectNode node = Common.object();
+        node.set("excess", Common.length(f.excess()));
+        node.set("take_up", Common.length(f.takeUp()));
+        node.put("flutes", f.count());
+        node.set("depth_each", Common.length(f.depthEach()));
+        node.set("residual_sagitta", Common.length(f.residualSagitta()));
+        return node;
     }
 }

@@ -132,21 +132,25 @@ final class CalcNestCommand implements Callable<Integer> {
                 .orElseThrow(() -> Common.wrong("--school \"" + word + "\" is not known: write full or two-thirds"));
     }
 
+    /** A head of the catalogue and its hole. */
+    private record Known(Length across, Length hole) {}
+
     /** The hole of the head in the catalogue that is nearest in diameter. */
     private Length nearest(Length across) {
-        record Known(Length across, Length hole) {}
-        return Stream.concat(
-                        common.catalogue().screws().stream()
-                                .map(s -> new Known(s.head().diameter(), s.hole())),
-                        common.catalogue().rivets().stream()
-                                .filter(r -> r.head().flush())
-                                .map(r -> new Known(r.headDiameter(), r.hole())))
-                .filter(k -> across.minus(k.hole).positive())
+        return known().filter(k -> across.minus(k.hole).positive())
                 .min(Comparator.comparingDouble(
                         k -> Math.abs(k.across.minus(across).nanometres())))
                 .map(Known::hole)
                 .orElseThrow(() -> Common.wrong("--head " + common.show(across)
                         + " is smaller than every head in the catalogue: give its hole too, like --hole .098"));
+    }
+
+    private Stream<Known> known() {
+        return Stream.concat(
+                common.catalogue().screws().stream().map(s -> new Known(s.head().diameter(), s.hole())),
+                common.catalogue().rivets().stream()
+                        .filter(r -> r.head().flush())
+                        .map(r -> new Known(r.headDiameter(), r.hole())));
     }
 
     private Nest nest(Length dimpled, CountersinkSchool judge) {
@@ -157,21 +161,9 @@ final class CalcNestCommand implements Callable<Integer> {
         Matcher m = NAMED.matcher(head.strip().toLowerCase(java.util.Locale.ROOT));
         Length below = common.lengths().parsePositive(sub, "--sub");
         if (!m.matches()) {
-            Length across = common.lengths().parsePositive(head, "--head");
-            Length through = hole == null ? nearest(across) : common.lengths().parsePositive(hole, "--hole");
-            if (!across.minus(through).positive()) {
-                throw Common.wrong("--head " + common.show(across) + " is no wider than the hole of "
-                        + common.show(through) + ": a head is wider, like .332");
-            }
-            FlushHead cut = new FlushHead(
-                    across, across.minus(through).times(1 / (2 * cone.half().tan())), cone.half());
-            return new Nest(cut, dimpled, below, through, judge);
+            return byDiameter(cone, dimpled, below, judge);
         }
-        if (Math.abs(cone.degrees() - HUNDRED) > 1e-9) {
-            throw Common.wrong("--angle " + angle.strip() + " is not the angle of " + head.strip()
-                    + ", which has a 100° head: it does not seat in another cone; leave out --angle, or give the "
-                    + "head by its diameter, like --head .332");
-        }
+        checkAngle(cone);
         FlushHead named;
         Length usual;
         if (m.group(1).equals("screw")) {
@@ -200,5 +192,30 @@ final class CalcNestCommand implements Callable<Integer> {
                 below,
                 hole == null ? usual : common.lengths().parsePositive(hole, "--hole"),
                 judge);
+    }
+
+    private void checkAngle(Angle cone) {
+        if (Math.abs(cone.degrees() - HUNDRED) > 1e-9) {
+            throw Common.wrong("--angle " + angle.strip() + " is not the angle of " + head.strip()
+                    + ", which has a 100° head: it does not seat in another cone; leave out --angle, or give the "
+                    + "head by its diameter, like --head .332");
+        }
+    }
+
+    private Nest byDiameter(Angle cone, Length dimpled, Length below, CountersinkSchool judge) {
+        Length across = common.lengths().parsePositive(head, "--head");
+        Length through = hole == null ? nearest(across) : common.lengths().parsePositive(hole, "--hole");
+        if (!across.minus(through).positive()) {
+            throw Common.wrong("--head " + common.show(across) + " is no wider than the hole of " + common.show(through)
+                    + ": a head is wider, like .332");
+        }
+        return typed(across, through, cone, dimpled, below, judge);
+    }
+
+    private static Nest typed(
+            Length across, Length through, Angle cone, Length dimpled, Length below, CountersinkSchool judge) {
+        FlushHead cut = new FlushHead(
+                across, across.minus(through).times(1 / (2 * cone.half().tan())), cone.half());
+        return new Nest(cut, dimpled, below, through, judge);
     }
 }

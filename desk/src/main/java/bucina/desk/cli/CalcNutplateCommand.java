@@ -69,6 +69,24 @@ final class CalcNutplateCommand implements Callable<Integer> {
         ArrayNode rivets = node.putArray("rivets");
         List<String> lines =
                 new ArrayList<>(List.of("%5s %12s %12s %8s   lug rivets".formatted("screw", "x", "y", "turn")));
+        plates(layout, at, plates, rivets, lines);
+        int count = layout.plates().size() * times;
+        node.putObject("demand")
+                .put("plates", count)
+                .put("rivets", plate.places().size() * count)
+                .put("screws", count);
+        node.set("findings", common.findings(layout.findings()));
+        lines.add("Screw holes " + plate.drill() + " " + common.show(plate.hole()) + ", lug rivets "
+                + common.show(plate.rivet()) + " (" + plate.source() + ")");
+        lines.add("Take " + count + " plates, " + plate.places().size() * count + " rivets, " + count + " screws.");
+        layout.findings().forEach(f -> lines.add(common.line(f)));
+        lines.add("Run a screw through, thread the plate on a turn, drill one lug, cleco, drill the other. Measure "
+                + "the lug: it is a layer.");
+        common.answer(node, lines);
+        return Common.exit(layout.findings());
+    }
+
+    private void plates(NutPlateLayout layout, ArrayNode at, ArrayNode plates, ArrayNode rivets, List<String> lines) {
         int n = 0;
         for (NutPlateLayout.Laid laid : layout.plates()) {
             at.add(point(laid.screw()));
@@ -89,20 +107,6 @@ final class CalcNutplateCommand implements Callable<Integer> {
                                     .map(r -> common.show(r.across()) + ", " + common.show(r.up()))
                                     .toList())));
         }
-        int count = layout.plates().size() * times;
-        node.putObject("demand")
-                .put("plates", count)
-                .put("rivets", plate.places().size() * count)
-                .put("screws", count);
-        node.set("findings", common.findings(layout.findings()));
-        lines.add("Screw holes " + plate.drill() + " " + common.show(plate.hole()) + ", lug rivets "
-                + common.show(plate.rivet()) + " (" + plate.source() + ")");
-        lines.add("Take " + count + " plates, " + plate.places().size() * count + " rivets, " + count + " screws.");
-        layout.findings().forEach(f -> lines.add(common.line(f)));
-        lines.add("Run a screw through, thread the plate on a turn, drill one lug, cleco, drill the other. Measure "
-                + "the lug: it is a layer.");
-        common.answer(node, lines);
-        return Common.exit(layout.findings());
     }
 
     private static ObjectNode point(Point p) {

@@ -27,10 +27,7 @@ final class CalcRadiusCommand implements Callable<Integer> {
     public Integer call() {
         Length t = common.lengths().parsePositive(thickness, "--thickness");
         RadiusTable.Least least = common.catalogue().radii().at(Material.parse(alloy), t);
-        ObjectNode node = Common.object();
-        node.set("practical", Common.length(least.practical()));
-        node.set("safe", Common.length(least.safe()));
-        node.put("source", least.source());
+        ObjectNode node = tree(least);
         common.answer(
                 node,
                 List.of(
@@ -46,5 +43,13 @@ final class CalcRadiusCommand implements Callable<Integer> {
                                         least.safe().per(t)),
                         "For 90° bends: " + least.source() + "."));
         return Cli.FINE;
+    }
+
+    private static ObjectNode tree(RadiusTable.Least least) {
+        ObjectNode node = Common.object();
+        node.set("practical", Common.length(least.practical()));
+        node.set("safe", Common.length(least.safe()));
+        node.put("source", least.source());
+        return node;
     }
 }

@@ -102,6 +102,11 @@ final class CalcRivetCommand implements Callable<Integer> {
                     default ->
                         throw Common.wrong("--prep \"" + asked + "\" is not known: write none, csk, dimple or auto");
                 };
+        check(style, preparation, asked);
+        return preparation;
+    }
+
+    private void check(HeadStyle style, Preparation preparation, String asked) {
         if (style.flush() && preparation == Preparation.NONE) {
             throw Common.wrong("--prep none does not go with --head " + head
                     + ": a flush head wants a countersink or a dimple, as --prep csk");
@@ -110,7 +115,6 @@ final class CalcRivetCommand implements Callable<Integer> {
             throw Common.wrong("--prep " + asked
                     + " does not go with --head universal: a protruding head wants a plain hole, as --prep none");
         }
-        return preparation;
     }
 
     private ObjectNode tree(RivetChoice choice, List<Finding> faults) {

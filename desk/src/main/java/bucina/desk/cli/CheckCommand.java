@@ -19,11 +19,15 @@ final class CheckCommand extends OnBuild implements Callable<Integer> {
         node.set("findings", common().findings(findings));
         List<String> lines = new ArrayList<>();
         findings.forEach(f -> lines.add(f.place().face() + ": " + common().line(f)));
+        summed(opened, lines, findings);
+        common().answer(node, lines);
+        return Common.exit(findings);
+    }
+
+    private static void summed(OnBuild.Opened opened, List<String> lines, List<Finding> findings) {
         int holes =
                 opened.build().faces().stream().mapToInt(f -> f.face().count()).sum();
         lines.add(findings.size() + " findings on " + holes
                 + " fasteners. The kit's drawing governs; nothing here is an approval.");
-        common().answer(node, lines);
-        return Common.exit(findings);
     }
 }

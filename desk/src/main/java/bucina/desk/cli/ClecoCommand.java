@@ -99,6 +99,55 @@ final class ClecoCommand extends OnBuild implements Callable<Integer> {
     private ObjectNode tree(
             String name, FaceClecos plan, List<FaceClecos.RowPlan> rows, Holds holds, FaceLocate locate) {
         ObjectNode node = Common.object().put("face", name);
+        sizes(node, plan);
+        locate(node, locate);
+        ArrayNode list = node.putArray("rows");
+        for (FaceClecos.RowPlan r : rows) {
+            row(r, holds, list);
+        }
+        return node;
+    }
+
+    private void row(FaceClecos.RowPlan r, Holds holds, ArrayNode list) {
+        ObjectNode each = r.plan().map(CalcClecoCommand::tree).orElseGet(Common::object);
+        head(each, r);
+        ArrayNode labels = each.putArray("holes");
+        r.holes().forEach(h -> labels.add(h.hole().label()));
+        ArrayNode stay = each.putArray("stay");
+        r.stay().forEach(stay::add);
+        ArrayNode says = each.putArray("sentences");
+        r.plan().ifPresent(p -> p.waves().forEach(w -> says.add(FaceClecos.sentence(r, w, holds, common().unit()))));
+        ArrayNode riveting = each.putArray("riveting");
+        r.size()
+                .ifPresent(
+                        z -> FaceClecos.rivet(r, holds).steps().forEach(t -> riveting.add(FaceClecos.sentence(r, t))));
+        list.add(each);
+    }
+
+    private static void head(ObjectNode each, FaceClecos.RowPlan r) {
+        each.put("row", r.row().name())
+                .put("cleco", r.size().map(s -> s.name()).orElse(null))
+                .put("other_clecos", r.others())
+                .put("no_cleco", r.none())
+                .put("mode", r.plan().map(p -> p.row().mode().code()).orElse(null))
+                .put("held", r.held())
+                .put("kept", r.kept())
+                .put("lifted", r.lifted())
+                .put("reason", r.why());
+    }
+
+    private static void locate(ObjectNode node, FaceLocate locate) {
+        ObjectNode first =
+                node.putObject("locate").put("reason", locate.shape().reason()).put("every", locate.dense());
+        ArrayNode waves = first.putArray("waves");
+        locate.steps().forEach(w -> {
+            ObjectNode each = waves.addObject().put("every", w.every()).put("why", w.why());
+            ArrayNode place = each.putArray("place");
+            w.holes().forEach(h -> place.add(h.label()));
+        });
+    }
+
+    private static void sizes(ObjectNode node, FaceClecos plan) {
         ArrayNode sizes = node.putArray("sizes");
         plan.sizes().forEach(u -> {
             ObjectNode each = sizes.addObject()
@@ -111,41 +160,6 @@ final class ClecoCommand extends OnBuild implements Callable<Integer> {
                 each.putNull("bin");
             }
         });
-        ObjectNode first =
-                node.putObject("locate").put("reason", locate.shape().reason()).put("every", locate.dense());
-        ArrayNode waves = first.putArray("waves");
-        locate.steps().forEach(w -> {
-            ObjectNode each = waves.addObject().put("every", w.every()).put("why", w.why());
-            ArrayNode place = each.putArray("place");
-            w.holes().forEach(h -> place.add(h.label()));
-        });
-        ArrayNode list = node.putArray("rows");
-        for (FaceClecos.RowPlan r : rows) {
-            ObjectNode each = r.plan().map(CalcClecoCommand::tree).orElseGet(Common::object);
-            each.put("row", r.row().name())
-                    .put("cleco", r.size().map(s -> s.name()).orElse(null))
-                    .put("other_clecos", r.others())
-                    .put("no_cleco", r.none())
-                    .put("mode", r.plan().map(p -> p.row().mode().code()).orElse(null))
-                    .put("held", r.held())
-                    .put("kept", r.kept())
-                    .put("lifted", r.lifted())
-                    .put("reason", r.why());
-            ArrayNode labels = each.putArray("holes");
-            r.holes().forEach(h -> labels.add(h.hole().label()));
-            ArrayNode stay = each.putArray("stay");
-            r.stay().forEach(stay::add);
-            ArrayNode says = each.putArray("sentences");
-            r.plan()
-                    .ifPresent(
-                            p -> p.waves().forEach(w -> says.add(FaceClecos.sentence(r, w, holds, common().unit()))));
-            ArrayNode riveting = each.putArray("riveting");
-            r.size()
-                    .ifPresent(z ->
-                            FaceClecos.rivet(r, holds).steps().forEach(t -> riveting.add(FaceClecos.sentence(r, t))));
-            list.add(each);
-        }
-        return node;
     }
 
     private List<String> lines(FaceClecos plan, List<FaceClecos.RowPlan> rows, Holds holds, FaceLocate locate) {
@@ -157,6 +171,54 @@ final class ClecoCommand extends OnBuild implements Callable<Integer> {
                                 u.size().colour(),
                                 u.peak(),
                                 u.bin() < 0 ? ", no bin counted" : " of " + u.bin())));
+        locating(lines, locate);
+        if (rows.isEmpty()) {
+            lines.add("Every hole " + (row == null ? "of the face" : "of " + row.strip()) + " has its fastener in.");
+        }
+        for (FaceClecos.RowPlan r : rows) {
+            rowLine(r, lines);
+            waves(lines, r, holds);
+        }
+        return lines;
+    }
+
+    private void waves(List<String> lines, FaceClecos.RowPlan r, Holds holds) {
+        if (row != null) {
+            lines.add("      " + r.around());
+            r.plan()
+                    .ifPresent(p -> p.waves()
+                            .forEach(w -> lines.add("      " + FaceClecos.sentence(r, w, holds, common().unit()))));
+            r.size().ifPresent(z -> lines.add("      Then rivet:"));
+            r.size()
+                    .ifPresent(z -> FaceClecos.rivet(r, holds)
+                            .steps()
+                            .forEach(t -> lines.add("      " + FaceClecos.sentence(r, t))));
+        }
+    }
+
+    private void rowLine(FaceClecos.RowPlan r, List<String> lines) {
+        String what = r.size().isEmpty()
+                ? "no cleco holds well in "
+                        + LengthFormat.trade(r.holes().getFirst().solution().hole(), common().unit())
+                : r.plan()
+                        .filter(ClecoPlan::fits)
+                        .map(p -> p.row().mode().code() + ", peak " + p.peak() + ", " + p.moves() + " placed")
+                        .orElse("the bin is too small: at least "
+                                + r.plan().map(ClecoPlan::least).orElse(0));
+        lines.add("%-5s %3d holes  %s%s. %s"
+                .formatted(
+                        r.row().name(),
+                        r.holes().size(),
+                        what,
+                        (r.held() == 0 ? "" : ", " + r.held() + " held")
+                                + (r.others().isEmpty() ? "" : ", " + r.others())
+                                + (r.none() == 0 || r.size().isEmpty()
+                                        ? ""
+                                        : ", " + r.none() + " between sizes take none"),
+                        r.why()));
+    }
+
+    private void locating(List<String> lines, FaceLocate locate) {
         if (row == null) {
             lines.add("Locate first, " + locate.shape().reason() + ": "
                     + (locate.dense() == 0
@@ -168,41 +230,5 @@ final class ClecoCommand extends OnBuild implements Callable<Integer> {
                     .forEach(w -> lines.add(
                             "      " + w.holes().stream().map(h -> h.label()).collect(Collectors.joining(", "))));
         }
-        if (rows.isEmpty()) {
-            lines.add("Every hole " + (row == null ? "of the face" : "of " + row.strip()) + " has its fastener in.");
-        }
-        for (FaceClecos.RowPlan r : rows) {
-            String what = r.size().isEmpty()
-                    ? "no cleco holds well in "
-                            + LengthFormat.trade(r.holes().getFirst().solution().hole(), common().unit())
-                    : r.plan()
-                            .filter(ClecoPlan::fits)
-                            .map(p -> p.row().mode().code() + ", peak " + p.peak() + ", " + p.moves() + " placed")
-                            .orElse("the bin is too small: at least "
-                                    + r.plan().map(ClecoPlan::least).orElse(0));
-            lines.add("%-5s %3d holes  %s%s. %s"
-                    .formatted(
-                            r.row().name(),
-                            r.holes().size(),
-                            what,
-                            (r.held() == 0 ? "" : ", " + r.held() + " held")
-                                    + (r.others().isEmpty() ? "" : ", " + r.others())
-                                    + (r.none() == 0 || r.size().isEmpty()
-                                            ? ""
-                                            : ", " + r.none() + " between sizes take none"),
-                            r.why()));
-            if (row != null) {
-                lines.add("      " + r.around());
-                r.plan()
-                        .ifPresent(p -> p.waves()
-                                .forEach(w -> lines.add("      " + FaceClecos.sentence(r, w, holds, common().unit()))));
-                r.size().ifPresent(z -> lines.add("      Then rivet:"));
-                r.size()
-                        .ifPresent(z -> FaceClecos.rivet(r, holds)
-                                .steps()
-                                .forEach(t -> lines.add("      " + FaceClecos.sentence(r, t))));
-            }
-        }
-        return lines;
     }
 }

@@ -75,13 +75,7 @@ public final class Cli implements Callable<Integer> {
         line.setCaseInsensitiveEnumValuesAllowed(true);
         // "@team" in a note is text, not a file of arguments.
         line.setExpandAtFiles(false);
-        line.setParameterExceptionHandler((e, a) -> {
-            e.getCommandLine()
-                    .getErr()
-                    .println(sentence(oneLine(e.getMessage())) + ". Help: "
-                            + e.getCommandLine().getCommandSpec().qualifiedName() + " --help");
-            return UNUSABLE;
-        });
+        explained(line);
         line.setExecutionExceptionHandler((e, command, parsed) -> failed(command.getErr(), e));
         try {
             return line.execute(args);
@@ -89,6 +83,16 @@ public final class Cli implements Callable<Integer> {
             out.flush();
             err.flush();
         }
+    }
+
+    private static void explained(CommandLine line) {
+        line.setParameterExceptionHandler((e, a) -> {
+            e.getCommandLine()
+                    .getErr()
+                    .println(sentence(oneLine(e.getMessage())) + ". Help: "
+                            + e.getCommandLine().getCommandSpec().qualifiedName() + " --help");
+            return UNUSABLE;
+        });
     }
 
     private static int failed(PrintWriter err, Exception e) {

@@ -137,21 +137,25 @@ final class Common {
     ArrayNode findings(List<Finding> findings) {
         ArrayNode array = array();
         for (Finding f : findings) {
-            ObjectNode node = array.addObject()
-                    .put("rule", f.rule())
-                    .put("level", f.level().code())
-                    .put("face", f.place().face())
-                    .put("group", f.place().group())
-                    .put("hole", f.place().hole())
-                    .put("layer", f.place().layer());
-            node.set("measured", length(f.measured()));
-            node.set("required", length(f.required()));
-            node.put("source", f.source())
-                    .put("message", f.message().in(unit()))
-                    .put("remedy", f.remedy().in(unit()))
-                    .put("accepted", f.accepted().orElse(null));
+            finding(array, f);
         }
         return array;
+    }
+
+    private void finding(ArrayNode array, Finding f) {
+        ObjectNode node = array.addObject()
+                .put("rule", f.rule())
+                .put("level", f.level().code())
+                .put("face", f.place().face())
+                .put("group", f.place().group())
+                .put("hole", f.place().hole())
+                .put("layer", f.place().layer());
+        node.set("measured", length(f.measured()));
+        node.set("required", length(f.required()));
+        node.put("source", f.source())
+                .put("message", f.message().in(unit()))
+                .put("remedy", f.remedy().in(unit()))
+                .put("accepted", f.accepted().orElse(null));
     }
 
     /** One line for a finding. */

@@ -37,12 +37,16 @@ final class DemoCommand implements Callable<Integer> {
                         throw Common.wrong("\"" + which + "\" is no demonstration: write stabilator or locker, like "
                                 + "demo locker --to locker.bucina");
                 };
+        checkNew();
+        DemoBuild.write(demo, to, common.catalogue());
+        common.answer(Common.object().put("out", to.toString()), List.of("Made " + to));
+        return Cli.FINE;
+    }
+
+    private void checkNew() {
         if (Files.exists(to, LinkOption.NOFOLLOW_LINKS)) {
             throw Common.wrong(
                     "--to " + to + " is there already and is left as it is: give a new name, like " + "dunlin.bucina");
         }
-        DemoBuild.write(demo, to, common.catalogue());
-        common.answer(Common.object().put("out", to.toString()), List.of("Made " + to));
-        return Cli.FINE;
     }
 }

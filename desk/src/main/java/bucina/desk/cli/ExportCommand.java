@@ -72,45 +72,9 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        String chosen = what != null
-                ? what
-                : switch (to) {
-                    case "csv" -> "holes";
-                    case "pdf" -> "template";
-                    default -> "build";
-                };
-        byte[] content =
-                switch (to + " " + chosen) {
-                    case "json build" -> json();
-                    case "json rules" ->
-                        bytes(Json.pretty(PlanJson.rules(open().build().rules())) + "\n");
-                    case "csv holes", "csv build" -> csv();
-                    case "svg build", "dxf build" -> drawn(FaceDrawing.of(reading()));
-                    case "svg holes", "dxf holes" -> drawn(FaceDrawing.holes(reading()));
-                    case "svg template", "dxf template" -> drawn(template().marked());
-                    case "pdf template" ->
-                        TemplatePdf.write(
-                                template(), Paper.of(paper), opened().build().name(), Printing::font);
-                    case "pdf flat", "svg flat", "dxf flat" ->
-                        FlatOut.content(
-                                flat(), to, Paper.of(paper), opened().build().name());
-                    case "pdf held-open" ->
-                        HeldOpenPdf.write(
-                                ref(),
-                                reading(),
-                                new Holds(opened().build()),
-                                common().unit(),
-                                Paper.of(paper),
-                                Printing::font);
-                    default -> throw unknown(chosen);
-                };
-        try {
-            OutFile.write(out, content, force);
-        } catch (BuildFileException e) {
-            throw e.trouble() == BuildFileException.Trouble.EXISTS
-                    ? Common.wrong(e.getMessage() + " Or say --force.")
-                    : e;
-        }
+        String chosen = chosen();
+        byte[] content = content(chosen);
+        write(content);
         String from = chosen.equals("flat")
                 ? flat().title() + " to "
                 : opened == null || to.equals("csv") && face == null
@@ -118,6 +82,50 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
                         : ref().face().name() + " to ";
         common().answer(Common.object().put("out", out.toString()), List.of("Wrote " + from + out));
         return Cli.FINE;
+    }
+
+    private void write(byte[] content) {
+        try {
+            OutFile.write(out, content, force);
+        } catch (BuildFileException e) {
+            throw e.trouble() == BuildFileException.Trouble.EXISTS
+                    ? Common.wrong(e.getMessage() + " Or say --force.")
+                    : e;
+        }
+    }
+
+    private byte[] content(String chosen) {
+        return switch (to + " " + chosen) {
+            case "json build" -> json();
+            case "json rules" -> bytes(Json.pretty(PlanJson.rules(open().build().rules())) + "\n");
+            case "csv holes", "csv build" -> csv();
+            case "svg build", "dxf build" -> drawn(FaceDrawing.of(reading()));
+            case "svg holes", "dxf holes" -> drawn(FaceDrawing.holes(reading()));
+            case "svg template", "dxf template" -> drawn(template().marked());
+            case "pdf template" ->
+                TemplatePdf.write(template(), Paper.of(paper), opened().build().name(), Printing::font);
+            case "pdf flat", "svg flat", "dxf flat" ->
+                FlatOut.content(flat(), to, Paper.of(paper), opened().build().name());
+            case "pdf held-open" ->
+                HeldOpenPdf.write(
+                        ref(),
+                        reading(),
+                        new Holds(opened().build()),
+                        common().unit(),
+                        Paper.of(paper),
+                        Printing::font);
+            default -> throw unknown(chosen);
+        };
+    }
+
+    private String chosen() {
+        return what != null
+                ? what
+                : switch (to) {
+                    case "csv" -> "holes";
+                    case "pdf" -> "template";
+                    default -> "build";
+                };
     }
 
     private RuntimeException unknown(String chosen) {
@@ -200,8 +208,12 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
                 return FlatOut.titled(template.get(), sum.name());
             }
         }
+        throw noFlat(sums);
+    }
+
+    private RuntimeException noFlat(List<KeptSum> sums) {
         String names = sums.stream().map(KeptSum::name).collect(Collectors.joining(", "));
-        throw Common.wrong(
+        return Common.wrong(
                 flat == null
                         ? "this build keeps no bend or bracket to write the flat of: keep one in the bench sums"
                         : "there is no flat \"" + flat + "\"; this build keeps "

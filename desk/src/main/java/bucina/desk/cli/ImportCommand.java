@@ -75,6 +75,13 @@ final class ImportCommand implements Callable<Integer> {
     }
 
     private int json() {
+        Document document = document();
+        BuildFile.create(out, document).close();
+        common.answer(Common.object().put("out", out.toString()), List.of("Made " + out));
+        return Cli.FINE;
+    }
+
+    private Document document() {
         Document document;
         try (InputStream stream = new BufferedInputStream(Files.newInputStream(in))) {
             JsonNode tree = Json.read(stream);
@@ -86,9 +93,7 @@ final class ImportCommand implements Callable<Integer> {
         } catch (OutOfMemoryError e) {
             throw new InputException(in + " is too large for the memory of this computer: is it a Bucina export?", e);
         }
-        BuildFile.create(out, document).close();
-        common.answer(Common.object().put("out", out.toString()), List.of("Made " + out));
-        return Cli.FINE;
+        return document;
     }
 
     /** Builds of versions before 5 did not follow holes: their entries come in as they are. */

@@ -6,6 +6,7 @@ import bucina.core.hold.Holds;
 import bucina.core.log.Mark;
 import bucina.core.log.Operation;
 import bucina.core.log.Work;
+import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.progress.Task;
 import bucina.core.stack.FaceReading;
@@ -60,42 +61,16 @@ final class MarkCommand extends OnBuild implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        Operation of = Arrays.stream(Operation.values())
-                .filter(o -> o.code().equals(operation))
-                .findFirst()
-                .orElseThrow(() -> Common.wrong("--operation \"" + operation + "\" is not known: write one of "
-                        + Arrays.stream(Operation.values()).map(Operation::code).collect(Collectors.joining(", "))));
-        Mark.Side from = Arrays.stream(Mark.Side.values())
-                .filter(s -> s.name().equalsIgnoreCase(side))
-                .findFirst()
-                .orElseThrow(() -> Common.wrong("--side \"" + side + "\" is not known: write near, far or both"));
+        Operation of = operation();
+        Mark.Side from = side();
         try (BuildFile file = BuildFile.open(file())) {
             Opened opened = derived(file);
             var ref = face(opened, face);
             FaceReading reading = opened.derivation().face(ref.face().id());
-            Optional<Id.Layer> in = Optional.ofNullable(layer)
-                    .map(n -> ref.face().layers().stream()
-                            .filter(l -> l.name().equalsIgnoreCase(n.strip()))
-                            .findFirst()
-                            .orElseThrow(() -> Common.wrong("there is no layer \"" + n + "\" on "
-                                    + ref.face().name() + "; it has "
-                                    + ref.face().layers().stream()
-                                            .map(l -> l.name())
-                                            .collect(Collectors.joining(", "))))
-                            .id());
+            Optional<Id.Layer> in = layer(ref);
             Task task = new Task(of, from, in);
             List<HoleReading> picked = picked(reading);
-            Guards guards = new Guards(opened.derivation(), ref.face().id(), opened.log(), new Holds(opened.build()));
-            List<String> guarded = undo
-                    ? List.of()
-                    : picked.stream()
-                            .filter(r -> !task.done(opened.log(), r))
-                            .flatMap(r -> guards.marking(task, r, common().unit()).stream())
-                            .toList();
-            if (!guarded.isEmpty() && because.isBlank()) {
-                throw Common.wrong("nothing is marked: " + Guards.together(guarded)
-                        + ". Mark that first, or say why with --because TEXT");
-            }
+            List<String> guarded = guarded(opened, ref, picked, task);
             List<Mark> marks = new MarkCheck(opened.derivation(), opened.log())
                     .accepted(
                             task.marks(
@@ -123,6 +98,53 @@ final class MarkCommand extends OnBuild implements Callable<Integer> {
         }
     }
 
+    private List<String> guarded(OnBuild.Opened opened, Build.FaceRef ref, List<HoleReading> picked, Task task) {
+        Guards guards = new Guards(opened.derivation(), ref.face().id(), opened.log(), new Holds(opened.build()));
+        List<String> guarded = undo
+                ? List.of()
+                : picked.stream()
+                        .filter(r -> !task.done(opened.log(), r))
+                        .flatMap(r -> guards.marking(task, r, common().unit()).stream())
+                        .toList();
+        wantReason(guarded);
+        return guarded;
+    }
+
+    private void wantReason(List<String> guarded) {
+        if (!guarded.isEmpty() && because.isBlank()) {
+            throw Common.wrong("nothing is marked: " + Guards.together(guarded)
+                    + ". Mark that first, or say why with --because TEXT");
+        }
+    }
+
+    private Optional<Id.Layer> layer(Build.FaceRef ref) {
+        return Optional.ofNullable(layer)
+                .map(n -> ref.face().layers().stream()
+                        .filter(l -> l.name().equalsIgnoreCase(n.strip()))
+                        .findFirst()
+                        .orElseThrow(() -> Common.wrong("there is no layer \"" + n + "\" on "
+                                + ref.face().name() + "; it has "
+                                + ref.face().layers().stream()
+                                        .map(l -> l.name())
+                                        .collect(Collectors.joining(", "))))
+                        .id());
+    }
+
+    private Mark.Side side() {
+        return Arrays.stream(Mark.Side.values())
+                .filter(s -> s.name().equalsIgnoreCase(side))
+                .findFirst()
+                .orElseThrow(() -> Common.wrong("--side \"" + side + "\" is not known: write near, far or both"));
+    }
+
+    private Operation operation() {
+        return Arrays.stream(Operation.values())
+                .filter(o -> o.code().equals(operation))
+                .findFirst()
+                .orElseThrow(() -> Common.wrong("--operation \"" + operation + "\" is not known: write one of "
+                        + Arrays.stream(Operation.values()).map(Operation::code).collect(Collectors.joining(", "))));
+    }
+
     /** Why nothing was marked. */
     private String nothing(Task task, List<HoleReading> picked) {
         boolean taken = picked.stream().anyMatch(r -> !task.layers(r).isEmpty());
@@ -148,6 +170,10 @@ final class MarkCommand extends OnBuild implements Callable<Integer> {
             }
             return reading.readings();
         }
+        return inRow(reading);
+    }
+
+    private List<HoleReading> inRow(FaceReading reading) {
         List<HoleReading> all = reading.readings().stream()
                 .filter(r -> r.row().name().equalsIgnoreCase(row.strip()))
                 .toList();

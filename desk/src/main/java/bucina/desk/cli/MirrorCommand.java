@@ -33,11 +33,7 @@ final class MirrorCommand extends OnBuild implements Callable<Integer> {
             document = open.document();
         }
         Build build = document.build();
-        Assembly first = build.assemblies().stream()
-                .filter(a -> a.name().equalsIgnoreCase(assembly.strip()))
-                .findFirst()
-                .orElseThrow(() -> Common.wrong("there is no assembly \"" + assembly + "\"; this build has "
-                        + build.assemblies().stream().map(Assembly::name).collect(Collectors.joining(", "))));
+        Assembly first = assembly(build);
         Build mirrored = Mirror.add(build, first.id());
         Assembly twin = mirrored.assemblies().getLast();
         Logbook log = document.log();
@@ -52,5 +48,13 @@ final class MirrorCommand extends OnBuild implements Callable<Integer> {
                         List.of("Made " + out + " with " + twin.name() + " ("
                                 + twin.hand().word() + " hand), " + holes + " fasteners"));
         return Cli.FINE;
+    }
+
+    private Assembly assembly(Build build) {
+        return build.assemblies().stream()
+                .filter(a -> a.name().equalsIgnoreCase(assembly.strip()))
+                .findFirst()
+                .orElseThrow(() -> Common.wrong("there is no assembly \"" + assembly + "\"; this build has "
+                        + build.assemblies().stream().map(Assembly::name).collect(Collectors.joining(", "))));
     }
 }

@@ -29,12 +29,7 @@ final class ReachCommand extends OnBuild implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        if (operation != null
-                && Arrays.stream(Reach.Work.values())
-                        .noneMatch(w -> w.operation().equals(operation))) {
-            throw Common.wrong(
-                    "--operation \"" + operation + "\" wants no tool at the hole: write dimpled, countersunk or set");
-        }
+        checkOperation();
         Opened opened = open();
         var ref = face(opened, face);
         List<Tool> crib = ToolCrib.of(opened.build(), common().catalogue());
@@ -48,6 +43,15 @@ final class ReachCommand extends OnBuild implements Callable<Integer> {
         node.put("out_of_reach", none);
         common().answer(node, lines(reaches));
         return none == 0 ? Cli.FINE : Cli.FINDINGS;
+    }
+
+    private void checkOperation() {
+        if (operation != null
+                && Arrays.stream(Reach.Work.values())
+                        .noneMatch(w -> w.operation().equals(operation))) {
+            throw Common.wrong(
+                    "--operation \"" + operation + "\" wants no tool at the hole: write dimpled, countersunk or set");
+        }
     }
 
     private ObjectNode tree(Reach r) {
@@ -71,19 +75,21 @@ final class ReachCommand extends OnBuild implements Callable<Integer> {
     private List<String> lines(List<Reach> reaches) {
         Map<String, List<Reach>> alike = ToolCrib.alike(reaches);
         List<String> lines = new ArrayList<>();
-        alike.forEach((words, list) -> {
-            lines.add("%4d holes  %s".formatted(list.size(), words));
-            boolean some = list.getFirst().blocked().isEmpty();
-            if (!some) {
-                lines.add("            "
-                        + list.stream().map(r -> r.hole().label()).limit(8).collect(Collectors.joining(", "))
-                        + (list.size() > 8 ? " ..." : "") + "  "
-                        + list.getFirst().blocked().stream()
-                                .map(b -> b.why().in(common().unit()))
-                                .collect(Collectors.joining(" ")));
-            }
-        });
+        alike.forEach((words, list) -> lines(lines, list, words));
         lines.add("Typical tools: measure your own and put them in the crib.");
         return lines;
+    }
+
+    private void lines(List<String> lines, List<Reach> list, String words) {
+        lines.add("%4d holes  %s".formatted(list.size(), words));
+        boolean some = list.getFirst().blocked().isEmpty();
+        if (!some) {
+            lines.add("            "
+                    + list.stream().map(r -> r.hole().label()).limit(8).collect(Collectors.joining(", "))
+                    + (list.size() > 8 ? " ..." : "") + "  "
+                    + list.getFirst().blocked().stream()
+                            .map(b -> b.why().in(common().unit()))
+                            .collect(Collectors.joining(" ")));
+        }
     }
 }

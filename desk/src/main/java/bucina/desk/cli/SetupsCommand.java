@@ -1,5 +1,6 @@
 package bucina.desk.cli;
 
+import bucina.core.plan.Build;
 import bucina.core.setup.Stretch;
 import bucina.core.stack.HoleReading;
 import bucina.core.stack.Solution;
@@ -31,14 +32,7 @@ final class SetupsCommand extends OnBuild implements Callable<Integer> {
         try (BuildFile file = BuildFile.open(file())) {
             Opened opened = derived(file);
             var ref = face(opened, face);
-            if (group != null
-                    && ref.face().groups().stream().noneMatch(g -> g.code().equalsIgnoreCase(group.strip()))) {
-                throw Common.wrong("there is no group \"" + group + "\" on "
-                        + ref.face().name() + "; it has "
-                        + String.join(
-                                ", ",
-                                ref.face().groups().stream().map(g -> g.code()).toList()));
-            }
+            checkGroup(ref);
             List<HoleReading> holes = opened.derivation().face(ref.face().id()).readings().stream()
                     .filter(r -> group == null || r.group().code().equalsIgnoreCase(group.strip()))
                     .toList();
@@ -57,6 +51,17 @@ final class SetupsCommand extends OnBuild implements Callable<Integer> {
         }
     }
 
+    private void checkGroup(Build.FaceRef ref) {
+        if (group != null
+                && ref.face().groups().stream().noneMatch(g -> g.code().equalsIgnoreCase(group.strip()))) {
+            throw Common.wrong("there is no group \"" + group + "\" on "
+                    + ref.face().name() + "; it has "
+                    + String.join(
+                            ", ",
+                            ref.face().groups().stream().map(g -> g.code()).toList()));
+        }
+    }
+
     private ObjectNode tree(Stretch s, Optional<Solution> before, Opened opened) {
         ObjectNode node = Common.object().put("group", s.group().code());
         ArrayNode labels = node.putArray("holes");
@@ -67,12 +72,16 @@ final class SetupsCommand extends OnBuild implements Callable<Integer> {
         node.set("grip_low", Common.length(s.gripLow()));
         node.set("grip_high", Common.length(s.gripHigh()));
         node.set("change", before.flatMap(s::change).map(Common::length).orElse(null));
+        set(node, s, opened);
+        return node;
+    }
+
+    private static void set(ObjectNode node, Stretch s, OnBuild.Opened opened) {
         node.put(
                 "set",
                 s.holes().stream()
                         .filter(h -> opened.log().state(h.hole(), h.layers()).set())
                         .count());
-        return node;
     }
 
     private String line(Stretch s, Optional<Solution> before) {

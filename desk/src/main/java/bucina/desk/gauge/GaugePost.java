@@ -144,6 +144,16 @@ public final class GaugePost {
         }
         List<Length> good = new ArrayList<>();
         List<String> says = new ArrayList<>();
+        came(says, good);
+        if (!good.isEmpty()) {
+            receiver.ifPresent(r -> r.take(good));
+        }
+        List<String> last = new ArrayList<>(says.reversed());
+        last.addAll(lately);
+        lately.setAll(last.subList(0, Math.min(LATELY, last.size())));
+    }
+
+    private void came(List<String> says, List<Length> good) {
         for (Came came = queue.poll(); came != null; came = queue.poll()) {
             if (gauge.equals(Optional.of(came.from))) {
                 switch (came.event) {
@@ -153,12 +163,6 @@ public final class GaugePost {
                 }
             }
         }
-        if (!good.isEmpty()) {
-            receiver.ifPresent(r -> r.take(good));
-        }
-        List<String> last = new ArrayList<>(says.reversed());
-        last.addAll(lately);
-        lately.setAll(last.subList(0, Math.min(LATELY, last.size())));
     }
 
     private String read(GaugeLines.Line line, List<Length> good) {

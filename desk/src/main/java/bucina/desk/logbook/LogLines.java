@@ -40,6 +40,21 @@ final class LogLines {
      */
     static List<Line> of(Logbook log, String filter) {
         String wanted = filter.strip().toLowerCase(Locale.ROOT);
+        List<Item> items = items(log, wanted);
+        List<Line> lines = new ArrayList<>();
+        LocalDate last = null;
+        for (Item item : items) {
+            LocalDate day = day(log, item.entry);
+            if (!day.equals(last)) {
+                day(items, log, day, lines);
+                last = day;
+            }
+            lines.add(item);
+        }
+        return lines;
+    }
+
+    private static List<Item> items(Logbook log, String wanted) {
         List<Item> items = new ArrayList<>();
         for (LogEntry entry : log.entries()) {
             if (wanted.isEmpty() || text(log, entry).contains(wanted)) {
@@ -48,24 +63,18 @@ final class LogLines {
         }
         items.sort(
                 Comparator.comparing((Item i) -> day(log, i.entry)).reversed().thenComparing(i -> i.entry.id()));
-        List<Line> lines = new ArrayList<>();
-        LocalDate last = null;
-        for (Item item : items) {
-            LocalDate day = day(log, item.entry);
-            if (!day.equals(last)) {
-                List<Work> works = items.stream()
-                        .filter(i -> i.inForce && day(log, i.entry).equals(day))
-                        .flatMap(i -> i.entry.work().stream())
-                        .toList();
-                lines.add(new Day(
-                        day,
-                        works.stream().mapToInt(Work::count).sum(),
-                        works.stream().mapToInt(Work::minutes).sum()));
-                last = day;
-            }
-            lines.add(item);
-        }
-        return lines;
+        return items;
+    }
+
+    private static void day(List<Item> items, Logbook log, LocalDate day, List<Line> lines) {
+        List<Work> works = items.stream()
+                .filter(i -> i.inForce && day(log, i.entry).equals(day))
+                .flatMap(i -> i.entry.work().stream())
+                .toList();
+        lines.add(new Day(
+                day,
+                works.stream().mapToInt(Work::count).sum(),
+                works.stream().mapToInt(Work::minutes).sum()));
     }
 
     /** The day an entry belongs to: when its work was done; a withdrawal stands with the entry it withdraws. */

@@ -81,14 +81,14 @@ public final class LogbookRoom extends ShownPane {
                 : Optional.empty();
         List<LogLines.Line> lines = LogLines.of(log, filter.getText());
         list.getItems().setAll(lines);
-        List<Work> inForce = log.entries().stream()
-                .filter(log::inForce)
-                .flatMap(e -> e.work().stream())
-                .toList();
-        totals.setText(inForce.stream().mapToInt(Work::count).sum() + " fasteners in "
-                + LogLines.time(inForce.stream().mapToInt(Work::minutes).sum()) + ", "
-                + log.entries().size() + " entries");
-        LogLines.Line again = lines.stream()
+        total(log);
+        LogLines.Line again = again(lines, chosen);
+        list.getSelectionModel().select(again);
+        open(again);
+    }
+
+    private static LogLines.Line again(List<LogLines.Line> lines, Optional<Integer> chosen) {
+        return lines.stream()
                 .filter(l -> l instanceof LogLines.Item i
                         && chosen.filter(c -> c == i.entry().id()).isPresent())
                 .findFirst()
@@ -96,8 +96,16 @@ public final class LogbookRoom extends ShownPane {
                         .filter(l -> l instanceof LogLines.Item)
                         .findFirst()
                         .orElse(null));
-        list.getSelectionModel().select(again);
-        open(again);
+    }
+
+    private void total(Logbook log) {
+        List<Work> inForce = log.entries().stream()
+                .filter(log::inForce)
+                .flatMap(e -> e.work().stream())
+                .toList();
+        totals.setText(inForce.stream().mapToInt(Work::count).sum() + " fasteners in "
+                + LogLines.time(inForce.stream().mapToInt(Work::minutes).sum()) + ", "
+                + log.entries().size() + " entries");
     }
 
     /** Puts the keyboard into the list. */
@@ -139,6 +147,25 @@ public final class LogbookRoom extends ShownPane {
             LogEntry entry = item.entry();
             String struck = item.inForce() ? "plain" : "struck";
             HBox row = new HBox(10, column("#" + entry.id(), 44, "soft"));
+            columns(entry, row, struck);
+            String mark = mark(item, entry);
+            row.getChildren().add(Ui.label(mark, item.inForce() ? "attention-text" : "soft"));
+            return row;
+        }
+
+        private static String mark(LogLines.Item item, LogEntry entry) {
+            return !item.inForce()
+                    ? "corrected"
+                    : entry.work().isPresent() && entry.corrects().isPresent()
+                            ? "instead of #" + entry.corrects().get()
+                            : entry.work()
+                                    .map(w -> w.rejects().isEmpty()
+                                            ? ""
+                                            : w.rejects().size() + " rejected")
+                                    .orElse("");
+        }
+
+        private static void columns(LogEntry entry, HBox row, String struck) {
             entry.work()
                     .ifPresentOrElse(
                             w -> row.getChildren()
@@ -151,17 +178,6 @@ public final class LogbookRoom extends ShownPane {
                                             column(LogLines.time(w.minutes()), 78, struck)),
                             () -> row.getChildren()
                                     .add(column("withdraws #" + entry.corrects().orElse(0), 300, "attention-text")));
-            String mark = !item.inForce()
-                    ? "corrected"
-                    : entry.work().isPresent() && entry.corrects().isPresent()
-                            ? "instead of #" + entry.corrects().get()
-                            : entry.work()
-                                    .map(w -> w.rejects().isEmpty()
-                                            ? ""
-                                            : w.rejects().size() + " rejected")
-                                    .orElse("");
-            row.getChildren().add(Ui.label(mark, item.inForce() ? "attention-text" : "soft"));
-            return row;
         }
 
         private static Label column(String text, double width, String style) {
@@ -185,6 +201,38 @@ public final class LogbookRoom extends ShownPane {
         }
         LogEntry entry = item.entry();
         detail.getChildren().add(Ui.label("Entry " + entry.id(), "bench-title"));
+        standing(entry, item);
+        entry.work().ifPresent(this::work);
+        detail.getChildren()
+                .add(Ui.wrapped(
+                        "Entered "
+                                + entry.entered()
+                                        .toString()
+                                        .replace('T', ' ')
+                                        .replaceFirst("(:\\d\\d)(\\.\\d+)?Z$", "$1 UTC"),
+                        "tiny"));
+        if (item.inForce() && entry.work().isPresent()) {
+            buttons(entry);
+        }
+    }
+
+    private void buttons(LogEntry entry) {
+        Button correct = Ui.button("Correct", "C", () -> correct(entry), "primary");
+        correct.setId("log-correct");
+        Button withdraw = Ui.button("Withdraw", "W", () -> withdraw(entry), "quiet");
+        withdraw.setId("log-withdraw");
+        correct.setDisable(desk.session().readOnly());
+        withdraw.setDisable(desk.session().readOnly());
+        detail.getChildren()
+                .addAll(
+                        new HBox(8, correct, withdraw),
+                        Ui.wrapped(
+                                "Entries are never changed. Either button adds an entry that points at this "
+                                        + "one; Ctrl+Z takes that back.",
+                                "soft"));
+    }
+
+    private void standing(LogEntry entry, LogLines.Item item) {
         entry.corrects()
                 .ifPresent(c -> detail.getChildren()
                         .add(Ui.wrapped(
@@ -199,64 +247,25 @@ public final class LogbookRoom extends ShownPane {
                     .id();
             detail.getChildren().add(Ui.wrapped("No longer in force: entry " + by + " corrects it.", "attention-text"));
         }
-        entry.work().ifPresent(this::work);
-        detail.getChildren()
-                .add(Ui.wrapped(
-                        "Entered "
-                                + entry.entered()
-                                        .toString()
-                                        .replace('T', ' ')
-                                        .replaceFirst("(:\\d\\d)(\\.\\d+)?Z$", "$1 UTC"),
-                        "tiny"));
-        if (item.inForce() && entry.work().isPresent()) {
-            Button correct = Ui.button("Correct", "C", () -> correct(entry), "primary");
-            correct.setId("log-correct");
-            Button withdraw = Ui.button("Withdraw", "W", () -> withdraw(entry), "quiet");
-            withdraw.setId("log-withdraw");
-            correct.setDisable(desk.session().readOnly());
-            withdraw.setDisable(desk.session().readOnly());
-            detail.getChildren()
-                    .addAll(
-                            new HBox(8, correct, withdraw),
-                            Ui.wrapped(
-                                    "Entries are never changed. Either button adds an entry that points at this "
-                                            + "one; Ctrl+Z takes that back.",
-                                    "soft"));
-        }
     }
 
     private void work(Work w) {
         GridPane grid = new GridPane();
         grid.setHgap(14);
         grid.setVgap(4);
-        row(grid, "Group", w.groupCode());
-        row(grid, "Holes", LogLines.where(w) + " (" + w.count() + ")");
-        row(
-                grid,
-                "Used",
-                w.designation() + w.length().map(l -> ", " + show(l) + " long").orElse(""));
-        row(grid, "Done", w.done().toString().replace('T', ' ') + ", " + LogLines.time(w.minutes()));
-        row(grid, "Who", w.who());
-        row(grid, "Tool", w.setup().tool());
-        w.setup().setting().ifPresent(s -> row(grid, "Gap", show(s)));
-        w.setup().hole().ifPresent(h -> row(grid, "Hole", show(h)));
-        row(
-                grid,
-                "Heads",
-                w.readings().stream()
-                        .map(r -> show(r.diameter()) + " × " + show(r.height()))
-                        .collect(Collectors.joining("\n")));
-        row(
-                grid,
-                "Rejects",
-                w.rejects().stream()
-                        .map(r -> (r.hole().isEmpty() ? r.count() + " " : r.hole() + ": ")
-                                + r.what().words()
-                                + (r.note().isEmpty() ? "" : ". " + r.note()))
-                        .collect(Collectors.joining("\n")));
-        row(grid, "Reason", w.explanation());
-        row(grid, "Note", w.note());
+        rows(grid, w);
         detail.getChildren().add(grid);
+        map(w);
+        if (!w.photos().isEmpty()) {
+            FlowPane pictures = new FlowPane(8, 8);
+            detail.getChildren().add(pictures);
+            w.photos()
+                    .forEach(p -> desk.session()
+                            .photo(p, photo -> pictures.getChildren().add(Thumbnails.of(photo, 130))));
+        }
+    }
+
+    private void map(Work w) {
         desk.snapshot()
                 .group(w.group())
                 .filter(ref -> !w.holes().isEmpty())
@@ -273,13 +282,40 @@ public final class LogbookRoom extends ShownPane {
                                         w.holes().stream().map(h -> h.id()).collect(Collectors.toSet()),
                                         392,
                                         230)));
-        if (!w.photos().isEmpty()) {
-            FlowPane pictures = new FlowPane(8, 8);
-            detail.getChildren().add(pictures);
-            w.photos()
-                    .forEach(p -> desk.session()
-                            .photo(p, photo -> pictures.getChildren().add(Thumbnails.of(photo, 130))));
-        }
+    }
+
+    private void rows(GridPane grid, Work w) {
+        row(grid, "Group", w.groupCode());
+        row(grid, "Holes", LogLines.where(w) + " (" + w.count() + ")");
+        row(
+                grid,
+                "Used",
+                w.designation() + w.length().map(l -> ", " + show(l) + " long").orElse(""));
+        row(grid, "Done", w.done().toString().replace('T', ' ') + ", " + LogLines.time(w.minutes()));
+        row(grid, "Who", w.who());
+        row(grid, "Tool", w.setup().tool());
+        w.setup().setting().ifPresent(s -> row(grid, "Gap", show(s)));
+        w.setup().hole().ifPresent(h -> row(grid, "Hole", show(h)));
+        judged(grid, w);
+    }
+
+    private void judged(GridPane grid, Work w) {
+        row(
+                grid,
+                "Heads",
+                w.readings().stream()
+                        .map(r -> show(r.diameter()) + " × " + show(r.height()))
+                        .collect(Collectors.joining("\n")));
+        row(
+                grid,
+                "Rejects",
+                w.rejects().stream()
+                        .map(r -> (r.hole().isEmpty() ? r.count() + " " : r.hole() + ": ")
+                                + r.what().words()
+                                + (r.note().isEmpty() ? "" : ". " + r.note()))
+                        .collect(Collectors.joining("\n")));
+        row(grid, "Reason", w.explanation());
+        row(grid, "Note", w.note());
     }
 
     private static void row(GridPane grid, String name, String value) {

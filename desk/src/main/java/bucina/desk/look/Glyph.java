@@ -77,31 +77,35 @@ public final class Glyph {
             }
             case DIMPLED -> funnel(g, x, y, k, p.layout(), p.film());
             case COUNTERSUNK -> funnel(g, x, y, k, p.layout(), p.layout());
-            case PRIMED -> {
-                ring(g, x, y, k, p.done(), p.film());
-                g.setFill(p.done());
-                g.fillArc(x - k, y - k, 2 * k, 2 * k, 180, 180, javafx.scene.shape.ArcType.CHORD);
-            }
+            case PRIMED -> half(g, x, y, k, p);
             case SET -> dot(g, x, y, r, p.done());
-            case PROVED -> {
-                dot(g, x, y, r, p.done());
-                g.setStroke(p.film());
-                g.setLineWidth(Math.max(1.4, r * 0.3));
-                g.strokePolyline(
-                        new double[] {x - r * 0.5, x - r * 0.1, x + r * 0.55},
-                        new double[] {y, y + r * 0.4, y - r * 0.4},
-                        3);
-            }
-            case REJECTED -> {
-                g.setFill(p.film());
-                g.fillRect(x - k, y - k, 2 * k, 2 * k);
-                g.setStroke(p.stop());
-                g.strokeRect(x - k, y - k, 2 * k, 2 * k);
-                line(g, x - k * 0.6, y - k * 0.6, x + k * 0.6, y + k * 0.6, p.stop());
-                line(g, x - k * 0.6, y + k * 0.6, x + k * 0.6, y - k * 0.6, p.stop());
-            }
+            case PROVED -> tick(g, x, y, r, p);
+            case REJECTED -> cross(g, p, x, k, y);
         }
         g.restore();
+    }
+
+    private static void cross(GraphicsContext g, Palette p, double x, double k, double y) {
+        g.setFill(p.film());
+        g.fillRect(x - k, y - k, 2 * k, 2 * k);
+        g.setStroke(p.stop());
+        g.strokeRect(x - k, y - k, 2 * k, 2 * k);
+        line(g, x - k * 0.6, y - k * 0.6, x + k * 0.6, y + k * 0.6, p.stop());
+        line(g, x - k * 0.6, y + k * 0.6, x + k * 0.6, y - k * 0.6, p.stop());
+    }
+
+    private static void tick(GraphicsContext g, double x, double y, double r, Palette p) {
+        dot(g, x, y, r, p.done());
+        g.setStroke(p.film());
+        g.setLineWidth(Math.max(1.4, r * 0.3));
+        g.strokePolyline(
+                new double[] {x - r * 0.5, x - r * 0.1, x + r * 0.55}, new double[] {y, y + r * 0.4, y - r * 0.4}, 3);
+    }
+
+    private static void half(GraphicsContext g, double x, double y, double k, Palette p) {
+        ring(g, x, y, k, p.done(), p.film());
+        g.setFill(p.done());
+        g.fillArc(x - k, y - k, 2 * k, 2 * k, 180, 180, javafx.scene.shape.ArcType.CHORD);
     }
 
     /**
@@ -117,10 +121,7 @@ public final class Glyph {
         double k = r - w / 2;
         g.setLineWidth(w);
         if (place == -1) {
-            g.setFill(p.film());
-            g.fillRect(x - k * 0.86, y - k * 0.86, k * 1.72, k * 1.72);
-            g.setStroke(p.layout());
-            g.strokeRect(x - k * 0.86, y - k * 0.86, k * 1.72, k * 1.72);
+            square(g, p, x, k, y);
             return;
         }
         ring(g, x, y, k, place < 0 ? p.stop() : p.layout(), p.film());
@@ -132,6 +133,13 @@ public final class Glyph {
         }
     }
 
+    private static void square(GraphicsContext g, Palette p, double x, double k, double y) {
+        g.setFill(p.film());
+        g.fillRect(x - k * 0.86, y - k * 0.86, k * 1.72, k * 1.72);
+        g.setStroke(p.layout());
+        g.strokeRect(x - k * 0.86, y - k * 0.86, k * 1.72, k * 1.72);
+    }
+
     /** Paints a mark at the upper right of a glyph of half size {@code r}. */
     public static void mark(GraphicsContext g, Mark mark, double x, double y, double r, Palette p) {
         double a = r * 0.95;
@@ -139,45 +147,53 @@ public final class Glyph {
             case NONE -> {
                 // Nothing to say.
             }
-            case ERROR -> {
-                g.setFill(p.stop());
-                g.fillPolygon(
-                        new double[] {x + r * 0.35, x + r * 0.35 + a * 1.5, x + r * 0.35 + a * 1.5},
-                        new double[] {y - r * 0.5, y - r * 0.5 - a * 1.3, y - r * 0.5 + a * 0.15},
-                        3);
-            }
+            case ERROR -> wedge(g, p, x, r, a, y);
             case WARNING -> {
                 g.setFill(p.attention());
                 g.fillRect(x + r * 0.6, y - r * 1.5, a * 0.85, a * 0.85);
             }
-            case HOLD -> {
-                g.setStroke(p.attention());
-                g.setLineWidth(Math.max(1.6, r * 0.3));
-                g.strokeLine(x - r * 1.35, y - r * 1.05, x - r * 1.35, y + r * 1.05);
-                g.strokeLine(x + r * 1.35, y - r * 1.05, x + r * 1.35, y + r * 1.05);
-            }
-            case QUERY -> {
-                g.setStroke(p.attention());
-                g.setLineWidth(Math.max(1.5, r * 0.26));
-                g.strokeArc(x + r * 0.75, y - r * 1.75, r * 0.85, r * 0.85, -60, 240, javafx.scene.shape.ArcType.OPEN);
-                g.setFill(p.attention());
-                g.fillOval(x + r * 1.0, y - r * 0.6, r * 0.36, r * 0.36);
-            }
-            case SKIPPED -> {
-                g.setStroke(p.attention());
-                g.setLineWidth(Math.max(1.6, r * 0.3));
-                g.strokeArc(x - r * 1.4, y - r * 2.1, r * 2.8, r * 2.4, 20, 140, javafx.scene.shape.ArcType.OPEN);
-                g.strokeLine(x + r * 1.25, y - r * 1.35, x + r * 1.5, y - r * 0.75);
-            }
-            case DEVIATION -> {
-                g.setStroke(p.attention());
-                g.setLineWidth(Math.max(1.2, r * 0.22));
-                g.strokePolyline(
-                        new double[] {x - r * 1.35, x, x + r * 1.35},
-                        new double[] {y + r * 1.1, y + r * 1.6, y + r * 1.1},
-                        3);
-            }
+            case HOLD -> hold(g, p, r, x, y);
+            case QUERY -> query(g, p, r, x, y);
+            case SKIPPED -> skipped(g, p, r, x, y);
+            case DEVIATION -> deviation(g, p, r, x, y);
         }
+    }
+
+    private static void deviation(GraphicsContext g, Palette p, double r, double x, double y) {
+        g.setStroke(p.attention());
+        g.setLineWidth(Math.max(1.2, r * 0.22));
+        g.strokePolyline(
+                new double[] {x - r * 1.35, x, x + r * 1.35}, new double[] {y + r * 1.1, y + r * 1.6, y + r * 1.1}, 3);
+    }
+
+    private static void skipped(GraphicsContext g, Palette p, double r, double x, double y) {
+        g.setStroke(p.attention());
+        g.setLineWidth(Math.max(1.6, r * 0.3));
+        g.strokeArc(x - r * 1.4, y - r * 2.1, r * 2.8, r * 2.4, 20, 140, javafx.scene.shape.ArcType.OPEN);
+        g.strokeLine(x + r * 1.25, y - r * 1.35, x + r * 1.5, y - r * 0.75);
+    }
+
+    private static void query(GraphicsContext g, Palette p, double r, double x, double y) {
+        g.setStroke(p.attention());
+        g.setLineWidth(Math.max(1.5, r * 0.26));
+        g.strokeArc(x + r * 0.75, y - r * 1.75, r * 0.85, r * 0.85, -60, 240, javafx.scene.shape.ArcType.OPEN);
+        g.setFill(p.attention());
+        g.fillOval(x + r * 1.0, y - r * 0.6, r * 0.36, r * 0.36);
+    }
+
+    private static void hold(GraphicsContext g, Palette p, double r, double x, double y) {
+        g.setStroke(p.attention());
+        g.setLineWidth(Math.max(1.6, r * 0.3));
+        g.strokeLine(x - r * 1.35, y - r * 1.05, x - r * 1.35, y + r * 1.05);
+        g.strokeLine(x + r * 1.35, y - r * 1.05, x + r * 1.35, y + r * 1.05);
+    }
+
+    private static void wedge(GraphicsContext g, Palette p, double x, double r, double a, double y) {
+        g.setFill(p.stop());
+        g.fillPolygon(
+                new double[] {x + r * 0.35, x + r * 0.35 + a * 1.5, x + r * 0.35 + a * 1.5},
+                new double[] {y - r * 0.5, y - r * 0.5 - a * 1.3, y - r * 0.5 + a * 0.15},
+                3);
     }
 
     /** The colour that repeats a state, for dots too small for a shape. */

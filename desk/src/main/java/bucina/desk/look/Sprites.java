@@ -49,6 +49,13 @@ public final class Sprites {
     private Image stamp(Glyph.Mark mark, int size, Consumer<GraphicsContext> base) {
         Canvas canvas = new Canvas(size * 3, size * 3);
         base.accept(canvas.getGraphicsContext2D());
+        mark(size, mark, canvas);
+        SnapshotParameters clear = new SnapshotParameters();
+        clear.setFill(Color.TRANSPARENT);
+        return canvas.snapshot(clear, null);
+    }
+
+    private void mark(int size, Glyph.Mark mark, Canvas canvas) {
         double r = Math.min(size / 2.0, MOST_MARK);
         double out = (size / 2.0 - r) * 0.7;
         boolean below = mark == Glyph.Mark.DEVIATION;
@@ -60,8 +67,5 @@ public final class Sprites {
                 size * 1.5 + (below ? out * 1.4 : around ? 0 : -out),
                 around ? size / 2.0 : r,
                 palette);
-        SnapshotParameters clear = new SnapshotParameters();
-        clear.setFill(Color.TRANSPARENT);
-        return canvas.snapshot(clear, null);
     }
 }

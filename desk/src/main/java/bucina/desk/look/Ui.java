@@ -53,10 +53,7 @@ public final class Ui {
 
     /** A number in a line of its own that opens its reason. */
     public static Button number(String title, String value, Runnable open) {
-        HBox line = new HBox(
-                8, label(title, "number-name"), spring(), kept(value, "number-value"), label("?", "number-why"));
-        line.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        line.setMouseTransparent(true);
+        HBox line = numberLine(title, value);
         Button button = new Button();
         line.prefWidthProperty().bind(button.widthProperty().subtract(8));
         button.setGraphic(line);
@@ -65,6 +62,14 @@ public final class Ui {
         button.setAccessibleText(title + " " + value + ", open the reason");
         button.setOnAction(e -> open.run());
         return button;
+    }
+
+    private static HBox numberLine(String title, String value) {
+        HBox line = new HBox(
+                8, label(title, "number-name"), spring(), kept(value, "number-value"), label("?", "number-why"));
+        line.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        line.setMouseTransparent(true);
+        return line;
     }
 
     /** A stretch that takes the room left in a row. */

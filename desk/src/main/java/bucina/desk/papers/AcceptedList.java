@@ -30,38 +30,36 @@ final class AcceptedList extends VBox {
         if (all.isEmpty()) {
             getChildren().add(Ui.wrapped("None. A finding is accepted at the hole, with a written reason.", "soft"));
         }
-        all.forEach(a -> {
-            Button back = Ui.button(
-                    "Take it back",
-                    "",
-                    () -> desk.session()
-                            .plan(
-                                    "taking an acceptance back",
-                                    b -> b.withPapers(b.papers().without(a.id()), b.nextId()),
-                                    () -> refused.accept(""),
-                                    refused),
-                    "quiet");
-            getChildren()
-                    .add(new VBox(
-                            2,
-                            Ui.wrapped(
-                                    where(a) + ": " + a.rule().replace('-', ' ')
-                                            + (a.layer().isEmpty() ? "" : ", " + a.layer()),
-                                    "plain"),
-                            Ui.wrapped(a.reason(), "strong"),
-                            Ui.wrapped(a.who() + ", " + a.on(), "tiny"),
-                            back));
-        });
+        all.forEach(a -> line(a));
+    }
+
+    private void line(Acceptance a) {
+        Button back = Ui.button(
+                "Take it back",
+                "",
+                () -> desk.session()
+                        .plan(
+                                "taking an acceptance back",
+                                b -> b.withPapers(b.papers().without(a.id()), b.nextId()),
+                                () -> refused.accept(""),
+                                refused),
+                "quiet");
+        getChildren()
+                .add(new VBox(
+                        2,
+                        Ui.wrapped(
+                                where(a) + ": " + a.rule().replace('-', ' ')
+                                        + (a.layer().isEmpty() ? "" : ", " + a.layer()),
+                                "plain"),
+                        Ui.wrapped(a.reason(), "strong"),
+                        Ui.wrapped(a.who() + ", " + a.on(), "tiny"),
+                        back));
     }
 
     private String where(Acceptance a) {
         for (Build.FaceRef ref : desk.snapshot().build().faces()) {
             if (a.subject() instanceof Id.Row row) {
-                Optional<String> name = ref.face().groups().stream()
-                        .flatMap(g -> g.rows().stream())
-                        .filter(r -> r.id().equals(row))
-                        .map(r -> r.name())
-                        .findFirst();
+                Optional<String> name = rowName(ref, row);
                 if (name.isPresent()) {
                     return ref.face().name() + " row " + name.get();
                 }
@@ -74,5 +72,13 @@ final class AcceptedList extends VBox {
             }
         }
         return "Something that is gone";
+    }
+
+    private static Optional<String> rowName(Build.FaceRef ref, Id.Row row) {
+        return ref.face().groups().stream()
+                .flatMap(g -> g.rows().stream())
+                .filter(r -> r.id().equals(row))
+                .map(r -> r.name())
+                .findFirst();
     }
 }

@@ -48,16 +48,7 @@ final class BulletinList extends VBox {
                                 + "until you say it is complete.",
                         "soft"));
         if (writing.isPresent()) {
-            Button done = Ui.button(
-                    "The bulletin is complete",
-                    "",
-                    () -> {
-                        desk.session().record(Optional.empty());
-                        fill();
-                    },
-                    "primary");
-            done.setId("bulletin-done");
-            getChildren().add(done);
+            complete();
         } else {
             begin();
         }
@@ -67,6 +58,19 @@ final class BulletinList extends VBox {
                 .bulletins()
                 .reversed()
                 .forEach(b -> getChildren().add(bulletin(b, writing)));
+    }
+
+    private void complete() {
+        Button done = Ui.button(
+                "The bulletin is complete",
+                "",
+                () -> {
+                    desk.session().record(Optional.empty());
+                    fill();
+                },
+                "primary");
+        done.setId("bulletin-done");
+        getChildren().add(done);
     }
 
     private void begin() {
@@ -154,24 +158,29 @@ final class BulletinList extends VBox {
                         "attention-text"));
         int lines = 0;
         for (int from = 0; from < review.installed().size() && lines < 12; lines++) {
-            Review.Installed first = review.installed().get(from);
-            int to = from;
-            while (to + 1 < review.installed().size()
-                    && alike(first, review.installed().get(to + 1))) {
-                to++;
-            }
-            String holes = first.hole()
-                    + (to > from ? " to " + review.installed().get(to).hole() : "");
-            box.getChildren()
-                    .add(Ui.wrapped(
-                            first.group() + " " + holes + ": " + first.used() + " in entry " + first.entry() + ", now "
-                                    + first.now() + ".",
-                            "soft"));
+            int to = lines(review, from, box);
             from = to + 1;
         }
         if (lines == 12) {
             box.getChildren().add(Ui.wrapped("and more.", "soft"));
         }
+    }
+
+    private static int lines(Review review, int from, VBox box) {
+        Review.Installed first = review.installed().get(from);
+        int to = from;
+        while (to + 1 < review.installed().size()
+                && alike(first, review.installed().get(to + 1))) {
+            to++;
+        }
+        String holes =
+                first.hole() + (to > from ? " to " + review.installed().get(to).hole() : "");
+        box.getChildren()
+                .add(Ui.wrapped(
+                        first.group() + " " + holes + ": " + first.used() + " in entry " + first.entry() + ", now "
+                                + first.now() + ".",
+                        "soft"));
+        return to;
     }
 
     /** True for two fasteners of one row, entry and rivet. */

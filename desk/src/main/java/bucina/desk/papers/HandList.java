@@ -40,31 +40,31 @@ final class HandList extends VBox {
                     && all.stream()
                             .noneMatch(b ->
                                     b.twin().filter(t -> t.of().equals(a.id())).isPresent())) {
-                Button make = Ui.button(
-                        "Make the other hand of " + a.name(),
-                        "",
-                        () -> desk.session()
-                                .plan(
-                                        "mirroring " + a.name(),
-                                        b -> Mirror.add(b, a.id()),
-                                        () -> refused.accept(""),
-                                        refused));
-                make.setId("mirror-" + a.id().n());
-                make.setDisable(desk.session().readOnly());
-                getChildren()
-                        .addAll(
-                                Ui.wrapped(
-                                        a.name() + " is the " + a.hand().word()
-                                                + " hand. Its mirror image gets parts and groups of its own; later "
-                                                + "changes here are "
-                                                + "offered to it.",
-                                        "soft"),
-                                make);
+                make(a);
             }
         }
         if (getChildren().isEmpty()) {
             getChildren().add(Ui.wrapped("No assembly here has another hand.", "soft"));
         }
+    }
+
+    private void make(Assembly a) {
+        Button make = Ui.button(
+                "Make the other hand of " + a.name(),
+                "",
+                () -> desk.session()
+                        .plan("mirroring " + a.name(), b -> Mirror.add(b, a.id()), () -> refused.accept(""), refused));
+        make.setId("mirror-" + a.id().n());
+        make.setDisable(desk.session().readOnly());
+        getChildren()
+                .addAll(
+                        Ui.wrapped(
+                                a.name() + " is the " + a.hand().word()
+                                        + " hand. Its mirror image gets parts and groups of its own; later "
+                                        + "changes here are "
+                                        + "offered to it.",
+                                "soft"),
+                        make);
     }
 
     private void twin(Assembly twin, List<Hands.Difference> differences) {
@@ -102,11 +102,7 @@ final class HandList extends VBox {
     }
 
     private VBox offer(Assembly twin, Hands.Difference d) {
-        TextField name = new TextField();
-        name.setPromptText("name of an exception");
-        name.setAccessibleText("Name of an exception: " + d.words());
-        name.setId("except-" + d.subject().n());
-        HBox.setHgrow(name, Priority.ALWAYS);
+        TextField name = name(d);
         Runnable go = () -> desk.session()
                 .plan(
                         "naming an exception",
@@ -118,5 +114,14 @@ final class HandList extends VBox {
                 new VBox(4, Ui.wrapped(d.words(), "attention-text"), new HBox(6, name, Ui.button("Keep", "Enter", go)));
         box.getStyleClass().add("finding-warning");
         return box;
+    }
+
+    private static TextField name(Hands.Difference d) {
+        TextField name = new TextField();
+        name.setPromptText("name of an exception");
+        name.setAccessibleText("Name of an exception: " + d.words());
+        name.setId("except-" + d.subject().n());
+        HBox.setHgrow(name, Priority.ALWAYS);
+        return name;
     }
 }

@@ -38,6 +38,10 @@ public final class PapersRoom extends ShownPane {
                 column("Queries", queries),
                 column("Bulletins", bulletins),
                 column("The other hand", hands, Ui.label("Accepted findings", "room-title"), accepted));
+        watch(columns, desk);
+    }
+
+    private void watch(HBox columns, Desk desk) {
         Ui.shown(error, false);
         BorderPane.setMargin(error, new Insets(8, 14, 0, 14));
         setTop(error);

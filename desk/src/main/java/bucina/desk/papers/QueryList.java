@@ -36,6 +36,17 @@ final class QueryList extends VBox {
                 .filter(Query::open)
                 .sorted(Comparator.comparing(Query::opened))
                 .toList();
+        lead(open);
+        open.forEach(q -> getChildren().add(open(q)));
+        ask();
+        all.stream()
+                .filter(q -> !q.open())
+                .sorted(Comparator.comparing(Query::opened).reversed())
+                .limit(40)
+                .forEach(q -> getChildren().add(answered(q)));
+    }
+
+    private void lead(List<Query> open) {
         getChildren()
                 .add(Ui.wrapped(
                         open.isEmpty()
@@ -47,13 +58,6 @@ final class QueryList extends VBox {
                                                 ? " group waits for an answer."
                                                 : " open, oldest first. Each holds its group."),
                         "soft"));
-        open.forEach(q -> getChildren().add(open(q)));
-        ask();
-        all.stream()
-                .filter(q -> !q.open())
-                .sorted(Comparator.comparing(Query::opened).reversed())
-                .limit(40)
-                .forEach(q -> getChildren().add(answered(q)));
     }
 
     private VBox open(Query q) {

@@ -163,8 +163,7 @@ public final class Rack extends ShownPane {
     private Node group(Build.GroupRef ref) {
         Group group = ref.group();
         Label count = Ui.kept("", "rack-count");
-        HBox line = new HBox(
-                6, Ui.kept(group.code(), "rack-code"), Ui.label(group.name(), "rack-group-name"), Ui.spring(), count);
+        HBox line = line(group, count);
         Button button = new Button();
         line.setMouseTransparent(true);
         line.prefWidthProperty().bind(button.widthProperty().subtract(26));
@@ -172,14 +171,23 @@ public final class Rack extends ShownPane {
         button.getStyleClass().add("rack-group");
         button.setMaxWidth(Double.MAX_VALUE);
         button.setUserData(group.id());
+        tally(group, count, button);
+        button.setOnAction(e -> desk.show(ref));
+        return button;
+    }
+
+    private static HBox line(Group group, Label count) {
+        return new HBox(
+                6, Ui.kept(group.code(), "rack-code"), Ui.label(group.name(), "rack-group-name"), Ui.spring(), count);
+    }
+
+    private void tally(Group group, Label count, Button button) {
         counts.add(() -> {
             int done = desk.snapshot().installed(group);
             count.setText(done == group.count() ? "all " + done : done + "/" + group.count());
             button.setAccessibleText(
                     "group " + group.code() + " " + group.name() + ", " + done + " of " + group.count() + " set");
         });
-        button.setOnAction(e -> desk.show(ref));
-        return button;
     }
 
     /** Shows which group the hole looked at belongs to. */

@@ -62,6 +62,34 @@ public final class RulesRoom extends ShownPane {
         take.setId("rules-take");
         Button export = Ui.button("Export as JSON", "", this::export);
         export.setId("rules-export");
+        VBox right = lay(choose, export);
+        table.setHgap(12);
+        table.setVgap(4);
+        VBox left = inForce();
+        setCenter(Ui.scroll(left));
+        setRight(right);
+        Ui.shown(error, false);
+        ties.on(desk.snapshotProperty(), () -> {
+            if (desk.roomProperty().get() == Desk.Room.RULES) {
+                fill();
+            }
+        });
+    }
+
+    private VBox inForce() {
+        VBox left = new VBox(
+                10,
+                Ui.label("Rules in force", "room-title"),
+                Ui.wrapped(
+                        "Defaults from AC 43.13-1B and FAA-H-8083-31. The kit's drawing governs: a value that "
+                                + "it replaces is typed here with the reason. Saved with the build.",
+                        "soft"),
+                table);
+        left.setPadding(new Insets(14));
+        return left;
+    }
+
+    private VBox lay(Fields choose, Button export) {
         VBox right = new VBox(
                 10,
                 Ui.label("Another rule set", "bench-title"),
@@ -77,25 +105,7 @@ public final class RulesRoom extends ShownPane {
         right.setPrefWidth(430);
         right.setMinWidth(430);
         right.getStyleClass().add("bench-side");
-        table.setHgap(12);
-        table.setVgap(4);
-        VBox left = new VBox(
-                10,
-                Ui.label("Rules in force", "room-title"),
-                Ui.wrapped(
-                        "Defaults from AC 43.13-1B and FAA-H-8083-31. The kit's drawing governs: a value that "
-                                + "it replaces is typed here with the reason. Saved with the build.",
-                        "soft"),
-                table);
-        left.setPadding(new Insets(14));
-        setCenter(Ui.scroll(left));
-        setRight(right);
-        Ui.shown(error, false);
-        ties.on(desk.snapshotProperty(), () -> {
-            if (desk.roomProperty().get() == Desk.Room.RULES) {
-                fill();
-            }
-        });
+        return right;
     }
 
     /** Shows the rules as they are. */
@@ -129,19 +139,29 @@ public final class RulesRoom extends ShownPane {
     }
 
     private void row(Rule rule) {
-        Label title = Ui.wrapped(rule.key().title(), "plain");
-        title.setMinWidth(250);
-        title.setMaxWidth(250);
+        Label title = title(rule);
         String theirs = compared == null ? "" : compared.rule(rule.key()).value();
         boolean differs = compared != null && !theirs.equals(rule.value());
         Label beside = Ui.kept(differs ? theirs : "", "attention-text");
+        Label source = source(rule);
+        HBox value = new HBox(4, editor(rule), Ui.kept(unit(rule.key()), "soft"));
+        value.setAlignment(Pos.CENTER_LEFT);
+        table.addRow(table.getRowCount(), title, value, beside, source);
+    }
+
+    private static Label source(Rule rule) {
         Label source = Ui.wrapped(
                 rule.source() + (rule.reason().isEmpty() ? "" : ". Replaced: " + rule.reason()),
                 rule.reason().isEmpty() ? "tiny" : "attention-text");
         source.setMaxWidth(330);
-        HBox value = new HBox(4, editor(rule), Ui.kept(unit(rule.key()), "soft"));
-        value.setAlignment(Pos.CENTER_LEFT);
-        table.addRow(table.getRowCount(), title, value, beside, source);
+        return source;
+    }
+
+    private static Label title(Rule rule) {
+        Label title = Ui.wrapped(rule.key().title(), "plain");
+        title.setMinWidth(250);
+        title.setMaxWidth(250);
+        return title;
     }
 
     private static String unit(RuleKey key) {
@@ -155,15 +175,7 @@ public final class RulesRoom extends ShownPane {
 
     private Control editor(Rule rule) {
         if (rule.key().kind() == RuleKey.Kind.CHOICE) {
-            ComboBox<String> box = new ComboBox<>();
-            box.getItems()
-                    .setAll(rule.key().choices().stream().map(Choice::code).toList());
-            box.setValue(rule.value());
-            box.setId("rule-" + rule.key().code().replace('.', '-'));
-            box.setAccessibleText(rule.key().title());
-            box.setPrefWidth(120);
-            box.valueProperty().addListener((o, was, now) -> change(rule.key(), now));
-            return box;
+            return choices(rule);
         }
         TextField field = new TextField(rule.value());
         field.setId("rule-" + rule.key().code().replace('.', '-'));
@@ -172,6 +184,17 @@ public final class RulesRoom extends ShownPane {
         field.setDisable(desk.session().readOnly());
         Fields.committing(field, t -> change(rule.key(), t.strip()));
         return field;
+    }
+
+    private Control choices(Rule rule) {
+        ComboBox<String> box = new ComboBox<>();
+        box.getItems().setAll(rule.key().choices().stream().map(Choice::code).toList());
+        box.setValue(rule.value());
+        box.setId("rule-" + rule.key().code().replace('.', '-'));
+        box.setAccessibleText(rule.key().title());
+        box.setPrefWidth(120);
+        box.valueProperty().addListener((o, was, now) -> change(rule.key(), now));
+        return box;
     }
 
     private void change(RuleKey key, String value) {
@@ -185,17 +208,21 @@ public final class RulesRoom extends ShownPane {
             return;
         }
         try {
-            RuleSet changed = desk.snapshot().build().rules().with(key, value, why);
-            desk.session()
-                    .plan(
-                            "changing the rule " + key.code(),
-                            b -> b.withRules(b.rules().with(key, value, why)),
-                            () -> {},
-                            this::refuse);
-            reason.setText(changed.rule(key).reason());
+            replace(key, value, why);
         } catch (InputException e) {
             refuse(e.getMessage());
         }
+    }
+
+    private void replace(RuleKey key, String value, String why) {
+        RuleSet changed = desk.snapshot().build().rules().with(key, value, why);
+        desk.session()
+                .plan(
+                        "changing the rule " + key.code(),
+                        b -> b.withRules(b.rules().with(key, value, why)),
+                        () -> {},
+                        this::refuse);
+        reason.setText(changed.rule(key).reason());
     }
 
     private void refuse(String sentence) {

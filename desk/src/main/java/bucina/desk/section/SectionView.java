@@ -221,13 +221,7 @@ public final class SectionView extends Region {
         private void rivet() {
             Length height = height().orElseThrow();
             Color fill = palette.layout().interpolate(palette.film(), 0.72);
-            for (List<SectionShape.At> part : List.of(shape.manufacturedHead(), shape.shankAndShopHead(height))) {
-                for (int side = -1; side <= 1; side += 2) {
-                    outline(part, side);
-                    g.setFill(fill);
-                    g.fill();
-                }
-            }
+            fillParts(height, fill);
             g.setStroke(palette.layout());
             g.setLineWidth(1.6);
             g.setLineCap(StrokeLineCap.ROUND);
@@ -236,6 +230,16 @@ public final class SectionView extends Region {
                 open(shape.shankAndShopHead(height), side);
             }
             brackets(height);
+        }
+
+        private void fillParts(Length height, Color fill) {
+            for (List<SectionShape.At> part : List.of(shape.manufacturedHead(), shape.shankAndShopHead(height))) {
+                for (int side = -1; side <= 1; side += 2) {
+                    outline(part, side);
+                    g.setFill(fill);
+                    g.fill();
+                }
+            }
         }
 
         /** The outline without its edge on the axis. */
@@ -258,43 +262,55 @@ public final class SectionView extends Region {
             g.setFill(palette.layout().interpolate(palette.film(), 0.72));
             g.setStroke(palette.layout());
             g.setLineWidth(1.6);
+            head(d, head);
+            if (set < 0.5) {
+                before(far, d);
+            } else {
+                after(d, far);
+            }
+        }
+
+        private void after(double d, double far) {
+            double tail = s.heads().tail().nanometres();
+            polygon(
+                    -d / 2,
+                    0,
+                    d / 2,
+                    0,
+                    d / 2,
+                    far,
+                    tail,
+                    far + d * 0.25,
+                    tail * 0.9,
+                    far + d * 0.75,
+                    d * 0.35,
+                    far + d,
+                    -d * 0.35,
+                    far + d,
+                    -tail * 0.9,
+                    far + d * 0.75,
+                    -tail,
+                    far + d * 0.25,
+                    -d / 2,
+                    far);
+        }
+
+        private void before(double far, double d) {
+            double body = s.blind()
+                    .flatMap(b -> b.cutTo().or(() -> b.rivet().flatMap(r -> r.length())))
+                    .map(l -> l.nanometres())
+                    .orElse(far + d);
+            polygon(-d / 2, 0, d / 2, 0, d / 2, body, -d / 2, body);
+            double mandrel = Math.max(0, far + behind(s).nanometres() - body);
+            polygon(-d * 0.42, body, d * 0.42, body, d * 0.42, body + mandrel, -d * 0.42, body + mandrel);
+        }
+
+        private void head(double d, double head) {
             if (s.fastener().flush()) {
                 double cone = s.heads().cone().map(c -> c.height().nanometres()).orElse(d * 0.3);
                 polygon(-head, 0, head, 0, d / 2, cone, -d / 2, cone);
             } else {
                 polygon(-head, 0, -head * 0.6, -d * 0.4, head * 0.6, -d * 0.4, head, 0);
-            }
-            if (set < 0.5) {
-                double body = s.blind()
-                        .flatMap(b -> b.cutTo().or(() -> b.rivet().flatMap(r -> r.length())))
-                        .map(l -> l.nanometres())
-                        .orElse(far + d);
-                polygon(-d / 2, 0, d / 2, 0, d / 2, body, -d / 2, body);
-                double mandrel = Math.max(0, far + behind(s).nanometres() - body);
-                polygon(-d * 0.42, body, d * 0.42, body, d * 0.42, body + mandrel, -d * 0.42, body + mandrel);
-            } else {
-                double tail = s.heads().tail().nanometres();
-                polygon(
-                        -d / 2,
-                        0,
-                        d / 2,
-                        0,
-                        d / 2,
-                        far,
-                        tail,
-                        far + d * 0.25,
-                        tail * 0.9,
-                        far + d * 0.75,
-                        d * 0.35,
-                        far + d,
-                        -d * 0.35,
-                        far + d,
-                        -tail * 0.9,
-                        far + d * 0.75,
-                        -tail,
-                        far + d * 0.25,
-                        -d / 2,
-                        far);
             }
         }
 
@@ -332,6 +348,10 @@ public final class SectionView extends Region {
             g.setTextBaseline(VPos.CENTER);
             width(limits.processDiameter(), below, "process from ", process);
             width(limits.gaugeDiameter(), below + 16 * text, "gauge ~ ", !process);
+            heights(across, limits, far);
+        }
+
+        private void heights(Length across, ShopHeadLimits limits, double far) {
             double beside = axis
                     - Math.max(across.nanometres() / 2, limits.gaugeDiameter().nanometres() / 2) * k
                     - 10;
@@ -370,18 +390,21 @@ public final class SectionView extends Region {
             double last = -100;
             double left = axis + reach + 10;
             for (int i = 0; i < s.dressing().plies().size(); i++) {
-                double t = s.dressing().plies().get(i).thickness().nanometres();
-                double middle = y(z + t / 2);
-                double at = Math.max(middle, last + size * 1.35);
-                g.setStroke(palette.line());
-                g.setLineWidth(1);
-                g.strokePolyline(new double[] {axis + reach, left - 6, left - 2}, new double[] {middle, at, at}, 3);
-                g.setFill(palette.ink());
-                g.setFont(Type.text(size));
-                g.fillText((i + 1) + "  " + show(s.dressing().plies().get(i).thickness()), left, at);
-                last = at;
-                z += t;
+                Length ply = s.dressing().plies().get(i).thickness();
+                double middle = y(z + ply.nanometres() / 2);
+                last = Math.max(middle, last + size * 1.35);
+                ply((i + 1) + "  " + show(ply), middle, last, left);
+                z += ply.nanometres();
             }
+        }
+
+        private void ply(String words, double middle, double at, double left) {
+            g.setStroke(palette.line());
+            g.setLineWidth(1);
+            g.strokePolyline(new double[] {axis + reach, left - 6, left - 2}, new double[] {middle, at, at}, 3);
+            g.setFill(palette.ink());
+            g.setFont(Type.text(Type.SMALL * text));
+            g.fillText(words, left, at);
         }
     }
 

@@ -106,16 +106,7 @@ public final class Additions {
     /** The points of the holes. */
     public List<Point> points(Face face) {
         return switch (kind) {
-            case ROW ->
-                Rows.around(
-                        PanelForm.point(a, lengths),
-                        PanelForm.point(b, lengths),
-                        spacing(),
-                        face.zones().stream()
-                                .filter(z -> z.kind() == Zone.Kind.KEEP_OUT)
-                                .map(Zone::outline)
-                                .toList(),
-                        Length.mm(1.5));
+            case ROW -> line(face);
             case CIRCLE ->
                 Rows.circle(
                         PanelForm.point(a, lengths),
@@ -130,14 +121,21 @@ public final class Additions {
         };
     }
 
+    private List<Point> line(Face face) {
+        return Rows.around(
+                PanelForm.point(a, lengths),
+                PanelForm.point(b, lengths),
+                spacing(),
+                face.zones().stream()
+                        .filter(z -> z.kind() == Zone.Kind.KEEP_OUT)
+                        .map(Zone::outline)
+                        .toList(),
+                Length.mm(1.5));
+    }
+
     /** Where the line crosses the upright station lines of another row. */
     private List<Point> shared(Face face) {
-        Row other = face.groups().stream()
-                .flatMap(g -> g.rows().stream())
-                .filter(r -> r.name().equalsIgnoreCase(c.strip()))
-                .findFirst()
-                .orElseThrow(() -> new InputException("\"" + c.strip()
-                        + "\" is no row of this face: name one like R1, whose stations the new row shares"));
+        Row other = named(face);
         List<Point> points = Rows.shared(
                 other.holes().stream().map(h -> h.at().across()).toList(),
                 new Segment(PanelForm.point(a, lengths), PanelForm.point(b, lengths)));
@@ -146,6 +144,15 @@ public final class Additions {
                     "no station of " + other.name() + " lies between these ends: give a line that runs beside it");
         }
         return points;
+    }
+
+    private Row named(Face face) {
+        return face.groups().stream()
+                .flatMap(g -> g.rows().stream())
+                .filter(r -> r.name().equalsIgnoreCase(c.strip()))
+                .findFirst()
+                .orElseThrow(() -> new InputException("\"" + c.strip()
+                        + "\" is no row of this face: name one like R1, whose stations the new row shares"));
     }
 
     /** A pitch like {@code 1}, or a count like {@code 18x}. */
@@ -207,17 +214,21 @@ public final class Additions {
     private Build sheet(Build build, Face face) {
         Outline outline = a.contains(";") ? PanelForm.polygon(a, lengths) : Outline.rectangle(low(), high());
         String called = name.isEmpty() ? "Sheet " + (face.layers().size() + 1) : name;
-        Part part = new Part(
-                new Id.Part(build.nextId()),
-                called,
-                bucina.core.material.Material.parse("2024-T3"),
-                face.layers().size() + 1,
-                true);
+        Part part = part(build, called, face);
         List<Part> parts = new ArrayList<>(build.parts());
         parts.add(part);
         Layer layer = new Layer(
                 new Id.Layer(build.nextId() + 1), part.id(), called, lengths.parsePositive(c, "thickness"), outline);
         return SheetEdits.addLayer(build.withParts(parts, build.nextId() + 2), face.id(), 1, layer);
+    }
+
+    private static Part part(Build build, String called, Face face) {
+        return new Part(
+                new Id.Part(build.nextId()),
+                called,
+                bucina.core.material.Material.parse("2024-T3"),
+                face.layers().size() + 1,
+                true);
     }
 
     private Build zone(Build build, Face face) {

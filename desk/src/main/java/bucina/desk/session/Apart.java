@@ -45,6 +45,17 @@ public record Apart(
         Optional<Apart> same = before.filter(b -> b.assembly == assembly && b.rules == rules);
         Set<Id.Part> riveted = new HashSet<>();
         Set<Id.Face> closed = new HashSet<>();
+        sort(assembly, snapshot, riveted, closed);
+        return new Apart(
+                assembly,
+                rules,
+                same.map(Apart::every).orElseGet(() -> OtherWays.of(snapshot.derivation(), assembly)),
+                same.map(Apart::measured).orElseGet(() -> FitCheck.of(assembly)),
+                riveted,
+                closed);
+    }
+
+    private static void sort(Assembly assembly, Snapshot snapshot, Set<Id.Part> riveted, Set<Id.Face> closed) {
         for (Face face : assembly.faces()) {
             int open = 0;
             for (HoleReading r : snapshot.face(face.id()).readings()) {
@@ -58,13 +69,6 @@ public record Apart(
                 closed.add(face.id());
             }
         }
-        return new Apart(
-                assembly,
-                rules,
-                same.map(Apart::every).orElseGet(() -> OtherWays.of(snapshot.derivation(), assembly)),
-                same.map(Apart::measured).orElseGet(() -> FitCheck.of(assembly)),
-                riveted,
-                closed);
     }
 
     /** Parts that can be taken off and put back another way. */

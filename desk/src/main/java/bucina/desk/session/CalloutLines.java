@@ -45,17 +45,20 @@ public final class CalloutLines {
     public String sentence(Build build) {
         List<String> words = new ArrayList<>();
         for (Line line : lines) {
-            Optional<Build.GroupRef> there = line.code.isEmpty() ? Optional.empty() : build.group(line.code);
-            int holes = there.map(g -> g.group().count()).orElse(0);
-            boolean query =
-                    line.callout.count().isPresent() && line.callout.count().get() != holes;
-            words.add(line.callout.text()
-                    + (there.isPresent()
-                            ? " for " + there.get().group().code()
-                            : " as a new group" + (line.code.isEmpty() ? "" : " " + line.code))
-                    + (query ? ", a query: the sheet has " + holes : "") + ".");
+            words(line, build, words);
         }
         return words.isEmpty() ? "Nothing typed yet." : String.join("\n", words);
+    }
+
+    private static void words(Line line, Build build, List<String> words) {
+        Optional<Build.GroupRef> there = line.code.isEmpty() ? Optional.empty() : build.group(line.code);
+        int holes = there.map(g -> g.group().count()).orElse(0);
+        boolean query = line.callout.count().isPresent() && line.callout.count().get() != holes;
+        words.add(line.callout.text()
+                + (there.isPresent()
+                        ? " for " + there.get().group().code()
+                        : " as a new group" + (line.code.isEmpty() ? "" : " " + line.code))
+                + (query ? ", a query: the sheet has " + holes : "") + ".");
     }
 
     /** The build with the callouts read in; new groups go onto a face. */

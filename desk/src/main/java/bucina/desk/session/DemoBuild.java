@@ -40,16 +40,7 @@ public final class DemoBuild {
         Path path = Places.data().resolve(which.file + ".bucina");
         try {
             Files.createDirectories(path.getParent());
-            if (fresh && Files.exists(path)) {
-                try (WindowLock lock = WindowLock.of(path)) {
-                    lock.onlyReads().ifPresent(why -> {
-                        throw new InputException("The demo is not begun again: " + why + " Close that window first");
-                    });
-                }
-                for (String suffix : List.of("", "-wal", "-shm")) {
-                    Files.deleteIfExists(path.resolveSibling(path.getFileName() + suffix));
-                }
-            }
+            clear(fresh, path);
         } catch (IOException e) {
             throw new InputException(
                     "The demo cannot be made at " + path + " (" + e.getMessage()
@@ -60,6 +51,19 @@ public final class DemoBuild {
             write(which, path, catalogue);
         }
         return path;
+    }
+
+    private static void clear(boolean fresh, Path path) throws IOException {
+        if (fresh && Files.exists(path)) {
+            try (WindowLock lock = WindowLock.of(path)) {
+                lock.onlyReads().ifPresent(why -> {
+                    throw new InputException("The demo is not begun again: " + why + " Close that window first");
+                });
+            }
+            for (String suffix : List.of("", "-wal", "-shm")) {
+                Files.deleteIfExists(path.resolveSibling(path.getFileName() + suffix));
+            }
+        }
     }
 
     /** Makes a build with nothing in it and gives its path; its name is the file's. */

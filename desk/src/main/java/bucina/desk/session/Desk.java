@@ -101,15 +101,17 @@ public final class Desk implements AutoCloseable {
         unit.set(prefs.unit().orElse(first.assembly().unit()));
         dark.set(prefs.dark());
         scale.set(prefs.scale());
-        unit.addListener((o, was, now) -> prefs.keep("unit", now.symbol()));
-        dark.addListener((o, was, now) -> prefs.keep("dark", now.toString()));
-        scale.addListener((o, was, now) -> prefs.keep("scale", now.toString()));
-        selection.addListener((o, was, now) -> {
-            if (now.cursor().isPresent()) {
-                typedGroup.set(Optional.empty());
-            }
-        });
+        keeps(prefs);
         shown.set(session.snapshot());
+        watch();
+        count();
+        tie = session.snapshotProperty().subscribe((was, now) -> {
+            attempting = false;
+            show(now);
+        });
+    }
+
+    private void watch() {
         selection.addListener((o, was, now) -> {
             if (!was.face().equals(now.face())) {
                 progress.set(Optional.empty());
@@ -134,10 +136,16 @@ public final class Desk implements AutoCloseable {
                 task.set(Task.of(Operation.DIMPLED));
             }
         });
-        count();
-        tie = session.snapshotProperty().subscribe((was, now) -> {
-            attempting = false;
-            show(now);
+    }
+
+    private void keeps(Prefs prefs) {
+        unit.addListener((o, was, now) -> prefs.keep("unit", now.symbol()));
+        dark.addListener((o, was, now) -> prefs.keep("dark", now.toString()));
+        scale.addListener((o, was, now) -> prefs.keep("scale", now.toString()));
+        selection.addListener((o, was, now) -> {
+            if (now.cursor().isPresent()) {
+                typedGroup.set(Optional.empty());
+            }
         });
     }
 
@@ -210,6 +218,10 @@ public final class Desk implements AutoCloseable {
             return;
         }
         FaceReading face = now.face(old.face());
+        stay(old, face, now);
+    }
+
+    private void stay(Selection old, FaceReading face, Snapshot now) {
         if (!old.holes().stream().allMatch(h -> face.of(h).isPresent())) {
             selection.set(Selection.none(old.face()));
         }

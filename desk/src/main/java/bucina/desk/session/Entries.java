@@ -52,15 +52,19 @@ public final class Entries {
             return list;
         }
         for (String part : text.split("[,;]", -1)) {
-            String[] pair = part.strip().split("\\s*[xX×]\\s*", -1);
-            if (pair.length != 2) {
-                throw new InputException(
-                        "\"" + part.strip() + "\" is not a reading: write diameter x height, like .150x.048");
-            }
-            Length diameter = lengths.parsePositive(pair[0], "shop head diameter");
-            list.add(new Work.Reading(diameter, lengths.parsePositive(pair[1], "shop head height")));
+            reading(part, lengths, list);
         }
         return list;
+    }
+
+    private static void reading(String part, LengthParser lengths, List<Work.Reading> list) {
+        String[] pair = part.strip().split("\\s*[xX×]\\s*", -1);
+        if (pair.length != 2) {
+            throw new InputException(
+                    "\"" + part.strip() + "\" is not a reading: write diameter x height, like .150x.048");
+        }
+        Length diameter = lengths.parsePositive(pair[0], "shop head diameter");
+        list.add(new Work.Reading(diameter, lengths.parsePositive(pair[1], "shop head height")));
     }
 
     /** Readings of a gauge put behind what is typed: first a head's diameter, then its height. */

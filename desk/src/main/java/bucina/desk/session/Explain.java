@@ -51,28 +51,22 @@ public final class Explain {
         } else if (solution.blind().isPresent()) {
             pulled(solution, solution.blind().get(), numbers);
         } else if (solution.fastener() instanceof Fastener.Hardware h) {
-            numbers.add(new Why(
-                    "Use",
-                    h.name(),
-                    "",
-                    "",
-                    "the drawing's callout",
-                    "Length and washers are as the drawing gives them."));
+            hardware(numbers, h);
         }
         numbers.add(hole(solution));
         return numbers;
+    }
+
+    private static void hardware(List<Why> numbers, Fastener.Hardware h) {
+        numbers.add(new Why(
+                "Use", h.name(), "", "", "the drawing's callout", "Length and washers are as the drawing gives them."));
     }
 
     private Why grip(Solution solution, List<String> names) {
         String sum = solution.dressing().plies().stream()
                 .map(p -> figure(p.thickness()))
                 .collect(Collectors.joining(" + "));
-        List<String> plies = new ArrayList<>();
-        for (int i = 0; i < solution.dressing().plies().size(); i++) {
-            Dressing.Ply ply = solution.dressing().plies().get(i);
-            String name = i < names.size() ? names.get(i) : "Layer " + (i + 1);
-            plies.add(name + ": " + ply.dress().word() + ". " + ply.reason().in(unit));
-        }
+        List<String> plies = dressing(solution, names);
         return new Why(
                 "Grip G",
                 show(solution.grip()),
@@ -80,6 +74,16 @@ public final class Explain {
                 "G = " + sum + " = " + figure(solution.grip()),
                 "derived from the outlines that cover the hole's centre",
                 String.join("\n", plies));
+    }
+
+    private List<String> dressing(Solution solution, List<String> names) {
+        List<String> plies = new ArrayList<>();
+        for (int i = 0; i < solution.dressing().plies().size(); i++) {
+            Dressing.Ply ply = solution.dressing().plies().get(i);
+            String name = i < names.size() ? names.get(i) : "Layer " + (i + 1);
+            plies.add(name + ": " + ply.dress().word() + ". " + ply.reason().in(unit));
+        }
+        return plies;
     }
 
     private void pulled(Solution solution, BlindChoice blind, List<Why> numbers) {
@@ -177,11 +181,7 @@ public final class Explain {
     private Why gap(RivetChoice choice) {
         RivetSize size = choice.size();
         boolean flush = size.head().flush();
-        String filled = flush
-                ? figure(choice.head().effectiveGrip()) + " + "
-                        + figure(size.shank().times(0.5))
-                : figure(choice.head().grip()) + " + " + figure(size.shank().times(0.5)) + " + "
-                        + figure(size.headHeight()) + " − " + figure(size.cupDepth());
+        String filled = filled(flush, choice, size);
         return new Why(
                 "Squeezer gap",
                 show(choice.squeezerGap()),
@@ -190,6 +190,14 @@ public final class Explain {
                 size.source(),
                 (flush ? "" : "The cup depth is typical: measure your own set. ")
                         + "Set a trial head in scrap first; the gap moves by the error of its height.");
+    }
+
+    private String filled(boolean flush, RivetChoice choice, RivetSize size) {
+        return flush
+                ? figure(choice.head().effectiveGrip()) + " + "
+                        + figure(size.shank().times(0.5))
+                : figure(choice.head().grip()) + " + " + figure(size.shank().times(0.5)) + " + "
+                        + figure(size.headHeight()) + " − " + figure(size.cupDepth());
     }
 
     private Why hole(Solution solution) {
@@ -211,9 +219,7 @@ public final class Explain {
         var rule = reading.solution().edge();
         RuleKey key = rule.flush() ? RuleKey.EDGE_LEAST_FLUSH : RuleKey.EDGE_LEAST_PROTRUDING;
         Rule limit = rules.rule(key);
-        String layers = java.util.stream.IntStream.range(0, reading.layers().size())
-                .mapToObj(k -> reading.layers().get(k).name() + " " + show(reading.edge(k)))
-                .collect(Collectors.joining("\n"));
+        String layers = layers(reading);
         return new Why(
                 "Edge, least " + show(rule.least()),
                 show(reading.edge(i)),
@@ -224,6 +230,12 @@ public final class Explain {
                         + figure(rule.least()),
                 limit.source(),
                 layers + (limit.reason().isEmpty() ? "" : "\nOverridden: " + limit.reason()));
+    }
+
+    private String layers(HoleReading reading) {
+        return java.util.stream.IntStream.range(0, reading.layers().size())
+                .mapToObj(k -> reading.layers().get(k).name() + " " + show(reading.edge(k)))
+                .collect(Collectors.joining("\n"));
     }
 
     private String show(Length length) {

@@ -110,6 +110,16 @@ public final class LogForm {
     public static Fields suggest(Suggestion suggestion, Desk desk, int minutes) {
         Fields f = new Fields();
         Unit unit = desk.unit();
+        fastener(f, suggestion, unit);
+        f.who = desk.prefs().who();
+        f.done = desk.session().now().toString().replace('T', ' ');
+        f.minutes = minutes > 0 ? Integer.toString(minutes) : "";
+        suggestion.gap().ifPresent(g -> f.setting = LengthFormat.decimal(g, unit, 3));
+        f.hole = LengthFormat.trade(suggestion.solution().hole(), unit);
+        return f;
+    }
+
+    private static void fastener(Fields f, Suggestion suggestion, Unit unit) {
         f.count = Integer.toString(suggestion.count());
         f.designation = suggestion.solution().designation().orElse("");
         suggestion
@@ -118,12 +128,6 @@ public final class LogForm {
                 .flatMap(c -> c.pick().cutTo())
                 .or(() -> suggestion.solution().blind().flatMap(b -> b.cutTo()))
                 .ifPresent(c -> f.length = LengthFormat.trade(c, unit));
-        f.who = desk.prefs().who();
-        f.done = desk.session().now().toString().replace('T', ' ');
-        f.minutes = minutes > 0 ? Integer.toString(minutes) : "";
-        suggestion.gap().ifPresent(g -> f.setting = LengthFormat.decimal(g, unit, 3));
-        f.hole = LengthFormat.trade(suggestion.solution().hole(), unit);
-        return f;
     }
 
     /** The fields as an entry has them. */
@@ -199,13 +203,17 @@ public final class LogForm {
                 return used.family() + " is not the "
                         + solution.get().fastener().name() + " of the plan. Why?";
             }
-            var choice = solution.get().choice().get();
-            Length length = f.length.isBlank() ? used.nominalLength() : lengths.parse(f.length);
-            Grade grade = new RivetChooser(rules).grade(choice.head(), choice.size(), length);
-            return grade == Grade.GOOD ? "" : used.dash() + " is graded " + grade.code() + " here. Why this one?";
+            return graded(f, used, lengths, rules);
         } catch (InputException e) {
             return "";
         }
+    }
+
+    private String graded(Fields f, RivetDesignation used, LengthParser lengths, RuleSet rules) {
+        var choice = solution.get().choice().get();
+        Length length = f.length.isBlank() ? used.nominalLength() : lengths.parse(f.length);
+        Grade grade = new RivetChooser(rules).grade(choice.head(), choice.size(), length);
+        return grade == Grade.GOOD ? "" : used.dash() + " is graded " + grade.code() + " here. Why this one?";
     }
 
     private static String pulled(Fields f, Solution solution) {
@@ -231,6 +239,15 @@ public final class LogForm {
      */
     public String understood(Fields f, LengthParser lengths, Unit unit) {
         List<String> words = new ArrayList<>();
+        fastenerWords(words, f);
+        say(words, "cut to", f.length, text -> LengthFormat.trade(lengths.parse(text), unit));
+        say(words, "gap", f.setting, text -> LengthFormat.trade(lengths.parse(text), unit));
+        say(words, "hole", f.hole, text -> LengthFormat.trade(lengths.parse(text), unit));
+        say(words, "done", f.done, text -> Entries.when(text).toString().replace('T', ' '));
+        return words.isEmpty() ? "" : "Reads as " + String.join(", ", words) + ".";
+    }
+
+    private void fastenerWords(List<String> words, Fields f) {
         if (!(group.fastener() instanceof Fastener.Hardware)) {
             say(
                     words,
@@ -238,11 +255,6 @@ public final class LogForm {
                     f.designation,
                     text -> Used.parse(group.fastener(), text).code());
         }
-        say(words, "cut to", f.length, text -> LengthFormat.trade(lengths.parse(text), unit));
-        say(words, "gap", f.setting, text -> LengthFormat.trade(lengths.parse(text), unit));
-        say(words, "hole", f.hole, text -> LengthFormat.trade(lengths.parse(text), unit));
-        say(words, "done", f.done, text -> Entries.when(text).toString().replace('T', ' '));
-        return words.isEmpty() ? "" : "Reads as " + String.join(", ", words) + ".";
     }
 
     private static void say(List<String> words, String name, String typed, Function<String, String> kept) {
@@ -268,14 +280,18 @@ public final class LogForm {
             if (heads.isEmpty()) {
                 return "";
             }
-            return replace > 0
-                    ? replace + " of " + heads.size() + " outside the limits: replace, and say so under rejects."
-                    : leave > 0
-                            ? leave + " of " + heads.size() + " off the gauge but inside the process limits: leave."
-                            : heads.size() + " measured, all good.";
+            return judged(replace, heads, leave);
         } catch (InputException e) {
             return "";
         }
+    }
+
+    private static String judged(long replace, List<Work.Reading> heads, long leave) {
+        return replace > 0
+                ? replace + " of " + heads.size() + " outside the limits: replace, and say so under rejects."
+                : leave > 0
+                        ? leave + " of " + heads.size() + " off the gauge but inside the process limits: leave."
+                        : heads.size() + " measured, all good.";
     }
 
     /**

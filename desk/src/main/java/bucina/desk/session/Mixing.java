@@ -94,16 +94,20 @@ public final class Mixing {
                                 new Batch.Surface(m.far().id(), false))));
             }
         } else {
-            for (Layer l : face.face().layers()) {
-                offers.add(offer(
-                        l.name(),
-                        Readiness.of(snapshot.log(), face, l),
-                        2 * Mating.area(l.outline()),
-                        List.of(new Batch.Surface(l.id(), false), new Batch.Surface(l.id(), true))));
-            }
+            whole(face, offers, snapshot);
         }
         offers.sort(java.util.Comparator.comparingInt(o -> o.state.equals("riveted up") ? 2 : o.ready ? 0 : 1));
         return offers;
+    }
+
+    private static void whole(FaceReading face, List<Offer> offers, Snapshot snapshot) {
+        for (Layer l : face.face().layers()) {
+            offers.add(offer(
+                    l.name(),
+                    Readiness.of(snapshot.log(), face, l),
+                    2 * Mating.area(l.outline()),
+                    List.of(new Batch.Surface(l.id(), false), new Batch.Surface(l.id(), true))));
+        }
     }
 
     private static Offer offer(String words, Readiness r, double area, List<Batch.Surface> surfaces) {
@@ -186,25 +190,9 @@ public final class Mixing {
             FaceReading face = snapshot.face(ref.face().id());
             here.forEach(l -> names.add(l.name()));
             if (batch.compound().kind() == Compound.Kind.SEALANT) {
-                Set<Id.Hole> through = new HashSet<>();
-                Mating.of(face).stream()
-                        .filter(m -> covers.contains(new Batch.Surface(m.near().id(), true))
-                                && covers.contains(new Batch.Surface(m.far().id(), false)))
-                        .forEach(
-                                m -> m.holes().forEach(h -> through.add(h.hole().id())));
-                face.readings().stream()
-                        .filter(r -> through.contains(r.hole().id())
-                                && !snapshot.state(r).set())
-                        .forEach(waiting::add);
+                sealed(face, covers, snapshot, waiting);
             } else {
-                for (Layer l : here) {
-                    List<HoleReading> holes = face.readings().stream()
-                            .filter(r ->
-                                    r.layers().contains(l) && !snapshot.state(r).set())
-                            .toList();
-                    marks.addAll(new Task(Operation.PRIMED, Mark.Side.BOTH, Optional.of(l.id()))
-                            .marks(snapshot.log(), holes, true, now));
-                }
+                primed(here, face, snapshot, marks, now);
             }
         }
         Optional<Pace> pace = waiting.isEmpty()
@@ -221,6 +209,29 @@ public final class Mixing {
                 waiting,
                 pace,
                 marks);
+    }
+
+    private static void primed(List<Layer> here, FaceReading face, Snapshot snapshot, List<Mark> marks, Instant now) {
+        for (Layer l : here) {
+            List<HoleReading> holes = face.readings().stream()
+                    .filter(r -> r.layers().contains(l) && !snapshot.state(r).set())
+                    .toList();
+            marks.addAll(new Task(Operation.PRIMED, Mark.Side.BOTH, Optional.of(l.id()))
+                    .marks(snapshot.log(), holes, true, now));
+        }
+    }
+
+    private static void sealed(
+            FaceReading face, Set<Batch.Surface> covers, Snapshot snapshot, List<HoleReading> waiting) {
+        Set<Id.Hole> through = new HashSet<>();
+        Mating.of(face).stream()
+                .filter(m -> covers.contains(new Batch.Surface(m.near().id(), true))
+                        && covers.contains(new Batch.Surface(m.far().id(), false)))
+                .forEach(m -> m.holes().forEach(h -> through.add(h.hole().id())));
+        face.readings().stream()
+                .filter(r ->
+                        through.contains(r.hole().id()) && !snapshot.state(r).set())
+                .forEach(waiting::add);
     }
 
     /** An area in the unit of the reader. */

@@ -1,5 +1,6 @@
 package bucina.desk.session;
 
+import bucina.core.catalogue.Catalogue;
 import bucina.core.cleco.ClecoPlan;
 import bucina.core.cleco.ClecoSize;
 import bucina.core.cleco.Mode;
@@ -68,17 +69,7 @@ public record Playing(
             Optional<Mode> mode,
             int nearest,
             Work work) {
-        FaceClecos plan = FaceClecos.of(
-                snapshot.face(on),
-                snapshot.log(),
-                snapshot.holds(),
-                catalogue.clecos(),
-                snapshot.build().stock(),
-                mode,
-                nearest);
-        if (plan.rows().isEmpty()) {
-            throw new InputException("Every hole of this face has its fastener in: nothing is clecoed any more");
-        }
+        FaceClecos plan = plan(snapshot, on, catalogue, mode, nearest);
         FaceClecos.RowPlan row = plan.rows().stream()
                 .filter(r -> at.equals(Optional.of(r.row().id())))
                 .findFirst()
@@ -90,6 +81,22 @@ public record Playing(
                 snapshot.build().stock(),
                 mode);
         return new Playing(plan, locate, row, 0, work, Map.of(), 0).at(snapshot.holds(), 0);
+    }
+
+    private static FaceClecos plan(
+            Snapshot snapshot, Id.Face on, Catalogue catalogue, Optional<Mode> mode, int nearest) {
+        FaceClecos plan = FaceClecos.of(
+                snapshot.face(on),
+                snapshot.log(),
+                snapshot.holds(),
+                catalogue.clecos(),
+                snapshot.build().stock(),
+                mode,
+                nearest);
+        if (plan.rows().isEmpty()) {
+            throw new InputException("Every hole of this face has its fastener in: nothing is clecoed any more");
+        }
+        return plan;
     }
 
     /** How many steps the row takes. */
@@ -140,18 +147,14 @@ public record Playing(
                     in.addAll(t.place());
                     drilled.addAll(t.drill());
                 });
-            case RIVET -> {
-                for (int n = 1; n <= row.holes().size(); n++) {
-                    drilled.add(n);
-                }
-                riveting(holds).stream().limit(now + 1L).forEach(s -> {
-                    s.pull().forEach(in::remove);
-                    in.addAll(s.place());
-                    set.addAll(s.set());
-                });
-            }
+            case RIVET -> riveted(drilled, holds, now, in, set);
         }
         Map<Id.Hole, HoleState> states = new HashMap<>();
+        state(states, set, in, drilled);
+        return new Playing(face, locate, row, now, work, Map.copyOf(states), in.size());
+    }
+
+    private void state(Map<Id.Hole, HoleState> states, Set<Integer> set, Set<Integer> in, Set<Integer> drilled) {
         for (int n = 1; n <= row.holes().size(); n++) {
             states.put(
                     row.holes().get(n - 1).hole().id(),
@@ -161,7 +164,17 @@ public record Playing(
                                     ? HoleState.CLECOED
                                     : drilled.contains(n) ? HoleState.DRILLED : HoleState.PLANNED);
         }
-        return new Playing(face, locate, row, now, work, Map.copyOf(states), in.size());
+    }
+
+    private void riveted(Set<Integer> drilled, Holds holds, int now, Set<Integer> in, Set<Integer> set) {
+        for (int n = 1; n <= row.holes().size(); n++) {
+            drilled.add(n);
+        }
+        riveting(holds).stream().limit(now + 1L).forEach(s -> {
+            s.pull().forEach(in::remove);
+            in.addAll(s.place());
+            set.addAll(s.set());
+        });
     }
 
     private Playing located(int now) {
@@ -219,13 +232,7 @@ public record Playing(
     /** Why this step. */
     public String why() {
         if (work == Work.LOCATE) {
-            String thin = locate.dense() > locate.wanted()
-                    ? " The bin holds every " + locate.dense() + th(locate.dense()) + " hole: not more."
-                    : "";
-            return (locate.steps().isEmpty()
-                            ? ""
-                            : capital(locate.steps().get(step).why()) + ". ")
-                    + capital(locate.shape().reason()) + "." + thin;
+            return locating();
         }
         if (work == Work.RIVET) {
             return "Set every second hole first, from the middle outward; then pull a cleco and set its hole.";
@@ -238,6 +245,14 @@ public record Playing(
                         + capital(p.row().mode().code()) + ": " + p.row().mode().reason() + ". "
                         + row.around())
                 .orElse("");
+    }
+
+    private String locating() {
+        String thin = locate.dense() > locate.wanted()
+                ? " The bin holds every " + locate.dense() + th(locate.dense()) + " hole: not more."
+                : "";
+        return (locate.steps().isEmpty() ? "" : capital(locate.steps().get(step).why()) + ". ")
+                + capital(locate.shape().reason()) + "." + thin;
     }
 
     private static String capital(String text) {

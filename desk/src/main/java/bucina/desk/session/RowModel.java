@@ -53,6 +53,17 @@ public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
 
     /** The row of a face with this id; empty if there is none or it has no holes. */
     public static Optional<RowModel> of(Snapshot snapshot, FaceReading face, Id.Row row) {
+        List<Cell> cells = cells(snapshot, face, row);
+        return cells.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new RowModel(
+                        cells.getFirst().reading.group(),
+                        cells.getFirst().reading.row(),
+                        cells,
+                        runs(cells, snapshot.build().rules())));
+    }
+
+    private static List<Cell> cells(Snapshot snapshot, FaceReading face, Id.Row row) {
         List<Cell> cells = new ArrayList<>();
         HoleReading before = null;
         Length along = Length.ZERO;
@@ -68,19 +79,11 @@ public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
                 before = reading;
             }
         }
-        return cells.isEmpty()
-                ? Optional.empty()
-                : Optional.of(new RowModel(
-                        cells.getFirst().reading.group(),
-                        cells.getFirst().reading.row(),
-                        cells,
-                        runs(cells, snapshot.build().rules())));
+        return cells;
     }
 
     private static List<Run> runs(List<Cell> cells, RuleSet rules) {
-        Map<Id.Hole, Stretch> setUps = new HashMap<>();
-        Stretch.of(cells.stream().map(Cell::reading).toList(), rules)
-                .forEach(s -> s.holes().forEach(h -> setUps.put(h.hole().id(), s)));
+        Map<Id.Hole, Stretch> setUps = setUps(cells, rules);
         List<Run> runs = new ArrayList<>();
         int from = 0;
         for (int i = 1; i <= cells.size(); i++) {
@@ -88,22 +91,45 @@ public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
             Stretch stretch = setUps.get(first.hole().id());
             if (i == cells.size()
                     || stretch != setUps.get(cells.get(i).reading.hole().id())) {
-                runs.add(new Run(
-                        from,
-                        i - 1,
-                        stretch.solution().dash(),
-                        stretch.solution().grip(),
-                        stretch.gap(),
-                        from == 0 ? "" : cause(cells.get(from - 1).reading, first)));
+                run(runs, from, i, stretch, cells, first);
                 from = i;
             }
         }
         return runs;
     }
 
+    private static void run(List<Run> runs, int from, int i, Stretch stretch, List<Cell> cells, HoleReading first) {
+        runs.add(new Run(
+                from,
+                i - 1,
+                stretch.solution().dash(),
+                stretch.solution().grip(),
+                stretch.gap(),
+                from == 0 ? "" : cause(cells.get(from - 1).reading, first)));
+    }
+
+    private static Map<Id.Hole, Stretch> setUps(List<Cell> cells, RuleSet rules) {
+        Map<Id.Hole, Stretch> setUps = new HashMap<>();
+        Stretch.of(cells.stream().map(Cell::reading).toList(), rules)
+                .forEach(s -> s.holes().forEach(h -> setUps.put(h.hole().id(), s)));
+        return setUps;
+    }
+
     /** What comes or goes between two neighbouring holes. */
     private static String cause(HoleReading before, HoleReading after) {
         List<String> words = new ArrayList<>();
+        sheets(before, after, words);
+        if (words.isEmpty()
+                && !before.solution().fastener().equals(after.solution().fastener())) {
+            words.add(after.hole()
+                    .deviation()
+                    .map(d -> d.reason())
+                    .orElse(before.hole().deviation().isPresent() ? "as the group again" : ""));
+        }
+        return String.join(", ", words);
+    }
+
+    private static void sheets(HoleReading before, HoleReading after, List<String> words) {
         for (Layer layer : before.layers()) {
             if (after.layers().stream().noneMatch(l -> l.id().equals(layer.id()))) {
                 words.add(layer.name() + " ends");
@@ -114,14 +140,6 @@ public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
                 words.add(layer.name() + " starts");
             }
         }
-        if (words.isEmpty()
-                && !before.solution().fastener().equals(after.solution().fastener())) {
-            words.add(after.hole()
-                    .deviation()
-                    .map(d -> d.reason())
-                    .orElse(before.hole().deviation().isPresent() ? "as the group again" : ""));
-        }
-        return String.join(", ", words);
     }
 
     /** Place of a hole in the row, from 0; -1 if it is not in it. */

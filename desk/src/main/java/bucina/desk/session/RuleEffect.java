@@ -28,18 +28,18 @@ public record RuleEffect(List<Finding> gone, List<Finding> fresh, int rivets) {
         Derivation then = now.after(now.build().withRules(other));
         Map<String, Finding> before = findings(now);
         Map<String, Finding> after = findings(then);
-        List<Finding> gone = new ArrayList<>();
-        before.forEach((key, f) -> {
-            if (!after.containsKey(key)) {
-                gone.add(f);
-            }
-        });
+        List<Finding> gone = missing(before, after);
         List<Finding> fresh = new ArrayList<>();
         after.forEach((key, f) -> {
             if (!before.containsKey(key)) {
                 fresh.add(f);
             }
         });
+        int rivets = rivets(now, then);
+        return new RuleEffect(gone, fresh, rivets);
+    }
+
+    private static int rivets(Derivation now, Derivation then) {
         int rivets = 0;
         for (var ref : now.build().faces()) {
             var a = now.face(ref.face().id()).readings();
@@ -48,7 +48,17 @@ public record RuleEffect(List<Finding> gone, List<Finding> fresh, int rivets) {
                 rivets += a.get(i).solution().dash().equals(b.get(i).solution().dash()) ? 0 : 1;
             }
         }
-        return new RuleEffect(gone, fresh, rivets);
+        return rivets;
+    }
+
+    private static List<Finding> missing(Map<String, Finding> before, Map<String, Finding> after) {
+        List<Finding> gone = new ArrayList<>();
+        before.forEach((key, f) -> {
+            if (!after.containsKey(key)) {
+                gone.add(f);
+            }
+        });
+        return gone;
     }
 
     private static Map<String, Finding> findings(Derivation derivation) {

@@ -113,17 +113,21 @@ public record Selection(Id.Face face, Optional<Id.Hole> cursor, Set<Id.Hole> hol
         if (at.isEmpty()) {
             return reading.size() == 0 ? this : one(reading.reading(0));
         }
-        List<HoleReading> row = reading.readings().stream()
-                .filter(r -> r.row().id().equals(at.get().row().id()))
-                .toList();
-        int to = Math.clamp(row.indexOf(at.get()) + (long) steps, 0, row.size() - 1);
-        HoleReading next = row.get(to);
+        HoleReading next = next(reading, at, steps);
         if (!extend) {
             return one(next);
         }
         Set<Id.Hole> more = new LinkedHashSet<>(holes);
         more.add(next.hole().id());
         return new Selection(face, Optional.of(next.hole().id()), ordered(reading, more));
+    }
+
+    private static HoleReading next(FaceReading reading, Optional<HoleReading> at, int steps) {
+        List<HoleReading> row = reading.readings().stream()
+                .filter(r -> r.row().id().equals(at.get().row().id()))
+                .toList();
+        int to = Math.clamp(row.indexOf(at.get()) + (long) steps, 0, row.size() - 1);
+        return row.get(to);
     }
 
     /** The nearest hole of another row above (or below) the cursor. */

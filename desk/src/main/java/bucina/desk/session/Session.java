@@ -244,13 +244,7 @@ public final class Session implements AutoCloseable {
      * it, and it goes into the bulletin being written.
      */
     public void plan(String words, UnaryOperator<Build> change, Runnable then, Consumer<String> refused) {
-        UnaryOperator<Build> kept = build -> {
-            Build after = Queries.kept(change.apply(build), LocalDate.now(clock));
-            return recording
-                    .filter(id -> build.papers().bulletins().stream().anyMatch(b -> b.id().equals(id)))
-                    .map(id -> Bulletins.recorded(build, after, id))
-                    .orElse(after);
-        };
+        UnaryOperator<Build> kept = recorded(change);
         savePlan(
                 kept,
                 plans -> {
@@ -259,6 +253,16 @@ public final class Session implements AutoCloseable {
                     then.run();
                 },
                 refused);
+    }
+
+    private UnaryOperator<Build> recorded(UnaryOperator<Build> change) {
+        return build -> {
+            Build after = Queries.kept(change.apply(build), LocalDate.now(clock));
+            return recording
+                    .filter(id -> build.papers().bulletins().stream().anyMatch(b -> b.id().equals(id)))
+                    .map(id -> Bulletins.recorded(build, after, id))
+                    .orElse(after);
+        };
     }
 
     /**
@@ -345,27 +349,31 @@ public final class Session implements AutoCloseable {
         worker.execute(() -> {
             try {
                 long changes = file.changes();
-                if (changes != seen) {
-                    seen = changes;
-                    BuildFile.Contents contents = file.read();
-                    Snapshot now = latest;
-                    Derivation derived = now.build().equals(contents.build())
-                            ? now.derivation()
-                            : Derivation.of(contents.build(), catalogue);
-                    Snapshot next = Snapshot.of(derived, contents.log());
-                    latest = next;
-                    ui.execute(() -> {
-                        snapshot.set(next);
-                        notices.saved(
-                                "Read again",
-                                "Read again: another Bucina wrote to this build.",
-                                "Read again: another Bucina wrote to this build.");
-                    });
-                }
+                reread(changes);
             } catch (BuildFileException e) {
                 ui.execute(() -> say(e.getMessage()));
             }
         });
+    }
+
+    private void reread(long changes) {
+        if (changes != seen) {
+            seen = changes;
+            BuildFile.Contents contents = file.read();
+            Snapshot now = latest;
+            Derivation derived = now.build().equals(contents.build())
+                    ? now.derivation()
+                    : Derivation.of(contents.build(), catalogue);
+            Snapshot next = Snapshot.of(derived, contents.log());
+            latest = next;
+            ui.execute(() -> {
+                snapshot.set(next);
+                notices.saved(
+                        "Read again",
+                        "Read again: another Bucina wrote to this build.",
+                        "Read again: another Bucina wrote to this build.");
+            });
+        }
     }
 
     /** What a job wrote and what is shown because of it. */

@@ -63,9 +63,7 @@ public record Suggestion(Group group, List<Work.LoggedHole> holes, int count, So
     public static String why(Desk desk) {
         Snapshot snapshot = desk.snapshot();
         List<HoleReading> picked = desk.selectionProperty().get().readings(desk.face());
-        List<HoleReading> held = picked.stream()
-                .filter(r -> !snapshot.state(r).set() && snapshot.holds().of(r).isPresent())
-                .toList();
+        List<HoleReading> held = held(picked, snapshot);
         if (picked.isEmpty()) {
             return desk.typedGroupProperty().get().isPresent() ? "Everything picked is set." : "Nothing is picked.";
         }
@@ -75,6 +73,12 @@ public record Suggestion(Group group, List<Work.LoggedHole> holes, int count, So
         String waits = snapshot.holds().of(held.getFirst()).orElseThrow().waitsFor();
         return (held.size() == 1 ? held.getFirst().label() + " is" : held.size() + " of these holes are")
                 + " held open for " + waits + (held.size() == picked.size() ? "." : "; the others are set.");
+    }
+
+    private static List<HoleReading> held(List<HoleReading> picked, Snapshot snapshot) {
+        return picked.stream()
+                .filter(r -> !snapshot.state(r).set() && snapshot.holds().of(r).isPresent())
+                .toList();
     }
 
     private static Optional<Suggestion> typed(Snapshot snapshot, Group group) {

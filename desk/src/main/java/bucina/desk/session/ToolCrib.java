@@ -25,15 +25,19 @@ public final class ToolCrib {
         List<Tool> tools = new ArrayList<>(build.workshop().tools());
         long id = build.nextId();
         for (Catalogue.CribTool t : catalogue.crib()) {
-            Tool.Kind kind = Arrays.stream(Tool.Kind.values())
-                    .filter(k -> k.code().equals(t.kind()))
-                    .findFirst()
-                    .orElseThrow(() -> new InputException("table tools: \"" + t.kind() + "\" is no kind of tool"));
+            Tool.Kind kind = kind(t);
             if (build.workshop().tools().stream().noneMatch(own -> own.kind() == kind)) {
                 tools.add(new Tool(new Id.Tool(id++), kind, t.name(), t.sizes()));
             }
         }
         return tools;
+    }
+
+    private static Tool.Kind kind(Catalogue.CribTool t) {
+        return Arrays.stream(Tool.Kind.values())
+                .filter(k -> k.code().equals(t.kind()))
+                .findFirst()
+                .orElseThrow(() -> new InputException("table tools: \"" + t.kind() + "\" is no kind of tool"));
     }
 
     /** True for a tool of the builder's own. */
@@ -78,13 +82,8 @@ public final class ToolCrib {
     /** Work on a face by the tools that reach: those that none reaches first, then the most holes first. */
     public static Map<String, List<Reach>> alike(List<Reach> reaches) {
         Map<String, List<Reach>> alike = new LinkedHashMap<>();
-        reaches.forEach(r -> alike.computeIfAbsent(
-                        r.work().operation() + ": "
-                                + (r.tools().isEmpty()
-                                        ? "no tool reaches"
-                                        : r.tools().stream().map(Tool::name).collect(Collectors.joining(", "))),
-                        k -> new ArrayList<>())
-                .add(r));
+        reaches.forEach(
+                r -> alike.computeIfAbsent(words(r), k -> new ArrayList<>()).add(r));
         Map<String, List<Reach>> sorted = new LinkedHashMap<>();
         alike.entrySet().stream()
                 .sorted(java.util.Comparator.comparing((Map.Entry<String, List<Reach>> e) ->
@@ -92,5 +91,12 @@ public final class ToolCrib {
                         .thenComparing(e -> -e.getValue().size()))
                 .forEach(e -> sorted.put(e.getKey(), e.getValue()));
         return sorted;
+    }
+
+    private static String words(Reach r) {
+        return r.work().operation() + ": "
+                + (r.tools().isEmpty()
+                        ? "no tool reaches"
+                        : r.tools().stream().map(Tool::name).collect(Collectors.joining(", ")));
     }
 }

@@ -63,11 +63,7 @@ public record TypedGroupForm(
         if (!count.strip().matches("\\d{1,6}")) {
             throw new InputException("count must be a whole number like 40, was \"" + count.strip() + "\"");
         }
-        Face face = build.faces().stream()
-                .map(Build.FaceRef::face)
-                .filter(f -> f.id().equals(faceId))
-                .findFirst()
-                .orElseThrow();
+        Face face = face(build, faceId);
         String given = code.isBlank() ? freeCode(build) : code.strip();
         TypedStack stack = new TypedStack(layers(lengths), Integer.parseInt(count.strip()));
         Group group = new Group(
@@ -83,6 +79,14 @@ public record TypedGroupForm(
                 Set.of(),
                 Set.of());
         return build.with(face.plus(group), build.nextId() + 1).checked();
+    }
+
+    private static Face face(Build build, Id.Face faceId) {
+        return build.faces().stream()
+                .map(Build.FaceRef::face)
+                .filter(f -> f.id().equals(faceId))
+                .findFirst()
+                .orElseThrow();
     }
 
     private static String freeCode(Build build) {

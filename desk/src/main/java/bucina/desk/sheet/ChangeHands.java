@@ -153,6 +153,10 @@ final class ChangeHands {
         if (best == null) {
             return Optional.empty();
         }
+        return edgeOf(best, at);
+    }
+
+    private Optional<Held> edgeOf(Layer best, Point at) {
         int edge = SheetEdits.nearestEdge(best.outline(), at);
         Segment s = segment(best, edge);
         desk.layerProperty().set(Optional.of(best.id()));
@@ -212,16 +216,7 @@ final class ChangeHands {
 
     private void edge(Held.EdgeOf e, double dx, double dy, boolean free) {
         double length = e.a.to(e.b).nanometres();
-        Layer layer = desk
-                .session()
-                .snapshot()
-                .ref(desk.selectionProperty().get().face())
-                .face()
-                .layers()
-                .stream()
-                .filter(l -> l.id().equals(e.layer))
-                .findFirst()
-                .orElseThrow();
+        Layer layer = layer(e);
         double px = (e.b.y() - e.a.y()) / length;
         double py = (e.a.x() - e.b.x()) / length;
         Point probe = new Point((e.a.x() + e.b.x()) / 2 + px * 1000, (e.a.y() + e.b.y()) / 2 + py * 1000);
@@ -231,6 +226,13 @@ final class ChangeHands {
         change = b -> SheetEdits.moveEdge(b, e.layer, e.edge, by);
         words = "moving an edge of " + layer.name();
         readout = layer.name() + (by < 0 ? " cut back by " : " let out by ") + show(Math.abs(by));
+    }
+
+    private Layer layer(Held.EdgeOf e) {
+        return desk.session().snapshot().ref(desk.selectionProperty().get().face()).face().layers().stream()
+                .filter(l -> l.id().equals(e.layer))
+                .findFirst()
+                .orElseThrow();
     }
 
     private double grid() {
@@ -371,10 +373,7 @@ final class ChangeHands {
     private static void plate(GraphicsContext g, Palette p, String words, double width, double text) {
         String[] lines = words.split("\n");
         double size = Type.SMALL * text * 1.1;
-        double longest = 0;
-        for (String line : lines) {
-            longest = Math.max(longest, line.length());
-        }
+        double longest = longest(lines);
         double w = Math.min(width - 60, longest * size * 0.58 + 20);
         double h = lines.length * size * 1.5 + 10;
         double x = Brush.RULER + 10;
@@ -385,6 +384,18 @@ final class ChangeHands {
         g.setLineWidth(1.5);
         g.strokeRect(x, y, w, h);
         g.setTextAlign(TextAlignment.LEFT);
+        lines(g, lines, size, p, x, y, w);
+    }
+
+    private static double longest(String[] lines) {
+        double longest = 0;
+        for (String line : lines) {
+            longest = Math.max(longest, line.length());
+        }
+        return longest;
+    }
+
+    private static void lines(GraphicsContext g, String[] lines, double size, Palette p, double x, double y, double w) {
         g.setTextBaseline(VPos.CENTER);
         for (int i = 0; i < lines.length; i++) {
             g.setFont(i == 0 ? Type.bold(size) : Type.text(size));

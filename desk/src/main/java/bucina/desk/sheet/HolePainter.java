@@ -132,16 +132,20 @@ final class HolePainter {
             }
             lastRight = x + w;
             lastTop = top;
-            g.setStroke(p.layout());
-            g.setLineWidth(1.2);
-            g.strokeLine(x, y - 4, x, top);
-            g.setFill(p.film());
-            g.fillRect(x, top, w, size * 1.5);
-            g.strokeRect(x, top, w, size * 1.5);
-            g.setFill(p.layout());
-            g.setTextAlign(TextAlignment.CENTER);
-            g.fillText(run.dash(), x + w / 2, top + size * 0.8);
+            flag(x, y, top, w, size, run);
         }
+    }
+
+    private void flag(double x, double y, double top, double w, double size, RowModel.Run run) {
+        g.setStroke(p.layout());
+        g.setLineWidth(1.2);
+        g.strokeLine(x, y - 4, x, top);
+        g.setFill(p.film());
+        g.fillRect(x, top, w, size * 1.5);
+        g.strokeRect(x, top, w, size * 1.5);
+        g.setFill(p.layout());
+        g.setTextAlign(TextAlignment.CENTER);
+        g.fillText(run.dash(), x + w / 2, top + size * 0.8);
     }
 
     private double glyphOffset() {

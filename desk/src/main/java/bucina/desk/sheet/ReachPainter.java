@@ -82,6 +82,10 @@ final class ReachPainter {
             g.setLineWidth(2);
             circle(g, x, y, tool.clear().nanometres() * t.scale());
         });
+        blocked(reach, g, p, x, y, t);
+    }
+
+    private static void blocked(Reach reach, GraphicsContext g, Palette p, double x, double y, SheetTransform t) {
         reach.blocked().stream().findFirst().ifPresent(b -> {
             g.setStroke(p.stop());
             g.setLineWidth(2);

@@ -104,12 +104,11 @@ final class RulerPainter {
                 Length.nm(reading.hole().at().x()), unit, 3);
         String up = bucina.core.measure.LengthFormat.figure(
                 Length.nm(reading.hole().at().y()), unit, 3);
-        if (x > RULER && x < width) {
-            double w = across.length() * 7.4 + 10;
-            plate(x - w / 2, 3, w, RULER - 6);
-            g.fillText(across, x, RULER / 2);
-            hair(x, RULER, x, y - 8);
-        }
+        across(x, across, y);
+        up(y, up, x);
+    }
+
+    private void up(double y, String up, double x) {
         if (y > RULER && y < height) {
             double w = up.length() * 7.4 + 10;
             g.save();
@@ -119,6 +118,15 @@ final class RulerPainter {
             g.fillText(up, 0, 0);
             g.restore();
             hair(RULER, y, x - 8, y);
+        }
+    }
+
+    private void across(double x, String across, double y) {
+        if (x > RULER && x < width) {
+            double w = across.length() * 7.4 + 10;
+            plate(x - w / 2, 3, w, RULER - 6);
+            g.fillText(across, x, RULER / 2);
+            hair(x, RULER, x, y - 8);
         }
     }
 

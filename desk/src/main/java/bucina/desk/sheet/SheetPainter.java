@@ -58,6 +58,26 @@ final class SheetPainter {
         path(face.layers().get(skin));
         g.setFill(p.metal());
         g.fill();
+        behind(face, skin);
+        g.setLineWidth(1.6);
+        path(face.layers().get(skin));
+        g.stroke();
+        before(skin, face);
+        names(reading, skin);
+    }
+
+    private void before(int skin, Face face) {
+        for (int i = skin - 1; i >= 0; i--) {
+            path(face.layers().get(i));
+            g.setGlobalAlpha(0.75);
+            g.setFill(p.metal().interpolate(p.film(), 0.55));
+            g.fill();
+            g.setGlobalAlpha(1);
+            g.stroke();
+        }
+    }
+
+    private void behind(Face face, int skin) {
         for (int i = face.layers().size() - 1; i > skin; i--) {
             path(face.layers().get(i));
             g.setGlobalAlpha(0.55);
@@ -73,18 +93,6 @@ final class SheetPainter {
             g.stroke();
         }
         g.setLineDashes((double[]) null);
-        g.setLineWidth(1.6);
-        path(face.layers().get(skin));
-        g.stroke();
-        for (int i = skin - 1; i >= 0; i--) {
-            path(face.layers().get(i));
-            g.setGlobalAlpha(0.75);
-            g.setFill(p.metal().interpolate(p.film(), 0.55));
-            g.fill();
-            g.setGlobalAlpha(1);
-            g.stroke();
-        }
-        names(reading, skin);
     }
 
     private static int largest(List<Layer> layers) {
@@ -195,16 +203,7 @@ final class SheetPainter {
         for (Zone zone : reading.face().zones()) {
             boolean keepOut = zone.kind() == Zone.Kind.KEEP_OUT;
             Color colour = keepOut ? p.stop() : p.attention();
-            g.beginPath();
-            g.setFillRule(FillRule.EVEN_ODD);
-            ring(zone.outline().outer());
-            g.setFill(Color.color(colour.getRed(), colour.getGreen(), colour.getBlue(), 0.10));
-            g.fill();
-            g.setStroke(colour);
-            g.setLineWidth(1.2);
-            g.setLineDashes(keepOut ? new double[] {2, 3} : new double[] {8, 3, 2, 3});
-            g.stroke();
-            g.setLineDashes((double[]) null);
+            hatch(zone, colour, keepOut);
             g.setFont(Type.text(Type.SMALL * text));
             g.setFill(colour);
             var box = zone.outline().box();
@@ -212,6 +211,19 @@ final class SheetPainter {
                 g.fillText(zone.name(), t.toX(box.minX()) + 4, t.toY(box.maxY()) + Type.SMALL * text * 0.8);
             }
         }
+    }
+
+    private void hatch(Zone zone, Color colour, boolean keepOut) {
+        g.beginPath();
+        g.setFillRule(FillRule.EVEN_ODD);
+        ring(zone.outline().outer());
+        g.setFill(Color.color(colour.getRed(), colour.getGreen(), colour.getBlue(), 0.10));
+        g.fill();
+        g.setStroke(colour);
+        g.setLineWidth(1.2);
+        g.setLineDashes(keepOut ? new double[] {2, 3} : new double[] {8, 3, 2, 3});
+        g.stroke();
+        g.setLineDashes((double[]) null);
     }
 
     /** Lines beyond which metal must stay, for the sheet picked or for the largest. */

@@ -296,32 +296,9 @@ public final class SheetView extends Region implements Shown {
         desk.cursor().ifPresent(c -> new RulerPainter(brush).runningDimension(c, desk.unit()));
         desk.cursor().ifPresent(c -> reaching().ifPresent(r -> ReachPainter.room(g, drawn, c, r, palette)));
         describe(face);
-        Selection selection = desk.selectionProperty().get();
-        double r = HolePainter.glyphSize(drawn, face) * 0.5 + 2.5;
-        g.setStroke(palette.layout());
-        g.setLineWidth(1.6);
-        Box visible = drawn.visible(getWidth(), getHeight(), 20);
-        for (HoleReading reading : selection.readings(face)) {
-            Point at = reading.hole().at();
-            if (visible.contains(at)) {
-                g.strokeOval(drawn.toX(at.x()) - r, drawn.toY(at.y()) - r, 2 * r, 2 * r);
-            }
-        }
-        desk.cursor()
-                .ifPresent(c -> cursor(
-                        g, drawn.toX(c.hole().at().x()), drawn.toY(c.hole().at().y()), r));
+        picked(face, g);
         if (pressed != null && dragged != null && !panning && !holding) {
-            g.setFill(Color.color(
-                    palette.layout().getRed(),
-                    palette.layout().getGreen(),
-                    palette.layout().getBlue(),
-                    0.12));
-            double x = Math.min(pressed.getX(), dragged.getX());
-            double y = Math.min(pressed.getY(), dragged.getY());
-            double w = Math.abs(pressed.getX() - dragged.getX());
-            double h = Math.abs(pressed.getY() - dragged.getY());
-            g.fillRect(x, y, w, h);
-            g.strokeRect(x, y, w, h);
+            band(g);
         }
         if (desk.changingProperty().get()) {
             hands.draw(
@@ -332,10 +309,49 @@ public final class SheetView extends Region implements Shown {
                     overlay.getHeight(),
                     desk.scaleProperty().get() / 100.0);
         }
+        focus(g);
+    }
+
+    private void focus(GraphicsContext g) {
         if (isFocused()) {
             g.setStroke(desk.changingProperty().get() ? palette.attention() : palette.layout());
             g.setLineWidth(2);
             g.strokeRect(1, 1, overlay.getWidth() - 2, overlay.getHeight() - 2);
+        }
+    }
+
+    private void band(GraphicsContext g) {
+        g.setFill(Color.color(
+                palette.layout().getRed(),
+                palette.layout().getGreen(),
+                palette.layout().getBlue(),
+                0.12));
+        double x = Math.min(pressed.getX(), dragged.getX());
+        double y = Math.min(pressed.getY(), dragged.getY());
+        double w = Math.abs(pressed.getX() - dragged.getX());
+        double h = Math.abs(pressed.getY() - dragged.getY());
+        g.fillRect(x, y, w, h);
+        g.strokeRect(x, y, w, h);
+    }
+
+    private void picked(FaceReading face, GraphicsContext g) {
+        Selection selection = desk.selectionProperty().get();
+        double r = HolePainter.glyphSize(drawn, face) * 0.5 + 2.5;
+        g.setStroke(palette.layout());
+        g.setLineWidth(1.6);
+        rings(selection, face, g, r);
+        desk.cursor()
+                .ifPresent(c -> cursor(
+                        g, drawn.toX(c.hole().at().x()), drawn.toY(c.hole().at().y()), r));
+    }
+
+    private void rings(Selection selection, FaceReading face, GraphicsContext g, double r) {
+        Box visible = drawn.visible(getWidth(), getHeight(), 20);
+        for (HoleReading reading : selection.readings(face)) {
+            Point at = reading.hole().at();
+            if (visible.contains(at)) {
+                g.strokeOval(drawn.toX(at.x()) - r, drawn.toY(at.y()) - r, 2 * r, 2 * r);
+            }
         }
     }
 
@@ -422,14 +438,18 @@ public final class SheetView extends Region implements Shown {
             desk.selectionProperty().set(selection.swept(face, box, e.isShiftDown()));
             drawOverlay();
         } else {
-            if (desk.changingProperty().get()
-                    && !holding
-                    && under(e.getX(), e.getY()).isEmpty()) {
-                hands.pickSheet(wanted, e.getX(), e.getY());
-            }
-            desk.selectionProperty().set(clicked(e, face, selection));
+            click(e, face, selection);
         }
         holding = false;
+    }
+
+    private void click(MouseEvent e, FaceReading face, Selection selection) {
+        if (desk.changingProperty().get()
+                && !holding
+                && under(e.getX(), e.getY()).isEmpty()) {
+            hands.pickSheet(wanted, e.getX(), e.getY());
+        }
+        desk.selectionProperty().set(clicked(e, face, selection));
     }
 
     private Selection clicked(MouseEvent e, FaceReading face, Selection selection) {

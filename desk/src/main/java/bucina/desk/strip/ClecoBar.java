@@ -46,38 +46,10 @@ public final class ClecoBar extends ShownBox {
         getStyleClass().add("cleco-bar");
         setMinHeight(176);
         setMaxHeight(290);
-        List<Optional<Mode>> modes = new ArrayList<>(List.of(Optional.empty()));
-        for (Mode m : Mode.values()) {
-            modes.add(Optional.of(m));
-        }
-        mode.getItems().setAll(modes);
-        mode.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(Optional<Mode> m) {
-                return m == null ? "" : m.map(Mode::code).orElse("as the joint asks");
-            }
-
-            @Override
-            public Optional<Mode> fromString(String text) {
-                return Optional.empty();
-            }
-        });
-        mode.setValue(Optional.empty());
-        mode.setId("cleco-mode");
-        mode.setAccessibleText("Order of the row");
-        mode.valueProperty().addListener((o, was, now) -> plan(false));
-        work.getItems().setAll(Playing.Work.values());
-        work.setValue(Playing.Work.DRILL);
-        work.setId("cleco-work");
-        work.setAccessibleText("What is played");
-        work.setMinWidth(USE_PREF_SIZE);
-        work.valueProperty().addListener((o, was, now) -> plan(false));
+        layMode();
+        layWork();
         mode.setMinWidth(USE_PREF_SIZE);
-        slider.setMinWidth(60);
-        slider.setId("cleco-slider");
-        slider.setAccessibleText("Step of the cleco plan");
-        slider.valueProperty().addListener((o, was, now) -> slid(now.doubleValue()));
-        HBox.setHgrow(slider, Priority.ALWAYS);
+        laySlider();
         Button back = Ui.button("Back", ",", () -> step(-1));
         back.setId("cleco-back");
         Button on = Ui.button("Step", ".", () -> step(1), "primary");
@@ -95,6 +67,50 @@ public final class ClecoBar extends ShownBox {
         clock.setCycleCount(Timeline.INDEFINITE);
         ties.keep(clock::stop);
         ties.on(desk.playingProperty(), this::fill);
+    }
+
+    private void laySlider() {
+        slider.setMinWidth(60);
+        slider.setId("cleco-slider");
+        slider.setAccessibleText("Step of the cleco plan");
+        slider.valueProperty().addListener((o, was, now) -> slid(now.doubleValue()));
+        HBox.setHgrow(slider, Priority.ALWAYS);
+    }
+
+    private void layWork() {
+        work.getItems().setAll(Playing.Work.values());
+        work.setValue(Playing.Work.DRILL);
+        work.setId("cleco-work");
+        work.setAccessibleText("What is played");
+        work.setMinWidth(USE_PREF_SIZE);
+        work.valueProperty().addListener((o, was, now) -> plan(false));
+    }
+
+    private void layMode() {
+        modes();
+        mode.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(Optional<Mode> m) {
+                return m == null ? "" : m.map(Mode::code).orElse("as the joint asks");
+            }
+
+            @Override
+            public Optional<Mode> fromString(String text) {
+                return Optional.empty();
+            }
+        });
+        mode.setValue(Optional.empty());
+        mode.setId("cleco-mode");
+        mode.setAccessibleText("Order of the row");
+        mode.valueProperty().addListener((o, was, now) -> plan(false));
+    }
+
+    private void modes() {
+        List<Optional<Mode>> modes = new ArrayList<>(List.of(Optional.empty()));
+        for (Mode m : Mode.values()) {
+            modes.add(Optional.of(m));
+        }
+        mode.getItems().setAll(modes);
     }
 
     private void slid(double to) {
@@ -180,24 +196,32 @@ public final class ClecoBar extends ShownBox {
         desk.playingProperty().get().ifPresent(p -> {
             Ui.shown(next, p.work() != Playing.Work.LOCATE);
             boolean whole = p.work() == Playing.Work.LOCATE;
-            title.setText(
-                    whole
-                            ? "Clecos: the whole face"
-                            : "Clecos: row " + p.row().row().name() + ", "
-                                    + (p.face().rows().indexOf(p.row()) + 1) + " of "
-                                    + p.face().rows().size());
+            titled(whole, p);
             int steps = p.steps(desk.snapshot().holds());
             slider.setMax(Math.max(1, steps - 1));
             slider.setValue(p.step());
-            sentence.setText((steps == 0 ? "" : (p.step() + 1) + " of " + steps + ".  ")
-                    + p.sentence(desk.snapshot(), desk.unit()));
-            why.setText(p.why()
-                    + (whole || p.row().held() == 0
-                            ? ""
-                            : " " + p.row().held() + " holes here are held: clecoed, not riveted.")
-                    + " Never force: if a hole is off, move the rib, not the skin.");
+            words(steps, p, whole);
             supply.setText(p.supply(desk.snapshot().holds()));
         });
         filling = false;
+    }
+
+    private void words(int steps, Playing p, boolean whole) {
+        sentence.setText(
+                (steps == 0 ? "" : (p.step() + 1) + " of " + steps + ".  ") + p.sentence(desk.snapshot(), desk.unit()));
+        why.setText(p.why()
+                + (whole || p.row().held() == 0
+                        ? ""
+                        : " " + p.row().held() + " holes here are held: clecoed, not riveted.")
+                + " Never force: if a hole is off, move the rib, not the skin.");
+    }
+
+    private void titled(boolean whole, Playing p) {
+        title.setText(
+                whole
+                        ? "Clecos: the whole face"
+                        : "Clecos: row " + p.row().row().name() + ", "
+                                + (p.face().rows().indexOf(p.row()) + 1) + " of "
+                                + p.face().rows().size());
     }
 }

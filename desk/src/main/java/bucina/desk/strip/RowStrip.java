@@ -40,6 +40,10 @@ public final class RowStrip extends Region implements Shown {
         this.desk = desk;
         getChildren().add(canvas);
         getStyleClass().add("row-strip");
+        listen(desk);
+    }
+
+    private void listen(Desk desk) {
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
         setFocusTraversable(true);
         setMinHeight(166);
@@ -85,19 +89,23 @@ public final class RowStrip extends Region implements Shown {
         g.fillRect(0, 0, w, h);
         Optional<RowModel> row = desk.row();
         if (row.isEmpty()) {
-            words(
-                    "Pick a hole: its row is laid out here, hole by hole, with the grip as steps. Where a sheet "
-                            + "starts or ends, the length changes.",
-                    palette.soft(),
-                    Type.text(size * 1.1),
-                    14,
-                    h / 2,
-                    TextAlignment.LEFT);
-            setAccessibleText("Row strip: no row chosen");
+            empty(h);
             return;
         }
         draw(row.get(), h);
         setAccessibleText(row.get().sentence(desk.unit()));
+    }
+
+    private void empty(double h) {
+        words(
+                "Pick a hole: its row is laid out here, hole by hole, with the grip as steps. Where a sheet "
+                        + "starts or ends, the length changes.",
+                palette.soft(),
+                Type.text(size * 1.1),
+                14,
+                h / 2,
+                TextAlignment.LEFT);
+        setAccessibleText("Row strip: no row chosen");
     }
 
     private void draw(RowModel row, double h) {
@@ -147,16 +155,20 @@ public final class RowStrip extends Region implements Shown {
             g.setLineWidth(1);
             g.strokeRect(a, top + 3, b - a, lane - 6);
             String count = " × " + (run.to() - run.from() + 1);
-            boolean wide = b - a > (run.dash().length() + count.length()) * size * 0.62;
-            if (wide || b - a > run.dash().length() * size * 0.68) {
-                words(
-                        run.dash() + (wide ? count : ""),
-                        palette.layout(),
-                        Type.bold(size * 1.08),
-                        (a + b) / 2,
-                        top + lane / 2,
-                        TextAlignment.CENTER);
-            }
+            use(b, a, run, count, top, lane);
+        }
+    }
+
+    private void use(double b, double a, RowModel.Run run, String count, double top, double lane) {
+        boolean wide = b - a > (run.dash().length() + count.length()) * size * 0.62;
+        if (wide || b - a > run.dash().length() * size * 0.68) {
+            words(
+                    run.dash() + (wide ? count : ""),
+                    palette.layout(),
+                    Type.bold(size * 1.08),
+                    (a + b) / 2,
+                    top + lane / 2,
+                    TextAlignment.CENTER);
         }
     }
 

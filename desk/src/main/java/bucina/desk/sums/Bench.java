@@ -30,6 +30,15 @@ public record Bench(Catalogue catalogue, RuleSet rules, List<StepDrill> drills, 
      */
     public static Bench of(Catalogue catalogue, Derivation derivation) {
         Map<String, Integer> demand = new TreeMap<>();
+        count(derivation, demand);
+        List<StepDrill> drills = derivation.build().workshop().tools().stream()
+                .filter(t -> t.kind() == Tool.Kind.STEP_DRILL)
+                .map(t -> new StepDrill(t.name(), t.sizes()))
+                .toList();
+        return new Bench(catalogue, derivation.build().rules(), drills, demand);
+    }
+
+    private static void count(Derivation derivation, Map<String, Integer> demand) {
         derivation
                 .build()
                 .faces()
@@ -39,10 +48,5 @@ public record Bench(Catalogue catalogue, RuleSet rules, List<StepDrill> drills, 
                                 .designations()
                                 .forEach(
                                         (name, count) -> demand.merge(name.replace(" cut", ""), count, Integer::sum))));
-        List<StepDrill> drills = derivation.build().workshop().tools().stream()
-                .filter(t -> t.kind() == Tool.Kind.STEP_DRILL)
-                .map(t -> new StepDrill(t.name(), t.sizes()))
-                .toList();
-        return new Bench(catalogue, derivation.build().rules(), drills, demand);
     }
 }

@@ -112,6 +112,16 @@ final class BendSum implements Sum {
         Asked a = read(f);
         Fold fold = Fold.of(a.flat);
         Answer.Maker out = new Answer.Maker();
+        clash(fold, out);
+        numbers(f, a, out);
+        radius(f, a.flat.bends(), out);
+        out.note(Level.NOTE, "Bend a strip of the same sheet first and measure it; then cut the part.");
+        table(f, a, out);
+        out.flat(FlatDrawing.of("Profile", a.flat, f.over0("width"), a.clamp));
+        return out.answer(BendPicture.folded(f, a, fold), BendPicture.flat(f, a));
+    }
+
+    private static void clash(Fold fold, Answer.Maker out) {
         List<Integer> clash = fold.clash();
         if (!clash.isEmpty()) {
             out.note(
@@ -119,12 +129,6 @@ final class BendSum implements Sum {
                     "Legs " + clash.get(0) + " and " + clash.get(1)
                             + " would run through each other: change a length or turn a bend the other way.");
         }
-        numbers(f, a, out);
-        radius(f, a.flat.bends(), out);
-        out.note(Level.NOTE, "Bend a strip of the same sheet first and measure it; then cut the part.");
-        table(f, a, out);
-        out.flat(FlatDrawing.of("Profile", a.flat, f.over0("width"), a.clamp));
-        return out.answer(BendPicture.folded(f, a, fold), BendPicture.flat(f, a));
     }
 
     private static void numbers(Figures f, Asked a, Answer.Maker out) {
@@ -246,6 +250,28 @@ final class BendSum implements Sum {
 
     private static void table(Figures f, Asked a, Answer.Maker out) {
         String unit = f.shown().symbol();
+        heads(out, unit);
+        List<Length> sight = a.flat.sightLines(a.clamp);
+        for (int i = 0; i < sight.size(); i++) {
+            Bend b = a.flat.bends().get(i);
+            FlatPattern.Band band = a.flat.bands().get(i);
+            row(out, i, b, f, band, sight);
+        }
+    }
+
+    private static void row(Answer.Maker out, int i, Bend b, Figures f, FlatPattern.Band band, List<Length> sight) {
+        out.row(
+                (i + 1) + (b.turn().degrees() > 0 ? " up" : " down"),
+                b.size().toString(),
+                Angle.degrees(180 - b.size().degrees()).toString(),
+                f.figure(b.allowance()),
+                b.setback().map(f::figure).orElse("none"),
+                f.figure(band.from()),
+                f.figure(sight.get(i)),
+                f.figure(band.to()));
+    }
+
+    private static void heads(Answer.Maker out, String unit) {
         out.heads(
                 "Bend",
                 "Turned",
@@ -255,20 +281,6 @@ final class BendSum implements Sum {
                 "Tangent " + unit,
                 "Sight line " + unit,
                 "Tangent " + unit);
-        List<Length> sight = a.flat.sightLines(a.clamp);
-        for (int i = 0; i < sight.size(); i++) {
-            Bend b = a.flat.bends().get(i);
-            FlatPattern.Band band = a.flat.bands().get(i);
-            out.row(
-                    (i + 1) + (b.turn().degrees() > 0 ? " up" : " down"),
-                    b.size().toString(),
-                    Angle.degrees(180 - b.size().degrees()).toString(),
-                    f.figure(b.allowance()),
-                    b.setback().map(f::figure).orElse("none"),
-                    f.figure(band.from()),
-                    f.figure(sight.get(i)),
-                    f.figure(band.to()));
-        }
     }
 
     // ---- pulling

@@ -128,11 +128,7 @@ final class BracketSum implements Sum {
 
     private static Bracket.Hole hole(Figures f, List<Bracket.Flange> flanges, String line) {
         Matcher m = HOLE.matcher(line);
-        if (!m.matches()) {
-            throw new InputException("Holes: \"" + line
-                    + "\" is no hole: write base: x, y, diameter, or a flange's side: along, up, diameter, "
-                    + "like 1: 1.5, .46, #40");
-        }
+        check(m, line);
         Optional<Integer> flange = Optional.empty();
         if (!m.group(1).equals("base")) {
             int side = Integer.parseInt(m.group(1)) - 1;
@@ -149,6 +145,14 @@ final class BracketSum implements Sum {
                 f.lengths().parse(m.group(2)),
                 f.lengths().parse(m.group(3)),
                 f.lengths().parsePositive(m.group(4), "Holes"));
+    }
+
+    private static void check(Matcher m, String line) {
+        if (!m.matches()) {
+            throw new InputException("Holes: \"" + line
+                    + "\" is no hole: write base: x, y, diameter, or a flange's side: along, up, diameter, "
+                    + "like 1: 1.5, .46, #40");
+        }
     }
 
     /** The largest rivet that goes in a hole of this size; one as large as the hole where none does. */
@@ -227,60 +231,40 @@ final class BracketSum implements Sum {
         out.heads("Hole", "On", "Along " + unit, "Up " + unit, "Flat x " + unit, "Flat y " + unit, "Across " + unit);
         for (int i = 0; i < flat.holes().size(); i++) {
             Bracket.Hole h = bracket.holes().get(i);
-            out.row(
-                    Integer.toString(i + 1),
-                    h.flange()
-                            .map(n -> "side " + (bracket.flanges().get(n).side() + 1))
-                            .orElse("base"),
-                    f.figure(h.along()),
-                    f.figure(h.up()),
-                    f.figure(flat.holes().get(i).across()),
-                    f.figure(flat.holes().get(i).up()),
-                    f.figure(h.diameter()));
+            row(out, i, h, bracket, f, flat);
         }
+    }
+
+    private static void row(Answer.Maker out, int i, Bracket.Hole h, Bracket bracket, Figures f, BracketFlat flat) {
+        out.row(
+                Integer.toString(i + 1),
+                h.flange()
+                        .map(n -> "side " + (bracket.flanges().get(n).side() + 1))
+                        .orElse("base"),
+                f.figure(h.along()),
+                f.figure(h.up()),
+                f.figure(flat.holes().get(i).across()),
+                f.figure(flat.holes().get(i).up()),
+                f.figure(h.diameter()));
     }
 
     private static Picture.Panel flatPanel(Figures f, BracketFlat flat) {
         Picture.Pen pen = new Picture.Pen();
         pen.add(new Picture.Area(Picture.Ink.METAL, Chords.of(flat.outline().outer())));
         for (BracketFlat.BandLine b : flat.bands()) {
-            quad(
-                    pen,
-                    Picture.Ink.SHADE,
-                    b.first(Length.ZERO),
-                    b.last(Length.ZERO),
-                    b.last(b.bend().allowance()),
-                    b.first(b.bend().allowance()));
-            line(pen, Picture.Ink.TANGENT, b.first(Length.ZERO), b.last(Length.ZERO));
-            line(
-                    pen,
-                    Picture.Ink.TANGENT,
-                    b.first(b.bend().allowance()),
-                    b.last(b.bend().allowance()));
-            line(
-                    pen,
-                    Picture.Ink.SIGHT,
-                    b.first(b.bend().radius()),
-                    b.last(b.bend().radius()));
-            Point a = b.first(b.reach());
-            Point z = b.last(b.reach());
-            pen.words(
-                    Picture.Ink.EDGE,
-                    (a.x() + z.x()) / 2,
-                    (a.y() + z.y()) / 2,
-                    "side " + (b.flange().side() + 1) + (b.flange().turn().degrees() > 0 ? ", up " : ", down ")
-                            + b.bend().size(),
-                    outward(b));
+            band(pen, b);
         }
         flat.reliefs()
                 .forEach(r -> pen.round(
                         Picture.Ink.EDGE, r.at().x(), r.at().y(), r.diameter().nanometres() / 20));
-        for (int i = 0; i < flat.holes().size(); i++) {
-            Point p = flat.holes().get(i);
-            double r = flat.bracket().holes().get(i).diameter().nanometres() / 2;
-            pen.round(Picture.Ink.BLUE, p.x(), p.y(), r);
-            pen.words(Picture.Ink.TANGENT, p.x() + r, p.y() + r, Integer.toString(i + 1), Picture.Side.RIGHT);
-        }
+        holes(flat, pen);
+        dims(flat, pen, f);
+        grain(flat, pen);
+        return pen.panel(
+                "Flat, seen on the side the flanges stand up on; blue the tangents, dashed the sight lines", 0.66);
+    }
+
+    private static void dims(BracketFlat flat, Picture.Pen pen, Figures f) {
         var box = flat.outline().box();
         pen.dim(
                 box.minX(),
@@ -296,9 +280,41 @@ final class BracketSum implements Sum {
                 box.maxY(),
                 flat.bands().stream().anyMatch(b -> b.outX() < -0.7) ? 108 : 22,
                 f.show(flat.blank().get(1)));
-        grain(flat, pen);
-        return pen.panel(
-                "Flat, seen on the side the flanges stand up on; blue the tangents, dashed the sight lines", 0.66);
+    }
+
+    private static void holes(BracketFlat flat, Picture.Pen pen) {
+        for (int i = 0; i < flat.holes().size(); i++) {
+            Point p = flat.holes().get(i);
+            double r = flat.bracket().holes().get(i).diameter().nanometres() / 2;
+            pen.round(Picture.Ink.BLUE, p.x(), p.y(), r);
+            pen.words(Picture.Ink.TANGENT, p.x() + r, p.y() + r, Integer.toString(i + 1), Picture.Side.RIGHT);
+        }
+    }
+
+    private static void band(Picture.Pen pen, BracketFlat.BandLine b) {
+        quad(
+                pen,
+                Picture.Ink.SHADE,
+                b.first(Length.ZERO),
+                b.last(Length.ZERO),
+                b.last(b.bend().allowance()),
+                b.first(b.bend().allowance()));
+        line(pen, Picture.Ink.TANGENT, b.first(Length.ZERO), b.last(Length.ZERO));
+        line(
+                pen,
+                Picture.Ink.TANGENT,
+                b.first(b.bend().allowance()),
+                b.last(b.bend().allowance()));
+        line(pen, Picture.Ink.SIGHT, b.first(b.bend().radius()), b.last(b.bend().radius()));
+        Point a = b.first(b.reach());
+        Point z = b.last(b.reach());
+        pen.words(
+                Picture.Ink.EDGE,
+                (a.x() + z.x()) / 2,
+                (a.y() + z.y()) / 2,
+                "side " + (b.flange().side() + 1) + (b.flange().turn().degrees() > 0 ? ", up " : ", down ")
+                        + b.bend().size(),
+                outward(b));
     }
 
     private static Picture.Side outward(BracketFlat.BandLine b) {

@@ -50,7 +50,19 @@ final class CouponSum implements Sum {
         NestSum.Head head = NestSum.head(f);
         Length skin = f.signed("skin").stream().reduce(Length.ZERO, Length::plus);
         Length target = f.maybe("target").orElseGet(() -> head.cone().nestDiameter(skin));
-        Coupon c = new Coupon(
+        Coupon c = coupon(target, f, head);
+        Answer.Maker out = new Answer.Maker();
+        say(out, f, c);
+        limits(out, f, c, target, head);
+        drift(c, out, f);
+        if (!c.scrap().isEmpty()) {
+            readTable(out, f, c);
+        }
+        return out.answer(picture(f, c));
+    }
+
+    private static Coupon coupon(Length target, Figures f, NestSum.Head head) {
+        return new Coupon(
                 target,
                 f.length("under"),
                 f.length("over"),
@@ -58,8 +70,52 @@ final class CouponSum implements Sum {
                 readings(f, "scrap"),
                 readings(f, "checks"),
                 f.whole("every"));
-        Answer.Maker out = new Answer.Maker();
-        say(out, f, c);
+    }
+
+    private static void readTable(Answer.Maker out, Figures f, Coupon c) {
+        out.heads(
+                "Reading",
+                "After hole",
+                "Across " + f.shown().symbol(),
+                "Off target " + f.shown().symbol(),
+                "Verdict");
+        for (int i = 0; i < c.scrap().size(); i++) {
+            row(out, f, c, "scrap " + (i + 1), "none", c.scrap().get(i));
+        }
+        for (int i = 0; i < c.checks().size(); i++) {
+            row(
+                    out,
+                    f,
+                    c,
+                    "check " + (i + 1),
+                    String.valueOf((i + 1) * c.every()),
+                    c.checks().get(i));
+        }
+    }
+
+    private static void drift(Coupon c, Answer.Maker out, Figures f) {
+        c.deeper().ifPresent(d -> stop(out, d, f));
+        c.drift()
+                .ifPresent(d -> out.line(
+                        "Drift in " + c.every() + " holes",
+                        signed(f, Length.nm(d * c.every())),
+                        "least squares through scrap and checks",
+                        c.checks().size() + 1 + " readings",
+                        "this sum",
+                        "Bits dull and stops slip. Three readings or more."));
+    }
+
+    private static Answer.Maker stop(Answer.Maker out, Length d, Figures f) {
+        return out.line(
+                d.atLeast(Length.ZERO) ? "Stop to target, deeper" : "Stop to target, back off",
+                f.fine(d.abs()),
+                "(target − read) / (2 tan θ)",
+                "from the last reading",
+                PRACTICE,
+                "A click of the cage is often .001 in: go under half of it, then read again.");
+    }
+
+    private static void limits(Answer.Maker out, Figures f, Coupon c, Length target, NestSum.Head head) {
         out.line(
                 "Good from, to",
                 f.fine(c.low()) + " to " + f.fine(c.high()),
@@ -74,43 +130,6 @@ final class CouponSum implements Sum {
                 "",
                 head.source(),
                 "Across the top of the cone; θ is 50°.");
-        c.deeper()
-                .ifPresent(d -> out.line(
-                        d.atLeast(Length.ZERO) ? "Stop to target, deeper" : "Stop to target, back off",
-                        f.fine(d.abs()),
-                        "(target − read) / (2 tan θ)",
-                        "from the last reading",
-                        PRACTICE,
-                        "A click of the cage is often .001 in: go under half of it, then read again."));
-        c.drift()
-                .ifPresent(d -> out.line(
-                        "Drift in " + c.every() + " holes",
-                        signed(f, Length.nm(d * c.every())),
-                        "least squares through scrap and checks",
-                        c.checks().size() + 1 + " readings",
-                        "this sum",
-                        "Bits dull and stops slip. Three readings or more."));
-        if (!c.scrap().isEmpty()) {
-            out.heads(
-                    "Reading",
-                    "After hole",
-                    "Across " + f.shown().symbol(),
-                    "Off target " + f.shown().symbol(),
-                    "Verdict");
-            for (int i = 0; i < c.scrap().size(); i++) {
-                row(out, f, c, "scrap " + (i + 1), "none", c.scrap().get(i));
-            }
-            for (int i = 0; i < c.checks().size(); i++) {
-                row(
-                        out,
-                        f,
-                        c,
-                        "check " + (i + 1),
-                        String.valueOf((i + 1) * c.every()),
-                        c.checks().get(i));
-            }
-        }
-        return out.answer(picture(f, c));
     }
 
     private static List<Length> readings(Figures f, String key) {
@@ -142,53 +161,61 @@ final class CouponSum implements Sum {
                         out,
                         "deeper by " + f.fine(c.deeper().orElseThrow().times(0.5)) + ", then read",
                         "Half of what is missing: too shallow is mended, too deep is not.");
-            case BACK_OFF -> {
-                next(
-                        out,
-                        "back off " + f.fine(c.deeper().orElseThrow().abs()) + ", fresh scrap",
-                        "A cut does not get narrower: read on a new coupon.");
-                out.note(
-                        Level.WARNING,
-                        "The scrap is too deep by " + f.fine(c.scrap().getLast().minus(c.high()))
-                                + ". It is scrap: that is what it is for.");
-            }
-            case CUT -> {
-                next(
-                        out,
-                        "after hole " + c.next(),
-                        c.crossing()
-                                .filter(h -> h < c.cut() + c.every())
-                                .map(h -> "The drift leaves the limits at hole " + h + ", sooner than the " + c.every()
-                                        + " holes: check there and set the stop.")
-                                .orElse("Try a rivet, or the dimpled coupon, in it too."));
-                c.crossing()
-                        .filter(h -> h < c.cut() + c.every())
-                        .ifPresent(h -> out.note(
-                                Level.WARNING,
-                                "At this drift hole " + (h + 1) + " is out of the limits: set the stop before it."));
-            }
-            case CUT_AGAIN -> {
-                next(out, "set the stop on scrap, cut " + c.suspect() + " again", "Too shallow is mended.");
-                out.note(
-                        Level.WARNING,
-                        "The last check is too shallow by "
-                                + f.fine(c.low().minus(c.checks().getLast())) + ": the last " + c.suspect()
-                                + " holes may be, too. Set the stop on scrap and cut them again.");
-            }
-            case STOP -> {
-                next(out, "STOP, measure the last " + c.suspect(), "From the last check that was good.");
-                out.note(
-                        Level.ERROR,
-                        "The last check is too deep by "
-                                + f.fine(c.checks().getLast().minus(c.high()))
-                                + ". Stop. Measure back hole by hole until one is good; ask the kit's maker about "
-                                + "those that are not, before anything is set in them.");
-            }
+            case BACK_OFF -> backOff(out, f, c);
+            case CUT -> goOn(out, c);
+            case CUT_AGAIN -> again(out, c, f);
+            case STOP -> stop(out, c, f);
         }
         out.note(
                 Level.NOTE,
                 "Near an edge the cage tips, beside a bracket it does not fit: V lists those holes. Touch up the "
                         + "bare metal after cutting.");
+    }
+
+    private static void stop(Answer.Maker out, Coupon c, Figures f) {
+        next(out, "STOP, measure the last " + c.suspect(), "From the last check that was good.");
+        out.note(
+                Level.ERROR,
+                "The last check is too deep by "
+                        + f.fine(c.checks().getLast().minus(c.high()))
+                        + ". Stop. Measure back hole by hole until one is good; ask the kit's maker about "
+                        + "those that are not, before anything is set in them.");
+    }
+
+    private static void again(Answer.Maker out, Coupon c, Figures f) {
+        next(out, "set the stop on scrap, cut " + c.suspect() + " again", "Too shallow is mended.");
+        out.note(
+                Level.WARNING,
+                "The last check is too shallow by "
+                        + f.fine(c.low().minus(c.checks().getLast())) + ": the last " + c.suspect()
+                        + " holes may be, too. Set the stop on scrap and cut them again.");
+    }
+
+    private static void goOn(Answer.Maker out, Coupon c) {
+        next(
+                out,
+                "after hole " + c.next(),
+                c.crossing()
+                        .filter(h -> h < c.cut() + c.every())
+                        .map(h -> "The drift leaves the limits at hole " + h + ", sooner than the " + c.every()
+                                + " holes: check there and set the stop.")
+                        .orElse("Try a rivet, or the dimpled coupon, in it too."));
+        c.crossing()
+                .filter(h -> h < c.cut() + c.every())
+                .ifPresent(h -> out.note(
+                        Level.WARNING,
+                        "At this drift hole " + (h + 1) + " is out of the limits: set the stop before it."));
+    }
+
+    private static void backOff(Answer.Maker out, Figures f, Coupon c) {
+        next(
+                out,
+                "back off " + f.fine(c.deeper().orElseThrow().abs()) + ", fresh scrap",
+                "A cut does not get narrower: read on a new coupon.");
+        out.note(
+                Level.WARNING,
+                "The scrap is too deep by " + f.fine(c.scrap().getLast().minus(c.high()))
+                        + ". It is scrap: that is what it is for.");
     }
 
     private static void next(Answer.Maker out, String what, String note) {

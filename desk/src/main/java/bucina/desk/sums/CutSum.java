@@ -116,6 +116,16 @@ final class CutSum implements Sum {
                 "Pieces",
                 "Left " + f.shown().symbol());
         panels.add(pen.panel("Bars with their pieces; what is left is hatched lightly", 1));
+        lines(bars, bound, f, left, used, order, out);
+        out.note(
+                Level.NOTE,
+                "Each piece has " + f.fine(f.length("trim"))
+                        + " to trim. Mark, measure twice, cut on the waste side; deburr both ends.");
+        return out.answer(panels.toArray(Picture.Panel[]::new));
+    }
+
+    private static void lines(
+            int bars, int bound, Figures f, Length left, Length used, List<String> order, Answer.Maker out) {
         List<bucina.desk.session.Why> first = List.of(
                 new bucina.desk.session.Why(
                         "Bars cut",
@@ -140,11 +150,6 @@ final class CutSum implements Sum {
                         "this list",
                         ""));
         out.lines(first);
-        out.note(
-                Level.NOTE,
-                "Each piece has " + f.fine(f.length("trim"))
-                        + " to trim. Mark, measure twice, cut on the waste side; deburr both ends.");
-        return out.answer(panels.toArray(Picture.Panel[]::new));
     }
 
     private static void missing(Figures f, Section s, CutList list, Length kerf, List<String> order, Answer.Maker out) {
@@ -156,6 +161,13 @@ final class CutSum implements Sum {
                 .map(m -> new Piece(m.name(), m.length(), 1))
                 .toList();
         CutList more = CutList.of(rest, List.of(new Stock(sold, rest.size())), kerf);
+        missingWords(list, s, more, out, f, sold);
+        if (!more.bars().isEmpty()) {
+            order.add(more.bars().size() + " × " + f.show(sold) + " " + s.name);
+        }
+    }
+
+    private static void missingWords(CutList list, Section s, CutList more, Answer.Maker out, Figures f, Length sold) {
         String words = list.missing().size() + " of " + s.name + " missing";
         if (!more.missing().isEmpty()) {
             out.note(
@@ -163,9 +175,6 @@ final class CutSum implements Sum {
                     words + "; " + more.missing().size() + " longer than the bars sold, " + f.show(sold) + ".");
         } else {
             out.note(Level.WARNING, words + ": " + counted(f, list.missing()) + ".");
-        }
-        if (!more.bars().isEmpty()) {
-            order.add(more.bars().size() + " × " + f.show(sold) + " " + s.name);
         }
     }
 

@@ -29,10 +29,7 @@ public final class FlatOut {
      */
     public static Path write(Template flat, String name, String build, Paper paper, String file) {
         String clean = file.strip();
-        if (!clean.toLowerCase(Locale.ROOT).matches("(?s).+\\.(pdf|dxf|svg)")) {
-            throw new InputException(
-                    "\"" + clean + "\" is no file for a flat: end it with .pdf, .dxf or .svg, like flat.pdf");
-        }
+        check(clean);
         Template titled = name.isBlank() ? flat : titled(flat, name.strip());
         byte[] content = content(titled, clean.substring(clean.length() - 3).toLowerCase(Locale.ROOT), paper, build);
         Path to = Places.file(clean, "flat.pdf");
@@ -42,6 +39,13 @@ public final class FlatOut {
             throw new InputException(e.getMessage(), e);
         }
         return to;
+    }
+
+    private static void check(String clean) {
+        if (!clean.toLowerCase(Locale.ROOT).matches("(?s).+\\.(pdf|dxf|svg)")) {
+            throw new InputException(
+                    "\"" + clean + "\" is no file for a flat: end it with .pdf, .dxf or .svg, like flat.pdf");
+        }
     }
 
     /** The flat under another name. */

@@ -66,17 +66,7 @@ final class FluteSum implements Sum {
         List<Length> holes = f.signed("holes");
         FluteLine line = FluteLine.of(flutes, now, chord, holes, width);
         Answer.Maker out = new Answer.Maker();
-        out.line(
-                "Flutes",
-                flutes.count() == 0 ? "none needed" : flutes.count() + " × " + f.show(flutes.depthEach()) + " deep",
-                "number = excess / take-up, rounded up;  depth each = √(4 w · excess / (n π²))",
-                f.figure(flutes.excess()) + " / "
-                        + f.figure(flutes.takeUp()) + " → "
-                        + flutes.count() + ";  √(4 × " + f.figure(width) + " × " + f.figure(flutes.excess()) + " / ("
-                        + flutes.count() + " π²)) = "
-                        + f.figure(flutes.depthEach()),
-                "geometry of a bowed strip",
-                "An estimate to sneak up on: it reads about 8 % high at a depth of .23 of the width.");
+        count(out, flutes, f, width);
         out.line(
                 "Too long at the free edge",
                 f.fine(plain.excess()),
@@ -100,6 +90,13 @@ final class FluteSum implements Sum {
                 f.figure(flutes.residualSagitta()),
                 "arc of one wave, summed",
                 "Measure again after the first flutes and type the new bow behind the first.");
+        taken(taken, out, f, bows, now);
+        notes(f, flutes, line, holes, out);
+        table(f, line, holes, out);
+        return out.answer(lines(f, line, holes), flange(line, flange, width, holes));
+    }
+
+    private static void taken(Optional<Double> taken, Answer.Maker out, Figures f, List<Length> bows, Length now) {
         taken.ifPresent(r -> out.line(
                 "Taken so far",
                 String.format(Locale.ROOT, "%.0f %%", r * 100),
@@ -107,20 +104,32 @@ final class FluteSum implements Sum {
                 "from " + f.fine(bows.getFirst()) + " to " + f.fine(now),
                 "your own readings",
                 "The next flutes are reckoned with what yours take."));
-        notes(f, flutes, line, holes, out);
-        table(f, line, holes, out);
-        return out.answer(lines(f, line, holes), flange(line, flange, width, holes));
+    }
+
+    private static void count(Answer.Maker out, Flutes flutes, Figures f, Length width) {
+        out.line(
+                "Flutes",
+                flutes.count() == 0 ? "none needed" : flutes.count() + " × " + f.show(flutes.depthEach()) + " deep",
+                "number = excess / take-up, rounded up;  depth each = √(4 w · excess / (n π²))",
+                f.figure(flutes.excess()) + " / "
+                        + f.figure(flutes.takeUp()) + " → "
+                        + flutes.count() + ";  √(4 × " + f.figure(width) + " × " + f.figure(flutes.excess()) + " / ("
+                        + flutes.count() + " π²)) = "
+                        + f.figure(flutes.depthEach()),
+                "geometry of a bowed strip",
+                "An estimate to sneak up on: it reads about 8 % high at a depth of .23 of the width.");
     }
 
     private static void notes(Figures f, Flutes flutes, FluteLine line, List<Length> holes, Answer.Maker out) {
-        if (flutes.count() > 0) {
-            List<String> where =
-                    line.between().stream().map(i -> i + " and " + (i + 1)).toList();
-            out.note(
-                    Level.WARNING,
-                    "Put " + (flutes.count() == 1 ? "it" : "them") + " between holes " + String.join(", ", where)
-                            + ". Squeeze a little, lay the straight-edge on, squeeze again.");
-        }
+        where(flutes, line, out);
+        kinked(line, holes, flutes, out, f);
+        out.note(
+                Level.NOTE,
+                "The middle holes move back toward the web. Too much is undone by flattening. Keep flutes clear of "
+                        + "hole edges.");
+    }
+
+    private static void kinked(FluteLine line, List<Length> holes, Flutes flutes, Answer.Maker out, Figures f) {
         Length worst = line.worstAfter(holes);
         if (flutes.count() > 0 && worst.times(2).minus(line.sagitta()).positive()) {
             out.note(
@@ -129,10 +138,17 @@ final class FluteSum implements Sum {
                             + " off the other way. Wish for less depth: more, shallower "
                             + "flutes lie straighter.");
         }
-        out.note(
-                Level.NOTE,
-                "The middle holes move back toward the web. Too much is undone by flattening. Keep flutes clear of "
-                        + "hole edges.");
+    }
+
+    private static void where(Flutes flutes, FluteLine line, Answer.Maker out) {
+        if (flutes.count() > 0) {
+            List<String> where =
+                    line.between().stream().map(i -> i + " and " + (i + 1)).toList();
+            out.note(
+                    Level.WARNING,
+                    "Put " + (flutes.count() == 1 ? "it" : "them") + " between holes " + String.join(", ", where)
+                            + ". Squeeze a little, lay the straight-edge on, squeeze again.");
+        }
     }
 
     private static void table(Figures f, FluteLine line, List<Length> holes, Answer.Maker out) {

@@ -81,18 +81,22 @@ final class GapSum implements Sum {
         pen.box(Picture.Ink.METAL, -wide, gap, wide, gap + part).box(Picture.Ink.METAL, -wide, -part, wide, 0);
         double y = 0;
         for (Washer w : fill.washers()) {
-            double top = y + w.thickness().nanometres();
-            pen.box(Picture.Ink.WASTE, -wide * 0.42, y, wide * 0.42, top);
-            pen.words(
-                    Picture.Ink.EDGE,
-                    wide * 0.42,
-                    (y + top) / 2,
-                    w.name() + " " + f.fine(w.thickness()),
-                    Picture.Side.RIGHT);
-            y = top;
+            washer(y, w, pen, wide, f);
+            y += w.thickness().nanometres();
         }
         pen.line(Picture.Ink.SIGHT, 0, -part * 1.2, 0, gap + part * 1.2);
         pen.dim(-wide * 0.8, 0, -wide * 0.8, gap, 0, "gap " + f.fine(fill.gap()));
         return pen.panel("Between the two parts, to scale", 1);
+    }
+
+    private static void washer(double y, Washer w, Picture.Pen pen, double wide, Figures f) {
+        double top = y + w.thickness().nanometres();
+        pen.box(Picture.Ink.WASTE, -wide * 0.42, y, wide * 0.42, top);
+        pen.words(
+                Picture.Ink.EDGE,
+                wide * 0.42,
+                (y + top) / 2,
+                w.name() + " " + f.fine(w.thickness()),
+                Picture.Side.RIGHT);
     }
 }

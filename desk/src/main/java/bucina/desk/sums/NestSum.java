@@ -92,6 +92,51 @@ final class NestSum implements Sum {
                 .orElseThrow();
         Nest nest = new Nest(head.cone, skin, f.over0("sub"), f.maybe("hole").orElse(head.hole), school);
         Answer.Maker out = new Answer.Maker();
+        lines(out, f, nest, head, skin, school);
+        judge(nest, out, f, school);
+        cold(f, out);
+        out.note(
+                Level.NOTE,
+                "Set the stop cage on scrap, creep up, try a dimpled coupon in it. Too shallow is mended, too deep "
+                        + "is not.");
+        return out.answer(picture(f, nest));
+    }
+
+    private static void cold(Figures f, Answer.Maker out) {
+        f.signed("skin").stream()
+                .filter(t -> !ColdLimit.of(Optional.empty(), f.rules()).allows(t))
+                .findFirst()
+                .ifPresent(t -> out.note(
+                        Level.ERROR,
+                        "A dimpled sheet of " + f.fine(t) + " is over "
+                                + f.fine(f.rules().length(RuleKey.COLD_DIMPLE_MOST))
+                                + ", the most that is dimpled cold."));
+    }
+
+    private static void judge(Nest nest, Answer.Maker out, Figures f, CountersinkSchool school) {
+        if (nest.comesOut()) {
+            out.note(
+                    Level.ERROR,
+                    "The cutter goes " + f.fine(nest.cutterDepth()) + " deep to reach that hole and comes out below "
+                            + f.fine(nest.sub()) + ". Dimple it, or take a reduced or protruding head.");
+        } else if (nest.fits() && nest.knifeEdge(f.rules())) {
+            out.note(
+                    Level.WARNING,
+                    f.fine(nest.land()) + " of land is left under the cone: a knife edge. Cut it clamped to a backing "
+                            + "piece with the pilot hole in it.");
+        } else if (!nest.fits()) {
+            out.note(
+                    Level.ERROR,
+                    f.fine(nest.sub()) + " does not take " + f.fine(nest.judgedDepth()) + " (" + school.word()
+                            + "): it would leave a knife edge. Dimple it, or take a reduced or protruding head.");
+        } else if (school == CountersinkSchool.FULL
+                && nest.sub().minus(nest.judgedDepth()).atMost(nest.sub().times(0.15))) {
+            out.note(Level.WARNING, "Near the limit: cut it clamped to a backing piece with the pilot hole in it.");
+        }
+    }
+
+    private static void lines(
+            Answer.Maker out, Figures f, Nest nest, Head head, Length skin, CountersinkSchool school) {
         out.line(
                 "Across the top",
                 f.fine(nest.diameter()),
@@ -118,38 +163,6 @@ final class NestSum implements Sum {
                 f.source(RuleKey.COUNTERSINK_SCHOOL),
                 "School: " + school.word() + ".");
         out.line("Deeper than the head", f.fine(nest.extraDepth()), "0.364 ts / tan θ", "", head.source, "");
-        if (nest.comesOut()) {
-            out.note(
-                    Level.ERROR,
-                    "The cutter goes " + f.fine(nest.cutterDepth()) + " deep to reach that hole and comes out below "
-                            + f.fine(nest.sub()) + ". Dimple it, or take a reduced or protruding head.");
-        } else if (nest.fits() && nest.knifeEdge(f.rules())) {
-            out.note(
-                    Level.WARNING,
-                    f.fine(nest.land()) + " of land is left under the cone: a knife edge. Cut it clamped to a backing "
-                            + "piece with the pilot hole in it.");
-        } else if (!nest.fits()) {
-            out.note(
-                    Level.ERROR,
-                    f.fine(nest.sub()) + " does not take " + f.fine(nest.judgedDepth()) + " (" + school.word()
-                            + "): it would leave a knife edge. Dimple it, or take a reduced or protruding head.");
-        } else if (school == CountersinkSchool.FULL
-                && nest.sub().minus(nest.judgedDepth()).atMost(nest.sub().times(0.15))) {
-            out.note(Level.WARNING, "Near the limit: cut it clamped to a backing piece with the pilot hole in it.");
-        }
-        f.signed("skin").stream()
-                .filter(t -> !ColdLimit.of(Optional.empty(), f.rules()).allows(t))
-                .findFirst()
-                .ifPresent(t -> out.note(
-                        Level.ERROR,
-                        "A dimpled sheet of " + f.fine(t) + " is over "
-                                + f.fine(f.rules().length(RuleKey.COLD_DIMPLE_MOST))
-                                + ", the most that is dimpled cold."));
-        out.note(
-                Level.NOTE,
-                "Set the stop cage on scrap, creep up, try a dimpled coupon in it. Too shallow is mended, too deep "
-                        + "is not.");
-        return out.answer(picture(f, nest));
     }
 
     private static Picture.Panel picture(Figures f, Nest nest) {

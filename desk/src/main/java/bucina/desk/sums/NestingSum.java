@@ -54,6 +54,49 @@ final class NestingSum implements Sum {
         }
         Nesting nest = Nesting.of(wanted, text.sheets(f.text("stock")), f.length("gap"));
         Answer.Maker out = new Answer.Maker();
+        lines(nest, out);
+        if (!nest.missing().isEmpty()) {
+            out.note(
+                    Level.WARNING,
+                    nest.missing().size() + " pieces find no place: the first is "
+                            + f.show(nest.missing().getFirst().length()) + " by "
+                            + f.show(nest.missing().getFirst().width()) + ". Add a sheet.");
+        }
+        out.note(Level.NOTE, "Grain runs along the length of the sheet. Bends go across the grain.");
+        table(out, f, nest);
+        return out.answer(picture(f, nest));
+    }
+
+    private static void table(Answer.Maker out, Figures f, Nesting nest) {
+        heads(out, f);
+        for (int i = 0; i < nest.sheets().size(); i++) {
+            for (Nesting.Laid laid : nest.sheets().get(i).pieces()) {
+                row(out, i, laid, f);
+            }
+        }
+    }
+
+    private static void row(Answer.Maker out, int i, Nesting.Laid laid, Figures f) {
+        out.row(
+                Integer.toString(i + 1),
+                laid.blank().name(),
+                f.figure(Length.nm(laid.at().width())),
+                f.figure(Length.nm(laid.at().height())),
+                f.figure(Length.nm(laid.at().minX())),
+                f.figure(Length.nm(laid.at().minY())));
+    }
+
+    private static void heads(Answer.Maker out, Figures f) {
+        out.heads(
+                "Sheet",
+                "Piece",
+                "Length " + f.shown().symbol(),
+                "Width " + f.shown().symbol(),
+                "From left " + f.shown().symbol(),
+                "From below " + f.shown().symbol());
+    }
+
+    private static void lines(Nesting nest, Answer.Maker out) {
         double used = nest.sheets().stream()
                 .mapToDouble(Nesting.Sheet::used)
                 .average()
@@ -72,33 +115,6 @@ final class NestingSum implements Sum {
                 "",
                 "this layout",
                 "");
-        if (!nest.missing().isEmpty()) {
-            out.note(
-                    Level.WARNING,
-                    nest.missing().size() + " pieces find no place: the first is "
-                            + f.show(nest.missing().getFirst().length()) + " by "
-                            + f.show(nest.missing().getFirst().width()) + ". Add a sheet.");
-        }
-        out.note(Level.NOTE, "Grain runs along the length of the sheet. Bends go across the grain.");
-        out.heads(
-                "Sheet",
-                "Piece",
-                "Length " + f.shown().symbol(),
-                "Width " + f.shown().symbol(),
-                "From left " + f.shown().symbol(),
-                "From below " + f.shown().symbol());
-        for (int i = 0; i < nest.sheets().size(); i++) {
-            for (Nesting.Laid laid : nest.sheets().get(i).pieces()) {
-                out.row(
-                        Integer.toString(i + 1),
-                        laid.blank().name(),
-                        f.figure(Length.nm(laid.at().width())),
-                        f.figure(Length.nm(laid.at().height())),
-                        f.figure(Length.nm(laid.at().minX())),
-                        f.figure(Length.nm(laid.at().minY())));
-            }
-        }
-        return out.answer(picture(f, nest));
     }
 
     private static Picture.Panel picture(Figures f, Nesting nest) {
@@ -107,18 +123,7 @@ final class NestingSum implements Sum {
         for (Nesting.Sheet sheet : nest.sheets()) {
             double h = sheet.width().nanometres();
             pen.box(Picture.Ink.WASTE, 0, y - h, sheet.length().nanometres(), y);
-            for (Nesting.Laid laid : sheet.pieces()) {
-                Box b = laid.at();
-                pen.box(Picture.Ink.METAL, b.minX(), y - h + b.minY(), b.maxX(), y - h + b.maxY());
-                pen.words(
-                        Picture.Ink.EDGE,
-                        (b.minX() + b.maxX()) / 2,
-                        y - h + (b.minY() + b.maxY()) / 2,
-                        laid.blank().name().isEmpty()
-                                ? f.figure(laid.blank().length())
-                                : laid.blank().name(),
-                        Picture.Side.CENTRE);
-            }
+            blanks(sheet, pen, y, h, f);
             pen.words(
                     Picture.Ink.SOFT,
                     sheet.length().nanometres(),
@@ -128,5 +133,20 @@ final class NestingSum implements Sum {
             y -= h * 1.08;
         }
         return pen.panel("Sheets with their blanks; the grain runs from left to right", 1);
+    }
+
+    private static void blanks(Nesting.Sheet sheet, Picture.Pen pen, double y, double h, Figures f) {
+        for (Nesting.Laid laid : sheet.pieces()) {
+            Box b = laid.at();
+            pen.box(Picture.Ink.METAL, b.minX(), y - h + b.minY(), b.maxX(), y - h + b.maxY());
+            pen.words(
+                    Picture.Ink.EDGE,
+                    (b.minX() + b.maxX()) / 2,
+                    y - h + (b.minY() + b.maxY()) / 2,
+                    laid.blank().name().isEmpty()
+                            ? f.figure(laid.blank().length())
+                            : laid.blank().name(),
+                    Picture.Side.CENTRE);
+        }
     }
 }

@@ -92,6 +92,30 @@ final class OpeningSum implements Sum {
         Length wanted = corner.map(c -> c.times(2)).orElse(across);
         Optional<StepDrill.Stop> stop = drill.stop(wanted);
         step(f, drill, wanted, stop, corners, out);
+        lines(corner, out, f, opening, across);
+        Length nearest = rivetLine(opening, f, shank, flush, out, across);
+        out.note(
+                Level.NOTE,
+                "Eye protection, gloves off near the bit; clamp the sheet. A lightening hole is only put where the "
+                        + "drawing has one.");
+        return out.answer(sheet(f, opening, tangent, edge, rivet, shank, nearest), steps(f, drill, stop));
+    }
+
+    private static Length rivetLine(
+            Opening opening, Figures f, Length shank, boolean flush, Answer.Maker out, Length across) {
+        Length nearest = opening.rivetNearest(f.rules(), shank, flush);
+        out.line(
+                "Centre to a rivet, least",
+                f.show(nearest),
+                "half across + least edge distance of the rivet",
+                f.figure(across.times(0.5)) + " + " + f.figure(nearest.minus(across.times(0.5))) + " = "
+                        + f.figure(nearest),
+                f.source(flush ? RuleKey.EDGE_LEAST_FLUSH : RuleKey.EDGE_LEAST_PROTRUDING),
+                "The rim of the opening is an edge to the rivet.");
+        return nearest;
+    }
+
+    private static void lines(Optional<Length> corner, Answer.Maker out, Figures f, Opening opening, Length across) {
         corner.ifPresent(c -> out.line(
                 "Corner drill",
                 f.fine(c.times(2)),
@@ -107,20 +131,6 @@ final class OpeningSum implements Sum {
                         + f.figure(opening.tangentNearest(f.rules())),
                 f.source(RuleKey.OPENING_LAND),
                 "Also to the edge of the sheet.");
-        Length nearest = opening.rivetNearest(f.rules(), shank, flush);
-        out.line(
-                "Centre to a rivet, least",
-                f.show(nearest),
-                "half across + least edge distance of the rivet",
-                f.figure(across.times(0.5)) + " + " + f.figure(nearest.minus(across.times(0.5))) + " = "
-                        + f.figure(nearest),
-                f.source(flush ? RuleKey.EDGE_LEAST_FLUSH : RuleKey.EDGE_LEAST_PROTRUDING),
-                "The rim of the opening is an edge to the rivet.");
-        out.note(
-                Level.NOTE,
-                "Eye protection, gloves off near the bit; clamp the sheet. A lightening hole is only put where the "
-                        + "drawing has one.");
-        return out.answer(sheet(f, opening, tangent, edge, rivet, shank, nearest), steps(f, drill, stop));
     }
 
     private static void step(
@@ -169,6 +179,14 @@ final class OpeningSum implements Sum {
         double right = edge.map(Length::nanometres).orElse(r * 2.6);
         double low = -Math.max(r * 1.8, tangent.map(t -> t.nanometres() * 1.4).orElse(0.0));
         pen.box(Picture.Ink.METAL, left, low, right, r * 1.7);
+        cut(o, pen, r);
+        pen.dim(-r, 0, r, 0, 0, f.fine(o.across()));
+        tangent.ifPresent(t -> bend(t, o, f, pen, left, right));
+        rivet.ifPresent(d -> rivet(d, pen, shank, nearest, r, f));
+        return pen.panel("The opening in its sheet; dashed, how near bend and rivet may come", 0.66);
+    }
+
+    private static void cut(Opening o, Picture.Pen pen, double r) {
         if (o.corner().isPresent()) {
             double c = o.corner().get().nanometres();
             pen.box(Picture.Ink.WASTE, -r, -r, r, r);
@@ -178,30 +196,30 @@ final class OpeningSum implements Sum {
         } else {
             pen.round(Picture.Ink.WASTE, 0, 0, r);
         }
-        pen.dim(-r, 0, r, 0, 0, f.fine(o.across()));
-        tangent.ifPresent(t -> {
-            double y = -t.nanometres();
-            double least = -o.tangentNearest(f.rules()).nanometres();
-            pen.line(Picture.Ink.TANGENT, left, y, right, y);
-            pen.words(Picture.Ink.TANGENT, right, y, "bend tangent", Picture.Side.RIGHT);
-            pen.line(y > least ? Picture.Ink.STOP : Picture.Ink.GHOST, left, least, right, least);
-            pen.words(y > least ? Picture.Ink.STOP : Picture.Ink.SOFT, left, least, "no nearer", Picture.Side.LEFT);
-            pen.dim(right * 0.6, 0, right * 0.6, y, 10, f.fine(t));
-        });
-        rivet.ifPresent(d -> {
-            double x = -d.nanometres();
-            pen.round(Picture.Ink.BLUE, x, 0, shank.nanometres() / 2);
-            pen.add(new Picture.Line(
-                    d.atLeast(nearest) ? Picture.Ink.GHOST : Picture.Ink.STOP, circle(x, 0, nearest.nanometres() - r)));
-            pen.words(
-                    d.atLeast(nearest) ? Picture.Ink.SOFT : Picture.Ink.STOP,
-                    x,
-                    -(nearest.nanometres() - r),
-                    "no nearer",
-                    Picture.Side.BELOW);
-            pen.dim(x, 0, 0, 0, 46, f.fine(d));
-        });
-        return pen.panel("The opening in its sheet; dashed, how near bend and rivet may come", 0.66);
+    }
+
+    private static void rivet(Length d, Picture.Pen pen, Length shank, Length nearest, double r, Figures f) {
+        double x = -d.nanometres();
+        pen.round(Picture.Ink.BLUE, x, 0, shank.nanometres() / 2);
+        pen.add(new Picture.Line(
+                d.atLeast(nearest) ? Picture.Ink.GHOST : Picture.Ink.STOP, circle(x, 0, nearest.nanometres() - r)));
+        pen.words(
+                d.atLeast(nearest) ? Picture.Ink.SOFT : Picture.Ink.STOP,
+                x,
+                -(nearest.nanometres() - r),
+                "no nearer",
+                Picture.Side.BELOW);
+        pen.dim(x, 0, 0, 0, 46, f.fine(d));
+    }
+
+    private static void bend(Length t, Opening o, Figures f, Picture.Pen pen, double left, double right) {
+        double y = -t.nanometres();
+        double least = -o.tangentNearest(f.rules()).nanometres();
+        pen.line(Picture.Ink.TANGENT, left, y, right, y);
+        pen.words(Picture.Ink.TANGENT, right, y, "bend tangent", Picture.Side.RIGHT);
+        pen.line(y > least ? Picture.Ink.STOP : Picture.Ink.GHOST, left, least, right, least);
+        pen.words(y > least ? Picture.Ink.STOP : Picture.Ink.SOFT, left, least, "no nearer", Picture.Side.LEFT);
+        pen.dim(right * 0.6, 0, right * 0.6, y, 10, f.fine(t));
     }
 
     private static List<bucina.core.sheet.Point> circle(double x, double y, double r) {
@@ -220,19 +238,23 @@ final class OpeningSum implements Sum {
             double h = drill.steps().get(i).nanometres() / 2;
             boolean here = stop.isPresent() && stop.get().step() == i + 1;
             pen.box(here ? Picture.Ink.BLUE : Picture.Ink.SHADE, i * step, -h, (i + 1) * step, h);
-            pen.words(
-                    here ? Picture.Ink.TANGENT : Picture.Ink.SOFT,
-                    (i + 0.5) * step,
-                    h,
-                    Integer.toString(i + 1),
-                    Picture.Side.ABOVE);
-            pen.words(
-                    here ? Picture.Ink.TANGENT : Picture.Ink.SOFT,
-                    (i + 0.5) * step,
-                    -h,
-                    f.figure(drill.steps().get(i)),
-                    Picture.Side.BELOW);
+            words(pen, here, i, step, h, f, drill);
         }
         return pen.panel(drill.name() + ", tip at the left; stop where it is blue", 0.34);
+    }
+
+    private static void words(Picture.Pen pen, boolean here, int i, double step, double h, Figures f, StepDrill drill) {
+        pen.words(
+                here ? Picture.Ink.TANGENT : Picture.Ink.SOFT,
+                (i + 0.5) * step,
+                h,
+                Integer.toString(i + 1),
+                Picture.Side.ABOVE);
+        pen.words(
+                here ? Picture.Ink.TANGENT : Picture.Ink.SOFT,
+                (i + 0.5) * step,
+                -h,
+                f.figure(drill.steps().get(i)),
+                Picture.Side.BELOW);
     }
 }

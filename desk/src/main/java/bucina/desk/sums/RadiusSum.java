@@ -92,22 +92,30 @@ final class RadiusSum implements Sum {
         String unit = f.shown().symbol();
         out.heads("t " + unit, "Practical, t", "Safe, t", "Practical " + unit, "Safe " + unit);
         boolean in = false;
-        List<RadiusTable.Row> rows = table.rows().stream()
-                .filter(r -> r.material().equals(f.material("material")))
-                .toList();
+        List<RadiusTable.Row> rows = rows(table, f);
         for (RadiusTable.Row row : rows) {
             if (!in && bend.thickness().compareTo(row.thickness()) < 0) {
                 asked(f, bend, out);
                 in = true;
             }
             in |= bend.thickness().same(row.thickness());
-            out.row(
-                    f.figure(row.thickness()),
-                    times(row.practical()),
-                    times(row.safe()),
-                    f.figure(row.thickness().times(row.practical())),
-                    f.figure(row.thickness().times(row.safe())));
+            row(out, f, row);
         }
+    }
+
+    private static List<RadiusTable.Row> rows(RadiusTable table, Figures f) {
+        return table.rows().stream()
+                .filter(r -> r.material().equals(f.material("material")))
+                .toList();
+    }
+
+    private static void row(Answer.Maker out, Figures f, RadiusTable.Row row) {
+        out.row(
+                f.figure(row.thickness()),
+                times(row.practical()),
+                times(row.safe()),
+                f.figure(row.thickness().times(row.practical())),
+                f.figure(row.thickness().times(row.safe())));
     }
 
     private static void asked(Figures f, Bend bend, Answer.Maker out) {

@@ -50,6 +50,12 @@ public record SumForm(
     public static SumForm of(Part part, Length thickness, Bench bench, Unit unit) {
         SumForm fresh = fresh(Sums.of("bend").orElseThrow(), bench, unit);
         Map<String, String> typed = new LinkedHashMap<>(fresh.typed);
+        sheet(typed, thickness, unit, fresh, bench, part);
+        return new SumForm(fresh.sum, typed, unit, part.name(), Optional.empty(), Optional.of(part.id()));
+    }
+
+    private static void sheet(
+            Map<String, String> typed, Length thickness, Unit unit, SumForm fresh, Bench bench, Part part) {
         typed.put("thickness", Ask.typed(thickness, unit));
         if (fresh.sum.asks(bench).getFirst().choices().contains(part.material().code())) {
             typed.put("material", part.material().code());
@@ -62,7 +68,6 @@ public record SumForm(
                                     .safe(),
                             unit));
         }
-        return new SumForm(fresh.sum, typed, unit, part.name(), Optional.empty(), Optional.of(part.id()));
     }
 
     /** With other text in some fields. */

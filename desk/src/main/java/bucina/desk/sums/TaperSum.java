@@ -51,10 +51,14 @@ final class TaperSum implements Sum {
                     + " takes three places (station, front, rear) and two depths, or four heights: upper "
                     + "front, upper rear, lower front, lower rear; like 0, 0, 20 and 4.2, 1.6");
         }
-        Taper.Heights heights = d.size() == 2
+        Taper.Heights heights = heights(d);
+        return new Taper.Section(p.get(0), p.get(1), p.get(2), heights);
+    }
+
+    private static Taper.Heights heights(List<Length> d) {
+        return d.size() == 2
                 ? Taper.Heights.even(d.get(0), d.get(1))
                 : new Taper.Heights(d.get(0), d.get(1), d.get(2), d.get(3));
-        return new Taper.Section(p.get(0), p.get(1), p.get(2), heights);
     }
 
     @Override
@@ -69,21 +73,13 @@ final class TaperSum implements Sum {
                 .max(java.util.Comparator.comparingDouble(
                         x -> Math.abs(x.change().degrees())))
                 .orElseThrow();
-        out.line(
-                "Most change",
-                two(most.change()) + " at " + f.show(most.station()),
-                "slope of the skin across the rib at a fixed place along the chord",
-                "atan of the rise per span = " + two(most.change()),
-                "geometry of a skin that is straight from root to tip",
-                "Ribs stand square to the span. The straight lines of the skin run at fixed shares of the chord.");
-        out.line("Flanges", Integer.toString(flanges.size()), "", "", "two for each rib", "");
-        if (!Springback.tweakable(most.change())) {
-            out.note(
-                    Level.WARNING,
-                    "A flange delivered at 90° that needs more than 2° is not tweaked in the vice: ask for it "
-                            + "formed so, or make it anew.");
-        }
+        change(out, most, f, flanges);
         out.note(Level.NOTE, "Check with a bevel set to the angle between web and flange; the drawing governs.");
+        table(out, f, flanges);
+        return out.answer(plan(f, taper, stations), front(taper, stations, faces));
+    }
+
+    private static void table(Answer.Maker out, Figures f, List<Taper.Flange> flanges) {
         out.heads(
                 "Rib at " + f.shown().symbol(),
                 "Skin",
@@ -108,7 +104,23 @@ final class TaperSum implements Sum {
                             ? "as it is"
                             : (change > 0 ? "open " : "close ") + two(Angle.degrees(Math.abs(change))));
         }
-        return out.answer(plan(f, taper, stations), front(taper, stations, faces));
+    }
+
+    private static void change(Answer.Maker out, Taper.Flange most, Figures f, List<Taper.Flange> flanges) {
+        out.line(
+                "Most change",
+                two(most.change()) + " at " + f.show(most.station()),
+                "slope of the skin across the rib at a fixed place along the chord",
+                "atan of the rise per span = " + two(most.change()),
+                "geometry of a skin that is straight from root to tip",
+                "Ribs stand square to the span. The straight lines of the skin run at fixed shares of the chord.");
+        out.line("Flanges", Integer.toString(flanges.size()), "", "", "two for each rib", "");
+        if (!Springback.tweakable(most.change())) {
+            out.note(
+                    Level.WARNING,
+                    "A flange delivered at 90° that needs more than 2° is not tweaked in the vice: ask for it "
+                            + "formed so, or make it anew.");
+        }
     }
 
     private static boolean alike(Taper.Flange a, Taper.Flange b) {
@@ -154,6 +166,37 @@ final class TaperSum implements Sum {
         double y1 = taper.tip().station().nanometres();
         Taper.Heights a = taper.root().heights();
         Taper.Heights b = taper.tip().heights();
+        edges(pen, y0, a, y1, b);
+        double out = (faces == Taper.Faces.OUTBOARD ? 1 : -1) * (y1 - y0) * 0.025;
+        for (Length rib : ribs) {
+            rib(rib, y0, y1, a, b, pen, out);
+        }
+        return pen.panel(
+                "From the front, depth drawn larger: skins at the front, dashed at the rear, ribs with their flanges",
+                0.45,
+                2.5);
+    }
+
+    private static void rib(
+            Length rib, double y0, double y1, Taper.Heights a, Taper.Heights b, Picture.Pen pen, double out) {
+        double s = (rib.nanometres() - y0) / (y1 - y0);
+        double up = mix(a.upperFront(), b.upperFront(), s);
+        double down = -mix(a.lowerFront(), b.lowerFront(), s);
+        double slopeUp = (b.upperFront().nanometres() - a.upperFront().nanometres()) / (y1 - y0);
+        double slopeDown = -(b.lowerFront().nanometres() - a.lowerFront().nanometres()) / (y1 - y0);
+        pen.line(
+                Picture.Ink.BLUE,
+                rib.nanometres() + out,
+                up + slopeUp * out,
+                rib.nanometres(),
+                up,
+                rib.nanometres(),
+                down,
+                rib.nanometres() + out,
+                down + slopeDown * out);
+    }
+
+    private static void edges(Picture.Pen pen, double y0, Taper.Heights a, double y1, Taper.Heights b) {
         pen.line(
                 Picture.Ink.EDGE,
                 y0,
@@ -178,27 +221,5 @@ final class TaperSum implements Sum {
                 -a.lowerRear().nanometres(),
                 y1,
                 -b.lowerRear().nanometres());
-        double out = (faces == Taper.Faces.OUTBOARD ? 1 : -1) * (y1 - y0) * 0.025;
-        for (Length rib : ribs) {
-            double s = (rib.nanometres() - y0) / (y1 - y0);
-            double up = mix(a.upperFront(), b.upperFront(), s);
-            double down = -mix(a.lowerFront(), b.lowerFront(), s);
-            double slopeUp = (b.upperFront().nanometres() - a.upperFront().nanometres()) / (y1 - y0);
-            double slopeDown = -(b.lowerFront().nanometres() - a.lowerFront().nanometres()) / (y1 - y0);
-            pen.line(
-                    Picture.Ink.BLUE,
-                    rib.nanometres() + out,
-                    up + slopeUp * out,
-                    rib.nanometres(),
-                    up,
-                    rib.nanometres(),
-                    down,
-                    rib.nanometres() + out,
-                    down + slopeDown * out);
-        }
-        return pen.panel(
-                "From the front, depth drawn larger: skins at the front, dashed at the rear, ribs with their flanges",
-                0.45,
-                2.5);
     }
 }

@@ -71,6 +71,10 @@ final class WeightSum implements Sum {
                 return FastenerWeight.bolt(thread, bolt.get());
             }
         }
+        return rivet(name, bench);
+    }
+
+    private static double rivet(String name, Bench bench) {
         RivetDesignation rivet = RivetDesignation.parse(name);
         RivetSize size = bench.catalogue()
                 .rivet(rivet.head(), rivet.diameter())

@@ -47,6 +47,11 @@ final class AnswerTable extends ScrollPane {
         Answer.Table t = table.get();
         grid.getChildren().clear();
         grid.getColumnConstraints().clear();
+        blocks(t);
+        setVvalue(0);
+    }
+
+    private void blocks(Answer.Table t) {
         int shownRows = Math.min(t.rows().size(), ROWS);
         int blocks = Math.clamp(
                 Math.min((shownRows + BLOCK - 1) / BLOCK, COLUMNS / t.heads().size()), 1, 3);
@@ -57,7 +62,6 @@ final class AnswerTable extends ScrollPane {
         if (t.rows().size() > ROWS) {
             grid.add(Ui.kept("and " + (t.rows().size() - ROWS) + " more", "soft"), 0, high + 1);
         }
-        setVvalue(0);
     }
 
     /** Some rows of the table from a column of the grid on; long tables of few columns stand side by side. */
@@ -72,13 +76,17 @@ final class AnswerTable extends ScrollPane {
             column.setHgrow(figures ? Priority.SOMETIMES : Priority.ALWAYS);
             grid.getColumnConstraints().add(column);
             grid.add(Ui.kept(t.heads().get(c), "soft"), left + c, 0);
-            for (int r = from; r < to; r++) {
-                String cell = t.rows().get(r).get(c);
-                grid.add(
-                        figures || c == 0 ? Ui.kept(cell, c == 0 ? "strong" : "plain") : Ui.wrapped(cell, "plain"),
-                        left + c,
-                        r - from + 1);
-            }
+            cells(from, to, t, c, figures, left);
+        }
+    }
+
+    private void cells(int from, int to, Answer.Table t, int c, boolean figures, int left) {
+        for (int r = from; r < to; r++) {
+            String cell = t.rows().get(r).get(c);
+            grid.add(
+                    figures || c == 0 ? Ui.kept(cell, c == 0 ? "strong" : "plain") : Ui.wrapped(cell, "plain"),
+                    left + c,
+                    r - from + 1);
         }
     }
 

@@ -390,6 +390,14 @@ final class PanelDrawing {
         g.strokeLine(x(d.b().x()), y(d.b().y()), w.bx + w.nx * 4, w.by + w.ny * 4);
         g.strokeLine(w.ax, w.ay, w.bx, w.by);
         // A slash at each end, as on a shop sketch.
+        slashes(w);
+        double wide = wide(d.text());
+        boolean flat = Math.abs(w.uy) < 0.7;
+        double left = flat ? w.tx - wide / 2 : w.nx > 0 ? w.tx : w.tx - wide;
+        words(d.text(), left, w.ty, palette.ink(), true);
+    }
+
+    private void slashes(Way w) {
         for (double[] end : new double[][] {{w.ax, w.ay}, {w.bx, w.by}}) {
             g.setLineWidth(1.6);
             g.strokeLine(
@@ -398,10 +406,6 @@ final class PanelDrawing {
                     end[0] + (w.ux + w.nx) * 3.5,
                     end[1] + (w.uy + w.ny) * 3.5);
         }
-        double wide = wide(d.text());
-        boolean flat = Math.abs(w.uy) < 0.7;
-        double left = flat ? w.tx - wide / 2 : w.nx > 0 ? w.tx : w.tx - wide;
-        words(d.text(), left, w.ty, palette.ink(), true);
     }
 
     /** Middle of each label of running dimensions: on the first level where it keeps clear of its neighbours. */

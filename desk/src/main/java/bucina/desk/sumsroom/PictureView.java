@@ -102,15 +102,20 @@ public final class PictureView extends Region {
                 .sum();
         double y = 0;
         for (Picture.Panel panel : picture.get().panels()) {
-            double high = h * panel.share() / shares;
-            if (y > 0) {
-                g.setStroke(palette.line());
-                g.setLineWidth(1);
-                g.strokeLine(0, Math.rint(y) + 0.5, w, Math.rint(y) + 0.5);
-            }
-            drawn.add(new PanelDrawing(g, palette, text, panel, y, w, high).draw());
+            double high = panel(h, panel, shares, y, g, w);
             y += high;
         }
+    }
+
+    private double panel(double h, Picture.Panel panel, double shares, double y, GraphicsContext g, double w) {
+        double high = h * panel.share() / shares;
+        if (y > 0) {
+            g.setStroke(palette.line());
+            g.setLineWidth(1);
+            g.strokeLine(0, Math.rint(y) + 0.5, w, Math.rint(y) + 0.5);
+        }
+        drawn.add(new PanelDrawing(g, palette, text, panel, y, w, high).draw());
+        return high;
     }
 
     private Optional<PanelDrawing.GripAt> grip(double x, double y) {

@@ -35,6 +35,18 @@ final class SumList extends VBox {
         this.open = open;
         getStyleClass().add("rack");
         VBox all = new VBox();
+        families(all, choose);
+        all.getChildren().addAll(heading("Kept with the build"), keptBox);
+        all.setPadding(new Insets(0, 0, 8, 0));
+        ScrollPane pane = new ScrollPane(all);
+        pane.setFitToWidth(true);
+        pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        pane.setFocusTraversable(false);
+        setVgrow(pane, Priority.ALWAYS);
+        getChildren().add(pane);
+    }
+
+    private void families(VBox all, Consumer<Sum> choose) {
         for (Sum.Family family : Sum.Family.values()) {
             all.getChildren().add(heading(family.word()));
             Sums.ALL.stream().filter(s -> s.family() == family).forEach(s -> {
@@ -45,14 +57,6 @@ final class SumList extends VBox {
                 all.getChildren().add(button);
             });
         }
-        all.getChildren().addAll(heading("Kept with the build"), keptBox);
-        all.setPadding(new Insets(0, 0, 8, 0));
-        ScrollPane pane = new ScrollPane(all);
-        pane.setFitToWidth(true);
-        pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        pane.setFocusTraversable(false);
-        setVgrow(pane, Priority.ALWAYS);
-        getChildren().add(pane);
     }
 
     private static javafx.scene.Node heading(String text) {
@@ -76,12 +80,16 @@ final class SumList extends VBox {
             keptButtons.put(k.id(), button);
             keptBox.getChildren().add(button);
         }
+        none(kept);
+        here.map(keptButtons::get).ifPresent(b -> b.pseudoClassStateChanged(PICKED, true));
+    }
+
+    private void none(List<KeptSum> kept) {
         if (kept.isEmpty()) {
             var none = Ui.wrapped("none yet", "tiny");
             none.setPadding(new Insets(2, 10, 0, 16));
             keptBox.getChildren().add(none);
         }
-        here.map(keptButtons::get).ifPresent(b -> b.pseudoClassStateChanged(PICKED, true));
     }
 
     void mark(Sum sum, Optional<Id.Sum> here) {

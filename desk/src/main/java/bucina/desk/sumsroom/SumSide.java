@@ -61,21 +61,7 @@ final class SumSide extends BorderPane {
         getStyleClass().add("bench-side");
         error.setId("sum-error");
         Ui.shown(error, false);
-        VBox all = new VBox(6, fields, unit, error, numbers, notes);
-        all.setPadding(new Insets(12, 14, 8, 14));
-        ScrollPane pane = new ScrollPane(all);
-        pane.setFitToWidth(true);
-        pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        pane.setFocusTraversable(false);
-        setCenter(pane);
-        name.setId("sum-name");
-        name.setPromptText("what it is for");
-        name.setAccessibleText("Name of this sum");
-        name.textProperty().addListener((o, was, now) -> {
-            if (!filling) {
-                room.named(now);
-            }
-        });
+        lay(room);
         HBox.setHgrow(name, Priority.ALWAYS);
         keep = Ui.button("Keep", "", room::keep);
         keep.setId("sum-keep");
@@ -83,6 +69,22 @@ final class SumSide extends BorderPane {
         drop.setId("sum-drop");
         crib = Ui.button("Put these steps in the tool crib", "", room::crib);
         crib.setId("sum-crib");
+        layOut();
+        Button write = Ui.button("Write 1:1", "", this::write);
+        write.setId("sum-write");
+        out = new HBox(6, path, paper, write);
+        foot();
+        Ui.shown(said, false);
+    }
+
+    private void foot() {
+        VBox foot = new VBox(6, crib, new HBox(6, name, keep, drop), out, said);
+        foot.setPadding(new Insets(8, 14, 10, 14));
+        foot.getStyleClass().add("sum-foot");
+        setBottom(foot);
+    }
+
+    private void layOut() {
         path.setId("sum-path");
         path.setAccessibleText("File to write the flat to");
         path.setPromptText("flat.pdf, .dxf or .svg");
@@ -101,14 +103,24 @@ final class SumSide extends BorderPane {
         });
         paper.setValue(Paper.A4);
         paper.setAccessibleText("Paper");
-        Button write = Ui.button("Write 1:1", "", this::write);
-        write.setId("sum-write");
-        out = new HBox(6, path, paper, write);
-        VBox foot = new VBox(6, crib, new HBox(6, name, keep, drop), out, said);
-        foot.setPadding(new Insets(8, 14, 10, 14));
-        foot.getStyleClass().add("sum-foot");
-        setBottom(foot);
-        Ui.shown(said, false);
+    }
+
+    private void lay(SumsRoom room) {
+        VBox all = new VBox(6, fields, unit, error, numbers, notes);
+        all.setPadding(new Insets(12, 14, 8, 14));
+        ScrollPane pane = new ScrollPane(all);
+        pane.setFitToWidth(true);
+        pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        pane.setFocusTraversable(false);
+        setCenter(pane);
+        name.setId("sum-name");
+        name.setPromptText("what it is for");
+        name.setAccessibleText("Name of this sum");
+        name.textProperty().addListener((o, was, now) -> {
+            if (!filling) {
+                room.named(now);
+            }
+        });
     }
 
     /** Puts the keyboard into the first field. */
@@ -137,15 +149,19 @@ final class SumSide extends BorderPane {
             controls.put(ask.key(), control);
         }
         fields.getChildren().setAll(grid);
+        bare(form, bench);
+        name.setText(form.name());
+        kept(form);
+        Ui.shown(said, false);
+        filling = false;
+    }
+
+    private void bare(SumForm form, Bench bench) {
         unit.setText("Bare figures are " + (form.unit() == Unit.INCH ? "inches" : "mm")
                 + ". 3/32, #40, 2.4 mm work too."
                 + (room.host().gauge() && form.sum().asks(bench).stream().anyMatch(a -> a.kind() == Ask.Kind.READINGS)
                         ? " Ctrl+G: a gauge sends readings."
                         : ""));
-        name.setText(form.name());
-        kept(form);
-        Ui.shown(said, false);
-        filling = false;
     }
 
     private Control control(Fields grid, Ask ask, String text) {

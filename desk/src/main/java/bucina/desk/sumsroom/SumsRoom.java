@@ -273,14 +273,7 @@ public final class SumsRoom extends ShownPane {
 
     private void pull(int grip, double dx, double dy) {
         if (pulledFrom == null || !picture.holding()) {
-            pulledFrom = form;
-            picture.addEventHandler(javafx.scene.input.MouseEvent.MOUSE_RELEASED, new javafx.event.EventHandler<>() {
-                @Override
-                public void handle(javafx.scene.input.MouseEvent e) {
-                    pulledFrom = null;
-                    picture.removeEventHandler(javafx.scene.input.MouseEvent.MOUSE_RELEASED, this);
-                }
-            });
+            holdOn();
         }
         try {
             Map<String, String> changed = pulledFrom
@@ -293,6 +286,17 @@ public final class SumsRoom extends ShownPane {
         } catch (InputException e) {
             side.refuse(e.getMessage());
         }
+    }
+
+    private void holdOn() {
+        pulledFrom = form;
+        picture.addEventHandler(javafx.scene.input.MouseEvent.MOUSE_RELEASED, new javafx.event.EventHandler<>() {
+            @Override
+            public void handle(javafx.scene.input.MouseEvent e) {
+                pulledFrom = null;
+                picture.removeEventHandler(javafx.scene.input.MouseEvent.MOUSE_RELEASED, this);
+            }
+        });
     }
 
     // ---- keeping

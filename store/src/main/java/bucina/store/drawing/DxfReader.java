@@ -150,10 +150,15 @@ public final class DxfReader {
             throw new InputException("this is no DXF: it has no SECTION. A DXF begins with the lines 0, SECTION");
         }
         shapes.addAll(new Joiner(pieces).joined());
+        List<String> words = words();
+        return new Reading(new Drawing(shapes, words), said);
+    }
+
+    private List<String> words() {
         List<String> words = new ArrayList<>();
         left.forEach((kind, n) -> words.add(n + " " + kind + (n == 1 ? " is" : " are")
                 + " left out: not a kind of line or hole this program reads."));
-        return new Reading(new Drawing(shapes, words), said);
+        return words;
     }
 
     /** Entities up to the end of a section, the vertices of a polyline with it. */
@@ -334,12 +339,16 @@ public final class DxfReader {
             left.merge("INSERT of a block that is missing, mirrored, stretched or repeated", 1, Integer::sum);
             return;
         }
+        Placing inner = inner(e, at, sx, block);
+        block.forEach(b -> draw(b, inner, depth + 1));
+    }
+
+    private static Placing inner(Entity e, Placing at, double sx, List<Entity> block) {
         double turn = Math.toRadians(e.number(50, 0));
         double[] to = at.at(e.number(10, 0), e.number(20, 0));
         Placing unmoved = new Placing(0, 0, at.scale * sx, at.turn + turn);
         double[] base =
                 unmoved.at(block.getFirst().number(10, 0), block.getFirst().number(20, 0));
-        Placing inner = new Placing(to[0] - base[0], to[1] - base[1], unmoved.scale, unmoved.turn);
-        block.forEach(b -> draw(b, inner, depth + 1));
+        return new Placing(to[0] - base[0], to[1] - base[1], unmoved.scale, unmoved.turn);
     }
 }

@@ -53,20 +53,7 @@ public final class DxfWriter {
     private void shape(Drawing.Shape shape) {
         String layer = shape.layer().isEmpty() ? "0" : shape.layer();
         switch (shape) {
-            case Drawing.Path p -> {
-                pair(0, "POLYLINE")
-                        .pair(8, layer)
-                        .pair(66, "1")
-                        .at(10, new Point(0, 0))
-                        .pair(70, p.closed() ? "1" : "0");
-                for (Corner c : p.corners()) {
-                    pair(0, "VERTEX").pair(8, layer).at(10, c.at());
-                    if (c.bulge() != 0) {
-                        pair(42, figure(c.bulge()));
-                    }
-                }
-                pair(0, "SEQEND").pair(8, layer);
-            }
+            case Drawing.Path p -> path(layer, p);
             case Drawing.Circle c ->
                 pair(0, "CIRCLE")
                         .pair(8, layer)
@@ -80,6 +67,17 @@ public final class DxfWriter {
                         .pair(40, mm(w.height().nanometres()))
                         .pair(1, w.text().replaceAll("[^ -~]", "?"));
         }
+    }
+
+    private void path(String layer, Drawing.Path p) {
+        pair(0, "POLYLINE").pair(8, layer).pair(66, "1").at(10, new Point(0, 0)).pair(70, p.closed() ? "1" : "0");
+        for (Corner c : p.corners()) {
+            pair(0, "VERTEX").pair(8, layer).at(10, c.at());
+            if (c.bulge() != 0) {
+                pair(42, figure(c.bulge()));
+            }
+        }
+        pair(0, "SEQEND").pair(8, layer);
     }
 
     private DxfWriter pair(int code, String value) {

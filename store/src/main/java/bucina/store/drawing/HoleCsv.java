@@ -131,12 +131,7 @@ public final class HoleCsv {
     public static Map<String, Drawing> readFaces(String text, Unit unit, DrillTable drills, Progress progress) {
         String clean = text.startsWith("\uFEFF") ? text.substring(1) : text;
         char delimiter = delimiter(clean);
-        CSVFormat format = CSVFormat.DEFAULT
-                .builder()
-                .setDelimiter(delimiter)
-                .setTrim(true)
-                .setIgnoreEmptyLines(true)
-                .get();
+        CSVFormat format = format(delimiter);
         Map<String, List<Drawing.Shape>> faces = new LinkedHashMap<>();
         int holes = 0;
         List<String> left = new ArrayList<>();
@@ -157,12 +152,7 @@ public final class HoleCsv {
                 } else {
                     left.add("Line " + line.getRecordNumber() + " has no place: left out.");
                 }
-                if (++holes > MOST) {
-                    throw new InputException("the table has over " + MOST + " holes: bring in one face at a time");
-                }
-                if ((line.getRecordNumber() & 1023) == 0) {
-                    progress.check(Math.min(0.95, line.getCharacterPosition() / (double) Math.max(1, clean.length())));
-                }
+                limit(++holes, line, progress, clean);
             }
         } catch (IOException | UncheckedIOException | IllegalStateException e) {
             throw new InputException(
@@ -170,6 +160,19 @@ public final class HoleCsv {
                             + ". Lines hold figures between commas or semicolons",
                     e);
         }
+        return drawings(faces, left);
+    }
+
+    private static void limit(int holes, CSVRecord line, Progress progress, String clean) {
+        if (holes > MOST) {
+            throw new InputException("the table has over " + MOST + " holes: bring in one face at a time");
+        }
+        if ((line.getRecordNumber() & 1023) == 0) {
+            progress.check(Math.min(0.95, line.getCharacterPosition() / (double) Math.max(1, clean.length())));
+        }
+    }
+
+    private static Map<String, Drawing> drawings(Map<String, List<Drawing.Shape>> faces, List<String> left) {
         if (faces.isEmpty()) {
             throw new InputException(
                     "the table holds no hole: write a header such as row,hole,x_mm,y_mm and a line for each hole");
@@ -178,6 +181,15 @@ public final class HoleCsv {
         Map<String, Drawing> drawings = new LinkedHashMap<>();
         faces.forEach((face, shapes) -> drawings.put(face, new Drawing(shapes, drawings.isEmpty() ? told : List.of())));
         return drawings;
+    }
+
+    private static CSVFormat format(char delimiter) {
+        return CSVFormat.DEFAULT
+                .builder()
+                .setDelimiter(delimiter)
+                .setTrim(true)
+                .setIgnoreEmptyLines(true)
+                .get();
     }
 
     private static String cut(String text) {

@@ -134,19 +134,23 @@ final class PdfPage implements AutoCloseable {
         out.moveTo(pt(x0 + first.x() / 1e6 * scale), pt(y0 + first.y() / 1e6 * scale));
         int stretches = path.closed() ? corners.size() : corners.size() - 1;
         for (int i = 0; i < stretches; i++) {
-            Corner a = corners.get(i);
-            Point b = corners.get((i + 1) % corners.size()).at();
-            if (a.bulge() == 0) {
-                out.lineTo(pt(x0 + b.x() / 1e6 * scale), pt(y0 + b.y() / 1e6 * scale));
-            } else {
-                arc(a, b, x0, y0, scale);
-            }
+            stretch(corners, i, x0, scale, y0);
         }
         if (path.closed()) {
             out.closePath();
         }
         out.stroke();
         return this;
+    }
+
+    private void stretch(List<Corner> corners, int i, double x0, double scale, double y0) throws IOException {
+        Corner a = corners.get(i);
+        Point b = corners.get((i + 1) % corners.size()).at();
+        if (a.bulge() == 0) {
+            out.lineTo(pt(x0 + b.x() / 1e6 * scale), pt(y0 + b.y() / 1e6 * scale));
+        } else {
+            arc(a, b, x0, y0, scale);
+        }
     }
 
     private void arc(Corner a, Point b, double x0, double y0, double scale) throws IOException {

@@ -95,6 +95,10 @@ final class SvgPath {
             y = startY;
             return;
         }
+        steps(f, need, command, kind, relative);
+    }
+
+    private void steps(List<Double> f, int need, char command, char kind, boolean relative) {
         if (f.isEmpty() || f.size() % need != 0) {
             throw new InputException(
                     "path command " + command + " takes " + need + " figures each time, was given " + f.size());
@@ -182,6 +186,10 @@ final class SvgPath {
             moved(nx, ny, nx, ny);
             return;
         }
+        circle(chord, rx, v, nx, ny);
+    }
+
+    private void circle(double chord, double rx, double[] v, double nx, double ny) {
         begin();
         double half = Math.asin(Math.min(1, chord / (2 * rx)));
         double angle = v[3] != 0 ? 2 * Math.PI - 2 * half : 2 * half;

@@ -193,6 +193,15 @@ public final class SvgReader {
 
     private void points(XMLStreamReader xml, Level level, boolean closed) {
         String text = xml.getAttributeValue(null, "points");
+        List<Corner> corners = corners(text, level);
+        if (corners.size() < 2) {
+            leave("polygon with under two corners");
+        } else {
+            shapes.add(new Drawing.Path(level.layer, corners, closed));
+        }
+    }
+
+    private static List<Corner> corners(String text, Level level) {
         String[] figures =
                 text == null || text.isBlank() ? new String[0] : text.strip().split("[\\s,]+");
         List<Corner> corners = new ArrayList<>();
@@ -200,11 +209,7 @@ public final class SvgReader {
             corners.add(Corner.of(level.matrix.at(
                     DxfReader.figure("polygon", figures[i]), DxfReader.figure("polygon", figures[i + 1]))));
         }
-        if (corners.size() < 2) {
-            leave("polygon with under two corners");
-        } else {
-            shapes.add(new Drawing.Path(level.layer, corners, closed));
-        }
+        return corners;
     }
 
     private static double number(XMLStreamReader xml, String attribute) {
@@ -226,22 +231,27 @@ public final class SvgReader {
                 .strip()
                 .split("[\\s,]+");
         if (width.matches()) {
-            double nanometres = DxfReader.figure("width", width.group(1))
-                    * switch (width.group(2)) {
-                        case "mm" -> 1e6;
-                        case "cm" -> 1e7;
-                        case "in" -> 25.4e6;
-                        case "pt" -> 25.4e6 / 72;
-                        case "pc" -> 25.4e6 / 6;
-                        default -> 25.4e6 / 96;
-                    };
-            double across =
-                    box.length == 4 ? DxfReader.figure("viewBox", box[2]) : DxfReader.figure("width", width.group(1));
-            if (across > 0 && nanometres > 0) {
-                unit = nanometres / across;
-            }
+            unit = unit(width, box, unit);
         }
         return new Matrix(unit, 0, 0, -unit, x, y);
+    }
+
+    private static double unit(Matcher width, String[] box, double unit) {
+        double nanometres = DxfReader.figure("width", width.group(1))
+                * switch (width.group(2)) {
+                    case "mm" -> 1e6;
+                    case "cm" -> 1e7;
+                    case "in" -> 25.4e6;
+                    case "pt" -> 25.4e6 / 72;
+                    case "pc" -> 25.4e6 / 6;
+                    default -> 25.4e6 / 96;
+                };
+        double across =
+                box.length == 4 ? DxfReader.figure("viewBox", box[2]) : DxfReader.figure("width", width.group(1));
+        if (across > 0 && nanometres > 0) {
+            unit = nanometres / across;
+        }
+        return unit;
     }
 
     private static Matrix transform(String text) {
@@ -277,14 +287,18 @@ public final class SvgReader {
                 return new Matrix(v[0], 0, 0, v.length == 2 ? v[1] : v[0], 0, 0);
             }
             if (kind.equals("rotate") && (v.length == 1 || v.length == 3)) {
-                double t = Math.toRadians(v[0]);
-                Matrix turn = new Matrix(Math.cos(t), Math.sin(t), -Math.sin(t), Math.cos(t), 0, 0);
-                return v.length == 1
-                        ? turn
-                        : new Matrix(1, 0, 0, 1, v[1], v[2]).times(turn).times(new Matrix(1, 0, 0, 1, -v[1], -v[2]));
+                return rotation(v);
             }
             throw new InputException("a transform " + kind + " with " + v.length
                     + " figures cannot be read: write it like translate(10, 5)");
+        }
+
+        private static Matrix rotation(double[] v) {
+            double t = Math.toRadians(v[0]);
+            Matrix turn = new Matrix(Math.cos(t), Math.sin(t), -Math.sin(t), Math.cos(t), 0, 0);
+            return v.length == 1
+                    ? turn
+                    : new Matrix(1, 0, 0, 1, v[1], v[2]).times(turn).times(new Matrix(1, 0, 0, 1, -v[1], -v[2]));
         }
 
         Matrix times(Matrix o) {

@@ -92,21 +92,25 @@ public final class SvgWriter {
             if (a.bulge() == 0) {
                 d.append(last ? "" : " L" + at(b));
             } else {
-                double chord = a.at().to(b).nanometres();
-                double r = chord * (1 + a.bulge() * a.bulge()) / (4 * Math.abs(a.bulge()));
-                d.append(" A")
-                        .append(DxfWriter.mm(r))
-                        .append(' ')
-                        .append(DxfWriter.mm(r))
-                        .append(" 0 ")
-                        .append(Math.abs(a.bulge()) > 1 ? 1 : 0)
-                        .append(' ')
-                        .append(a.bulge() > 0 ? 0 : 1)
-                        .append(' ')
-                        .append(at(b));
+                arc(a, b, d);
             }
         }
         return d.append(p.closed() ? " Z" : "").toString();
+    }
+
+    private static void arc(Corner a, Point b, StringBuilder d) {
+        double chord = a.at().to(b).nanometres();
+        double r = chord * (1 + a.bulge() * a.bulge()) / (4 * Math.abs(a.bulge()));
+        d.append(" A")
+                .append(DxfWriter.mm(r))
+                .append(' ')
+                .append(DxfWriter.mm(r))
+                .append(" 0 ")
+                .append(Math.abs(a.bulge()) > 1 ? 1 : 0)
+                .append(' ')
+                .append(a.bulge() > 0 ? 0 : 1)
+                .append(' ')
+                .append(at(b));
     }
 
     private static String at(Point p) {

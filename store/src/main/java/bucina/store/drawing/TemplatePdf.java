@@ -106,11 +106,7 @@ public final class TemplatePdf {
         for (int row = tiles[1] - 1; row >= 0; row--) {
             for (int column = 0; column < tiles[0]; column += bands) {
                 try (PdfPage page = new PdfPage(document, paper, font)) {
-                    for (int band = 0; band < bands && column + band < tiles[0]; band++) {
-                        double foot =
-                                bands == 1 ? FOOT : paper.height() - HEAD - (band + 1) * windowHeight() - band * GAP;
-                        window(page, column + band, row, tiles, foot);
-                    }
+                    windows(page, column, row, tiles, bands);
                     head(
                             page,
                             bands == 1
@@ -121,6 +117,13 @@ public final class TemplatePdf {
                     foot(page);
                 }
             }
+        }
+    }
+
+    private void windows(PdfPage page, int column, int row, int[] tiles, int bands) throws IOException {
+        for (int band = 0; band < bands && column + band < tiles[0]; band++) {
+            double foot = bands == 1 ? FOOT : paper.height() - HEAD - (band + 1) * windowHeight() - band * GAP;
+            window(page, column + band, row, tiles, foot);
         }
     }
 
@@ -147,26 +150,30 @@ public final class TemplatePdf {
             page.grey(0)
                     .width(shape.layer().equals("CROSSES") || shape.layer().equals("TANGENTS") ? 0.1 : 0.2)
                     .dashed(shape.layer().equals("SIGHT") ? 1.5 : 0);
-            switch (shape) {
-                case Drawing.Path p -> page.path(p, x0, y0, 1);
-                case Drawing.Circle c -> {
-                    if (near(seen, c.at())) {
-                        page.circle(c.at(), c.diameter().nanometres() / 2, x0, y0, 1);
-                    }
-                }
-                case Drawing.Words t -> {
-                    if (near(seen, t.at())) {
-                        page.words(
-                                x0 + t.at().x() / 1e6,
-                                y0 + t.at().y() / 1e6,
-                                t.height().mm(),
-                                t.text());
-                    }
-                }
-                default -> {}
-            }
+            shape(shape, page, x0, y0, seen);
         }
         page.dashed(0);
+    }
+
+    private static void shape(Drawing.Shape shape, PdfPage page, double x0, double y0, Box seen) throws IOException {
+        switch (shape) {
+            case Drawing.Path p -> page.path(p, x0, y0, 1);
+            case Drawing.Circle c -> {
+                if (near(seen, c.at())) {
+                    page.circle(c.at(), c.diameter().nanometres() / 2, x0, y0, 1);
+                }
+            }
+            case Drawing.Words t -> {
+                if (near(seen, t.at())) {
+                    page.words(
+                            x0 + t.at().x() / 1e6,
+                            y0 + t.at().y() / 1e6,
+                            t.height().mm(),
+                            t.text());
+                }
+            }
+            default -> {}
+        }
     }
 
     private static boolean near(Box seen, Point p) {
@@ -181,19 +188,13 @@ public final class TemplatePdf {
         double w = windowWidth();
         double h = windowHeight();
         page.grey(0.35).dashed(2);
-        if (column > 0) {
-            page.line(SIDE + OVERLAP, foot, SIDE + OVERLAP, foot + h);
-        }
-        if (column < tiles[0] - 1) {
-            page.line(SIDE + w - OVERLAP, foot, SIDE + w - OVERLAP, foot + h);
-        }
-        if (row > 0) {
-            page.line(SIDE, foot + OVERLAP, SIDE + w, foot + OVERLAP);
-        }
-        if (row < tiles[1] - 1) {
-            page.line(SIDE, foot + h - OVERLAP, SIDE + w, foot + h - OVERLAP);
-        }
+        lines(column, page, foot, h, tiles, w, row);
         page.dashed(0);
+        neighbours(column, page, foot, h, row, tiles, w);
+    }
+
+    private static void neighbours(int column, PdfPage page, double foot, double h, int row, int[] tiles, double w)
+            throws IOException {
         if (column > 0) {
             page.words(SIDE + 0.8, foot + h / 2, 1.7, name(column - 1, row));
         }
@@ -208,20 +209,40 @@ public final class TemplatePdf {
         }
     }
 
+    private static void lines(int column, PdfPage page, double foot, double h, int[] tiles, double w, int row)
+            throws IOException {
+        if (column > 0) {
+            page.line(SIDE + OVERLAP, foot, SIDE + OVERLAP, foot + h);
+        }
+        if (column < tiles[0] - 1) {
+            page.line(SIDE + w - OVERLAP, foot, SIDE + w - OVERLAP, foot + h);
+        }
+        if (row > 0) {
+            page.line(SIDE, foot + OVERLAP, SIDE + w, foot + OVERLAP);
+        }
+        if (row < tiles[1] - 1) {
+            page.line(SIDE, foot + h - OVERLAP, SIDE + w, foot + h - OVERLAP);
+        }
+    }
+
     private void head(PdfPage page, String names, int number, int pages) throws IOException {
         double top = paper.height();
         page.grey(0).words(SIDE, top - 11, 3, template.title());
         String of = names + ", page " + number + " of " + pages;
         page.words(paper.width() - SIDE - page.wide(of, 2.4), top - 11, 2.4, of);
         if (!template.hand().isEmpty()) {
-            double wide = page.wide(template.hand(), 3) + 6;
-            double x = paper.width() / 2 + 8;
-            page.box(x, top - 13, wide, 7, true)
-                    .grey(1)
-                    .words(x + 3, top - 11, 3, template.hand())
-                    .grey(0);
+            hand(page, top);
         }
         page.words(SIDE, top - 17.5, 2, build + ".  This side up: seen " + template.viewed() + ".");
+    }
+
+    private void hand(PdfPage page, double top) throws IOException {
+        double wide = page.wide(template.hand(), 3) + 6;
+        double x = paper.width() / 2 + 8;
+        page.box(x, top - 13, wide, 7, true)
+                .grey(1)
+                .words(x + 3, top - 11, 3, template.hand())
+                .grey(0);
     }
 
     private void foot(PdfPage page) throws IOException {
