@@ -69,7 +69,7 @@ public final class WindowSpeed extends Application {
                 "another face",
                 i -> desk[0].show(
                         desk[0].snapshot().build().faces().get(i % faces).face().id()));
-        step(todo, "another unit", i -> desk[0].turnUnit());
+        step(todo, "another unit", i -> desk[0].look().turnUnit());
         todo.add(() -> log(desk[0], 0, new double[RUNS], todo));
     }
 

@@ -96,7 +96,7 @@ final class BatchBar extends ShownBox {
             show(calls.getFirst());
         }
         for (BatchWatch.Alarm a : calls) {
-            if (rung.add(key(a)) && desk.sound()) {
+            if (rung.add(key(a)) && desk.look().sound()) {
                 Chime.ring();
             }
         }

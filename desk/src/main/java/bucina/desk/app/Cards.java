@@ -150,7 +150,7 @@ final class Cards implements AutoCloseable {
     }
 
     void apart() {
-        desk.apart(a -> show(new ApartCard(desk, palette.get(), a, this::putAway)));
+        desk.over().apart(a -> show(new ApartCard(desk, palette.get(), a, this::putAway)));
     }
 
     void gauge() {

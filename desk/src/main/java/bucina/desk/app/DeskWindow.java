@@ -81,8 +81,8 @@ public final class DeskWindow implements Shown {
         root.getChildren().addAll(frame, cards.veil());
         root.getStyleClass().add("window");
         ties.on(desk.roomProperty(), this::enterRoom);
-        ties.on(desk.darkProperty(), this::dress);
-        ties.on(desk.scaleProperty(), this::dress);
+        ties.on(desk.look().darkProperty(), this::dress);
+        ties.on(desk.look().scaleProperty(), this::dress);
         ties.on(desk.whyProperty(), (was, now) -> now.ifPresent(cards::why));
         ties.keep(gauge::off);
         dress();
@@ -114,13 +114,13 @@ public final class DeskWindow implements Shown {
     }
 
     private Palette palette() {
-        return desk.darkProperty().get() ? Palette.DARK : Palette.LIGHT;
+        return desk.look().darkProperty().get() ? Palette.DARK : Palette.LIGHT;
     }
 
     /** Puts on the colours and the size of text. */
     private void dress() {
         Palette p = palette();
-        double scale = desk.scaleProperty().get() / 100.0;
+        double scale = desk.look().scaleProperty().get() / 100.0;
         root.setStyle(p.css() + "-fx-font-size: " + Math.round(13 * scale) + "px;");
         // Large text leaves the keys to the search box.
         root.pseudoClassStateChanged(LARGE, scale >= TopBar.ONE_LINE);
@@ -141,7 +141,7 @@ public final class DeskWindow implements Shown {
         return new SumsRoom(new SumsRoom.Host(
                 desk.session().catalogue(),
                 Optional.of(desk.session()),
-                desk.unitProperty(),
+                desk.look().unitProperty(),
                 w -> desk.whyProperty().set(Optional.of(w)),
                 true));
     }
@@ -233,6 +233,6 @@ public final class DeskWindow implements Shown {
     }
 
     void scale(int step) {
-        desk.scaleProperty().set(Math.clamp(desk.scaleProperty().get() + step, 100, 200));
+        desk.look().scaleProperty().set(Math.clamp(desk.look().scaleProperty().get() + step, 100, 200));
     }
 }

@@ -19,7 +19,7 @@ final class FaceCommands extends CommandList {
         add("bring-in", "Bring in a drawing or a hole table", "I", FREE, window.cards()::bringIn);
         add("callouts", "Callouts: read them in", "K", FREE, window.cards()::callouts);
         add("crib", "Will the tool fit? The tool crib, and what it reaches", "V", FREE, window.cards()::reach);
-        add("reach", "Reach on the sheet: what tools get where, or stop", "Z", FREE, desk::turnReach);
+        add("reach", "Reach on the sheet: what tools get where, or stop", "Z", FREE, desk.over()::turnReach);
         add("apart", "Before taking apart: index marks and readings", "Ctrl+D", ALWAYS, window.cards()::apart);
         add("nut-plates", "Nut plates behind screws", "O", FREE, window.cards()::nutPlates);
         add(
@@ -37,13 +37,17 @@ final class FaceCommands extends CommandList {
                 "Legend of the glyphs",
                 "L",
                 FREE,
-                () -> desk.legendProperty().set(!desk.legendProperty().get()));
+                () -> desk.look()
+                        .legendProperty()
+                        .set(!desk.look().legendProperty().get()));
         add(
                 "bench-mode",
                 "Bench mode: the job in large type",
                 "B",
                 FREE,
-                () -> desk.benchProperty().set(!desk.benchProperty().get()));
+                () -> desk.look()
+                        .benchProperty()
+                        .set(!desk.look().benchProperty().get()));
         add("typed-stack", "Typed stack: an answer without a drawing", "N", FREE, window.cards()::addTyped);
     }
 }

@@ -82,7 +82,7 @@ public final class Poses {
                             desk.face(),
                             desk.cursor().orElseThrow().row().id(),
                             desk.selectionProperty().get().cursor()));
-            desk.benchProperty().set(true);
+            desk.look().benchProperty().set(true);
         });
     }
 
@@ -122,11 +122,11 @@ public final class Poses {
             desk.stageProperty().set(Stage.DRESS);
             desk.taskProperty().set(Task.of(Operation.COUNTERSUNK));
             window.sheet().zoom(4);
-            desk.turnReach();
+            desk.over().turnReach();
         });
         poses.put("reach-sheet", () -> {});
         poses.put("to-batch", () -> {
-            desk.turnReach();
+            desk.over().turnReach();
             window.sheet().fit();
             desk.show(desk.snapshot()
                     .build()

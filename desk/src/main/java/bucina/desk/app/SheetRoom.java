@@ -67,10 +67,10 @@ final class SheetRoom extends ShownPane {
         over(badge, Pos.BOTTOM_LEFT, new Insets(0, 0, 10, 36));
         face = new BorderPane(middle, rail, null, strip, null);
         lay();
-        ties.on(desk.playingProperty(), (was, now) -> face.setBottom(now.isPresent() ? clecos : strip));
-        ties.on(desk.legendProperty(), this::legend);
+        ties.on(desk.over().playingProperty(), (was, now) -> face.setBottom(now.isPresent() ? clecos : strip));
+        ties.on(desk.look().legendProperty(), this::legend);
         ties.on(desk.stageProperty(), this::legend);
-        ties.on(desk.benchProperty(), this::benchMode);
+        ties.on(desk.look().benchProperty(), this::benchMode);
         ties.on(desk.selectionProperty(), (was, now) -> {
             if (!was.face().equals(now.face())) {
                 legend();
@@ -111,11 +111,11 @@ final class SheetRoom extends ShownPane {
     /** Goes along the plan played; true if one is. */
     boolean step(int by) {
         clecos.step(by);
-        return desk.playingProperty().get().isPresent();
+        return desk.over().playingProperty().get().isPresent();
     }
 
     void turnPlay() {
-        if (desk.playingProperty().get().isPresent()) {
+        if (desk.over().playingProperty().get().isPresent()) {
             clecos.turn();
         }
     }
@@ -145,7 +145,7 @@ final class SheetRoom extends ShownPane {
             l.close();
         });
         legend = Optional.empty();
-        if (desk.legendProperty().get()) {
+        if (desk.look().legendProperty().get()) {
             LegendCard card = new LegendCard(
                     palette,
                     desk.stageProperty().get() == Stage.STUDY
@@ -160,12 +160,13 @@ final class SheetRoom extends ShownPane {
     private void benchMode() {
         mode.ifPresent(BenchMode::close);
         mode = Optional.empty();
-        if (!desk.benchProperty().get()) {
+        if (!desk.look().benchProperty().get()) {
             lay();
             sheet.requestFocus();
             return;
         }
-        BenchMode next = new BenchMode(desk, palette, () -> desk.benchProperty().set(false));
+        BenchMode next =
+                new BenchMode(desk, palette, () -> desk.look().benchProperty().set(false));
         // Its type is large as it is.
         next.setStyle("-fx-font-size: " + Math.min(15, Math.round(13 * scale)) + "px;");
         setLeft(null);

@@ -52,7 +52,7 @@ final class StageRail extends ShownBox {
     }
 
     private void watch(Desk desk) {
-        ties.on(desk.progressProperty(), (was, now) -> {
+        ties.on(desk.over().progressProperty(), (was, now) -> {
             toDrill.setText(now.map(p -> p.toDrill() == 0 ? "all drilled" : p.toDrill() + " to drill")
                     .orElse(" "));
             toDress.setText(now.map(p -> p.toDress() == 0 ? "all dressed" : p.toDress() + " to dress")
@@ -86,8 +86,9 @@ final class StageRail extends ShownBox {
                         Ui.button(
                                 "Legend",
                                 "L",
-                                () -> desk.legendProperty()
-                                        .set(!desk.legendProperty().get()),
+                                () -> desk.look()
+                                        .legendProperty()
+                                        .set(!desk.look().legendProperty().get()),
                                 "quiet"));
     }
 

@@ -66,10 +66,13 @@ final class TopBar extends ShownBox {
             timer.turn();
             tick();
         });
-        unit = Ui.button("", "U", desk::turnUnit, "quiet");
+        unit = Ui.button("", "U", desk.look()::turnUnit, "quiet");
         unit.setId("unit");
         variant = Ui.button(
-                "", "T", () -> desk.darkProperty().set(!desk.darkProperty().get()), "quiet");
+                "",
+                "T",
+                () -> desk.look().darkProperty().set(!desk.look().darkProperty().get()),
+                "quiet");
         variant.setId("variant");
         ways.getChildren().addAll(find, undo, redo);
         state.getChildren().addAll(Ui.spring(), name, status, Ui.spring(), time, unit, variant);
@@ -79,8 +82,8 @@ final class TopBar extends ShownBox {
 
     private void watch(Desk desk) {
         ties.on(desk.roomProperty(), this::mark);
-        ties.on(desk.unitProperty(), this::mark);
-        ties.on(desk.darkProperty(), this::mark);
+        ties.on(desk.look().unitProperty(), this::mark);
+        ties.on(desk.look().darkProperty(), this::mark);
         ties.on(desk.session().notices().statusProperty(), this::mark);
         mark();
         tick();
@@ -122,7 +125,7 @@ final class TopBar extends ShownBox {
         unit.setAccessibleText("Unit " + unit.getText() + ", change");
         offer(undo, "Undo", desk.session().history().undoWords());
         offer(redo, "Redo", desk.session().history().redoWords());
-        variant.setText(desk.darkProperty().get() ? "Day" : "Night");
+        variant.setText(desk.look().darkProperty().get() ? "Day" : "Night");
     }
 
     private static void offer(Button button, String word, Optional<String> what) {

@@ -43,13 +43,13 @@ final class WindowCommands extends CommandList {
     }
 
     private void looks(Desk desk, DeskWindow window) {
-        add("unit", "Inch or millimetre", "U", FREE, desk::turnUnit);
+        add("unit", "Inch or millimetre", "U", FREE, desk.look()::turnUnit);
         add(
                 "theme",
                 "Day or night theme",
                 "T",
                 FREE,
-                () -> desk.darkProperty().set(!desk.darkProperty().get()));
+                () -> desk.look().darkProperty().set(!desk.look().darkProperty().get()));
         add("timer", "Timer: start or stop", "M", FREE, window::turnTimer);
         add("text-larger", "Larger text", "Ctrl++", ALWAYS, () -> window.scale(25));
         add("text-larger-2", "Larger text", "Ctrl+=", ALWAYS, () -> window.scale(25));
@@ -93,22 +93,22 @@ final class WindowCommands extends CommandList {
         if (window.sheet().letGo() || window.cards().putAway()) {
             return;
         }
-        if (desk.playingProperty().get().isPresent()) {
-            desk.playingProperty().set(Optional.empty());
+        if (desk.over().playingProperty().get().isPresent()) {
+            desk.over().playingProperty().set(Optional.empty());
             return;
         }
-        if (desk.reachingProperty().get().isPresent()) {
-            desk.turnReach();
-        } else if (desk.benchProperty().get()) {
-            desk.benchProperty().set(false);
+        if (desk.over().reachingProperty().get().isPresent()) {
+            desk.over().turnReach();
+        } else if (desk.look().benchProperty().get()) {
+            desk.look().benchProperty().set(false);
         } else if (desk.changingProperty().get()
                 && desk.cursor().isEmpty()
                 && desk.layerProperty().get().isEmpty()) {
             desk.changingProperty().set(false);
         } else if (desk.correctingProperty().get().isPresent()) {
             desk.correctingProperty().set(Optional.empty());
-        } else if (desk.legendProperty().get()) {
-            desk.legendProperty().set(false);
+        } else if (desk.look().legendProperty().get()) {
+            desk.look().legendProperty().set(false);
         } else {
             desk.typedGroupProperty().set(Optional.empty());
             desk.layerProperty().set(Optional.empty());

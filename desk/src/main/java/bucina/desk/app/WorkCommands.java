@@ -36,7 +36,7 @@ final class WorkCommands extends CommandList {
                 "Safe trim lines",
                 "Y",
                 FREE,
-                () -> desk.trimProperty().set(!desk.trimProperty().get()));
+                () -> desk.look().trimProperty().set(!desk.look().trimProperty().get()));
         add("stations", "Stations of the row, as running dimensions", "S", FREE, window.cards()::stations);
         add("pick-row", "Pick the row", "R", FREE, () -> pick(true));
         add("pick-group", "Pick the group", "G", FREE, () -> pick(false));
@@ -84,7 +84,7 @@ final class WorkCommands extends CommandList {
 
     private void stage(Stage stage) {
         desk.changingProperty().set(false);
-        desk.benchProperty().set(false);
+        desk.look().benchProperty().set(false);
         desk.roomProperty().set(Desk.Room.SHEET);
         desk.stageProperty().set(stage);
     }

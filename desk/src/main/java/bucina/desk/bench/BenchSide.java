@@ -53,12 +53,12 @@ public final class BenchSide extends ShownPane {
                         desk.selectionProperty(),
                         desk.typedGroupProperty(),
                         desk.snapshotProperty(),
-                        desk.unitProperty(),
+                        desk.look().unitProperty(),
                         desk.stageProperty(),
                         desk.correctingProperty(),
                         desk.changingProperty(),
                         desk.layerProperty(),
-                        desk.trimProperty())
+                        desk.look().trimProperty())
                 .forEach(p -> ties.on(p, this::fill));
     }
 

@@ -1,18 +1,15 @@
 package bucina.desk.bench;
 
-import bucina.core.measure.InputException;
 import bucina.desk.look.Thumbnails;
 import bucina.desk.look.Ui;
 import bucina.desk.session.LogForm;
 import bucina.desk.session.PhotoFiles;
 import bucina.desk.session.Session;
-import bucina.store.Photo;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.application.Platform;
 import javafx.scene.layout.HBox;
 import javafx.stage.FileChooser;
 
@@ -67,10 +64,9 @@ final class EntryPhotos extends HBox {
     void add(Path path) {
         LogForm.Fields into = fields;
         reading++;
-        Thread.ofVirtual().start(() -> {
-            try {
-                Photo photo = PhotoFiles.read(path);
-                Platform.runLater(() -> {
+        session.aside(
+                () -> PhotoFiles.read(path),
+                photo -> {
                     if (into.photos.stream().noneMatch(p -> p.sha256().equals(photo.sha256()))) {
                         into.photos.add(photo);
                     }
@@ -78,14 +74,11 @@ final class EntryPhotos extends HBox {
                         show(fields);
                     }
                     read();
-                });
-            } catch (InputException e) {
-                Platform.runLater(() -> {
-                    refused.accept(e.getMessage());
+                },
+                sentence -> {
+                    refused.accept(sentence);
                     read();
                 });
-            }
-        });
     }
 
     private void read() {

@@ -36,7 +36,7 @@ final class NothingPicked extends VBox {
 
     void fill() {
         trims.getChildren().clear();
-        if (desk.trimProperty().get()) {
+        if (desk.look().trimProperty().get()) {
             trims();
         }
     }

@@ -60,10 +60,12 @@ final class SheetChange extends ChangeForm {
                                 "saying whether " + part.name() + " is in place",
                                 b -> b.with(part.withFitted(!part.fitted())))),
                 button(
-                        desk.trimProperty().get() ? "Hide trim lines" : "Safe trim lines",
+                        desk.look().trimProperty().get() ? "Hide trim lines" : "Safe trim lines",
                         "Y",
                         "sheet-trim",
-                        () -> desk.trimProperty().set(!desk.trimProperty().get())),
+                        () -> desk.look()
+                                .trimProperty()
+                                .set(!desk.look().trimProperty().get())),
                 button(
                         "Take it off",
                         "",

@@ -94,7 +94,7 @@ abstract class WorkPanel extends StagePanel {
         foot.setPadding(new Insets(8, 14, 12, 14));
         getChildren().addAll(tasks, fields, error, below);
         Ui.shown(error, false);
-        ties.on(desk.progressProperty(), () -> {
+        ties.on(desk.over().progressProperty(), () -> {
             if (getScene() != null) {
                 fill();
             }
@@ -144,7 +144,8 @@ abstract class WorkPanel extends StagePanel {
     void fill() {
         filling = true;
         Task task = desk.taskProperty().get();
-        Optional<Progress> progress = desk.progressProperty()
+        Optional<Progress> progress = desk.over()
+                .progressProperty()
                 .get()
                 .filter(p -> p.face().equals(desk.face().face().id()));
         tasks.getChildren().clear();
@@ -336,7 +337,7 @@ abstract class WorkPanel extends StagePanel {
 
     /** Picks what was jumped over. */
     private void pickSkipped() {
-        desk.progressProperty().get().filter(p -> !p.skipped().isEmpty()).ifPresent(p -> pick(p.skipped()));
+        desk.over().progressProperty().get().filter(p -> !p.skipped().isEmpty()).ifPresent(p -> pick(p.skipped()));
     }
 
     final void pick(List<HoleReading> readings) {

@@ -13,6 +13,7 @@ import bucina.desk.look.Palette;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Bringing;
+import bucina.desk.session.Latest;
 import bucina.desk.session.Session;
 import java.io.File;
 import java.nio.file.Path;
@@ -37,6 +38,7 @@ public final class BringCard extends ShownBox {
     private record Where(String word, Optional<Id.Face> face, boolean sheets) {}
 
     private final Session session;
+    private final Latest reading;
     private final Unit unit;
     private final Consumer<Id.Face> made;
     private final FacePicture picture;
@@ -69,6 +71,7 @@ public final class BringCard extends ShownBox {
             Runnable away) {
         super(10);
         this.session = session;
+        reading = session.latest();
         this.unit = unit;
         this.made = made;
         getStyleClass().add("card");
@@ -160,6 +163,7 @@ public final class BringCard extends ShownBox {
 
     private void read() {
         stopped.set(true);
+        reading.drop();
         brought = Optional.empty();
         go.setDisable(true);
         Ui.shown(error, false);
@@ -182,7 +186,7 @@ public final class BringCard extends ShownBox {
         bar.setProgress(0);
         Unit taken = as.getValue();
         double[] told = {0};
-        session.aside(
+        reading.ask(
                 () -> Bringing.read(file, format, taken, session.catalogue().drills(), share -> {
                     if (share - told[0] >= 0.01) {
                         told[0] = share;
@@ -190,16 +194,10 @@ public final class BringCard extends ShownBox {
                     }
                     return !mine.get();
                 }),
-                b -> {
-                    if (!mine.get()) {
-                        understood(b, file);
-                    }
-                },
+                b -> understood(b, file),
                 sentence -> {
-                    if (stopped == mine) {
-                        Ui.shown(work, false);
-                        refuse(sentence);
-                    }
+                    Ui.shown(work, false);
+                    refuse(sentence);
                 });
     }
 

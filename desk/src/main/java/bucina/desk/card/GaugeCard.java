@@ -9,6 +9,7 @@ import bucina.desk.gauge.SerialGauge;
 import bucina.desk.gauge.SimulatedGauge;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
+import bucina.desk.session.Aside;
 import java.util.List;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
@@ -92,11 +93,14 @@ public final class GaugeCard extends ShownBox {
     }
 
     private static void findPorts(Label found) {
-        Thread.ofVirtual().start(() -> {
-            List<String> ports = SerialGauge.ports();
-            Platform.runLater(() -> found.setText(
-                    ports.isEmpty() ? "No port is there now." : "Ports there now: " + String.join(", ", ports)));
-        });
+        new Aside(Platform::runLater)
+                .run(
+                        SerialGauge::ports,
+                        ports -> found.setText(
+                                ports.isEmpty()
+                                        ? "No port is there now."
+                                        : "Ports there now: " + String.join(", ", ports)),
+                        found::setText);
     }
 
     private void layJaws(Unit unit) {

@@ -9,6 +9,7 @@ import bucina.desk.look.Fields;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
+import bucina.desk.session.Latest;
 import bucina.desk.session.Mixing;
 import bucina.desk.session.Snapshot;
 import java.time.Duration;
@@ -37,6 +38,8 @@ import javafx.scene.layout.VBox;
 public final class MixCard extends ShownBox {
 
     private final Desk desk;
+    private final Latest standings;
+    private final Latest offering;
     private final VBox running = new VBox(10);
     private final ComboBox<Compound> compound;
     private final TextField name;
@@ -67,6 +70,8 @@ public final class MixCard extends ShownBox {
     public MixCard(Desk desk, Runnable away) {
         super(10);
         this.desk = desk;
+        standings = desk.session().latest();
+        offering = desk.session().latest();
         getStyleClass().add("card");
         setId("mix-card");
         setMaxSize(1120, 690);
@@ -123,8 +128,8 @@ public final class MixCard extends ShownBox {
 
     private static HBox foot(Desk desk, Runnable away) {
         CheckBox sound = new CheckBox("Sound the alarm");
-        sound.setSelected(desk.sound());
-        sound.setOnAction(e -> desk.sound(sound.isSelected()));
+        sound.setSelected(desk.look().sound());
+        sound.setOnAction(e -> desk.look().sound(sound.isSelected()));
         HBox foot = new HBox(16, Ui.button("Close, the clock goes on", "Esc", away, "quiet"), Ui.spring(), sound);
         foot.setAlignment(Pos.CENTER_LEFT);
         return foot;
@@ -244,15 +249,7 @@ public final class MixCard extends ShownBox {
         Snapshot snapshot = desk.session().snapshot();
         boolean mating = scope.getValue();
         var face = snapshot.face(desk.face().face().id());
-        desk.session()
-                .aside(
-                        () -> Mixing.offers(snapshot, face, mating),
-                        list -> {
-                            if (mating == scope.getValue()) {
-                                show(list);
-                            }
-                        },
-                        this::refuse);
+        offering.ask(() -> Mixing.offers(snapshot, face, mating), this::show, this::refuse);
     }
 
     /** Ticks of the builder's own stay while a batch that runs is stirred or ended. */
@@ -330,13 +327,12 @@ public final class MixCard extends ShownBox {
         Snapshot snapshot = shown;
         List<Batch> batches = snapshot.build().workshop().running();
         Instant now = desk.session().instant();
-        desk.session()
-                .aside(
-                        () -> batches.stream()
-                                .map(b -> Mixing.standing(snapshot, b, now))
-                                .toList(),
-                        this::running,
-                        this::refuse);
+        standings.ask(
+                () -> batches.stream()
+                        .map(b -> Mixing.standing(snapshot, b, now))
+                        .toList(),
+                this::running,
+                this::refuse);
         offers();
     }
 

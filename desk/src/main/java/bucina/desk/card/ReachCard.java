@@ -10,6 +10,7 @@ import bucina.desk.look.Fields;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
+import bucina.desk.session.Latest;
 import bucina.desk.session.Selection;
 import bucina.desk.session.Snapshot;
 import bucina.desk.session.ToolCrib;
@@ -33,6 +34,7 @@ import javafx.util.StringConverter;
 public final class ReachCard extends ShownBox {
 
     private final Desk desk;
+    private final Latest reaches;
     private final Runnable away;
     private final GridPane crib = new GridPane();
     private final VBox reached = new VBox(8);
@@ -47,6 +49,7 @@ public final class ReachCard extends ShownBox {
     public ReachCard(Desk desk, Runnable away) {
         super(10);
         this.desk = desk;
+        reaches = desk.session().latest();
         this.away = away;
         getStyleClass().add("card");
         setId("reach-card");
@@ -88,8 +91,8 @@ public final class ReachCard extends ShownBox {
     private static Button onSheet(Runnable away, Desk desk) {
         Button sheet = Ui.button("See it on the sheet", "Z", () -> {
             away.run();
-            if (desk.reachingProperty().get().isEmpty()) {
-                desk.turnReach();
+            if (desk.over().reachingProperty().get().isEmpty()) {
+                desk.over().turnReach();
             }
         });
         sheet.setId("reach-sheet");
@@ -171,18 +174,13 @@ public final class ReachCard extends ShownBox {
         }
         reached.getChildren().setAll(Ui.label("Looking.", "soft"));
         var face = desk.face();
-        desk.session()
-                .aside(
-                        () -> ToolCrib.alike(Reach.of(
-                                face,
-                                snapshot.build(),
-                                ToolCrib.of(snapshot.build(), desk.session().catalogue()))),
-                        m -> {
-                            if (desk.snapshot() == snapshot) {
-                                show(m);
-                            }
-                        },
-                        this::refuse);
+        reaches.ask(
+                () -> ToolCrib.alike(Reach.of(
+                        face,
+                        snapshot.build(),
+                        ToolCrib.of(snapshot.build(), desk.session().catalogue()))),
+                this::show,
+                this::refuse);
     }
 
     private String figure(Length length) {

@@ -70,7 +70,7 @@ public final class LogbookRoom extends ShownPane {
         detail.setPadding(new Insets(4, 18, 14, 18));
         setRight(scroll);
         ties.on(desk.session().snapshotProperty(), this::fill);
-        ties.on(desk.unitProperty(), () -> open(list.getSelectionModel().getSelectedItem()));
+        ties.on(desk.look().unitProperty(), () -> open(list.getSelectionModel().getSelectedItem()));
         fill();
     }
 

@@ -3,6 +3,7 @@ package bucina.desk.papers;
 import bucina.desk.look.ShownPane;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
+import bucina.desk.session.Latest;
 import bucina.desk.session.PapersModel;
 import bucina.desk.session.Snapshot;
 import javafx.geometry.Insets;
@@ -20,6 +21,7 @@ import javafx.scene.layout.VBox;
 public final class PapersRoom extends ShownPane {
 
     private final Desk desk;
+    private final Latest models;
     private final QueryList queries;
     private final BulletinList bulletins;
     private final HandList hands;
@@ -28,6 +30,7 @@ public final class PapersRoom extends ShownPane {
 
     public PapersRoom(Desk desk) {
         this.desk = desk;
+        models = desk.session().latest();
         getStyleClass().add("logbook");
         queries = new QueryList(desk, this::refuse);
         bulletins = new BulletinList(desk, this::refuse);
@@ -79,16 +82,13 @@ public final class PapersRoom extends ShownPane {
         queries.fill();
         accepted.fill();
         Snapshot snapshot = desk.snapshot();
-        desk.session()
-                .aside(
-                        () -> PapersModel.of(snapshot),
-                        model -> {
-                            if (desk.snapshot() == snapshot) {
-                                bulletins.fill(model);
-                                hands.fill(model);
-                            }
-                        },
-                        this::refuse);
+        models.ask(
+                () -> PapersModel.of(snapshot),
+                model -> {
+                    bulletins.fill(model);
+                    hands.fill(model);
+                },
+                this::refuse);
     }
 
     private void refuse(String sentence) {

@@ -6,10 +6,12 @@ import bucina.core.rule.Finding;
 import bucina.core.rule.Rule;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
+import bucina.core.stack.Derivation;
 import bucina.desk.look.Fields;
 import bucina.desk.look.ShownPane;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
+import bucina.desk.session.Latest;
 import bucina.desk.session.RuleEffect;
 import bucina.store.json.Json;
 import bucina.store.json.PlanJson;
@@ -38,6 +40,7 @@ import javafx.stage.FileChooser;
 public final class RulesRoom extends ShownPane {
 
     private final Desk desk;
+    private final Latest effects;
     private final GridPane table = new GridPane();
     private final VBox effect = new VBox(6);
     private final ComboBox<RuleSet> other;
@@ -49,6 +52,7 @@ public final class RulesRoom extends ShownPane {
 
     public RulesRoom(Desk desk) {
         this.desk = desk;
+        effects = desk.session().latest();
         getStyleClass().add("logbook");
         Fields choose = new Fields();
         List<RuleSet> sets = desk.session().catalogue().ruleSets();
@@ -262,19 +266,16 @@ public final class RulesRoom extends ShownPane {
     private void effect() {
         effect.getChildren().clear();
         RuleSet chosen = compared;
+        Derivation now = desk.snapshot().derivation();
         if (chosen == null) {
+            effects.drop();
             return;
         }
         effect.getChildren().add(Ui.wrapped("Working out what it changes here.", "soft"));
-        desk.session()
-                .aside(
-                        () -> RuleEffect.of(desk.snapshot().derivation(), chosen),
-                        e -> {
-                            if (compared == chosen) {
-                                show(chosen, e);
-                            }
-                        },
-                        s -> effect.getChildren().setAll(Ui.wrapped(s, "stop-text")));
+        effects.ask(
+                () -> RuleEffect.of(now, chosen),
+                e -> show(chosen, e),
+                s -> effect.getChildren().setAll(Ui.wrapped(s, "stop-text")));
     }
 
     private void show(RuleSet chosen, RuleEffect e) {

@@ -8,19 +8,15 @@ import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.progress.Task;
-import bucina.core.reach.Reach;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import javafx.beans.property.BooleanProperty;
-import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
-import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.util.Subscription;
 
@@ -68,26 +64,17 @@ public final class Desk implements AutoCloseable {
 
     private final Session session;
     private final Prefs prefs;
+    private final Look look;
+    private final Over over;
     private final ReadOnlyObjectWrapper<Snapshot> shown = new ReadOnlyObjectWrapper<>();
     private final BooleanProperty changing = new SimpleBooleanProperty();
-    private final BooleanProperty trim = new SimpleBooleanProperty();
     private boolean attempting;
     private final ObjectProperty<Optional<Id.Layer>> layer = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Room> room = new SimpleObjectProperty<>(Room.SHEET);
-    private final ObjectProperty<Optional<Playing>> playing = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Task> task = new SimpleObjectProperty<>(Task.of(Operation.FINAL_SIZE));
-    private final ReadOnlyObjectWrapper<Optional<Progress>> progress = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<Optional<Reaching>> reaching = new ReadOnlyObjectWrapper<>(Optional.empty());
-    /** Counted last, of any face. */
-    private Optional<Progress> last = Optional.empty();
 
     private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.STUDY);
     private final ObjectProperty<Selection> selection = new SimpleObjectProperty<>();
-    private final ObjectProperty<Unit> unit = new SimpleObjectProperty<>();
-    private final BooleanProperty dark = new SimpleBooleanProperty();
-    private final IntegerProperty scale = new SimpleIntegerProperty();
-    private final BooleanProperty legend = new SimpleBooleanProperty();
-    private final BooleanProperty bench = new SimpleBooleanProperty();
     private final ObjectProperty<Optional<Why>> why = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<LogEntry>> correcting = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<Id.Group>> typedGroup = new SimpleObjectProperty<>(Optional.empty());
@@ -98,55 +85,40 @@ public final class Desk implements AutoCloseable {
         this.prefs = prefs;
         Build.FaceRef first = session.snapshot().build().faces().getFirst();
         selection.set(Selection.none(first.face().id()));
-        unit.set(prefs.unit().orElse(first.assembly().unit()));
-        dark.set(prefs.dark());
-        scale.set(prefs.scale());
-        keeps(prefs);
+        look = new Look(prefs, first.assembly().unit());
         shown.set(session.snapshot());
-        watch();
-        count();
+        selection.addListener((o, was, now) -> {
+            if (now.cursor().isPresent()) {
+                typedGroup.set(Optional.empty());
+            }
+        });
+        stage.addListener((o, was, now) -> turned(now));
+        over = new Over(this);
+        over.follow();
         tie = session.snapshotProperty().subscribe((was, now) -> {
             attempting = false;
             show(now);
         });
     }
 
-    private void watch() {
-        selection.addListener((o, was, now) -> {
-            if (!was.face().equals(now.face())) {
-                progress.set(Optional.empty());
-                playing.set(Optional.empty());
-                count();
-                reachAgain();
-            }
-        });
-        shown.addListener((o, was, now) -> {
-            playing.set(Optional.empty());
-            if (!attempting) {
-                count();
-                reachAgain();
-            }
-        });
-        task.addListener((o, was, now) -> count());
-        stage.addListener((o, was, now) -> {
-            playing.set(Optional.empty());
-            if (now == Stage.DRILL && task.get().operation().compareTo(Operation.DIMPLED) >= 0) {
-                task.set(Task.of(Operation.FINAL_SIZE));
-            } else if (now == Stage.DRESS && task.get().operation().compareTo(Operation.DIMPLED) < 0) {
-                task.set(Task.of(Operation.DIMPLED));
-            }
-        });
+    /** Each of the stages Drill and Dress begins with its own first task. */
+    private void turned(Stage now) {
+        boolean dressing = task.get().operation().compareTo(Operation.DIMPLED) >= 0;
+        if (now == Stage.DRILL && dressing) {
+            task.set(Task.of(Operation.FINAL_SIZE));
+        } else if (now == Stage.DRESS && !dressing) {
+            task.set(Task.of(Operation.DIMPLED));
+        }
     }
 
-    private void keeps(Prefs prefs) {
-        unit.addListener((o, was, now) -> prefs.keep("unit", now.symbol()));
-        dark.addListener((o, was, now) -> prefs.keep("dark", now.toString()));
-        scale.addListener((o, was, now) -> prefs.keep("scale", now.toString()));
-        selection.addListener((o, was, now) -> {
-            if (now.cursor().isPresent()) {
-                typedGroup.set(Optional.empty());
-            }
-        });
+    /** How things are looked at. */
+    public Look look() {
+        return look;
+    }
+
+    /** What lies over the sheet. */
+    public Over over() {
+        return over;
     }
 
     /** Lets go of the session, which outlives it where a build loses its last face or gets its first. */
@@ -184,11 +156,6 @@ public final class Desk implements AutoCloseable {
     /** True while the sheet can be changed by hand. */
     public BooleanProperty changingProperty() {
         return changing;
-    }
-
-    /** True while the safe trim lines are shown. */
-    public BooleanProperty trimProperty() {
-        return trim;
     }
 
     /** The sheet picked for a change; empty if none is. */
@@ -250,28 +217,6 @@ public final class Desk implements AutoCloseable {
         return selection;
     }
 
-    public ObjectProperty<Unit> unitProperty() {
-        return unit;
-    }
-
-    public BooleanProperty darkProperty() {
-        return dark;
-    }
-
-    /** Size of text in percent, 100 to 200. */
-    public IntegerProperty scaleProperty() {
-        return scale;
-    }
-
-    public BooleanProperty legendProperty() {
-        return legend;
-    }
-
-    /** True while the job is shown in type that reads from three metres. */
-    public BooleanProperty benchProperty() {
-        return bench;
-    }
-
     /** The number opened up; empty if none is. */
     public ObjectProperty<Optional<Why>> whyProperty() {
         return why;
@@ -294,12 +239,12 @@ public final class Desk implements AutoCloseable {
 
     /** The unit shown now. */
     public Unit unit() {
-        return unit.get();
+        return look.unitProperty().get();
     }
 
     /** Reads lengths as typed here. */
     public LengthParser lengths() {
-        return new LengthParser(unit.get(), session.catalogue().drills());
+        return new LengthParser(unit(), session.catalogue().drills());
     }
 
     /** The readings of the face shown. */
@@ -320,45 +265,6 @@ public final class Desk implements AutoCloseable {
     /** What is marked in the stages Drill and Dress. */
     public ObjectProperty<Task> taskProperty() {
         return task;
-    }
-
-    /** How far the face shown has come; empty until it is counted. */
-    public ReadOnlyObjectProperty<Optional<Progress>> progressProperty() {
-        return progress.getReadOnlyProperty();
-    }
-
-    /** Counts the face shown anew, off the interface thread; what is out of date when it is counted is dropped. */
-    private void count() {
-        FaceReading reading = face();
-        Snapshot counted = snapshot();
-        Task asked = task.get();
-        Optional<Progress> before = last;
-        session.aside(
-                () -> Progress.of(reading, counted, session.catalogue(), asked, before),
-                p -> {
-                    if (snapshot().log() == counted.log()
-                            && task.get().equals(asked)
-                            && p.face().equals(selection.get().face())) {
-                        last = Optional.of(p);
-                        progress.set(last);
-                    }
-                },
-                s -> {});
-    }
-
-    /** The cleco plan that is played on the sheet; empty while none is. */
-    public ObjectProperty<Optional<Playing>> playingProperty() {
-        return playing;
-    }
-
-    /** Holes of the face that were jumped over in the task; none in other stages. */
-    public Set<Id.Hole> skipped() {
-        return stage.get() == Stage.DRILL || stage.get() == Stage.DRESS
-                ? progress.get()
-                        .filter(p -> p.face().equals(selection.get().face()))
-                        .map(Progress::marks)
-                        .orElse(Set.of())
-                : Set.of();
     }
 
     /** Picks every hole of the face. */
@@ -411,70 +317,5 @@ public final class Desk implements AutoCloseable {
         return reading.worst().isPresent()
                 || reading.row().holes().getFirst().id().equals(reading.hole().id())
                         && !face.rowFaults(reading.row()).isEmpty();
-    }
-
-    /** Shows the other unit. */
-    public void turnUnit() {
-        unit.set(unit.get() == Unit.INCH ? Unit.MM : Unit.INCH);
-    }
-
-    /** True if alarms are heard as well as seen. */
-    public boolean sound() {
-        return prefs.sound();
-    }
-
-    /** Lets alarms be heard, or only seen. */
-    public void sound(boolean on) {
-        prefs.keep("sound", Boolean.toString(on));
-    }
-
-    /** Works out what to note before the assembly shown is taken apart, off the interface thread. */
-    public void apart(java.util.function.Consumer<Apart> then) {
-        Snapshot now = session.snapshot();
-        Id.Face face = selection.get().face();
-        Optional<Progress> before = last;
-        session.aside(() -> Apart.of(now, now.ref(face).assembly(), before.map(Progress::apart)), then, session::say);
-    }
-
-    /** What tools reach on the face shown; empty while that is not shown. */
-    public ReadOnlyObjectProperty<Optional<Reaching>> reachingProperty() {
-        return reaching.getReadOnlyProperty();
-    }
-
-    /** Shows what tools reach, for the work of the stage, or puts it away. */
-    public void turnReach() {
-        if (reaching.get().isPresent()) {
-            reaching.set(Optional.empty());
-        } else {
-            reach(
-                    stage.get() == Stage.SET
-                            ? Reach.Work.SQUEEZE
-                            : task.get().operation() == Operation.COUNTERSUNK
-                                    ? Reach.Work.COUNTERSINK
-                                    : Reach.Work.DIMPLE);
-        }
-    }
-
-    /** Shows what tools reach for one piece of work, worked out off the interface thread. */
-    public void reach(Reach.Work work) {
-        Snapshot now = snapshot();
-        FaceReading face = face();
-        session.aside(
-                () -> Reaching.of(face, now.build(), ToolCrib.of(now.build(), session.catalogue()), work),
-                r -> {
-                    if (snapshot() == now
-                            && selection.get().face().equals(face.face().id())) {
-                        reaching.set(r);
-                        if (r.isEmpty()) {
-                            session.say("Nothing on this face wants a tool at its holes.");
-                        }
-                    }
-                },
-                session::say);
-    }
-
-    /** Another plan, or another face: what is shown of reach is worked out again. */
-    private void reachAgain() {
-        reaching.get().ifPresent(r -> reach(r.work()));
     }
 }

@@ -56,8 +56,8 @@ public record HoleLook(Fill fill, Overlay overlay, boolean broken) {
                     desk.snapshot(),
                     desk.stageProperty().get(),
                     lengths,
-                    desk.skipped(),
-                    desk.playingProperty().get().map(Playing::states).orElse(Map.of()));
+                    desk.over().skipped(),
+                    desk.over().playingProperty().get().map(Playing::states).orElse(Map.of()));
         }
 
         /** How one hole looks. */

@@ -24,7 +24,6 @@ import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
-import java.util.concurrent.CancellationException;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
@@ -48,6 +47,7 @@ public final class Session implements AutoCloseable {
     private final Executor worker;
     private final Executor ui;
     private final ReadOnlyObjectWrapper<Snapshot> snapshot = new ReadOnlyObjectWrapper<>();
+    private final Aside aside;
     private final Notices notices;
     private final History history = new History(this);
     private final AtomicReference<Runnable> trying = new AtomicReference<>();
@@ -75,6 +75,7 @@ public final class Session implements AutoCloseable {
         this.clock = clock;
         this.worker = worker;
         this.ui = ui;
+        this.aside = new Aside(ui);
         this.seen = seen;
         latest = first;
         snapshot.set(first);
@@ -291,17 +292,12 @@ public final class Session implements AutoCloseable {
 
     /** Runs something long off the interface thread, such as reading a drawing; failures come as sentences. */
     public <T> void aside(Callable<T> work, Consumer<T> then, Consumer<String> refused) {
-        Thread.ofPlatform().daemon().name("aside").start(() -> {
-            try {
-                T made = work.call();
-                ui.execute(() -> then.accept(made));
-            } catch (InputException | BuildFileException | CancellationException e) {
-                ui.execute(() -> refused.accept(e.getMessage()));
-            } catch (Exception e) {
-                String sentence = FaultLog.write("aside", e) + " Nothing was changed.";
-                ui.execute(() -> refused.accept(sentence));
-            }
-        });
+        aside.run(work, then, refused);
+    }
+
+    /** A question that is answered off the interface thread again and again, the latest wish only. */
+    public Latest latest() {
+        return new Latest(aside);
     }
 
     /**

@@ -14,7 +14,7 @@ import javafx.scene.canvas.GraphicsContext;
 public final class FaceMap extends Canvas {
 
     public FaceMap(Desk desk, Id.Face faceId, Set<Id.Hole> meant, double width, double most) {
-        Palette p = desk.darkProperty().get() ? Palette.DARK : Palette.LIGHT;
+        Palette p = desk.look().darkProperty().get() ? Palette.DARK : Palette.LIGHT;
         var face = desk.snapshot().face(faceId);
         Box box = face.face().layers().stream()
                 .map(l -> l.outline().box())

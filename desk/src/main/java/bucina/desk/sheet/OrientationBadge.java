@@ -30,7 +30,7 @@ public final class OrientationBadge extends Canvas implements Shown {
         setMouseTransparent(true);
         setAccessibleRole(AccessibleRole.TEXT);
         ties.on(desk.selectionProperty(), this::draw);
-        ties.on(desk.scaleProperty(), this::draw);
+        ties.on(desk.look().scaleProperty(), this::draw);
     }
 
     /** Draws in the colours of one variant. */
@@ -42,7 +42,7 @@ public final class OrientationBadge extends Canvas implements Shown {
 
     private void draw() {
         Build.FaceRef ref = desk.snapshot().ref(desk.selectionProperty().get().face());
-        double text = Math.min(1.35, desk.scaleProperty().get() / 100.0);
+        double text = Math.min(1.35, desk.look().scaleProperty().get() / 100.0);
         GraphicsContext g = getGraphicsContext2D();
         g.clearRect(0, 0, getWidth(), getHeight());
         g.setGlobalAlpha(0.86);

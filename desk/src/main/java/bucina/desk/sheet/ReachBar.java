@@ -36,9 +36,9 @@ public final class ReachBar extends ShownBox {
         head.setAlignment(Pos.CENTER_LEFT);
         ways.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(head, ways, hole);
-        ties.on(desk.reachingProperty(), this::fill);
+        ties.on(desk.over().reachingProperty(), this::fill);
         ties.on(desk.selectionProperty(), this::hole);
-        ties.on(desk.unitProperty(), this::hole);
+        ties.on(desk.look().unitProperty(), this::hole);
         fill();
     }
 
@@ -50,19 +50,19 @@ public final class ReachBar extends ShownBox {
     }
 
     private void fill() {
-        Optional<Reaching> reaching = desk.reachingProperty().get();
+        Optional<Reaching> reaching = desk.over().reachingProperty().get();
         Ui.shown(this, reaching.isPresent());
         reaching.ifPresent(r -> {
             head.getChildren().setAll(Ui.kept("Reach, " + r.work().title(), "strong"), Ui.spring());
             if (r.works().size() > 1) {
-                Button next = Ui.button(r.next().title(), "", () -> desk.reach(r.next()), "slim");
+                Button next = Ui.button(r.next().title(), "", () -> desk.over().reach(r.next()), "slim");
                 next.setId("reach-next");
                 head.getChildren().add(next);
             }
             head.getChildren()
                     .addAll(
                             Ui.button("Crib", "V", crib, "quiet", "slim"),
-                            Ui.button("Close", "Z", desk::turnReach, "quiet", "slim"));
+                            Ui.button("Close", "Z", desk.over()::turnReach, "quiet", "slim"));
             ways.getChildren().clear();
             for (Reaching.Way way : Reaching.Way.values()) {
                 Canvas mark = new Canvas(22, 22);
@@ -78,7 +78,7 @@ public final class ReachBar extends ShownBox {
 
     private void hole() {
         Optional<String> words =
-                desk.reachingProperty().get().flatMap(r -> desk.cursor().map(c -> r.words(c, desk.unit())));
+                desk.over().reachingProperty().get().flatMap(r -> desk.cursor().map(c -> r.words(c, desk.unit())));
         hole.setText(words.orElse("Pick a hole to see what gets there."));
     }
 }

@@ -66,7 +66,12 @@ record SheetDetail(double x, double y, double width, double height, SheetTransfo
         g.setFill(p.film());
         g.fillRect(x, y, width, height);
         Brush brush = new Brush(
-                g, transform, p, x + width, y + height, desk.scaleProperty().get() / 100.0);
+                g,
+                transform,
+                p,
+                x + width,
+                y + height,
+                desk.look().scaleProperty().get() / 100.0);
         new SheetPainter(brush).layers(desk.face());
         new HolePainter(brush, sprites).holes(desk.face(), HoleLook.Face.of(desk, lengths)::of);
         double r = HolePainter.glyphSize(transform, desk.face()) * 0.5 + 3;

@@ -85,12 +85,12 @@ public final class SheetView extends Region implements Shown {
             }
         });
         ties.on(desk.snapshotProperty(), this::draw);
-        ties.on(desk.unitProperty(), this::draw);
+        ties.on(desk.look().unitProperty(), this::draw);
         ties.on(desk.stageProperty(), this::draw);
-        ties.on(desk.trimProperty(), this::draw);
-        ties.on(desk.playingProperty(), this::draw);
-        ties.on(desk.reachingProperty(), this::draw);
-        ties.on(desk.progressProperty(), (was, now) -> {
+        ties.on(desk.look().trimProperty(), this::draw);
+        ties.on(desk.over().playingProperty(), this::draw);
+        ties.on(desk.over().reachingProperty(), this::draw);
+        ties.on(desk.over().progressProperty(), (was, now) -> {
             if (!was.map(p -> p.marks()).equals(now.map(p -> p.marks()))) {
                 draw();
             }
@@ -100,7 +100,7 @@ public final class SheetView extends Region implements Shown {
             desk.layerProperty().set(Optional.empty());
             draw();
         });
-        ties.on(desk.scaleProperty(), this::draw);
+        ties.on(desk.look().scaleProperty(), this::draw);
     }
 
     /** Draws in the colours of one variant. */
@@ -239,7 +239,7 @@ public final class SheetView extends Region implements Shown {
         }
         painter.ground();
         painter.layers(face);
-        if (desk.trimProperty().get()) {
+        if (desk.look().trimProperty().get()) {
             painter.trims(face, desk.layer(), desk.unit());
         }
         painter.zones(face);
@@ -258,11 +258,12 @@ public final class SheetView extends Region implements Shown {
                 palette,
                 on.getWidth(),
                 on.getHeight(),
-                desk.scaleProperty().get() / 100.0);
+                desk.look().scaleProperty().get() / 100.0);
     }
 
     private Optional<Reaching> reaching() {
-        return desk.reachingProperty()
+        return desk.over()
+                .reachingProperty()
                 .get()
                 .filter(r -> r.face().equals(desk.selectionProperty().get().face()));
     }
@@ -307,7 +308,7 @@ public final class SheetView extends Region implements Shown {
                     palette,
                     overlay.getWidth(),
                     overlay.getHeight(),
-                    desk.scaleProperty().get() / 100.0);
+                    desk.look().scaleProperty().get() / 100.0);
         }
         focus(g);
     }

@@ -4,6 +4,7 @@ import bucina.core.cleco.Mode;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
+import bucina.desk.session.Latest;
 import bucina.desk.session.Playing;
 import java.util.ArrayList;
 import java.util.List;
@@ -27,6 +28,7 @@ import javafx.util.StringConverter;
 public final class ClecoBar extends ShownBox {
 
     private final Desk desk;
+    private final Latest plans;
     private final Label title = Ui.kept("", "strong");
     private final Label sentence = Ui.wrapped("", "cleco-says");
     private final Label why = Ui.wrapped("", "soft");
@@ -42,6 +44,7 @@ public final class ClecoBar extends ShownBox {
     public ClecoBar(Desk desk) {
         super(5);
         this.desk = desk;
+        plans = desk.session().latest();
         setPadding(new Insets(8, 14, 8, 14));
         getStyleClass().add("cleco-bar");
         setMinHeight(176);
@@ -58,7 +61,8 @@ public final class ClecoBar extends ShownBox {
         play.setId("cleco-play");
         next = Ui.button("Next row", "", this::nextRow, "quiet");
         next.setId("cleco-next");
-        Button done = Ui.button("Close", "Esc", () -> desk.playingProperty().set(Optional.empty()), "quiet");
+        Button done =
+                Ui.button("Close", "Esc", () -> desk.over().playingProperty().set(Optional.empty()), "quiet");
         FlowPane head = new FlowPane(8, 4, title, mode, work, next, done);
         head.setRowValignment(javafx.geometry.VPos.CENTER);
         HBox steps = new HBox(8, back, on, play, slider, supply);
@@ -66,7 +70,7 @@ public final class ClecoBar extends ShownBox {
         getChildren().addAll(head, steps, Ui.scroll(new VBox(5, sentence, why)));
         clock.setCycleCount(Timeline.INDEFINITE);
         ties.keep(clock::stop);
-        ties.on(desk.playingProperty(), this::fill);
+        ties.on(desk.over().playingProperty(), this::fill);
     }
 
     private void laySlider() {
@@ -115,9 +119,11 @@ public final class ClecoBar extends ShownBox {
 
     private void slid(double to) {
         if (!filling) {
-            desk.playingProperty()
+            desk.over()
+                    .playingProperty()
                     .get()
-                    .ifPresent(p -> desk.playingProperty()
+                    .ifPresent(p -> desk.over()
+                            .playingProperty()
                             .set(Optional.of(p.at(desk.snapshot().holds(), (int) Math.round(to)))));
         }
     }
@@ -135,28 +141,29 @@ public final class ClecoBar extends ShownBox {
         var face = desk.selectionProperty().get().face();
         var row = pick
                 ? desk.cursor().map(c -> c.row().id())
-                : desk.playingProperty().get().map(p -> p.row().row().id());
+                : desk.over().playingProperty().get().map(p -> p.row().row().id());
         Playing.Work played = work.getValue();
         Optional<Mode> order = mode.getValue();
         if (desk.face().size() == 0) {
             return;
         }
-        desk.session()
-                .aside(
-                        () -> Playing.of(snapshot, desk.session().catalogue(), face, row, order, 2, played),
-                        p -> {
-                            if (desk.selectionProperty().get().face().equals(face)) {
-                                desk.playingProperty().set(Optional.of(p));
-                            }
-                        },
-                        desk.session()::say);
+        plans.ask(
+                () -> Playing.of(snapshot, desk.session().catalogue(), face, row, order, 2, played),
+                p -> {
+                    if (desk.selectionProperty().get().face().equals(face)) {
+                        desk.over().playingProperty().set(Optional.of(p));
+                    }
+                },
+                desk.session()::say);
     }
 
     /** Goes so many steps on. */
     public void step(int by) {
-        desk.playingProperty()
+        desk.over()
+                .playingProperty()
                 .get()
-                .ifPresent(p -> desk.playingProperty()
+                .ifPresent(p -> desk.over()
+                        .playingProperty()
                         .set(Optional.of(p.at(desk.snapshot().holds(), p.step() + by))));
     }
 
@@ -171,7 +178,7 @@ public final class ClecoBar extends ShownBox {
     }
 
     private void tick() {
-        Optional<Playing> p = desk.playingProperty().get();
+        Optional<Playing> p = desk.over().playingProperty().get();
         if (p.isEmpty() || p.get().step() + 1 >= p.get().steps(desk.snapshot().holds())) {
             clock.stop();
             play.setText("Play");
@@ -181,7 +188,7 @@ public final class ClecoBar extends ShownBox {
     }
 
     private void nextRow() {
-        desk.playingProperty().get().flatMap(Playing::next).ifPresent(row -> {
+        desk.over().playingProperty().get().flatMap(Playing::next).ifPresent(row -> {
             desk.face().readings().stream()
                     .filter(r -> r.row().id().equals(row))
                     .findFirst()
@@ -193,7 +200,7 @@ public final class ClecoBar extends ShownBox {
 
     private void fill() {
         filling = true;
-        desk.playingProperty().get().ifPresent(p -> {
+        desk.over().playingProperty().get().ifPresent(p -> {
             Ui.shown(next, p.work() != Playing.Work.LOCATE);
             boolean whole = p.work() == Playing.Work.LOCATE;
             titled(whole, p);

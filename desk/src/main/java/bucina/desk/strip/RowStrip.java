@@ -50,8 +50,8 @@ public final class RowStrip extends Region implements Shown {
         setPrefHeight(176);
         ties.on(desk.selectionProperty(), () -> draw());
         ties.on(desk.snapshotProperty(), () -> draw());
-        ties.on(desk.unitProperty(), () -> draw());
-        ties.on(desk.scaleProperty(), () -> draw());
+        ties.on(desk.look().unitProperty(), () -> draw());
+        ties.on(desk.look().scaleProperty(), () -> draw());
         focusedProperty().addListener((o, was, now) -> draw());
         addEventHandler(MouseEvent.MOUSE_PRESSED, this::press);
         addEventHandler(KeyEvent.KEY_PRESSED, this::key);
@@ -84,7 +84,7 @@ public final class RowStrip extends Region implements Shown {
             return;
         }
         g = canvas.getGraphicsContext2D();
-        size = Type.SMALL * Math.min(1.4, desk.scaleProperty().get() / 100.0);
+        size = Type.SMALL * Math.min(1.4, desk.look().scaleProperty().get() / 100.0);
         g.setFill(palette.panel());
         g.fillRect(0, 0, w, h);
         Optional<RowModel> row = desk.row();

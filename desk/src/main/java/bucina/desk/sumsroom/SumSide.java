@@ -1,7 +1,6 @@
 package bucina.desk.sumsroom;
 
 import bucina.core.drawing.Template;
-import bucina.core.measure.InputException;
 import bucina.core.measure.Unit;
 import bucina.core.rule.Level;
 import bucina.desk.gauge.GaugePost;
@@ -17,7 +16,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -270,17 +268,12 @@ final class SumSide extends BorderPane {
                 room.host().session().map(s -> s.snapshot().build().name()).orElse("Bench sums");
         Paper on = paper.getValue();
         String to = path.getText();
-        Thread.ofPlatform().daemon().name("writing a flat").start(() -> {
-            String words;
-            try {
-                words = "Written to "
-                        + FlatOut.write(template, called, build, on, to).toAbsolutePath();
-            } catch (InputException e) {
-                words = e.getMessage();
-            }
-            String done = words;
-            Platform.runLater(() -> say(done));
-        });
+        room.aside()
+                .run(
+                        () -> "Written to "
+                                + FlatOut.write(template, called, build, on, to).toAbsolutePath(),
+                        this::say,
+                        this::say);
     }
 
     private void say(String words) {

@@ -14,6 +14,8 @@ import bucina.desk.look.Palette;
 import bucina.desk.look.ShownPane;
 import bucina.desk.look.Ui;
 import bucina.desk.section.SectionView;
+import bucina.desk.session.Aside;
+import bucina.desk.session.Latest;
 import bucina.desk.session.Session;
 import bucina.desk.session.Snapshot;
 import bucina.desk.session.Why;
@@ -28,9 +30,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.beans.value.ObservableValue;
@@ -67,9 +66,9 @@ public final class SumsRoom extends ShownPane {
             boolean gauge) {}
 
     private final Host host;
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(
-            Thread.ofPlatform().daemon().name("sums").factory());
-    private final AtomicLong wish = new AtomicLong();
+    private final Aside aside = new Aside(Platform::runLater);
+    private final Latest benches = new Latest(aside);
+    private final Latest answers = new Latest(aside);
     private final SumList list;
     private final SumSide side;
     private final PictureView picture;
@@ -174,14 +173,14 @@ public final class SumsRoom extends ShownPane {
             then.run();
             return;
         }
-        worker.execute(() -> {
-            Bench fresh = Bench.of(host.catalogue(), now.get().derivation());
-            Platform.runLater(() -> {
-                of = now;
-                bench = fresh;
-                then.run();
-            });
-        });
+        benches.ask(
+                () -> Bench.of(host.catalogue(), now.get().derivation()),
+                fresh -> {
+                    of = now;
+                    bench = fresh;
+                    then.run();
+                },
+                side::refuse);
     }
 
     private List<KeptSum> kept() {
@@ -228,32 +227,22 @@ public final class SumsRoom extends ShownPane {
     }
 
     private void answer() {
-        long mine = wish.incrementAndGet();
         SumForm asked = form;
         Bench with = bench;
         Unit unit = host.unit().getValue();
-        worker.execute(() -> {
-            if (mine != wish.get()) {
-                return;
-            }
-            Figures figures = asked.figures(with, unit);
-            try {
-                Answer answer = asked.sum().answer(figures);
-                boolean drill = asked.sum().drill(figures).isPresent();
-                Platform.runLater(() -> {
-                    if (mine == wish.get()) {
-                        show(answer, drill);
-                    }
-                });
-            } catch (InputException e) {
-                Platform.runLater(() -> {
-                    if (mine == wish.get()) {
-                        side.refuse(e.getMessage());
-                    }
-                });
-            }
-        });
+        answers.ask(
+                () -> {
+                    Figures figures = asked.figures(with, unit);
+                    return new Answered(
+                            asked.sum().answer(figures),
+                            asked.sum().drill(figures).isPresent());
+                },
+                a -> show(a.answer, a.drill),
+                side::refuse);
     }
+
+    /** An answer, and whether its steps are a drill's. */
+    private record Answered(Answer answer, boolean drill) {}
 
     private void show(Answer answer, boolean drill) {
         side.show(
@@ -379,9 +368,14 @@ public final class SumsRoom extends ShownPane {
         return form;
     }
 
+    Aside aside() {
+        return aside;
+    }
+
     @Override
     public void close() {
         super.close();
-        worker.shutdownNow();
+        benches.drop();
+        answers.drop();
     }
 }

@@ -33,8 +33,8 @@ class ClecoBarTest extends OnWindow {
                 desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R18.3"))));
         robot.push(KeyCode.Q);
         WaitForAsyncUtils.waitFor(
-                10, TimeUnit.SECONDS, () -> desk.playingProperty().get().isPresent());
-        return desk.playingProperty().get().orElseThrow();
+                10, TimeUnit.SECONDS, () -> desk.over().playingProperty().get().isPresent());
+        return desk.over().playingProperty().get().orElseThrow();
     }
 
     @SuppressWarnings("unchecked")
@@ -53,9 +53,9 @@ class ClecoBarTest extends OnWindow {
         robot.push(KeyCode.PERIOD);
         until(robot, "2 of 12.  Cleco R18.4, drill R18.5.");
         robot.push(KeyCode.COMMA);
-        assertThat(desk.playingProperty().get().orElseThrow().step()).isZero();
+        assertThat(desk.over().playingProperty().get().orElseThrow().step()).isZero();
         robot.push(KeyCode.ESCAPE);
-        assertThat(desk.playingProperty().get()).isEmpty();
+        assertThat(desk.over().playingProperty().get()).isEmpty();
     }
 
     @Test
@@ -65,7 +65,8 @@ class ClecoBarTest extends OnWindow {
         WaitForAsyncUtils.waitFor(
                 10,
                 TimeUnit.SECONDS,
-                () -> desk.playingProperty()
+                () -> desk.over()
+                        .playingProperty()
                         .get()
                         .filter(p -> p.work() == Playing.Work.TWO)
                         .isPresent());
@@ -75,7 +76,8 @@ class ClecoBarTest extends OnWindow {
         WaitForAsyncUtils.waitFor(
                 10,
                 TimeUnit.SECONDS,
-                () -> desk.playingProperty()
+                () -> desk.over()
+                        .playingProperty()
                         .get()
                         .filter(p -> !p.row().row().name().equals("R18"))
                         .isPresent());
@@ -88,7 +90,8 @@ class ClecoBarTest extends OnWindow {
         WaitForAsyncUtils.waitFor(
                 10,
                 TimeUnit.SECONDS,
-                () -> desk.playingProperty()
+                () -> desk.over()
+                        .playingProperty()
                         .get()
                         .filter(p -> p.work() == Playing.Work.RIVET)
                         .isPresent());
@@ -100,13 +103,14 @@ class ClecoBarTest extends OnWindow {
             robot.push(KeyCode.PERIOD);
         }
         until(robot, "5 of 8.  Pull the cleco from R18.3, set R18.3.");
-        assertThat(desk.playingProperty()
+        assertThat(desk.over()
+                        .playingProperty()
                         .get()
                         .orElseThrow()
                         .states()
                         .get(hole("R18.3").hole().id()))
                 .isEqualTo(HoleState.SET);
-        assertThat(desk.playingProperty().get().orElseThrow().inUse()).isEqualTo(3);
+        assertThat(desk.over().playingProperty().get().orElseThrow().inUse()).isEqualTo(3);
     }
 
     @Test
@@ -116,7 +120,8 @@ class ClecoBarTest extends OnWindow {
         WaitForAsyncUtils.waitFor(
                 15,
                 TimeUnit.SECONDS,
-                () -> desk.playingProperty()
+                () -> desk.over()
+                        .playingProperty()
                         .get()
                         .filter(p -> p.step() == p.steps(desk.snapshot().holds()) - 1)
                         .isPresent());
@@ -127,7 +132,8 @@ class ClecoBarTest extends OnWindow {
                         .queryAs(Button.class)
                         .getText()
                         .equals("Play"));
-        assertThat(desk.playingProperty().get().orElseThrow().states().values()).contains(HoleState.CLECOED);
+        assertThat(desk.over().playingProperty().get().orElseThrow().states().values())
+                .contains(HoleState.CLECOED);
     }
 
     @Test
@@ -137,14 +143,21 @@ class ClecoBarTest extends OnWindow {
         until(robot, "Clecos: the whole face");
         until(robot, "Every 8th hole: cleco ");
         until(robot, "Flat sheet: from the middle outward, the corners last.");
-        int steps =
-                desk.playingProperty().get().orElseThrow().steps(desk.snapshot().holds());
-        robot.interact(() -> desk.playingProperty()
-                .set(desk.playingProperty().get().map(p -> p.at(desk.snapshot().holds(), steps))));
+        int steps = desk.over()
+                .playingProperty()
+                .get()
+                .orElseThrow()
+                .steps(desk.snapshot().holds());
+        robot.interact(() -> desk.over()
+                .playingProperty()
+                .set(desk.over()
+                        .playingProperty()
+                        .get()
+                        .map(p -> p.at(desk.snapshot().holds(), steps))));
         until(robot, "Corners last: slack has run out to them.");
         // The bin of the demo has 120: every second hole of 267 would take more.
         until(robot, "The bin holds every 4th hole: not more.");
-        assertThat(desk.playingProperty().get().orElseThrow().states().values())
+        assertThat(desk.over().playingProperty().get().orElseThrow().states().values())
                 .allMatch(s -> s == HoleState.CLECOED)
                 .hasSizeLessThanOrEqualTo(120);
     }

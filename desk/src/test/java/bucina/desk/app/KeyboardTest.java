@@ -35,7 +35,7 @@ class KeyboardTest extends OnWindow {
     void start(javafx.stage.Stage first) throws IOException {
         stage = first;
         open(first);
-        desk.sound(false);
+        desk.look().sound(false);
     }
 
     @Stop

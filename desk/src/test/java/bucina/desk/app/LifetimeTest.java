@@ -105,7 +105,7 @@ class LifetimeTest extends OnWindow {
         ways.put(
                 SumsRoom.class,
                 () -> new SumsRoom(new SumsRoom.Host(
-                        session.catalogue(), Optional.of(session), desk.unitProperty(), w -> {}, true)));
+                        session.catalogue(), Optional.of(session), desk.look().unitProperty(), w -> {}, true)));
         ways.put(Rack.class, () -> new Rack(desk, new Rack.Ways(away, away, away, away)));
         ways.put(SheetView.class, () -> new SheetView(desk));
         ways.put(RowStrip.class, () -> new RowStrip(desk));

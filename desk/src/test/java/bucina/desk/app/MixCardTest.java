@@ -26,7 +26,7 @@ class MixCardTest extends OnWindow {
     @Start
     void start(javafx.stage.Stage stage) throws IOException {
         open(stage);
-        desk.sound(false);
+        desk.look().sound(false);
     }
 
     @Stop

@@ -112,7 +112,7 @@ class PosesTest extends OnWindow {
             List<String> wrong = new ArrayList<>();
             robot.interact(() -> wrong.addAll(wrong()));
             wrong.stream()
-                    .filter(w -> desk.scaleProperty().get() == 100 || w.startsWith("outside"))
+                    .filter(w -> desk.look().scaleProperty().get() == 100 || w.startsWith("outside"))
                     .forEach(w -> all.add(pose.getKey() + ", " + w));
         }
         assertThat(all).isEmpty();
@@ -142,7 +142,7 @@ class PosesTest extends OnWindow {
     /** Text twice as large: long words may be cut then, but everything is still there to be worked with. */
     @Test
     void nothing_hangs_over_the_edge_in_the_largest_text(FxRobot robot) throws Exception {
-        robot.interact(() -> desk.scaleProperty().set(200));
+        robot.interact(() -> desk.look().scaleProperty().set(200));
         each(robot, Poses.stabilator(desk, window, stage.getScene()));
     }
 }

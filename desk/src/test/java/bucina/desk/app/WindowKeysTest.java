@@ -74,8 +74,8 @@ class WindowKeysTest extends OnWindow {
         robot.clickOn(at(robot, "R1.3")).type(KeyCode.DIGIT5);
         robot.clickOn("#log-tool").write("TBUNL 6");
         assertThat(robot.lookup("#log-tool").queryAs(TextField.class).getText()).isEqualTo("TBUNL 6");
-        assertThat(desk.darkProperty().get()).isFalse();
-        assertThat(desk.benchProperty().get()).isFalse();
+        assertThat(desk.look().darkProperty().get()).isFalse();
+        assertThat(desk.look().benchProperty().get()).isFalse();
         assertThat(robot.lookup("#typed-card").tryQuery()).isEmpty();
     }
 
@@ -233,13 +233,13 @@ class WindowKeysTest extends OnWindow {
         for (int i = 0; i < 6; i++) {
             shortcut(robot, KeyCode.EQUALS);
         }
-        assertThat(desk.scaleProperty().get()).isEqualTo(200);
+        assertThat(desk.look().scaleProperty().get()).isEqualTo(200);
         assertThat(robot.lookup("#status").query().getScene().getRoot().getStyle())
                 .contains("-fx-font-size: 26px");
         for (int i = 0; i < 8; i++) {
             shortcut(robot, KeyCode.MINUS);
         }
-        assertThat(desk.scaleProperty().get()).isEqualTo(100);
+        assertThat(desk.look().scaleProperty().get()).isEqualTo(100);
     }
 
     @Test

@@ -228,10 +228,10 @@ class WindowTest extends OnWindow {
                 .extracting(Labeled::getText)
                 .contains("4.78 mm");
         robot.type(KeyCode.T, KeyCode.L);
-        assertThat(desk.darkProperty().get()).isTrue();
+        assertThat(desk.look().darkProperty().get()).isTrue();
         assertThat(robot.lookup("#legend-card").tryQuery()).isPresent();
         robot.press(KeyCode.CONTROL).type(KeyCode.EQUALS).type(KeyCode.EQUALS).release(KeyCode.CONTROL);
-        assertThat(desk.scaleProperty().get()).isEqualTo(150);
+        assertThat(desk.look().scaleProperty().get()).isEqualTo(150);
         robot.type(KeyCode.B);
         assertThat(text(robot, ".bench-huge")).isEqualTo("-5");
         robot.type(KeyCode.RIGHT, KeyCode.RIGHT, KeyCode.RIGHT, KeyCode.RIGHT);

@@ -32,7 +32,7 @@ class ViewStateTest extends OnDesk {
     @Test
     void the_desk_follows_the_drawings_unit_until_told_otherwise() {
         assertThat(desk.unit()).isEqualTo(Unit.INCH);
-        desk.turnUnit();
+        desk.look().turnUnit();
         assertThat(desk.unit()).isEqualTo(Unit.MM);
         assertThat(Sessions.desk(session, folder).unit()).isEqualTo(Unit.MM);
     }

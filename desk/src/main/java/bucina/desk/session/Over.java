@@ -1,0 +1,148 @@
+package bucina.desk.session;
+
+import bucina.core.log.Operation;
+import bucina.core.plan.Id;
+import bucina.core.progress.Task;
+import bucina.core.reach.Reach;
+import bucina.core.stack.FaceReading;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Consumer;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+
+/**
+ * What lies over the sheet: how far it has come, what tools reach, clecos that are played. Worked out off the interface
+ * thread for what is looked at; what is out of date when it is there is dropped.
+ */
+public final class Over {
+
+    private final Desk desk;
+    private final Latest counts;
+    private final Latest reaches;
+    private final ObjectProperty<Optional<Playing>> playing = new SimpleObjectProperty<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<Progress>> progress = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<Reaching>> reaching = new ReadOnlyObjectWrapper<>(Optional.empty());
+    /** Counted last, of any face. */
+    private Optional<Progress> last = Optional.empty();
+
+    Over(Desk desk) {
+        this.desk = desk;
+        counts = desk.session().latest();
+        reaches = desk.session().latest();
+    }
+
+    /** Follows what is looked at, from now on. */
+    void follow() {
+        desk.selectionProperty().addListener((o, was, now) -> {
+            if (!was.face().equals(now.face())) {
+                progress.set(Optional.empty());
+                again();
+            }
+        });
+        desk.snapshotProperty().addListener((o, was, now) -> {
+            playing.set(Optional.empty());
+            if (!desk.attempting()) {
+                again();
+            }
+        });
+        desk.taskProperty().addListener((o, was, now) -> count());
+        desk.stageProperty().addListener((o, was, now) -> playing.set(Optional.empty()));
+        count();
+    }
+
+    private void again() {
+        playing.set(Optional.empty());
+        count();
+        reaching.get().ifPresent(r -> reach(r.work()));
+    }
+
+    /** How far the face shown has come; empty until it is counted. */
+    public ReadOnlyObjectProperty<Optional<Progress>> progressProperty() {
+        return progress.getReadOnlyProperty();
+    }
+
+    private void count() {
+        FaceReading reading = desk.face();
+        Snapshot counted = desk.snapshot();
+        Task asked = desk.taskProperty().get();
+        Optional<Progress> before = last;
+        counts.ask(
+                () -> Progress.of(reading, counted, desk.session().catalogue(), asked, before),
+                p -> {
+                    last = Optional.of(p);
+                    progress.set(last);
+                },
+                s -> {});
+    }
+
+    /** The cleco plan that is played on the sheet; empty while none is. */
+    public ObjectProperty<Optional<Playing>> playingProperty() {
+        return playing;
+    }
+
+    /** Holes of the face that were jumped over in the task; none in other stages. */
+    public Set<Id.Hole> skipped() {
+        Stage stage = desk.stageProperty().get();
+        return stage == Stage.DRILL || stage == Stage.DRESS
+                ? progress.get()
+                        .filter(p ->
+                                p.face().equals(desk.selectionProperty().get().face()))
+                        .map(Progress::marks)
+                        .orElse(Set.of())
+                : Set.of();
+    }
+
+    /** Works out what to note before the assembly shown is taken apart. */
+    public void apart(Consumer<Apart> then) {
+        Snapshot now = desk.session().snapshot();
+        Id.Face face = desk.selectionProperty().get().face();
+        Optional<Progress> before = last;
+        desk.session()
+                .aside(
+                        () -> Apart.of(now, now.ref(face).assembly(), before.map(Progress::apart)),
+                        then,
+                        desk.session()::say);
+    }
+
+    /** What tools reach on the face shown; empty while that is not shown. */
+    public ReadOnlyObjectProperty<Optional<Reaching>> reachingProperty() {
+        return reaching.getReadOnlyProperty();
+    }
+
+    /** Shows what tools reach, for the work of the stage, or puts it away. */
+    public void turnReach() {
+        if (reaching.get().isPresent()) {
+            reaches.drop();
+            reaching.set(Optional.empty());
+        } else {
+            reach(
+                    desk.stageProperty().get() == Stage.SET
+                            ? Reach.Work.SQUEEZE
+                            : desk.taskProperty().get().operation() == Operation.COUNTERSUNK
+                                    ? Reach.Work.COUNTERSINK
+                                    : Reach.Work.DIMPLE);
+        }
+    }
+
+    /** Shows what tools reach for one piece of work. */
+    public void reach(Reach.Work work) {
+        Snapshot now = desk.snapshot();
+        FaceReading face = desk.face();
+        reaches.ask(
+                () -> Reaching.of(
+                        face,
+                        now.build(),
+                        ToolCrib.of(now.build(), desk.session().catalogue()),
+                        work),
+                r -> {
+                    reaching.set(r);
+                    if (r.isEmpty()) {
+                        desk.session().say("Nothing on this face wants a tool at its holes.");
+                    }
+                },
+                desk.session()::say);
+    }
+}
