@@ -2,16 +2,10 @@ package bucina.core.bend;
 
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
-import bucina.core.measure.Sentence;
-import bucina.core.rule.Finding;
-import bucina.core.rule.Level;
-import bucina.core.rule.RuleKey;
-import bucina.core.rule.RuleSet;
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
 import bucina.core.sheet.Ring;
-import bucina.core.sheet.Segment;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -337,107 +331,5 @@ public record BracketFlat(
     /** Area of metal less the relief holes, in². */
     public double area() {
         return outline.outer().area() / (25.4e6 * 25.4e6);
-    }
-
-    /**
-     * What is wrong with the holes and the bends: a hole too near a bend tangent, a hole too near an edge, a bend
-     * along the grain.
-     *
-     * @param head radius of the head (or shop head) that a hole of this diameter takes
-     */
-    public List<Finding> findings(RuleSet rules, java.util.function.Function<Length, HeadSize> head) {
-        List<Finding> found = new ArrayList<>();
-        for (int i = 0; i < holes.size(); i++) {
-            Bracket.Hole hole = bracket.holes().get(i);
-            HeadSize size = head.apply(hole.diameter());
-            String name = "Hole " + (i + 1);
-            Finding.Place place = new Finding.Place("", "", Integer.toString(i + 1), "");
-            Length need = size.radius().plus(rules.length(RuleKey.TANGENT_CLEAR));
-            for (BandLine band : bands) {
-                Length tangent = tangent(holes.get(i), hole, band);
-                if (!tangent.atLeast(need)) {
-                    found.add(new Finding(
-                            "hole-near-tangent",
-                            Level.ERROR,
-                            place,
-                            Optional.of(tangent),
-                            Optional.of(need),
-                            rules.rule(RuleKey.TANGENT_CLEAR).source(),
-                            Sentence.of(
-                                    name + " is {} from the bend tangent of side " + (band.flange.side() + 1)
-                                            + "; its head needs {}.",
-                                    tangent,
-                                    need),
-                            Sentence.of(
-                                    "Move the hole {} away from the bend, or drill it after bending.",
-                                    need.minus(tangent))));
-                }
-            }
-            Length edge = outline.edgeDistance(holes.get(i));
-            Length least = rules.times(RuleKey.EDGE_LEAST_PROTRUDING, size.shank());
-            if (!outline.covers(holes.get(i)) || !edge.atLeast(least)) {
-                found.add(new Finding(
-                        "edge-distance-least",
-                        Level.ERROR,
-                        place,
-                        Optional.of(edge),
-                        Optional.of(least),
-                        rules.rule(RuleKey.EDGE_LEAST_PROTRUDING).source(),
-                        Sentence.of(
-                                outline.covers(holes.get(i))
-                                        ? name + " is {} from the edge of the flat; {} is the least."
-                                        : name + " lies off the flat, {} outside; {} inside is the least.",
-                                edge,
-                                least),
-                        Sentence.of("Move the hole inward, or make the flange wider.")));
-            }
-        }
-        bands.stream()
-                .filter(this::alongGrain)
-                .forEach(b -> found.add(new Finding(
-                        "bend-along-grain",
-                        Level.WARNING,
-                        Finding.Place.NONE,
-                        Optional.empty(),
-                        Optional.empty(),
-                        "FAA-H-8083-31: bend across the grain where you can",
-                        Sentence.of("The bend of side " + (b.flange.side() + 1)
-                                + " runs along the grain: it cracks sooner."),
-                        Sentence.of("Turn the part on the sheet, or take the safe radius."))));
-        return found;
-    }
-
-    /**
-     * What a hole takes.
-     *
-     * @param shank  of the fastener
-     * @param radius of its head or shop head, whichever is larger
-     */
-    public record HeadSize(Length shank, Length radius) {}
-
-    /**
-     * From a hole to the tangent of a band on the hole's own side of it; far away for a band it does not lie beside.
-     */
-    private Length tangent(Point at, Bracket.Hole hole, BandLine band) {
-        boolean mine = hole.flange().isPresent() && bands.get(hole.flange().get()) == band;
-        if (hole.flange().isPresent() && !mine) {
-            return Length.nm(1e12);
-        }
-        Length out = mine ? band.bend.allowance() : Length.ZERO;
-        Point a = band.first(out);
-        Point b = band.last(out);
-        return new Segment(a, b).distance(at);
-    }
-
-    /** True if a bend line lies within 30° of the rolling direction. */
-    private boolean alongGrain(BandLine b) {
-        double ux = Math.abs(b.outY);
-        double uy = Math.abs(b.outX);
-        double cos30 = Math.cos(Math.toRadians(30));
-        return switch (bracket.grain()) {
-            case ACROSS -> ux >= cos30;
-            case UP -> uy >= cos30;
-            case UNKNOWN -> false;
-        };
     }
 }

@@ -1,7 +1,5 @@
 package bucina.core.edit;
 
-import bucina.core.dress.Preparation;
-import bucina.core.material.Material;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.nutplate.NutPlate;
@@ -10,14 +8,12 @@ import bucina.core.nutplate.ScrewPattern;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
 import bucina.core.plan.Fastener;
-import bucina.core.plan.Group;
 import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
 import bucina.core.plan.Row;
 import bucina.core.plan.Zone;
-import bucina.core.rivet.HeadStyle;
 import bucina.core.rule.RuleSet;
 import bucina.core.sheet.Point;
 import java.util.ArrayList;
@@ -33,7 +29,7 @@ import java.util.Set;
  */
 public final class NutPlateEdits {
 
-    private static final String PLATE = "Nut plate ";
+    static final String PLATE = "Nut plate ";
 
     private NutPlateEdits() {}
 
@@ -131,59 +127,7 @@ public final class NutPlateEdits {
         if (!lug.positive()) {
             throw new InputException("The lugs are " + lug + " thick: measure one, it is over 0, like .025");
         }
-        Face face = face(build, on);
-        long next = build.nextId();
-        NutPlate plate = layout.plate();
-        int order = build.parts().stream().mapToInt(Part::fittingOrder).max().orElse(0);
-        Part part = new Part(
-                new Id.Part(next++), free(build, "Nut plates #" + plate.size()), Material.parse("STEEL"), order, true);
-        List<Layer> layers = new ArrayList<>(face.layers());
-        List<Hole> lugs = new ArrayList<>();
-        List<Hole> holes = new ArrayList<>();
-        for (NutPlateLayout.Laid laid : layout.plates()) {
-            int n = holes.size() + 1;
-            layers.add(new Layer(new Id.Layer(next++), part.id(), PLATE + n, lug, laid.body()));
-            holes.add(new Hole(new Id.Hole(next++), n, laid.screw(), Optional.empty()));
-            for (Point p : laid.rivets()) {
-                lugs.add(new Hole(new Id.Hole(next++), lugs.size() + 1, p, Optional.empty()));
-            }
-        }
-        Fastener.SolidRivet rivet = new Fastener.SolidRivet(
-                HeadStyle.FLUSH, "AD", (int) Math.round(plate.rivet().in() * 32));
-        Face with = face.withLayers(layers);
-        Row row = new Row(new Id.Row(next++), Edit.freeRowName(with), lugs.size() + 1, lugs);
-        with = with.plus(new Group(
-                new Id.Group(next++),
-                Edit.freeCode(build, "NP"),
-                "Nut plate lugs",
-                rivet,
-                false,
-                Preparation.AUTO,
-                "",
-                List.of(row),
-                Optional.empty(),
-                Set.of(),
-                Set.of()));
-        Build after = build.withParts(plus(build.parts(), part), next).with(with, next);
-        if (!screws) {
-            return after.checked();
-        }
-        Length shank = plate.hole().minus(Length.in(.002));
-        Fastener.Hardware screw = new Fastener.Hardware("Screw #" + plate.size(), shank, plate.hole(), true);
-        Row of = new Row(new Id.Row(next++), Edit.freeRowName(with), holes.size() + 1, holes);
-        with = with.plus(new Group(
-                new Id.Group(next++),
-                Edit.freeCode(after, "NS"),
-                "Screws #" + plate.size(),
-                screw,
-                false,
-                Preparation.NONE,
-                "",
-                List.of(of),
-                Optional.empty(),
-                Set.of(),
-                Set.of()));
-        return after.with(with, next).checked();
+        return new PlatesOn(build, face(build, on), layout).with(lug, screws).checked();
     }
 
     private static Face face(Build build, Id.Face on) {
@@ -194,13 +138,7 @@ public final class NutPlateEdits {
                 .orElseThrow(() -> new InputException("that face is no longer in the build: undo, or make it again"));
     }
 
-    private static List<Part> plus(List<Part> parts, Part part) {
-        List<Part> more = new ArrayList<>(parts);
-        more.add(part);
-        return more;
-    }
-
-    private static String free(Build build, String name) {
+    static String free(Build build, String name) {
         Set<String> names = new HashSet<>(build.parts().stream().map(Part::name).toList());
         String free = name;
         for (int n = 2; names.contains(free); n++) {

@@ -205,6 +205,16 @@ public record NutPlateLayout(NutPlate plate, List<Laid> plates, List<Finding> fi
                     Sentence.of("Give the screws more pitch, or take a smaller size.")));
         }
 
+        private Finding tooNear(int i, Length away, Length apart) {
+            return found(
+                    "lug-rivets-too-near",
+                    i,
+                    away,
+                    apart,
+                    rules.rule(RuleKey.PITCH_LEAST).source(),
+                    "a lug rivet is {} from another rivet; {} is the least");
+        }
+
         Optional<Finding> problem(Laid laid, int i, List<Laid> others) {
             List<Point> rivets = new ArrayList<>(taken);
             others.forEach(o -> rivets.addAll(o.rivets));
@@ -215,16 +225,12 @@ public record NutPlateLayout(NutPlate plate, List<Laid> plates, List<Finding> fi
                     .max(screwHead().times(0.5).plus(plate.rivet().times(LUG_HEAD / 2)));
             EdgeRule edge = EdgeRule.of(rules, plate.rivet(), true);
             for (Point r : laid.rivets) {
-                for (Point other : rivets) {
-                    if (!r.to(other).atLeast(apart)) {
-                        return Optional.of(found(
-                                "lug-rivets-too-near",
-                                i,
-                                r.to(other),
-                                apart,
-                                rules.rule(RuleKey.PITCH_LEAST).source(),
-                                "a lug rivet is {} from another rivet; {} is the least"));
-                    }
+                Optional<Finding> near = rivets.stream()
+                        .filter(other -> !r.to(other).atLeast(apart))
+                        .findFirst()
+                        .map(other -> tooNear(i, r.to(other), apart));
+                if (near.isPresent()) {
+                    return near;
                 }
                 for (int k = 0; k < pattern.screws().size(); k++) {
                     Length away = r.to(pattern.screws().get(k).at());

@@ -1,5 +1,6 @@
 package bucina.core.plan;
 
+import bucina.core.sheet.Box;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -25,6 +26,9 @@ public record Face(
         List<Layer> layers,
         List<Group> groups,
         List<Zone> zones) {
+
+    private static final double EMPTY_SIDE = 254e6;
+
     public Face {
         Objects.requireNonNull(id, "id");
         Names.check("a face", name);
@@ -85,5 +89,13 @@ public record Face(
     /** This face with other zones. */
     public Face withZones(List<Zone> changed) {
         return new Face(id, name, viewed, xToward, yToward, layers, groups, changed);
+    }
+
+    /** Around all its sheets; 254 mm square while it has none. */
+    public Box box() {
+        return layers.stream()
+                .map(l -> l.outline().box())
+                .reduce(Box::with)
+                .orElse(new Box(0, 0, EMPTY_SIDE, EMPTY_SIDE));
     }
 }

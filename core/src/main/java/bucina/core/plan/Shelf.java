@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Predicate;
 
-/** Lists of kept things, one for each kind, in the order they came. Immutable; lists that stay as they are are shared. */
+/** Lists of kept things, one for each kind, in the order they came. Immutable; a list that stays is shared. */
 public final class Shelf {
 
     /** Nothing kept. */

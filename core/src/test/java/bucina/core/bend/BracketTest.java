@@ -111,8 +111,10 @@ class BracketTest {
     }
 
     private static List<Finding> findings(Bracket bracket) {
-        return BracketFlat.of(bracket)
-                .findings(RULES, d -> new BracketFlat.HeadSize(Length.fraction(3, 32), Length.in(.0935)));
+        return BracketCheck.of(
+                BracketFlat.of(bracket),
+                RULES,
+                d -> new BracketCheck.HeadSize(Length.fraction(3, 32), Length.in(.0935)));
     }
 
     @Test

@@ -13,11 +13,14 @@ import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Row;
+import bucina.core.sheet.Corner;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
 import bucina.core.sheet.Ring;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 class SafeTrimTest {
@@ -93,5 +96,79 @@ class SafeTrimTest {
         SafeTrim lower = trims(build, 0).getFirst();
         assertThat(lower.hole().label()).isEqualTo("R1.2");
         assertThat(lower.largest().in()).isCloseTo(.75, within(1e-9));
+    }
+
+    /*
+     * Judged by cutting: the edge is moved in by the trim and every hole measured. The sheets are convex, five to eight
+     * corners, turned any way, so that no edge is square to another.
+     */
+    @Test
+    void of_random_sheets_no_trim_leaves_a_hole_nearer_than_its_rule_and_most_could_not_be_larger() {
+        Random random = new Random(31);
+        int all = 0;
+        int largest = 0;
+        for (int round = 0; round < 200; round++) {
+            Layer skin = new Layer(new Id.Layer(11), new Id.Part(1), "Skin", Length.in(.032), convex(random));
+            Build build = Plans.build(Plans.face(
+                    List.of(skin), List.of(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(inside(skin, random))))));
+            for (SafeTrim trim : trims(build, 0)) {
+                if (trim.largest().in() > room(skin, trim.edge()) - .01) {
+                    continue;
+                }
+                all++;
+                double by = trim.largest().nanometres();
+                assertThat(holds(build, skin, trim.edge(), by))
+                        .as("round %d, edge %d, trim %s", round, trim.edge(), trim.largest())
+                        .isTrue();
+                largest += holds(build, skin, trim.edge(), by + 2000) ? 0 : 1;
+            }
+        }
+        assertThat(all).isGreaterThan(500);
+        assertThat(largest).isGreaterThan(all * 9 / 10);
+    }
+
+    private static Outline convex(Random random) {
+        int n = 5 + random.nextInt(4);
+        double turned = random.nextDouble() * 2 * Math.PI;
+        List<Point> corners = new ArrayList<>();
+        for (int i = 0; i < n; i++) {
+            double a = turned + (i + random.nextDouble() * .4) * 2 * Math.PI / n;
+            corners.add(Point.in(10 + 4 * Math.cos(a), 10 + 4 * Math.sin(a)));
+        }
+        return Outline.of(Ring.polygon(corners));
+    }
+
+    private static Row inside(Layer skin, Random random) {
+        List<Hole> holes = new ArrayList<>();
+        while (holes.size() < 12) {
+            Point at = Point.in(6 + random.nextDouble() * 8, 6 + random.nextDouble() * 8);
+            if (skin.outline().covers(at) && skin.outline().edgeDistance(at).in() > .3) {
+                holes.add(new Hole(new Id.Hole(1001 + holes.size()), holes.size() + 1, at, Optional.empty()));
+            }
+        }
+        return new Row(new Id.Row(1000), "R1", 13, holes);
+    }
+
+    /** How deep the nearer of the two corners beside an edge lies, in: a deeper cut takes more than that edge away. */
+    private static double room(Layer skin, int edge) {
+        List<Corner> corners = skin.outline().outer().corners();
+        int n = corners.size();
+        Point a = corners.get(edge).at();
+        Point b = corners.get((edge + 1) % n).at();
+        return Math.min(
+                depth(a, b, corners.get((edge + n - 1) % n).at()),
+                depth(a, b, corners.get((edge + 2) % n).at()));
+    }
+
+    private static double depth(Point a, Point b, Point p) {
+        double cross = (b.x() - a.x()) * (p.y() - a.y()) - (b.y() - a.y()) * (p.x() - a.x());
+        return Math.abs(cross) / Math.hypot(b.x() - a.x(), b.y() - a.y()) / 25.4e6;
+    }
+
+    private static boolean holds(Build build, Layer skin, int edge, double by) {
+        return Derivation.of(SheetEdits.moveEdge(build, skin.id(), edge, -by), CatalogueReader.shipped())
+                .findings(() -> false)
+                .stream()
+                .noneMatch(f -> f.rule().equals("edge-distance-least"));
     }
 }

@@ -31,7 +31,11 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /**
  * Checks of where a hole is, against distances worked out by hand. D is 1/8 for the universal rivet of {@link Plans},
@@ -304,5 +308,65 @@ class SpotCheckTest {
         Build better = accepted.with(
                 face(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 10, 1.73)))), accepted.nextId());
         assertThat(after.after(better).face(face.id()).reading(0).worst()).isEmpty();
+    }
+
+    /*
+     * A strap behind the flange ends at 9.9, .100 from the hole at 10. On its side stands the shop head, 1.5 D across:
+     * radius .09375, clear of the edge; with the heads turned over the universal head, radius .125, stands on it.
+     */
+    @Test
+    void which_head_stands_on_the_edge_of_a_strap_behind_goes_by_the_side_of_the_heads() {
+        List<Layer> layers = new ArrayList<>(Plans.layers(8.5));
+        layers.add(Plans.layer(14, "Strap", .032, 5, 1, 9.9, 3));
+        Group near = Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 10, 2)));
+
+        assertThat(findings(Plans.face(layers, List.of(near))))
+                .extracting(Finding::rule)
+                .doesNotContain("head-on-edge");
+        Finding f = only(Plans.face(layers, List.of(near.withHeadFar(true))), "head-on-edge");
+        assertThat(f.place().layer()).isEqualTo("Strap");
+        assertThat(f.measured().orElseThrow().in()).isCloseTo(.1, within(1e-9));
+        assertThat(f.required()).contains(Length.in(.125));
+    }
+
+    @Test
+    void a_hole_in_the_middle_of_a_keep_out_is_found_too_far_from_its_edge_though_it_is() {
+        Zone zone = new Zone(
+                new Id.Zone(90),
+                "Nut plate",
+                Zone.Kind.KEEP_OUT,
+                Outline.rectangle(Point.in(9, 1), Point.in(11, 3)),
+                Length.ZERO);
+        Face face = face(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 10, 2))))
+                .withZones(List.of(zone));
+        assertThat(only(face, "keep-out").place().layer()).isEqualTo("Nut plate");
+    }
+
+    @ParameterizedTest
+    @MethodSource
+    void only_more_than_another_diameter_makes_another_kind(Fastener row, Fastener hole, boolean another) {
+        Row plain = holes(1000, "R1", 10, 2);
+        Hole odd = new Hole(
+                plain.holes().getFirst().id(),
+                1,
+                plain.holes().getFirst().at(),
+                Optional.of(new Deviation(Optional.empty(), Optional.of(hole), Optional.empty(), "opened up")));
+        Face face = face(Plans.group(20, "G-1", row, List.of(plain.withHoles(List.of(odd)))));
+        assertThat(findings(face).stream().anyMatch(f -> f.rule().equals("kind-in-row")))
+                .isEqualTo(another);
+    }
+
+    static Stream<Arguments> only_more_than_another_diameter_makes_another_kind() {
+        Fastener pulled = new Fastener.PulledRivet("iso15977", Length.mm(3.2), false);
+        Fastener bolt = new Fastener.Hardware("AN4-5A", Length.in(.25), Length.in(.25), false);
+        return Stream.of(
+                Arguments.of(Plans.UNIVERSAL, new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 5), false),
+                Arguments.of(Plans.UNIVERSAL, new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "A", 4), true),
+                Arguments.of(Plans.UNIVERSAL, new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", 4), true),
+                Arguments.of(pulled, new Fastener.PulledRivet("iso15977", Length.mm(4), false), false),
+                Arguments.of(pulled, new Fastener.PulledRivet("iso15978", Length.mm(3.2), false), true),
+                Arguments.of(pulled, new Fastener.PulledRivet("iso15977", Length.mm(3.2), true), true),
+                Arguments.of(Plans.UNIVERSAL, pulled, true),
+                Arguments.of(bolt, new Fastener.Hardware("AN5-5A", Length.in(.3125), Length.in(.3125), false), false));
     }
 }

@@ -23,11 +23,11 @@ import javafx.scene.layout.VBox;
 /** Stage Dress: dimples and countersinks, with the hole cut through, and how the holes of the face are dressed. */
 final class DressPanel extends WorkPanel {
 
-    private static final List<Choice> TASKS = List.of(
-            new Choice("Dimpled", Operation.DIMPLED, Mark.Side.BOTH),
-            new Choice("Countersunk", Operation.COUNTERSUNK, Mark.Side.BOTH),
-            new Choice("Cleared to size", Operation.CLEARED, Mark.Side.BOTH),
-            new Choice("Primed", Operation.PRIMED, Mark.Side.BOTH));
+    private static final List<TaskList.Choice> TASKS = List.of(
+            new TaskList.Choice("Dimpled", Operation.DIMPLED, Mark.Side.BOTH),
+            new TaskList.Choice("Countersunk", Operation.COUNTERSUNK, Mark.Side.BOTH),
+            new TaskList.Choice("Cleared to size", Operation.CLEARED, Mark.Side.BOTH),
+            new TaskList.Choice("Primed", Operation.PRIMED, Mark.Side.BOTH));
 
     private final SectionView section = new SectionView();
     private final Label cut = Ui.wrapped("", "soft");

@@ -8,13 +8,13 @@ import java.util.List;
 /** Stage Drill: what is drilled and deburred, hole by hole. */
 final class DrillPanel extends WorkPanel {
 
-    private static final List<Choice> TASKS = List.of(
-            new Choice("Pilot hole", Operation.PILOT, Mark.Side.BOTH),
-            new Choice("Match-drilled", Operation.MATCH_DRILLED, Mark.Side.BOTH),
-            new Choice("Final size", Operation.FINAL_SIZE, Mark.Side.BOTH),
-            new Choice("Deburred, both sides", Operation.DEBURRED, Mark.Side.BOTH),
-            new Choice("Deburred, near side", Operation.DEBURRED, Mark.Side.NEAR),
-            new Choice("Deburred, far side", Operation.DEBURRED, Mark.Side.FAR));
+    private static final List<TaskList.Choice> TASKS = List.of(
+            new TaskList.Choice("Pilot hole", Operation.PILOT, Mark.Side.BOTH),
+            new TaskList.Choice("Match-drilled", Operation.MATCH_DRILLED, Mark.Side.BOTH),
+            new TaskList.Choice("Final size", Operation.FINAL_SIZE, Mark.Side.BOTH),
+            new TaskList.Choice("Deburred, both sides", Operation.DEBURRED, Mark.Side.BOTH),
+            new TaskList.Choice("Deburred, near side", Operation.DEBURRED, Mark.Side.NEAR),
+            new TaskList.Choice("Deburred, far side", Operation.DEBURRED, Mark.Side.FAR));
 
     /**
      * @param apart opens what is noted before taking apart

@@ -10,6 +10,8 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.scene.Node;
+import javafx.scene.input.TransferMode;
 import javafx.scene.layout.HBox;
 import javafx.stage.FileChooser;
 
@@ -88,6 +90,21 @@ final class EntryPhotos extends HBox {
             then = Optional.empty();
             now.ifPresent(Runnable::run);
         }
+    }
+
+    /** Files let fall on a view are added to the entry being written. */
+    void takeDropsOn(Node view) {
+        view.setOnDragOver(e -> {
+            if (e.getDragboard().hasFiles()) {
+                e.acceptTransferModes(TransferMode.COPY);
+            }
+            e.consume();
+        });
+        view.setOnDragDropped(e -> {
+            e.getDragboard().getFiles().forEach(f -> add(f.toPath()));
+            e.setDropCompleted(true);
+            e.consume();
+        });
     }
 
     /** True while files are being read; what is given then runs once they are. */

@@ -25,10 +25,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
-import javafx.scene.input.DragEvent;
-import javafx.scene.input.TransferMode;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** The panel that writes down what was set. It keeps what is typed until it is on the disk. */
@@ -105,8 +102,7 @@ public final class LogPanel extends StagePanel {
     }
 
     private void layNothing() {
-        setOnDragOver(this::dragOver);
-        setOnDragDropped(this::dropped);
+        photos.takeDropsOn(this);
         nothing.getChildren()
                 .addAll(
                         nothingHead,
@@ -125,10 +121,10 @@ public final class LogPanel extends StagePanel {
                         entry,
                         reads,
                         oddity,
-                        named("Explanation", explanation),
-                        named("Correction", reason),
+                        Ui.named("Explanation", explanation),
+                        Ui.named("Correction", reason),
                         verdicts,
-                        named("Note", note),
+                        Ui.named("Note", note),
                         rejects,
                         photos,
                         adding,
@@ -137,15 +133,6 @@ public final class LogPanel extends StagePanel {
                                 "Eye and hearing protection; fingers clear of bar and dies. A head outside the "
                                         + "limits is judged, not hit again.",
                                 "caution"));
-    }
-
-    private static HBox named(String name, Node field) {
-        HBox box = new HBox(8, Ui.kept(name, "field-name"), field);
-        HBox.setHgrow(field, Priority.ALWAYS);
-        box.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        box.visibleProperty().bind(field.visibleProperty());
-        box.managedProperty().bind(field.visibleProperty());
-        return box;
     }
 
     @Override
@@ -332,19 +319,6 @@ public final class LogPanel extends StagePanel {
         if (current != null) {
             rejects.add();
         }
-    }
-
-    private void dragOver(DragEvent e) {
-        if (e.getDragboard().hasFiles()) {
-            e.acceptTransferModes(TransferMode.COPY);
-        }
-        e.consume();
-    }
-
-    private void dropped(DragEvent e) {
-        e.getDragboard().getFiles().forEach(f -> photos.add(f.toPath()));
-        e.setDropCompleted(true);
-        e.consume();
     }
 
     // ---- writing it down

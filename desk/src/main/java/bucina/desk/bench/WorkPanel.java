@@ -19,7 +19,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
-import javafx.css.PseudoClass;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -27,22 +26,16 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** What is drilled, deburred and dressed: a task is chosen, holes are picked on the sheet, one key marks them. */
 abstract class WorkPanel extends StagePanel {
 
-    private static final PseudoClass PICKED = PseudoClass.getPseudoClass("picked");
     private static final int SHOWN = 10;
 
-    /** One task that can be chosen. */
-    record Choice(String words, Operation operation, Mark.Side side) {}
-
-    private final List<Choice> choices;
     final Desk desk;
     private final Runnable apart;
-    private final VBox tasks = new VBox();
+    private final TaskList tasks;
     private final ComboBox<Optional<Layer>> layer;
     final VBox below = new VBox(6);
     private final TextField why = new TextField();
@@ -57,9 +50,12 @@ abstract class WorkPanel extends StagePanel {
      * @param choices the tasks of the stage
      * @param apart   opens what is noted before taking apart
      */
-    WorkPanel(Desk desk, List<Choice> choices, Runnable apart) {
+    WorkPanel(Desk desk, List<TaskList.Choice> choices, Runnable apart) {
         super(8);
-        this.choices = choices;
+        tasks = new TaskList(
+                choices,
+                c -> choose(new Task(
+                        c.operation(), c.side(), desk.taskProperty().get().layer())));
         this.desk = desk;
         this.apart = apart;
         setId("work-panel");
@@ -80,11 +76,7 @@ abstract class WorkPanel extends StagePanel {
                 });
         lay();
         mark = Ui.button("", "Ctrl+Enter", this::mark, "primary");
-        mark.setId("work-mark");
-        mark.setMaxWidth(Double.MAX_VALUE);
-        mark.setMinWidth(0);
-        mark.setWrapText(true);
-        mark.setMinHeight(USE_PREF_SIZE);
+        layMark();
         back = Ui.button("Take back", "Ctrl+Back", this::takeBack);
         back.setId("work-back");
         Button all = Ui.button("Whole face", "Ctrl+A", desk::pickFace, "quiet");
@@ -99,6 +91,14 @@ abstract class WorkPanel extends StagePanel {
                 fill();
             }
         });
+    }
+
+    private void layMark() {
+        mark.setId("work-mark");
+        mark.setMaxWidth(Double.MAX_VALUE);
+        mark.setMinWidth(0);
+        mark.setWrapText(true);
+        mark.setMinHeight(USE_PREF_SIZE);
     }
 
     private void lay() {
@@ -148,10 +148,7 @@ abstract class WorkPanel extends StagePanel {
                 .progressProperty()
                 .get()
                 .filter(p -> p.face().equals(desk.face().face().id()));
-        tasks.getChildren().clear();
-        for (Choice c : choices) {
-            task(c, task, progress);
-        }
+        tasks.fill(task, progress);
         layers(task);
         below.getChildren().clear();
         picked(task);
@@ -167,41 +164,6 @@ abstract class WorkPanel extends StagePanel {
                             p.apart().reminder(desk.session().snapshot().build().workshop()))
                     .ifPresent(this::remind);
         }
-    }
-
-    private void task(Choice c, Task task, Optional<Progress> progress) {
-        boolean here = c.operation == task.operation() && c.side == task.side();
-        String left = left(progress, here, c);
-        HBox line = line(here, c, left);
-        Button button = new Button();
-        line.prefWidthProperty().bind(button.widthProperty().subtract(8));
-        button.setGraphic(line);
-        button.getStyleClass().add("number");
-        button.setMaxWidth(Double.MAX_VALUE);
-        button.setId("task-" + c.operation.code()
-                + (c.side == Mark.Side.BOTH ? "" : "-" + c.side.name().toLowerCase(java.util.Locale.ROOT)));
-        button.setAccessibleText(c.words + (here ? ", chosen, " : ", ") + left);
-        button.pseudoClassStateChanged(PICKED, here);
-        button.setOnAction(e ->
-                choose(new Task(c.operation, c.side, desk.taskProperty().get().layer())));
-        tasks.getChildren().add(button);
-    }
-
-    private static HBox line(boolean here, Choice c, String left) {
-        HBox line = new HBox(
-                6,
-                Ui.label((here ? "• " : "") + c.words, here ? "strong" : "plain"),
-                Ui.spring(),
-                Ui.kept(left, "soft"));
-        line.setMouseTransparent(true);
-        return line;
-    }
-
-    private static String left(Optional<Progress> progress, boolean here, Choice c) {
-        return progress.map(p ->
-                        here ? p.waiting() : c.side == Mark.Side.BOTH ? p.left().get(c.operation) : -1)
-                .map(n -> n < 0 ? "" : n == 0 ? "done" : n + " left")
-                .orElse("");
     }
 
     private void layers(Task task) {

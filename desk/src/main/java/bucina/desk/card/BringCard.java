@@ -101,12 +101,16 @@ public final class BringCard extends ShownBox {
         work = new HBox(8, bar, stop);
         Ui.shown(work, false);
         go = Ui.button("Bring it in", "Enter", this::go, "primary");
-        go.setId("bring-go");
-        go.setDefaultButton(true);
-        go.setDisable(true);
+        layGo();
         invite();
         lay(f, away);
         Ui.shown(error, false);
+    }
+
+    private void layGo() {
+        go.setId("bring-go");
+        go.setDefaultButton(true);
+        go.setDisable(true);
     }
 
     private void invite() {

@@ -1,7 +1,5 @@
 package bucina.desk.card;
 
-import bucina.core.batch.BatchClock;
-import bucina.core.batch.Pace;
 import bucina.core.measure.InputException;
 import bucina.core.plan.Batch;
 import bucina.core.plan.Compound;
@@ -16,10 +14,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
-import javafx.animation.Animation;
-import javafx.animation.KeyFrame;
-import javafx.animation.Timeline;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -40,27 +34,22 @@ public final class MixCard extends ShownBox {
     private final Desk desk;
     private final Latest standings;
     private final Latest offering;
-    private final VBox running = new VBox(10);
+    private final RunningBatches running;
     private final ComboBox<Compound> compound;
     private final TextField name;
     private final TextField induction;
     private final TextField life;
     private final TextField stir;
     private final TextField ago;
-    private final TextField pace = new TextField();
     private final ComboBox<Boolean> scope;
     private final VBox offers = new VBox(4);
     private final Label total = Ui.wrapped("", "strong");
     private final Label source = Ui.wrapped("", "tiny");
     private final Label error = Ui.wrapped("", "stop-text");
     private final TextField why = new TextField();
-    private final List<Clock> clocks = new ArrayList<>();
     private final List<Ticked> ticked = new ArrayList<>();
     private Snapshot shown;
     private boolean filling;
-
-    /** A running batch and the labels that tell its time. */
-    private record Clock(Batch batch, Mixing.Standing standing, Label time, Label phase, Label forecast) {}
 
     private record Ticked(CheckBox box, Mixing.Offer offer) {}
 
@@ -72,6 +61,7 @@ public final class MixCard extends ShownBox {
         this.desk = desk;
         standings = desk.session().latest();
         offering = desk.session().latest();
+        running = new RunningBatches(desk, this::primed, this::refuse);
         getStyleClass().add("card");
         setId("mix-card");
         setMaxSize(1120, 690);
@@ -98,6 +88,20 @@ public final class MixCard extends ShownBox {
         error.setId("mix-error");
         Ui.shown(error, false);
         layAsked();
+        HBox columns = columns(fields, go, desk);
+        HBox foot = foot(desk, away);
+        getChildren().addAll(Ui.label("Primer and sealant", "bench-title"), columns, foot);
+        choose(known.getFirst());
+        ties.on(desk.session().snapshotProperty(), (was, now) -> {
+            if (getScene() != null && now != shown) {
+                fill();
+            }
+        });
+        ties.play(running.ticking());
+        fill();
+    }
+
+    private HBox columns(Fields fields, Button go, Desk desk) {
         VBox left = new VBox(10, running, fields, source, error, why, new HBox(go), caution());
         left.setPrefWidth(440);
         left.setMinWidth(440);
@@ -108,22 +112,7 @@ public final class MixCard extends ShownBox {
         HBox.setHgrow(right, Priority.ALWAYS);
         HBox columns = new HBox(18, lefts, right);
         VBox.setVgrow(columns, Priority.ALWAYS);
-        HBox foot = foot(desk, away);
-        getChildren().addAll(Ui.label("Primer and sealant", "bench-title"), columns, foot);
-        choose(known.getFirst());
-        ties.on(desk.session().snapshotProperty(), (was, now) -> {
-            if (getScene() != null && now != shown) {
-                fill();
-            }
-        });
-        ticking();
-        fill();
-    }
-
-    private void ticking() {
-        Timeline ticking = new Timeline(new KeyFrame(javafx.util.Duration.seconds(1), e -> tick()));
-        ticking.setCycleCount(Animation.INDEFINITE);
-        ties.play(ticking);
+        return columns;
     }
 
     private static HBox foot(Desk desk, Runnable away) {
@@ -147,11 +136,6 @@ public final class MixCard extends ShownBox {
         why.setPromptText("why they may be primed now");
         why.setAccessibleText("Reason for priming sheets whose holes must wait");
         Ui.shown(why, false);
-        pace.setId("mix-pace");
-        pace.setPrefColumnCount(5);
-        pace.setPromptText("1.5");
-        pace.setAccessibleText("Minutes each, if the log does not tell");
-        pace.textProperty().addListener((o, was, now) -> tick());
     }
 
     /** Puts the keyboard into the first field. */
@@ -331,74 +315,9 @@ public final class MixCard extends ShownBox {
                 () -> batches.stream()
                         .map(b -> Mixing.standing(snapshot, b, now))
                         .toList(),
-                this::running,
+                running::show,
                 this::refuse);
         offers();
-    }
-
-    private void running(List<Mixing.Standing> standings) {
-        running.getChildren().clear();
-        clocks.clear();
-        for (Mixing.Standing s : standings) {
-            Label time = Ui.kept("", "batch-time");
-            Label phase = Ui.wrapped("", "strong");
-            Label forecast = Ui.wrapped("", "plain");
-            boolean primer = s.batch().compound().kind() == Compound.Kind.PRIMER;
-            HBox buttons = buttons(s, primer);
-            VBox box = box(time, phase, s, primer, forecast, buttons);
-            box.getStyleClass().add("batch-running");
-            running.getChildren().add(box);
-            clocks.add(new Clock(s.batch(), s, time, phase, forecast));
-        }
-        if (standings.isEmpty()) {
-            running.getChildren()
-                    .add(Ui.wrapped(
-                            "Nothing is mixed. Choose what you mix, tick what it is for, start the clock as the "
-                                    + "parts go together.",
-                            "soft"));
-        }
-        tick();
-    }
-
-    private VBox box(Label time, Label phase, Mixing.Standing s, boolean primer, Label forecast, HBox buttons) {
-        HBox clock = new HBox(14, time, phase);
-        clock.setAlignment(Pos.CENTER_LEFT);
-        VBox box = new VBox(5, clock, Ui.wrapped("For " + s.sheets() + ".", "soft"));
-        if (!primer) {
-            HBox each = new HBox(6, Ui.kept("Minutes each, to try", "field-name"), pace);
-            each.setAlignment(Pos.CENTER_LEFT);
-            box.getChildren().addAll(forecast, each);
-        }
-        box.getChildren().add(buttons);
-        return box;
-    }
-
-    private HBox buttons(Mixing.Standing s, boolean primer) {
-        HBox buttons = new HBox(8);
-        if (s.batch().compound().stir() > 0) {
-            buttons.getChildren()
-                    .add(Ui.button(
-                            "Stirred",
-                            "",
-                            () -> change(
-                                    s.batch(),
-                                    "stirring",
-                                    b -> b.stirred(desk.session().instant()))));
-        }
-        if (primer && !s.toPrime().isEmpty()) {
-            Button done = Ui.button("Its sheets are primed", "", () -> primed(s));
-            done.setId("mix-primed");
-            buttons.getChildren().add(done);
-        }
-        Button end = Ui.button(
-                "Used up or thrown away",
-                "",
-                () -> change(
-                        s.batch(), "ending a batch", b -> b.ended(desk.session().instant())));
-        end.setId("mix-end");
-        buttons.getChildren().add(end);
-        buttons.setDisable(desk.session().readOnly());
-        return buttons;
     }
 
     /** Marks the sheets primed; where their holes must wait, a reason is asked for. */
@@ -417,40 +336,5 @@ public final class MixCard extends ShownBox {
                             refuse(sentence);
                             Ui.shown(why, true);
                         });
-    }
-
-    private void change(Batch batch, String words, java.util.function.UnaryOperator<Batch> change) {
-        desk.session().plan(words, b -> Mixing.changed(b, batch.id(), change), () -> {}, this::refuse);
-    }
-
-    private void tick() {
-        Instant now = desk.session().instant();
-        for (Clock c : clocks) {
-            BatchClock at = BatchClock.at(c.batch, now);
-            c.time.setText(at.phase() == BatchClock.Phase.OVER ? "0:00" : BatchClock.words(at.left()));
-            String stirs = at.stir()
-                    .map(d -> d.isPositive() ? " Stir in " + BatchClock.words(d) + "." : " Stir it now.")
-                    .orElse("");
-            c.phase.setText(c.batch.compound().name() + ": " + phase(at) + stirs);
-            c.forecast.setText(at.usable() ? c.standing.forecast(given(), at.left()) : "");
-        }
-    }
-
-    private static String phase(BatchClock at) {
-        return switch (at.phase()) {
-            case STANDING -> "stands, not to be used yet.";
-            case READY -> "may be used.";
-            case CLOSING -> "goes off soon.";
-            case OVER -> "gone off, use no more of it.";
-        };
-    }
-
-    private Optional<Pace> given() {
-        try {
-            double minutes = Double.parseDouble(pace.getText().strip());
-            return minutes > 0 && minutes < 10_000 ? Optional.of(Pace.given(minutes)) : Optional.empty();
-        } catch (NumberFormatException e) {
-            return Optional.empty();
-        }
     }
 }

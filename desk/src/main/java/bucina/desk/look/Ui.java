@@ -94,4 +94,14 @@ public final class Ui {
         VBox.setVgrow(pane, Priority.ALWAYS);
         return pane;
     }
+
+    /** A field with its name before it; both are shown or neither is. */
+    public static HBox named(String name, Node field) {
+        HBox box = new HBox(8, Ui.kept(name, "field-name"), field);
+        HBox.setHgrow(field, Priority.ALWAYS);
+        box.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        box.visibleProperty().bind(field.visibleProperty());
+        box.managedProperty().bind(field.visibleProperty());
+        return box;
+    }
 }

@@ -7,7 +7,7 @@ import java.util.concurrent.CancellationException;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 
-/** The way off the interface thread and back. What goes wrong comes back as a sentence; what is ours is recorded too. */
+/** The way off the interface thread and back. What goes wrong comes back as a sentence; faults of ours are recorded. */
 public final class Aside {
 
     private final Executor ui;

@@ -23,6 +23,14 @@ sealed interface Doing {
     record Logged(Optional<Integer> entry, LogEntry content, Optional<LogEntry> instead, String words)
             implements Doing {
 
+        /** An entry just written. */
+        static Logged of(LogEntry entry, Optional<LogEntry> instead) {
+            String words = entry.work()
+                    .map(w -> "logging " + w.count() + " of " + w.groupCode())
+                    .orElse("withdrawing entry " + entry.corrects().orElse(0));
+            return new Logged(Optional.of(entry.id()), entry, instead, words);
+        }
+
         /** The same after another entry has undone it or done it again. */
         Logged as(int by) {
             return new Logged(Optional.of(by), content, instead, words);

@@ -112,6 +112,12 @@ public final class Over {
         return reaching.getReadOnlyProperty();
     }
 
+    /** The same as it is now; empty also while it is still that of another face. */
+    public Optional<Reaching> reaching() {
+        return reaching.get()
+                .filter(r -> r.face().equals(desk.selectionProperty().get().face()));
+    }
+
     /** Shows what tools reach, for the work of the stage, or puts it away. */
     public void turnReach() {
         if (reaching.get().isPresent()) {

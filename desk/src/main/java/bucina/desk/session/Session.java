@@ -160,20 +160,15 @@ public final class Session implements AutoCloseable {
                 draft,
                 photos,
                 entry -> {
-                    history.remember(new Doing.Logged(Optional.of(entry.id()), entry, instead, words(entry)));
+                    Doing.Logged logged = Doing.Logged.of(entry, instead);
+                    history.remember(logged);
                     notices.saved(
                             "Entry " + entry.id() + " saved",
                             "Saved: entry " + entry.id() + " is on the disk.",
-                            Notices.past(words(entry)));
+                            Notices.past(logged.words()));
                     then.accept(entry);
                 },
                 refused);
-    }
-
-    private static String words(LogEntry entry) {
-        return entry.work()
-                .map(w -> "logging " + w.count() + " of " + w.groupCode())
-                .orElse("withdrawing entry " + entry.corrects().orElse(0));
     }
 
     void append(LogEntry.Draft draft, List<Photo> photos, Consumer<LogEntry> then, Consumer<String> refused) {
@@ -372,7 +367,6 @@ public final class Session implements AutoCloseable {
         }
     }
 
-    /** What a job wrote and what is shown because of it. */
     private record Written<T>(T what, Snapshot next) {}
 
     private <T> void job(Callable<Written<T>> work, Consumer<Written<T>> then, Consumer<String> refused) {

@@ -18,7 +18,6 @@ import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
 import bucina.core.stack.StackCheck;
 import bucina.desk.look.Palette;
-import bucina.desk.look.Type;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Selection;
 import java.util.LinkedHashSet;
@@ -26,9 +25,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
-import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.text.TextAlignment;
 
 /*
  * Design. A drag is a function from the build on the disk to the build it would make. While the hand moves, that
@@ -332,7 +329,7 @@ final class ChangeHands {
             g.strokeLine(0, t.toY(snapY.y()), width, t.toY(snapY.y()));
         }
         g.setLineDashes((double[]) null);
-        plate(g, p, readout + worst(desk.face()), width, text);
+        Readout.draw(g, p, readout + worst(desk.face()), width, text);
     }
 
     private static void sheet(GraphicsContext g, SheetTransform t, Palette p, Layer layer) {
@@ -368,39 +365,5 @@ final class ChangeHands {
         Finding finding = StackCheck.findings(face.face(), first).getFirst();
         return "\n" + finding.message().in(desk.unit())
                 + (wrong.size() > 1 ? "  And " + (wrong.size() - 1) + " more holes." : "");
-    }
-
-    private static void plate(GraphicsContext g, Palette p, String words, double width, double text) {
-        String[] lines = words.split("\n");
-        double size = Type.SMALL * text * 1.1;
-        double longest = longest(lines);
-        double w = Math.min(width - 60, longest * size * 0.58 + 20);
-        double h = lines.length * size * 1.5 + 10;
-        double x = Brush.RULER + 10;
-        double y = Brush.RULER + 10;
-        g.setFill(p.panel());
-        g.fillRect(x, y, w, h);
-        g.setStroke(p.layout());
-        g.setLineWidth(1.5);
-        g.strokeRect(x, y, w, h);
-        g.setTextAlign(TextAlignment.LEFT);
-        lines(g, lines, size, p, x, y, w);
-    }
-
-    private static double longest(String[] lines) {
-        double longest = 0;
-        for (String line : lines) {
-            longest = Math.max(longest, line.length());
-        }
-        return longest;
-    }
-
-    private static void lines(GraphicsContext g, String[] lines, double size, Palette p, double x, double y, double w) {
-        g.setTextBaseline(VPos.CENTER);
-        for (int i = 0; i < lines.length; i++) {
-            g.setFont(i == 0 ? Type.bold(size) : Type.text(size));
-            g.setFill(i == 0 ? p.ink() : p.stop());
-            g.fillText(lines[i], x + 10, y + 5 + size * 1.5 * (i + 0.5), w - 20);
-        }
     }
 }

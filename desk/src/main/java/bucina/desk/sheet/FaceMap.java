@@ -16,10 +16,7 @@ public final class FaceMap extends Canvas {
     public FaceMap(Desk desk, Id.Face faceId, Set<Id.Hole> meant, double width, double most) {
         Palette p = desk.look().darkProperty().get() ? Palette.DARK : Palette.LIGHT;
         var face = desk.snapshot().face(faceId);
-        Box box = face.face().layers().stream()
-                .map(l -> l.outline().box())
-                .reduce(Box::with)
-                .orElse(new Box(0, 0, 1, 1));
+        Box box = face.face().box();
         double height = Math.min(most, 24 + (width - 24) * box.height() / Math.max(1, box.width()));
         setWidth(width);
         setHeight(height);

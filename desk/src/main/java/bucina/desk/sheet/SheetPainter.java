@@ -1,5 +1,6 @@
 package bucina.desk.sheet;
 
+import bucina.core.measure.LengthFormat;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Face;
 import bucina.core.plan.Layer;
@@ -7,6 +8,7 @@ import bucina.core.plan.Zone;
 import bucina.core.sheet.Box;
 import bucina.core.sheet.Point;
 import bucina.core.sheet.Ring;
+import bucina.core.sheet.Segment;
 import bucina.core.sheet.Trace;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.SafeTrim;
@@ -236,43 +238,41 @@ final class SheetPainter {
         g.setTextAlign(TextAlignment.CENTER);
         g.setTextBaseline(VPos.CENTER);
         for (SafeTrim trim : SafeTrim.of(picked.orElse(reading.face().layers().get(skin)), reading)) {
-            boolean bad = !(trim.largest().nanometres() >= 0);
-            double x1 = t.toX(trim.line().a().x());
-            double y1 = t.toY(trim.line().a().y());
-            double x2 = t.toX(trim.line().b().x());
-            double y2 = t.toY(trim.line().b().y());
-            g.setStroke(bad ? p.stop() : p.done());
-            g.setLineWidth(1.8);
-            g.setLineDashes(10, 4, 2, 4);
-            g.strokeLine(x1, y1, x2, y2);
-            g.setLineDashes((double[]) null);
-            String words = bucina.core.measure.LengthFormat.decimal(trim.largest(), unit, 3);
-            double w = words.length() * Type.SMALL * text * 0.62 + 8;
-            if (Math.hypot(x2 - x1, y2 - y1) < 60) {
-                continue;
-            }
-            // Outside the sheet, where it covers neither holes nor edge.
-            double ox = (trim.outer().a().x()
-                            + trim.outer().b().x()
-                            - trim.line().a().x()
-                            - trim.line().b().x())
-                    / 2;
-            double oy = (trim.outer().a().y()
-                            + trim.outer().b().y()
-                            - trim.line().a().y()
-                            - trim.line().b().y())
-                    / 2;
-            double out = Math.max(1e-9, Math.hypot(ox, oy));
-            double at = Math.max(0, trim.largest().nanometres()) * t.scale() + 14;
-            double mx = Math.clamp(
-                    (x1 + x2) / 2 + ox / out * (at + w / 2),
-                    Math.min(width - w / 2 - 4, Brush.RULER + w / 2 + 4),
-                    width - w / 2 - 4);
-            double my = Math.clamp((y1 + y2) / 2 - oy / out * at, Brush.RULER + 12, height - 12);
-            g.setFill(p.film());
-            g.fillRect(mx - w / 2, my - 9, w, 18);
-            g.setFill(bad ? p.stop() : p.done());
-            g.fillText(words, mx, my);
+            trim(trim, LengthFormat.decimal(trim.largest(), unit, 3));
         }
+    }
+
+    private void trim(SafeTrim trim, String words) {
+        Color colour = trim.largest().nanometres() >= 0 ? p.done() : p.stop();
+        double x1 = t.toX(trim.line().a().x());
+        double y1 = t.toY(trim.line().a().y());
+        double x2 = t.toX(trim.line().b().x());
+        double y2 = t.toY(trim.line().b().y());
+        g.setStroke(colour);
+        g.setLineWidth(1.8);
+        g.setLineDashes(10, 4, 2, 4);
+        g.strokeLine(x1, y1, x2, y2);
+        g.setLineDashes((double[]) null);
+        if (Math.hypot(x2 - x1, y2 - y1) >= 60) {
+            figure(trim, words, (x1 + x2) / 2, (y1 + y2) / 2, colour);
+        }
+    }
+
+    /** Outside the sheet, where it covers neither holes nor edge. */
+    private void figure(SafeTrim trim, String words, double x, double y, Color colour) {
+        double w = words.length() * Type.SMALL * text * 0.62 + 8;
+        Segment outer = trim.outer();
+        Segment line = trim.line();
+        double ox = (outer.a().x() + outer.b().x() - line.a().x() - line.b().x()) / 2;
+        double oy = (outer.a().y() + outer.b().y() - line.a().y() - line.b().y()) / 2;
+        double out = Math.max(1e-9, Math.hypot(ox, oy));
+        double at = Math.max(0, trim.largest().nanometres()) * t.scale() + 14;
+        double least = Math.min(width - w / 2 - 4, Brush.RULER + w / 2 + 4);
+        double mx = Math.clamp(x + ox / out * (at + w / 2), least, width - w / 2 - 4);
+        double my = Math.clamp(y - oy / out * at, Brush.RULER + 12, height - 12);
+        g.setFill(p.film());
+        g.fillRect(mx - w / 2, my - 9, w, 18);
+        g.setFill(colour);
+        g.fillText(words, mx, my);
     }
 }

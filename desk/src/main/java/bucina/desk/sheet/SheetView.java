@@ -11,7 +11,6 @@ import bucina.desk.look.Ties;
 import bucina.desk.session.Desk;
 import bucina.desk.session.HoleLook;
 import bucina.desk.session.LengthClasses;
-import bucina.desk.session.Reaching;
 import bucina.desk.session.Selection;
 import java.util.Comparator;
 import java.util.Optional;
@@ -27,7 +26,6 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Region;
-import javafx.scene.paint.Color;
 import javafx.util.Duration;
 
 /** Shows one face and picks from it. See the package text for how it is drawn. */
@@ -132,19 +130,12 @@ public final class SheetView extends Region implements Shown {
     public void fit() {
         fitted = true;
         FaceReading face = desk.face();
-        Box box = box(face);
+        Box box = face.face().box();
         double r = Brush.RULER;
         SheetTransform inner = SheetTransform.fit(box, getWidth() - r, getHeight() - r - BADGE, MARGIN);
         boolean low = box.height() * inner.scale() < SLIM * (getHeight() - r);
         wanted = inner.moved(r, low ? r + MARGIN - inner.toY(box.maxY()) : r);
         draw();
-    }
-
-    private static Box box(FaceReading face) {
-        return face.face().layers().stream()
-                .map(l -> l.outline().box())
-                .reduce(Box::with)
-                .orElse(new Box(0, 0, 25.4e7, 25.4e7));
     }
 
     /** Zooms in or out about the middle of what is picked, or of the view. */
@@ -244,7 +235,8 @@ public final class SheetView extends Region implements Shown {
         }
         painter.zones(face);
         new HolePainter(brush, sprites).holes(face, HoleLook.Face.of(desk, lengths)::of);
-        reaching()
+        desk.over()
+                .reaching()
                 .ifPresent(r -> ReachPainter.holes(
                         sheet.getGraphicsContext2D(), drawn, face, r, palette, getWidth(), getHeight()));
         new RulerPainter(brush).rulers(desk.unit());
@@ -261,22 +253,6 @@ public final class SheetView extends Region implements Shown {
                 desk.look().scaleProperty().get() / 100.0);
     }
 
-    private Optional<Reaching> reaching() {
-        return desk.over()
-                .reachingProperty()
-                .get()
-                .filter(r -> r.face().equals(desk.selectionProperty().get().face()));
-    }
-
-    private void describe(FaceReading face) {
-        setAccessibleText(face.face().name() + ", " + face.size() + " holes"
-                + desk.cursor()
-                        .map(c -> ", hole " + c.label() + ", "
-                                + desk.snapshot().state(c).words() + ", grip "
-                                + c.solution().grip() + ", use " + c.solution().dash())
-                        .orElse(""));
-    }
-
     /**
      * Everything that follows the hole looked at: drawn alone when only that changes, so that stepping along a row does
      * not draw the sheet again.
@@ -290,16 +266,20 @@ public final class SheetView extends Region implements Shown {
         FaceReading face = desk.face();
         Brush brush = brush(overlay);
         detail = fitted && !desk.changingProperty().get()
-                ? desk.cursor().flatMap(c -> SheetDetail.of(c, box(face), drawn, getWidth(), getHeight() - BADGE, SLIM))
+                ? desk.cursor()
+                        .flatMap(
+                                c -> SheetDetail.of(c, face.face().box(), drawn, getWidth(), getHeight() - BADGE, SLIM))
                 : Optional.empty();
         detail.ifPresent(d -> d.draw(g, desk, lengths, palette, sprites));
         desk.row().ifPresent(new HolePainter(brush, sprites)::flags);
         desk.cursor().ifPresent(c -> new RulerPainter(brush).runningDimension(c, desk.unit()));
-        desk.cursor().ifPresent(c -> reaching().ifPresent(r -> ReachPainter.room(g, drawn, c, r, palette)));
-        describe(face);
-        picked(face, g);
+        desk.cursor().ifPresent(c -> desk.over().reaching().ifPresent(r -> ReachPainter.room(g, drawn, c, r, palette)));
+        setAccessibleText(Picking.words(desk));
+        PickPainter picks = new PickPainter(brush);
+        picks.picked(face, desk.selectionProperty().get());
+        desk.cursor().ifPresent(c -> picks.cursor(face, c));
         if (pressed != null && dragged != null && !panning && !holding) {
-            band(g);
+            picks.band(pressed, dragged);
         }
         if (desk.changingProperty().get()) {
             hands.draw(
@@ -310,61 +290,8 @@ public final class SheetView extends Region implements Shown {
                     overlay.getHeight(),
                     desk.look().scaleProperty().get() / 100.0);
         }
-        focus(g);
-    }
-
-    private void focus(GraphicsContext g) {
         if (isFocused()) {
-            g.setStroke(desk.changingProperty().get() ? palette.attention() : palette.layout());
-            g.setLineWidth(2);
-            g.strokeRect(1, 1, overlay.getWidth() - 2, overlay.getHeight() - 2);
-        }
-    }
-
-    private void band(GraphicsContext g) {
-        g.setFill(Color.color(
-                palette.layout().getRed(),
-                palette.layout().getGreen(),
-                palette.layout().getBlue(),
-                0.12));
-        double x = Math.min(pressed.getX(), dragged.getX());
-        double y = Math.min(pressed.getY(), dragged.getY());
-        double w = Math.abs(pressed.getX() - dragged.getX());
-        double h = Math.abs(pressed.getY() - dragged.getY());
-        g.fillRect(x, y, w, h);
-        g.strokeRect(x, y, w, h);
-    }
-
-    private void picked(FaceReading face, GraphicsContext g) {
-        Selection selection = desk.selectionProperty().get();
-        double r = HolePainter.glyphSize(drawn, face) * 0.5 + 2.5;
-        g.setStroke(palette.layout());
-        g.setLineWidth(1.6);
-        rings(selection, face, g, r);
-        desk.cursor()
-                .ifPresent(c -> cursor(
-                        g, drawn.toX(c.hole().at().x()), drawn.toY(c.hole().at().y()), r));
-    }
-
-    private void rings(Selection selection, FaceReading face, GraphicsContext g, double r) {
-        Box visible = drawn.visible(getWidth(), getHeight(), 20);
-        for (HoleReading reading : selection.readings(face)) {
-            Point at = reading.hole().at();
-            if (visible.contains(at)) {
-                g.strokeOval(drawn.toX(at.x()) - r, drawn.toY(at.y()) - r, 2 * r, 2 * r);
-            }
-        }
-    }
-
-    /** Four corner ticks around the hole looked at. */
-    private void cursor(GraphicsContext g, double x, double y, double r) {
-        double a = r + 3;
-        double b = r + 9;
-        g.setLineWidth(2.2);
-        for (int sx = -1; sx <= 1; sx += 2) {
-            for (int sy = -1; sy <= 1; sy += 2) {
-                g.strokeLine(x + sx * a * 0.8, y + sy * a * 0.8, x + sx * b * 0.8, y + sy * b * 0.8);
-            }
+            picks.focus(desk.changingProperty().get());
         }
     }
 
@@ -450,44 +377,14 @@ public final class SheetView extends Region implements Shown {
                 && under(e.getX(), e.getY()).isEmpty()) {
             hands.pickSheet(wanted, e.getX(), e.getY());
         }
-        desk.selectionProperty().set(clicked(e, face, selection));
-    }
-
-    private Selection clicked(MouseEvent e, FaceReading face, Selection selection) {
-        Optional<HoleReading> hole = under(e.getX(), e.getY());
-        if (hole.isEmpty()) {
-            return Selection.none(selection.face());
-        }
-        HoleReading at = hole.get();
-        if (e.getClickCount() >= 3) {
-            return Selection.group(face, at.group().id(), Optional.of(at.hole().id()));
-        }
-        if (e.getClickCount() == 2) {
-            return Selection.row(face, at.row().id(), Optional.of(at.hole().id()));
-        }
-        if (e.isShiftDown()) {
-            return selection.range(face, at);
-        }
-        return e.isShortcutDown() ? selection.toggled(face, at) : selection.one(at);
+        desk.selectionProperty().set(Picking.clicked(e, face, selection, under(e.getX(), e.getY())));
     }
 
     private void key(KeyEvent e) {
-        FaceReading face = desk.face();
-        Selection selection = desk.selectionProperty().get();
-        Selection next =
-                switch (e.getCode()) {
-                    case LEFT -> selection.along(face, -1, e.isShiftDown());
-                    case RIGHT -> selection.along(face, 1, e.isShiftDown());
-                    case HOME -> selection.along(face, -100_000, false);
-                    case END -> selection.along(face, 100_000, false);
-                    case UP -> selection.across(face, true);
-                    case DOWN -> selection.across(face, false);
-                    default -> null;
-                };
-        if (next != null) {
+        Picking.keyed(e, desk.face(), desk.selectionProperty().get()).ifPresent(next -> {
             desk.selectionProperty().set(next);
             e.consume();
-        }
+        });
     }
 
     @Override

@@ -1,6 +1,7 @@
 package bucina.desk.sums;
 
 import bucina.core.bend.Bracket;
+import bucina.core.bend.BracketCheck;
 import bucina.core.bend.BracketFlat;
 import bucina.core.bend.NeutralLine;
 import bucina.core.drawing.FlatDrawing;
@@ -156,14 +157,14 @@ final class BracketSum implements Sum {
     }
 
     /** The largest rivet that goes in a hole of this size; one as large as the hole where none does. */
-    private static BracketFlat.HeadSize head(Figures f, Length hole) {
+    private static BracketCheck.HeadSize head(Figures f, Length hole) {
         return f.bench().catalogue().rivets().stream()
                 .filter(s -> s.head() == HeadStyle.UNIVERSAL
                         && s.hole().minus(hole).atMost(Length.in(.003))
                         && s.hole().times(1.35).atLeast(hole))
                 .max(Comparator.comparing(RivetSize::shank))
-                .map(s -> new BracketFlat.HeadSize(s.shank(), s.headDiameter().times(0.5)))
-                .orElse(new BracketFlat.HeadSize(hole, hole));
+                .map(s -> new BracketCheck.HeadSize(s.shank(), s.headDiameter().times(0.5)))
+                .orElse(new BracketCheck.HeadSize(hole, hole));
     }
 
     @Override
@@ -171,7 +172,7 @@ final class BracketSum implements Sum {
         Bracket bracket = read(f);
         BracketFlat flat = BracketFlat.of(bracket);
         Answer.Maker out = new Answer.Maker();
-        out.findings(flat.findings(f.rules(), d -> head(f, d)), f.shown());
+        out.findings(BracketCheck.of(flat, f.rules(), d -> head(f, d)), f.shown());
         List<Length> blank = flat.blank();
         BracketFlat.BandLine first = flat.bands().getFirst();
         out.line(

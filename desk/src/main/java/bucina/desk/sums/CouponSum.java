@@ -3,7 +3,6 @@ package bucina.desk.sums;
 import bucina.core.dress.Coupon;
 import bucina.core.measure.Length;
 import bucina.core.rule.Level;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 
@@ -58,7 +57,7 @@ final class CouponSum implements Sum {
         if (!c.scrap().isEmpty()) {
             readTable(out, f, c);
         }
-        return out.answer(picture(f, c));
+        return out.answer(CouponPicture.of(f, c));
     }
 
     private static Coupon coupon(Length target, Figures f, NestSum.Head head) {
@@ -220,59 +219,5 @@ final class CouponSum implements Sum {
 
     private static void next(Answer.Maker out, String what, String note) {
         out.line("Next", what, "the last reading against the limits", "", PRACTICE, note);
-    }
-
-    /** Readings over holes: scrap to the left of hole 0, the limits as a band. */
-    private static Picture.Panel picture(Figures f, Coupon c) {
-        Picture.Pen pen = new Picture.Pen();
-        List<Length> all = new ArrayList<>(c.scrap());
-        all.addAll(c.checks());
-        List<Length> shown = all.subList(Math.max(0, all.size() - 120), all.size());
-        int first = c.scrap().size() - (all.size() - shown.size());
-        double most = shown.stream()
-                .mapToDouble(r -> Math.abs(r.minus(c.target()).nanometres()))
-                .max()
-                .orElse(0);
-        double tall = Math.max(most, Math.max(c.under().nanometres(), c.over().nanometres()) * 1.6 + 1);
-        // One reading to the next is 1 mm wide; the plot is a third as tall as wide.
-        double step = 1e6;
-        double left = -(first + 0.6) * step;
-        double right = (shown.size() - first + 1.6) * step;
-        double y = (right - left) * 0.2 / tall;
-        double low = -c.under().nanometres() * y;
-        double high = c.over().nanometres() * y;
-        pen.box(Picture.Ink.SHADE, left, low, right, Math.max(high, low + 1));
-        pen.line(Picture.Ink.SIGHT, left, 0, right, 0);
-        pen.words(Picture.Ink.EDGE, right, 0, "target " + f.fine(c.target()), Picture.Side.RIGHT);
-        if (high > tall * y * 0.12) {
-            pen.words(Picture.Ink.SOFT, right, high, "wide " + f.fine(c.high()), Picture.Side.RIGHT);
-        }
-        pen.words(Picture.Ink.SOFT, right, low, "narrow " + f.fine(c.low()), Picture.Side.RIGHT);
-        pen.line(Picture.Ink.EDGE, -0.5 * step, -tall * y * 1.1, -0.5 * step, tall * y * 1.1);
-        pen.words(Picture.Ink.SOFT, -0.5 * step, tall * y * 1.1, "the work begins", Picture.Side.ABOVE);
-        List<Picture.Tick> ticks = new ArrayList<>();
-        for (int i = 0; i < shown.size(); i++) {
-            double x = (i - first) * step;
-            double at = shown.get(i).minus(c.target()).nanometres() * y;
-            pen.line(Picture.Ink.EDGE, x, 0, x, at);
-            pen.round(
-                    c.judge(shown.get(i)) == Coupon.Verdict.GOOD ? Picture.Ink.DONE : Picture.Ink.STOP,
-                    x,
-                    at,
-                    (right - left) * 0.009);
-            ticks.add(new Picture.Tick(
-                    x, i < first ? "scrap " + (i + 1) : String.valueOf((i - first + 1) * c.every()), Picture.Ink.SOFT));
-        }
-        if (c.drift().isPresent()) {
-            double from = c.line(0).orElseThrow().minus(c.target()).nanometres() * y;
-            double to =
-                    c.line(c.cut() + c.every()).orElseThrow().minus(c.target()).nanometres() * y;
-            pen.line(Picture.Ink.GHOST, -step, from, c.checks().size() * step, to);
-        }
-        pen.add(new Picture.Running(-tall * y * 1.15, false, ticks));
-        return pen.panel(
-                "Across the cone, off target, drawn large: scrap at the left, then after so many holes of the work; "
-                        + "dashed the drift",
-                1);
     }
 }

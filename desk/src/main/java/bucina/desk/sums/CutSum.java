@@ -86,17 +86,7 @@ final class CutSum implements Sum {
         List<String> order = new ArrayList<>();
         Picture.Pen pen = new Picture.Pen();
         // Bars share one scale; a few are drawn thick, many thin.
-        double longest = sections.values().stream()
-                .flatMap(s -> s.stock.stream())
-                .mapToDouble(s -> s.length().nanometres())
-                .max()
-                .orElse(1);
-        int many = Math.min(
-                SHOWN,
-                sections.values().stream()
-                        .mapToInt(s -> s.stock.stream().mapToInt(Stock::count).sum())
-                        .sum());
-        double[] row = {0, longest * Math.min(0.13, 0.6 / Math.max(1, many))};
+        double[] row = scale(sections);
         for (Section s : sections.values()) {
             if (s.pieces.isEmpty()) {
                 continue;
@@ -122,6 +112,20 @@ final class CutSum implements Sum {
                 "Each piece has " + f.fine(f.length("trim"))
                         + " to trim. Mark, measure twice, cut on the waste side; deburr both ends.");
         return out.answer(panels.toArray(Picture.Panel[]::new));
+    }
+
+    private static double[] scale(Map<String, Section> sections) {
+        double longest = sections.values().stream()
+                .flatMap(s -> s.stock.stream())
+                .mapToDouble(s -> s.length().nanometres())
+                .max()
+                .orElse(1);
+        int many = Math.min(
+                SHOWN,
+                sections.values().stream()
+                        .mapToInt(s -> s.stock.stream().mapToInt(Stock::count).sum())
+                        .sum());
+        return new double[] {0, longest * Math.min(0.13, 0.6 / Math.max(1, many))};
     }
 
     private static void lines(

@@ -67,14 +67,15 @@ final class FluteSum implements Sum {
         FluteLine line = FluteLine.of(flutes, now, chord, holes, width);
         Answer.Maker out = new Answer.Maker();
         count(out, flutes, f, width);
-        out.line(
-                "Too long at the free edge",
-                f.fine(plain.excess()),
-                "8 · s · f / c",
-                "8 × " + f.figure(now) + " × " + f.figure(flange) + " / " + f.figure(chord) + " = "
-                        + f.figure(plain.excess()),
-                "geometry of a bowed strip",
-                "");
+        tooLong(out, f, plain, now, flange, chord);
+        oneTakes(out, f, flutes, width);
+        taken(taken, out, f, bows, now);
+        notes(f, flutes, line, holes, out);
+        table(f, line, holes, out);
+        return out.answer(lines(f, line, holes), flange(line, flange, width, holes));
+    }
+
+    private static void oneTakes(Answer.Maker out, Figures f, Flutes flutes, Length width) {
         out.line(
                 "One flute takes up",
                 f.fine(flutes.takeUp()),
@@ -90,10 +91,17 @@ final class FluteSum implements Sum {
                 f.figure(flutes.residualSagitta()),
                 "arc of one wave, summed",
                 "Measure again after the first flutes and type the new bow behind the first.");
-        taken(taken, out, f, bows, now);
-        notes(f, flutes, line, holes, out);
-        table(f, line, holes, out);
-        return out.answer(lines(f, line, holes), flange(line, flange, width, holes));
+    }
+
+    private static void tooLong(Answer.Maker out, Figures f, Flutes plain, Length now, Length flange, Length chord) {
+        out.line(
+                "Too long at the free edge",
+                f.fine(plain.excess()),
+                "8 · s · f / c",
+                "8 × " + f.figure(now) + " × " + f.figure(flange) + " / " + f.figure(chord) + " = "
+                        + f.figure(plain.excess()),
+                "geometry of a bowed strip",
+                "");
     }
 
     private static void taken(Optional<Double> taken, Answer.Maker out, Figures f, List<Length> bows, Length now) {

@@ -99,7 +99,7 @@ final class NestSum implements Sum {
                 Level.NOTE,
                 "Set the stop cage on scrap, creep up, try a dimpled coupon in it. Too shallow is mended, too deep "
                         + "is not.");
-        return out.answer(picture(f, nest));
+        return out.answer(NestPicture.of(f, nest));
     }
 
     private static void cold(Figures f, Answer.Maker out) {
@@ -163,60 +163,5 @@ final class NestSum implements Sum {
                 f.source(RuleKey.COUNTERSINK_SCHOOL),
                 "School: " + school.word() + ".");
         out.line("Deeper than the head", f.fine(nest.extraDepth()), "0.364 ts / tan θ", "", head.source, "");
-    }
-
-    private static Picture.Panel picture(Figures f, Nest nest) {
-        Picture.Pen pen = new Picture.Pen();
-        double tan = nest.head().halfAngle().tan();
-        double r = nest.diameter().nanometres() / 2;
-        double h = nest.hole().nanometres() / 2;
-        double t = nest.sub().nanometres();
-        double deep = Math.min(nest.cutterDepth().nanometres(), t);
-        double low = r - deep * tan;
-        double wide = r * 2;
-        double ts = nest.dimpled().nanometres();
-        double head = nest.head().diameter().nanometres() / 2;
-        for (int side = -1; side <= 1; side += 2) {
-            pen.area(
-                    Picture.Ink.METAL,
-                    side * wide,
-                    0,
-                    side * r,
-                    0,
-                    side * low,
-                    -deep,
-                    side * Math.max(h, low),
-                    -t,
-                    side * wide,
-                    -t);
-            if (ts > 0) {
-                double end = h;
-                double drop = (head - end) / tan;
-                // The underside lies in the nest: it is the nest's own cone.
-                pen.area(
-                        Picture.Ink.SHADE,
-                        side * wide,
-                        ts,
-                        side * head,
-                        ts,
-                        side * end,
-                        ts - drop,
-                        side * end,
-                        -(r - end) / tan,
-                        side * r,
-                        0,
-                        side * wide,
-                        0);
-            }
-        }
-        pen.line(Picture.Ink.SIGHT, 0, ts + t * 0.4, 0, -t * 1.3);
-        pen.dim(-r, 0, r, 0, ts > 0 ? 70 : 30, "Ø " + f.fine(nest.diameter()));
-        pen.dim(wide, -deep, wide, 0, -16, "cutter " + f.fine(nest.cutterDepth()));
-        pen.dim(-wide, -t, -wide, 0, 18, f.fine(nest.sub()));
-        if (ts > 0) {
-            pen.words(Picture.Ink.SOFT, wide, ts * 0.7, "dimpled " + f.fine(nest.dimpled()), Picture.Side.RIGHT);
-        }
-        pen.dim(-h, -t, h, -t, -18, "hole " + f.fine(nest.hole()));
-        return pen.panel("Cut through the middle, to scale", 1);
     }
 }

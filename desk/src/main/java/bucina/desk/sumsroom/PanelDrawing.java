@@ -22,6 +22,7 @@ final class PanelDrawing {
 
     private final GraphicsContext g;
     private final Palette palette;
+    private final Inks inks;
     private final double text;
     private final Picture.Panel panel;
     private final double top;
@@ -43,6 +44,7 @@ final class PanelDrawing {
             double height) {
         this.g = g;
         this.palette = palette;
+        this.inks = new Inks(palette);
         this.text = text;
         this.panel = panel;
         this.top = top;
@@ -80,7 +82,7 @@ final class PanelDrawing {
      */
     private void fit() {
         double[] box = {Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE};
-        panel.shapes().forEach(s -> points(s).forEach(p -> grow(box, p.x(), p.y())));
+        panel.shapes().forEach(s -> Extent.points(s).forEach(p -> Extent.grow(box, p.x(), p.y())));
         double w = Math.max(1, box[2] - box[0]);
         double h = Math.max(1, (box[3] - box[1]) * panel.stretch());
         double freeW = width - 40;
@@ -101,54 +103,31 @@ final class PanelDrawing {
         }
     }
 
-    private static void grow(double[] box, double x, double y) {
-        box[0] = Math.min(box[0], x);
-        box[1] = Math.min(box[1], y);
-        box[2] = Math.max(box[2], x);
-        box[3] = Math.max(box[3], y);
-    }
-
-    private static List<Point> points(Picture.Shape shape) {
-        return switch (shape) {
-            case Picture.Area a -> a.points();
-            case Picture.Line l -> l.points();
-            case Picture.Round r ->
-                List.of(
-                        new Point(r.at().x() - r.radius(), r.at().y() - r.radius()),
-                        new Point(r.at().x() + r.radius(), r.at().y() + r.radius()));
-            case Picture.Words w -> List.of(w.at());
-            case Picture.Dim d -> List.of(d.a(), d.b());
-            case Picture.Running r ->
-                r.ticks().stream().map(t -> new Point(t.x(), r.y())).toList();
-            case Picture.Grip p -> List.of(p.at());
-        };
-    }
-
     private void extent(Picture.Shape shape, double[] seen) {
         switch (shape) {
             case Picture.Words w -> {
                 double[] at = placed(w);
-                grow(seen, at[0], at[1] - line() / 2);
-                grow(seen, at[0] + wide(w.text()), at[1] + line() / 2);
+                Extent.grow(seen, at[0], at[1] - line() / 2);
+                Extent.grow(seen, at[0] + wide(w.text()), at[1] + line() / 2);
             }
             case Picture.Dim d -> {
                 Way way = new Way(d);
                 double half = wide(d.text()) / 2;
                 boolean flat = Math.abs(way.uy) < 0.7;
-                grow(seen, way.tx - (flat ? half : way.nx > 0 ? 0 : 2 * half), way.ty - line() / 2);
-                grow(seen, way.tx + (flat ? half : way.nx > 0 ? 2 * half : 0), way.ty + line() / 2);
-                grow(seen, way.ax, way.ay);
-                grow(seen, way.bx, way.by);
+                Extent.grow(seen, way.tx - (flat ? half : way.nx > 0 ? 0 : 2 * half), way.ty - line() / 2);
+                Extent.grow(seen, way.tx + (flat ? half : way.nx > 0 ? 2 * half : 0), way.ty + line() / 2);
+                Extent.grow(seen, way.ax, way.ay);
+                Extent.grow(seen, way.bx, way.by);
             }
             case Picture.Running r -> {
                 List<double[]> labels = labels(r);
                 for (int i = 0; i < labels.size(); i++) {
                     double half = wide(r.ticks().get(i).text()) / 2;
-                    grow(seen, labels.get(i)[0] - half, labels.get(i)[1] - line() / 2);
-                    grow(seen, labels.get(i)[0] + half, labels.get(i)[1] + line() / 2);
+                    Extent.grow(seen, labels.get(i)[0] - half, labels.get(i)[1] - line() / 2);
+                    Extent.grow(seen, labels.get(i)[0] + half, labels.get(i)[1] + line() / 2);
                 }
             }
-            default -> points(shape).forEach(p -> grow(seen, x(p.x()), y(p.y())));
+            default -> Extent.points(shape).forEach(p -> Extent.grow(seen, x(p.x()), y(p.y())));
         }
     }
 
@@ -187,7 +166,7 @@ final class PanelDrawing {
             case Picture.Words w -> {
                 double[] at = placed(w);
                 g.setTextAlign(TextAlignment.LEFT);
-                words(w.text(), at[0], at[1], colour(w.ink()), w.side() != Picture.Side.CENTRE);
+                words(w.text(), at[0], at[1], inks.colour(w.ink()), w.side() != Picture.Side.CENTRE);
             }
             case Picture.Dim d -> dim(d);
             case Picture.Running r -> running(r);
@@ -208,7 +187,7 @@ final class PanelDrawing {
 
     private void area(Picture.Ink ink, List<Point> points) {
         path(points);
-        g.setFill(fill(ink));
+        g.setFill(inks.fill(ink));
         g.fill();
         if (ink == Picture.Ink.METAL || ink == Picture.Ink.WASTE) {
             g.save();
@@ -236,7 +215,7 @@ final class PanelDrawing {
 
     private void hatch(List<Point> points, boolean wide) {
         double[] b = {Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE};
-        points.forEach(p -> grow(b, x(p.x()), y(p.y())));
+        points.forEach(p -> Extent.grow(b, x(p.x()), y(p.y())));
         Color edge = palette.edge();
         g.setStroke(Color.color(edge.getRed(), edge.getGreen(), edge.getBlue(), wide ? 0.18 : 0.3));
         g.setLineWidth(0.8);
@@ -260,24 +239,15 @@ final class PanelDrawing {
                         ? palette.done()
                         : r.ink() == Picture.Ink.STOP ? palette.stop() : surface ? palette.film() : palette.film());
         g.fillOval(cx - px, cy - px, 2 * px, 2 * px);
-        g.setStroke(colour(r.ink()));
+        g.setStroke(inks.colour(r.ink()));
         g.setLineWidth(1.5);
         g.strokeOval(cx - px, cy - px, 2 * px, 2 * px);
     }
 
     private void ink(Picture.Ink ink) {
-        g.setStroke(colour(ink));
-        g.setLineWidth(
-                switch (ink) {
-                    case BLUE, DONE, STOP -> 2.2;
-                    case EDGE -> 1.4;
-                    default -> 1.2;
-                });
-        switch (ink) {
-            case SIGHT -> g.setLineDashes(8, 3, 2, 3);
-            case GHOST -> g.setLineDashes(5, 4);
-            default -> plain();
-        }
+        g.setStroke(inks.colour(ink));
+        g.setLineWidth(Inks.width(ink));
+        g.setLineDashes(Inks.dashes(ink));
     }
 
     private void plain() {
@@ -296,26 +266,6 @@ final class PanelDrawing {
         } else {
             g.strokePolyline(xs, ys, xs.length);
         }
-    }
-
-    private Color colour(Picture.Ink ink) {
-        return switch (ink) {
-            case METAL, SHADE, EDGE -> palette.ink();
-            case BLUE, TANGENT -> palette.layout();
-            case SIGHT -> palette.attention();
-            case GHOST, SOFT, WASTE -> palette.soft();
-            case STOP -> palette.stop();
-            case DONE -> palette.done();
-        };
-    }
-
-    private Color fill(Picture.Ink ink) {
-        return switch (ink) {
-            case SHADE -> palette.shade();
-            case BLUE -> palette.layout().interpolate(palette.film(), 0.72);
-            case WASTE -> palette.film();
-            default -> palette.metal();
-        };
     }
 
     // ---- words and dimensions
@@ -435,11 +385,11 @@ final class PanelDrawing {
                 Picture.Tick tick = r.ticks().get(i);
                 double[] at = labels.get(i);
                 if (pass == 0) {
-                    g.setStroke(colour(tick.ink()));
+                    g.setStroke(inks.colour(tick.ink()));
                     g.setLineWidth(0.9);
                     g.strokeLine(at[0], y(r.y()), at[0], at[1] + (r.above() ? line() / 2 : -line() / 2));
                 } else {
-                    words(tick.text(), at[0] - wide(tick.text()) / 2, at[1], colour(tick.ink()), true);
+                    words(tick.text(), at[0] - wide(tick.text()) / 2, at[1], inks.colour(tick.ink()), true);
                 }
             }
         }
