@@ -1,7 +1,6 @@
 package bucina.desk;
 
 import bucina.desk.app.DeskApp;
-import bucina.desk.app.Screenshots;
 import bucina.desk.app.SumsApp;
 import bucina.desk.cli.Cli;
 import bucina.desk.session.DemoBuild;
@@ -20,8 +19,7 @@ public final class Main {
 
     /**
      * Opens a window for a file, for nothing, for {@code demo} and for {@code new FILE}, the sums alone for {@code
-     * sums},
-     * takes pictures for {@code screenshots}; otherwise runs a verb. */
+     * sums}; otherwise runs a verb. */
     public static void main(String[] args) {
         // Figures have a decimal point, wherever the machine stands.
         Locale.setDefault(Locale.Category.FORMAT, Locale.ROOT);
@@ -38,11 +36,6 @@ public final class Main {
             SumsApp.open();
         } else if (first.equals("new") && words.size() == 2 && !words.get(1).startsWith("-")) {
             DeskApp.open(new DeskApp.What.New(Path.of(words.get(1))));
-        } else if (first.equals("screenshots")
-                && words.size() >= 2
-                && !words.get(1).startsWith("-")) {
-            System.setProperty("java.awt.headless", "true");
-            System.exit(Screenshots.into(Path.of(words.get(1)), words.subList(2, words.size())));
         } else if (words.size() == 1 && (first.endsWith(".bucina") || Files.isRegularFile(Path.of(first)))) {
             DeskApp.open(new DeskApp.What.File(Path.of(first)));
         } else {

@@ -5,4 +5,7 @@
  * of a file is one of
  * {@link bucina.store.file.BuildFileException} with its path and what to do.
  */
+@NullMarked
 package bucina.store;
+
+import org.jspecify.annotations.NullMarked;

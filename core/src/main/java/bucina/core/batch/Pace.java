@@ -13,6 +13,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Predicate;
 
@@ -54,12 +55,13 @@ public record Pace(double fast, double usual, double slow, int count, String of)
         Predicate<Work> kind = sameKind(fasteners, own);
         return of(log, w -> w.group().equals(group.id()), group.code())
                 .or(() -> of(
-                        log,
-                        kind.and(w -> fasteners.get(w.group()).shank().same(own.shank())
-                                && fasteners.get(w.group()).flush() == own.flush()),
-                        own.name()))
+                        log, kind.and(w -> alike(Objects.requireNonNull(fasteners.get(w.group())), own)), own.name()))
                 .or(() -> of(log, kind, kind(own)))
                 .or(() -> of(log, w -> true, "all fasteners"));
+    }
+
+    private static boolean alike(Fastener a, Fastener b) {
+        return a.shank().same(b.shank()) && a.flush() == b.flush();
     }
 
     private static Predicate<Work> sameKind(Map<Id.Group, Fastener> fasteners, Fastener own) {

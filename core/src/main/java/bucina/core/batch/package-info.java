@@ -6,4 +6,7 @@
  * <b>work life</b> (sealant) run from mixing.
  * Pure; times come in.
  */
+@NullMarked
 package bucina.core.batch;
+
+import org.jspecify.annotations.NullMarked;

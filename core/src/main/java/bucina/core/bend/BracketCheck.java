@@ -4,6 +4,7 @@ import bucina.core.measure.Length;
 import bucina.core.measure.Sentence;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
+import bucina.core.rule.RuleCode;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
 import bucina.core.sheet.Point;
@@ -57,7 +58,7 @@ public final class BracketCheck {
             Length tangent = tangent(i, band);
             if (!tangent.atLeast(need)) {
                 found.add(new Finding(
-                        "hole-near-tangent",
+                        RuleCode.HOLE_NEAR_TANGENT,
                         Level.ERROR,
                         place(i),
                         Optional.of(tangent),
@@ -82,7 +83,7 @@ public final class BracketCheck {
         Length least = rules.times(RuleKey.EDGE_LEAST_PROTRUDING, size.shank());
         if (!on || !edge.atLeast(least)) {
             found.add(new Finding(
-                    "edge-distance-least",
+                    RuleCode.EDGE_DISTANCE_LEAST,
                     Level.ERROR,
                     place(i),
                     Optional.of(edge),
@@ -100,7 +101,7 @@ public final class BracketCheck {
 
     private void grain(BracketFlat.BandLine band) {
         found.add(new Finding(
-                "bend-along-grain",
+                RuleCode.BEND_ALONG_GRAIN,
                 Level.WARNING,
                 Finding.Place.NONE,
                 Optional.empty(),

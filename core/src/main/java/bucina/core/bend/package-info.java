@@ -9,4 +9,7 @@
  * would meet; <b>sight line</b> the line under the nose of the brake, one inside radius from the clamped tangent.
  * Pure; knows no plan.
  */
+@NullMarked
 package bucina.core.bend;
+
+import org.jspecify.annotations.NullMarked;

@@ -7,4 +7,7 @@
  * typical: the
  * maker's table governs. Cutting {@code x} off a body shifts its range down by {@code x}. Pure.
  */
+@NullMarked
 package bucina.core.blind;
+
+import org.jspecify.annotations.NullMarked;

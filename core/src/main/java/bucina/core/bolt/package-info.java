@@ -6,4 +6,7 @@
  * <b>drag</b> the torque that a self-locking nut needs to be run down, added to the torque of the table. Pure; knows
  * no plan.
  */
+@NullMarked
 package bucina.core.bolt;
+
+import org.jspecify.annotations.NullMarked;

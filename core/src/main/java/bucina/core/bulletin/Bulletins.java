@@ -15,6 +15,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** Records bulletins, switches them, and says what they changed. */
 public final class Bulletins {
@@ -83,7 +84,7 @@ public final class Bulletins {
         });
     }
 
-    private static void put(Map<Long, Bulletin.Change<?>> changes, long n, Item was, Optional<Item> is) {
+    private static void put(Map<Long, Bulletin.Change<?>> changes, long n, @Nullable Item was, Optional<Item> is) {
         Bulletin.Change<?> already = changes.get(n);
         Optional<Object> first = already == null
                 ? Optional.ofNullable(was).map(Item::record)

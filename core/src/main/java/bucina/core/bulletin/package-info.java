@@ -4,4 +4,7 @@
  *
  * <p>The plan always holds the values in force; a bulletin holds the others. Pure.
  */
+@NullMarked
 package bucina.core.bulletin;
+
+import org.jspecify.annotations.NullMarked;

@@ -3,4 +3,7 @@
  * count and the holes on the
  * sheet differ. Pure; the day comes in.
  */
+@NullMarked
 package bucina.core.callout;
+
+import org.jspecify.annotations.NullMarked;

@@ -14,6 +14,8 @@ import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.measure.LengthFormat;
 import bucina.core.nutplate.NutPlate;
+import bucina.core.plan.Compound;
+import bucina.core.plan.Tool;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.rivet.RivetSize;
 import bucina.core.rule.RuleKey;
@@ -82,20 +84,18 @@ public record Catalogue(
     /**
      * A primer or sealant that ships as an example.
      *
-     * @param kind      {@code primer} or {@code sealant}
-     * @param induction minutes, as {@code plan.Compound} has it
+     * @param induction minutes, as the compound has it
      * @param life      minutes
      * @param stir      minutes
      */
-    public record ShippedCompound(String name, String kind, int induction, int life, int stir, String source) {}
+    public record ShippedCompound(String name, Compound.Kind kind, int induction, int life, int stir, String source) {}
 
     /**
      * A tool of the crib that ships.
      *
-     * @param kind  as {@code plan.Tool.Kind} has it
      * @param sizes the figures of its kind
      */
-    public record CribTool(String kind, String name, List<Length> sizes, String source) {}
+    public record CribTool(Tool.Kind kind, String name, List<Length> sizes, String source) {}
 
     /**
      * One value that a named rule set has otherwise than the shipped one.

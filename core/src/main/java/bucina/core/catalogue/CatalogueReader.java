@@ -17,6 +17,8 @@ import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
 import bucina.core.nutplate.NutPlate;
+import bucina.core.plan.Compound;
+import bucina.core.plan.Tool;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.rivet.RivetSize;
 import bucina.core.rule.Rule;
@@ -34,6 +36,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -102,10 +105,18 @@ public final class CatalogueReader {
                 rows("compounds", tables.apply("compounds"), CatalogueReader::compound));
     }
 
+    private static <E> E word(CSVRecord row, String column, E[] values, Function<E, String> code) {
+        return Arrays.stream(values)
+                .filter(v -> code.apply(v).equals(row.get(column)))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("\"" + row.get(column) + "\" is not one of "
+                        + Arrays.stream(values).map(code).collect(Collectors.joining(", "))));
+    }
+
     private static Catalogue.ShippedCompound compound(CSVRecord r) {
         return new Catalogue.ShippedCompound(
                 r.get("name"),
-                r.get("kind"),
+                word(r, "kind", Compound.Kind.values(), Compound.Kind::code),
                 (int) number(r, "induction_min"),
                 (int) number(r, "life_min"),
                 (int) number(r, "stir_min"),
@@ -114,7 +125,7 @@ public final class CatalogueReader {
 
     private static Catalogue.CribTool tool(CSVRecord r) {
         return new Catalogue.CribTool(
-                r.get("kind"),
+                word(r, "kind", Tool.Kind.values(), Tool.Kind::code),
                 r.get("name"),
                 Arrays.stream(r.get("sizes_in").split(" +"))
                         .map(t -> Length.of(new BigDecimal(t), Unit.INCH))

@@ -6,4 +6,7 @@
  * the value. Readers are
  * handed in: this package opens no files.
  */
+@NullMarked
 package bucina.core.catalogue;
+
+import org.jspecify.annotations.NullMarked;

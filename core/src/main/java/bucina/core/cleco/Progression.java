@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /** Goes along a row as one does at the bench, and writes down every step. */
 final class Progression {
@@ -228,11 +229,11 @@ final class Progression {
                 .max(Comparator.comparingDouble(d -> outward ? Math.abs(d - m) : -Math.abs(d - m)));
     }
 
-    private static Integer first(TreeSet<Integer> set) {
+    private static @Nullable Integer first(TreeSet<Integer> set) {
         return set.isEmpty() ? null : set.first();
     }
 
-    private static Integer last(TreeSet<Integer> set) {
+    private static @Nullable Integer last(TreeSet<Integer> set) {
         return set.isEmpty() ? null : set.last();
     }
 

@@ -8,4 +8,7 @@
  * placements, liftings are not counted;
  * a <b>wave</b> is placed, drilled and lifted in that order. Pure; a row is holes 1 to n.
  */
+@NullMarked
 package bucina.core.cleco;
+
+import org.jspecify.annotations.NullMarked;

@@ -61,14 +61,14 @@ public record CutList(List<Bar> bars, List<Named> missing, int bound) {
         check(kerf, wanted);
         List<Named> pieces = single(wanted);
         Saw saw = new Saw(kerf);
-        CutList best = null;
         List<Stock> given = stock.stream().filter(s -> s.count() > 0).toList();
         List<Stock> longest = given.stream()
                 .sorted(Comparator.comparing(Stock::length).reversed())
                 .toList();
-        for (List<Stock> order : List.of(given, longest, longest.reversed())) {
+        CutList best = saw.firstFit(pieces, given);
+        for (List<Stock> order : List.of(longest, longest.reversed())) {
             CutList list = saw.firstFit(pieces, order);
-            best = best == null || list.key(kerf).compareTo(best.key(kerf)) < 0 ? list : best;
+            best = list.key(kerf).compareTo(best.key(kerf)) < 0 ? list : best;
         }
         Optional<CutList> exact = SmallCut.solve(
                         pieces.stream().map(Named::length).toList(), given, kerf)

@@ -6,6 +6,7 @@ import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.ojalgo.optimisation.Expression;
 import org.ojalgo.optimisation.ExpressionsBasedModel;
@@ -78,7 +79,7 @@ final class Fillings {
 
     private void tryCounts(int k, Length room, List<Length> so, Length bar) {
         Length each = kinds.get(k).plus(kerf);
-        int most = Math.min(wanted.get(kinds.get(k)), (int) Math.floor(room.per(each) + 1e-12) + 1);
+        int most = Math.min(wanted(kinds.get(k)), (int) Math.floor(room.per(each) + 1e-12) + 1);
         for (int n = most; n >= 0; n--) {
             Length rest = room.minus(each.times(n));
             if (goes(rest)) {
@@ -94,10 +95,14 @@ final class Fillings {
         return rest.same(Length.ZERO) || rest.atLeast(kerf);
     }
 
+    private int wanted(Length kind) {
+        return Objects.requireNonNull(wanted.get(kind), "every kind is wanted");
+    }
+
     /** True if none of the pieces still wanted could be added. */
     private boolean full(List<Length> so, Length room) {
         return kinds.stream()
-                .noneMatch(k -> Collections.frequency(so, k) < wanted.get(k) && goes(room.minus(k.plus(kerf))));
+                .noneMatch(k -> Collections.frequency(so, k) < wanted(k) && goes(room.minus(k.plus(kerf))));
     }
 
     /**

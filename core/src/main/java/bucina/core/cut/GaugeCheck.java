@@ -5,6 +5,7 @@ import bucina.core.measure.Length;
 import bucina.core.measure.Sentence;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
+import bucina.core.rule.RuleCode;
 import java.util.Optional;
 
 /**
@@ -33,7 +34,7 @@ public record GaugeCheck(Length called, Length tolerance) {
             return Optional.empty();
         }
         return Optional.of(new Finding(
-                "gauge",
+                RuleCode.GAUGE,
                 Level.ERROR,
                 Finding.Place.NONE,
                 Optional.of(measured),

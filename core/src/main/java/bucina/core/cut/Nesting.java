@@ -6,6 +6,8 @@ import bucina.core.sheet.Box;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Rectangles laid on sheets. The free rectangles of each sheet are kept, overlapping, and a piece goes where its
@@ -91,7 +93,7 @@ public record Nesting(List<Sheet> sheets, List<Blank> missing, int bound) {
                         .reversed(),
                 Comparator.comparing((Blank b) -> b.length.max(b.width)).reversed(),
                 Comparator.comparing((Blank b) -> b.length.min(b.width)).reversed());
-        Nesting best = null;
+        @Nullable Nesting best = null;
         for (Comparator<Blank> order : orders) {
             Nesting one = lay(wanted.stream().sorted(order).toList(), stock, gap);
             if (best == null
@@ -100,7 +102,7 @@ public record Nesting(List<Sheet> sheets, List<Blank> missing, int bound) {
                 best = one;
             }
         }
-        return best;
+        return Objects.requireNonNull(best, "several orders are tried");
     }
 
     private static void check(List<Blank> wanted, Length gap) {
@@ -191,7 +193,7 @@ public record Nesting(List<Sheet> sheets, List<Blank> missing, int bound) {
             return true;
         }
 
-        private Box best(double l, double w) {
+        private @Nullable Box best(double l, double w) {
             return free.stream()
                     .filter(f -> f.width() >= l - 0.01 && f.height() >= w - 0.01)
                     .min(Comparator.comparingDouble(f -> spare(f, l, w)))

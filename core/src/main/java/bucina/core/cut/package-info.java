@@ -5,4 +5,7 @@
  * <b>bound</b> a number of bars (or sheets) that
  * no cutting can stay under. Pure; knows no plan.
  */
+@NullMarked
 package bucina.core.cut;
+
+import org.jspecify.annotations.NullMarked;

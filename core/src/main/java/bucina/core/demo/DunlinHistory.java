@@ -178,7 +178,7 @@ public final class DunlinHistory {
     }
 
     private void done(HoleReading hole, Instant at) {
-        Owed.of(hole, derivation.build().rules(), Set.of())
+        Owed.of(hole, derivation.build().rules(), Set.of(), Set.of())
                 .forEach(owed -> owed.steps()
                         .forEach(s -> marks.add(
                                 new Mark(hole.hole().id(), owed.layer().id(), s.side(), s.operation(), at))));

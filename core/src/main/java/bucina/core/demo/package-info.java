@@ -8,4 +8,7 @@
  * skin from below with
  * outboard to the right, so forward is up; the spar webs from ahead, looking aft.
  */
+@NullMarked
 package bucina.core.demo;
+
+import org.jspecify.annotations.NullMarked;

@@ -22,6 +22,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 
 /**
@@ -142,7 +143,7 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
                     .filter(o -> o.contains(ring.corners().getFirst().at()))
                     .findFirst();
             if (around.isPresent()) {
-                outer.get(around.get()).add(ring);
+                Objects.requireNonNull(outer.get(around.get())).add(ring);
             } else {
                 outer.put(ring, new ArrayList<>());
             }

@@ -5,4 +5,7 @@
  * nanometres, y upward. Pure; the
  * formats are read and written in the store.
  */
+@NullMarked
 package bucina.core.drawing;
+
+import org.jspecify.annotations.NullMarked;

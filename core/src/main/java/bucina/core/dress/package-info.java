@@ -8,4 +8,7 @@
  * add; the school in
  * force is held against it. A countersink never crosses a joint between sheets.
  */
+@NullMarked
 package bucina.core.dress;
+
+import org.jspecify.annotations.NullMarked;

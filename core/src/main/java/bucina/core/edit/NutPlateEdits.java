@@ -22,6 +22,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Nut plates put behind a face: a plate is a layer of its lug rivets' stack, so that they get lengths, dressing and
@@ -29,13 +30,14 @@ import java.util.Set;
  */
 public final class NutPlateEdits {
 
-    static final String PLATE = "Nut plate ";
-
     private NutPlateEdits() {}
 
-    /** True for a sheet that is a nut plate. */
-    public static boolean isPlate(Layer layer) {
-        return layer.name().startsWith(PLATE);
+    /** The parts of a build that are nut plates. */
+    public static Set<Id.Part> plates(Build build) {
+        return build.parts().stream()
+                .filter(p -> p.kind() == Part.Kind.NUT_PLATES)
+                .map(Part::id)
+                .collect(Collectors.toSet());
     }
 
     /** The pattern of a row of screws that is on the face: a ring is known by its ends lying as near as neighbours. */

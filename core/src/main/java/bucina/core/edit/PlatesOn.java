@@ -42,7 +42,7 @@ final class PlatesOn {
     Build with(Length lug, boolean newScrews) {
         int order = build.parts().stream().mapToInt(Part::fittingOrder).max().orElse(0);
         String name = NutPlateEdits.free(build, "Nut plates #" + layout.plate().size());
-        Part part = new Part(new Id.Part(next++), name, Material.parse("STEEL"), order, true);
+        Part part = new Part(new Id.Part(next++), name, Material.parse("STEEL"), order, true, Part.Kind.NUT_PLATES);
         layers(part, lug);
         lugRivets();
         if (newScrews) {
@@ -57,7 +57,7 @@ final class PlatesOn {
         List<Layer> layers = new ArrayList<>(face.layers());
         for (NutPlateLayout.Laid laid : layout.plates()) {
             int n = screws.size() + 1;
-            layers.add(new Layer(new Id.Layer(next++), part.id(), NutPlateEdits.PLATE + n, lug, laid.body()));
+            layers.add(new Layer(new Id.Layer(next++), part.id(), "Nut plate " + n, lug, laid.body()));
             screws.add(new Hole(new Id.Hole(next++), n, laid.screw(), Optional.empty()));
             for (Point p : laid.rivets()) {
                 lugs.add(new Hole(new Id.Hole(next++), lugs.size() + 1, p, Optional.empty()));

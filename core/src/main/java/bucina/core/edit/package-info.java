@@ -7,4 +7,7 @@
  * is refused with an
  * {@link bucina.core.measure.InputException}; the build stays as it was.
  */
+@NullMarked
 package bucina.core.edit;
+
+import org.jspecify.annotations.NullMarked;

@@ -32,6 +32,7 @@ public final class Guards {
     private final FaceReading face;
     private final Logbook log;
     private final Holds holds;
+    private final Set<Id.Part> plates;
     private final Set<Id.Layer> on = new HashSet<>();
 
     public Guards(Derivation derivation, Id.Face face, Logbook log, Holds holds) {
@@ -39,6 +40,7 @@ public final class Guards {
         this.face = derivation.face(face);
         this.log = log;
         this.holds = holds;
+        this.plates = NutPlateEdits.plates(build);
         for (HoleReading r : this.face.readings()) {
             if (log.state(r.hole(), r.layers()).set()) {
                 r.layers().forEach(l -> on.add(l.id()));
@@ -48,7 +50,7 @@ public final class Guards {
 
     /** What the hole owes, sheet by sheet. */
     public List<Owed> owed(HoleReading hole) {
-        return Owed.of(hole, build.rules(), on);
+        return Owed.of(hole, build.rules(), on, plates);
     }
 
     /** Why a hole must not get what a task does; empty if it may. Names the hole, the sheet and what is missing. */
@@ -100,7 +102,7 @@ public final class Guards {
                     + held.get().present().map(p -> LengthFormat.trade(p, unit)).orElse("its present size")
                     + ": it waits for " + held.get().waitsFor());
         }
-        if (hole.layers().stream().anyMatch(NutPlateEdits::isPlate)) {
+        if (hole.layers().stream().anyMatch(l -> plates.contains(l.part()))) {
             return Optional.of(hole.label()
                     + " is a nut plate hole: it is drilled through the plate on its screw, one lug, a "
                     + "cleco, then the other");

@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** Sees that marks fit the plan and the log before they are written down. Pure. */
 public final class MarkCheck {
@@ -23,7 +24,7 @@ public final class MarkCheck {
     private final Derivation derivation;
     private final Logbook log;
     private final Map<Id.Face, Guards> guards = new HashMap<>();
-    private Holds holds;
+    private @Nullable Holds holds;
 
     public MarkCheck(Derivation derivation, Logbook log) {
         this.derivation = derivation;
@@ -65,9 +66,8 @@ public final class MarkCheck {
     }
 
     private Guards guards(Id.Face face) {
-        if (holds == null) {
-            holds = new Holds(derivation.build());
-        }
-        return guards.computeIfAbsent(face, f -> new Guards(derivation, f, log, holds));
+        Holds now = holds != null ? holds : new Holds(derivation.build());
+        holds = now;
+        return guards.computeIfAbsent(face, f -> new Guards(derivation, f, log, now));
     }
 }

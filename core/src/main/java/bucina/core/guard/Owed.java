@@ -2,7 +2,6 @@ package bucina.core.guard;
 
 import bucina.core.dress.Dress;
 import bucina.core.dress.Dressing;
-import bucina.core.edit.NutPlateEdits;
 import bucina.core.log.Logbook;
 import bucina.core.log.Mark;
 import bucina.core.log.Operation;
@@ -57,13 +56,14 @@ public record Owed(Layer layer, List<Step> steps) {
     /**
      * What a hole owes in each of its sheets.
      *
-     * @param on the sheets of the face that are on for good: between two of them nothing is deburred any more
+     * @param on     the sheets of the face that are on for good: between two of them nothing is deburred any more
+     * @param plates parts that are nut plates: their lugs owe nothing
      */
-    public static List<Owed> of(HoleReading hole, RuleSet rules, Set<Id.Layer> on) {
+    public static List<Owed> of(HoleReading hole, RuleSet rules, Set<Id.Layer> on, Set<Id.Part> plates) {
         List<Owed> owed = new ArrayList<>();
         for (int i = 0; i < hole.layers().size(); i++) {
             Layer layer = hole.layers().get(i);
-            owed.add(new Owed(layer, NutPlateEdits.isPlate(layer) ? List.of() : steps(hole, i, rules, on)));
+            owed.add(new Owed(layer, plates.contains(layer.part()) ? List.of() : steps(hole, i, rules, on)));
         }
         return owed;
     }

@@ -6,4 +6,7 @@
  * can always go on with a reason, which stays in the record. Rules of the build say what is not owed at all. Pure;
  * sentences are for the builder.
  */
+@NullMarked
 package bucina.core.guard;
+
+import org.jspecify.annotations.NullMarked;

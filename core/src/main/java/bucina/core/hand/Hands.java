@@ -21,6 +21,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** What a twin differs in from its first hand, and how the two are brought in line. */
 public final class Hands {
@@ -31,14 +32,20 @@ public final class Hands {
     private final Twin link;
     private final List<Difference> found = new ArrayList<>();
 
-    private Hands(Build build, Assembly twin) {
+    private Hands(Build build, Assembly twin, Assembly first) {
         this.build = build;
         this.twin = twin;
+        this.first = first;
         this.link = twin.twin().orElseThrow();
-        this.first = build.assemblies().stream()
-                .filter(a -> a.id().equals(link.of()))
-                .findFirst()
-                .orElse(null);
+    }
+
+    /** Empty for an assembly that follows none, or whose first hand is gone. */
+    private static Optional<Hands> of(Build build, Assembly twin) {
+        return twin.twin()
+                .flatMap(link -> build.assemblies().stream()
+                        .filter(a -> a.id().equals(link.of()))
+                        .findFirst()
+                        .map(first -> new Hands(build, twin, first)));
     }
 
     /**
@@ -53,12 +60,9 @@ public final class Hands {
 
     /** What the twin differs in; empty for an assembly that follows none, or whose first hand is gone. */
     public static List<Difference> differences(Build build, Assembly twin) {
-        Hands hands = twin.twin().isPresent() ? new Hands(build, twin) : null;
-        if (hands == null || hands.first == null) {
-            return List.of();
-        }
-        hands.compare();
-        return List.copyOf(hands.found);
+        Optional<Hands> hands = of(build, twin);
+        hands.ifPresent(Hands::compare);
+        return hands.map(h -> List.copyOf(h.found)).orElse(List.of());
     }
 
     private void compare() {
@@ -151,7 +155,7 @@ public final class Hands {
                         "Hole " + names.get(h.id().n()) + " of " + mate.code() + " is on this hand only."));
     }
 
-    private Long pair(Id id) {
+    private @Nullable Long pair(Id id) {
         return link.pairs().get(id.n());
     }
 
@@ -194,10 +198,9 @@ public final class Hands {
                 .filter(a -> a.id().equals(id))
                 .findFirst()
                 .orElseThrow();
-        Hands hands = new Hands(build, twin);
-        if (hands.first == null) {
-            throw new InputException("the first hand of " + twin.name() + " is no longer in the build");
-        }
+        Hands hands = of(build, twin)
+                .orElseThrow(
+                        () -> new InputException("the first hand of " + twin.name() + " is no longer in the build"));
         return hands.new Line().drawn();
     }
 
@@ -291,12 +294,7 @@ public final class Hands {
                 mate = next++;
                 pairs.put(of.n(), mate);
                 Part p = build.part(of);
-                parts.add(new Part(
-                        new Id.Part(mate),
-                        Mirror.otherName(p.name(), twin.hand()),
-                        p.material(),
-                        p.fittingOrder(),
-                        false));
+                parts.add(p.like(new Id.Part(mate), Mirror.otherName(p.name(), twin.hand())));
             }
             return new Id.Part(mate);
         }

@@ -118,12 +118,7 @@ public final class Mirror {
         List<Part> made = new ArrayList<>();
         for (Part part : build.parts()) {
             if (used.contains(part.id())) {
-                made.add(new Part(
-                        new Id.Part(pair(part.id())),
-                        otherName(part.name(), hand),
-                        part.material(),
-                        part.fittingOrder(),
-                        false));
+                made.add(part.like(new Id.Part(pair(part.id())), otherName(part.name(), hand)));
             }
         }
         return made;

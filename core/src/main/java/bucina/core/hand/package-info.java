@@ -5,4 +5,7 @@
  * <b>exceptions</b>. Mirrored is across
  * the face's x: what pointed outboard points inboard along +x, seen from the same side. Pure.
  */
+@NullMarked
 package bucina.core.hand;
+
+import org.jspecify.annotations.NullMarked;

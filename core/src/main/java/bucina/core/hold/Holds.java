@@ -19,6 +19,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 
 /*
@@ -41,15 +42,19 @@ public final class Holds {
         build.faces().forEach(ref -> laps(ref.face()));
     }
 
+    private Part part(Layer layer) {
+        return Objects.requireNonNull(parts.get(layer.part()), "a build has the parts of its sheets");
+    }
+
     private void laps(Face face) {
         for (int over = 0; over < face.layers().size(); over++) {
             Layer lap = face.layers().get(over);
-            Part first = parts.get(lap.part());
+            Part first = part(lap);
             if (!first.fitted()) {
                 continue;
             }
             for (Layer later : face.layers().subList(over + 1, face.layers().size())) {
-                Part second = parts.get(later.part());
+                Part second = part(later);
                 if (!second.fitted()
                         && second.fittingOrder() > first.fittingOrder()
                         && slipsUnder(lap.outline(), later.outline())) {
@@ -103,7 +108,7 @@ public final class Holds {
     private List<String> missing(List<Layer> layers) {
         List<Part> open = new ArrayList<>(0);
         for (Layer layer : layers) {
-            Part part = parts.get(layer.part());
+            Part part = part(layer);
             if (!part.fitted() && !open.contains(part)) {
                 open.add(part);
             }
@@ -121,7 +126,7 @@ public final class Holds {
                         : later.outline().edgeDistance(at);
                 if (away.nanometres() <= back) {
                     return Optional.of(new Held(
-                            List.of(parts.get(later.part()).name()),
+                            List.of(part(later).name()),
                             "",
                             Optional.of(layer.name()),
                             false,
@@ -138,30 +143,32 @@ public final class Holds {
     /** The stretches held open among readings in the order of a face. */
     public List<Range> ranges(List<HoleReading> readings) {
         List<Range> ranges = new ArrayList<>();
-        HoleReading first = null;
-        HoleReading last = null;
-        Held reason = null;
-        int count = 0;
+        List<Stays> run = new ArrayList<>();
         for (HoleReading r : readings) {
-            Optional<Held> held = of(r);
-            boolean goesOn = first != null
-                    && held.isPresent()
-                    && held.get().equals(reason)
-                    && first.row().id().equals(r.row().id());
-            if (!goesOn && first != null) {
-                ranges.add(new Range(first.group(), first.label(), last.label(), count, reason));
-                first = null;
+            Optional<Stays> open = of(r).map(h -> new Stays(r, h));
+            if (!run.isEmpty() && open.filter(run.getLast()::goesOn).isEmpty()) {
+                ranges.add(range(run));
+                run.clear();
             }
-            if (held.isPresent()) {
-                first = first == null ? r : first;
-                count = goesOn ? count + 1 : 1;
-                reason = held.get();
-                last = r;
-            }
+            open.ifPresent(run::add);
         }
-        if (first != null) {
-            ranges.add(new Range(first.group(), first.label(), last.label(), count, reason));
+        if (!run.isEmpty()) {
+            ranges.add(range(run));
         }
         return ranges;
+    }
+
+    private static Range range(List<Stays> run) {
+        HoleReading first = run.getFirst().hole;
+        return new Range(first.group(), first.label(), run.getLast().hole.label(), run.size(), run.getFirst().held);
+    }
+
+    /** A hole that stays open, and why. */
+    private record Stays(HoleReading hole, Held held) {
+
+        boolean goesOn(Stays next) {
+            return next.held.equals(held)
+                    && next.hole.row().id().equals(hole.row().id());
+        }
     }
 }

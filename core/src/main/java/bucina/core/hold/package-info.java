@@ -6,4 +6,7 @@
  * drawing says so; it is <b>held under size</b> if it may not be drilled past its present size until then. Pure;
  * derived, never stored.
  */
+@NullMarked
 package bucina.core.hold;
+
+import org.jspecify.annotations.NullMarked;

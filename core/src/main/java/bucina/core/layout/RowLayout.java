@@ -5,6 +5,7 @@ import bucina.core.measure.Length;
 import bucina.core.measure.Sentence;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
+import bucina.core.rule.RuleCode;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
 import java.util.ArrayList;
@@ -92,7 +93,7 @@ public record RowLayout(int spaces, Length pitch, List<Length> stations, List<Fi
         Length most = sheetGoverns ? bySheet.get() : byShank;
         if (!pitch.atLeast(least)) {
             findings.add(new Finding(
-                    "pitch-least",
+                    RuleCode.PITCH_LEAST,
                     Level.ERROR,
                     Finding.Place.NONE,
                     Optional.of(pitch),
@@ -108,7 +109,7 @@ public record RowLayout(int spaces, Length pitch, List<Length> stations, List<Fi
         if (!pitch.atMost(most)) {
             RuleKey key = sheetGoverns ? RuleKey.PITCH_MOST_THICKNESS : RuleKey.PITCH_MOST_DIAMETERS;
             findings.add(new Finding(
-                    "pitch-most",
+                    RuleCode.PITCH_MOST,
                     fixed ? Level.NOTE : Level.WARNING,
                     Finding.Place.NONE,
                     Optional.of(pitch),

@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /*
  * Design. One edge is trimmed: the straight edge of the outline whose farthest hole is nearest to it. The trim line
@@ -177,13 +178,9 @@ public record TrimLine(List<Point> line, Length largest) {
     private static List<Point> offset(List<Point> holes, double by, double nx, double ny) {
         List<Point> line = new ArrayList<>();
         for (int i = 0; i < holes.size(); i++) {
-            double[] before = i > 0 ? normal(holes.get(i - 1), holes.get(i), nx, ny) : null;
-            double[] after = i < holes.size() - 1 ? normal(holes.get(i), holes.get(i + 1), nx, ny) : null;
-            double[] m = before == null && after == null
-                    ? new double[] {nx, ny}
-                    : before == null
-                            ? after
-                            : after == null ? before : new double[] {before[0] + after[0], before[1] + after[1]};
+            double @Nullable [] before = i > 0 ? normal(holes.get(i - 1), holes.get(i), nx, ny) : null;
+            double @Nullable [] after = i < holes.size() - 1 ? normal(holes.get(i), holes.get(i + 1), nx, ny) : null;
+            double[] m = between(before, after, nx, ny);
             double size = Math.hypot(m[0], m[1]);
             double[] side = before != null ? before : after != null ? after : m;
             double along = size == 0 ? 1 : (m[0] * side[0] + m[1] * side[1]) / size;
@@ -191,6 +188,14 @@ public record TrimLine(List<Point> line, Length largest) {
             line.add(new Point(holes.get(i).x() + m[0] * k, holes.get(i).y() + m[1] * k));
         }
         return line;
+    }
+
+    /** The way out between two stretches, of any length; of a hole with none, toward (nx, ny). */
+    private static double[] between(double @Nullable [] before, double @Nullable [] after, double nx, double ny) {
+        if (before == null || after == null) {
+            return before != null ? before : after != null ? after : new double[] {nx, ny};
+        }
+        return new double[] {before[0] + after[0], before[1] + after[1]};
     }
 
     /** The unit normal of a stretch that points toward (nx, ny). */

@@ -5,4 +5,7 @@
  * of two neighbours;
  * <b>trim line</b> the hole line offset by the least edge distance, beyond which metal must stay. Pure; knows no plan.
  */
+@NullMarked
 package bucina.core.layout;
+
+import org.jspecify.annotations.NullMarked;

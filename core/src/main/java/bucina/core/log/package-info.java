@@ -10,4 +10,7 @@
  * <p><b>Done</b> is when the work was done, by the wall clock of the shop; <b>entered</b> is when it was written
  * down. Immutable types.
  */
+@NullMarked
 package bucina.core.log;
+
+import org.jspecify.annotations.NullMarked;

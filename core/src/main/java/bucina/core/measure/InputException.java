@@ -1,5 +1,7 @@
 package bucina.core.measure;
 
+import java.util.Objects;
+
 /**
  * What a person typed cannot be used. The message is a whole sentence for that person: the value, the rule and an
  * example. It never means
@@ -14,5 +16,10 @@ public final class InputException extends RuntimeException {
 
     public InputException(String sentence, Throwable cause) {
         super(sentence, cause);
+    }
+
+    @Override
+    public String getMessage() {
+        return Objects.requireNonNull(super.getMessage(), "what was wrong");
     }
 }

@@ -10,4 +10,7 @@
  *
  * <p>All types are immutable and safe on any thread. This package knows no rivets, no sheets and no rules.
  */
+@NullMarked
 package bucina.core.measure;
+
+import org.jspecify.annotations.NullMarked;

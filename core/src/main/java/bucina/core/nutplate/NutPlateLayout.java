@@ -5,6 +5,7 @@ import bucina.core.measure.Sentence;
 import bucina.core.rule.EdgeRule;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
+import bucina.core.rule.RuleCode;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
 import bucina.core.sheet.Outline;
@@ -192,7 +193,7 @@ public record NutPlateLayout(NutPlate plate, List<Laid> plates, List<Finding> fi
 
         private void headsMeet(List<Finding> found, int i, Length apart, int k) {
             found.add(new Finding(
-                    "screw-heads-meet",
+                    RuleCode.SCREW_HEADS_MEET,
                     Level.ERROR,
                     new Finding.Place("", "", Integer.toString(i + 1), ""),
                     Optional.of(apart),
@@ -207,7 +208,7 @@ public record NutPlateLayout(NutPlate plate, List<Laid> plates, List<Finding> fi
 
         private Finding tooNear(int i, Length away, Length apart) {
             return found(
-                    "lug-rivets-too-near",
+                    RuleCode.LUG_RIVETS_TOO_NEAR,
                     i,
                     away,
                     apart,
@@ -236,7 +237,7 @@ public record NutPlateLayout(NutPlate plate, List<Laid> plates, List<Finding> fi
                     Length away = r.to(pattern.screws().get(k).at());
                     if (k != i && !away.atLeast(fromScrew)) {
                         return Optional.of(found(
-                                "lug-rivet-near-screw",
+                                RuleCode.LUG_RIVET_NEAR_SCREW,
                                 i,
                                 away,
                                 fromScrew,
@@ -248,7 +249,7 @@ public record NutPlateLayout(NutPlate plate, List<Laid> plates, List<Finding> fi
                     Length e = sheet.get().covers(r) ? sheet.get().edgeDistance(r) : Length.ZERO;
                     if (!edge.allows(e)) {
                         return Optional.of(found(
-                                "edge-distance-least",
+                                RuleCode.EDGE_DISTANCE_LEAST,
                                 i,
                                 e,
                                 edge.least(),
@@ -269,7 +270,7 @@ public record NutPlateLayout(NutPlate plate, List<Laid> plates, List<Finding> fi
                         .atLeast(plate.lug().plus(BEYOND).plus(HALF_WIDE).times(2));
                 if (near && Shapes.overlap(body, others.get(k).body())) {
                     return Optional.of(new Finding(
-                            "plates-overlap",
+                            RuleCode.PLATES_OVERLAP,
                             Level.ERROR,
                             new Finding.Place("", "", Integer.toString(i + 1), ""),
                             Optional.empty(),
@@ -290,7 +291,7 @@ public record NutPlateLayout(NutPlate plate, List<Laid> plates, List<Finding> fi
                     .filter(b -> Shapes.overlap(body, b.outline))
                     .findFirst()
                     .map(b -> new Finding(
-                            "plate-hits-part",
+                            RuleCode.PLATE_HITS_PART,
                             Level.ERROR,
                             new Finding.Place("", "", Integer.toString(i + 1), b.name),
                             Optional.empty(),
@@ -303,7 +304,7 @@ public record NutPlateLayout(NutPlate plate, List<Laid> plates, List<Finding> fi
         }
 
         private static Finding found(
-                String rule, int i, Length measured, Length required, String source, String words) {
+                RuleCode rule, int i, Length measured, Length required, String source, String words) {
             return new Finding(
                     rule,
                     Level.ERROR,

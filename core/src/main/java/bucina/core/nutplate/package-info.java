@@ -5,4 +5,7 @@
  * <p>Terms: a <b>lug</b> is one of the two ears of a plate, each held by a rivet; the <b>turn</b> of a plate is the
  * direction of its lugs from +x. Pure.
  */
+@NullMarked
 package bucina.core.nutplate;
+
+import org.jspecify.annotations.NullMarked;

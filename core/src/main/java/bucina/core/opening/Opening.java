@@ -5,6 +5,7 @@ import bucina.core.measure.Length;
 import bucina.core.measure.Sentence;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
+import bucina.core.rule.RuleCode;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
 import java.util.ArrayList;
@@ -62,15 +63,15 @@ public record Opening(Length across, Optional<Length> corner, Length thickness) 
     public List<Finding> findings(
             RuleSet rules, Optional<Length> toTangent, Optional<Length> toEdge, Optional<Rivet> rivet) {
         List<Finding> found = new ArrayList<>();
-        toTangent.ifPresent(d -> land(found, rules, "opening-near-tangent", "the bend tangent", d));
-        toEdge.ifPresent(d -> land(found, rules, "opening-near-edge", "the edge of the sheet", d));
+        toTangent.ifPresent(d -> land(found, rules, RuleCode.OPENING_NEAR_TANGENT, "the bend tangent", d));
+        toEdge.ifPresent(d -> land(found, rules, RuleCode.OPENING_NEAR_EDGE, "the edge of the sheet", d));
         rivet.ifPresent(r -> {
             Length least = rivetNearest(rules, r.shank, r.flush);
             if (!r.away.atLeast(least)) {
                 RuleKey key = r.flush ? RuleKey.EDGE_LEAST_FLUSH : RuleKey.EDGE_LEAST_PROTRUDING;
                 Length half = across.times(0.5);
                 found.add(new Finding(
-                        "opening-near-rivet",
+                        RuleCode.OPENING_NEAR_RIVET,
                         Level.ERROR,
                         Finding.Place.NONE,
                         Optional.of(r.away.minus(half)),
@@ -86,7 +87,7 @@ public record Opening(Length across, Optional<Length> corner, Length thickness) 
         Length corners = rules.length(RuleKey.OPENING_CORNER);
         corner.filter(c -> !c.atLeast(corners))
                 .ifPresent(c -> found.add(new Finding(
-                        "corner-too-sharp",
+                        RuleCode.CORNER_TOO_SHARP,
                         Level.ERROR,
                         Finding.Place.NONE,
                         Optional.of(c),
@@ -102,7 +103,7 @@ public record Opening(Length across, Optional<Length> corner, Length thickness) 
         return found;
     }
 
-    private void land(List<Finding> found, RuleSet rules, String rule, String what, Length away) {
+    private void land(List<Finding> found, RuleSet rules, RuleCode rule, String what, Length away) {
         Length land = away.minus(across.times(0.5));
         Length least = landLeast(rules);
         if (!land.atLeast(least)) {
@@ -110,7 +111,8 @@ public record Opening(Length across, Optional<Length> corner, Length thickness) 
         }
     }
 
-    private static void thin(List<Finding> found, String rule, Length land, Length least, RuleSet rules, String what) {
+    private static void thin(
+            List<Finding> found, RuleCode rule, Length land, Length least, RuleSet rules, String what) {
         found.add(new Finding(
                 rule,
                 Level.ERROR,

@@ -6,4 +6,7 @@
  * <b>land</b> metal between the edge of an
  * opening and the next bend, rivet or edge. Pure; knows no plan.
  */
+@NullMarked
 package bucina.core.opening;
+
+import org.jspecify.annotations.NullMarked;

@@ -25,6 +25,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /*
  * Design. Flanges end a little inside the skin's edge and clear of each other; a row begins and ends one least edge
@@ -277,7 +278,7 @@ public final class Panel {
     }
 
     /** The least stretch of y that the ring covers at every one of the given x; null where it covers none. */
-    private static double[] span(Ring ring, double... xs) {
+    private static double @Nullable [] span(Ring ring, double... xs) {
         double low = -Double.MAX_VALUE;
         double high = Double.MAX_VALUE;
         for (double x : xs) {

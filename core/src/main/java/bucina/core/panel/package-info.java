@@ -5,4 +5,7 @@
  * runs along x, a <b>rib</b> stands
  * at a station x and is broken by the spars; a <b>bay</b> is the stretch of a rib between two spars. Pure.
  */
+@NullMarked
 package bucina.core.panel;
+
+import org.jspecify.annotations.NullMarked;

@@ -2,6 +2,7 @@ package bucina.core.plan;
 
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
+import bucina.core.rule.RuleCode;
 import java.time.LocalDate;
 import java.util.Objects;
 import java.util.Optional;
@@ -23,7 +24,7 @@ import java.util.Optional;
 public record Acceptance(
         Id.Acceptance id,
         Id subject,
-        String rule,
+        RuleCode rule,
         String layer,
         Optional<Length> measured,
         Optional<Length> required,
@@ -57,8 +58,8 @@ public record Acceptance(
      * limit.
      */
     public boolean covers(
-            String otherRule, String otherLayer, Optional<Length> nowMeasured, Optional<Length> nowRequired) {
-        if (!rule.equals(otherRule) || !layer.equals(otherLayer)) {
+            RuleCode otherRule, String otherLayer, Optional<Length> nowMeasured, Optional<Length> nowRequired) {
+        if (rule != otherRule || !layer.equals(otherLayer)) {
             return false;
         }
         if (measured.isEmpty() || required.isEmpty() || nowMeasured.isEmpty() || nowRequired.isEmpty()) {

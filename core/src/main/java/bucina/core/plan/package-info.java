@@ -14,4 +14,7 @@
  * lengths, findings) is
  * never stored here: see {@code bucina.core.stack}.
  */
+@NullMarked
 package bucina.core.plan;
+
+import org.jspecify.annotations.NullMarked;

@@ -116,7 +116,8 @@ final class ClecoBin {
 
     private static boolean over(ClecoPlan plan, List<ClecoSize> sizes, Map<ClecoSize, Integer> free) {
         return free.size() > 1
-                && peaks(plan, sizes).entrySet().stream().anyMatch(e -> e.getValue() > free.get(e.getKey()));
+                && peaks(plan, sizes).entrySet().stream()
+                        .anyMatch(e -> e.getValue() > free.getOrDefault(e.getKey(), 0));
     }
 
     /** Most clecos of each size in use at once, by walking the plan. */

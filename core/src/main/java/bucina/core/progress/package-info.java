@@ -5,4 +5,7 @@
  * <b>skipped</b> is a hole not marked between
  * marked ones of its row; <b>guarded</b> is a hole that an operation would spoil now. Pure.
  */
+@NullMarked
 package bucina.core.progress;
+
+import org.jspecify.annotations.NullMarked;

@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
@@ -146,11 +147,16 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
      * hole is farthest in decides; a rivet is squeezed in all that is in place. A pulled rivet's gun and a cutter come
      * straight down.
      */
+    private static boolean fitted(Layer layer, Map<Id.Part, Part> parts) {
+        return Objects.requireNonNull(parts.get(layer.part()), "a build has the parts of its sheets")
+                .fitted();
+    }
+
     private static boolean works(HoleReading hole, int i, Work work, Map<Id.Part, Part> parts) {
         return switch (work) {
             case DIMPLE -> hole.solution().dressing().plies().get(i).dress() == Dress.DIMPLE;
             case COUNTERSINK -> hole.solution().dressing().plies().get(i).dress() == Dress.COUNTERSINK;
-            case SQUEEZE -> parts.get(hole.layers().get(i).part()).fitted();
+            case SQUEEZE -> fitted(hole.layers().get(i), parts);
             case PULL -> true;
         };
     }
@@ -204,7 +210,7 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
         static Obstacles of(FaceReading face, Map<Id.Part, Part> parts) {
             List<Standing> all = new ArrayList<>();
             for (Layer l : face.face().layers()) {
-                if (!l.bends().isEmpty() && parts.get(l.part()).fitted()) {
+                if (!l.bends().isEmpty() && fitted(l, parts)) {
                     all.add(new Standing(l.bends(), Optional.empty(), "the flange of " + l.name()));
                 }
             }

@@ -6,4 +6,7 @@
  * round the hole; a cage <b>tips</b>
  * where it hangs over an edge. Pure.
  */
+@NullMarked
 package bucina.core.reach;
+
+import org.jspecify.annotations.NullMarked;

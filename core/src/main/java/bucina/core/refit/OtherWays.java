@@ -17,6 +17,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 
 /*
@@ -113,9 +114,14 @@ public record OtherWays(Part part, Face face, Layer sheet, List<String> ways, Le
             List<OtherWays> all = new ArrayList<>();
             ways.forEach((id, words) -> {
                 Part part = derivation.build().part(id);
-                Placed shown = byPart.get(id).getFirst();
+                Placed shown = placed(id).getFirst();
                 all.add(new OtherWays(
-                        part, shown.face, shown.shape.layer(), words, Length.nm(out.get(id)), mark(part, shown.face)));
+                        part,
+                        shown.face,
+                        shown.shape.layer(),
+                        words,
+                        Length.nm(Objects.requireNonNull(out.get(id))),
+                        mark(part, shown.face)));
             });
             all.sort(java.util.Comparator.comparing((OtherWays o) -> o.part.fittingOrder())
                     .thenComparing(o -> o.part.id().n()));
@@ -230,11 +236,14 @@ public record OtherWays(Part part, Face face, Layer sheet, List<String> ways, Le
             }
         }
 
+        private List<Placed> placed(Id.Part part) {
+            return Objects.requireNonNull(byPart.get(part), "a part that lies somewhere");
+        }
+
         private void swap(Id.Part a, Id.Part b) {
             double worst = 0;
-            for (int k = 0; k < byPart.get(a).size(); k++) {
-                Optional<Double> there =
-                        least(byPart.get(a).get(k).shape, byPart.get(b).get(k).shape, o -> !o.by().over());
+            for (int k = 0; k < placed(a).size(); k++) {
+                Optional<Double> there = least(placed(a).get(k).shape, placed(b).get(k).shape, o -> !o.by().over());
                 if (there.isEmpty()) {
                     return;
                 }

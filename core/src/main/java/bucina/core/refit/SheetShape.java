@@ -13,6 +13,7 @@ import bucina.core.stack.HoleReading;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** One sheet as far as matters for how it goes on: edge, openings, bends and holes. */
 final class SheetShape {
@@ -25,7 +26,7 @@ final class SheetShape {
     private final List<Point> corners;
     private final double area;
     /** Made when it is first asked for: most sheets never are. */
-    private PointGrid grid;
+    private @Nullable PointGrid grid;
 
     SheetShape(Layer layer, List<HoleReading> holes) {
         this.layer = layer;

@@ -7,4 +7,7 @@
  * <b>index mark</b> tells its ways apart.
  * Lengths in nm, angles in degrees. Pure.
  */
+@NullMarked
 package bucina.core.refit;
+
+import org.jspecify.annotations.NullMarked;

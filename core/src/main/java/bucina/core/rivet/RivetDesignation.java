@@ -62,7 +62,7 @@ public record RivetDesignation(HeadStyle head, String alloy, int diameter, BigDe
             throw new InputException("\"" + text.strip()
                     + "\" mixes two standards (NAS1097, MS20426 and MS20470 are known): " + EXAMPLE);
         }
-        return new RivetDesignation(BY_NUMBER.get(m.group(2)), m.group(3), diameter, length);
+        return new RivetDesignation(Objects.requireNonNull(BY_NUMBER.get(m.group(2))), m.group(3), diameter, length);
     }
 
     /** The one way it is printed: {@code MS20426AD3-3.5}. */

@@ -12,4 +12,7 @@
  * Everything is immutable and pure. The package knows nothing of holes on a face, and never approves anything: the
  * kit's drawing governs.
  */
+@NullMarked
 package bucina.core.rivet;
+
+import org.jspecify.annotations.NullMarked;

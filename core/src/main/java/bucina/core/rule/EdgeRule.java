@@ -21,9 +21,9 @@ import java.util.Optional;
 public record EdgeRule(Length shank, boolean flush, Length least, Length most, String source, String mostSource) {
 
     /** Code of the finding under the least. */
-    public static final String LEAST = "edge-distance-least";
+    public static final RuleCode LEAST = RuleCode.EDGE_DISTANCE_LEAST;
     /** Code of the finding over the most. */
-    public static final String MOST = "edge-distance-most";
+    public static final RuleCode MOST = RuleCode.EDGE_DISTANCE_MOST;
 
     public EdgeRule {
         Objects.requireNonNull(source, "source");

@@ -19,7 +19,7 @@ import java.util.Optional;
  * @param accepted why and by whom it was accepted; empty if it was not
  */
 public record Finding(
-        String rule,
+        RuleCode rule,
         Level level,
         Place place,
         Optional<Length> measured,
@@ -41,7 +41,7 @@ public record Finding(
 
     /** A finding that nobody accepted. */
     public Finding(
-            String rule,
+            RuleCode rule,
             Level level,
             Place place,
             Optional<Length> measured,

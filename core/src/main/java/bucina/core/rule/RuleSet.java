@@ -102,7 +102,7 @@ public final class RuleSet {
 
     /** One rule; never null. */
     public Rule rule(RuleKey key) {
-        return rules.get(key);
+        return Objects.requireNonNull(rules.get(key), key::code);
     }
 
     /** All rules in the order of {@link RuleKey}. */
@@ -112,7 +112,7 @@ public final class RuleSet {
 
     /** The factor of a rule in diameters or thicknesses, or its degrees. */
     public double factor(RuleKey key) {
-        return factors.get(key);
+        return Objects.requireNonNull(factors.get(key), key::code);
     }
 
     /** The rule's factor times {@code d}. */
@@ -122,7 +122,7 @@ public final class RuleSet {
 
     /** The value of a rule that is a length. */
     public Length length(RuleKey key) {
-        return lengths.get(key);
+        return Objects.requireNonNull(lengths.get(key), key::code);
     }
 
     /** The shop head school that governs; the other is still shown. */

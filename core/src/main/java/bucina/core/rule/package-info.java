@@ -8,4 +8,7 @@
  * measured, what is required and what to do. Factors are multiples of the nominal shank diameter D unless the value
  * carries a unit.
  */
+@NullMarked
 package bucina.core.rule;
+
+import org.jspecify.annotations.NullMarked;

@@ -5,4 +5,7 @@
  * their grips nor their closed gaps farther apart than the rule {@code squeezer.gap.agree}. A squeezer is reset between
  * two stretches. Pulled rivets and hardware are not squeezed: their stretches have no gap. Pure; derived, never stored.
  */
+@NullMarked
 package bucina.core.setup;
+
+import org.jspecify.annotations.NullMarked;

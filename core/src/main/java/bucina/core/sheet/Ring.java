@@ -2,6 +2,7 @@ package bucina.core.sheet;
 
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
+import java.util.Arrays;
 import java.util.List;
 
 /** A closed line of corners, the last joined to the first. Either way round. */
@@ -27,14 +28,12 @@ public final class Ring {
     }
 
     private Box around() {
-        Box around = null;
         for (int i = 0; i < edges.length; i++) {
             Corner from = this.corners.get(i);
             edges[i] =
                     new Edge(from.at(), this.corners.get((i + 1) % edges.length).at(), from.bulge());
-            around = around == null ? edges[i].box() : around.with(edges[i].box());
         }
-        return around;
+        return Arrays.stream(edges).map(Edge::box).reduce(Box::with).orElseThrow();
     }
 
     /** A ring with straight edges through the points. */

@@ -12,4 +12,7 @@
  * <p>Immutable, safe on any thread. Outlines are expected not to cross themselves; containment is by the even-odd
  * rule in any case.
  */
+@NullMarked
 package bucina.core.sheet;
+
+import org.jspecify.annotations.NullMarked;

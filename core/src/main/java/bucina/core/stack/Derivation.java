@@ -12,6 +12,7 @@ import bucina.core.plan.Part;
 import bucina.core.plan.TypedStack;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
+import bucina.core.rule.RuleCode;
 import bucina.core.sheet.Point;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -128,7 +129,7 @@ public final class Derivation {
         return build.papers().queries().stream()
                 .filter(q -> q.open() && q.group().equals(group.id()))
                 .map(q -> new Finding(
-                        "query-open",
+                        RuleCode.QUERY_OPEN,
                         Level.WARNING,
                         new Finding.Place(face.name(), group.code(), "", ""),
                         Optional.empty(),

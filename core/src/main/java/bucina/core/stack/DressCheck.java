@@ -7,6 +7,7 @@ import bucina.core.measure.Length;
 import bucina.core.measure.Sentence;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
+import bucina.core.rule.RuleCode;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
 import java.util.ArrayList;
@@ -43,7 +44,7 @@ record DressCheck(RuleSet rules, Optional<FlushHead> cone, Length hole) {
             switch (ply.dress()) {
                 case IMPOSSIBLE ->
                     faults.add(finding(
-                            "dress-impossible",
+                            RuleCode.DRESS_IMPOSSIBLE,
                             RuleKey.COLD_DIMPLE_MOST,
                             ply.thickness(),
                             Optional.empty(),
@@ -75,7 +76,7 @@ record DressCheck(RuleSet rules, Optional<FlushHead> cone, Length hole) {
 
     private void knifeEdge(List<Finding> faults, Nest nest, Length sheet) {
         faults.add(new Finding(
-                "knife-edge",
+                RuleCode.KNIFE_EDGE,
                 Level.NOTE,
                 Finding.Place.NONE,
                 Optional.of(nest.land()),
@@ -90,7 +91,7 @@ record DressCheck(RuleSet rules, Optional<FlushHead> cone, Length hole) {
 
     private void comesOut(List<Finding> faults, Nest nest, Length sheet) {
         faults.add(finding(
-                "countersink-comes-out",
+                RuleCode.COUNTERSINK_COMES_OUT,
                 RuleKey.COUNTERSINK_SCHOOL,
                 nest.cutterDepth(),
                 Optional.of(sheet),
@@ -104,7 +105,7 @@ record DressCheck(RuleSet rules, Optional<FlushHead> cone, Length hole) {
 
     private void tooDeep(List<Finding> faults, Nest nest, Length sheet) {
         faults.add(finding(
-                "countersink-too-deep",
+                RuleCode.COUNTERSINK_TOO_DEEP,
                 RuleKey.COUNTERSINK_SCHOOL,
                 nest.judgedDepth(),
                 Optional.of(sheet),
@@ -117,7 +118,7 @@ record DressCheck(RuleSet rules, Optional<FlushHead> cone, Length hole) {
     }
 
     private Finding finding(
-            String rule, RuleKey key, Length measured, Optional<Length> required, Sentence says, String remedy) {
+            RuleCode rule, RuleKey key, Length measured, Optional<Length> required, Sentence says, String remedy) {
         return new Finding(
                 rule,
                 Level.ERROR,

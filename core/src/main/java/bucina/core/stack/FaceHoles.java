@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** The holes of one face laid out in one list, with an index of where they are. Immutable. */
 final class FaceHoles {
@@ -74,6 +75,7 @@ final class FaceHoles {
         return slots.get(i);
     }
 
+    @Nullable
     Integer place(Id.Hole hole) {
         return places.get(hole);
     }

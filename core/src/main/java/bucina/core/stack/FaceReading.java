@@ -15,6 +15,7 @@ import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 
 /** All readings of one face, and where its holes lie. Immutable. */
@@ -73,7 +74,8 @@ public final class FaceReading {
                 count++;
             } else {
                 FaceHoles.Slot slot = next.slot(i);
-                made[i] = readings[holes.place(slot.hole().id())].in(slot.group(), slot.row());
+                made[i] =
+                        readings[Objects.requireNonNull(holes.place(slot.hole().id()))].in(slot.group(), slot.row());
             }
         }
         return new FaceReading(changed, next, made, around.solver().rules(), around.accepted(), count);
@@ -98,8 +100,9 @@ public final class FaceReading {
                 rows();
             }
             for (Id subject : now.differing(accepted)) {
-                if (subject instanceof Id.Hole hole && next.place(hole) != null) {
-                    again[next.place(hole)] = true;
+                Integer place = subject instanceof Id.Hole hole ? next.place(hole) : null;
+                if (place != null) {
+                    again[place] = true;
                 }
             }
             return again;

@@ -13,6 +13,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** Everything derived for one hole. Immutable; compact, since a build has tens of thousands. */
 public final class HoleReading {
@@ -25,7 +26,7 @@ public final class HoleReading {
     private final double[] edges;
     private final List<Finding> spots;
     private final List<Acceptance> accepted;
-    private final Level worst;
+    private final @Nullable Level worst;
 
     /**
      * @param spots    what is wrong with its place; usually empty

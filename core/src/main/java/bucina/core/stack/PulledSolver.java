@@ -14,6 +14,7 @@ import bucina.core.plan.Fastener;
 import bucina.core.rule.EdgeRule;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
+import bucina.core.rule.RuleCode;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
 import java.util.ArrayList;
@@ -69,7 +70,7 @@ final class PulledSolver {
             return Optional.of(BlindChoice.of(lengths, grip, room));
         } catch (InputException e) {
             faults.add(Solver.fault(
-                    "rivet-not-in-catalogue",
+                    RuleCode.RIVET_NOT_IN_CATALOGUE,
                     Level.ERROR,
                     "catalogue",
                     Sentence.of(rivet.name() + " is not in the catalogue of pulled rivets."),
@@ -86,7 +87,7 @@ final class PulledSolver {
         List<Finding> faults = new ArrayList<>();
         b.cutTo()
                 .ifPresent(to -> faults.add(new Finding(
-                        "length-cut",
+                        RuleCode.LENGTH_CUT,
                         Level.WARNING,
                         Finding.Place.NONE,
                         b.rivet().get().needsBehind(b.grip()),
@@ -101,7 +102,7 @@ final class PulledSolver {
 
     private static List<Finding> none(BlindChoice b, String source) {
         return List.of(new Finding(
-                "no-length-does",
+                RuleCode.NO_LENGTH_DOES,
                 Level.ERROR,
                 Finding.Place.NONE,
                 Optional.of(b.grip()),

@@ -7,6 +7,7 @@ import bucina.core.plan.Fastener;
 import bucina.core.plan.Layer;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
+import bucina.core.rule.RuleCode;
 import bucina.core.rule.RuleSet;
 import java.util.ArrayList;
 import java.util.List;
@@ -41,14 +42,14 @@ public final class RowCheck {
                             !first.group().callout().isBlank(),
                             rules)
                     .stream()
-                    .filter(f -> f.rule().equals("pitch-most"))
+                    .filter(f -> f.rule() == RuleCode.PITCH_MOST)
                     .forEach(f -> found.add(f.at(
                             place, row.get(i - 1).label() + " to " + row.get(i).label() + ": ")));
         });
         int changes = noseChanges(row);
         if (changes > 0) {
             found.add(new Finding(
-                    "nosepiece-changes",
+                    RuleCode.NOSEPIECE_CHANGES,
                     Level.NOTE,
                     place,
                     Optional.empty(),

@@ -15,6 +15,7 @@ import bucina.core.rivet.RivetSize;
 import bucina.core.rule.EdgeRule;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
+import bucina.core.rule.RuleCode;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
 import java.util.ArrayList;
@@ -129,7 +130,7 @@ public final class Solver {
                     new Solution.Heads(rivet.shank(), tail, Optional.empty()),
                     edge(rivet),
                     List.of(fault(
-                            "rivet-not-in-catalogue",
+                            RuleCode.RIVET_NOT_IN_CATALOGUE,
                             Level.ERROR,
                             "catalogue",
                             Sentence.of(rivet.name() + " is not in the catalogue."),
@@ -163,7 +164,7 @@ public final class Solver {
         boolean dimpled = dressing.plies().stream().anyMatch(p -> p.dress() == Dress.DIMPLE);
         return dies.filter(d -> dimpled && d != head)
                 .map(d -> fault(
-                        "die-angle",
+                        RuleCode.DIE_ANGLE,
                         Level.ERROR,
                         PRACTICE,
                         Sentence.of(name + " has a " + head + "° head, but the holes are dimpled with " + d
@@ -188,7 +189,7 @@ public final class Solver {
 
     private static List<Finding> dressed(Fastener rivet) {
         return List.of(fault(
-                "dome-in-a-dimple",
+                RuleCode.DOME_IN_A_DIMPLE,
                 Level.ERROR,
                 PRACTICE,
                 Sentence.of(rivet.name() + " has a protruding head, but the plan dresses the hole for a flush one."),
@@ -197,7 +198,7 @@ public final class Solver {
 
     private static List<Finding> plain(Fastener rivet) {
         return List.of(fault(
-                "flush-in-plain-hole",
+                RuleCode.FLUSH_IN_PLAIN_HOLE,
                 Level.ERROR,
                 PRACTICE,
                 Sentence.of(rivet.name() + " is flush, but the plan leaves the hole plain."),
@@ -217,7 +218,7 @@ public final class Solver {
 
     private List<Finding> wide(Length hole, Length most) {
         return List.of(new Finding(
-                "hole-oversize",
+                RuleCode.HOLE_OVERSIZE,
                 Level.ERROR,
                 Finding.Place.NONE,
                 Optional.of(hole),
@@ -230,7 +231,7 @@ public final class Solver {
 
     private static List<Finding> tight(Length hole, RivetSize size) {
         return List.of(new Finding(
-                "hole-under-shank",
+                RuleCode.HOLE_UNDER_SHANK,
                 Level.ERROR,
                 Finding.Place.NONE,
                 Optional.of(hole),
@@ -244,7 +245,7 @@ public final class Solver {
         RivetChoice.Pick pick = choice.pick();
         if (!pick.usable()) {
             return List.of(fault(
-                    "no-length-does",
+                    RuleCode.NO_LENGTH_DOES,
                     Level.ERROR,
                     choice.size().source(),
                     pick.why(),
@@ -252,7 +253,7 @@ public final class Solver {
         }
         if (pick.cutTo().isPresent()) {
             return List.of(fault(
-                    "length-cut",
+                    RuleCode.LENGTH_CUT,
                     Level.WARNING,
                     choice.size().source(),
                     pick.why(),
@@ -261,7 +262,7 @@ public final class Solver {
         return List.of();
     }
 
-    static Finding fault(String rule, Level level, String source, Sentence message, String remedy) {
+    static Finding fault(RuleCode rule, Level level, String source, Sentence message, String remedy) {
         return new Finding(
                 rule,
                 level,

@@ -8,6 +8,7 @@ import bucina.core.plan.Layer;
 import bucina.core.plan.Zone;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
+import bucina.core.rule.RuleCode;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
 import bucina.core.sheet.Box;
@@ -78,7 +79,7 @@ final class SpotCheck {
                 .flatMap(d -> d.fastener()
                         .filter(f -> otherKind(f, slot.group().fastener()))
                         .map(f -> new Finding(
-                                "kind-in-row",
+                                RuleCode.KIND_IN_ROW,
                                 Level.WARNING,
                                 Finding.Place.NONE,
                                 Optional.empty(),
@@ -157,7 +158,7 @@ final class SpotCheck {
 
     private static void headsMeet(List<Finding> found, String name, Length apart, Length needed) {
         found.add(new Finding(
-                "head-interference",
+                RuleCode.HEAD_INTERFERENCE,
                 Level.ERROR,
                 beside(name),
                 Optional.of(apart),
@@ -169,7 +170,7 @@ final class SpotCheck {
 
     private void tooNear(List<Finding> found, boolean row, String name, Length apart, Length least, RuleKey key) {
         found.add(new Finding(
-                row ? "pitch-least" : "gauge-least",
+                row ? RuleCode.PITCH_LEAST : RuleCode.GAUGE_LEAST,
                 Level.ERROR,
                 beside(name),
                 Optional.of(apart),
@@ -208,7 +209,7 @@ final class SpotCheck {
 
     private void nearTangent(List<Finding> found, Layer layer, Length distance, Length needed, Length clear) {
         found.add(new Finding(
-                "bend-tangent",
+                RuleCode.BEND_TANGENT,
                 Level.ERROR,
                 beside(layer.name()),
                 Optional.of(distance),
@@ -236,7 +237,7 @@ final class SpotCheck {
 
     private static void cut(List<Finding> found, Layer layer, Length distance, Length radius) {
         found.add(new Finding(
-                "edge-through-hole",
+                RuleCode.EDGE_THROUGH_HOLE,
                 Level.ERROR,
                 beside(layer.name()),
                 Optional.of(distance),
@@ -255,7 +256,7 @@ final class SpotCheck {
         Length distance = layer.outline().edgeDistance(at);
         if (!distance.atLeast(reach)) {
             found.add(new Finding(
-                    "head-on-edge",
+                    RuleCode.HEAD_ON_EDGE,
                     Level.ERROR,
                     beside(layer.name()),
                     Optional.of(distance),
@@ -277,7 +278,7 @@ final class SpotCheck {
             if (zone.kind() == Zone.Kind.KEEP_OUT
                     && (in || near(zone, at, solution.hole().times(0.5)))) {
                 found.add(new Finding(
-                        "keep-out",
+                        RuleCode.KEEP_OUT,
                         Level.ERROR,
                         beside(zone.name()),
                         Optional.empty(),
@@ -292,7 +293,7 @@ final class SpotCheck {
             if (wall && !in && near(zone, at, solution.heads().tail())) {
                 Length distance = zone.outline().edgeDistance(at);
                 found.add(new Finding(
-                        "tail-at-wall",
+                        RuleCode.TAIL_AT_WALL,
                         Level.WARNING,
                         beside(zone.name()),
                         Optional.of(distance),

@@ -7,12 +7,14 @@ import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
+import bucina.core.rule.RuleCode;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** Makes the findings of a hole from its reading. Pure. */
 public final class StackCheck {
@@ -60,7 +62,7 @@ public final class StackCheck {
     }
 
     /** One wrong catch: a sentence with a place for the layer's name. */
-    private record Catch(String rule, Level level, Id.Layer id, String words) {
+    private record Catch(RuleCode rule, Level level, Id.@Nullable Layer id, String words) {
         String layer(Face face) {
             return face.layers().stream()
                     .filter(l -> l.id().equals(id))
@@ -74,7 +76,7 @@ public final class StackCheck {
         List<Catch> wrong = new ArrayList<>();
         if (layers.size() < 2 && group.expects().isEmpty()) {
             wrong.add(new Catch(
-                    "too-few-layers",
+                    RuleCode.TOO_FEW_LAYERS,
                     Level.ERROR,
                     layers.isEmpty() ? null : layers.getFirst().id(),
                     layers.isEmpty() ? "goes through no sheet at all.%s" : "goes through %s only: nothing is joined."));
@@ -88,16 +90,19 @@ public final class StackCheck {
         for (Id.Layer expected : group.expects()) {
             if (!caught.contains(expected)) {
                 wrong.add(new Catch(
-                        "misses-layer", Level.ERROR, expected, "misses %s, which the drawing says it catches."));
+                        RuleCode.MISSES_LAYER, Level.ERROR, expected, "misses %s, which the drawing says it catches."));
             }
         }
         for (Layer layer : layers) {
             if (group.clears().contains(layer.id())) {
                 wrong.add(new Catch(
-                        "catches-cleared-layer", Level.ERROR, layer.id(), "catches %s, which it must clear."));
+                        RuleCode.CATCHES_CLEARED_LAYER, Level.ERROR, layer.id(), "catches %s, which it must clear."));
             } else if (!group.expects().isEmpty() && !group.expects().contains(layer.id())) {
                 wrong.add(new Catch(
-                        "catches-unlisted-layer", Level.WARNING, layer.id(), "catches %s, which nobody listed."));
+                        RuleCode.CATCHES_UNLISTED_LAYER,
+                        Level.WARNING,
+                        layer.id(),
+                        "catches %s, which nobody listed."));
             }
         }
     }

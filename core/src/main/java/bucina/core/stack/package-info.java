@@ -11,4 +11,7 @@
  * <p>Readings are immutable; a change of the plan makes new ones and works out again only the holes near what changed.
  * Cost: n holes on a face with m layers take n log n for the index and n times the layers whose box holds the hole.
  */
+@NullMarked
 package bucina.core.stack;
+
+import org.jspecify.annotations.NullMarked;

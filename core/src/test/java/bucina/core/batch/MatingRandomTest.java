@@ -75,20 +75,7 @@ class MatingRandomTest {
         for (int i = 0; i < 120; i++) {
             FaceReading face = face();
             Map<String, Double> counted = new HashMap<>();
-            for (double x = CELL / 2; x < 22; x += CELL) {
-                for (double y = -2 + CELL / 2; y < 6; y += CELL) {
-                    Point p = Point.in(x, y);
-                    Layer above = null;
-                    for (Layer l : face.face().layers()) {
-                        if (l.outline().covers(p)) {
-                            if (above != null) {
-                                counted.merge(key(above, l), CELL * CELL, Double::sum);
-                            }
-                            above = l;
-                        }
-                    }
-                }
-            }
+            count(face, counted);
             Map<String, Mating> found = new HashMap<>();
             Mating.of(face)
                     .forEach(m ->
@@ -101,23 +88,44 @@ class MatingRandomTest {
                 assertThat(counted.getOrDefault(m.getKey(), 0.0))
                         .as(m.getKey())
                         .isCloseTo(area, within(.1 + .05 * area));
-                Set<String> holes = new HashSet<>(
-                        m.getValue().holes().stream().map(HoleReading::label).toList());
-                for (HoleReading r : face.readings()) {
-                    List<Layer> there = face.face().layers().stream()
-                            .filter(l -> l.outline().covers(r.hole().at()))
-                            .toList();
-                    int at = there.indexOf(m.getValue().near());
-                    boolean through = at >= 0
-                            && at + 1 < there.size()
-                            && there.get(at + 1).id().equals(m.getValue().far().id());
-                    assertThat(holes.contains(r.label()))
-                            .as(m.getKey() + " " + r.label())
-                            .isEqualTo(through);
-                }
+                holes(m, face);
                 pairs++;
             }
         }
         assertThat(pairs).isGreaterThan(200);
+    }
+
+    private static void holes(Map.Entry<String, Mating> m, FaceReading face) {
+        Set<String> holes = new HashSet<>(
+                m.getValue().holes().stream().map(HoleReading::label).toList());
+        for (HoleReading r : face.readings()) {
+            List<Layer> there = face.face().layers().stream()
+                    .filter(l -> l.outline().covers(r.hole().at()))
+                    .toList();
+            int at = there.indexOf(m.getValue().near());
+            boolean through = at >= 0
+                    && at + 1 < there.size()
+                    && there.get(at + 1).id().equals(m.getValue().far().id());
+            assertThat(holes.contains(r.label()))
+                    .as(m.getKey() + " " + r.label())
+                    .isEqualTo(through);
+        }
+    }
+
+    private static void count(FaceReading face, Map<String, Double> counted) {
+        for (double x = CELL / 2; x < 22; x += CELL) {
+            for (double y = -2 + CELL / 2; y < 6; y += CELL) {
+                Point p = Point.in(x, y);
+                Layer above = null;
+                for (Layer l : face.face().layers()) {
+                    if (l.outline().covers(p)) {
+                        if (above != null) {
+                            counted.merge(key(above, l), CELL * CELL, Double::sum);
+                        }
+                        above = l;
+                    }
+                }
+            }
+        }
     }
 }

@@ -123,7 +123,7 @@ class BracketTest {
         assertThat(findings(box(List.of(onFlange(0, 1.5, .26)))))
                 .singleElement()
                 .satisfies(f -> {
-                    assertThat(f.rule()).isEqualTo("hole-near-tangent");
+                    assertThat(f.rule().code()).isEqualTo("hole-near-tangent");
                     assertThat(f.measured().orElseThrow().in()).isCloseTo(.095, within(1e-9));
                     assertThat(f.required().orElseThrow().in()).isCloseTo(.1235, within(1e-9));
                 });
@@ -134,7 +134,7 @@ class BracketTest {
     void a_hole_near_the_free_edge_is_found_too() {
         // .60 up leaves .15 to the edge at .75, .1875 is 2 D.
         assertThat(findings(box(List.of(onFlange(2, 1.5, .60)))))
-                .extracting(Finding::rule)
+                .extracting(x -> x.rule().code())
                 .containsExactly("edge-distance-least");
     }
 

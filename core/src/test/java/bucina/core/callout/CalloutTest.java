@@ -115,7 +115,7 @@ class CalloutTest {
         Build build = Queries.ask(Plans.build(8.5), new Id.Group(20), "which side is the head?", DAY);
         assertThat(bucina.core.stack.Derivation.of(build, bucina.core.catalogue.CatalogueReader.shipped())
                         .findings(() -> false))
-                .anyMatch(f -> f.rule().equals("query-open")
+                .anyMatch(f -> f.rule().code().equals("query-open")
                         && f.message().in(bucina.core.measure.Unit.INCH).contains("which side is the head?"));
         assertThatThrownBy(() -> Queries.ask(build, new Id.Group(20), " ", DAY)).isInstanceOf(InputException.class);
     }

@@ -49,8 +49,8 @@ class DunlinTest {
                 .filter(f -> f.level() == Level.ERROR)
                 .toList();
         assertThat(findings)
-                .extracting(f -> f.place().hole() + " in " + f.place().layer() + ": " + f.rule() + " "
-                        + f.measured().orElseThrow().in())
+                .extracting(f -> f.place().hole() + " in " + f.place().layer() + ": "
+                        + f.rule().code() + " " + f.measured().orElseThrow().in())
                 .containsExactly(
                         "R11.4 in Nose rib 8 flange: edge-distance-least 0.2",
                         "R8.1 in Main rib 6 tab: edge-distance-least 0.235",

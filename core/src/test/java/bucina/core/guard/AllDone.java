@@ -1,5 +1,6 @@
 package bucina.core.guard;
 
+import bucina.core.edit.NutPlateEdits;
 import bucina.core.log.Logbook;
 import bucina.core.log.Mark;
 import bucina.core.stack.Derivation;
@@ -30,7 +31,8 @@ public final class AllDone {
     /** Every step that one hole owes. */
     public static List<Mark> marks(Derivation derivation, HoleReading hole) {
         List<Mark> marks = new ArrayList<>();
-        for (Owed owed : Owed.of(hole, derivation.build().rules(), Set.of())) {
+        for (Owed owed :
+                Owed.of(hole, derivation.build().rules(), Set.of(), NutPlateEdits.plates(derivation.build()))) {
             owed.steps()
                     .forEach(s -> marks.add(new Mark(
                             hole.hole().id(),

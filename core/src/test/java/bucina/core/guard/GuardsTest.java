@@ -7,18 +7,22 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import bucina.core.Plans;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
+import bucina.core.edit.NutPlateEdits;
 import bucina.core.hold.Holds;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.log.Mark;
 import bucina.core.log.Operation;
 import bucina.core.log.Work;
+import bucina.core.material.Material;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
 import bucina.core.plan.Group;
 import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
+import bucina.core.plan.Part;
 import bucina.core.plan.Row;
 import bucina.core.progress.Task;
 import bucina.core.rule.RuleKey;
@@ -27,6 +31,7 @@ import bucina.core.stack.Derivation;
 import bucina.core.stack.HoleReading;
 import java.time.Instant;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -298,13 +303,29 @@ class GuardsTest {
     }
 
     @Test
-    void the_lug_of_a_nut_plate_owes_nothing() {
-        Face face = build.faces().getFirst().face();
-        build = build.with(
-                face.withLayers(List.of(face.layers().getFirst(), Plans.layer(12, "Nut plate 8", .063, 0, 0, 20, 4))),
-                build.nextId());
-        List<Owed> owed = Owed.of(hole(1), build.rules(), Set.of());
+    void the_lug_of_a_nut_plate_owes_nothing_whatever_its_sheet_is_called() {
+        Part plates =
+                new Part(new Id.Part(build.nextId()), "Ring", Material.parse("STEEL"), 4, true, Part.Kind.NUT_PLATES);
+        Layer skin = build.faces().getFirst().face().layers().getFirst();
+        Layer lug = Plans.layer(12, "Lug", .063, 0, 0, 20, 4);
+        Layer sheet = Plans.layer(13, "Nut plate cover", .063, 0, 0, 20, 4);
+        List<Part> parts = new ArrayList<>(build.parts());
+        parts.add(plates);
+        build = build.withParts(parts, build.nextId() + 1)
+                .with(
+                        build.faces()
+                                .getFirst()
+                                .face()
+                                .withLayers(List.of(
+                                        skin,
+                                        new Layer(lug.id(), plates.id(), lug.name(), lug.thickness(), lug.outline()),
+                                        sheet)),
+                        build.nextId() + 1);
+
+        List<Owed> owed = Owed.of(hole(1), build.rules(), Set.of(), NutPlateEdits.plates(build));
+
         assertThat(owed.getFirst().steps()).isNotEmpty();
         assertThat(owed.get(1).steps()).isEmpty();
+        assertThat(owed.get(2).steps()).isNotEmpty();
     }
 }

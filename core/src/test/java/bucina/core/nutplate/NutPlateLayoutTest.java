@@ -10,7 +10,6 @@ import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.measure.LengthParser;
 import bucina.core.measure.Unit;
-import bucina.core.rule.Finding;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
 import java.util.ArrayList;
@@ -132,7 +131,7 @@ class NutPlateLayoutTest {
                 Optional.of(Outline.rectangle(Point.in(-.2, -.2), Point.in(.2, .2))),
                 List.of(),
                 List.of());
-        assertThat(none.findings()).extracting(Finding::rule).containsExactly("edge-distance-least");
+        assertThat(none.findings()).extracting(x -> x.rule().code()).containsExactly("edge-distance-least");
     }
 
     @Test
@@ -193,7 +192,7 @@ class NutPlateLayoutTest {
         NutPlateLayout.Behind above =
                 new NutPlateLayout.Behind("Spar", Outline.rectangle(Point.in(-3, .2), Point.in(3, 1)));
         NutPlateLayout caught = one(eight, rib, above);
-        assertThat(caught.findings()).extracting(Finding::rule).containsExactly("plate-hits-part");
+        assertThat(caught.findings()).extracting(x -> x.rule().code()).containsExactly("plate-hits-part");
         assertThat(caught.findings().getFirst().message().in(Unit.INCH))
                 .isEqualTo("At screw 1 the plate lies over Rib 3 flange, whichever way it is turned.");
     }

@@ -7,7 +7,6 @@ import static org.assertj.core.api.Assertions.within;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
-import bucina.core.rule.Finding;
 import bucina.core.rule.RuleSet;
 import java.util.List;
 import java.util.Optional;
@@ -54,7 +53,7 @@ class OpeningTest {
                         Optional.of(Length.in(.595)),
                         Optional.of(Length.in(.5)),
                         Optional.of(new Opening.Rivet(Length.in(.75), Length.fraction(1, 8), true))))
-                .extracting(Finding::rule)
+                .extracting(x -> x.rule().code())
                 .containsExactly("opening-near-tangent", "opening-near-edge", "opening-near-rivet");
     }
 
@@ -62,7 +61,7 @@ class OpeningTest {
     void sharp_corners_are_found_and_impossible_ones_refused() {
         assertThat(new Opening(Length.in(2), Optional.of(Length.in(.06)), Length.in(.032))
                         .findings(RULES, Optional.empty(), Optional.empty(), Optional.empty()))
-                .extracting(Finding::rule)
+                .extracting(x -> x.rule().code())
                 .containsExactly("corner-too-sharp");
         assertThatThrownBy(() -> new Opening(Length.in(1), Optional.of(Length.in(.6)), Length.in(.032)))
                 .hasMessageContaining("corner radius is .6 in");

@@ -60,23 +60,28 @@ class FaceClecosTest {
         List<Part> parts = new ArrayList<>();
         List<Layer> layers = new ArrayList<>();
         int sheets = 2 + random.nextInt(4);
-        for (int i = 0; i < sheets; i++) {
-            Part part = new Part(
-                    new Id.Part(id++),
-                    "Part " + i,
-                    Material.parse("2024-T3"),
-                    i,
-                    i < sheets - 1 || random.nextBoolean());
-            parts.add(part);
-            double from = i == 0 ? -1 : random.nextInt(3) * 20 - 1;
-            layers.add(new Layer(
-                    new Id.Layer(id++),
-                    part.id(),
-                    "Sheet " + i,
-                    Length.in(.025 + .01 * random.nextInt(5)),
-                    Outline.rectangle(Point.in(from, -1), Point.in(200, 12))));
-        }
+        id = layers(sheets, id, parts, layers);
         List<Group> groups = new ArrayList<>();
+        id = groups(rows, id, groups);
+        Face face = new Face(
+                new Id.Face(3),
+                "Top",
+                "from above",
+                "outboard",
+                random.nextBoolean() ? "forward" : "aft",
+                layers,
+                groups);
+        return new Build(
+                "Test",
+                "Dunlin",
+                catalogue.rules(),
+                id,
+                parts,
+                List.of(new Assembly(new Id.Assembly(2), "A", Hand.LEFT, Unit.INCH, List.of(), List.of(face))),
+                Map.of());
+    }
+
+    private long groups(int rows, long id, List<Group> groups) {
         for (int r = 0; r < rows; r++) {
             int n = 1 + random.nextInt(random.nextInt(4) == 0 ? 90 : 20);
             List<Hole> holes = new ArrayList<>();
@@ -98,40 +103,53 @@ class FaceClecosTest {
                     Set.of(),
                     Set.of()));
         }
-        Face face = new Face(
-                new Id.Face(3),
-                "Top",
-                "from above",
-                "outboard",
-                random.nextBoolean() ? "forward" : "aft",
-                layers,
-                groups);
-        return new Build(
-                "Test",
-                "Dunlin",
-                catalogue.rules(),
-                id,
-                parts,
-                List.of(new Assembly(new Id.Assembly(2), "A", Hand.LEFT, Unit.INCH, List.of(), List.of(face))),
-                Map.of());
+        return id;
+    }
+
+    private long layers(int sheets, long id, List<Part> parts, List<Layer> layers) {
+        for (int i = 0; i < sheets; i++) {
+            Part part = new Part(
+                    new Id.Part(id++),
+                    "Part " + i,
+                    Material.parse("2024-T3"),
+                    i,
+                    i < sheets - 1 || random.nextBoolean());
+            parts.add(part);
+            double from = i == 0 ? -1 : random.nextInt(3) * 20 - 1;
+            layers.add(new Layer(
+                    new Id.Layer(id++),
+                    part.id(),
+                    "Sheet " + i,
+                    Length.in(.025 + .01 * random.nextInt(5)),
+                    Outline.rectangle(Point.in(from, -1), Point.in(200, 12))));
+        }
+        return id;
+    }
+
+    private Optional<Mode> mode() {
+        return random.nextInt(5) == 0 ? Optional.empty() : Optional.of(Mode.values()[random.nextInt(4)]);
+    }
+
+    private Map<String, Integer> bins(boolean big) {
+        Map<String, Integer> bins = new HashMap<>();
+        for (String size : List.of("3/32", "1/8", "5/32")) {
+            bins.put("cleco " + size, big ? 1000 : 1 + random.nextInt(60));
+        }
+        return bins;
     }
 
     @Test
     void every_hole_is_drilled_once_between_clecos_and_the_bin_never_runs_out() {
-        int short0 = 0;
+        int small = 0;
         int lifted = 0;
         int met = 0;
         for (int i = 0; i < 2000; i++) {
             Build build = face();
             Derivation derivation = Derivation.of(build, catalogue);
             Holds holds = new Holds(build);
-            Map<String, Integer> bins = new HashMap<>();
             boolean big = random.nextInt(3) == 0;
-            for (String size : List.of("3/32", "1/8", "5/32")) {
-                bins.put("cleco " + size, big ? 1000 : 1 + random.nextInt(60));
-            }
-            Optional<Mode> mode =
-                    random.nextInt(5) == 0 ? Optional.empty() : Optional.of(Mode.values()[random.nextInt(4)]);
+            Map<String, Integer> bins = bins(big);
+            Optional<Mode> mode = mode();
             int nearest = 1 + random.nextInt(4);
             FaceClecos plan = FaceClecos.of(
                     derivation.face(new Id.Face(3)), Logbook.EMPTY, holds, catalogue.clecos(), bins, mode, nearest);
@@ -147,7 +165,7 @@ class FaceClecosTest {
                 ClecoPlan one = row.plan().orElseThrow();
                 if (!one.fits()) {
                     assertThat(one.least()).isGreaterThan(bins.get(bin) - kept);
-                    short0++;
+                    small++;
                 } else {
                     int peak = walk(one, row.holes().size(), nearest, bins.get(bin) - kept);
                     peaks.merge(bin, kept + Math.max(peak, row.stay().size()), Math::max);
@@ -156,25 +174,33 @@ class FaceClecosTest {
                             .as("%d placed, bound %d", one.moves(), one.bound())
                             .isTrue();
                 }
-                assertThat(row.stay())
-                        .doesNotHaveDuplicates()
-                        .allMatch(h -> h >= 1 && h <= row.holes().size());
-                assertThat(kept + row.stay().size()).isLessThanOrEqualTo(bins.get(bin));
+                stays(row, bins.get(bin) - kept);
                 out.put(bin, kept + row.stay().size());
                 rivet(row, holds);
             }
-            plan.sizes()
-                    .forEach(u -> assertThat(u.peak())
-                            .isGreaterThanOrEqualTo(peaks.getOrDefault(u.size().bin(), 0)));
-            plan.sizes().stream()
-                    .filter(u -> peaks.containsKey(u.size().bin()))
-                    .forEach(u -> assertThat(u.peak())
-                            .isEqualTo(peaks.get(u.size().bin()))
-                            .isLessThanOrEqualTo(u.bin()));
+            peaksAgree(plan, peaks);
         }
-        assertThat(short0).isBetween(50, 4000);
+        assertThat(small).isBetween(50, 4000);
         assertThat(lifted).isGreaterThan(50);
         assertThat(met).isGreaterThan(1000);
+    }
+
+    private static void stays(FaceClecos.RowPlan row, int free) {
+        assertThat(row.stay())
+                .doesNotHaveDuplicates()
+                .allMatch(h -> h >= 1 && h <= row.holes().size());
+        assertThat(row.stay()).hasSizeLessThanOrEqualTo(free);
+    }
+
+    private static void peaksAgree(FaceClecos plan, Map<String, Integer> peaks) {
+        plan.sizes()
+                .forEach(u -> assertThat(u.peak())
+                        .isGreaterThanOrEqualTo(peaks.getOrDefault(u.size().bin(), 0)));
+        plan.sizes().stream()
+                .filter(u -> peaks.containsKey(u.size().bin()))
+                .forEach(u -> assertThat(u.peak())
+                        .isEqualTo(peaks.get(u.size().bin()))
+                        .isLessThanOrEqualTo(u.bin()));
     }
 
     /** Does the row and gives the most clecos in use. */
@@ -289,24 +315,7 @@ class FaceClecosTest {
                 .getFirst()
                 .holes();
         Derivation derivation = Derivation.of(build, catalogue);
-        Work work = new Work(
-                new Id.Group(20),
-                "G-1",
-                holes.subList(0, 5).stream()
-                        .map(h -> new Work.LoggedHole(h.id(), "R1." + h.label()))
-                        .toList(),
-                5,
-                "MS20470AD3-4",
-                Optional.empty(),
-                "M. Oake",
-                LocalDateTime.parse("2026-11-20T10:00"),
-                5,
-                Work.Setup.NONE,
-                List.of(),
-                List.of(),
-                "",
-                "",
-                List.of());
+        Work work = work(holes);
         Logbook log =
                 Logbook.EMPTY.plus(LogEntry.Draft.install(work).numbered(1, Instant.parse("2026-11-20T11:00:00Z")));
         FaceClecos plan = FaceClecos.of(
@@ -335,5 +344,26 @@ class FaceClecosTest {
                 Optional.empty(),
                 2);
         assertThat(none.rows().getFirst().plan().orElseThrow().fits()).isFalse();
+    }
+
+    private static Work work(List<Hole> holes) {
+        return new Work(
+                new Id.Group(20),
+                "G-1",
+                holes.subList(0, 5).stream()
+                        .map(h -> new Work.LoggedHole(h.id(), "R1." + h.label()))
+                        .toList(),
+                5,
+                "MS20470AD3-4",
+                Optional.empty(),
+                "M. Oake",
+                LocalDateTime.parse("2026-11-20T10:00"),
+                5,
+                Work.Setup.NONE,
+                List.of(),
+                List.of(),
+                "",
+                "",
+                List.of());
     }
 }

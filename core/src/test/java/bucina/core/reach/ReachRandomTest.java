@@ -28,6 +28,7 @@ import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
 import bucina.core.sheet.Segment;
 import bucina.core.stack.Derivation;
+import bucina.core.stack.FaceReading;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -47,23 +48,7 @@ class ReachRandomTest {
         long id = 10;
         List<Part> parts = new ArrayList<>();
         List<Layer> layers = new ArrayList<>();
-        for (int i = 0; i < 2 + random.nextInt(3); i++) {
-            Part part = new Part(
-                    new Id.Part(id++), "Part " + i, Material.parse("2024-T3"), i, i == 0 || random.nextBoolean());
-            parts.add(part);
-            double x = i == 0 ? 0 : random.nextInt(4);
-            double w = i == 0 ? 8 : 1 + random.nextInt(4);
-            List<Segment> bends = i > 0 && random.nextBoolean()
-                    ? List.of(new Segment(Point.in(x + .2, 0), Point.in(x + .2, 6)))
-                    : List.of();
-            layers.add(new Layer(
-                    new Id.Layer(id++),
-                    part.id(),
-                    "Sheet " + i,
-                    Length.in(new double[] {.025, .032, .063, .080}[random.nextInt(4)]),
-                    Outline.rectangle(Point.in(x, 0), Point.in(x + w, 6)),
-                    bends));
-        }
+        id = sheets(id, parts, layers);
         List<Hole> holes = new ArrayList<>();
         for (int h = 0; h < 14; h++) {
             holes.add(new Hole(
@@ -103,6 +88,27 @@ class ReachRandomTest {
                 parts,
                 List.of(new Assembly(new Id.Assembly(2), "A", Hand.LEFT, Unit.INCH, List.of(), List.of(face))),
                 Map.of());
+    }
+
+    private long sheets(long id, List<Part> parts, List<Layer> layers) {
+        for (int i = 0; i < 2 + random.nextInt(3); i++) {
+            Part part = new Part(
+                    new Id.Part(id++), "Part " + i, Material.parse("2024-T3"), i, i == 0 || random.nextBoolean());
+            parts.add(part);
+            double x = i == 0 ? 0 : random.nextInt(4);
+            double w = i == 0 ? 8 : 1 + random.nextInt(4);
+            List<Segment> bends = i > 0 && random.nextBoolean()
+                    ? List.of(new Segment(Point.in(x + .2, 0), Point.in(x + .2, 6)))
+                    : List.of();
+            layers.add(new Layer(
+                    new Id.Layer(id++),
+                    part.id(),
+                    "Sheet " + i,
+                    Length.in(new double[] {.025, .032, .063, .080}[random.nextInt(4)]),
+                    Outline.rectangle(Point.in(x, 0), Point.in(x + w, 6)),
+                    bends));
+        }
+        return id;
     }
 
     /** Distance in inches to the nearest of many points along a line. */
@@ -150,17 +156,24 @@ class ReachRandomTest {
         return best;
     }
 
+    private static void blockedRightly(Reach.Blocked b, double in, double standing, double least) {
+        boolean far = in > b.tool().throat().in() - STEP;
+        boolean near = standing < b.tool().clear().in() + STEP;
+        boolean tips = b.tool().kind() == Tool.Kind.STOP_CAGE
+                && least < b.tool().clear().in() + STEP;
+        assertThat(far || near || tips).as(b.why().in(Unit.INCH)).isTrue();
+        // The figure in the sentence is the one that was measured.
+        assertThat(Math.min(
+                        Math.abs(b.measured().in() - in),
+                        Math.min(
+                                Math.abs(b.measured().in() - standing),
+                                Math.abs(b.measured().in() - least))))
+                .isCloseTo(0, within(STEP));
+    }
+
     @Test
     void a_tool_reaches_where_nothing_is_nearer_than_it_needs_and_nowhere_else() {
-        List<Tool> crib = new ArrayList<>();
-        long id = 90_000;
-        for (Catalogue.CribTool t : catalogue.crib()) {
-            Tool.Kind kind = java.util.Arrays.stream(Tool.Kind.values())
-                    .filter(k -> k.code().equals(t.kind()))
-                    .findFirst()
-                    .orElseThrow();
-            crib.add(new Tool(new Id.Tool(id++), kind, t.name(), t.sizes()));
-        }
+        List<Tool> crib = crib();
         int reached = 0;
         int blocked = 0;
         for (int i = 0; i < 150; i++) {
@@ -181,48 +194,51 @@ class ReachRandomTest {
                         .mapToDouble(l -> edge(p, l.outline()))
                         .min()
                         .orElse(0);
-                for (Tool tool : r.tools()) {
-                    assertThat(standing)
-                            .as(tool.name())
-                            .isGreaterThanOrEqualTo(tool.clear().in() - STEP);
-                    assertThat(in)
-                            .as(tool.name())
-                            .isLessThanOrEqualTo(tool.throat().in() + STEP);
-                    assertThat(tool.kind() != Tool.Kind.STOP_CAGE
-                                    || least >= tool.clear().in() - STEP)
-                            .isTrue();
-                    reached++;
-                }
+                reached = reaches(r, standing, in, least, reached);
                 for (Reach.Blocked b : r.blocked()) {
-                    boolean far = in > b.tool().throat().in() - STEP;
-                    boolean near = standing < b.tool().clear().in() + STEP;
-                    boolean tips = b.tool().kind() == Tool.Kind.STOP_CAGE
-                            && least < b.tool().clear().in() + STEP;
-                    assertThat(far || near || tips).as(b.why().in(Unit.INCH)).isTrue();
-                    // The figure in the sentence is the one that was measured.
-                    assertThat(Math.min(
-                                    Math.abs(b.measured().in() - in),
-                                    Math.min(
-                                            Math.abs(b.measured().in() - standing),
-                                            Math.abs(b.measured().in() - least))))
-                            .isCloseTo(0, within(STEP));
+                    blockedRightly(b, in, standing, least);
                     blocked++;
                 }
                 r.blocked().forEach(b -> assertThat(r.tools()).doesNotContain(b.tool()));
             }
             // Every hole that is dimpled, countersunk or riveted is asked for, once for each.
-            long wanted = reading.readings().stream()
-                    .mapToLong(h -> 1
-                            + (h.solution().dressing().plies().stream().anyMatch(x -> x.dress() == Dress.DIMPLE)
-                                    ? 1
-                                    : 0)
-                            + (h.solution().dressing().plies().stream().anyMatch(x -> x.dress() == Dress.COUNTERSINK)
-                                    ? 1
-                                    : 0))
-                    .sum();
+            long wanted = wanted(reading);
             assertThat(Reach.of(reading, build, crib)).hasSize((int) wanted);
         }
         assertThat(reached).isGreaterThan(1000);
         assertThat(blocked).isGreaterThan(1000);
+    }
+
+    private static long wanted(FaceReading reading) {
+        return reading.readings().stream()
+                .mapToLong(h -> 1
+                        + (h.solution().dressing().plies().stream().anyMatch(x -> x.dress() == Dress.DIMPLE) ? 1 : 0)
+                        + (h.solution().dressing().plies().stream().anyMatch(x -> x.dress() == Dress.COUNTERSINK)
+                                ? 1
+                                : 0))
+                .sum();
+    }
+
+    private static int reaches(Reach r, double standing, double in, double least, int reached) {
+        for (Tool tool : r.tools()) {
+            assertThat(standing)
+                    .as(tool.name())
+                    .isGreaterThanOrEqualTo(tool.clear().in() - STEP);
+            assertThat(in).as(tool.name()).isLessThanOrEqualTo(tool.throat().in() + STEP);
+            assertThat(tool.kind() != Tool.Kind.STOP_CAGE
+                            || least >= tool.clear().in() - STEP)
+                    .isTrue();
+            reached++;
+        }
+        return reached;
+    }
+
+    private List<Tool> crib() {
+        List<Tool> crib = new ArrayList<>();
+        long id = 90_000;
+        for (Catalogue.CribTool t : catalogue.crib()) {
+            crib.add(new Tool(new Id.Tool(id++), t.kind(), t.name(), t.sizes()));
+        }
+        return crib;
     }
 }

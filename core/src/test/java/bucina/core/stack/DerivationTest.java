@@ -86,10 +86,10 @@ class DerivationTest {
         assertThat(reading.layers().get(reading.nearestEdge().orElseThrow()).name())
                 .isEqualTo("Doubler");
         List<Finding> findings = derivation.findings(() -> false).stream()
-                .filter(f -> !f.rule().equals("pitch-most"))
+                .filter(f -> !f.rule().code().equals("pitch-most"))
                 .toList();
         assertThat(findings).singleElement().satisfies(f -> {
-            assertThat(f.rule()).isEqualTo("edge-distance-least");
+            assertThat(f.rule().code()).isEqualTo("edge-distance-least");
             assertThat(f.level()).isEqualTo(Level.ERROR);
             assertThat(f.place()).isEqualTo(new Finding.Place("Top", "G-1", "R1.8", "Doubler"));
             assertThat(f.measured().orElseThrow().in()).isEqualTo(.2, org.assertj.core.api.Assertions.within(1e-12));
@@ -142,11 +142,11 @@ class DerivationTest {
                 .findings(() -> false);
         assertThat(findings)
                 .filteredOn(f -> f.place().hole().equals("R1.8"))
-                .extracting(Finding::rule)
+                .extracting(x -> x.rule().code())
                 .containsExactly("catches-cleared-layer");
         assertThat(findings)
                 .filteredOn(f -> f.place().hole().equals("R1.9"))
-                .extracting(Finding::rule)
+                .extracting(x -> x.rule().code())
                 .containsExactlyInAnyOrder("misses-layer", "catches-cleared-layer");
     }
 
@@ -196,7 +196,7 @@ class DerivationTest {
 
     private List<String> rules(Group group) {
         return derive(Plans.build(Plans.face(Plans.layers(8.5), List.of(group)))).findings(() -> false).stream()
-                .map(Finding::rule)
+                .map(x -> x.rule().code())
                 .toList();
     }
 
@@ -213,7 +213,7 @@ class DerivationTest {
                         Plans.face(Plans.layers(8.5), List.of(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(row))))))
                 .findings(() -> false);
         assertThat(findings)
-                .extracting(Finding::rule)
+                .extracting(x -> x.rule().code())
                 .containsExactly("too-few-layers", "too-few-layers", "pitch-most");
     }
 

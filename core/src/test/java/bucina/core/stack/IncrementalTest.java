@@ -104,6 +104,12 @@ class IncrementalTest {
                                 layer.outline(), row.holes().getFirst().at()),
                         random.nextGaussian() * 6e6);
             case 6 -> Edit.layer(build, layer.id(), l -> l.withThickness(Length.in(.02 + random.nextInt(60) / 1000.0)));
+            default -> editMore(build, face, group, layer, row, random);
+        };
+    }
+
+    private static Build editMore(Build build, Face face, Group group, Layer layer, Row row, Random random) {
+        return switch (7 + random.nextInt(5)) {
             case 7 -> SheetEdits.order(build, layer.id(), random.nextBoolean());
             case 8 -> Edit.group(build, group.id(), g -> g.withHeadFar(!g.headFar()));
             case 9 ->
@@ -112,45 +118,24 @@ class IncrementalTest {
                         group.id(),
                         g -> g.withHoles(new HolePlan(
                                 Optional.empty(), Hold.AUTO, "", Optional.of(100 + 20 * random.nextInt(2)))));
-            case 10 ->
-                SheetEdits.zone(
-                        build,
-                        face.id(),
-                        new Zone(
-                                new Id.Zone(build.nextId()),
-                                "Zone",
-                                random.nextBoolean() ? Zone.Kind.KEEP_OUT : Zone.Kind.BEHIND,
-                                Outline.rectangle(
-                                        row.holes().getFirst().at(),
-                                        row.holes().getLast().at().x()
-                                                        == row.holes()
-                                                                .getFirst()
-                                                                .at()
-                                                                .x()
-                                                ? new Point(
-                                                        row.holes()
-                                                                        .getFirst()
-                                                                        .at()
-                                                                        .x()
-                                                                + 1e7,
-                                                        row.holes()
-                                                                        .getLast()
-                                                                        .at()
-                                                                        .y()
-                                                                + 1e7)
-                                                : new Point(
-                                                        row.holes()
-                                                                .getLast()
-                                                                .at()
-                                                                .x(),
-                                                        row.holes()
-                                                                        .getLast()
-                                                                        .at()
-                                                                        .y()
-                                                                + 1e7)),
-                                Length.mm(random.nextInt(9))));
+            case 10 -> zoned(build, face, row, random);
             default -> accepted(build, face, random);
         };
+    }
+
+    private static Build zoned(Build build, Face face, Row row, Random random) {
+        Point first = row.holes().getFirst().at();
+        Point last = row.holes().getLast().at();
+        Point corner = new Point(last.x() == first.x() ? first.x() + 1e7 : last.x(), last.y() + 1e7);
+        return SheetEdits.zone(
+                build,
+                face.id(),
+                new Zone(
+                        new Id.Zone(build.nextId()),
+                        "Zone",
+                        random.nextBoolean() ? Zone.Kind.KEEP_OUT : Zone.Kind.BEHIND,
+                        Outline.rectangle(first, corner),
+                        Length.mm(random.nextInt(9))));
     }
 
     private static Build accepted(Build build, Face face, Random random) {

@@ -10,7 +10,6 @@ import bucina.core.dress.Preparation;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Fastener;
-import bucina.core.rule.Finding;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -40,7 +39,7 @@ class PulledSolverTest {
     }
 
     private static List<String> rules(Solution s) {
-        return s.faults().stream().map(Finding::rule).toList();
+        return s.faults().stream().map(x -> x.rule().code()).toList();
     }
 
     @ParameterizedTest

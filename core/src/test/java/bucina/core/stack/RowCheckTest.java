@@ -37,7 +37,7 @@ class RowCheckTest {
         // Holes an inch apart, thinnest sheet .032: 24 t = .768.
         Build free = Plans.build(8.5);
         Finding f = read(free).rowFindings().getFirst();
-        assertThat(f.rule()).isEqualTo("pitch-most");
+        assertThat(f.rule().code()).isEqualTo("pitch-most");
         assertThat(f.level()).isEqualTo(Level.WARNING);
         assertThat(f.required()).contains(Length.in(.768));
         assertThat(f.place().hole()).isEqualTo("R1");
@@ -91,8 +91,8 @@ class RowCheckTest {
         Face face = Plans.face(Plans.layers(20), List.of(Plans.group(20, "G-1", small, List.of(row.withHoles(holes)))));
         FaceReading reading = read(Plans.build(face));
         assertThat(RowCheck.noseChanges(reading.readings())).isEqualTo(4);
-        assertThat(reading.rowFindings()).extracting(Finding::rule).contains("nosepiece-changes");
-        assertThat(reading.rowFaults(row)).extracting(Finding::rule).containsExactly("pitch-most");
+        assertThat(reading.rowFindings()).extracting(x -> x.rule().code()).contains("nosepiece-changes");
+        assertThat(reading.rowFaults(row)).extracting(x -> x.rule().code()).containsExactly("pitch-most");
     }
 
     @Test

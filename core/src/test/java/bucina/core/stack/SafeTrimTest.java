@@ -54,12 +54,12 @@ class SafeTrimTest {
                     SheetEdits.moveEdge(
                             build, skin, trim.edge(), -trim.largest().nanometres()),
                     CatalogueReader.shipped());
-            assertThat(cut.findings(() -> false)).noneMatch(f -> f.rule().equals("edge-distance-least"));
+            assertThat(cut.findings(() -> false)).noneMatch(f -> f.rule().code().equals("edge-distance-least"));
             Derivation more = Derivation.of(
                     SheetEdits.moveEdge(
                             build, skin, trim.edge(), -trim.largest().nanometres() - 1000),
                     CatalogueReader.shipped());
-            assertThat(more.findings(() -> false)).anyMatch(f -> f.rule().equals("edge-distance-least"));
+            assertThat(more.findings(() -> false)).anyMatch(f -> f.rule().code().equals("edge-distance-least"));
         }
     }
 
@@ -169,6 +169,6 @@ class SafeTrimTest {
         return Derivation.of(SheetEdits.moveEdge(build, skin.id(), edge, -by), CatalogueReader.shipped())
                 .findings(() -> false)
                 .stream()
-                .noneMatch(f -> f.rule().equals("edge-distance-least"));
+                .noneMatch(f -> f.rule().code().equals("edge-distance-least"));
     }
 }

@@ -14,7 +14,6 @@ import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.core.plan.Fastener;
 import bucina.core.rivet.HeadStyle;
-import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
 import bucina.core.rule.RuleKey;
 import java.util.Arrays;
@@ -37,7 +36,7 @@ class SolverTest {
     }
 
     private static List<String> rules(Solution solution) {
-        return solution.faults().stream().map(Finding::rule).toList();
+        return solution.faults().stream().map(x -> x.rule().code()).toList();
     }
 
     @Test

@@ -67,7 +67,7 @@ class SpotCheckTest {
                         Plans.layer(13, "Flange", .040, 0, 1, 20, 2.5)),
                 List.of(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 3, 1.34, 6, 1.335)))));
         assertThat(findings(through))
-                .filteredOn(f -> f.rule().equals("edge-through-hole"))
+                .filteredOn(f -> f.rule().code().equals("edge-through-hole"))
                 .singleElement()
                 .satisfies(f -> {
                     assertThat(f.place().hole()).isEqualTo("R1.1");
@@ -84,13 +84,13 @@ class SpotCheckTest {
 
     private static List<Finding> findings(Face face) {
         return Derivation.of(Plans.build(face), CATALOGUE).findings(() -> false).stream()
-                .filter(f -> !f.rule().equals("pitch-most"))
+                .filter(f -> !f.rule().code().equals("pitch-most"))
                 .toList();
     }
 
     private static Finding only(Face face, String rule) {
         return findings(face).stream()
-                .filter(f -> f.rule().equals(rule))
+                .filter(f -> f.rule().code().equals(rule))
                 .findFirst()
                 .orElseThrow(() -> new AssertionError(findings(face).toString()));
     }
@@ -99,7 +99,7 @@ class SpotCheckTest {
     void two_holes_of_a_row_nearer_than_three_diameters_are_an_error_at_both() {
         List<Finding> found = findings(
                 face(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 10, 2, 10.37, 2, 11, 2)))));
-        assertThat(found).extracting(Finding::rule).containsExactly("pitch-least", "pitch-least");
+        assertThat(found).extracting(x -> x.rule().code()).containsExactly("pitch-least", "pitch-least");
         assertThat(found.getFirst().measured().orElseThrow().in())
                 .isCloseTo(.37, org.assertj.core.api.Assertions.within(1e-9));
         assertThat(found.getFirst().required()).contains(Length.in(.375));
@@ -132,7 +132,7 @@ class SpotCheckTest {
         Finding f = only(face(bolt, rivet), "head-interference");
         assertThat(f.required().orElseThrow().in()).isCloseTo(.375, org.assertj.core.api.Assertions.within(1e-9));
         Group far = Plans.group(21, "G-2", Plans.UNIVERSAL, List.of(holes(2000, "R2", 12.38, 2)));
-        assertThat(findings(face(bolt, far))).extracting(Finding::rule).doesNotContain("head-interference");
+        assertThat(findings(face(bolt, far))).extracting(x -> x.rule().code()).doesNotContain("head-interference");
     }
 
     @Test
@@ -201,7 +201,7 @@ class SpotCheckTest {
                 new Fastener.PulledRivet("iso15978", Length.mm(3.2), false),
                 List.of(holes(1000, "R1", 10, 2)));
         assertThat(findings(face(pulled.withHoles(new HolePlan(Optional.empty(), Hold.AUTO, "", Optional.of(120))))))
-                .extracting(Finding::rule)
+                .extracting(x -> x.rule().code())
                 .doesNotContain("die-angle");
         assertThat(only(
                                 face(pulled.withHoles(new HolePlan(Optional.empty(), Hold.AUTO, "", Optional.of(100)))),
@@ -286,7 +286,7 @@ class SpotCheckTest {
         Build build = Plans.build(face);
         Derivation before = Derivation.of(build, CATALOGUE);
         Finding finding = before.findings(() -> false).getFirst();
-        assertThat(finding.rule()).isEqualTo("edge-distance-least");
+        assertThat(finding.rule().code()).isEqualTo("edge-distance-least");
         Acceptance acceptance = new Acceptance(
                 new Id.Acceptance(build.nextId()),
                 new Id.Hole(1001),
@@ -321,7 +321,7 @@ class SpotCheckTest {
         Group near = Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 10, 2)));
 
         assertThat(findings(Plans.face(layers, List.of(near))))
-                .extracting(Finding::rule)
+                .extracting(x -> x.rule().code())
                 .doesNotContain("head-on-edge");
         Finding f = only(Plans.face(layers, List.of(near.withHeadFar(true))), "head-on-edge");
         assertThat(f.place().layer()).isEqualTo("Strap");
@@ -352,7 +352,7 @@ class SpotCheckTest {
                 plain.holes().getFirst().at(),
                 Optional.of(new Deviation(Optional.empty(), Optional.of(hole), Optional.empty(), "opened up")));
         Face face = face(Plans.group(20, "G-1", row, List.of(plain.withHoles(List.of(odd)))));
-        assertThat(findings(face).stream().anyMatch(f -> f.rule().equals("kind-in-row")))
+        assertThat(findings(face).stream().anyMatch(f -> f.rule().code().equals("kind-in-row")))
                 .isEqualTo(another);
     }
 

@@ -1,12 +1,12 @@
 package bucina.desk.app;
 
 import bucina.core.batch.BatchClock;
+import bucina.core.batch.Mixing;
 import bucina.core.plan.Batch;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.BatchWatch;
 import bucina.desk.session.Desk;
-import bucina.desk.session.Mixing;
 import java.time.Instant;
 import java.util.HashSet;
 import java.util.List;

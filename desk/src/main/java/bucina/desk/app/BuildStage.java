@@ -13,7 +13,7 @@ import javafx.util.Subscription;
  * Puts an open build into a stage: the desk where it has a face, a way to make one where it has none, and the other
  * when that changes.
  */
-final class BuildStage {
+public final class BuildStage {
 
     private final Stage stage;
     private final Session session;
@@ -25,7 +25,7 @@ final class BuildStage {
     private Optional<DeskWindow> window = Optional.empty();
     private Desk desk;
 
-    BuildStage(Stage stage, Session session, Prefs prefs, Clock clock) {
+    public BuildStage(Stage stage, Session session, Prefs prefs, Clock clock) {
         this(stage, session, prefs, clock, what -> {});
     }
 

@@ -1,5 +1,6 @@
 package bucina.desk.app;
 
+import bucina.core.explain.Why;
 import bucina.core.plan.Id;
 import bucina.desk.card.ApartCard;
 import bucina.desk.card.BringCard;
@@ -19,7 +20,6 @@ import bucina.desk.look.Palette;
 import bucina.desk.look.Shown;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Finder;
-import bucina.desk.session.Why;
 import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.css.PseudoClass;
@@ -29,7 +29,7 @@ import javafx.scene.Node;
 import javafx.scene.layout.StackPane;
 
 /** The cards that lie over the window, one at a time; what is put away or replaced is closed. */
-final class Cards implements AutoCloseable {
+public final class Cards implements AutoCloseable {
 
     /** What lies under a card that is worked with is not dimmed. */
     private static final PseudoClass CLEAR = PseudoClass.getPseudoClass("clear");
@@ -70,7 +70,7 @@ final class Cards implements AutoCloseable {
     }
 
     /** Puts the card away that lies over the window; true if there was one. */
-    boolean putAway() {
+    public boolean putAway() {
         boolean was = covered();
         close();
         desk.whyProperty().set(Optional.empty());
@@ -141,23 +141,23 @@ final class Cards implements AutoCloseable {
         desk.show(face);
     }
 
-    void nutPlates() {
+    public void nutPlates() {
         change(() -> new NutPlateCard(desk, palette.get(), this::putAway));
     }
 
-    void mix() {
+    public void mix() {
         show(new MixCard(desk, this::putAway));
     }
 
-    void apart() {
+    public void apart() {
         desk.over().apart(a -> show(new ApartCard(desk, palette.get(), a, this::putAway)));
     }
 
-    void gauge() {
+    public void gauge() {
         show(new GaugeCard(desk.lengths(), desk.unit(), gauge, this::putAway), Pos.BOTTOM_LEFT);
     }
 
-    void reach() {
+    public void reach() {
         show(new ReachCard(desk, this::putAway));
     }
 
@@ -165,7 +165,7 @@ final class Cards implements AutoCloseable {
         change(() -> new CalloutCard(desk, this::putAway));
     }
 
-    void stations() {
+    public void stations() {
         desk.cursor().ifPresent(c -> show(new StationsCard(c.row(), this::putAway)));
     }
 

@@ -152,12 +152,12 @@ public final class DeskWindow implements Shown {
     }
 
     /** Opens a sum in its room. */
-    void sum(String code) {
+    public void sum(String code) {
         sums().sum(code);
     }
 
     /** Opens a kept sum in its room. */
-    void kept(KeptSum sum) {
+    public void kept(KeptSum sum) {
         sums().kept(sum);
     }
 
@@ -173,23 +173,23 @@ public final class DeskWindow implements Shown {
     }
 
     /** The cards that lie over the window. */
-    Cards cards() {
+    public Cards cards() {
         return cards;
     }
 
-    void search() {
+    public void search() {
         cards.search(finder);
     }
 
-    SheetRoom sheetRoom() {
+    public SheetRoom sheetRoom() {
         return sheetRoom;
     }
 
-    SheetView sheet() {
+    public SheetView sheet() {
         return sheetRoom.sheet();
     }
 
-    BenchSide bench() {
+    public BenchSide bench() {
         return sheetRoom.bench();
     }
 

@@ -1,9 +1,9 @@
 package bucina.desk.app;
 
+import bucina.core.sums.Sums;
 import bucina.desk.session.Command;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Finder;
-import bucina.desk.sums.Sums;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;

@@ -27,7 +27,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
 
 /** The room where the sheet lies: rack, stage rail, sheet, strip, bench side; or the job alone in bench mode. */
-final class SheetRoom extends ShownPane {
+public final class SheetRoom extends ShownPane {
 
     private final Desk desk;
     private final Rack rack;
@@ -102,19 +102,19 @@ final class SheetRoom extends ShownPane {
     }
 
     /** Plays the cleco plan of the row at hand. */
-    void playClecos() {
+    public void playClecos() {
         desk.roomProperty().set(Desk.Room.SHEET);
         desk.stageProperty().set(Stage.FIT);
         clecos.begin();
     }
 
     /** Goes along the plan played; true if one is. */
-    boolean step(int by) {
+    public boolean step(int by) {
         clecos.step(by);
         return desk.over().playingProperty().get().isPresent();
     }
 
-    void turnPlay() {
+    public void turnPlay() {
         if (desk.over().playingProperty().get().isPresent()) {
             clecos.turn();
         }

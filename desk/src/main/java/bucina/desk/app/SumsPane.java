@@ -1,6 +1,7 @@
 package bucina.desk.app;
 
 import bucina.core.catalogue.Catalogue;
+import bucina.core.explain.Why;
 import bucina.core.measure.LengthFormat;
 import bucina.core.measure.LengthParser;
 import bucina.core.measure.Unit;
@@ -10,7 +11,6 @@ import bucina.desk.gauge.GaugePost;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Session;
-import bucina.desk.session.Why;
 import bucina.desk.sumsroom.SumsRoom;
 import java.util.Optional;
 import javafx.application.Platform;

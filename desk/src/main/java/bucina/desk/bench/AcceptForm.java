@@ -57,7 +57,7 @@ final class AcceptForm extends VBox {
             Acceptance trial = make(desk.snapshot().build());
             desk.session()
                     .plan(
-                            "accepting " + finding.rule() + " at "
+                            "accepting " + finding.rule().words() + " at "
                                     + finding.place().hole(),
                             b -> {
                                 Acceptance a = make(b);

@@ -1,10 +1,10 @@
 package bucina.desk.bench;
 
 import bucina.core.edit.SheetEdits;
+import bucina.core.form.Additions;
 import bucina.core.plan.Id;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Ui;
-import bucina.desk.session.Additions;
 import bucina.desk.session.Desk;
 import java.util.List;
 import java.util.function.Consumer;

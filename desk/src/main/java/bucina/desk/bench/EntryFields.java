@@ -1,9 +1,9 @@
 package bucina.desk.bench;
 
+import bucina.core.form.Entries;
 import bucina.core.measure.Unit;
 import bucina.desk.gauge.GaugePost;
 import bucina.desk.look.Ui;
-import bucina.desk.session.Entries;
 import bucina.desk.session.LogForm;
 import java.util.List;
 import java.util.function.Supplier;

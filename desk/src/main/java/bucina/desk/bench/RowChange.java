@@ -1,6 +1,7 @@
 package bucina.desk.bench;
 
 import bucina.core.edit.HoleEdits;
+import bucina.core.form.Additions;
 import bucina.core.layout.Rows;
 import bucina.core.measure.Length;
 import bucina.core.plan.Row;
@@ -9,7 +10,6 @@ import bucina.core.sheet.Point;
 import bucina.core.stack.HoleReading;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Ui;
-import bucina.desk.session.Additions;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Selection;
 import java.util.List;

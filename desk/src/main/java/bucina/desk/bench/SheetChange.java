@@ -85,12 +85,7 @@ final class SheetChange extends ChangeForm {
                     }
                     does(
                             "changing when " + part.name() + " goes on",
-                            b -> b.with(new Part(
-                                    part.id(),
-                                    part.name(),
-                                    part.material(),
-                                    Integer.parseInt(t.strip()),
-                                    part.fitted())));
+                            b -> b.with(part.withFittingOrder(Integer.parseInt(t.strip()))));
                 }));
     }
 

@@ -1,10 +1,10 @@
 package bucina.desk.card;
 
+import bucina.core.form.CalloutLines;
 import bucina.core.measure.InputException;
 import bucina.core.plan.Id;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
-import bucina.desk.session.CalloutLines;
 import bucina.desk.session.Desk;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;

@@ -1,15 +1,15 @@
 package bucina.desk.card;
 
+import bucina.core.batch.Mixing;
 import bucina.core.measure.InputException;
 import bucina.core.plan.Batch;
 import bucina.core.plan.Compound;
+import bucina.core.state.Snapshot;
 import bucina.desk.look.Fields;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Latest;
-import bucina.desk.session.Mixing;
-import bucina.desk.session.Snapshot;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;

@@ -1,6 +1,7 @@
 package bucina.desk.card;
 
 import bucina.core.edit.NutPlateEdits;
+import bucina.core.form.PanelForm;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.nutplate.NutPlate;
@@ -18,7 +19,6 @@ import bucina.desk.look.Palette;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
-import bucina.desk.session.PanelForm;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,5 +1,6 @@
 package bucina.desk.card;
 
+import bucina.core.form.PanelForm;
 import bucina.core.measure.InputException;
 import bucina.core.measure.LengthFormat;
 import bucina.core.measure.LengthParser;
@@ -17,7 +18,6 @@ import bucina.desk.look.Fields;
 import bucina.desk.look.Palette;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
-import bucina.desk.session.PanelForm;
 import bucina.desk.session.Session;
 import java.util.List;
 import java.util.function.Consumer;

@@ -1,12 +1,12 @@
 package bucina.desk.card;
 
 import bucina.core.batch.BatchClock;
+import bucina.core.batch.Mixing;
 import bucina.core.batch.Pace;
 import bucina.core.plan.Batch;
 import bucina.core.plan.Compound;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
-import bucina.desk.session.Mixing;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,6 +1,7 @@
 package bucina.desk.card;
 
 import bucina.core.dress.Preparation;
+import bucina.core.form.TypedGroupForm;
 import bucina.core.measure.InputException;
 import bucina.core.measure.LengthFormat;
 import bucina.core.plan.Group;
@@ -11,7 +12,6 @@ import bucina.desk.look.Fields;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
-import bucina.desk.session.TypedGroupForm;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Button;

@@ -1,8 +1,8 @@
 package bucina.desk.card;
 
+import bucina.core.explain.Why;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
-import bucina.desk.session.Why;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.layout.HBox;

@@ -144,7 +144,7 @@ final class Common {
 
     private void finding(ArrayNode array, Finding f) {
         ObjectNode node = array.addObject()
-                .put("rule", f.rule())
+                .put("rule", f.rule().code())
                 .put("level", f.level().code())
                 .put("face", f.place().face())
                 .put("group", f.place().group())

@@ -1,5 +1,6 @@
 package bucina.desk.cli;
 
+import bucina.core.form.Entries;
 import bucina.core.guard.LogCheck;
 import bucina.core.log.Disposition;
 import bucina.core.log.LogEntry;
@@ -10,7 +11,6 @@ import bucina.core.measure.Length;
 import bucina.core.plan.Build;
 import bucina.core.plan.Group;
 import bucina.core.plan.Row;
-import bucina.desk.session.Entries;
 import bucina.desk.session.PhotoFiles;
 import bucina.store.Photo;
 import bucina.store.file.BuildFile;

@@ -1,5 +1,6 @@
 package bucina.desk.cli;
 
+import bucina.core.form.Entries;
 import bucina.core.guard.Guards;
 import bucina.core.guard.MarkCheck;
 import bucina.core.hold.Holds;
@@ -11,7 +12,6 @@ import bucina.core.plan.Id;
 import bucina.core.progress.Task;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
-import bucina.desk.session.Entries;
 import bucina.store.file.BuildFile;
 import java.util.Arrays;
 import java.util.List;

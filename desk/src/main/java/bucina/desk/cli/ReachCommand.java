@@ -2,7 +2,7 @@ package bucina.desk.cli;
 
 import bucina.core.plan.Tool;
 import bucina.core.reach.Reach;
-import bucina.desk.session.ToolCrib;
+import bucina.core.reach.ToolCrib;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;

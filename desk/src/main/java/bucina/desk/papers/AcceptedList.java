@@ -48,8 +48,7 @@ final class AcceptedList extends VBox {
                 .add(new VBox(
                         2,
                         Ui.wrapped(
-                                where(a) + ": " + a.rule().replace('-', ' ')
-                                        + (a.layer().isEmpty() ? "" : ", " + a.layer()),
+                                where(a) + ": " + a.rule().words() + (a.layer().isEmpty() ? "" : ", " + a.layer()),
                                 "plain"),
                         Ui.wrapped(a.reason(), "strong"),
                         Ui.wrapped(a.who() + ", " + a.on(), "tiny"),

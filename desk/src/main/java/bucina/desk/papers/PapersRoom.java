@@ -1,11 +1,11 @@
 package bucina.desk.papers;
 
+import bucina.core.state.Snapshot;
 import bucina.desk.look.ShownPane;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Latest;
 import bucina.desk.session.PapersModel;
-import bucina.desk.session.Snapshot;
 import javafx.geometry.Insets;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;

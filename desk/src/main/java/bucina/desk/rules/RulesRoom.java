@@ -295,7 +295,7 @@ public final class RulesRoom extends ShownPane {
     private static Map<String, List<Finding>> grouped(List<Finding> findings) {
         Map<String, List<Finding>> groups = new LinkedHashMap<>();
         findings.forEach(f -> groups.computeIfAbsent(
-                        f.rule().replace('-', ' ') + " on " + f.place().face(), k -> new ArrayList<>())
+                        f.rule().words() + " on " + f.place().face(), k -> new ArrayList<>())
                 .add(f));
         return groups;
     }

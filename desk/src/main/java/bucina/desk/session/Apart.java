@@ -9,6 +9,7 @@ import bucina.core.refit.FitCheck;
 import bucina.core.refit.OtherWays;
 import bucina.core.rule.RuleSet;
 import bucina.core.stack.HoleReading;
+import bucina.core.state.Snapshot;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;

@@ -1,5 +1,6 @@
 package bucina.desk.session;
 
+import bucina.core.explain.Why;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Operation;
 import bucina.core.measure.LengthParser;
@@ -10,6 +11,7 @@ import bucina.core.plan.Layer;
 import bucina.core.progress.Task;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
+import bucina.core.state.Snapshot;
 import java.util.List;
 import java.util.Optional;
 import javafx.beans.property.BooleanProperty;

@@ -4,6 +4,7 @@ import bucina.core.log.HoleState;
 import bucina.core.plan.Id;
 import bucina.core.rule.Level;
 import bucina.core.stack.HoleReading;
+import bucina.core.state.Snapshot;
 import java.util.Map;
 import java.util.Set;
 

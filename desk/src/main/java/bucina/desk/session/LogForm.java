@@ -1,5 +1,6 @@
 package bucina.desk.session;
 
+import bucina.core.form.Entries;
 import bucina.core.guard.Guards;
 import bucina.core.log.Disposition;
 import bucina.core.log.LogEntry;

@@ -5,6 +5,7 @@ import bucina.core.hand.Hands;
 import bucina.core.plan.Assembly;
 import bucina.core.plan.Bulletin;
 import bucina.core.plan.Id;
+import bucina.core.state.Snapshot;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;

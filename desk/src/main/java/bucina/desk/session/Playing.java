@@ -13,6 +13,7 @@ import bucina.core.measure.Unit;
 import bucina.core.plan.Id;
 import bucina.core.progress.FaceClecos;
 import bucina.core.progress.FaceLocate;
+import bucina.core.state.Snapshot;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;

@@ -9,6 +9,7 @@ import bucina.core.progress.DressList;
 import bucina.core.progress.Task;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
+import bucina.core.state.Snapshot;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;

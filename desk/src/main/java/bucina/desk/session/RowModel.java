@@ -12,6 +12,7 @@ import bucina.core.rule.RuleSet;
 import bucina.core.setup.Stretch;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
+import bucina.core.state.Snapshot;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;

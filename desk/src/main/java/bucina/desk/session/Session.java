@@ -12,6 +12,7 @@ import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.stack.Derivation;
+import bucina.core.state.Snapshot;
 import bucina.store.Photo;
 import bucina.store.file.BuildFile;
 import bucina.store.file.BuildFileException;
@@ -53,10 +54,7 @@ public final class Session implements AutoCloseable {
     private final AtomicReference<Runnable> trying = new AtomicReference<>();
     /** The bulletin being written: every change of the plan goes into it too. */
     private volatile Optional<Id.Bulletin> recording = Optional.empty();
-    /**
-     * What the file holds as far as the worker knows; ahead of {@link #snapshot} until the interface thread has caught
-     * up.
-     */
+    /** What the file holds as far as the worker knows; ahead of {@link #snapshot} until that has caught up. */
     private volatile Snapshot latest;
 
     private volatile long seen;

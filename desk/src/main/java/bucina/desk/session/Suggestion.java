@@ -8,6 +8,7 @@ import bucina.core.plan.Row;
 import bucina.core.setup.Stretch;
 import bucina.core.stack.HoleReading;
 import bucina.core.stack.Solution;
+import bucina.core.state.Snapshot;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,7 +1,7 @@
 package bucina.desk.sumsroom;
 
+import bucina.core.sums.Answer;
 import bucina.desk.look.Ui;
-import bucina.desk.sums.Answer;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.HPos;

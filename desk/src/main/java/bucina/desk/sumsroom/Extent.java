@@ -1,7 +1,7 @@
 package bucina.desk.sumsroom;
 
 import bucina.core.sheet.Point;
-import bucina.desk.sums.Picture;
+import bucina.core.sums.Picture;
 import java.util.List;
 
 /** How far the shapes of a picture reach, in its own measure. */

@@ -1,7 +1,7 @@
 package bucina.desk.sumsroom;
 
+import bucina.core.sums.Picture;
 import bucina.desk.look.Palette;
-import bucina.desk.sums.Picture;
 import javafx.scene.paint.Color;
 
 /** What the inks of a picture look like: colour, fill, width of a line and its dashes. */

@@ -1,9 +1,9 @@
 package bucina.desk.sumsroom;
 
 import bucina.core.sheet.Point;
+import bucina.core.sums.Picture;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Type;
-import bucina.desk.sums.Picture;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -2,9 +2,9 @@ package bucina.desk.sumsroom;
 
 import bucina.core.plan.Id;
 import bucina.core.plan.KeptSum;
+import bucina.core.sums.Sum;
+import bucina.core.sums.Sums;
 import bucina.desk.look.Ui;
-import bucina.desk.sums.Sum;
-import bucina.desk.sums.Sums;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;

@@ -210,9 +210,9 @@ class ChangeTest extends OnWindow {
         settle(robot);
         robot.interact(() -> {
             @SuppressWarnings("unchecked")
-            ComboBox<bucina.desk.session.Additions.Kind> kind =
+            ComboBox<bucina.core.form.Additions.Kind> kind =
                     robot.lookup("#add-kind").queryAs(ComboBox.class);
-            kind.setValue(bucina.desk.session.Additions.Kind.KEEP_OUT);
+            kind.setValue(bucina.core.form.Additions.Kind.KEEP_OUT);
         });
         write(robot, "#add-1", "0, 12");
         write(robot, "#add-2", "3, 14");

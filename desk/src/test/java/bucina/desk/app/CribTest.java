@@ -117,7 +117,7 @@ class CribTest extends OnWindow {
         // A tool of one's own changes what is shown.
         robot.interact(() -> session.plan(
                 "adding a cage",
-                b -> bucina.desk.session.ToolCrib.plus(
+                b -> bucina.core.reach.ToolCrib.plus(
                         b, Tool.Kind.STOP_CAGE, "Small cage", java.util.List.of(Length.in(.4))),
                 () -> {},
                 s -> {}));

@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import bucina.core.gauge.GaugeLines;
 import bucina.core.measure.Length;
+import bucina.core.sums.Sums;
 import bucina.desk.gauge.Pty;
 import bucina.desk.session.Desk;
-import bucina.desk.sums.Sums;
 import java.io.IOException;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.control.TextField;

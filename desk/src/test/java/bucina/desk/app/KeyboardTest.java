@@ -86,23 +86,7 @@ class KeyboardTest extends OnWindow {
         cards.put("#panel-card", new KeyCode[] {KeyCode.P});
         cards.put("#out-card", new KeyCode[] {KeyCode.X});
         for (Map.Entry<String, KeyCode[]> card : cards.entrySet()) {
-            robot.interact(() -> {
-                desk.show(desk.snapshot()
-                        .build()
-                        .face("Lower skin")
-                        .orElseThrow()
-                        .face()
-                        .id());
-                robot.lookup("#sheet").query().requestFocus();
-            });
-            robot.push(card.getValue());
-            WaitForAsyncUtils.waitFor(
-                    10,
-                    TimeUnit.SECONDS,
-                    () -> robot.lookup(card.getKey()).tryQuery().isPresent());
-            WaitForAsyncUtils.sleep(300, TimeUnit.MILLISECONDS);
-            settle(robot);
-            Node node = robot.lookup(card.getKey()).query();
+            Node node = open(robot, card);
             Set<Node> wanted = new HashSet<>();
             robot.interact(() -> wanted.addAll(controls(node)));
             assertThat(wanted).as(card.getKey()).hasSizeGreaterThan(1);
@@ -129,6 +113,26 @@ class KeyboardTest extends OnWindow {
                     .as(card.getKey())
                     .isSameAs(robot.lookup("#sheet").query());
         }
+    }
+
+    private Node open(FxRobot robot, Map.Entry<String, KeyCode[]> card) throws Exception {
+        robot.interact(() -> {
+            desk.show(desk.snapshot()
+                    .build()
+                    .face("Lower skin")
+                    .orElseThrow()
+                    .face()
+                    .id());
+            robot.lookup("#sheet").query().requestFocus();
+        });
+        robot.push(card.getValue());
+        WaitForAsyncUtils.waitFor(
+                10,
+                TimeUnit.SECONDS,
+                () -> robot.lookup(card.getKey()).tryQuery().isPresent());
+        WaitForAsyncUtils.sleep(300, TimeUnit.MILLISECONDS);
+        settle(robot);
+        return robot.lookup(card.getKey()).query();
     }
 
     @Test

@@ -2,6 +2,7 @@ package bucina.desk.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import bucina.core.explain.Why;
 import bucina.core.measure.Unit;
 import bucina.desk.bench.BenchSide;
 import bucina.desk.card.ApartCard;
@@ -29,7 +30,6 @@ import bucina.desk.rules.RulesRoom;
 import bucina.desk.session.Apart;
 import bucina.desk.session.Finder;
 import bucina.desk.session.Sessions;
-import bucina.desk.session.Why;
 import bucina.desk.session.WorkTimer;
 import bucina.desk.sheet.DoneLine;
 import bucina.desk.sheet.OrientationBadge;

@@ -100,16 +100,7 @@ class PapersTest extends OnWindow {
                 () -> robot.lookup("#bulletin-begin").tryQuery().isPresent());
         write(robot, "#bulletin-name", "SL 31-02");
         fire(robot, "#bulletin-begin");
-        robot.interact(() -> desk.session()
-                .plan(
-                        "editing",
-                        b -> Edit.group(
-                                b,
-                                b.group("LS-7").orElseThrow().group().id(),
-                                g -> g.withFastener(
-                                        Callout.parse("20× MS20426AD4").fastener(), "20× MS20426AD4")),
-                        () -> {},
-                        s -> {}));
+        edited(robot);
         settle(robot);
         waitFor(robot, "MS20426AD4");
         fire(robot, "#bulletin-done");
@@ -137,6 +128,19 @@ class PapersTest extends OnWindow {
                         .fastener()
                         .name())
                 .isEqualTo("MS20426AD4");
+    }
+
+    private void edited(FxRobot robot) throws Exception {
+        robot.interact(() -> desk.session()
+                .plan(
+                        "editing",
+                        b -> Edit.group(
+                                b,
+                                b.group("LS-7").orElseThrow().group().id(),
+                                g -> g.withFastener(
+                                        Callout.parse("20× MS20426AD4").fastener(), "20× MS20426AD4")),
+                        () -> {},
+                        s -> {}));
     }
 
     @Test

@@ -239,10 +239,10 @@ class SumsRoomTest extends OnWindow {
     @Test
     void every_sum_fits_the_window_without_scrolling_its_side(FxRobot robot) throws Exception {
         enter(robot);
-        for (var sum : bucina.desk.sums.Sums.ALL) {
+        for (var sum : bucina.core.sums.Sums.ALL) {
             robot.interact(() ->
                     robot.lookup("#sum-" + sum.code()).queryAs(Button.class).fire());
-            String first = sum.asks(bucina.desk.sums.Bench.bare(session.catalogue()))
+            String first = sum.asks(bucina.core.sums.Bench.bare(session.catalogue()))
                     .getFirst()
                     .key();
             WaitForAsyncUtils.waitFor(

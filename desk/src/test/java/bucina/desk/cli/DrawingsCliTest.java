@@ -7,34 +7,21 @@ import bucina.desk.session.DemoBuild;
 import bucina.store.json.Json;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
-import java.time.Instant;
-import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Drawings out and in, the other hand, and the checks of a build, on the command line. */
-class DrawingsCliTest {
-
-    private static final Clock CLOCK = Clock.fixed(Instant.parse("2026-11-24T12:00:00Z"), ZoneOffset.UTC);
-
-    @TempDir
-    private Path folder;
+class DrawingsCliTest extends OnCommandLine {
 
     private Path dunlin;
     private Path locker;
-    private String out;
-    private String err;
 
     @BeforeEach
     void demo() {
@@ -44,19 +31,6 @@ class DrawingsCliTest {
         DemoBuild.write(DemoBuild.Which.LOCKER, locker, CatalogueReader.shipped());
     }
 
-    private int run(Object... args) {
-        StringWriter output = new StringWriter();
-        StringWriter errors = new StringWriter();
-        int exit = Cli.run(
-                CLOCK,
-                new PrintWriter(output),
-                new PrintWriter(errors),
-                Arrays.stream(args).map(Object::toString).toArray(String[]::new));
-        out = output.toString();
-        err = errors.toString();
-        return exit;
-    }
-
     @ParameterizedTest
     @CsvSource({"dxf,Lower skin,MS20426AD3", "svg,Lower skin,MS20426AD3", "dxf,Main spar web,MS20470AD4"})
     void a_face_goes_out_comes_in_and_goes_out_the_same(String format, String face, String fastener)
@@ -64,28 +38,23 @@ class DrawingsCliTest {
         Path first = folder.resolve("a." + format);
         Path second = folder.resolve("b." + format);
         Path build = folder.resolve("b.bucina");
-        assertThat(run("export", dunlin, "--to", format, "--what", "build", "--face", face, "--out", first))
+        assertThat(line("export {} --to {} --what build --face {} --out {}", dunlin, format, face, first))
                 .isZero();
-        assertThat(run(
-                        "import",
+        assertThat(line(
+                        "import {} --from {} --fastener {} --face 'Brought in' --out {}",
                         first,
-                        "--from",
                         format,
-                        "--fastener",
                         fastener,
-                        "--face",
-                        "Brought in",
-                        "--out",
                         build))
                 .isZero();
-        assertThat(run("export", build, "--to", format, "--out", second)).isZero();
+        assertThat(line("export {} --to {} --out {}", build, format, second)).isZero();
         assertThat(Files.readString(second)).isEqualTo(Files.readString(first));
     }
 
     @Test
     void a_table_goes_out_and_comes_in_hole_by_hole() throws IOException {
         Path table = folder.resolve("a.csv");
-        assertThat(run("export", locker, "--to", "csv", "--what", "holes", "--face", "Locker floor", "--out", table))
+        assertThat(line("export {} --to csv --what holes --face 'Locker floor' --out {}", locker, table))
                 .isZero();
         assertThat(Files.readString(table))
                 .startsWith("row,hole,group,x_mm,y_mm,diameter_mm,grip_mm,use")
@@ -110,7 +79,7 @@ class DrawingsCliTest {
     void a_table_of_every_face_makes_them_all_again() throws IOException {
         Path first = folder.resolve("all.csv");
         Path second = folder.resolve("again.csv");
-        assertThat(run("export", dunlin, "--to", "csv", "--what", "holes", "--out", first))
+        assertThat(line("export {} --to csv --what holes --out {}", dunlin, first))
                 .isZero();
         assertThat(Files.readAllLines(first))
                 .hasSize(680)
@@ -163,11 +132,11 @@ class DrawingsCliTest {
     @Test
     void the_rules_go_out_as_json_and_a_template_as_dxf() throws IOException {
         Path rules = folder.resolve("rules.json");
-        assertThat(run("export", dunlin, "--to", "json", "--what", "rules", "--out", rules))
+        assertThat(line("export {} --to json --what rules --out {}", dunlin, rules))
                 .isZero();
         assertThat(Json.read(Files.readString(rules)).at("/rules").size()).isEqualTo(35);
         Path template = folder.resolve("t.dxf");
-        assertThat(run("export", dunlin, "--to", "dxf", "--what", "template", "--out", template))
+        assertThat(line("export {} --to dxf --what template --out {}", dunlin, template))
                 .isZero();
         assertThat(Files.readString(template)).contains("CROSSES", "R1.1");
     }
@@ -195,7 +164,7 @@ class DrawingsCliTest {
     @Test
     void the_other_hand_is_added_in_a_new_file() {
         Path both = folder.resolve("both.bucina");
-        assertThat(run("mirror", dunlin, "--assembly", "stabilator", "--out", both, "--json"))
+        assertThat(line("mirror {} --assembly stabilator --out {} --json", dunlin, both))
                 .isZero();
         assertThat(Json.read(out).at("/hand").asText()).isEqualTo("right");
         assertThat(run("groups", both, "--json")).isZero();
@@ -225,108 +194,35 @@ class DrawingsCliTest {
 
     @Test
     void a_group_in_query_or_held_open_is_not_logged() {
-        assertThat(run(
-                        "log",
-                        locker,
-                        "add",
-                        "--group",
-                        "BS-1",
-                        "--designation",
-                        "ISO 15977 3.2 x 6",
-                        "--who",
-                        "M. Oake",
-                        "--at",
-                        "2026-11-24T10:00",
-                        "--minutes",
-                        "20",
-                        "--row",
-                        "R1",
-                        "--holes",
-                        "5-9"))
+        assertThat(line(
+                        "log {} add --group BS-1 --designation 'ISO 15977 3.2 x 6' --who 'M. Oake' --at "
+                                + "2026-11-24T10:00 --minutes 20 --row R1 --holes 5-9",
+                        locker))
                 .isEqualTo(Cli.UNUSABLE);
         assertThat(err).contains("query");
-        assertThat(run(
-                        "log",
-                        dunlin,
-                        "add",
-                        "--group",
-                        "US-3",
-                        "--designation",
-                        "MS20426AD3-3.5",
-                        "--who",
-                        "M. Oake",
-                        "--at",
-                        "2026-11-24T10:00",
-                        "--minutes",
-                        "20",
-                        "--row",
-                        "R3",
-                        "--holes",
-                        "1-4"))
+        assertThat(line(
+                        "log {} add --group US-3 --designation MS20426AD3-3.5 --who 'M. Oake' --at "
+                                + "2026-11-24T10:00 --minutes 20 --row R3 --holes 1-4",
+                        dunlin))
                 .isEqualTo(Cli.UNUSABLE);
         assertThat(err).contains("held open for Trailing edge strip");
-        assertThat(run(
-                        "log",
-                        locker,
-                        "add",
-                        "--group",
-                        "LF-1",
-                        "--designation",
-                        "15977-3.2 x 6",
-                        "--who",
-                        "M. Oake",
-                        "--at",
-                        "2026-11-24T10:00",
-                        "--minutes",
-                        "20",
-                        "--row",
-                        "R1",
-                        "--holes",
-                        "1-14",
-                        "--because",
-                        "deburred before it was followed"))
+        assertThat(line(
+                        "log {} add --group LF-1 --designation '15977-3.2 x 6' --who 'M. Oake' --at "
+                                + "2026-11-24T10:00 --minutes 20 --row R1 --holes 1-14 --because 'deburred before it "
+                                + "was followed'",
+                        locker))
                 .as(err)
                 .isZero();
-        assertThat(run(
-                        "log",
-                        locker,
-                        "add",
-                        "--group",
-                        "LL-2",
-                        "--designation",
-                        "ISO 15977 3.2 stainless x 6",
-                        "--who",
-                        "M. Oake",
-                        "--at",
-                        "2026-11-24T10:00",
-                        "--minutes",
-                        "20",
-                        "--row",
-                        "R4",
-                        "--holes",
-                        "1-9"))
+        assertThat(line(
+                        "log {} add --group LL-2 --designation 'ISO 15977 3.2 stainless x 6' --who 'M. Oake' "
+                                + "--at 2026-11-24T10:00 --minutes 20 --row R4 --holes 1-9",
+                        locker))
                 .isEqualTo(Cli.UNUSABLE);
         assertThat(err).contains("stainless");
-        assertThat(run(
-                        "log",
-                        locker,
-                        "add",
-                        "--group",
-                        "LL-2",
-                        "--designation",
-                        "ISO 15977 3.2 stainless x 6",
-                        "--who",
-                        "M. Oake",
-                        "--at",
-                        "2026-11-24T10:00",
-                        "--minutes",
-                        "20",
-                        "--row",
-                        "R4",
-                        "--holes",
-                        "1-9",
-                        "--because",
-                        "checked twice"))
+        assertThat(line(
+                        "log {} add --group LL-2 --designation 'ISO 15977 3.2 stainless x 6' --who 'M. Oake' "
+                                + "--at 2026-11-24T10:00 --minutes 20 --row R4 --holes 1-9 --because 'checked twice'",
+                        locker))
                 .as(err)
                 .isZero();
     }
@@ -356,7 +252,7 @@ class DrawingsCliTest {
         String format = line.substring(0, line.indexOf('|'));
         Path bad = Files.writeString(folder.resolve("bad." + format), line.substring(format.length() + 1));
         Path build = folder.resolve("bad.bucina");
-        assertThat(run("import", bad, "--from", format, "--unit", "mm", "--fastener", "MS20470AD4", "--out", build))
+        assertThat(line("import {} --from {} --unit mm --fastener MS20470AD4 --out {}", bad, format, build))
                 .isEqualTo(2);
         assertThat(err).isNotBlank().doesNotContain("Exception", "\tat ", "itself failed");
         assertThat(build).doesNotExist();

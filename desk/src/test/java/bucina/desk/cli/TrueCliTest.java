@@ -3,59 +3,26 @@ package bucina.desk.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import bucina.store.json.Json;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
-import java.time.Instant;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /**
  * The command line where it was once wrong: guards, set-ups, words of numbers, sums that passed although they failed.
  */
-class TrueCliTest {
-
-    private static final Clock CLOCK = Clock.fixed(Instant.parse("2026-11-24T20:00:00Z"), ZoneId.of("UTC"));
-
-    @TempDir
-    private Path folder;
-
-    private Path file;
-    private String out = "";
-    private String err = "";
+class TrueCliTest extends OnCommandLine {
 
     @BeforeEach
     void demo() {
         file = folder.resolve("dunlin.bucina");
         assertThat(run("demo", "stabilator", "--to", file.toString())).isZero();
-    }
-
-    private int run(String... args) {
-        StringWriter o = new StringWriter();
-        StringWriter e = new StringWriter();
-        int exit = Cli.run(CLOCK, new PrintWriter(o), new PrintWriter(e), args);
-        out = o.toString();
-        err = e.toString();
-        return exit;
-    }
-
-    private int line(String words) {
-        return run(words.replace("FILE", file.toString()).split(" "));
-    }
-
-    private JsonNode json() {
-        return Json.read(out);
     }
 
     @Test
@@ -72,7 +39,7 @@ class TrueCliTest {
     /* Rear spar web: .032 + .065 = .097 and with the .015 strap .112; -4 in both, closed gaps .015 apart. */
     @Test
     void setups_say_where_the_squeezer_is_reset() {
-        assertThat(run("setups", file.toString(), "--face", "Rear spar web", "--group", "RW-1", "--json"))
+        assertThat(line("setups {} --face 'Rear spar web' --group RW-1 --json", file))
                 .isZero();
         JsonNode stretches = json().at("/stretches");
         assertThat(stretches.size()).isEqualTo(4);
@@ -84,8 +51,7 @@ class TrueCliTest {
         assertThat(third.at("/change/in").asDouble()).isCloseTo(.015, within(1e-9));
         assertThat(stretches.get(0).at("/change").isNull()).isTrue();
         assertThat(third.at("/gap/in").asDouble()).isCloseTo(.1659, within(5e-5));
-        assertThat(run("setups", file.toString(), "--face", "Rear spar web", "--group", "US-1"))
-                .isEqualTo(2);
+        assertThat(line("setups {} --face 'Rear spar web' --group US-1", file)).isEqualTo(2);
     }
 
     private int set(String because) {
@@ -112,7 +78,7 @@ class TrueCliTest {
         if (!because.isEmpty()) {
             words.addAll(List.of("--because", because));
         }
-        return run(words.toArray(String[]::new));
+        return run(words.toArray());
     }
 
     @Test
@@ -146,7 +112,7 @@ class TrueCliTest {
     private int marked(String words) {
         return run(List.of(words.split(" ")).stream()
                 .map(w -> w.equals("FILE") ? file.toString() : w.replace("Upper_skin", "Upper skin"))
-                .toArray(String[]::new));
+                .toArray());
     }
 
     @Test
@@ -244,7 +210,7 @@ class TrueCliTest {
 
     @Test
     void pulled_rivets_of_the_iso_families_carry_their_caution() {
-        assertThat(run("calc", "blind", "--family", "iso15977", "--diameter", "3.2 mm", "--layers", "0.8 mm,1.6 mm"))
+        assertThat(line("calc blind --family iso15977 --diameter '3.2 mm' --layers '0.8 mm,1.6 mm'"))
                 .isZero();
         assertThat(out).contains("no structural aircraft rivets: only where the kit calls for them");
     }
@@ -256,17 +222,7 @@ class TrueCliTest {
         assertThat(run("groups", locker.toString())).isZero();
         assertThat(out).contains("ISO 15977 3.2 × 6 cut");
         Path csv = folder.resolve("holes.csv");
-        assertThat(run(
-                        "export",
-                        locker.toString(),
-                        "--to",
-                        "csv",
-                        "--what",
-                        "holes",
-                        "--face",
-                        "Locker floor",
-                        "--out",
-                        csv.toString()))
+        assertThat(line("export {} --to csv --what holes --face 'Locker floor' --out {}", locker, csv))
                 .as(err)
                 .isZero();
         assertThat(Files.readString(csv)).contains("ISO 15977 3.2 × 6 cut");
@@ -275,13 +231,12 @@ class TrueCliTest {
     /* LS-1 R1: 14 of 48 are in. */
     @Test
     void a_half_riveted_row_is_clecoed_and_set_only_where_it_is_open() {
-        assertThat(run("cleco", file.toString(), "--face", "Lower skin", "--row", "R1", "--bin", "3/32:60", "--json"))
+        assertThat(line("cleco {} --face 'Lower skin' --row R1 --bin 3/32:60 --json", file))
                 .isZero();
         JsonNode row = json().at("/rows/0");
         assertThat(row.at("/holes").size()).isEqualTo(34);
         assertThat(row.at("/holes/0").asText()).isEqualTo("15");
-        assertThat(run("cleco", file.toString(), "--face", "Lower skin", "--row", "R4"))
-                .isZero();
+        assertThat(line("cleco {} --face 'Lower skin' --row R4", file)).isZero();
         assertThat(out).contains("Every hole of R4 has its fastener in");
     }
 }

@@ -11,6 +11,7 @@ import bucina.core.plan.Id;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
+import bucina.core.state.Snapshot;
 import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.params.ParameterizedTest;

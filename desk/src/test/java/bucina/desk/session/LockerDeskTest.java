@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.tuple;
 import bucina.core.bulletin.Bulletins;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.edit.Edit;
+import bucina.core.explain.Explain;
+import bucina.core.explain.Why;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
@@ -116,7 +118,7 @@ class LockerDeskTest {
         Build build = desk.snapshot().build();
         RuleEffect strict = RuleEffect.of(
                 desk.snapshot().derivation(), build.rules().with(RuleKey.EDGE_LEAST_PROTRUDING, "4", "to see"));
-        assertThat(strict.fresh()).isNotEmpty().allMatch(f -> f.rule().equals("edge-distance-least"));
+        assertThat(strict.fresh()).isNotEmpty().allMatch(f -> f.rule().code().equals("edge-distance-least"));
         assertThat(strict.gone()).isEmpty();
         assertThat(strict.rivets()).isZero();
         RuleEffect same =

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import bucina.core.catalogue.CatalogueReader;
+import bucina.core.form.Entries;
 import bucina.core.log.Disposition;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;

@@ -2,6 +2,7 @@ package bucina.desk.session;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import bucina.core.batch.Mixing;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.edit.Edit;
 import bucina.core.edit.HoleEdits;
@@ -18,10 +19,12 @@ import bucina.core.plan.Layer;
 import bucina.core.plan.Row;
 import bucina.core.plan.Tool;
 import bucina.core.progress.Task;
+import bucina.core.reach.ToolCrib;
 import bucina.core.rule.RuleKey;
 import bucina.core.sheet.Point;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.HoleReading;
+import bucina.core.state.Snapshot;
 import bucina.store.file.BuildFile;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -106,6 +109,16 @@ class LongEveningTest extends OnDesk {
             case 4 ->
                 plan(b -> Edit.layer(
                         b, layer.id(), l -> l.withThickness(l.thickness().times(random.nextBoolean() ? 1.25 : .8))));
+            case 5, 6, 7, 8, 9 -> onTheBench(random, ref, layer);
+            case 10 -> {
+                marks(readings, hole, random);
+            }
+            default -> log(ref, hole);
+        }
+    }
+
+    private void onTheBench(Random random, Build.FaceRef ref, Layer layer) {
+        switch (5 + random.nextInt(5)) {
             case 5 ->
                 plan(b -> b.with(
                         b.part(layer.part()).withFitted(!b.part(layer.part()).fitted())));
@@ -134,26 +147,26 @@ class LongEveningTest extends OnDesk {
                                         List.of(random.nextDouble()),
                                         session.instant())),
                         b.nextId() + 2));
-            case 9 ->
+            default ->
                 plan(b -> ToolCrib.plus(
                         b,
                         Tool.Kind.STOP_CAGE,
                         "Cage " + random.nextInt(99),
                         List.of(bucina.core.measure.Length.in(.3))));
-            case 10 -> {
-                List<HoleReading> row = readings.stream()
-                        .filter(r -> r.row().id().equals(hole.row().id()))
-                        .toList();
-                Task task = Task.of(any(random, List.of(Operation.FINAL_SIZE, Operation.DEBURRED, Operation.DIMPLED)));
-                session.mark(
-                        "marking",
-                        task.marks(session.snapshot().log(), row, random.nextInt(4) > 0, session.instant()),
-                        "",
-                        () -> {},
-                        refused::add);
-            }
-            default -> log(ref, hole);
         }
+    }
+
+    private void marks(List<HoleReading> readings, HoleReading hole, Random random) {
+        List<HoleReading> row = readings.stream()
+                .filter(r -> r.row().id().equals(hole.row().id()))
+                .toList();
+        Task task = Task.of(any(random, List.of(Operation.FINAL_SIZE, Operation.DEBURRED, Operation.DIMPLED)));
+        session.mark(
+                "marking",
+                task.marks(session.snapshot().log(), row, random.nextInt(4) > 0, session.instant()),
+                "",
+                () -> {},
+                refused::add);
     }
 
     private void log(Build.FaceRef ref, HoleReading hole) {

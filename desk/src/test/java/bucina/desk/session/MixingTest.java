@@ -3,6 +3,7 @@ package bucina.desk.session;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import bucina.core.batch.Mixing;
 import bucina.core.batch.Pace;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
@@ -16,6 +17,7 @@ import bucina.core.plan.Compound;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
+import bucina.core.state.Snapshot;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;

@@ -15,6 +15,7 @@ import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.stack.Derivation;
+import bucina.core.state.Snapshot;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;

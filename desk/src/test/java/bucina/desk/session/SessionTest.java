@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.fail;
 
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.dress.Preparation;
+import bucina.core.explain.Explain;
+import bucina.core.explain.Why;
+import bucina.core.form.TypedGroupForm;
 import bucina.core.log.Disposition;
 import bucina.core.log.LogEntry;
 import bucina.core.measure.Unit;

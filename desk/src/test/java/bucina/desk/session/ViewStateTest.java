@@ -5,12 +5,16 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import bucina.core.dress.Preparation;
 import bucina.core.edit.Edit;
+import bucina.core.explain.Explain;
+import bucina.core.explain.Why;
+import bucina.core.form.TypedGroupForm;
 import bucina.core.log.HoleState;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.stack.HoleReading;
+import bucina.core.state.Snapshot;
 import java.nio.file.Files;
 import java.time.Clock;
 import java.time.Duration;

@@ -333,9 +333,8 @@ public final class DxfReader {
         List<Entity> block = blocks.get(e.text(2, ""));
         double sx = e.number(41, 1);
         double sy = e.number(42, 1);
-        boolean simple =
-                block != null && sx == sy && sx != 0 && depth < DEEPEST && e.number(70, 1) <= 1 && e.number(71, 1) <= 1;
-        if (!simple) {
+        boolean simple = sx == sy && sx != 0 && depth < DEEPEST && e.number(70, 1) <= 1 && e.number(71, 1) <= 1;
+        if (block == null || !simple) {
             left.merge("INSERT of a block that is missing, mirrored, stretched or repeated", 1, Integer::sum);
             return;
         }

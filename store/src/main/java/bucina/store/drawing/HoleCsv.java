@@ -17,11 +17,13 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
+import org.jspecify.annotations.Nullable;
 
 /** Hole tables: written in millimetres, read with columns in any order, inch or millimetre, point or comma. */
 public final class HoleCsv {
@@ -196,7 +198,7 @@ public final class HoleCsv {
         return text.length() > 60 ? text.substring(0, 60) : text;
     }
 
-    private static String firstLine(String message) {
+    private static String firstLine(@Nullable String message) {
         String line = message == null
                 ? "damaged"
                 : message.lines().findFirst().orElse("damaged").replaceAll("[\\w.]+Exception: ", "");
@@ -266,8 +268,8 @@ public final class HoleCsv {
         private Length length(CSVRecord line, Column column) {
             String text = text(line, column);
             try {
-                Length length =
-                        new LengthParser(units.get(column), drills).parse(commas ? text.replace(',', '.') : text);
+                Length length = new LengthParser(Objects.requireNonNull(units.get(column)), drills)
+                        .parse(commas ? text.replace(',', '.') : text);
                 Limits.point(length.nanometres(), 0);
                 return length;
             } catch (InputException e) {

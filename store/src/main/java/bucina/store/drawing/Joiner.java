@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Joins lines and arcs whose ends meet, layer by layer: an outline is often drawn as pieces. Takes time in proportion
@@ -81,7 +82,7 @@ final class Joiner {
     }
 
     /** An unused piece that begins near the point, turned about where it ends there; null where none does. */
-    private Piece after(String layer, Point at) {
+    private @Nullable Piece after(String layer, Point at) {
         for (int dx = -1; dx <= 1; dx++) {
             for (int dy = -1; dy <= 1; dy++) {
                 for (int i : ends.getOrDefault(cell(layer, at, dx, dy), List.of())) {

@@ -1,6 +1,7 @@
 package bucina.store.drawing;
 
 import bucina.core.measure.InputException;
+import org.jspecify.annotations.Nullable;
 
 /** The pairs of lines of a DXF, one after another. */
 final class PairSource {
@@ -41,7 +42,7 @@ final class PairSource {
         return true;
     }
 
-    private String line() {
+    private @Nullable String line() {
         if (at >= text.length()) {
             return null;
         }

@@ -7,4 +7,7 @@
  * arcs become chords that
  * stray under 0.0005 mm. Long readings can be watched and stopped through {@link bucina.store.drawing.Progress}.
  */
+@NullMarked
 package bucina.store.drawing;
+
+import org.jspecify.annotations.NullMarked;

@@ -24,7 +24,9 @@ import java.sql.Statement;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** An open build file. See the package text for what it promises. Not for two threads at once. */
 public final class BuildFile implements AutoCloseable {
@@ -32,7 +34,7 @@ public final class BuildFile implements AutoCloseable {
     private final Path path;
     private final Connection connection;
     private final boolean readOnly;
-    private Build written;
+    private @Nullable Build written;
 
     private BuildFile(Path path, Connection connection, boolean readOnly) {
         this.path = path;
@@ -92,7 +94,7 @@ public final class BuildFile implements AutoCloseable {
                 Statement s = connection.createStatement()) {
             s.execute("PRAGMA application_id = " + Opening.APPLICATION_ID);
             s.execute("BEGIN IMMEDIATE");
-            s.executeUpdate(new String(schema.readAllBytes(), StandardCharsets.UTF_8));
+            s.executeUpdate(new String(Objects.requireNonNull(schema).readAllBytes(), StandardCharsets.UTF_8));
             for (Kind<?> kind : Kinds.ALL) {
                 s.executeUpdate(kind.create());
             }
@@ -205,19 +207,16 @@ public final class BuildFile implements AutoCloseable {
 
     /** Writes marks down, all or none; when this returns, they are on the disk. */
     public void mark(List<Mark> marks) {
-        transaction(() -> {
-            insertMarks(marks);
-            return null;
-        });
+        transaction(() -> insertMarks(marks));
     }
 
-    private void insertMarks(List<Mark> marks) throws SQLException {
+    private int[] insertMarks(List<Mark> marks) throws SQLException {
         try (PreparedStatement s = connection.prepareStatement(
                 "INSERT INTO mark (hole, layer, side, operation, at, done, note) " + "VALUES (?, ?, ?, ?, ?, ?, ?)")) {
             for (Mark mark : marks) {
                 mark(s, mark);
             }
-            s.executeBatch();
+            return s.executeBatch();
         }
     }
 
@@ -234,11 +233,10 @@ public final class BuildFile implements AutoCloseable {
 
     /** Writes the plan as it has become; only what differs from what was last read or written here. */
     public void save(Build build) {
-        transaction(() -> {
+        written = transaction(() -> {
             PlanRows.write(connection, written, build);
-            return null;
+            return build;
         });
-        written = build;
     }
 
     /** A number that changes when another process has written to the file; cheap to ask. */
@@ -255,9 +253,8 @@ public final class BuildFile implements AutoCloseable {
     void limitPages(int pages) {
         guarded(() -> {
             try (Statement s = connection.createStatement()) {
-                s.execute("PRAGMA max_page_count = " + pages);
+                return s.execute("PRAGMA max_page_count = " + pages);
             }
-            return null;
         });
     }
 

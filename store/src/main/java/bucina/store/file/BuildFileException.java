@@ -1,6 +1,8 @@
 package bucina.store.file;
 
 import java.nio.file.Path;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A build file cannot be used. The message is a sentence for the builder with the path and what to do; nothing was
@@ -34,10 +36,15 @@ public final class BuildFileException extends RuntimeException {
     private final transient Path path;
     private final Trouble trouble;
 
-    BuildFileException(Path path, Trouble trouble, String sentence, Throwable cause) {
+    BuildFileException(Path path, Trouble trouble, String sentence, @Nullable Throwable cause) {
         super(sentence, cause);
         this.path = path;
         this.trouble = trouble;
+    }
+
+    @Override
+    public String getMessage() {
+        return Objects.requireNonNull(super.getMessage(), "what is wrong");
     }
 
     /** The file. */

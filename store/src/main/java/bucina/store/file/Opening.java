@@ -11,6 +11,7 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.sqlite.SQLiteConfig;
 import org.sqlite.SQLiteConnection;
 
@@ -21,7 +22,7 @@ final class Opening {
     static final int APPLICATION_ID = 0x42754369;
 
     static final Migrations MIGRATIONS =
-            new Migrations(List.of(Version2::run, Version3::run, Version4::run, Version5::run));
+            new Migrations(List.of(Version2::run, Version3::run, Version4::run, Version5::run, Version6::run));
     private static final int HEADER = 100;
 
     private Opening() {}
@@ -32,7 +33,7 @@ final class Opening {
      * @throws BuildFileException if it is damaged, or cannot be brought to the newest version
      */
     static Connection connection(Path path, boolean readOnly) {
-        Connection connection = null;
+        @Nullable Connection connection = null;
         try {
             connection = readOnly ? toRead(path) : connect(path, false, false);
             if (!readOnly) {
@@ -87,7 +88,7 @@ final class Opening {
         }
     }
 
-    private static void close(Connection connection) {
+    private static void close(@Nullable Connection connection) {
         try {
             if (connection != null) {
                 connection.close();

@@ -57,6 +57,7 @@ final class PlanColumns {
         c.put("material", p.material().code());
         c.put("fitting_order", p.fittingOrder());
         c.put("fitted", p.fitted() ? 1 : 0);
+        c.put("kind", p.kind().code());
     }
 
     private static void assembly(Assembly a, Map<String, Object> c) {

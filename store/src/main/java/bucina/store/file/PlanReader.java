@@ -6,6 +6,7 @@ import bucina.core.log.Logbook;
 import bucina.core.log.Mark;
 import bucina.core.log.Operation;
 import bucina.core.material.Material;
+import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Assembly;
@@ -36,6 +37,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -183,7 +185,15 @@ final class PlanReader {
                         r.getString("name"),
                         Material.parse(r.getString("material")),
                         r.getInt("fitting_order"),
-                        r.getInt("fitted") != 0));
+                        r.getInt("fitted") != 0,
+                        kind(r.getString("kind"))));
+    }
+
+    private static Part.Kind kind(String code) {
+        return Arrays.stream(Part.Kind.values())
+                .filter(k -> k.code().equals(code))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("kind of part \"" + code + "\" is not known"));
     }
 
     private Shelf shelf(Kind.On on) throws SQLException {
@@ -197,24 +207,26 @@ final class PlanReader {
     }
 
     private static Group group(ResultSet r, Map<Long, List<Row>> rows) throws SQLException {
-        String preparation = r.getString("preparation");
-        Preparation asked = null;
-        for (Preparation p : Preparation.values()) {
-            asked = p.code().equals(preparation) ? p : asked;
-        }
         return new Group(
                 new Id.Group(r.getLong("id")),
                 r.getString("code"),
                 r.getString("name"),
                 GroupJson.fastenerFrom(r.getString("fastener")),
                 r.getInt("head_far") != 0,
-                asked,
+                preparation(r.getString("preparation")),
                 r.getString("callout"),
                 rows.getOrDefault(r.getLong("id"), List.of()),
                 Optional.ofNullable(r.getString("typed")).map(GroupJson::typedFrom),
                 GroupJson.layerIdsFrom(r.getString("expects")),
                 GroupJson.layerIdsFrom(r.getString("clears")),
                 GroupJson.holePlanFrom(r.getString("holes")));
+    }
+
+    private static Preparation preparation(String code) {
+        return Arrays.stream(Preparation.values())
+                .filter(p -> p.code().equals(code))
+                .findFirst()
+                .orElseThrow(() -> new InputException("preparation \"" + code + "\" is not known"));
     }
 
     private static List<String> texts(String json) {

@@ -20,6 +20,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /*
  * Design. The plan's records are immutable and share what did not change, so the difference of two builds is found by
@@ -33,7 +34,7 @@ final class PlanRows {
 
     /** One record of a plan and where it belongs. */
     private record Place(Object record, long parent, int position) {
-        boolean same(Place other) {
+        boolean same(@Nullable Place other) {
             return other != null && record == other.record && parent == other.parent && position == other.position;
         }
     }
@@ -41,7 +42,7 @@ final class PlanRows {
     private PlanRows() {}
 
     /** Writes {@code after}; {@code before} is what the file holds, or null for an empty file. */
-    static void write(Connection connection, Build before, Build after) throws SQLException {
+    static void write(Connection connection, @Nullable Build before, Build after) throws SQLException {
         if (before == null
                 || !before.rules().equals(after.rules())
                 || before.nextId() != after.nextId()
@@ -145,7 +146,7 @@ final class PlanRows {
         }
     }
 
-    static void execute(Connection connection, String sql, Object... values) throws SQLException {
+    static void execute(Connection connection, String sql, @Nullable Object... values) throws SQLException {
         try (PreparedStatement s = connection.prepareStatement(sql)) {
             for (int i = 0; i < values.length; i++) {
                 s.setObject(i + 1, values[i]);

@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.SQLException;
+import org.jspecify.annotations.Nullable;
 import org.sqlite.SQLiteErrorCode;
 import org.sqlite.SQLiteException;
 
@@ -51,7 +52,7 @@ final class Troubles {
         if (name.startsWith("SQLITE_CORRUPT")
                 || name.startsWith("SQLITE_ERROR")
                 || name.startsWith("SQLITE_IOERR_SHORT_READ")) {
-            return damaged(path, e.getMessage(), e);
+            return damaged(path, String.valueOf(e.getMessage()), e);
         }
         return make(
                 path,
@@ -72,7 +73,7 @@ final class Troubles {
         }
     }
 
-    static BuildFileException readOnly(Path path, Throwable e) {
+    static BuildFileException readOnly(Path path, @Nullable Throwable e) {
         return make(
                 path,
                 BuildFileException.Trouble.READ_ONLY,
@@ -81,7 +82,7 @@ final class Troubles {
                 e);
     }
 
-    static BuildFileException notABuild(Path path, Throwable e) {
+    static BuildFileException notABuild(Path path, @Nullable Throwable e) {
         return make(
                 path,
                 BuildFileException.Trouble.NOT_A_BUILD,
@@ -104,7 +105,8 @@ final class Troubles {
         return damaged(path, e.getMessage(), e);
     }
 
-    static BuildFileException make(Path path, BuildFileException.Trouble trouble, String sentence, Throwable cause) {
+    static BuildFileException make(
+            Path path, BuildFileException.Trouble trouble, String sentence, @Nullable Throwable cause) {
         return new BuildFileException(path, trouble, sentence, cause);
     }
 }

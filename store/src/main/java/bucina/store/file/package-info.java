@@ -9,4 +9,7 @@
  *
  * <p>A {@link bucina.store.file.BuildFile} may be used from one thread at a time.
  */
+@NullMarked
 package bucina.store.file;
+
+import org.jspecify.annotations.NullMarked;

@@ -5,6 +5,7 @@ import static bucina.store.json.PlanJson.NODES;
 import bucina.core.measure.Length;
 import bucina.core.plan.Acceptance;
 import bucina.core.plan.Id;
+import bucina.core.rule.RuleCode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.Optional;
 
@@ -34,7 +35,7 @@ final class AcceptanceJson {
         ObjectNode node = NODES.objectNode()
                 .put("id", a.id().n())
                 .put(kind, a.subject().n())
-                .put("rule", a.rule())
+                .put("rule", a.rule().code())
                 .put("layer", a.layer());
         a.measured().ifPresent(m -> node.put("measured", Mm.of(m)));
         a.required().ifPresent(r -> node.put("required", Mm.of(r)));
@@ -48,7 +49,7 @@ final class AcceptanceJson {
         return at.make(() -> new Acceptance(
                 new Id.Acceptance(at.whole("id")),
                 subject(at),
-                at.text("rule"),
+                at.get("rule").word(RuleCode.values(), RuleCode::code),
                 at.text("layer"),
                 measured,
                 required,

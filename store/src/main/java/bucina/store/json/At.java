@@ -3,6 +3,7 @@ package bucina.store.json;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.MissingNode;
 import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.LocalDate;
@@ -26,7 +27,7 @@ final class At {
     }
 
     InputException wrong(String rule) {
-        String value = node == null || node.isMissingNode() ? "nothing" : node.toString();
+        String value = node.isMissingNode() ? "nothing" : node.toString();
         return new InputException("at " + (pointer.isEmpty() ? "the top" : pointer) + ": " + rule + ", was "
                 + (value.length() > 60 ? value.substring(0, 60) + "..." : value));
     }
@@ -50,7 +51,7 @@ final class At {
     At get(String field) {
         JsonNode child = node.get(field);
         if (child == null) {
-            throw new At(null, pointer + "/" + field).wrong("is missing");
+            throw new At(MissingNode.getInstance(), pointer + "/" + field).wrong("is missing");
         }
         return new At(child, pointer + "/" + field);
     }

@@ -26,7 +26,7 @@ import java.util.Map;
 public final class BuildJson {
 
     /** The version of the format written; older ones are read, newer ones refused. */
-    public static final int VERSION = 5;
+    public static final int VERSION = 6;
 
     private static final String FORMAT = "bucina-build";
 
@@ -122,8 +122,9 @@ public final class BuildJson {
     }
 
     private static Build build(At at) {
-        List<Part> parts = at.list("parts", PlanJson::part);
         List<Assembly> assemblies = at.list("assemblies", PlanJson::assembly);
+        List<Part> read = at.list("parts", PlanJson::part);
+        List<Part> parts = at.whole("version") < 6 ? OlderPlates.known(read, assemblies) : read;
         Map<String, Integer> stock = new HashMap<>();
         At counts = at.get("stock");
         counts.names().forEach(name -> stock.put(name, counts.small(name)));

@@ -89,22 +89,27 @@ public final class PlanJson {
     // ----------------------------------------------------------------------
 
     static ObjectNode part(Part p) {
-        return NODES.objectNode()
+        ObjectNode node = NODES.objectNode()
                 .put("id", p.id().n())
                 .put("name", p.name())
                 .put("material", p.material().code())
                 .put("fittingOrder", p.fittingOrder())
                 .put("fitted", p.fitted());
+        return p.kind() == Part.Kind.SHEET ? node : node.put("kind", p.kind().code());
     }
 
     static Part part(At at) {
-        at.only("id", "name", "material", "fittingOrder", "fitted");
+        at.only("id", "name", "material", "fittingOrder", "fitted", "kind");
+        Part.Kind kind = at.maybe("kind")
+                .map(k -> k.word(Part.Kind.values(), Part.Kind::code))
+                .orElse(Part.Kind.SHEET);
         return at.make(() -> new Part(
                 new Id.Part(at.whole("id")),
                 at.text("name"),
                 Material.parse(at.text("material")),
                 at.small("fittingOrder"),
-                at.flag("fitted")));
+                at.flag("fitted"),
+                kind));
     }
 
     /** An outline: rings of corners {@code [x, y]} or {@code [x, y, bulge]}. */

@@ -8,4 +8,7 @@
  * place as a JSON pointer ({@code /assemblies/0/faces/2/layers/4/thickness}). The same shapes stand as text in
  * columns of the build file.
  */
+@NullMarked
 package bucina.store.json;
+
+import org.jspecify.annotations.NullMarked;

@@ -2,20 +2,30 @@ package bucina.store.file;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import bucina.core.catalogue.CatalogueReader;
+import bucina.core.edit.Edit;
+import bucina.core.edit.NutPlateEdits;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
+import bucina.core.nutplate.NutPlate;
+import bucina.core.nutplate.NutPlateLayout;
 import bucina.core.plan.Batch;
 import bucina.core.plan.Build;
 import bucina.core.plan.Compound;
+import bucina.core.plan.Face;
 import bucina.core.plan.FitReading;
 import bucina.core.plan.Id;
 import bucina.core.plan.IndexMark;
 import bucina.core.plan.KeptSum;
+import bucina.core.plan.Layer;
 import bucina.core.plan.Paperwork;
 import bucina.core.plan.Tool;
 import bucina.core.plan.Workshop;
 import bucina.core.rule.RuleKey;
 import bucina.store.Demo;
+import bucina.store.Document;
+import bucina.store.json.BuildJson;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -46,6 +56,7 @@ class OlderVersionsTest {
                     "ALTER TABLE face DROP COLUMN zones",
                     "ALTER TABLE layer DROP COLUMN bends",
                     "ALTER TABLE fastener_group DROP COLUMN holes",
+                    "ALTER TABLE part DROP COLUMN kind",
                     "DROP TABLE kept_sum",
                     "DROP TABLE tool",
                     "DROP TABLE batch",
@@ -82,7 +93,7 @@ class OlderVersionsTest {
             assertThat(file.read().build().rules().rule(RuleKey.LAP_BACK).value())
                     .isEqualTo("4 in");
         }
-        assertThat(folder.resolve("old.bucina.before-version-5")).exists();
+        assertThat(folder.resolve("old.bucina.before-version-6")).exists();
     }
 
     @Test
@@ -91,6 +102,7 @@ class OlderVersionsTest {
         BuildFile.create(path, Demo.document()).close();
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path);
                 Statement s = c.createStatement()) {
+            s.execute("ALTER TABLE part DROP COLUMN kind");
             s.execute("DROP TABLE kept_sum");
             s.execute("DROP TABLE tool");
             s.execute("DROP TABLE batch");
@@ -128,13 +140,7 @@ class OlderVersionsTest {
         Path path = folder.resolve("three.bucina");
         BuildFile.create(path, Demo.document()).close();
         Workshop kept = Demo.document().build().workshop();
-        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path);
-                Statement s = c.createStatement()) {
-            s.execute("DROP TABLE batch");
-            s.execute("DROP TABLE index_mark");
-            s.execute("DROP TABLE fit_reading");
-            s.execute("PRAGMA user_version = 3");
-        }
+        backToThree(path);
         Instant at = Instant.parse("2026-11-25T10:00:00Z");
         try (BuildFile file = BuildFile.open(path)) {
             Build read = file.read().build();
@@ -147,22 +153,7 @@ class OlderVersionsTest {
                     at,
                     List.of(new Batch.Surface(
                             read.faces().getFirst().face().layers().getFirst().id(), true)));
-            Workshop more = read.workshop()
-                    .with(batch)
-                    .with(new IndexMark(
-                            new Id.Index(read.nextId() + 1),
-                            read.parts().getFirst().id(),
-                            "OUTBD",
-                            at))
-                    .with(new FitReading(
-                            new Id.Fit(read.nextId() + 2),
-                            face,
-                            FitReading.Kind.SQUARE,
-                            false,
-                            List.of(1.5e9, Length.fraction(1, 3).nanometres()),
-                            at))
-                    .with(new FitReading(
-                            new Id.Fit(read.nextId() + 3), face, FitReading.Kind.TWIST, false, List.of(.1, -.05), at));
+            Workshop more = more(read, batch, at, face);
             file.save(read.withWorkshop(more, read.nextId() + 4).checked());
             assertThat(file.read().build().workshop()).isEqualTo(more);
             Workshop later = more.with(batch.stirred(at.plusSeconds(9)).ended(at.plusSeconds(10)))
@@ -170,7 +161,81 @@ class OlderVersionsTest {
             file.save(read.withWorkshop(later, read.nextId() + 4).checked());
             assertThat(file.read().build().workshop()).isEqualTo(later);
         }
-        assertThat(folder.resolve("three.bucina.before-version-5")).exists();
+        assertThat(folder.resolve("three.bucina.before-version-6")).exists();
+    }
+
+    private static Workshop more(Build read, Batch batch, Instant at, Id.Face face) throws SQLException {
+        return read.workshop()
+                .with(batch)
+                .with(new IndexMark(
+                        new Id.Index(read.nextId() + 1), read.parts().getFirst().id(), "OUTBD", at))
+                .with(new FitReading(
+                        new Id.Fit(read.nextId() + 2),
+                        face,
+                        FitReading.Kind.SQUARE,
+                        false,
+                        List.of(1.5e9, Length.fraction(1, 3).nanometres()),
+                        at))
+                .with(new FitReading(
+                        new Id.Fit(read.nextId() + 3), face, FitReading.Kind.TWIST, false, List.of(.1, -.05), at));
+    }
+
+    private static void backToThree(Path path) throws SQLException {
+        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path);
+                Statement s = c.createStatement()) {
+            s.execute("ALTER TABLE part DROP COLUMN kind");
+            s.execute("DROP TABLE batch");
+            s.execute("DROP TABLE index_mark");
+            s.execute("DROP TABLE fit_reading");
+            s.execute("PRAGMA user_version = 3");
+        }
+    }
+
+    /** A build with nut plates of this program's own names, and a sheet that is only called like one. */
+    private static Document plated() {
+        Document demo = Demo.document();
+        var catalogue = CatalogueReader.shipped();
+        Face lower = demo.build().face("Lower skin").orElseThrow().face();
+        NutPlateLayout ring = NutPlateEdits.lay(
+                lower,
+                NutPlateEdits.pattern(NutPlateEdits.screwRows(lower).getFirst()),
+                NutPlate.of(catalogue.nutPlates(), "8"),
+                catalogue.rules());
+        Build build = NutPlateEdits.add(demo.build(), lower.id(), ring, Length.in(.025), false);
+        Layer ringSheet = lower.layers().stream()
+                .filter(l -> l.name().equals("Access ring"))
+                .findFirst()
+                .orElseThrow();
+        return new Document(
+                Edit.layer(
+                        build,
+                        ringSheet.id(),
+                        l -> new Layer(l.id(), l.part(), "Nut plate ring", l.thickness(), l.outline(), l.bends())),
+                demo.log(),
+                demo.photos());
+    }
+
+    @Test
+    void nut_plates_of_version_5_were_known_by_name_and_are_a_kind_of_part_from_then_on() throws SQLException {
+        Path path = folder.resolve("five.bucina");
+        Document plated = plated();
+        BuildFile.create(path, plated).close();
+        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path);
+                Statement s = c.createStatement()) {
+            s.execute("ALTER TABLE part DROP COLUMN kind");
+            s.execute("PRAGMA user_version = 5");
+        }
+        try (BuildFile file = BuildFile.open(path)) {
+            assertThat(file.read().build().parts()).isEqualTo(plated.build().parts());
+        }
+        ObjectNode json = BuildJson.write(plated);
+        assertThat(BuildJson.read(json).build().parts())
+                .isEqualTo(plated.build().parts());
+        json.put("version", 5);
+        json.withArray("parts").forEach(p -> ((ObjectNode) p).remove("kind"));
+        assertThat(BuildJson.read(json).build().parts())
+                .isEqualTo(plated.build().parts());
+        assertThat(NutPlateEdits.plates(plated.build())).hasSize(1);
     }
 
     @Test
@@ -182,6 +247,6 @@ class OlderVersionsTest {
                     .isEqualTo(Demo.document().build().assemblies());
         }
         assertThat(Files.readAllBytes(path)).isEqualTo(before);
-        assertThat(folder.resolve("old.bucina.before-version-5")).doesNotExist();
+        assertThat(folder.resolve("old.bucina.before-version-6")).doesNotExist();
     }
 }

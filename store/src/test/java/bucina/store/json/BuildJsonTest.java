@@ -4,47 +4,23 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.fail;
 
-import bucina.core.bulletin.Bulletins;
-import bucina.core.callout.Queries;
 import bucina.core.catalogue.CatalogueReader;
-import bucina.core.demo.Dunlin;
 import bucina.core.demo.Locker;
 import bucina.core.dress.Preparation;
-import bucina.core.edit.Edit;
-import bucina.core.edit.HoleEdits;
-import bucina.core.edit.SheetEdits;
-import bucina.core.hand.Hands;
-import bucina.core.hand.Mirror;
 import bucina.core.log.Logbook;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
-import bucina.core.measure.Unit;
-import bucina.core.plan.Acceptance;
-import bucina.core.plan.Assembly;
-import bucina.core.plan.Batch;
 import bucina.core.plan.Build;
-import bucina.core.plan.Compound;
 import bucina.core.plan.Deviation;
 import bucina.core.plan.Face;
 import bucina.core.plan.Fastener;
-import bucina.core.plan.FitReading;
 import bucina.core.plan.Group;
-import bucina.core.plan.Hold;
 import bucina.core.plan.Hole;
-import bucina.core.plan.HolePlan;
 import bucina.core.plan.Id;
-import bucina.core.plan.IndexMark;
-import bucina.core.plan.KeptSum;
-import bucina.core.plan.Layer;
 import bucina.core.plan.Row;
-import bucina.core.plan.Tool;
 import bucina.core.plan.TypedStack;
-import bucina.core.plan.Workshop;
-import bucina.core.plan.Zone;
 import bucina.core.rivet.HeadStyle;
-import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
-import bucina.core.sheet.Segment;
 import bucina.store.Demo;
 import bucina.store.Document;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -58,11 +34,8 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Instant;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
@@ -130,143 +103,9 @@ class BuildJsonTest {
         assertThat(again(new Document(more, demo.log(), demo.photos())).build()).isEqualTo(more);
     }
 
-    /**
-     * Everything that versions 2 to 4 brought: pulled rivets, zones, holds, bends, the other hand, queries,
-     * acceptances, a bulletin, a workshop.
-     */
-    static Build full() {
-        var catalogue = CatalogueReader.shipped();
-        Build build = Locker.build(catalogue.rules());
-        Build dunlin = Mirror.add(
-                Dunlin.build(catalogue.rules()),
-                new Id.Assembly(Dunlin.build(catalogue.rules())
-                        .assemblies()
-                        .getFirst()
-                        .id()
-                        .n()));
-        dunlin = Hands.except(
-                dunlin,
-                dunlin.assemblies().getLast().id(),
-                dunlin.assemblies()
-                        .getLast()
-                        .faces()
-                        .getFirst()
-                        .layers()
-                        .getFirst()
-                        .id(),
-                "cuff");
-        List<Assembly> assemblies = dunlin.assemblies();
-        Build begun = Bulletins.begin(dunlin, "SL 31-02", LocalDate.of(2026, 11, 20));
-        Id.Bulletin id = begun.papers().bulletins().getFirst().id();
-        Id.Group group = begun.group("LS-7").orElseThrow().group().id();
-        Build changed = Edit.group(
-                begun,
-                group,
-                g -> g.withFastener(
-                                build.faces()
-                                        .getFirst()
-                                        .face()
-                                        .groups()
-                                        .getFirst()
-                                        .fastener(),
-                                "20× ISO 15977 3.2")
-                        .withHoles(new HolePlan(
-                                Optional.of(Length.mm(2.5)), Hold.OPEN, "the cover is fitted", Optional.of(120))));
-        changed = HoleEdits.delete(
-                changed,
-                Set.of(changed.group("LS-7")
-                        .orElseThrow()
-                        .group()
-                        .rows()
-                        .getFirst()
-                        .holes()
-                        .getFirst()
-                        .id()));
-        changed = SheetEdits.zone(
-                changed,
-                changed.faces().getFirst().face().id(),
-                new Zone(
-                        new Id.Zone(changed.nextId()),
-                        "Hinge",
-                        Zone.Kind.BEHIND,
-                        Outline.rectangle(Point.in(0, 0), Point.in(1, 1)),
-                        Length.mm(6)));
-        changed = Edit.layer(
-                changed,
-                changed.faces().getFirst().face().layers().getFirst().id(),
-                l -> new Layer(
-                        l.id(),
-                        l.part(),
-                        l.name(),
-                        l.thickness(),
-                        l.outline(),
-                        List.of(new Segment(Point.in(0, 0), Point.in(1, 2)))));
-        Build recorded = Queries.kept(Bulletins.recorded(begun, changed, id), LocalDate.of(2026, 11, 21));
-        recorded = Queries.answer(
-                recorded,
-                recorded.papers().queries().getFirst().id(),
-                "63",
-                "Sheet 31 rev D",
-                LocalDate.of(2026, 11, 22));
-        Acceptance accepted = new Acceptance(
-                new Id.Acceptance(recorded.nextId()),
-                new Id.Row(5),
-                "pitch-most",
-                "",
-                Optional.of(Length.in(1)),
-                Optional.empty(),
-                "so drawn",
-                "M. Oake",
-                LocalDate.of(2026, 11, 23));
-        assertThat(assemblies).hasSize(2);
-        Build papered = recorded.withPapers(recorded.papers().with(accepted), recorded.nextId() + 1);
-        KeptSum sum = new KeptSum(
-                new Id.Sum(papered.nextId()),
-                "bend",
-                "Clip",
-                Optional.of(papered.parts().getFirst().id()),
-                Unit.INCH,
-                Map.of("legs", "1, 2"));
-        Tool drill = new Tool(
-                new Id.Tool(papered.nextId() + 1),
-                Tool.Kind.STEP_DRILL,
-                "Bench step drill",
-                List.of(Length.mm(4), Length.mm(6)));
-        long free = papered.nextId() + 2;
-        Instant at = Instant.parse("2026-11-25T10:00:00.250Z");
-        Id.Layer layer = papered.faces().getFirst().face().layers().getFirst().id();
-        Workshop shop = Workshop.NONE
-                .with(sum)
-                .withTools(List.of(drill))
-                .with(Batch.mixed(
-                                new Id.Batch(free),
-                                new Compound("Epoxy primer", Compound.Kind.PRIMER, 30, 480, 30),
-                                at,
-                                List.of(new Batch.Surface(layer, false), new Batch.Surface(layer, true)))
-                        .stirred(at.plusSeconds(1800))
-                        .ended(at.plusSeconds(2000)))
-                .with(new IndexMark(
-                        new Id.Index(free + 1), papered.parts().getFirst().id(), "OUTBD ->", at))
-                .with(new FitReading(
-                        new Id.Fit(free + 2),
-                        papered.faces().getFirst().face().id(),
-                        FitReading.Kind.SQUARE,
-                        true,
-                        List.of(1e9, 1e9 / 3),
-                        at))
-                .with(new FitReading(
-                        new Id.Fit(free + 3),
-                        papered.faces().getFirst().face().id(),
-                        FitReading.Kind.LEVEL,
-                        false,
-                        List.of(-.1),
-                        at));
-        return papered.withWorkshop(shop, free + 4).checked();
-    }
-
     @Test
     void what_later_versions_brought_goes_out_and_comes_in_and_is_valid_by_the_schema() throws IOException {
-        Document document = new Document(full(), Logbook.EMPTY, List.of());
+        Document document = new Document(FullBuild.full(), Logbook.EMPTY, List.of());
         assertThat(again(document).build()).isEqualTo(document.build());
         assertThat(schema().validate(BuildJson.write(document))).isEmpty();
         Document locker = new Document(Locker.build(CatalogueReader.shipped().rules()), Logbook.EMPTY, List.of());
@@ -276,7 +115,7 @@ class BuildJsonTest {
 
     @Test
     void a_thousand_mutations_of_a_full_build_end_in_a_build_or_a_sentence() {
-        String text = Json.line(BuildJson.write(new Document(full(), Logbook.EMPTY, List.of())));
+        String text = Json.line(BuildJson.write(new Document(FullBuild.full(), Logbook.EMPTY, List.of())));
         Random random = new Random(17);
         int refused = 0;
         for (int i = 0; i < 1000; i++) {
@@ -342,7 +181,7 @@ class BuildJsonTest {
             delimiter = '|',
             quoteCharacter = '`',
             value = {
-                "/version|6|versions 1 to 5",
+                "/version|7|versions 1 to 6",
                 "/unit|\"in\"|/unit",
                 "/parts/0/fittingOrder|\"x\"|/parts/0/fittingOrder: must be a whole number",
                 "/assemblies/0/faces/1/layers/2/thickness|\"thin\"|/assemblies/0/faces/1/layers/2/thickness: must "
@@ -395,7 +234,7 @@ class BuildJsonTest {
                 "/workshop/readings/0/id|999999|next id to give out"
             })
     void an_error_in_the_workshop_names_its_place(String pointer, String value, String expected) {
-        JsonNode tree = BuildJson.write(new Document(full(), Logbook.EMPTY, List.of()));
+        JsonNode tree = BuildJson.write(new Document(FullBuild.full(), Logbook.EMPTY, List.of()));
         set(tree, pointer, Json.read(value));
         assertThatThrownBy(() -> BuildJson.read(tree))
                 .isInstanceOf(InputException.class)

@@ -1,0 +1,146 @@
+package bucina.core.state;
+
+import bucina.core.callout.Queries;
+import bucina.core.guard.Guards;
+import bucina.core.hold.Holds;
+import bucina.core.log.HoleState;
+import bucina.core.log.Logbook;
+import bucina.core.plan.Build;
+import bucina.core.plan.Face;
+import bucina.core.plan.Group;
+import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
+import bucina.core.stack.Derivation;
+import bucina.core.stack.FaceReading;
+import bucina.core.stack.HoleReading;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+
+/**
+ * All that the window shows at one moment: the plan with what follows from it, and the log. Immutable.
+ *
+ * @param derivation the plan and its readings
+ * @param log        the log
+ * @param holds      what stays open, and why
+ * @param installed  how many fasteners of each group are in and sound: counted once, when the snapshot is made off
+ *     the interface thread
+ * @param guards     of faces that were asked for, kept for the life of the snapshot
+ */
+public record Snapshot(
+        Derivation derivation,
+        Logbook log,
+        Holds holds,
+        Map<Id.Group, Integer> installed,
+        Map<Id.Face, Guards> guards) {
+
+    private Snapshot(Derivation derivation, Logbook log, Holds holds, Map<Id.Group, Integer> installed) {
+        this(derivation, log, holds, installed, new ConcurrentHashMap<>());
+    }
+
+    /** The snapshot of a plan and a log; counts every hole of the build, so not for the interface thread. */
+    public static Snapshot of(Derivation derivation, Logbook log) {
+        Map<Id.Group, Integer> installed = new HashMap<>();
+        derivation
+                .build()
+                .faces()
+                .forEach(ref -> ref.face().groups().forEach(g -> installed.put(g.id(), log.installed(g))));
+        return new Snapshot(derivation, log, new Holds(derivation.build()), Map.copyOf(installed));
+    }
+
+    /** This snapshot with more marks: nothing that is set changes. */
+    public Snapshot with(Logbook marked) {
+        return new Snapshot(derivation, marked, holds, installed);
+    }
+
+    /** This snapshot with a plan that is only tried: nothing is counted anew. */
+    public Snapshot tried(Derivation plan) {
+        return new Snapshot(plan, log, new Holds(plan.build()), installed);
+    }
+
+    /** What must not be done at the holes of a face now, and why. */
+    public Guards guards(Id.Face face) {
+        return guards.computeIfAbsent(face, f -> new Guards(derivation, f, log, holds));
+    }
+
+    /** The open queries of a group. */
+    public boolean queried(Group group) {
+        return !Queries.open(build().papers(), group.id()).isEmpty();
+    }
+
+    /** How many fasteners of a group are in and sound. */
+    public int installed(Group group) {
+        return installed.getOrDefault(group.id(), 0);
+    }
+
+    /** The build. */
+    public Build build() {
+        return derivation.build();
+    }
+
+    /** The readings of a face. */
+    public FaceReading face(Id.Face face) {
+        return derivation.face(face);
+    }
+
+    /** A face with its assembly; the face must be in the build. */
+    public Build.FaceRef ref(Id.Face face) {
+        return build().faces().stream()
+                .filter(r -> r.face().id().equals(face))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** The material of each layer: code, and a number that is the same for layers of one material in this build. */
+    public List<Sheet> sheets(List<Layer> layers) {
+        List<String> codes = build().parts().stream()
+                .map(p -> p.material().code())
+                .distinct()
+                .sorted()
+                .toList();
+        return layers.stream()
+                .map(l -> {
+                    String code = build().parts().stream()
+                            .filter(p -> p.id().equals(l.part()))
+                            .findFirst()
+                            .orElseThrow()
+                            .material()
+                            .code();
+                    return new Sheet(l.name(), code, codes.indexOf(code));
+                })
+                .toList();
+    }
+
+    /**
+     * A sheet as the bench side shows it.
+     *
+     * @param name     of the layer
+     * @param material code of its material
+     * @param hatch    number of its material
+     */
+    public record Sheet(String name, String material, int hatch) {}
+
+    /** Where a hole stands. */
+    public HoleState state(HoleReading reading) {
+        return log.state(reading.hole(), reading.layers());
+    }
+
+    /** How many of a face's fasteners are in. */
+    public int installed(Face face) {
+        return face.groups().stream().mapToInt(this::installed).sum();
+    }
+
+    /** The group with this id and where it is; empty if it is gone. */
+    public Optional<Build.GroupRef> group(Id.Group id) {
+        for (Build.FaceRef ref : build().faces()) {
+            for (Group group : ref.face().groups()) {
+                if (group.id().equals(id)) {
+                    return Optional.of(new Build.GroupRef(ref.assembly(), ref.face(), group));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+}

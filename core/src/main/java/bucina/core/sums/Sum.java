@@ -1,0 +1,68 @@
+package bucina.core.sums;
+
+import bucina.core.measure.InputException;
+import bucina.core.opening.StepDrill;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** One sum of the bench. Stateless. */
+public interface Sum {
+
+    /** The word in what is kept: {@code bend}. */
+    String code();
+
+    /** Its name in the list. */
+    String title();
+
+    /** The question it answers, one sentence. */
+    String question();
+
+    /** The group it stands in. */
+    Family family();
+
+    /** Its fields, in order. */
+    List<Ask> asks(Bench bench);
+
+    /**
+     * Works it out.
+     *
+     * @throws InputException if the figures cannot be used, with one sentence
+     */
+    Answer answer(Figures figures);
+
+    /**
+     * The figures after a grip of the picture was pulled.
+     *
+     * @param grip its number
+     * @param dx   how far in x, nm
+     * @param dy   in y
+     * @return fields that change; empty if the grip is none of this sum's
+     */
+    default Map<String, String> pulled(Figures figures, int grip, double dx, double dy) {
+        return Map.of();
+    }
+
+    /** A drill that was typed in and may go into the tool crib; empty where there is none. */
+    default Optional<StepDrill> drill(Figures figures) {
+        return Optional.empty();
+    }
+
+    /** Groups of sums. */
+    enum Family {
+        FORM("Form"),
+        CUT("Cut and open"),
+        FASTEN("Fasten");
+
+        private final String word;
+
+        Family(String word) {
+            this.word = word;
+        }
+
+        /** Over the group. */
+        public String word() {
+            return word;
+        }
+    }
+}

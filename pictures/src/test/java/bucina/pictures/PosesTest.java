@@ -1,0 +1,26 @@
+package bucina.pictures;
+
+import bucina.desk.session.DemoBuild;
+import bucina.desk.session.Session;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+
+/** Every view of the sheet that has a picture, of both demonstrations. */
+class PosesTest extends OnPoses {
+
+    @Test
+    void the_sheet_and_its_cards(FxRobot robot) throws Exception {
+        each(robot, Poses.stabilator(desk, window, stage.getScene()));
+    }
+
+    @Test
+    void the_locker_in_millimetres(FxRobot robot) throws Exception {
+        robot.interact(() -> {
+            Session first = session;
+            begin(DemoBuild.Which.LOCKER);
+            worker.execute(first::close);
+        });
+        rest(robot);
+        each(robot, Poses.locker(desk, window, stage.getScene()));
+    }
+}

@@ -1,0 +1,20 @@
+package bucina.pictures;
+
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+
+/** Every sum, and every view of the sheet in the largest text. */
+class SumsAndLargeTextTest extends OnPoses {
+
+    @Test
+    void every_sum(FxRobot robot) throws Exception {
+        each(robot, CardPoses.sums(desk, window, stage.getScene()));
+    }
+
+    /** Text twice as large: long words may be cut then, but everything is still there to be worked with. */
+    @Test
+    void nothing_hangs_over_the_edge_in_the_largest_text(FxRobot robot) throws Exception {
+        robot.interact(() -> desk.look().scaleProperty().set(200));
+        each(robot, Poses.stabilator(desk, window, stage.getScene()));
+    }
+}
