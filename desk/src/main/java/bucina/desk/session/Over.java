@@ -27,6 +27,8 @@ public final class Over {
     private final ObjectProperty<Optional<Playing>> playing = new SimpleObjectProperty<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<Progress>> progress = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<Reaching>> reaching = new ReadOnlyObjectWrapper<>(Optional.empty());
+    /** The work whose reach is shown or on its way. */
+    private Optional<Reach.Work> wished = Optional.empty();
     /** Counted last, of any face. */
     private Optional<Progress> last = Optional.empty();
 
@@ -58,7 +60,7 @@ public final class Over {
     private void again() {
         playing.set(Optional.empty());
         count();
-        reaching.get().ifPresent(r -> reach(r.work()));
+        wished.ifPresent(this::reach);
     }
 
     /** How far the face shown has come; empty until it is counted. */
@@ -122,8 +124,9 @@ public final class Over {
 
     /** Shows what tools reach, for the work of the stage, or puts it away. */
     public void turnReach() {
-        if (reaching.get().isPresent()) {
+        if (wished.isPresent()) {
             reaches.drop();
+            wished = Optional.empty();
             reaching.set(Optional.empty());
         } else {
             reach(
@@ -137,6 +140,7 @@ public final class Over {
 
     /** Shows what tools reach for one piece of work. */
     public void reach(Reach.Work work) {
+        wished = Optional.of(work);
         Snapshot now = desk.snapshot();
         FaceReading face = desk.face();
         reaches.ask(
@@ -146,11 +150,15 @@ public final class Over {
                         ToolCrib.of(now.build(), desk.session().catalogue()),
                         work),
                 r -> {
+                    wished = r.map(Reaching::work);
                     reaching.set(r);
                     if (r.isEmpty()) {
                         desk.session().say("Nothing on this face wants a tool at its holes.");
                     }
                 },
-                desk.session()::say);
+                sentence -> {
+                    wished = reaching.get().map(Reaching::work);
+                    desk.session().say(sentence);
+                });
     }
 }

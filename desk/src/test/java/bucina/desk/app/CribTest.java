@@ -122,6 +122,7 @@ class CribTest extends OnWindow {
                 () -> {},
                 s -> {}));
         fire(robot, "#reach-next");
+        until(robot, "Reach, dimpling");
         fire(robot, "#reach-next");
         WaitForAsyncUtils.waitFor(
                 10, TimeUnit.SECONDS, () -> says(robot, "Reach, countersinking") && !says(robot, "another tool 68"));

@@ -170,7 +170,7 @@ class CliTest extends OnCommandLine {
         assertThat(last.at("/work/designation").asText()).isEqualTo("MS20426AD3-3.5");
         assertThat(last.at("/work/count").asInt()).isEqualTo(10);
         assertThat(last.at("/work/readings/0/diameter/in").asDouble()).isCloseTo(.146, within(1e-12));
-        assertThat(last.at("/entered").asText()).isEqualTo("2026-11-24T12:00:00Z");
+        assertThat(last.at("/entered").asText()).isEqualTo("2026-11-24T20:00:00Z");
         assertThat(run("groups", file.toString())).isZero();
         assertThat(out).containsPattern("US-3 +Upper skin +Trailing edge +39 +10 ");
     }
