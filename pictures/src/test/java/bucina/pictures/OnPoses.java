@@ -30,8 +30,6 @@ import javafx.scene.control.ScrollPane;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
-import org.testfx.framework.junit5.Start;
-import org.testfx.framework.junit5.Stop;
 import org.testfx.util.WaitForAsyncUtils;
 
 /**
@@ -49,8 +47,7 @@ abstract class OnPoses {
 
     javafx.stage.Stage stage;
 
-    @Start
-    void start(javafx.stage.Stage first) throws IOException {
+    void open(javafx.stage.Stage first) throws IOException {
         stage = first;
         Type.load();
         folder = Files.createTempDirectory("bucina-poses");
@@ -75,8 +72,7 @@ abstract class OnPoses {
         stage.show();
     }
 
-    @Stop
-    void stop() throws InterruptedException {
+    void shut() throws InterruptedException {
         worker.execute(session::close);
         worker.shutdown();
         assertThat(worker.awaitTermination(10, TimeUnit.SECONDS)).isTrue();

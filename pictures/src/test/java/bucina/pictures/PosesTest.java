@@ -4,9 +4,21 @@ import bucina.desk.session.DemoBuild;
 import bucina.desk.session.Session;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.Start;
+import org.testfx.framework.junit5.Stop;
 
 /** Every view of the sheet that has a picture, of both demonstrations. */
 class PosesTest extends OnPoses {
+
+    @Start
+    void start(javafx.stage.Stage first) throws java.io.IOException {
+        open(first);
+    }
+
+    @Stop
+    void stop() throws InterruptedException {
+        shut();
+    }
 
     @Test
     void the_sheet_and_its_cards(FxRobot robot) throws Exception {

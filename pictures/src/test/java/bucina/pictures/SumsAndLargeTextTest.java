@@ -2,9 +2,21 @@ package bucina.pictures;
 
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.Start;
+import org.testfx.framework.junit5.Stop;
 
 /** Every sum, and every view of the sheet in the largest text. */
 class SumsAndLargeTextTest extends OnPoses {
+
+    @Start
+    void start(javafx.stage.Stage first) throws java.io.IOException {
+        open(first);
+    }
+
+    @Stop
+    void stop() throws InterruptedException {
+        shut();
+    }
 
     @Test
     void every_sum(FxRobot robot) throws Exception {
