@@ -136,7 +136,6 @@ public final class Bulletins {
     }
 
     // ---- switching
-    // ----------------------------------------------------------------------
 
     /**
      * The build with a bulletin switched: the values it holds change places with those in the plan, which are kept as

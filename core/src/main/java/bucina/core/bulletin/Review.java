@@ -60,7 +60,6 @@ public record Review(List<Line> lines, List<Installed> installed) {
     }
 
     // ---- words
-    // ----------------------------------------------------------------------
 
     private static List<Line> lines(Bulletin.Change<?> c) {
         Map<String, String> was = c.was().map(Review::figures).orElse(Map.of());
@@ -128,7 +127,6 @@ public record Review(List<Line> lines, List<Installed> installed) {
     }
 
     // ---- what is in
-    // ----------------------------------------------------------------------
 
     private static List<Installed> installed(Bulletin bulletin, Derivation derivation, Logbook log) {
         Touched touched = new Touched();

@@ -46,7 +46,6 @@ final class Progression {
     }
 
     // ---- order
-    // ----------------------------------------------------------------------
 
     private List<Integer> order() {
         int n = row.holes();
@@ -144,7 +143,6 @@ final class Progression {
     }
 
     // ---- one hole
-    // ----------------------------------------------------------------------
 
     private void hole(int h, int next) {
         Set<Integer> holding = new HashSet<>();
@@ -272,7 +270,6 @@ final class Progression {
     }
 
     // ---- writing down
-    // ----------------------------------------------------------------------
 
     private void put(int h, String reason) {
         if (!drill.isEmpty() || !remove.isEmpty()) {

@@ -123,7 +123,6 @@ public final class Locker {
     }
 
     // ---- pieces
-    // ----------------------------------------------------------------------
 
     private Part part(String name, int order, boolean fitted) {
         Part part = new Part(new Id.Part(next++), name, Material.parse("6061-T6"), order, fitted);
@@ -178,7 +177,6 @@ public final class Locker {
     }
 
     // ---- the floor
-    // ----------------------------------------------------------------------
 
     private Face floor() {
         Part floor = part("Locker floor", 3, true);
@@ -260,7 +258,6 @@ public final class Locker {
     }
 
     // ---- the lid
-    // ----------------------------------------------------------------------
 
     private Face lid() {
         Part lid = part("Lid", 3, true);
@@ -298,7 +295,6 @@ public final class Locker {
     }
 
     // ---- the lap
-    // ----------------------------------------------------------------------
 
     private Face lap() {
         Part skin = part("Belly skin", 2, true);

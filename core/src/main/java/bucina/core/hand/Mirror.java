@@ -202,7 +202,6 @@ public final class Mirror {
     }
 
     // ---- geometry
-    // ----------------------------------------------------------------------
 
     /** A face as its mirror image, ids kept, named for the other hand. */
     static Face image(Face f, Hand hand) {
@@ -269,7 +268,6 @@ public final class Mirror {
     }
 
     // ---- names
-    // ----------------------------------------------------------------------
 
     private static String toward(String word) {
         String opposite = OPPOSITE.get(word);

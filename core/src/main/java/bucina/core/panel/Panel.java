@@ -187,7 +187,6 @@ public final class Panel {
     }
 
     // ---- spars and ribs
-    // ----------------------------------------------------------------------
 
     private double sparY(PanelPlan.Spar spar, double x) {
         Box box = plan.skin().outline().box();

@@ -108,7 +108,6 @@ final class SpotCheck {
     }
 
     // ---- neighbours
-    // ----------------------------------------------------------------------
 
     private void neighbours(int i, Solution solution, List<Finding> found) {
         FaceHoles.Slot slot = holes.slot(i);
@@ -193,7 +192,6 @@ final class SpotCheck {
     }
 
     // ---- bends, edges, zones
-    // ----------------------------------------------------------------------
 
     private void tangents(Layer layer, Point at, Solution solution, List<Finding> found) {
         Length clear = rules.length(RuleKey.TANGENT_CLEAR);

@@ -284,7 +284,6 @@ final class BendSum implements Sum {
     }
 
     // ---- pulling
-    // ----------------------------------------------------------------------
 
     @Override
     public Map<String, String> pulled(Figures f, int grip, double dx, double dy) {

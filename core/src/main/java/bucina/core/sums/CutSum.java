@@ -235,7 +235,6 @@ final class CutSum implements Sum {
     }
 
     // ---- reading
-    // ----------------------------------------------------------------------
 
     private static Map<String, Section> read(Figures f, Answer.Maker out) {
         Map<String, Section> sections = new LinkedHashMap<>();

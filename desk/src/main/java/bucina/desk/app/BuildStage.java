@@ -23,7 +23,7 @@ public final class BuildStage {
     private final Subscription tie;
     private boolean empty;
     private Optional<DeskWindow> window = Optional.empty();
-    private Desk desk;
+    private Optional<Desk> desk = Optional.empty();
 
     public BuildStage(Stage stage, Session session, Prefs prefs, Clock clock) {
         this(stage, session, prefs, clock, what -> {});
@@ -53,18 +53,19 @@ public final class BuildStage {
         if (empty) {
             stage.setScene(new EmptyView(session, prefs, face -> desk().show(face)).scene());
         } else {
-            desk = new Desk(session, prefs);
-            window = Optional.of(new DeskWindow(desk, clock, other));
-            stage.setScene(window.get().scene());
+            Desk next = new Desk(session, prefs);
+            DeskWindow frame = new DeskWindow(next, clock, other);
+            desk = Optional.of(next);
+            window = Optional.of(frame);
+            stage.setScene(frame.scene());
         }
     }
 
     private void close() {
-        window.ifPresent(w -> {
-            w.close();
-            desk.close();
-        });
+        window.ifPresent(DeskWindow::close);
+        desk.ifPresent(Desk::close);
         window = Optional.empty();
+        desk = Optional.empty();
     }
 
     /** Closes what is shown: another build takes its place. */
@@ -75,6 +76,6 @@ public final class BuildStage {
 
     /** The desk shown; only where the build has a face. */
     Desk desk() {
-        return desk;
+        return desk.orElseThrow();
     }
 }

@@ -11,6 +11,7 @@ import bucina.desk.session.Session;
 import bucina.desk.session.WindowLock;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
@@ -24,6 +25,7 @@ import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.stage.Stage;
 import javafx.util.Duration;
+import org.jspecify.annotations.Nullable;
 
 /*
  * Design. The build is opened and derived on the worker while the toolkit starts, so that the first window shows the
@@ -34,7 +36,7 @@ import javafx.util.Duration;
 public final class DeskApp extends Application {
 
     /** What to open, set by {@link #open} before the toolkit starts. */
-    private static volatile CompletableFuture<Opened> opening;
+    private static volatile @Nullable CompletableFuture<Opened> opening;
 
     private static final ExecutorService WORKER = Executors.newSingleThreadExecutor(
             Thread.ofPlatform().daemon(false).name("build file").factory());
@@ -42,9 +44,9 @@ public final class DeskApp extends Application {
     /** A build opened, with the lock that makes this its window. */
     private record Opened(Session session, WindowLock lock, Prefs prefs) {}
 
-    private Opened opened;
-    private BuildStage shown;
-    private Timeline look;
+    private @Nullable Opened opened;
+    private @Nullable BuildStage shown;
+    private @Nullable Timeline look;
 
     /** Which build to open. */
     public sealed interface What {
@@ -101,10 +103,11 @@ public final class DeskApp extends Application {
         stage.setMinHeight(640);
         report();
         try {
-            opened = opening.join();
-            show(stage, opened);
+            Opened first = Objects.requireNonNull(opening, "what to open").join();
+            opened = first;
+            show(stage, first);
         } catch (CompletionException e) {
-            trouble(stage, e.getCause());
+            trouble(stage, cause(e));
         }
         stage.show();
         if (Boolean.getBoolean("bucina.rehearse")) {
@@ -123,12 +126,19 @@ public final class DeskApp extends Application {
     private void show(Stage stage, Opened next) {
         if (shown != null) {
             shown.end();
+        }
+        if (look != null) {
             look.stop();
         }
         shown = new BuildStage(stage, next.session, next.prefs, Clock.systemDefaultZone(), what -> other(stage, what));
-        look = new Timeline(new KeyFrame(Duration.seconds(1.5), e -> next.session.look()));
-        look.setCycleCount(Animation.INDEFINITE);
-        look.play();
+        Timeline again = new Timeline(new KeyFrame(Duration.seconds(1.5), e -> next.session.look()));
+        again.setCycleCount(Animation.INDEFINITE);
+        again.play();
+        look = again;
+    }
+
+    private static Throwable cause(Throwable e) {
+        return Optional.ofNullable(e.getCause()).orElse(e);
     }
 
     private void trouble(Stage stage, Throwable why) {
@@ -137,13 +147,13 @@ public final class DeskApp extends Application {
 
     /** Opens another build in this window; the one that was open is closed once the other is there. */
     private void other(Stage stage, What what) {
-        Opened before = opened;
+        Opened before = Objects.requireNonNull(opened);
         CompletableFuture.supplyAsync(() -> openNow(what), WORKER)
                 .whenCompleteAsync(
                         (next, failed) -> {
                             if (failed != null) {
                                 before.session.say(
-                                        "Not opened: " + failed.getCause().getMessage());
+                                        "Not opened: " + cause(failed).getMessage());
                                 return;
                             }
                             opened = next;
@@ -161,7 +171,7 @@ public final class DeskApp extends Application {
                 .whenCompleteAsync(
                         (next, failed) -> {
                             if (failed != null) {
-                                trouble(stage, failed.getCause());
+                                trouble(stage, cause(failed));
                             } else {
                                 opened = next;
                                 show(stage, next);

@@ -8,6 +8,7 @@ import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Stream;
 import javafx.scene.Node;
@@ -127,7 +128,7 @@ final class Keys {
         boolean typing = e.getTarget() instanceof TextInputControl
                 || ((Scene) e.getSource()).getFocusOwner() instanceof TextInputControl;
         for (Command c : commands) {
-            if (combinations.get(c).match(e) && !blocked(c, typing)) {
+            if (Objects.requireNonNull(combinations.get(c)).match(e) && !blocked(c, typing)) {
                 commanded = true;
                 if (!held || !c.changes()) {
                     c.does().run();

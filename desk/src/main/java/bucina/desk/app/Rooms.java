@@ -5,6 +5,7 @@ import bucina.desk.look.Shown;
 import bucina.desk.session.Desk;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Supplier;
 
@@ -26,7 +27,7 @@ final class Rooms implements AutoCloseable {
     Shown of(Desk.Room room) {
         Shown there = made.get(room);
         if (there == null) {
-            there = makers.get(room).get();
+            there = Objects.requireNonNull(makers.get(room), room::word).get();
             there.use(palette, scale);
             made.put(room, there);
         }

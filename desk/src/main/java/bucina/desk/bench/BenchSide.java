@@ -14,6 +14,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import javafx.geometry.Insets;
 import javafx.scene.control.Label;
@@ -91,7 +92,7 @@ public final class BenchSide extends ShownPane {
         }
         return desk.correctingProperty().get().isPresent()
                 ? log
-                : panels.get(desk.stageProperty().get());
+                : Objects.requireNonNull(panels.get(desk.stageProperty().get()));
     }
 
     private void fill() {

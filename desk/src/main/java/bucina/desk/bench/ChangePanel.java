@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 
 /** Changes what is picked by typed values: holes, their row and group, a sheet; with nothing picked it adds. */
 final class ChangePanel extends StagePanel {
@@ -25,7 +26,7 @@ final class ChangePanel extends StagePanel {
     private final GroupChange group;
     private final SheetChange sheet;
     private final AddChange add;
-    private Object shown;
+    private @Nullable Object shown;
 
     /**
      * @param stations shows the running dimensions of the row

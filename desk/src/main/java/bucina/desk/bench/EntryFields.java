@@ -51,13 +51,13 @@ final class EntryFields extends GridPane {
         ColumnConstraints values = new ColumnConstraints();
         values.setHgrow(Priority.ALWAYS);
         getColumnConstraints().addAll(names, values, names, values);
-        row(0, "Rivet", designation, "", null);
+        row(0, "Rivet", designation);
         row(1, "Count", count, "Cut to", length);
         row(2, "Who", who, "Minutes", minutes);
-        row(3, "Done", done, "", null);
-        row(4, "Tool", tool, "", null);
+        row(3, "Done", done);
+        row(4, "Tool", tool);
         row(5, "Gap", setting, "Hole", hole);
-        row(6, "Heads", readings, "", null);
+        row(6, "Heads", readings);
     }
 
     static TextField field(String id, String prompt) {
@@ -68,21 +68,23 @@ final class EntryFields extends GridPane {
         return field;
     }
 
+    private void row(int row, String name, TextField field) {
+        named(row, 0, name, field);
+        add(field, 1, row, 3, 1);
+    }
+
     private void row(int row, String name, TextField field, String name2, TextField field2) {
+        named(row, 0, name, field);
+        add(field, 1, row);
+        named(row, 2, name2, field2);
+        add(field2, 3, row);
+    }
+
+    private void named(int row, int column, String name, TextField field) {
         Label label = Ui.label(name, "field-name");
         label.setLabelFor(field);
         field.setAccessibleText(name);
-        add(label, 0, row);
-        if (field2 == null) {
-            add(field, 1, row, 3, 1);
-        } else {
-            add(field, 1, row);
-            Label second = Ui.label(name2, "field-name");
-            second.setLabelFor(field2);
-            field2.setAccessibleText(name2);
-            add(second, 2, row);
-            add(field2, 3, row);
-        }
+        add(label, column, row);
     }
 
     /** Puts texts into the fields. */

@@ -27,6 +27,7 @@ import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 
 /** The panel that writes down what was set. It keeps what is typed until it is on the disk. */
 public final class LogPanel extends StagePanel {
@@ -54,7 +55,7 @@ public final class LogPanel extends StagePanel {
     private final SectionView section = new SectionView();
     private final NextStep next;
     private final Runnable written;
-    private LogForm current;
+    private @Nullable LogForm current;
     private LogForm.Fields fields = new LogForm.Fields();
     private Optional<Solution> solution = Optional.empty();
     /** What is missing before the holes are set; empty where they are ready. */
@@ -163,7 +164,6 @@ public final class LogPanel extends StagePanel {
     }
 
     // ---- what is shown
-    // ----------------------------------------------------------------------
 
     /** Fills the panel for what is picked, keeping what was typed while that stays the same. */
     @Override
@@ -185,26 +185,30 @@ public final class LogPanel extends StagePanel {
             return;
         }
         Suggestion s = suggestion.get();
-        boolean same = current != null
-                && current.corrects().isEmpty()
-                && current.group().id().equals(s.group().id())
-                && current.holes().equals(s.holes());
+        LogForm before = current;
+        LogForm now = before != null && same(before, s) ? before : LogForm.of(s);
         solution = Optional.of(s.solution());
         section.show(solution, List.of(), s.hatches(desk), desk.unit());
         Ui.shown(section, true);
-        if (!same) {
+        if (now != before) {
             LogForm.Fields keep = fields;
-            current = LogForm.of(s);
+            current = now;
             fields = LogForm.suggest(s, desk, timer.minutes());
             fields.tool = keep.tool;
-            show();
+            show(now);
         }
-        words(s);
+        words(s, now);
         getChildren().setAll(form);
     }
 
-    private void words(Suggestion s) {
-        String lacking = current.missing(desk);
+    private static boolean same(LogForm now, Suggestion s) {
+        return now.corrects().isEmpty()
+                && now.group().id().equals(s.group().id())
+                && now.holes().equals(s.holes());
+    }
+
+    private void words(Suggestion s, LogForm now) {
+        String lacking = now.missing(desk);
         if (!lacking.equals(missing)) {
             missing = lacking;
             odd();
@@ -218,7 +222,7 @@ public final class LogPanel extends StagePanel {
         String next = s.next(desk.unit());
         others.setText(next.isEmpty() ? "" : "Then " + next + ".");
         Ui.shown(others, !next.isEmpty());
-        go.setText("Log " + (current.countTyped() ? "" : s.count() + " ") + "as set"
+        go.setText("Log " + (now.countTyped() ? "" : s.count() + " ") + "as set"
                 + (s.then().isEmpty() ? "" : "\nthen " + s.then().getFirst().then(s.solution(), desk.unit())));
         go.setDisable(desk.session().readOnly());
     }
@@ -231,11 +235,12 @@ public final class LogPanel extends StagePanel {
                 return;
             }
             missing = "";
-            current = LogForm.correcting(entry, group.get().group());
+            LogForm correction = LogForm.correcting(entry, group.get().group());
+            current = correction;
             fields = LogForm.of(entry.work().orElseThrow(), desk.unit());
             solution = Optional.empty();
             Ui.shown(section, false);
-            show();
+            show(correction);
         }
         lead.setText("Correcting entry " + entry.id());
         use.setText("The first entry stays; a new one that points at it stands in its place.");
@@ -246,16 +251,16 @@ public final class LogPanel extends StagePanel {
     }
 
     /** Puts the fields' texts into the controls; what the controls hold meanwhile is not taken for typed. */
-    private void show() {
+    private void show(LogForm now) {
         showing = true;
-        entry.show(fields, current.countTyped());
+        entry.show(fields, now.countTyped());
         explanation.setText(fields.explanation);
         note.setText(fields.note);
         reason.setText("");
-        Ui.shown(reason, current.corrects().isPresent());
+        Ui.shown(reason, now.corrects().isPresent());
         error("");
         showing = false;
-        rejects.show(current.holes().stream().map(h -> h.label()).toList(), fields.rejects);
+        rejects.show(now.holes().stream().map(h -> h.label()).toList(), fields.rejects);
         photos.show(fields);
         odd();
         judge();
@@ -297,7 +302,6 @@ public final class LogPanel extends StagePanel {
     }
 
     // ---- rejects and photographs
-    // ----------------------------------------------------------------------
 
     private void typed() {
         odd();
@@ -322,7 +326,6 @@ public final class LogPanel extends StagePanel {
     }
 
     // ---- writing it down
-    // ----------------------------------------------------------------------
 
     /** Writes the entry down; what is typed stays until it is on the disk. */
     private void submit() {
@@ -341,7 +344,7 @@ public final class LogPanel extends StagePanel {
         take();
         LogEntry.Draft draft;
         try {
-            draft = drafted();
+            draft = drafted(current);
         } catch (InputException e) {
             error(e.getMessage());
             return;
@@ -353,8 +356,8 @@ public final class LogPanel extends StagePanel {
         write(draft, name);
     }
 
-    private LogEntry.Draft drafted() {
-        return current.draft(
+    private LogEntry.Draft drafted(LogForm now) {
+        return now.draft(
                 fields,
                 desk.lengths(),
                 reason.getText().isBlank() ? "corrected" : reason.getText().strip());

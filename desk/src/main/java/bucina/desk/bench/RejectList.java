@@ -2,6 +2,7 @@ package bucina.desk.bench;
 
 import bucina.core.log.Disposition;
 import bucina.desk.look.Ui;
+import bucina.desk.look.Worded;
 import bucina.desk.session.LogForm;
 import java.util.ArrayList;
 import java.util.List;
@@ -11,7 +12,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /**
  * The rejects of the entry being written: at which hole, what was done about it, a remark. It changes the form's own
@@ -102,17 +102,7 @@ final class RejectList extends VBox {
         what.setAccessibleText("What was done about it");
         HBox.setHgrow(what, Priority.ALWAYS);
         what.setMaxWidth(Double.MAX_VALUE);
-        what.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(Disposition d) {
-                return d == null ? "" : d.words();
-            }
-
-            @Override
-            public Disposition fromString(String text) {
-                return Disposition.parse(text);
-            }
-        });
+        what.setConverter(new Worded<>(d -> d.words()));
         return what;
     }
 }

@@ -54,6 +54,7 @@ public final class ApartCard extends ShownBox {
         this.desk = desk;
         this.palette = palette;
         this.apart = apart;
+        this.shown = desk.session().snapshot().build().workshop();
         getStyleClass().add("card");
         setId("apart-card");
         setMaxSize(1120, 690);

@@ -180,8 +180,11 @@ public final class BringCard extends ShownBox {
         try {
             file = Path.of(typed);
             format = Bringing.Format.of(file);
-        } catch (InputException | java.nio.file.InvalidPathException e) {
+        } catch (InputException e) {
             refuse(e.getMessage());
+            return;
+        } catch (java.nio.file.InvalidPathException e) {
+            refuse("\"" + typed + "\" cannot be a file here: " + e.getReason() + ". Write its path, like skin.dxf");
             return;
         }
         AtomicBoolean mine = new AtomicBoolean();

@@ -48,7 +48,7 @@ public final class GaugeCard extends ShownBox {
         serial.setId("gauge-connect");
         Button stand = Ui.button("Use the simulated caliper", "", () -> connect(new SimulatedGauge()));
         stand.setId("gauge-simulated");
-        Button off = Ui.button("No gauge", "", () -> connect(null), "quiet");
+        Button off = Ui.button("No gauge", "", this::off, "quiet");
         off.setId("gauge-off");
         layJaws(unit);
         Button send = Ui.button("Send", "Enter", this::press, "primary");
@@ -136,15 +136,17 @@ public final class GaugeCard extends ShownBox {
 
     private void connect(Gauge gauge) {
         Ui.shown(error, false);
-        if (gauge == null) {
-            post.off();
-        } else {
-            post.connect(gauge);
-        }
+        post.connect(gauge);
         shown();
         if (simulated.isVisible()) {
             jaws.requestFocus();
         }
+    }
+
+    private void off() {
+        Ui.shown(error, false);
+        post.off();
+        shown();
     }
 
     private void shown() {

@@ -24,6 +24,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Primer and sealant: what runs now with its clock at the left, below it what is mixed next; at the right what that is
@@ -48,7 +49,7 @@ public final class MixCard extends ShownBox {
     private final Label error = Ui.wrapped("", "stop-text");
     private final TextField why = new TextField();
     private final List<Ticked> ticked = new ArrayList<>();
-    private Snapshot shown;
+    private @Nullable Snapshot shown;
     private boolean filling;
 
     private record Ticked(CheckBox box, Mixing.Offer offer) {}

@@ -134,7 +134,7 @@ public final class NutPlateCard extends ShownBox {
     }
 
     private void look() {
-        if (go == null) {
+        if (getChildren().isEmpty()) {
             return;
         }
         boolean typed = row.getValue().isEmpty();

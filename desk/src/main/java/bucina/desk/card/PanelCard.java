@@ -41,10 +41,10 @@ public final class PanelCard extends ShownBox {
     private final Button go;
     private final Consumer<Id.Face> made;
     private final TextField name;
-    private TextField chordTip;
-    private TextField corners;
-    private TextField length;
-    private TextField root;
+    private final TextField chordTip;
+    private final TextField corners;
+    private final TextField length;
+    private final TextField root;
 
     /**
      * @param made told the new face once it is on the disk
@@ -66,11 +66,26 @@ public final class PanelCard extends ShownBox {
         Fields skin = new Fields();
         name = skin.live("Name", "", "panel-name", t -> set(() -> form.name = t));
         name.setPromptText("Upper skin");
-        skin(skin);
+        kind(skin);
+        length = prompted(
+                skin.live("Length", form.length, "panel-length", t -> set(() -> form.length = t)), "48", "1200");
+        root = prompted(
+                skin.live("Chord at root", form.root, "panel-root", t -> set(() -> form.root = t)), "20", "500");
+        chordTip =
+                prompted(skin.live("Chord at tip", form.tip, "panel-tip", t -> set(() -> form.tip = t)), "16", "400");
+        corners = skin.live("Corners", form.corners, "panel-corners", t -> set(() -> form.corners = t));
+        corners.setPromptText("0,0; 48,0; 48,16; 0,20");
+        skin.live("Skin thickness", form.thickness, "panel-thickness", t -> set(() -> form.thickness = t));
+        shape();
         structure(skin);
         go = Ui.button("Make the panel", "Enter", this::go, "primary");
         go.setId("panel-go");
         go.setDefaultButton(true);
+        lay(skin, away);
+        look();
+    }
+
+    private void lay(Fields skin, Runnable away) {
         VBox left = new VBox(10, skin);
         left.setPrefWidth(390);
         left.setMinWidth(390);
@@ -88,7 +103,6 @@ public final class PanelCard extends ShownBox {
                         Ui.label("Make a panel", "bench-title"),
                         new HBox(18, left, right),
                         new HBox(8, go, Ui.button("Close", "Esc", away, "quiet")));
-        look();
     }
 
     private void metric() {
@@ -102,7 +116,7 @@ public final class PanelCard extends ShownBox {
         form.pitch = "30";
     }
 
-    private void skin(Fields f) {
+    private void kind(Fields f) {
         f.choice("Hand", List.of(Hand.values()), form.hand, Hand::word, "panel-hand", h -> set(() -> form.hand = h));
         f.choice(
                 "Skin",
@@ -114,24 +128,11 @@ public final class PanelCard extends ShownBox {
                     form.shape = s;
                     shape();
                 }));
-        sizes(f);
-        f.live("Skin thickness", form.thickness, "panel-thickness", t -> set(() -> form.thickness = t));
-        shape();
     }
 
-    private void sizes(Fields f) {
-        chords(f);
-        chordTip = f.live("Chord at tip", form.tip, "panel-tip", t -> set(() -> form.tip = t));
-        chordTip.setPromptText(unit == Unit.INCH ? "16" : "400");
-        corners = f.live("Corners", form.corners, "panel-corners", t -> set(() -> form.corners = t));
-        corners.setPromptText("0,0; 48,0; 48,16; 0,20");
-    }
-
-    private void chords(Fields f) {
-        length = f.live("Length", form.length, "panel-length", t -> set(() -> form.length = t));
-        length.setPromptText(unit == Unit.INCH ? "48" : "1200");
-        root = f.live("Chord at root", form.root, "panel-root", t -> set(() -> form.root = t));
-        root.setPromptText(unit == Unit.INCH ? "20" : "500");
+    private TextField prompted(TextField field, String inch, String mm) {
+        field.setPromptText(unit == Unit.INCH ? inch : mm);
+        return field;
     }
 
     private void shape() {
@@ -213,7 +214,7 @@ public final class PanelCard extends ShownBox {
     }
 
     private void look() {
-        if (go == null) {
+        if (getChildren().isEmpty()) {
             return;
         }
         Ui.shown(error, false);

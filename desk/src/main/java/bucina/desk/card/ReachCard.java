@@ -11,6 +11,7 @@ import bucina.core.state.Snapshot;
 import bucina.desk.look.Fields;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
+import bucina.desk.look.Worded;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Latest;
 import bucina.desk.session.Selection;
@@ -28,7 +29,6 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** Will the tool fit: the crib at the left, and what it reaches on the face at the right. */
 public final class ReachCard extends ShownBox {
@@ -120,17 +120,7 @@ public final class ReachCard extends ShownBox {
 
     private void layKind() {
         kind.getItems().setAll(Tool.Kind.values());
-        kind.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(Tool.Kind k) {
-                return k == null ? "" : k.code().replace('-', ' ');
-            }
-
-            @Override
-            public Tool.Kind fromString(String text) {
-                return null;
-            }
-        });
+        kind.setConverter(new Worded<>(k -> k.code().replace('-', ' ')));
         kind.setValue(Tool.Kind.YOKE);
         kind.setId("crib-kind");
     }

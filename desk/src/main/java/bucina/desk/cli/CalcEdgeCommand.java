@@ -10,6 +10,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -31,7 +32,7 @@ final class CalcEdgeCommand implements Callable<Integer> {
     private String distance;
 
     @Option(names = "--flush-school", description = "Least for flush heads in D: 2.5 or 2.")
-    private String school;
+    private @Nullable String school;
 
     @Override
     public Integer call() {

@@ -22,6 +22,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -53,7 +54,7 @@ final class CalcNestCommand implements Callable<Integer> {
     private String sub;
 
     @Option(names = "--hole", description = "Hole in it: #40, .098 ... Without it the catalogue's.")
-    private String hole;
+    private @Nullable String hole;
 
     @Option(names = "--angle", defaultValue = "100", description = "Of the cone, in degrees.")
     private String angle;

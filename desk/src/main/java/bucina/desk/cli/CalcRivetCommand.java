@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -44,7 +45,7 @@ final class CalcRivetCommand implements Callable<Integer> {
     @Option(
             names = "--prep",
             description = "none, csk, dimple, or auto: each sheet as calc dress says. Flush without it is csk.")
-    private String prep;
+    private @Nullable String prep;
 
     @Option(names = "--hole", description = "Hole as drilled: #40, .098 ... Without it the catalogue's.")
     private String hole;

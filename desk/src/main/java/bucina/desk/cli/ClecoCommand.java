@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
@@ -29,7 +30,7 @@ final class ClecoCommand extends OnBuild implements Callable<Integer> {
     private String face;
 
     @Option(names = "--row", description = "This row only, step by step.")
-    private String row;
+    private @Nullable String row;
 
     @Option(
             names = "--mode",

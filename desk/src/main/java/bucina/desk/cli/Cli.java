@@ -89,7 +89,7 @@ public final class Cli implements Callable<Integer> {
         line.setParameterExceptionHandler((e, a) -> {
             e.getCommandLine()
                     .getErr()
-                    .println(sentence(oneLine(e.getMessage())) + ". Help: "
+                    .println(sentence(oneLine(String.valueOf(e.getMessage()))) + ". Help: "
                             + e.getCommandLine().getCommandSpec().qualifiedName() + " --help");
             return UNUSABLE;
         });
@@ -99,7 +99,7 @@ public final class Cli implements Callable<Integer> {
         if (e instanceof InputException
                 || e instanceof java.util.concurrent.CancellationException
                 || e instanceof BuildFileException) {
-            err.println(oneLine(e.getMessage()));
+            err.println(oneLine(String.valueOf(e.getMessage())));
             return UNUSABLE;
         }
         err.println(FaultLog.write("a call of the command line", e) + " Your files are as they were.");

@@ -17,6 +17,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.PrintWriter;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.ITypeConverter;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -35,7 +36,7 @@ final class Common {
             names = "--unit",
             converter = UnitName.class,
             description = "Unit of bare lengths and of the table: in or mm.")
-    private Unit unit;
+    private @Nullable Unit unit;
 
     /** {@code in} or {@code mm}. */
     static final class UnitName implements ITypeConverter<Unit> {
@@ -51,7 +52,7 @@ final class Common {
         }
     }
 
-    private Catalogue catalogue;
+    private @Nullable Catalogue catalogue;
 
     boolean json() {
         return json;

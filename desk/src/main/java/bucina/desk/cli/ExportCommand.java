@@ -30,6 +30,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
@@ -48,16 +49,16 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
             description = "build (everything as json, a face's sheets and holes as svg or dxf), holes, template, "
                     + "held-open, flat or rules. "
                     + "Left out: build for json, svg and dxf, holes for csv, template for pdf.")
-    private String what;
+    private @Nullable String what;
 
     @Option(names = "--face", description = "The face; left out: the first, and every one as csv.")
-    private String face;
+    private @Nullable String face;
 
     @Option(names = "--row", description = "With template: a strip of this row in place of the face.")
-    private String row;
+    private @Nullable String row;
 
     @Option(names = "--flat", description = "With flat: name of the kept bend or bracket; left out: the first.")
-    private String flat;
+    private @Nullable String flat;
 
     @Option(names = "--paper", defaultValue = "a4", description = "With pdf: a4 or letter.")
     private String paper;
@@ -68,7 +69,7 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
     @Option(names = "--force", description = "Replace a file that is there.")
     private boolean force;
 
-    private Opened opened;
+    private @Nullable Opened opened;
 
     @Override
     public Integer call() {

@@ -29,6 +29,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -48,7 +49,7 @@ final class ImportCommand implements Callable<Integer> {
     private String from;
 
     @Option(names = "--face", description = "Name of the face made of a drawing; left out: the file's name.")
-    private String face;
+    private @Nullable String face;
 
     @Option(names = "--thickness", defaultValue = ".025", description = "Thickness of sheets whose drawing tells none.")
     private String thickness;

@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -43,21 +44,21 @@ final class LogAddCommand implements Callable<Integer> {
     private String group;
 
     @Option(names = "--row", description = "Name of the row: R3")
-    private String row;
+    private @Nullable String row;
 
     @Option(
             names = "--holes",
             description = "Labels in that row: 1-40 or 1,3,5-9. Without it all that are not set yet.")
-    private String holes;
+    private @Nullable String holes;
 
     @Option(names = "--count", description = "How many, for a group without holes. Without it all that are left.")
-    private Integer count;
+    private @Nullable Integer count;
 
     @Option(names = "--designation", required = true, description = "As used: MS20426AD3-3.5")
     private String designation;
 
     @Option(names = "--length", description = "Length as used, where it was cut.")
-    private String length;
+    private @Nullable String length;
 
     @Option(names = "--who", required = true, description = "Who did it.")
     private String who;
@@ -83,7 +84,7 @@ final class LogAddCommand implements Callable<Integer> {
     @Option(
             names = "--rejects",
             description = "N:DISPOSITION, with left, replaced, oversize, open or query: 1:replaced")
-    private String rejects;
+    private @Nullable String rejects;
 
     @Option(names = "--photo", description = "A picture file; may be given more than once.")
     private List<Path> photos = List.of();
@@ -98,7 +99,7 @@ final class LogAddCommand implements Callable<Integer> {
     private String because;
 
     @Option(names = "--corrects", description = "Number of the entry this one stands in place of.")
-    private Integer corrects;
+    private @Nullable Integer corrects;
 
     @Override
     public Integer call() {

@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
@@ -32,13 +33,13 @@ final class MarkCommand extends OnBuild implements Callable<Integer> {
     private String face;
 
     @Option(names = "--row", description = "The row; left out: every hole of the face.")
-    private String row;
+    private @Nullable String row;
 
     @Option(names = "--holes", description = "Labels in the row: 1-40 or 1,3,7-9. Left out: all.")
-    private String holes;
+    private @Nullable String holes;
 
     @Option(names = "--layer", description = "One layer; left out: every layer that takes the operation.")
-    private String layer;
+    private @Nullable String layer;
 
     @Option(
             names = "--operation",
@@ -170,12 +171,12 @@ final class MarkCommand extends OnBuild implements Callable<Integer> {
             }
             return reading.readings();
         }
-        return inRow(reading);
+        return inRow(reading, row.strip());
     }
 
-    private List<HoleReading> inRow(FaceReading reading) {
+    private List<HoleReading> inRow(FaceReading reading, String row) {
         List<HoleReading> all = reading.readings().stream()
-                .filter(r -> r.row().name().equalsIgnoreCase(row.strip()))
+                .filter(r -> r.row().name().equalsIgnoreCase(row))
                 .toList();
         if (all.isEmpty()) {
             throw Common.wrong(

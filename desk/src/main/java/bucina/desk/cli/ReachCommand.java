@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
@@ -25,7 +26,7 @@ final class ReachCommand extends OnBuild implements Callable<Integer> {
     private String face;
 
     @Option(names = "--operation", description = "dimpled, countersunk or set; left out: all that a hole takes.")
-    private String operation;
+    private @Nullable String operation;
 
     @Override
     public Integer call() {

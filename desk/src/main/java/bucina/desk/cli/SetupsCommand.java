@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
@@ -25,7 +26,7 @@ final class SetupsCommand extends OnBuild implements Callable<Integer> {
     private String face;
 
     @Option(names = "--group", description = "Code of one group; left out: every group of the face.")
-    private String group;
+    private @Nullable String group;
 
     @Override
     public Integer call() {

@@ -6,4 +6,5 @@
  * error). Figures go to standard output, as a short table or with {@code --json} as one tree; there lengths are
  * {@code {"in": x, "mm": y}}.
  */
+@org.jspecify.annotations.NullMarked
 package bucina.desk.cli;

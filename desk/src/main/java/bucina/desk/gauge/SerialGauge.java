@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A gauge on a serial port: 9600 baud, 8 data bits, no parity, 1 stop bit. It may be unplugged and plugged in again at
@@ -24,7 +25,7 @@ public final class SerialGauge implements Gauge {
     private final GaugeLines lines = new GaugeLines();
     private final byte[] bytes = new byte[1024];
     private volatile boolean closed;
-    private Thread reader;
+    private @Nullable Thread reader;
 
     /**
      * @param name of the port, {@code COM3} or the path of a device or of a link to one
@@ -70,7 +71,7 @@ public final class SerialGauge implements Gauge {
     }
 
     /** The port, open; null if there is none. A link is followed each time: the device behind it may change. */
-    private SerialPort port() {
+    private @Nullable SerialPort port() {
         try {
             Path path = Path.of(name);
             boolean file = Files.exists(path);

@@ -192,7 +192,6 @@ public final class LogbookRoom extends ShownPane {
     }
 
     // ---- one entry
-    // ----------------------------------------------------------------------
 
     private void open(LogLines.Line line) {
         detail.getChildren().clear();

@@ -9,7 +9,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
-import javafx.util.StringConverter;
+import org.jspecify.annotations.Nullable;
 
 /** A column of named fields; each hands on what was typed when Enter is pressed or the field is left. */
 public final class Fields extends GridPane {
@@ -64,20 +64,10 @@ public final class Fields extends GridPane {
 
     /** A choice. */
     public <T> ComboBox<T> choice(
-            String title, List<T> values, T value, Function<T, String> word, String id, Consumer<T> chosen) {
+            String title, List<T> values, @Nullable T value, Function<T, String> word, String id, Consumer<T> chosen) {
         ComboBox<T> box = add(title, new ComboBox<>(), id);
         box.getItems().setAll(values);
-        box.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(T v) {
-                return v == null ? "" : word.apply(v);
-            }
-
-            @Override
-            public T fromString(String text) {
-                return null;
-            }
-        });
+        box.setConverter(new Worded<>(word));
         box.setValue(value);
         box.valueProperty().addListener((o, was, now) -> chosen.accept(now));
         return box;

@@ -5,4 +5,5 @@
  * the same colours as
  * looked-up names. {@link bucina.desk.look.Glyph} paints the state of a hole: shape first, colour second.
  */
+@org.jspecify.annotations.NullMarked
 package bucina.desk.look;

@@ -25,7 +25,6 @@ final class BulletinList extends VBox {
 
     private final Desk desk;
     private final Consumer<String> refused;
-    private PapersModel model;
 
     BulletinList(Desk desk, Consumer<String> refused) {
         super(12);
@@ -34,12 +33,7 @@ final class BulletinList extends VBox {
         setId("bulletin-list");
     }
 
-    void fill(PapersModel next) {
-        model = next;
-        fill();
-    }
-
-    private void fill() {
+    void fill(PapersModel model) {
         getChildren().clear();
         Optional<Id.Bulletin> writing = desk.session().recording();
         getChildren()
@@ -48,7 +42,7 @@ final class BulletinList extends VBox {
                                 + "until you say it is complete.",
                         "soft"));
         if (writing.isPresent()) {
-            complete();
+            complete(model);
         } else {
             begin();
         }
@@ -57,16 +51,16 @@ final class BulletinList extends VBox {
                 .papers()
                 .bulletins()
                 .reversed()
-                .forEach(b -> getChildren().add(bulletin(b, writing)));
+                .forEach(b -> getChildren().add(bulletin(b, model.review(b), writing)));
     }
 
-    private void complete() {
+    private void complete(PapersModel model) {
         Button done = Ui.button(
                 "The bulletin is complete",
                 "",
                 () -> {
                     desk.session().record(Optional.empty());
-                    fill();
+                    fill(model);
                 },
                 "primary");
         done.setId("bulletin-done");
@@ -111,8 +105,7 @@ final class BulletinList extends VBox {
                         refused);
     }
 
-    private VBox bulletin(Bulletin b, Optional<Id.Bulletin> writing) {
-        Review review = model.reviews().get(b.id());
+    private VBox bulletin(Bulletin b, Review review, Optional<Id.Bulletin> writing) {
         VBox box = new VBox(
                 5,
                 Ui.wrapped(b.name() + ", " + b.dated(), "strong"),

@@ -35,7 +35,7 @@ final class HandList extends VBox {
         List<Assembly> all = model.snapshot().build().assemblies();
         for (Assembly a : all) {
             if (a.twin().isPresent()) {
-                twin(a, model.differences().get(a.id()));
+                twin(a, model.differences(a));
             } else if (a.hand() != Hand.NONE
                     && all.stream()
                             .noneMatch(b ->

@@ -19,6 +19,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 
 /** Lists what the build is made of; a click turns to a face or picks a group. */
 public final class Rack extends ShownPane {
@@ -31,7 +32,7 @@ public final class Rack extends ShownPane {
     private Palette palette = Palette.LIGHT;
     private final ScrollPane scroll;
     private final VBox foot;
-    private Build filled;
+    private @Nullable Build filled;
 
     /**
      * The ways to get something onto the bench.

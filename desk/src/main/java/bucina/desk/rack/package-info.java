@@ -1,2 +1,3 @@
 /** The rack: assemblies, faces and groups at the left, each with how far it has come. */
+@org.jspecify.annotations.NullMarked
 package bucina.desk.rack;

@@ -35,6 +35,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
+import org.jspecify.annotations.Nullable;
 
 /** Every limit of the rule set in force at the left; another set beside it, and what it would change, at the right. */
 public final class RulesRoom extends ShownPane {
@@ -47,8 +48,8 @@ public final class RulesRoom extends ShownPane {
     private final Label error = Ui.wrapped("", "stop-text");
     private final TextField reason = new TextField();
     private final Button take;
-    private RuleSet shown;
-    private RuleSet compared;
+    private @Nullable RuleSet shown;
+    private @Nullable RuleSet compared;
 
     public RulesRoom(Desk desk) {
         this.desk = desk;
@@ -274,13 +275,13 @@ public final class RulesRoom extends ShownPane {
         effect.getChildren().add(Ui.wrapped("Working out what it changes here.", "soft"));
         effects.ask(
                 () -> RuleEffect.of(now, chosen),
-                e -> show(chosen, e),
+                e -> show(now.build().rules(), chosen, e),
                 s -> effect.getChildren().setAll(Ui.wrapped(s, "stop-text")));
     }
 
-    private void show(RuleSet chosen, RuleEffect e) {
+    private void show(RuleSet inForce, RuleSet chosen, RuleEffect e) {
         effect.getChildren().clear();
-        int differing = chosen.differing(shown).size();
+        int differing = chosen.differing(inForce).size();
         effect.getChildren()
                 .add(Ui.wrapped(
                         differing + (differing == 1 ? " value differs. " : " values differ. ") + e.rivets()

@@ -6,4 +6,5 @@
  * hole's axis) without a
  * toolkit; {@link bucina.desk.section.SectionView} draws them.
  */
+@org.jspecify.annotations.NullMarked
 package bucina.desk.section;

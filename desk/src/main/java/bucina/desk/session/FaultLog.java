@@ -7,6 +7,7 @@ import java.util.logging.FileHandler;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import java.util.logging.SimpleFormatter;
+import org.jspecify.annotations.Nullable;
 
 /** Where what fails unexpectedly is written with its trace: our mistakes, never shown as the builder's. */
 public final class FaultLog {
@@ -15,7 +16,7 @@ public final class FaultLog {
     private static final int FILES = 3;
     private static final Logger LOG = Logger.getLogger("bucina");
 
-    private static Path at;
+    private static @Nullable Path at;
 
     private FaultLog() {}
 

@@ -2,6 +2,7 @@ package bucina.desk.session;
 
 import java.util.concurrent.Callable;
 import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One question that is answered off the interface thread again and again. Of wishes that come faster than they are
@@ -12,7 +13,7 @@ public final class Latest {
     private final Aside aside;
     private long asked;
     private boolean busy;
-    private Runnable next;
+    private @Nullable Runnable next;
 
     public Latest(Aside aside) {
         this.aside = aside;

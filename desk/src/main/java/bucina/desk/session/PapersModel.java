@@ -9,6 +9,7 @@ import bucina.core.state.Snapshot;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 
 /**
  * What the papers room shows that takes looking at every hole. Worked out off the interface thread.
@@ -31,5 +32,15 @@ public record PapersModel(
             differences.put(a.id(), Hands.differences(snapshot.build(), a));
         }
         return new PapersModel(snapshot, reviews, differences);
+    }
+
+    /** What a bulletin of this snapshot changes and meets. */
+    public Review review(Bulletin b) {
+        return Objects.requireNonNull(reviews.get(b.id()), b::name);
+    }
+
+    /** What a twin of this snapshot differs in. */
+    public List<Hands.Difference> differences(Assembly twin) {
+        return Objects.requireNonNull(differences.get(twin.id()), twin::name);
     }
 }

@@ -68,11 +68,11 @@ public record Progress(
 
     /** Holes not brought to final size yet. */
     public int toDrill() {
-        return left.get(Operation.FINAL_SIZE);
+        return left.getOrDefault(Operation.FINAL_SIZE, 0);
     }
 
     /** Holes not dimpled or countersunk yet. */
     public int toDress() {
-        return left.get(Operation.DIMPLED) + left.get(Operation.COUNTERSUNK);
+        return left.getOrDefault(Operation.DIMPLED, 0) + left.getOrDefault(Operation.COUNTERSUNK, 0);
     }
 }

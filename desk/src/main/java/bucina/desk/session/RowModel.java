@@ -17,6 +17,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 
 /**
@@ -89,7 +90,7 @@ public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
         int from = 0;
         for (int i = 1; i <= cells.size(); i++) {
             HoleReading first = cells.get(from).reading;
-            Stretch stretch = setUps.get(first.hole().id());
+            Stretch stretch = Objects.requireNonNull(setUps.get(first.hole().id()), first::label);
             if (i == cells.size()
                     || stretch != setUps.get(cells.get(i).reading.hole().id())) {
                 run(runs, from, i, stretch, cells, first);

@@ -377,9 +377,10 @@ public final class Session implements AutoCloseable {
                     then.accept(written);
                 });
             } catch (InputException | BuildFileException e) {
+                String sentence = String.valueOf(e.getMessage());
                 ui.execute(() -> {
-                    notices.notSaved(e.getMessage());
-                    refused.accept(e.getMessage());
+                    notices.notSaved(sentence);
+                    refused.accept(sentence);
                 });
             } catch (Exception e) {
                 String sentence = FaultLog.write("writing to the build", e) + " The file is as it was.";

@@ -8,6 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Says whether another window has a build open. The lock lies on a small file beside the build and is the operating
@@ -17,10 +18,10 @@ import java.util.Optional;
 public final class WindowLock implements AutoCloseable {
 
     private final Path file;
-    private final FileChannel channel;
-    private final FileLock lock;
+    private final @Nullable FileChannel channel;
+    private final @Nullable FileLock lock;
 
-    private WindowLock(Path file, FileChannel channel, FileLock lock) {
+    private WindowLock(Path file, @Nullable FileChannel channel, @Nullable FileLock lock) {
         this.file = file;
         this.channel = channel;
         this.lock = lock;

@@ -6,4 +6,5 @@
  * says otherwise, a
  * session is used from the interface thread only; work that takes time is handed to its worker and comes back there.
  */
+@org.jspecify.annotations.NullMarked
 package bucina.desk.session;

@@ -26,6 +26,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import javafx.scene.canvas.GraphicsContext;
+import org.jspecify.annotations.Nullable;
 
 /*
  * Design. A drag is a function from the build on the disk to the build it would make. While the hand moves, that
@@ -54,12 +55,12 @@ final class ChangeHands {
     }
 
     private final Desk desk;
-    private Held held;
-    private UnaryOperator<Build> change;
+    private @Nullable Held held;
+    private @Nullable UnaryOperator<Build> change;
     private String words = "";
     private String readout = "";
-    private Point snapX;
-    private Point snapY;
+    private @Nullable Point snapX;
+    private @Nullable Point snapY;
 
     ChangeHands(Desk desk) {
         this.desk = desk;
@@ -186,6 +187,9 @@ final class ChangeHands {
         double dx = hand.x() - from.x();
         double dy = hand.y() - from.y();
         switch (held) {
+            case null -> {
+                return;
+            }
             case Held.Holes h -> {
                 Point to = snapped(new Point(h.from.x() + dx, h.from.y() + dy), h.holes, t, free);
                 double mx = to.x() - h.from.x();
@@ -204,8 +208,12 @@ final class ChangeHands {
             }
             case Held.EdgeOf e -> edge(e, dx, dy, free);
         }
-        desk.session().attempt(change, s -> {
-            if (change != null) {
+        Optional.ofNullable(change).ifPresent(this::attempt);
+    }
+
+    private void attempt(UnaryOperator<Build> made) {
+        desk.session().attempt(made, s -> {
+            if (dragging()) {
                 desk.attempt(Optional.of(s));
             }
         });
@@ -300,7 +308,6 @@ final class ChangeHands {
     }
 
     // ---- drawing
-    // ----------------------------------------------------------------------
 
     /** Handles, the sheet picked, the lines snapped to, and what the drag says. */
     void draw(GraphicsContext g, SheetTransform t, Palette p, double width, double height, double text) {

@@ -43,7 +43,6 @@ final class SheetPainter {
     }
 
     // ---- sheets
-    // ----------------------------------------------------------------------
 
     void ground() {
         g.setFill(p.film());

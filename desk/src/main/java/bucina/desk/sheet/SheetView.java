@@ -27,6 +27,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Region;
 import javafx.util.Duration;
+import org.jspecify.annotations.Nullable;
 
 /** Shows one face and picks from it. See the package text for how it is drawn. */
 public final class SheetView extends Region implements Shown {
@@ -45,11 +46,11 @@ public final class SheetView extends Region implements Shown {
     private final PauseTransition rest = new PauseTransition(Duration.millis(90));
     private Palette palette = Palette.LIGHT;
     private Sprites sprites = new Sprites(palette);
-    private SheetTransform drawn;
-    private SheetTransform wanted;
+    private SheetTransform drawn = new SheetTransform(1, 0, 0);
+    private SheetTransform wanted = drawn;
     private boolean fitted = true;
-    private Point2D pressed;
-    private Point2D dragged;
+    private @Nullable Point2D pressed;
+    private @Nullable Point2D dragged;
     private boolean panning;
     private final ChangeHands hands;
     private boolean holding;
@@ -61,6 +62,8 @@ public final class SheetView extends Region implements Shown {
     public SheetView(Desk desk) {
         this.desk = desk;
         this.hands = new ChangeHands(desk);
+        this.classed = desk.face();
+        this.lengths = LengthClasses.of(classed);
         getChildren().addAll(sheet, overlay);
         getStyleClass().add("sheet-view");
         setFocusTraversable(true);
@@ -118,7 +121,7 @@ public final class SheetView extends Region implements Shown {
             sheet.setHeight(h);
             overlay.setWidth(w);
             overlay.setHeight(h);
-            if (fitted || wanted == null) {
+            if (fitted) {
                 fit();
             } else {
                 draw();
@@ -178,7 +181,7 @@ public final class SheetView extends Region implements Shown {
 
     /** Brings the hole looked at into view. */
     private void reveal() {
-        desk.cursor().filter(c -> wanted != null).ifPresent(c -> {
+        desk.cursor().filter(c -> getWidth() >= 2).ifPresent(c -> {
             double x = wanted.toX(c.hole().at().x());
             double y = wanted.toY(c.hole().at().y());
             double edge = Brush.RULER + 20;
@@ -211,10 +214,9 @@ public final class SheetView extends Region implements Shown {
     }
 
     // ---- drawing
-    // ----------------------------------------------------------------------
 
     private void draw() {
-        if (getWidth() < 2 || wanted == null) {
+        if (getWidth() < 2) {
             return;
         }
         rest.stop();
@@ -258,7 +260,7 @@ public final class SheetView extends Region implements Shown {
      * not draw the sheet again.
      */
     private void drawOverlay() {
-        if (drawn == null) {
+        if (overlay.getWidth() < 2) {
             return;
         }
         GraphicsContext g = overlay.getGraphicsContext2D();
@@ -296,7 +298,6 @@ public final class SheetView extends Region implements Shown {
     }
 
     // ---- hands
-    // ----------------------------------------------------------------------
 
     private Optional<HoleReading> under(double x, double y) {
         FaceReading face = desk.face();

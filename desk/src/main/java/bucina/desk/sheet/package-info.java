@@ -5,4 +5,5 @@
  * through the face's index, and
  * dots when they would touch. During a gesture the drawn picture is moved; it is drawn again when the gesture rests.
  */
+@org.jspecify.annotations.NullMarked
 package bucina.desk.sheet;

@@ -3,6 +3,7 @@ package bucina.desk.strip;
 import bucina.core.cleco.Mode;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
+import bucina.desk.look.Worded;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Latest;
 import bucina.desk.session.Playing;
@@ -22,7 +23,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
-import javafx.util.StringConverter;
 
 /** The cleco plan of a row, played step by step on the sheet above. */
 public final class ClecoBar extends ShownBox {
@@ -92,17 +92,7 @@ public final class ClecoBar extends ShownBox {
 
     private void layMode() {
         modes();
-        mode.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(Optional<Mode> m) {
-                return m == null ? "" : m.map(Mode::code).orElse("as the joint asks");
-            }
-
-            @Override
-            public Optional<Mode> fromString(String text) {
-                return Optional.empty();
-            }
-        });
+        mode.setConverter(new Worded<>(m -> m.map(Mode::code).orElse("as the joint asks")));
         mode.setValue(Optional.empty());
         mode.setId("cleco-mode");
         mode.setAccessibleText("Order of the row");

@@ -32,7 +32,7 @@ public final class RowStrip extends Region implements Shown {
     private final Desk desk;
     private final Canvas canvas = new Canvas();
     private Palette palette = Palette.LIGHT;
-    private GraphicsContext g;
+    private final GraphicsContext g = canvas.getGraphicsContext2D();
     private double size;
 
     /** A strip of the desk's row. */
@@ -83,7 +83,6 @@ public final class RowStrip extends Region implements Shown {
         if (w < 20) {
             return;
         }
-        g = canvas.getGraphicsContext2D();
         size = Type.SMALL * Math.min(1.4, desk.look().scaleProperty().get() / 100.0);
         g.setFill(palette.panel());
         g.fillRect(0, 0, w, h);

@@ -74,7 +74,6 @@ final class PanelDrawing {
     }
 
     // ---- scale
-    // ----------------------------------------------------------------------
 
     /**
      * The largest scale at which everything fits, words and dimensions counted: they keep their size, so a few rounds
@@ -152,7 +151,6 @@ final class PanelDrawing {
     }
 
     // ---- shapes
-    // ----------------------------------------------------------------------
 
     private void draw(Picture.Shape shape) {
         switch (shape) {
@@ -269,7 +267,6 @@ final class PanelDrawing {
     }
 
     // ---- words and dimensions
-    // ----------------------------------------------------------------------
 
     /** Left end and middle of words. */
     private double[] placed(Picture.Words w) {

@@ -10,8 +10,10 @@ import bucina.core.sums.SumForm;
 import bucina.desk.gauge.GaugePost;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Ui;
+import bucina.desk.look.Worded;
 import bucina.desk.session.FlatOut;
 import bucina.store.drawing.Paper;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -88,17 +90,7 @@ final class SumSide extends BorderPane {
         path.setPromptText("flat.pdf, .dxf or .svg");
         HBox.setHgrow(path, Priority.ALWAYS);
         paper.getItems().setAll(Paper.A4, Paper.LETTER);
-        paper.setConverter(new javafx.util.StringConverter<>() {
-            @Override
-            public String toString(Paper p) {
-                return p == null ? "" : p.name();
-            }
-
-            @Override
-            public Paper fromString(String text) {
-                return null;
-            }
-        });
+        paper.setConverter(new Worded<>(Paper::name));
         paper.setValue(Paper.A4);
         paper.setAccessibleText("Paper");
     }
@@ -123,16 +115,9 @@ final class SumSide extends BorderPane {
 
     /** Puts the keyboard into the first field. */
     void focus() {
-        if (room.form() != null) {
-            controls.get(firstKey()).requestFocus();
-        }
-    }
-
-    private String firstKey() {
-        return controls.keySet().stream()
-                .min(java.util.Comparator.comparing(
-                        k -> ((Integer) controls.get(k).getProperties().get("place"))))
-                .orElseThrow();
+        controls.values().stream()
+                .min(Comparator.comparing(c -> (Integer) c.getProperties().get("place")))
+                .ifPresent(Control::requestFocus);
     }
 
     /** Makes the fields of a sum. */
@@ -142,7 +127,7 @@ final class SumSide extends BorderPane {
         Fields grid = new Fields();
         grid.setVgap(3);
         for (Ask ask : form.sum().asks(bench)) {
-            Control control = control(grid, ask, form.typed().get(ask.key()));
+            Control control = control(grid, ask, form.typed().getOrDefault(ask.key(), ""));
             control.getProperties().put("place", controls.size());
             controls.put(ask.key(), control);
         }
@@ -216,7 +201,8 @@ final class SumSide extends BorderPane {
     /** Puts text into fields that were changed by hand in the picture. */
     void put(Map<String, String> changed) {
         filling = true;
-        changed.forEach((key, text) -> ((TextInputControl) controls.get(key)).setText(text));
+        changed.forEach((key, text) ->
+                Optional.ofNullable(controls.get(key)).ifPresent(c -> ((TextInputControl) c).setText(text)));
         filling = false;
     }
 

@@ -40,6 +40,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 
 /*
  * Design. A sum is worked out on a thread of its own, latest wish only: what is typed is taken as a form, answered
@@ -81,11 +82,12 @@ public final class SumsRoom extends ShownPane {
     private Optional<Snapshot> of = Optional.empty();
     private Bench bench;
     private SumForm form;
-    private SumForm pulledFrom;
+    private @Nullable SumForm pulledFrom;
 
     public SumsRoom(Host host) {
         this.host = host;
         this.bench = Bench.bare(host.catalogue());
+        this.form = SumForm.fresh(Sums.ALL.getFirst(), bench, host.unit().getValue());
         getStyleClass().add("logbook");
         list = new SumList(this::choose, this::open);
         side = new SumSide(this);
@@ -102,7 +104,7 @@ public final class SumsRoom extends ShownPane {
         setCenter(centre);
         setRight(side);
         ties.on(host.unit(), () -> {
-            if (form != null) {
+            if (!begun.isEmpty()) {
                 answer();
             }
         });
@@ -118,7 +120,7 @@ public final class SumsRoom extends ShownPane {
     @Override
     public void enter() {
         refresh(() -> {
-            if (form == null) {
+            if (begun.isEmpty()) {
                 choose(Sums.ALL.getFirst());
             } else {
                 list.kept(kept(), form.kept());
@@ -261,14 +263,11 @@ public final class SumsRoom extends ShownPane {
     }
 
     private void pull(int grip, double dx, double dy) {
-        if (pulledFrom == null || !picture.holding()) {
-            holdOn();
-        }
+        SumForm from = pulledFrom != null && picture.holding() ? pulledFrom : holdOn();
         try {
-            Map<String, String> changed = pulledFrom
-                    .sum()
-                    .pulled(pulledFrom.figures(bench, host.unit().getValue()), grip, dx, dy);
-            form = pulledFrom.with(changed);
+            Map<String, String> changed =
+                    from.sum().pulled(from.figures(bench, host.unit().getValue()), grip, dx, dy);
+            form = from.with(changed);
             begun.put(form.sum().code(), form);
             side.put(changed);
             answer();
@@ -277,7 +276,7 @@ public final class SumsRoom extends ShownPane {
         }
     }
 
-    private void holdOn() {
+    private SumForm holdOn() {
         pulledFrom = form;
         picture.addEventHandler(javafx.scene.input.MouseEvent.MOUSE_RELEASED, new javafx.event.EventHandler<>() {
             @Override
@@ -286,10 +285,10 @@ public final class SumsRoom extends ShownPane {
                 picture.removeEventHandler(javafx.scene.input.MouseEvent.MOUSE_RELEASED, this);
             }
         });
+        return form;
     }
 
     // ---- keeping
-    // ----------------------------------------------------------------------
 
     void why(Why number) {
         host.why().accept(number);

@@ -50,7 +50,6 @@ public final class HoleCsv {
     private HoleCsv() {}
 
     // ---- out
-    // ----------------------------------------------------------------------
 
     /** The holes of a face as a table; text that a spreadsheet would take for a formula is made harmless. */
     public static String write(List<HoleReading> readings) {
@@ -102,7 +101,6 @@ public final class HoleCsv {
     }
 
     // ---- in
-    // ----------------------------------------------------------------------
 
     /**
      * Reads a table.

@@ -122,7 +122,6 @@ final class PdfPage implements AutoCloseable {
     }
 
     // ---- shapes of a drawing
-    // ----------------------------------------------------------------------
 
     /**
      * A path, its nanometres put at {@code x0, y0} in mm and scaled. Arcs are drawn as curves that stray under a

@@ -48,7 +48,6 @@ public final class PlanJson {
     }
 
     // ---- rules
-    // ----------------------------------------------------------------------
 
     /** A rule set. */
     public static ObjectNode rules(RuleSet rules) {
@@ -86,7 +85,6 @@ public final class PlanJson {
     }
 
     // ---- parts and layers
-    // ----------------------------------------------------------------------
 
     static ObjectNode part(Part p) {
         ObjectNode node = NODES.objectNode()
@@ -223,7 +221,6 @@ public final class PlanJson {
     }
 
     // ---- faces and assemblies
-    // ----------------------------------------------------------------------
 
     static ObjectNode face(Face f) {
         ObjectNode node = NODES.objectNode()
