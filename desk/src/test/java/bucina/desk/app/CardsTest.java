@@ -7,7 +7,6 @@ import bucina.desk.session.Finder;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.concurrent.TimeUnit;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListView;
@@ -17,7 +16,6 @@ import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** Cards over the sheet: what they find, write out and refuse. */
 class CardsTest extends OnWindow {
@@ -105,11 +103,11 @@ class CardsTest extends OnWindow {
                     () -> robot.lookup("#out-what").queryAs(ComboBox.class).setValue(what));
             write(robot, "#out-path", to.toString());
             fire(robot, "#out-go");
-            WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> says(robot, "Written to " + to + "."));
+            until(() -> says(robot, "Written to " + to + "."));
             byte[] first = Files.readAllBytes(to);
             assertThat(first.length).as(what.name()).isGreaterThan(200);
             fire(robot, "#out-go");
-            WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> says(robot, "exists already"));
+            until(robot, "exists already");
             assertThat(Files.readAllBytes(to)).isEqualTo(first);
         }
         write(robot, "#out-path", " ");
@@ -120,7 +118,7 @@ class CardsTest extends OnWindow {
                 "#out-path",
                 folder.resolve("no such folder").resolve("x.csv").toString());
         fire(robot, "#out-go");
-        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> says(robot, "no such folder"));
+        until(robot, "no such folder");
     }
 
     @Test

@@ -306,7 +306,7 @@ class ChangeTest extends OnWindow {
         Path out = folder.resolve("leave-open.pdf");
         write(robot, "#out-path", out.toString());
         fire(robot, "#out-go");
-        org.testfx.util.WaitForAsyncUtils.waitFor(10, java.util.concurrent.TimeUnit.SECONDS, () -> Files.exists(out));
+        until(() -> Files.exists(out));
         robot.push(KeyCode.ESCAPE);
         Id.Part cuff = desk.snapshot().build().parts().stream()
                 .filter(p -> p.name().equals("Root cuff"))

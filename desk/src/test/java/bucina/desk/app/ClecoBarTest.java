@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import bucina.core.log.HoleState;
 import bucina.desk.session.Playing;
 import java.io.IOException;
-import java.util.concurrent.TimeUnit;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
@@ -13,7 +12,6 @@ import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** The cleco plan played in the real window. */
 class ClecoBarTest extends OnWindow {
@@ -32,8 +30,7 @@ class ClecoBarTest extends OnWindow {
         robot.interact(() ->
                 desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R18.3"))));
         robot.push(KeyCode.Q);
-        WaitForAsyncUtils.waitFor(
-                10, TimeUnit.SECONDS, () -> desk.over().playingProperty().get().isPresent());
+        until(() -> desk.over().playingProperty().get().isPresent());
         return desk.over().playingProperty().get().orElseThrow();
     }
 
@@ -62,39 +59,30 @@ class ClecoBarTest extends OnWindow {
     void two_people_share_the_row_and_the_next_row_follows(FxRobot robot) throws Exception {
         play(robot);
         robot.interact(() -> work(robot, Playing.Work.TWO));
-        WaitForAsyncUtils.waitFor(
-                10,
-                TimeUnit.SECONDS,
-                () -> desk.over()
-                        .playingProperty()
-                        .get()
-                        .filter(p -> p.work() == Playing.Work.TWO)
-                        .isPresent());
+        until(() -> desk.over()
+                .playingProperty()
+                .get()
+                .filter(p -> p.work() == Playing.Work.TWO)
+                .isPresent());
         robot.push(KeyCode.PERIOD);
         until(robot, "One drills R18.4");
         robot.interact(() -> robot.lookup("#cleco-next").queryAs(Button.class).fire());
-        WaitForAsyncUtils.waitFor(
-                10,
-                TimeUnit.SECONDS,
-                () -> desk.over()
-                        .playingProperty()
-                        .get()
-                        .filter(p -> !p.row().row().name().equals("R18"))
-                        .isPresent());
+        until(() -> desk.over()
+                .playingProperty()
+                .get()
+                .filter(p -> !p.row().row().name().equals("R18"))
+                .isPresent());
     }
 
     @Test
     void a_drilled_row_is_riveted_from_the_middle_a_cleco_pulled_at_a_time(FxRobot robot) throws Exception {
         play(robot);
         robot.interact(() -> work(robot, Playing.Work.RIVET));
-        WaitForAsyncUtils.waitFor(
-                10,
-                TimeUnit.SECONDS,
-                () -> desk.over()
-                        .playingProperty()
-                        .get()
-                        .filter(p -> p.work() == Playing.Work.RIVET)
-                        .isPresent());
+        until(() -> desk.over()
+                .playingProperty()
+                .get()
+                .filter(p -> p.work() == Playing.Work.RIVET)
+                .isPresent());
         // Seven holes: clecos in 1, 3, 5, 7; then 4, 2, 6 are set, then 3, 5, 1, 7.
         until(robot, "1 of 8.  Cleco R18.1, R18.3, R18.5, R18.7.");
         robot.push(KeyCode.PERIOD);
@@ -117,21 +105,12 @@ class ClecoBarTest extends OnWindow {
     void it_plays_by_itself_to_the_end_and_stops(FxRobot robot) throws Exception {
         play(robot);
         robot.push(KeyCode.SLASH);
-        WaitForAsyncUtils.waitFor(
-                15,
-                TimeUnit.SECONDS,
-                () -> desk.over()
-                        .playingProperty()
-                        .get()
-                        .filter(p -> p.step() == p.steps(desk.snapshot().holds()) - 1)
-                        .isPresent());
-        WaitForAsyncUtils.waitFor(
-                5,
-                TimeUnit.SECONDS,
-                () -> robot.lookup("#cleco-play")
-                        .queryAs(Button.class)
-                        .getText()
-                        .equals("Play"));
+        until(() -> desk.over()
+                .playingProperty()
+                .get()
+                .filter(p -> p.step() == p.steps(desk.snapshot().holds()) - 1)
+                .isPresent());
+        until(() -> robot.lookup("#cleco-play").queryAs(Button.class).getText().equals("Play"));
         assertThat(desk.over().playingProperty().get().orElseThrow().states().values())
                 .contains(HoleState.CLECOED);
     }

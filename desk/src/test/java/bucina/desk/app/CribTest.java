@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import bucina.core.measure.Length;
 import bucina.core.plan.Tool;
 import java.io.IOException;
-import java.util.concurrent.TimeUnit;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -13,7 +12,6 @@ import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** The tool crib and nut plates in the real window. */
 class CribTest extends OnWindow {
@@ -37,12 +35,12 @@ class CribTest extends OnWindow {
     void a_tool_of_ones_own_takes_the_place_of_the_typical_ones_and_holes_are_picked_by_what_reaches(FxRobot robot)
             throws Exception {
         robot.push(KeyCode.V);
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, "dimpled: "));
+        until(robot, "dimpled: ");
         until(robot, "Squeezer with 3 in yoke");
         write(robot, "#crib-name", "Blue yoke");
         write(robot, "#crib-sizes", ".75");
         fire(robot, "#crib-add");
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, "throat and clear radius"));
+        until(robot, "throat and clear radius");
         write(robot, "#crib-sizes", ".75, .4");
         fire(robot, "#crib-add");
         assertThat(session.snapshot().build().workshop().tools()).anySatisfy(t -> {
@@ -50,8 +48,7 @@ class CribTest extends OnWindow {
             assertThat(t.kind()).isEqualTo(Tool.Kind.YOKE);
             assertThat(t.throat()).isEqualTo(Length.in(.75));
         });
-        WaitForAsyncUtils.waitFor(
-                10, TimeUnit.SECONDS, () -> !says(robot, "Squeezer with 3 in yoke") && says(robot, "dimpled: "));
+        until(() -> !says(robot, "Squeezer with 3 in yoke") && says(robot, "dimpled: "));
         robot.interact(() -> robot.lookup("#reach-card .dress-pick").queryAllAs(Button.class).stream()
                 .filter(b -> b.getText().endsWith("holes"))
                 .findFirst()
@@ -124,8 +121,7 @@ class CribTest extends OnWindow {
         fire(robot, "#reach-next");
         until(robot, "Reach, dimpling");
         fire(robot, "#reach-next");
-        WaitForAsyncUtils.waitFor(
-                10, TimeUnit.SECONDS, () -> says(robot, "Reach, countersinking") && !says(robot, "another tool 68"));
+        until(() -> says(robot, "Reach, countersinking") && !says(robot, "another tool 68"));
         robot.push(KeyCode.ESCAPE);
         assertThat(robot.lookup("#reach-bar").query().isVisible()).isFalse();
         assertThat(desk.cursor()).isPresent();

@@ -8,14 +8,12 @@ import bucina.core.sums.Sums;
 import bucina.desk.gauge.Pty;
 import bucina.desk.session.Desk;
 import java.io.IOException;
-import java.util.concurrent.TimeUnit;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** Readings of a gauge in the real window. */
 class GaugeCardTest extends OnWindow {
@@ -36,23 +34,16 @@ class GaugeCardTest extends OnWindow {
 
     private void coupon(FxRobot robot) throws Exception {
         robot.push(KeyCode.F2);
-        WaitForAsyncUtils.waitFor(
-                10, TimeUnit.SECONDS, () -> desk.roomProperty().get() == Desk.Room.SUMS);
+        until(() -> desk.roomProperty().get() == Desk.Room.SUMS);
         robot.clickOn(Sums.of("coupon").orElseThrow().title());
-        WaitForAsyncUtils.waitFor(
-                10,
-                TimeUnit.SECONDS,
-                () -> robot.lookup("#ask-scrap").tryQuery().isPresent());
+        until(() -> robot.lookup("#ask-scrap").tryQuery().isPresent());
         robot.interact(() -> {
             field(robot, "#ask-scrap").setText(".165");
             field(robot, "#ask-checks").setText("");
             field(robot, "#ask-scrap").requestFocus();
         });
         robot.push(KeyCode.CONTROL, KeyCode.G);
-        WaitForAsyncUtils.waitFor(
-                5,
-                TimeUnit.SECONDS,
-                () -> robot.lookup("#gauge-card").tryQuery().isPresent());
+        until(() -> robot.lookup("#gauge-card").tryQuery().isPresent());
     }
 
     @Test
@@ -62,13 +53,12 @@ class GaugeCardTest extends OnWindow {
         until(robot, "Readings go to: Read on scrap.");
         robot.clickOn("#gauge-simulated");
         robot.clickOn("#gauge-jaws").write("4.52 mm").push(KeyCode.ENTER);
-        WaitForAsyncUtils.waitFor(
-                5, TimeUnit.SECONDS, () -> field(robot, "#ask-scrap").getText().equals(".165, .1780"));
+        until(() -> field(robot, "#ask-scrap").getText().equals(".165, .1780"));
         robot.clickOn("#gauge-jaws").write("four").push(KeyCode.ENTER);
-        WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> says(robot, "Jaws: "));
+        until(robot, "Jaws: ");
         assertThat(field(robot, "#ask-scrap").getText()).isEqualTo(".165, .1780");
         robot.push(KeyCode.ESCAPE);
-        WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> says(robot, "scrap 2"));
+        until(robot, "scrap 2");
     }
 
     @Test
@@ -77,19 +67,19 @@ class GaugeCardTest extends OnWindow {
         try (Pty pty = new Pty()) {
             robot.interact(() -> field(robot, "#gauge-port").setText(pty.device()));
             robot.clickOn("#gauge-connect");
-            WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, "Ready: " + pty.device()));
+            until(() -> says(robot, "Ready: " + pty.device()));
             for (int i = 0; i < 100; i++) {
                 pty.send(GaugeLines.line(Length.mm(4.5)));
             }
             pty.send("4.5\r\n");
-            WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, "is no reading, not used"));
+            until(robot, "is no reading, not used");
             assertThat(field(robot, "#ask-scrap").getText().split(",")).hasSize(101);
         }
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, "no longer there"));
+        until(robot, "no longer there");
         assertThat(field(robot, "#ask-scrap").getText().split(",")).hasSize(101);
         robot.interact(() -> field(robot, "#gauge-port").setText(""));
         robot.clickOn("#gauge-off");
         robot.clickOn("#gauge-connect");
-        WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> says(robot, "No port is named"));
+        until(robot, "No port is named");
     }
 }

@@ -126,10 +126,7 @@ class KeyboardTest extends OnWindow {
             robot.lookup("#sheet").query().requestFocus();
         });
         robot.push(card.getValue());
-        WaitForAsyncUtils.waitFor(
-                10,
-                TimeUnit.SECONDS,
-                () -> robot.lookup(card.getKey()).tryQuery().isPresent());
+        until(() -> robot.lookup(card.getKey()).tryQuery().isPresent());
         WaitForAsyncUtils.sleep(300, TimeUnit.MILLISECONDS);
         settle(robot);
         return robot.lookup(card.getKey()).query();

@@ -9,7 +9,6 @@ import bucina.core.stack.HoleReading;
 import bucina.store.file.BuildFile;
 import java.io.IOException;
 import java.util.List;
-import java.util.concurrent.TimeUnit;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -17,7 +16,6 @@ import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** Progress in the real window: a task, a pick, one key. */
 class MarkingTest extends OnWindow {
@@ -96,12 +94,12 @@ class MarkingTest extends OnWindow {
         assertThat(desk.cursor().orElseThrow().label()).isEqualTo("R20.2");
         robot.push(KeyCode.RIGHT).push(KeyCode.SPACE);
         settle(robot);
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, "1 hole was jumped over"));
+        until(robot, "1 hole was jumped over");
         robot.push(KeyCode.J);
         assertThat(desk.cursor().orElseThrow().label()).isEqualTo("R20.2");
         robot.push(KeyCode.CONTROL, KeyCode.ENTER);
         settle(robot);
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> !says(robot, "jumped over"));
+        until(() -> !says(robot, "jumped over"));
     }
 
     @Test

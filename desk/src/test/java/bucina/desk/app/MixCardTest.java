@@ -47,11 +47,8 @@ class MixCardTest extends OnWindow {
                 }
             }
         });
-        WaitForAsyncUtils.waitFor(
-                10,
-                TimeUnit.SECONDS,
-                () -> robot.lookup(".check-box").queryAllAs(CheckBox.class).stream()
-                        .anyMatch(c -> c.getText().equals(sheet)));
+        until(() -> robot.lookup(".check-box").queryAllAs(CheckBox.class).stream()
+                .anyMatch(c -> c.getText().equals(sheet)));
         write(robot, "#mix-ago", ago);
         robot.interact(() -> {
             robot.lookup(".check-box").queryAllAs(CheckBox.class).stream()
@@ -116,10 +113,7 @@ class MixCardTest extends OnWindow {
                 s -> {}));
         settle(robot);
         mix(robot, "Two-part epoxy primer", "31", "Rear spar flange");
-        WaitForAsyncUtils.waitFor(
-                10,
-                TimeUnit.SECONDS,
-                () -> robot.lookup("#mix-primed").tryQuery().isPresent());
+        until(() -> robot.lookup("#mix-primed").tryQuery().isPresent());
         int before = session.snapshot().log().marks().size();
         assertThat(robot.lookup("#mix-why").query().isVisible()).isFalse();
         fire(robot, "#mix-primed");
@@ -142,10 +136,7 @@ class MixCardTest extends OnWindow {
         fire(robot, "#batch-stirred");
         until(robot, "has stood its 30 min: it may be used.");
         assertThat(only().stirred()).isAfter(only().mixed());
-        WaitForAsyncUtils.waitFor(
-                10,
-                TimeUnit.SECONDS,
-                () -> robot.lookup("#mix-primed").tryQuery().isPresent());
+        until(() -> robot.lookup("#mix-primed").tryQuery().isPresent());
         int before = session.snapshot().log().marks().size();
         fire(robot, "#mix-primed");
         var rear = only().covers().getFirst().layer();

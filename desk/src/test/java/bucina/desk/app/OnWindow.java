@@ -14,6 +14,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
@@ -65,7 +66,7 @@ abstract class OnWindow {
     void shut() throws InterruptedException {
         worker.execute(session::close);
         worker.shutdown();
-        assertThat(worker.awaitTermination(10, TimeUnit.SECONDS)).isTrue();
+        assertThat(worker.awaitTermination(30, TimeUnit.SECONDS)).isTrue();
     }
 
     @AfterEach
@@ -93,7 +94,7 @@ abstract class OnWindow {
     }
 
     void settle(FxRobot robot) throws Exception {
-        worker.submit(() -> {}).get(10, TimeUnit.SECONDS);
+        worker.submit(() -> {}).get(30, TimeUnit.SECONDS);
         WaitForAsyncUtils.waitForFxEvents();
     }
 
@@ -110,6 +111,12 @@ abstract class OnWindow {
 
     /** Waits until a label says the words. */
     static void until(FxRobot robot, String words) throws Exception {
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, words));
+        until(() -> says(robot, words));
+    }
+
+    /** Waits until something is so, asked on the interface thread: what is half built there is not seen. */
+    static void until(Callable<Boolean> so) throws Exception {
+        WaitForAsyncUtils.waitFor(
+                30, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(so).get());
     }
 }

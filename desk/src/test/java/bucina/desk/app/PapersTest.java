@@ -10,7 +10,6 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.concurrent.TimeUnit;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -20,7 +19,6 @@ import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** Rules, bulletins, the other hand and bringing in, in the real window. */
 class PapersTest extends OnWindow {
@@ -41,7 +39,7 @@ class PapersTest extends OnWindow {
     }
 
     private static void waitFor(FxRobot robot, String words) throws Exception {
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, words));
+        until(() -> says(robot, words));
     }
 
     @Test
@@ -94,10 +92,7 @@ class PapersTest extends OnWindow {
     @Test
     void a_bulletin_records_what_is_edited_lists_what_is_in_and_is_switched_off_and_on(FxRobot robot) throws Exception {
         robot.push(KeyCode.F5);
-        WaitForAsyncUtils.waitFor(
-                10,
-                TimeUnit.SECONDS,
-                () -> robot.lookup("#bulletin-begin").tryQuery().isPresent());
+        until(() -> robot.lookup("#bulletin-begin").tryQuery().isPresent());
         write(robot, "#bulletin-name", "SL 31-02");
         fire(robot, "#bulletin-begin");
         edited(robot);

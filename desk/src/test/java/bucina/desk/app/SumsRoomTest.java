@@ -56,12 +56,11 @@ class SumsRoomTest extends OnWindow {
     }
 
     private static void waitFor(FxRobot robot, String title, String value) throws Exception {
-        WaitForAsyncUtils.waitFor(
-                10, TimeUnit.SECONDS, () -> number(robot, title).equals(value));
+        until(() -> number(robot, title).equals(value));
     }
 
     private static void waitSays(FxRobot robot, String words) throws Exception {
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> says(robot, words));
+        until(() -> says(robot, words));
     }
 
     private void enter(FxRobot robot) throws Exception {
@@ -90,17 +89,13 @@ class SumsRoomTest extends OnWindow {
     @Test
     void a_name_that_is_too_long_is_refused_in_a_sentence_and_nothing_is_kept(FxRobot robot) throws Exception {
         robot.push(KeyCode.F2);
-        WaitForAsyncUtils.waitFor(
-                10, TimeUnit.SECONDS, () -> robot.lookup("#sum-name").tryQuery().isPresent());
+        until(() -> robot.lookup("#sum-name").tryQuery().isPresent());
         int before = session.snapshot().build().workshop().sums().size();
         robot.interact(() -> {
             robot.lookup("#sum-name").queryAs(TextField.class).setText("x".repeat(121));
             robot.lookup("#sum-keep").queryAs(Button.class).fire();
         });
-        WaitForAsyncUtils.waitFor(
-                10,
-                TimeUnit.SECONDS,
-                () -> robot.lookup("#sum-error").queryAs(Label.class).getText().contains("1 to 120 characters"));
+        until(() -> robot.lookup("#sum-error").queryAs(Label.class).getText().contains("1 to 120 characters"));
         assertThat(session.snapshot().build().workshop().sums()).hasSize(before);
     }
 
@@ -109,8 +104,7 @@ class SumsRoomTest extends OnWindow {
         enter(robot);
         write(robot, "#ask-legs", "1, 2");
         write(robot, "#ask-angles", "90");
-        WaitForAsyncUtils.waitFor(
-                10, TimeUnit.SECONDS, () -> !number(robot, "Developed length").equals("3.498 in"));
+        until(() -> !number(robot, "Developed length").equals("3.498 in"));
         WaitForAsyncUtils.waitForFxEvents();
         PictureView picture = robot.lookup("#sum-picture").queryAs(PictureView.class);
         Point2D end = picture.localToScreen(picture.gripAt(1).orElseThrow());
@@ -147,13 +141,10 @@ class SumsRoomTest extends OnWindow {
         robot.interact(() -> robot.lookup("#sum-bolt").queryAs(Button.class).fire());
         waitFor(robot, "Use", "AN3-5A");
         robot.interact(() -> robot.lookup("Step clip").queryAs(Button.class).fire());
-        WaitForAsyncUtils.waitFor(
-                10,
-                TimeUnit.SECONDS,
-                () -> robot.lookup("#ask-legs")
-                        .tryQueryAs(TextField.class)
-                        .filter(t -> t.getText().equals("1, 2, 1, .6"))
-                        .isPresent());
+        until(() -> robot.lookup("#ask-legs")
+                .tryQueryAs(TextField.class)
+                .filter(t -> t.getText().equals("1, 2, 1, .6"))
+                .isPresent());
         robot.interact(() -> robot.lookup("#sum-drop").queryAs(Button.class).fire());
         settle(robot);
         assertThat(session.snapshot().build().workshop().sums()).hasSize(before);
@@ -198,13 +189,10 @@ class SumsRoomTest extends OnWindow {
                 .part(desk.cursor().orElseThrow().layers().getLast().part())
                 .name();
         robot.push(KeyCode.H);
-        WaitForAsyncUtils.waitFor(
-                10,
-                TimeUnit.SECONDS,
-                () -> robot.lookup("#sum-name")
-                        .tryQueryAs(TextField.class)
-                        .filter(t -> t.getText().equals(part))
-                        .isPresent());
+        until(() -> robot.lookup("#sum-name")
+                .tryQueryAs(TextField.class)
+                .filter(t -> t.getText().equals(part))
+                .isPresent());
         assertThat(robot.lookup("#ask-thickness").queryAs(TextField.class).getText())
                 .isNotBlank();
     }
@@ -213,10 +201,7 @@ class SumsRoomTest extends OnWindow {
     void a_step_drill_goes_into_the_tool_crib(FxRobot robot) throws Exception {
         enter(robot);
         robot.interact(() -> robot.lookup("#sum-opening").queryAs(Button.class).fire());
-        WaitForAsyncUtils.waitFor(
-                10,
-                TimeUnit.SECONDS,
-                () -> robot.lookup("#ask-drill").tryQuery().isPresent());
+        until(() -> robot.lookup("#ask-drill").tryQuery().isPresent());
         robot.interact(() -> robot.lookup("#ask-drill").<String>queryComboBox().setValue("the steps below"));
         write(robot, "#ask-steps", "1/4, 3/8, 5/8");
         write(robot, "#sum-name", "Small step drill");
@@ -227,13 +212,8 @@ class SumsRoomTest extends OnWindow {
                 .extracting(Tool::name)
                 .contains("Small step drill");
         waitSays(robot, "Stop at");
-        WaitForAsyncUtils.waitFor(
-                10,
-                TimeUnit.SECONDS,
-                () -> "Small step drill"
-                        .equals(robot.lookup("#ask-drill")
-                                .<String>queryComboBox()
-                                .getValue()));
+        until(() -> "Small step drill"
+                .equals(robot.lookup("#ask-drill").<String>queryComboBox().getValue()));
     }
 
     @Test
@@ -245,10 +225,7 @@ class SumsRoomTest extends OnWindow {
             String first = sum.asks(bucina.core.sums.Bench.bare(session.catalogue()))
                     .getFirst()
                     .key();
-            WaitForAsyncUtils.waitFor(
-                    10,
-                    TimeUnit.SECONDS,
-                    () -> robot.lookup("#ask-" + first).tryQuery().isPresent());
+            until(() -> robot.lookup("#ask-" + first).tryQuery().isPresent());
             settle(robot);
             WaitForAsyncUtils.sleep(250, TimeUnit.MILLISECONDS);
             javafx.scene.control.ScrollPane side =
@@ -281,27 +258,21 @@ class SumsRoomTest extends OnWindow {
     void a_gauge_serves_the_coupon_with_no_build_at_all(FxRobot robot) throws Exception {
         robot.interact(() -> stage.setScene(SumsApp.scene(Prefs.in(folder.resolve("elsewhere")))));
         robot.interact(() -> robot.lookup("#sum-coupon").queryAs(Button.class).fire());
-        WaitForAsyncUtils.waitFor(
-                10,
-                TimeUnit.SECONDS,
-                () -> robot.lookup("#ask-scrap").tryQuery().isPresent());
+        until(() -> robot.lookup("#ask-scrap").tryQuery().isPresent());
         TextField scrap = robot.lookup("#ask-scrap").queryAs(TextField.class);
         robot.interact(() -> {
             scrap.setText(".165");
             scrap.requestFocus();
         });
         robot.push(KeyCode.CONTROL, KeyCode.G);
-        WaitForAsyncUtils.waitFor(
-                10,
-                TimeUnit.SECONDS,
-                () -> robot.lookup("#gauge-card").tryQuery().isPresent());
+        until(() -> robot.lookup("#gauge-card").tryQuery().isPresent());
         robot.interact(
                 () -> robot.lookup("#gauge-simulated").queryAs(Button.class).fire());
         robot.interact(() -> {
             robot.lookup("#gauge-jaws").queryAs(TextField.class).setText("4.52 mm");
             robot.lookup("#gauge-send").queryAs(Button.class).fire();
         });
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> scrap.getText().equals(".165, .1780"));
+        until(() -> scrap.getText().equals(".165, .1780"));
         robot.push(KeyCode.ESCAPE);
         assertThat(robot.lookup("#gauge-card").tryQuery()).isEmpty();
     }

@@ -69,11 +69,11 @@ class WalkthroughTest {
     void stop() throws InterruptedException {
         worker.execute(session::close);
         worker.shutdown();
-        assertThat(worker.awaitTermination(10, TimeUnit.SECONDS)).isTrue();
+        assertThat(worker.awaitTermination(30, TimeUnit.SECONDS)).isTrue();
     }
 
     private void settle() throws Exception {
-        worker.submit(() -> {}).get(10, TimeUnit.SECONDS);
+        worker.submit(() -> {}).get(30, TimeUnit.SECONDS);
         WaitForAsyncUtils.waitForFxEvents();
     }
 

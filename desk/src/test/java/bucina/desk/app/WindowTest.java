@@ -161,12 +161,9 @@ class WindowTest extends OnWindow {
         robot.interact(() -> robot.lookup("#log-panel")
                 .queryAs(bucina.desk.bench.LogPanel.class)
                 .addPhoto(picture));
-        WaitForAsyncUtils.waitFor(
-                5,
-                TimeUnit.SECONDS,
-                () -> robot.lookup(n -> n instanceof javafx.scene.image.ImageView)
-                        .tryQuery()
-                        .isPresent());
+        until(() -> robot.lookup(n -> n instanceof javafx.scene.image.ImageView)
+                .tryQuery()
+                .isPresent());
         robot.clickOn("#log-go");
         settle(robot);
         LogEntry last = desk.snapshot().log().entries().getLast();

@@ -156,7 +156,7 @@ class LockerDeskTest {
                         Progress.NONE),
                 b -> plain.complete("read"),
                 plain::complete);
-        assertThat(plain.get(10, TimeUnit.SECONDS))
+        assertThat(plain.get(30, TimeUnit.SECONDS))
                 .startsWith("there is no file")
                 .contains("none.dxf");
         CompletableFuture<String> broken = new CompletableFuture<>();
@@ -166,7 +166,7 @@ class LockerDeskTest {
                 },
                 b -> broken.complete("read"),
                 broken::complete);
-        assertThat(broken.get(10, TimeUnit.SECONDS))
+        assertThat(broken.get(30, TimeUnit.SECONDS))
                 .contains("Nothing was changed")
                 .doesNotContain("inner");
     }
@@ -176,12 +176,12 @@ class LockerDeskTest {
         Path there = Files.writeString(folder.resolve("sheet.svg"), "mine");
         CompletableFuture<String> said = new CompletableFuture<>();
         session.writeOut(there, () -> new byte[] {1}, () -> said.complete("written"), said::complete);
-        assertThat(said.get(10, TimeUnit.SECONDS)).contains("sheet.svg").isNotEqualTo("written");
+        assertThat(said.get(30, TimeUnit.SECONDS)).contains("sheet.svg").isNotEqualTo("written");
         assertThat(there).hasContent("mine");
         CompletableFuture<String> fresh = new CompletableFuture<>();
         session.writeOut(
                 folder.resolve("new.svg"), () -> new byte[] {1, 2}, () -> fresh.complete("written"), fresh::complete);
-        assertThat(fresh.get(10, TimeUnit.SECONDS)).isEqualTo("written");
+        assertThat(fresh.get(30, TimeUnit.SECONDS)).isEqualTo("written");
         assertThat(folder.resolve("new.svg")).hasSize(2);
     }
 
