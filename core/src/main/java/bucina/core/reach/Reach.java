@@ -142,16 +142,16 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
                 .orElse(Length.ZERO);
     }
 
-    /**
-     * True if the tool reaches into a sheet for the work: each sheet that is dimpled by itself, so the one in which the
-     * hole is farthest in decides; a rivet is squeezed in all that is in place. A pulled rivet's gun and a cutter come
-     * straight down.
-     */
     private static boolean fitted(Layer layer, Map<Id.Part, Part> parts) {
         return Objects.requireNonNull(parts.get(layer.part()), "a build has the parts of its sheets")
                 .fitted();
     }
 
+    /**
+     * True if the tool reaches into a sheet for the work: each sheet that is dimpled by itself, so the one in which the
+     * hole is farthest in decides; a rivet is squeezed in all that is in place. A pulled rivet's gun and a cutter come
+     * straight down.
+     */
     private static boolean works(HoleReading hole, int i, Work work, Map<Id.Part, Part> parts) {
         return switch (work) {
             case DIMPLE -> hole.solution().dressing().plies().get(i).dress() == Dress.DIMPLE;
