@@ -9,9 +9,9 @@ final class Version6 {
 
     private static final List<String> STATEMENTS = List.of(
             "ALTER TABLE part ADD COLUMN kind TEXT NOT NULL DEFAULT 'sheet'",
-            "UPDATE part SET kind = 'nut-plates' WHERE name LIKE 'Nut plates #%' AND id IN (SELECT part FROM layer)"
-                    + " AND NOT EXISTS (SELECT 1 FROM layer WHERE layer.part = part.id AND layer.name NOT LIKE"
-                    + " 'Nut plate %')");
+            "UPDATE part SET kind = 'nut-plates' WHERE name GLOB 'Nut plates #*' AND id IN (SELECT part FROM layer)"
+                    + " AND NOT EXISTS (SELECT 1 FROM layer WHERE layer.part = part.id AND layer.name NOT GLOB"
+                    + " 'Nut plate *')");
 
     private Version6() {}
 
