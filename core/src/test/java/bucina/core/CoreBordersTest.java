@@ -7,6 +7,10 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import java.io.File;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.util.UUID;
 
 @AnalyzeClasses(packages = "bucina.core", importOptions = ImportOption.DoNotIncludeTests.class)
 class CoreBordersTest {
@@ -19,18 +23,18 @@ class CoreBordersTest {
                     "javafx..", "java.sql..", "java.nio.file..", "java.awt..", "bucina.store..", "bucina.desk..")
             .orShould()
             .dependOnClassesThat()
-            .belongToAnyOf(java.io.File.class);
+            .belongToAnyOf(File.class);
 
     @ArchTest
     static final ArchRule CORE_IS_GIVEN_THE_TIME = noClasses()
             .should()
-            .callMethod(java.time.Instant.class, "now")
+            .callMethod(Instant.class, "now")
             .orShould()
-            .callMethod(java.time.LocalDateTime.class, "now")
+            .callMethod(LocalDateTime.class, "now")
             .orShould()
             .callMethod(System.class, "currentTimeMillis")
             .orShould()
-            .callMethod(java.util.UUID.class, "randomUUID");
+            .callMethod(UUID.class, "randomUUID");
 
     @ArchTest
     static final ArchRule PACKAGES_DO_NOT_GO_ROUND_IN_CIRCLES =

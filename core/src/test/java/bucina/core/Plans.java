@@ -21,6 +21,7 @@ import bucina.core.rivet.HeadStyle;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -87,7 +88,7 @@ public final class Plans {
                 "",
                 List.of(),
                 Optional.of(new TypedStack(
-                        java.util.Arrays.stream(layers).mapToObj(Length::in).toList(), count)),
+                        Arrays.stream(layers).mapToObj(Length::in).toList(), count)),
                 Set.of(),
                 Set.of());
     }

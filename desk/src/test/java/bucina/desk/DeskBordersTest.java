@@ -6,6 +6,7 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import javafx.scene.paint.Color;
 
 @AnalyzeClasses(packages = "bucina.desk", importOptions = ImportOption.DoNotIncludeTests.class)
 class DeskBordersTest {
@@ -54,5 +55,5 @@ class DeskBordersTest {
             .that()
             .resideOutsideOfPackage("bucina.desk.look..")
             .should()
-            .callMethod(javafx.scene.paint.Color.class, "web", String.class);
+            .callMethod(Color.class, "web", String.class);
 }

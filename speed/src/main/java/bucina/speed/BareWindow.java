@@ -1,5 +1,6 @@
 package bucina.speed;
 
+import java.time.Instant;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
@@ -25,7 +26,7 @@ public final class BareWindow extends Application {
             long started = ProcessHandle.current()
                     .info()
                     .startInstant()
-                    .map(java.time.Instant::toEpochMilli)
+                    .map(Instant::toEpochMilli)
                     .orElse(0L);
             System.out.println("window after " + (System.currentTimeMillis() - started) + " ms");
             stage.close();

@@ -11,6 +11,7 @@ import bucina.core.plan.Fastener;
 import bucina.core.rivet.HeadStyle;
 import bucina.store.drawing.DxfReader;
 import bucina.store.drawing.Progress;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -27,7 +28,7 @@ public final class ImportSpeed {
 
     private static double[] sorted(double[] times) {
         double[] sorted = times.clone();
-        java.util.Arrays.sort(sorted);
+        Arrays.sort(sorted);
         return sorted;
     }
 

@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.Locale;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.function.BiConsumer;
 import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
@@ -77,18 +78,18 @@ public final class PaintSpeed extends Application {
         private final double[] thread;
         private final double[] screen;
         private final Runnable step;
-        private final java.util.function.BiConsumer<Double, Double> then;
+        private final BiConsumer<Double, Double> then;
         private int at = -5;
         private long last;
 
-        private Frames(int runs, Runnable step, java.util.function.BiConsumer<Double, Double> then) {
+        private Frames(int runs, Runnable step, BiConsumer<Double, Double> then) {
             this.thread = new double[runs];
             this.screen = new double[runs];
             this.step = step;
             this.then = then;
         }
 
-        static void of(int runs, Runnable step, java.util.function.BiConsumer<Double, Double> then) {
+        static void of(int runs, Runnable step, BiConsumer<Double, Double> then) {
             new Frames(runs, step, then).start();
         }
 

@@ -2,6 +2,7 @@ package bucina.core.batch;
 
 import bucina.core.plan.Layer;
 import bucina.core.sheet.Outline;
+import bucina.core.sheet.Ring;
 import bucina.core.sheet.Shapes;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
@@ -69,8 +70,6 @@ public record Mating(Layer near, Layer far, double area, List<HoleReading> holes
     /** Area of one side of a sheet, nm², openings left out, rivet holes not. */
     public static double area(Outline outline) {
         return outline.outer().area()
-                - outline.openings().stream()
-                        .mapToDouble(bucina.core.sheet.Ring::area)
-                        .sum();
+                - outline.openings().stream().mapToDouble(Ring::area).sum();
     }
 }

@@ -17,13 +17,18 @@ import bucina.core.state.Snapshot;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** Batches of primer and sealant: what may be mixed, for which surfaces, and what one still covers. Pure. */
 public final class Mixing {
@@ -85,7 +90,7 @@ public final class Mixing {
         } else {
             whole(face, offers, snapshot);
         }
-        offers.sort(java.util.Comparator.comparingInt(o -> o.state.equals("riveted up") ? 2 : o.ready ? 0 : 1));
+        offers.sort(Comparator.comparingInt(o -> o.state.equals("riveted up") ? 2 : o.ready ? 0 : 1));
         return offers;
     }
 
@@ -111,7 +116,7 @@ public final class Mixing {
     }
 
     /** The build with a batch changed; as it is if the batch is gone. */
-    public static Build changed(Build build, Id.Batch id, java.util.function.UnaryOperator<Batch> change) {
+    public static Build changed(Build build, Id.Batch id, UnaryOperator<Batch> change) {
         return build.workshop().batches().stream()
                 .filter(b -> b.id().equals(id))
                 .findFirst()
@@ -234,9 +239,8 @@ public final class Mixing {
      * @throws InputException if it is none
      */
     public static int minutes(String what, String text) {
-        String clean = text.strip().toLowerCase(java.util.Locale.ROOT);
-        java.util.regex.Matcher m = java.util.regex.Pattern.compile(
-                        "(?:(\\d{1,3}) ?(?:h|:) ?)?(?:(\\d{1,5}) ?(?:min)?)?")
+        String clean = text.strip().toLowerCase(Locale.ROOT);
+        Matcher m = Pattern.compile("(?:(\\d{1,3}) ?(?:h|:) ?)?(?:(\\d{1,5}) ?(?:min)?)?")
                 .matcher(clean);
         if (clean.isEmpty() || !m.matches()) {
             throw new InputException(

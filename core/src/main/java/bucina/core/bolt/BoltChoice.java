@@ -6,6 +6,7 @@ import bucina.core.measure.Sentence;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -198,7 +199,7 @@ public record BoltChoice(Joint asked, List<Fit> fits, Sentence why) {
                                 ? "The shank of {} fills the whole joint (at least {})"
                                 : "The shank of {} leaves up to one turn of thread in the joint of {}")
                         + ", the nut seats before the shank ends, and "
-                        + String.format(java.util.Locale.ROOT, "%.1f", fit.showing) + " threads show.",
+                        + String.format(Locale.ROOT, "%.1f", fit.showing) + " threads show.",
                 joint.stack(),
                 c,
                 fit.bolt.grip(),

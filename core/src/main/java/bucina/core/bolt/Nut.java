@@ -4,6 +4,7 @@ import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Function;
 
 /**
  * A nut.
@@ -55,8 +56,7 @@ public record Nut(String name, Kind kind, String thread, Length height, String s
      * @param lengths reads a length
      * @throws InputException if the catalogue has none of that name
      */
-    public static Nut of(
-            List<Nut> table, String name, String thread, java.util.function.Function<String, Length> lengths) {
+    public static Nut of(List<Nut> table, String name, String thread, Function<String, Length> lengths) {
         String clean = name.strip();
         int colon = clean.indexOf(':');
         if (colon > 0) {

@@ -15,6 +15,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /** Records bulletins, switches them, and says what they changed. */
@@ -182,7 +183,7 @@ public final class Bulletins {
         };
     }
 
-    private static Build face(Build build, Optional<Id> in, java.util.function.UnaryOperator<Face> change) {
+    private static Build face(Build build, Optional<Id> in, UnaryOperator<Face> change) {
         for (Build.FaceRef ref : build.faces()) {
             if (in.filter(i -> i.equals(ref.face().id())).isPresent()) {
                 return build.with(change.apply(ref.face()), build.nextId());

@@ -14,6 +14,7 @@ import bucina.core.stack.HoleReading;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -64,7 +65,7 @@ public record Review(List<Line> lines, List<Installed> installed) {
     private static List<Line> lines(Bulletin.Change<?> c) {
         Map<String, String> was = c.was().map(Review::figures).orElse(Map.of());
         Map<String, String> is = c.is().map(Review::figures).orElse(Map.of());
-        Set<String> keys = new java.util.LinkedHashSet<>(was.keySet());
+        Set<String> keys = new LinkedHashSet<>(was.keySet());
         keys.addAll(is.keySet());
         String name = name(c.any());
         List<Line> lines = new ArrayList<>();

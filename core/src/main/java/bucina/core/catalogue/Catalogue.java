@@ -13,6 +13,7 @@ import bucina.core.measure.DrillTable;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.measure.LengthFormat;
+import bucina.core.measure.Unit;
 import bucina.core.nutplate.NutPlate;
 import bucina.core.plan.Compound;
 import bucina.core.plan.Tool;
@@ -145,8 +146,8 @@ public record Catalogue(
         return rivets.stream()
                 .filter(s -> s.head() == head && s.shank().same(diameter))
                 .findFirst()
-                .orElseThrow(() -> new InputException(
-                        "no " + head.word() + " rivet of " + LengthFormat.exact(diameter, bucina.core.measure.Unit.INCH)
+                .orElseThrow(() ->
+                        new InputException("no " + head.word() + " rivet of " + LengthFormat.exact(diameter, Unit.INCH)
                                 + " is in the catalogue; it has " + diameters(head) + ": write it like 3/32"));
     }
 

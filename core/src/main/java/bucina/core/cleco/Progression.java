@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -264,9 +265,7 @@ final class Progression {
         while (high != null && (high == from || out.contains(high))) {
             high = set.lower(high);
         }
-        return Stream.of(low, high)
-                .filter(java.util.Objects::nonNull)
-                .max(Comparator.comparingInt(p -> Math.abs(p - from)));
+        return Stream.of(low, high).filter(Objects::nonNull).max(Comparator.comparingInt(p -> Math.abs(p - from)));
     }
 
     // ---- writing down

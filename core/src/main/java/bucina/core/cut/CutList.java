@@ -3,6 +3,7 @@ package bucina.core.cut;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -186,7 +187,7 @@ public record CutList(List<Bar> bars, List<Named> missing, int bound) {
 
         CutList firstFit(List<Named> pieces, List<Stock> order) {
             List<Length> lengths = new ArrayList<>();
-            order.forEach(s -> lengths.addAll(java.util.Collections.nCopies(s.count(), s.length())));
+            order.forEach(s -> lengths.addAll(Collections.nCopies(s.count(), s.length())));
             List<List<Named>> on = new ArrayList<>();
             List<Length> open = new ArrayList<>();
             List<Named> missing = new ArrayList<>();

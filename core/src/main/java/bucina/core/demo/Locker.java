@@ -1,5 +1,6 @@
 package bucina.core.demo;
 
+import bucina.core.callout.Queries;
 import bucina.core.dress.Preparation;
 import bucina.core.edit.HoleEdits;
 import bucina.core.layout.Rows;
@@ -14,6 +15,7 @@ import bucina.core.plan.Face;
 import bucina.core.plan.Fastener;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hand;
+import bucina.core.plan.Hold;
 import bucina.core.plan.Hole;
 import bucina.core.plan.HolePlan;
 import bucina.core.plan.Id;
@@ -82,7 +84,7 @@ public final class Locker {
                 faces);
         Build build =
                 new Build("Dunlin belly locker", "Dunlin", rules, next, parts, List.of(assembly), stock()).checked();
-        Build asked = bucina.core.callout.Queries.kept(build, LocalDate.of(2026, 11, 9));
+        Build asked = Queries.kept(build, LocalDate.of(2026, 11, 9));
         Id.Part hat = parts.stream()
                 .filter(p -> p.name().equals("Floor stiffener"))
                 .findFirst()
@@ -316,7 +318,7 @@ public final class Locker {
                         "Stringers",
                         DOMED,
                         "20× ISO 15977 3.2",
-                        new HolePlan(Optional.of(Length.mm(2.5)), bucina.core.plan.Hold.AUTO, "", Optional.empty()),
+                        new HolePlan(Optional.of(Length.mm(2.5)), Hold.AUTO, "", Optional.empty()),
                         row("R1", 90, 136, 90, 306, 21.25),
                         row("R2", 410, 136, 410, 306, 21.25)),
                 group(
@@ -324,7 +326,7 @@ public final class Locker {
                         "Lap",
                         FLUSH,
                         "19× ISO 15978 3.2",
-                        new HolePlan(Optional.of(Length.mm(2.5)), bucina.core.plan.Hold.AUTO, "", Optional.empty()),
+                        new HolePlan(Optional.of(Length.mm(2.5)), Hold.AUTO, "", Optional.empty()),
                         row("R3", lapRow())));
     }
 

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /*
  * Design. The names of the drawing's layers carry what a drawing cannot: SHEET-03-T635000-RIB_4 is the third sheet,
@@ -72,7 +73,7 @@ public final class FaceDrawing {
 
     /** The thickness in a layer's name; empty if it carries none. */
     static Optional<Length> thickness(String layer) {
-        var m = java.util.regex.Pattern.compile("SHEET-\\d+-T(\\d{1,12})-.*").matcher(layer);
+        var m = Pattern.compile("SHEET-\\d+-T(\\d{1,12})-.*").matcher(layer);
         return m.matches() && Long.parseLong(m.group(1)) > 0
                 ? Optional.of(Length.nm(Long.parseLong(m.group(1))))
                 : Optional.empty();

@@ -122,7 +122,7 @@ public record Template(String title, String hand, String viewed, String xToward,
      */
     public Drawing marked() {
         List<Drawing.Shape> shapes = new ArrayList<>(drawing.shapes());
-        var box = drawing.box().orElse(new bucina.core.sheet.Box(0, 0, 0, 0));
+        var box = drawing.box().orElse(new Box(0, 0, 0, 0));
         double y = box.minY() - 12e6;
         bar(shapes, box, y);
         String[] lines = {

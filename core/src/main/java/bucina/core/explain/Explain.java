@@ -16,6 +16,7 @@ import bucina.core.stack.Solution;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /** The numbers of one hole, each with its formula, values, rule and source. Pure. */
 public final class Explain {
@@ -233,7 +234,7 @@ public final class Explain {
     }
 
     private String layers(HoleReading reading) {
-        return java.util.stream.IntStream.range(0, reading.layers().size())
+        return IntStream.range(0, reading.layers().size())
                 .mapToObj(k -> reading.layers().get(k).name() + " " + show(reading.edge(k)))
                 .collect(Collectors.joining("\n"));
     }

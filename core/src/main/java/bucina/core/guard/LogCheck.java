@@ -12,6 +12,7 @@ import bucina.core.measure.Length;
 import bucina.core.plan.Build;
 import bucina.core.plan.Fastener;
 import bucina.core.plan.Group;
+import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
 import bucina.core.rivet.Grade;
 import bucina.core.rivet.RivetChooser;
@@ -220,7 +221,7 @@ public final class LogCheck {
         }
     }
 
-    private static bucina.core.plan.Hole holeOf(Group group, Id.Hole id) {
+    private static Hole holeOf(Group group, Id.Hole id) {
         return group.rows().stream()
                 .flatMap(r -> r.holes().stream())
                 .filter(h -> h.id().equals(id))

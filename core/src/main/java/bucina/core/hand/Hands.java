@@ -17,9 +17,11 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -184,7 +186,7 @@ public final class Hands {
         });
     }
 
-    private static Build assembly(Build build, Id.Assembly id, java.util.function.UnaryOperator<Assembly> change) {
+    private static Build assembly(Build build, Id.Assembly id, UnaryOperator<Assembly> change) {
         return build.withAssemblies(
                 build.assemblies().stream()
                         .map(a -> a.id().equals(id) ? change.apply(a) : a)
@@ -279,7 +281,7 @@ public final class Hands {
 
         private List<Zone> zones(Face image) {
             return image.zones().stream()
-                    .map(z -> new bucina.core.plan.Zone(
+                    .map(z -> new Zone(
                             new Id.Zone(pairs.computeIfAbsent(z.id().n(), n -> next++)),
                             z.name(),
                             z.kind(),
@@ -387,6 +389,6 @@ public final class Hands {
 
     /** The hand of the face in words, for pictures and templates: {@code LEFT HAND}; empty where there is none. */
     public static String banner(Assembly assembly) {
-        return assembly.hand() == Hand.NONE ? "" : assembly.hand().word().toUpperCase(java.util.Locale.ROOT) + " HAND";
+        return assembly.hand() == Hand.NONE ? "" : assembly.hand().word().toUpperCase(Locale.ROOT) + " HAND";
     }
 }

@@ -22,7 +22,9 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -139,7 +141,7 @@ public final class Mirror {
                         first.unit(),
                         first.drawings(),
                         faces,
-                        java.util.Optional.empty())
+                        Optional.empty())
                 .withTwin(new Twin(first.id(), pairs, List.of()));
     }
 
@@ -286,7 +288,7 @@ public final class Mirror {
             m.appendReplacement(
                     out,
                     Character.isUpperCase(word.charAt(word.length() - 1))
-                            ? swap.toUpperCase(java.util.Locale.ROOT)
+                            ? swap.toUpperCase(Locale.ROOT)
                             : Character.isUpperCase(word.charAt(0))
                                     ? Character.toUpperCase(swap.charAt(0)) + swap.substring(1)
                                     : swap);

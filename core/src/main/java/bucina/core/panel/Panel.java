@@ -22,7 +22,9 @@ import bucina.core.sheet.Point;
 import bucina.core.sheet.Ring;
 import bucina.core.sheet.Segment;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -116,7 +118,7 @@ public final class Panel {
     private String letters() {
         StringBuilder letters = new StringBuilder();
         for (String word : plan.name().split("[^A-Za-z0-9]+")) {
-            letters.append(word.isEmpty() ? "" : word.substring(0, 1).toUpperCase(java.util.Locale.ROOT));
+            letters.append(word.isEmpty() ? "" : word.substring(0, 1).toUpperCase(Locale.ROOT));
         }
         String base = letters.isEmpty() ? "P" : letters.substring(0, Math.min(3, letters.length()));
         String free = base;
@@ -246,7 +248,7 @@ public final class Panel {
         List<double[]> bays = new ArrayList<>();
         double from = ends[0] + INSET.nanometres();
         List<PanelPlan.Spar> spars = plan.spars().stream()
-                .sorted(java.util.Comparator.comparingDouble(s -> sparY(s, x)))
+                .sorted(Comparator.comparingDouble(s -> sparY(s, x)))
                 .toList();
         for (PanelPlan.Spar spar : spars) {
             double slope = Math.abs(sparY(spar, x + half) - sparY(spar, x - half)) / 2;

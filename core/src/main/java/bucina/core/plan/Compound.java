@@ -1,6 +1,7 @@
 package bucina.core.plan;
 
 import bucina.core.measure.InputException;
+import java.util.Locale;
 import java.util.Objects;
 
 /**
@@ -45,8 +46,8 @@ public record Compound(String name, Kind kind, int induction, int life, int stir
         Objects.requireNonNull(kind, "kind");
         Names.check("a compound", name);
         if (life < 1 || life > MOST) {
-            throw new InputException(kind.life.toLowerCase(java.util.Locale.ROOT) + " must be 1 to " + MOST
-                    + " minutes, like 120, was " + life);
+            throw new InputException(
+                    kind.life.toLowerCase(Locale.ROOT) + " must be 1 to " + MOST + " minutes, like 120, was " + life);
         }
         if (induction < 0 || induction >= life) {
             throw new InputException(

@@ -7,6 +7,7 @@ import bucina.core.dress.FlushHead;
 import bucina.core.dress.Nest;
 import bucina.core.dress.Screw;
 import bucina.core.log.Logbook;
+import bucina.core.log.Operation;
 import bucina.core.measure.Length;
 import bucina.core.measure.Sentence;
 import bucina.core.plan.Build;
@@ -162,7 +163,7 @@ public record DressList(List<Way> first, List<Way> ways) {
 
     /** Holes of parts in place that a part not in place yet will cover: their dimples come first. */
     private static List<Way> first(FaceReading face, Build build, Logbook log) {
-        Task dimple = Task.of(bucina.core.log.Operation.DIMPLED);
+        Task dimple = Task.of(Operation.DIMPLED);
         Map<Id.Part, List<HoleReading>> before = new LinkedHashMap<>();
         for (HoleReading r : face.readings()) {
             for (Layer later : r.layers()) {

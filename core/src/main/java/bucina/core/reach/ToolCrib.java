@@ -7,6 +7,7 @@ import bucina.core.plan.Id;
 import bucina.core.plan.Tool;
 import bucina.core.plan.Workshop;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -76,7 +77,7 @@ public final class ToolCrib {
                 r -> alike.computeIfAbsent(words(r), k -> new ArrayList<>()).add(r));
         Map<String, List<Reach>> sorted = new LinkedHashMap<>();
         alike.entrySet().stream()
-                .sorted(java.util.Comparator.comparing((Map.Entry<String, List<Reach>> e) ->
+                .sorted(Comparator.comparing((Map.Entry<String, List<Reach>> e) ->
                                 !e.getValue().getFirst().tools().isEmpty())
                         .thenComparing(e -> -e.getValue().size()))
                 .forEach(e -> sorted.put(e.getKey(), e.getValue()));

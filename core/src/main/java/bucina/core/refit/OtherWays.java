@@ -13,12 +13,14 @@ import bucina.core.stack.Derivation;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Predicate;
 
 /*
  * Design. Faces are developed flat and say nothing of how they stand to each other. A rigid motion that keeps a
@@ -123,7 +125,7 @@ public record OtherWays(Part part, Face face, Layer sheet, List<String> ways, Le
                         Length.nm(Objects.requireNonNull(out.get(id))),
                         mark(part, shown.face)));
             });
-            all.sort(java.util.Comparator.comparing((OtherWays o) -> o.part.fittingOrder())
+            all.sort(Comparator.comparing((OtherWays o) -> o.part.fittingOrder())
                     .thenComparing(o -> o.part.id().n()));
             return all;
         }
@@ -210,8 +212,7 @@ public record OtherWays(Part part, Face face, Layer sheet, List<String> ways, Le
             return Optional.of(worst);
         }
 
-        private Optional<Double> least(
-                SheetShape a, SheetShape b, java.util.function.Predicate<SheetShape.Onto> which) {
+        private Optional<Double> least(SheetShape a, SheetShape b, Predicate<SheetShape.Onto> which) {
             return a.onto(b, most).stream()
                     .filter(which)
                     .map(SheetShape.Onto::out)

@@ -11,6 +11,7 @@ import bucina.core.sheet.Ring;
 import bucina.core.sheet.Segment;
 import bucina.core.stack.HoleReading;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -186,7 +187,7 @@ final class SheetShape {
     private Point outermost(Point centre) {
         return holes.stream()
                 .map(h -> h.hole().at())
-                .max(java.util.Comparator.comparingDouble(p -> p.to(centre).nanometres()))
+                .max(Comparator.comparingDouble(p -> p.to(centre).nanometres()))
                 .orElseThrow();
     }
 

@@ -1,5 +1,7 @@
 package bucina.core.rivet;
 
+import java.util.Locale;
+
 /** How a length does when it is set to half a diameter high. */
 public enum Grade {
     /** The head would be under 1.4 D across. */
@@ -11,6 +13,6 @@ public enum Grade {
 
     /** In files and on the command line: {@code good}. */
     public String code() {
-        return name().toLowerCase(java.util.Locale.ROOT);
+        return name().toLowerCase(Locale.ROOT);
     }
 }

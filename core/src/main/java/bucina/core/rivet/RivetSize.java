@@ -1,6 +1,7 @@
 package bucina.core.rivet;
 
 import bucina.core.measure.Length;
+import bucina.core.measure.LengthFormat;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Objects;
@@ -63,6 +64,6 @@ public record RivetSize(
 
     /** Title of the size, {@code 3/32 flush}. */
     public String title() {
-        return bucina.core.measure.LengthFormat.fraction(shank()).replace(" in", "") + " " + head.word();
+        return LengthFormat.fraction(shank()).replace(" in", "") + " " + head.word();
     }
 }

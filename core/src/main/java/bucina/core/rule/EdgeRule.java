@@ -2,6 +2,8 @@ package bucina.core.rule;
 
 import bucina.core.measure.Length;
 import bucina.core.measure.Sentence;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -97,8 +99,8 @@ public record EdgeRule(Length shank, boolean flush, Length least, Length most, S
     }
 
     private String times(Length limit) {
-        return java.math.BigDecimal.valueOf(limit.per(shank))
-                        .setScale(2, java.math.RoundingMode.HALF_UP)
+        return BigDecimal.valueOf(limit.per(shank))
+                        .setScale(2, RoundingMode.HALF_UP)
                         .stripTrailingZeros()
                         .toPlainString()
                 + " D";

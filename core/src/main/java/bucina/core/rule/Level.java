@@ -1,5 +1,7 @@
 package bucina.core.rule;
 
+import java.util.Locale;
+
 /** How much a finding matters, worst first. */
 public enum Level {
     /** Breaks a rule: do not go on before it is put right or accepted with a reason. */
@@ -11,6 +13,6 @@ public enum Level {
 
     /** In files and on the command line: {@code error}. */
     public String code() {
-        return name().toLowerCase(java.util.Locale.ROOT);
+        return name().toLowerCase(Locale.ROOT);
     }
 }

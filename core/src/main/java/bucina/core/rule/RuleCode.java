@@ -1,6 +1,7 @@
 package bucina.core.rule;
 
 import java.util.Arrays;
+import java.util.Locale;
 import java.util.Optional;
 
 /** What a check found, by its code: it stands in exports, in answers of the command line and in what was accepted. */
@@ -92,7 +93,7 @@ public enum RuleCode {
 
     /** As it is written: {@code edge-distance-least}. */
     public String code() {
-        return name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     /** In words: {@code edge distance least}. */

@@ -1,6 +1,7 @@
 package bucina.core.sheet;
 
 import bucina.core.measure.InputException;
+import java.util.Objects;
 
 /**
  * A corner of a ring and the edge that leaves it.
@@ -10,7 +11,7 @@ import bucina.core.measure.InputException;
  */
 public record Corner(Point at, double bulge) {
     public Corner {
-        java.util.Objects.requireNonNull(at, "at");
+        Objects.requireNonNull(at, "at");
         if (!(Math.abs(bulge) <= 1000)) {
             throw new InputException("bulge must lie between -1000 and 1000, was " + bulge);
         }

@@ -11,6 +11,7 @@ import bucina.core.measure.Length;
 import bucina.core.rule.Finding;
 import bucina.core.rule.RuleSet;
 import bucina.core.sheet.Point;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -89,7 +90,7 @@ class BracketTest {
         Random random = new Random(4);
         for (int i = 0; i < 500; i++) {
             int sides = 3 + random.nextInt(4);
-            List<Point> corners = new java.util.ArrayList<>();
+            List<Point> corners = new ArrayList<>();
             for (int k = 0; k < sides; k++) {
                 double a = 2 * Math.PI * (k + 0.3 * random.nextDouble()) / sides;
                 corners.add(Point.in(4 * Math.cos(a), 4 * Math.sin(a)));

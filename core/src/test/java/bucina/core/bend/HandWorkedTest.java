@@ -10,6 +10,7 @@ import bucina.core.measure.Angle;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -146,9 +147,8 @@ class HandWorkedTest {
     @Test
     void flutes_lie_between_holes_and_flatten_the_bow() {
         // s .10, c 12, f .75: two flutes. The line is bent back by 8 × .1 / 12 / 2 = .033333 at each.
-        List<Length> holes = java.util.stream.IntStream.rangeClosed(0, 12)
-                .mapToObj(i -> Length.in(i))
-                .toList();
+        List<Length> holes =
+                IntStream.rangeClosed(0, 12).mapToObj(i -> Length.in(i)).toList();
         Length s = Length.in(.1);
         Length c = Length.in(12);
         FluteLine line = FluteLine.of(

@@ -4,13 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import bucina.core.Plans;
+import bucina.core.catalogue.CatalogueReader;
 import bucina.core.edit.Edit;
 import bucina.core.edit.HoleEdits;
 import bucina.core.measure.InputException;
+import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.core.plan.Fastener;
 import bucina.core.plan.Id;
 import bucina.core.plan.Query;
+import bucina.core.sheet.Point;
+import bucina.core.stack.Derivation;
 import java.time.LocalDate;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -86,8 +90,7 @@ class CalloutTest {
         assertThat(q.text()).isEqualTo("G-1: the drawing calls for 20, the sheet has 19.");
         assertThat(q.open()).isTrue();
         assertThat(Queries.kept(build, DAY).papers().queries()).hasSize(1);
-        Build mended = Queries.kept(
-                        HoleEdits.add(build, new Id.Row(1000), bucina.core.sheet.Point.in(19.7, 2)), DAY.plusDays(2))
+        Build mended = Queries.kept(HoleEdits.add(build, new Id.Row(1000), Point.in(19.7, 2)), DAY.plusDays(2))
                 .checked();
         Query settled = mended.papers().queries().getFirst();
         assertThat(settled.answer().orElseThrow().text()).contains("20 holes now");
@@ -113,10 +116,9 @@ class CalloutTest {
     @Test
     void an_open_query_stands_among_the_findings_and_a_question_of_ones_own_too() {
         Build build = Queries.ask(Plans.build(8.5), new Id.Group(20), "which side is the head?", DAY);
-        assertThat(bucina.core.stack.Derivation.of(build, bucina.core.catalogue.CatalogueReader.shipped())
-                        .findings(() -> false))
+        assertThat(Derivation.of(build, CatalogueReader.shipped()).findings(() -> false))
                 .anyMatch(f -> f.rule().code().equals("query-open")
-                        && f.message().in(bucina.core.measure.Unit.INCH).contains("which side is the head?"));
+                        && f.message().in(Unit.INCH).contains("which side is the head?"));
         assertThatThrownBy(() -> Queries.ask(build, new Id.Group(20), " ", DAY)).isInstanceOf(InputException.class);
     }
 }

@@ -4,11 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import bucina.core.measure.InputException;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -143,10 +146,8 @@ class ClecoPlanTest {
             Set<Integer> drilled = new HashSet<>();
             int k = plan.row().nearest();
             for (TwoHands.Turn turn : hands.turns()) {
-                assertThat(java.util.Collections.disjoint(turn.place(), turn.drill()))
-                        .isTrue();
-                assertThat(java.util.Collections.disjoint(turn.remove(), turn.drill()))
-                        .isTrue();
+                assertThat(Collections.disjoint(turn.place(), turn.drill())).isTrue();
+                assertThat(Collections.disjoint(turn.remove(), turn.drill())).isTrue();
                 for (int h : turn.drill()) {
                     assertThat(in).doesNotContain(h);
                     assertThat(drilled.add(h)).isTrue();
@@ -154,7 +155,7 @@ class ClecoPlanTest {
                         int s = side;
                         boolean end = side < 0 ? h == 1 : h == plan.row().holes();
                         assertThat(end
-                                        || java.util.stream.IntStream.rangeClosed(1, k)
+                                        || IntStream.rangeClosed(1, k)
                                                 .anyMatch(d -> in.contains(h + s * d)
                                                         && !turn.remove().contains(h + s * d)))
                                 .isTrue();
@@ -219,7 +220,7 @@ class ClecoPlanTest {
 
     /* Time is not measured here, only that it ends; speed/ has the figures. */
     @Test
-    @org.junit.jupiter.api.Timeout(20)
+    @Timeout(20)
     void twenty_thousand_holes_are_planned_in_every_mode() {
         for (Mode mode : Mode.values()) {
             ClecoPlan plan = ClecoPlan.of(new ClecoPlan.Row(20_000, mode, 20_000, 2));

@@ -4,9 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import bucina.core.catalogue.CatalogueReader;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
+import bucina.core.measure.LengthParser;
+import bucina.core.measure.Unit;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
@@ -37,9 +41,8 @@ class CutListTest {
 
     @Test
     void a_count_behind_a_unit_is_a_count_and_what_cannot_be_read_is_refused() {
-        CutText text = new CutText(new bucina.core.measure.LengthParser(
-                bucina.core.measure.Unit.INCH,
-                bucina.core.catalogue.CatalogueReader.shipped().drills()));
+        CutText text = new CutText(
+                new LengthParser(Unit.INCH, CatalogueReader.shipped().drills()));
         assertThat(text.pieces("610 mm x2, 6 ft x1, 24 in x2 clip, 11 1/4 x6, 7.5 hinge shim"))
                 .containsExactly(
                         new Piece("", Length.mm(610), 2),
@@ -75,7 +78,7 @@ class CutListTest {
         }
         list.missing().forEach(p -> all.add(p.length()));
         List<Length> asked = new ArrayList<>();
-        wanted.forEach(p -> asked.addAll(java.util.Collections.nCopies(p.count(), p.length())));
+        wanted.forEach(p -> asked.addAll(Collections.nCopies(p.count(), p.length())));
         assertThat(all).containsExactlyInAnyOrderElementsOf(asked);
         for (Stock s : stock) {
             assertThat(list.bars().stream()
@@ -95,12 +98,11 @@ class CutListTest {
      */
     private static double[] firstFit(List<Piece> wanted, List<Stock> stock, double kerf) {
         List<Double> pieces = new ArrayList<>();
-        wanted.forEach(p -> pieces.addAll(
-                java.util.Collections.nCopies(p.count(), p.length().in())));
+        wanted.forEach(
+                p -> pieces.addAll(Collections.nCopies(p.count(), p.length().in())));
         pieces.sort(Comparator.reverseOrder());
         List<Double> bars = new ArrayList<>();
-        stock.forEach(s ->
-                bars.addAll(java.util.Collections.nCopies(s.count(), s.length().in())));
+        stock.forEach(s -> bars.addAll(Collections.nCopies(s.count(), s.length().in())));
         List<List<Double>> on = new ArrayList<>();
         bars.forEach(b -> on.add(new ArrayList<>()));
         double missing = 0;
@@ -231,7 +233,7 @@ class CutListTest {
         GaugeCheck check = new GaugeCheck(Length.in(.050), GaugeCheck.USUAL);
         assertThat(check.judge(Length.in(.080)))
                 .get()
-                .satisfies(f -> assertThat(f.message().in(bucina.core.measure.Unit.INCH))
+                .satisfies(f -> assertThat(f.message().in(Unit.INCH))
                         .isEqualTo("This stock measures .080 in; .050 in is called for."));
         assertThat(check.judge(Length.in(.0535))).isEmpty();
         assertThat(check.judge(Length.in(.054))).isEmpty();

@@ -8,6 +8,7 @@ import bucina.core.sheet.Box;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 
 class NestingTest {
@@ -60,7 +61,7 @@ class NestingTest {
         Nesting nest = Nesting.of(
                 List.of(blank(11.97, 24, false), blank(11.97, 24, false)), List.of(sheets(24, 24, 1)), Length.in(.06));
         assertThat(nest.missing()).isEmpty();
-        assertThat(nest.sheets().getFirst().used()).isCloseTo(.9975, org.assertj.core.api.Assertions.within(1e-9));
+        assertThat(nest.sheets().getFirst().used()).isCloseTo(.9975, Assertions.within(1e-9));
     }
 
     @Test

@@ -18,10 +18,12 @@ import bucina.core.plan.Row;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Point;
+import bucina.core.stack.Derivation;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 
 /** What is understood of a drawing, and what is made of it. */
@@ -167,8 +169,7 @@ class IntakeTest {
     void a_template_says_hand_face_and_directions_where_there_are_no_pages() {
         Build build = Plans.build(8.5);
         Build.FaceRef ref = build.faces().getFirst();
-        var reading = bucina.core.stack.Derivation.of(build, catalogue)
-                .face(ref.face().id());
+        var reading = Derivation.of(build, catalogue).face(ref.face().id());
         List<String> words = new ArrayList<>();
         Template.face(ref, reading).marked().shapes().forEach(s -> {
             if (s instanceof Drawing.Words w) {
@@ -186,6 +187,6 @@ class IntakeTest {
                 Template.strip(ref, ref.face().groups().getFirst().rows().getFirst(), reading);
         assertThat(strip.xToward()).isEqualTo("R1.19, outboard");
         assertThat(strip.drawing().box().orElseThrow().width() / 25.4e6)
-                .isCloseTo(18 + 2 * 12 / 25.4, org.assertj.core.api.Assertions.within(1e-6));
+                .isCloseTo(18 + 2 * 12 / 25.4, Assertions.within(1e-6));
     }
 }

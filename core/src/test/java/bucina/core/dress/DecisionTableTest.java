@@ -8,6 +8,7 @@ import bucina.core.rivet.HeadStyle;
 import bucina.core.rivet.RivetSize;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -49,9 +50,7 @@ class DecisionTableTest {
         RuleSet rules = CatalogueReader.shippedRules().with(RuleKey.COUNTERSINK_SCHOOL, school, "test");
         for (int i = 0; i < SHEETS.length; i++) {
             Dressing dressing = Dressing.workOut(
-                    java.util.List.of(Length.in(SHEETS[i])),
-                    FlushHead.of100(size.headDiameter(), size.headHeight()),
-                    rules);
+                    List.of(Length.in(SHEETS[i])), FlushHead.of100(size.headDiameter(), size.headHeight()), rules);
             assertThat(dressing.plies().getFirst().dress())
                     .as("%s %s in %s", school, diameter, SHEETS[i])
                     .isEqualTo(WORDS.get(expected.charAt(i)));

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import bucina.core.Plans;
 import bucina.core.measure.InputException;
+import bucina.core.measure.Length;
 import bucina.core.plan.Build;
 import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
@@ -139,7 +140,7 @@ class EditsTest {
 
     @Test
     void an_arc_is_not_dragged_as_if_it_were_straight() {
-        Outline round = Outline.of(Ring.circle(Point.in(0, 0), bucina.core.measure.Length.in(1)));
+        Outline round = Outline.of(Ring.circle(Point.in(0, 0), Length.in(1)));
         assertThatThrownBy(() -> SheetEdits.moved(round, 0, 1))
                 .isInstanceOf(InputException.class)
                 .hasMessageContaining("arc");

@@ -7,6 +7,7 @@ import bucina.core.measure.Length;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -83,7 +84,7 @@ class GaugeLinesTest {
             byte[] bytes = all.toByteArray();
             for (int at = 0; at < bytes.length; ) {
                 int n = Math.min(bytes.length - at, 1 + random.nextInt(30));
-                fresh.feed(java.util.Arrays.copyOfRange(bytes, at, at + n), n, read::add);
+                fresh.feed(Arrays.copyOfRange(bytes, at, at + n), n, read::add);
                 at += n;
             }
             assertThat(read).hasSize(40);

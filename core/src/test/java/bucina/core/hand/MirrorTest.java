@@ -19,6 +19,7 @@ import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
 import bucina.core.rule.Level;
 import bucina.core.sheet.Corner;
+import bucina.core.sheet.Point;
 import bucina.core.stack.Derivation;
 import java.util.List;
 import java.util.Random;
@@ -112,7 +113,7 @@ class MirrorTest {
         moved = HoleEdits.add(
                 moved,
                 ribs.rows().getFirst().id(),
-                new bucina.core.sheet.Point(hole.at().x(), hole.at().y() + 9e6));
+                new Point(hole.at().x(), hole.at().y() + 9e6));
         assertThat(Hands.differences(moved, twin(moved)))
                 .extracting(Hands.Difference::words)
                 .anyMatch(w -> w.contains("off the mirror image"))

@@ -14,6 +14,7 @@ import bucina.core.plan.Hold;
 import bucina.core.plan.HolePlan;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
+import bucina.core.rule.RuleKey;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
 import bucina.core.sheet.Ring;
@@ -95,7 +96,7 @@ class HoldsTest {
         assertThat(held.getFirst().held().lap()).contains("Belly skin");
         // The closing sheet ends at 122 mm; 3 in back is 198.2 mm: holes at 136, 157.25 and 178.5 mm are inside, 199.75
         // is not.
-        Build farther = locker.withRules(locker.rules().with(bucina.core.rule.RuleKey.LAP_BACK, "4 in", "stiff skin"));
+        Build farther = locker.withRules(locker.rules().with(RuleKey.LAP_BACK, "4 in", "stiff skin"));
         assertThat(ranges(farther, "Belly skin lap").getFirst().to()).isEqualTo("R1.5");
         Build fitted = locker.with(part(locker, "Closing sheet").withFitted(true));
         assertThat(ranges(fitted, "Belly skin lap")).isEmpty();

@@ -11,8 +11,11 @@ import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
 import bucina.core.rule.RuleSet;
 import bucina.core.sheet.Point;
+import bucina.core.sheet.Segment;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -149,10 +152,10 @@ class RowLayoutTest {
     /* Staggered .2 apart along and .3 across: a line square to the zigzag would pass through the holes behind. */
     @Test
     void no_trim_line_comes_nearer_to_any_hole_than_its_rule_however_tight_the_stagger() {
-        java.util.Random random = new java.util.Random(7);
+        Random random = new Random(7);
         List<Point> outline = List.of(Point.in(0, 0), Point.in(12, 0), Point.in(12, 6), Point.in(0, 6));
         for (int n = 0; n < 500; n++) {
-            List<Point> holes = new java.util.ArrayList<>();
+            List<Point> holes = new ArrayList<>();
             double pitch = .05 + random.nextDouble();
             double stagger = n == 0 ? .3 : random.nextDouble() * 1.5;
             for (int i = 0; i < 9; i++) {
@@ -162,8 +165,7 @@ class RowLayoutTest {
             TrimLine trim = TrimLine.of(holes, outline, least);
             for (Point hole : holes) {
                 for (int i = 0; i + 1 < trim.line().size(); i++) {
-                    double away = new bucina.core.sheet.Segment(
-                                    trim.line().get(i), trim.line().get(i + 1))
+                    double away = new Segment(trim.line().get(i), trim.line().get(i + 1))
                             .distance(hole)
                             .in();
                     assertThat(away).as("line %d of case %d", i, n).isGreaterThanOrEqualTo(.25 - 1e-6);

@@ -12,6 +12,7 @@ import bucina.core.measure.LengthParser;
 import bucina.core.measure.Unit;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
+import bucina.core.sheet.Shapes;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -102,7 +103,7 @@ class NutPlateLayoutTest {
         assertThat(wide.findings()).isEmpty();
         for (int i = 0; i < 4; i++) {
             for (int k = 0; k < i; k++) {
-                assertThat(bucina.core.sheet.Shapes.overlap(
+                assertThat(Shapes.overlap(
                                 wide.plates().get(i).body(),
                                 wide.plates().get(k).body()))
                         .isFalse();

@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import bucina.core.Plans;
 import bucina.core.material.Material;
 import bucina.core.measure.InputException;
+import bucina.core.measure.Length;
 import java.util.List;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 
 class BuildTest {
@@ -39,7 +41,7 @@ class BuildTest {
                 new Id.Layer(50),
                 new Id.Part(99),
                 "Foreign",
-                bucina.core.measure.Length.in(.02),
+                Length.in(.02),
                 Plans.layers(8).getFirst().outline());
         assertThatExceptionOfType(InputException.class)
                 .isThrownBy(() -> Plans.build(Plans.face(List.of(foreign), List.of())))
@@ -75,7 +77,7 @@ class BuildTest {
     void materials_are_read_and_printed_one_way() {
         assertThat(Material.parse("2024-t3").code()).isEqualTo("2024-T3");
         assertThat(Material.parse("steel").code()).isEqualTo("STEEL");
-        org.assertj.core.api.Assertions.assertThatThrownBy(() -> Material.parse("?"))
+        Assertions.assertThatThrownBy(() -> Material.parse("?"))
                 .isInstanceOf(InputException.class)
                 .hasMessageContaining("2024-T3");
     }

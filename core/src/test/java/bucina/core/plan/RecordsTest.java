@@ -12,6 +12,7 @@ import bucina.core.rivet.HeadStyle;
 import bucina.core.sheet.Point;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.assertj.core.api.ThrowableAssert.ThrowingCallable;
@@ -117,7 +118,7 @@ class RecordsTest {
                 build.nextId(),
                 build.parts(),
                 build.assemblies(),
-                java.util.Map.of("AN4-5A", -1));
+                Map.of("AN4-5A", -1));
         refuses(owing::checked, "AN4-5A");
     }
 

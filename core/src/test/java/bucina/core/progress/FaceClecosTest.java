@@ -2,6 +2,7 @@ package bucina.core.progress;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import bucina.core.Plans;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.cleco.ClecoPlan;
@@ -267,9 +268,9 @@ class FaceClecosTest {
                     : Optional.empty();
             holes.add(new Hole(new Id.Hole(1000 + h), h, Point.in(h, 2), larger));
         }
-        return bucina.core.Plans.build(bucina.core.Plans.face(
-                bucina.core.Plans.layers(count + 10),
-                List.of(bucina.core.Plans.group(
+        return Plans.build(Plans.face(
+                Plans.layers(count + 10),
+                List.of(Plans.group(
                         20,
                         "G-1",
                         new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 3),

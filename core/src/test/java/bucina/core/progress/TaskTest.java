@@ -8,6 +8,7 @@ import bucina.core.cleco.ClecoPlan;
 import bucina.core.cleco.ClecoSize;
 import bucina.core.demo.Dunlin;
 import bucina.core.demo.Locker;
+import bucina.core.dress.Dress;
 import bucina.core.edit.NutPlateEdits;
 import bucina.core.guard.AllDone;
 import bucina.core.guard.Guards;
@@ -178,8 +179,7 @@ class TaskTest {
         FaceReading face = face("Upper skin");
         DressList list = DressList.of(face, build, catalogue, Logbook.EMPTY);
         long dressed = face.readings().stream()
-                .filter(r -> r.solution().dressing().plies().stream()
-                        .anyMatch(p -> p.dress() != bucina.core.dress.Dress.PLAIN))
+                .filter(r -> r.solution().dressing().plies().stream().anyMatch(p -> p.dress() != Dress.PLAIN))
                 .count();
         assertThat(list.ways().stream().mapToLong(w -> w.holes().size()).sum()).isEqualTo(dressed);
         // Skin .032 dimpled into the .063 doubler: .179 + .728 × .032 = .202 across.

@@ -21,6 +21,7 @@ import bucina.core.sheet.Point;
 import bucina.core.sheet.Segment;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.HoleReading;
+import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -34,7 +35,7 @@ class ReachTest {
                 new Id.Tool(1),
                 kind,
                 kind.code(),
-                java.util.Arrays.stream(sizes).mapToObj(Length::in).toList());
+                Arrays.stream(sizes).mapToObj(Length::in).toList());
     }
 
     private Reach at(Build build, String label, Reach.Work work, Tool... tools) {

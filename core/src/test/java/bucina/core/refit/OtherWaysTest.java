@@ -30,6 +30,8 @@ import bucina.core.sheet.Segment;
 import bucina.core.stack.Derivation;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -201,7 +203,7 @@ class OtherWaysTest {
             List<Corner> moved = new ArrayList<>(corners.stream()
                     .map(c -> new Corner(by.of(c.at()), over ? -c.bulge() : c.bulge()))
                     .toList());
-            java.util.Collections.rotate(moved, random.nextInt(n));
+            Collections.rotate(moved, random.nextInt(n));
             SheetShape one = new SheetShape(sheet(1, Outline.of(new Ring(corners))), List.of());
             SheetShape two = new SheetShape(sheet(2, Outline.of(new Ring(moved))), List.of());
             List<SheetShape.Onto> onto = one.onto(two, Length.in(.0005));
@@ -244,7 +246,7 @@ class OtherWaysTest {
                 check.face().id(),
                 check.kind(),
                 after,
-                java.util.Arrays.stream(values)
+                Arrays.stream(values)
                         .map(v -> check.kind().angle() ? v : Length.in(v).nanometres())
                         .boxed()
                         .toList(),

@@ -16,6 +16,7 @@ import bucina.core.stack.Derivation;
 import bucina.core.stack.HoleReading;
 import java.util.ArrayList;
 import java.util.List;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 
 /** One squeezer gap serves one grip. */
@@ -53,7 +54,7 @@ class StretchTest {
         Stretch first = web.getFirst();
         Stretch second = web.get(1);
         assertThat(second.change(first.solution()).orElseThrow().in())
-                .isCloseTo(second.gripLow().minus(first.gripLow()).in(), org.assertj.core.api.Assertions.within(1e-9));
+                .isCloseTo(second.gripLow().minus(first.gripLow()).in(), Assertions.within(1e-9));
         assertThat(second.then(first.solution(), Unit.INCH))
                 .startsWith(second.holes().size() + " more")
                 .endsWith(": reset");

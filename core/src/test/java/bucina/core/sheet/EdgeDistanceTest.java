@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import bucina.core.Plans;
 import bucina.core.catalogue.CatalogueReader;
+import bucina.core.measure.Length;
 import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
@@ -32,12 +33,7 @@ class EdgeDistanceTest {
         Random random = new Random(seed);
         List<Layer> layers = new ArrayList<>();
         for (int i = 0; i < 3; i++) {
-            layers.add(new Layer(
-                    new Id.Layer(11 + i),
-                    new Id.Part(1),
-                    "Sheet " + i,
-                    bucina.core.measure.Length.in(.032),
-                    outline(random)));
+            layers.add(new Layer(new Id.Layer(11 + i), new Id.Part(1), "Sheet " + i, Length.in(.032), outline(random)));
         }
         List<Hole> holes = new ArrayList<>();
         for (int i = 0; i < 12; i++) {
@@ -75,7 +71,7 @@ class EdgeDistanceTest {
                 new Ring(corners),
                 List.of(Ring.circle(
                         Point.in(random.nextDouble() - .5, random.nextDouble() - .5),
-                        bucina.core.measure.Length.in(.2 + random.nextDouble() * .5))));
+                        Length.in(.2 + random.nextDouble() * .5))));
     }
 
     private static double brute(Outline outline, Point p) {

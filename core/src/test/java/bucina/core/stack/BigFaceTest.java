@@ -10,6 +10,7 @@ import bucina.core.demo.Dunlin;
 import bucina.core.measure.Length;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
+import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Row;
 import bucina.core.sheet.Box;
@@ -135,7 +136,7 @@ class BigFaceTest {
                 layers.add(
                         at,
                         new Layer(
-                                new bucina.core.plan.Id.Layer(1_000_000 + random.nextInt(1_000_000)),
+                                new Id.Layer(1_000_000 + random.nextInt(1_000_000)),
                                 old.part(),
                                 "New",
                                 Length.in(.032),

@@ -25,6 +25,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 
 class DerivationTest {
@@ -92,7 +93,7 @@ class DerivationTest {
             assertThat(f.rule().code()).isEqualTo("edge-distance-least");
             assertThat(f.level()).isEqualTo(Level.ERROR);
             assertThat(f.place()).isEqualTo(new Finding.Place("Top", "G-1", "R1.8", "Doubler"));
-            assertThat(f.measured().orElseThrow().in()).isEqualTo(.2, org.assertj.core.api.Assertions.within(1e-12));
+            assertThat(f.measured().orElseThrow().in()).isEqualTo(.2, Assertions.within(1e-12));
             assertThat(f.required()).contains(Length.in(.25));
         });
     }

@@ -18,6 +18,7 @@ import bucina.core.rule.Level;
 import bucina.core.rule.RuleKey;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
@@ -178,12 +179,10 @@ class SolverTest {
         Derivation derivation = Derivation.of(build, catalogue);
         var ref = build.group("G-1").orElseThrow();
         GroupSummary summary = GroupSummary.of(derivation, ref.face(), ref.group());
-        assertThat(summary.grips())
-                .containsExactly(java.util.Map.entry(Length.in(.072), 11), java.util.Map.entry(Length.in(.135), 8));
-        assertThat(summary.designations())
-                .containsExactly(java.util.Map.entry("MS20470AD4-4", 11), java.util.Map.entry("MS20470AD4-5", 8));
+        assertThat(summary.grips()).containsExactly(Map.entry(Length.in(.072), 11), Map.entry(Length.in(.135), 8));
+        assertThat(summary.designations()).containsExactly(Map.entry("MS20470AD4-4", 11), Map.entry("MS20470AD4-5", 8));
         var typed = build.group("T-1").orElseThrow();
         assertThat(GroupSummary.of(derivation, typed.face(), typed.group()).designations())
-                .containsExactly(java.util.Map.entry("MS20470AD4-4", 10));
+                .containsExactly(Map.entry("MS20470AD4-4", 10));
     }
 }

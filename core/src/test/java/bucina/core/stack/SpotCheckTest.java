@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import bucina.core.Plans;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
+import bucina.core.dress.Preparation;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Acceptance;
@@ -32,6 +33,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
@@ -100,8 +102,7 @@ class SpotCheckTest {
         List<Finding> found = findings(
                 face(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 10, 2, 10.37, 2, 11, 2)))));
         assertThat(found).extracting(x -> x.rule().code()).containsExactly("pitch-least", "pitch-least");
-        assertThat(found.getFirst().measured().orElseThrow().in())
-                .isCloseTo(.37, org.assertj.core.api.Assertions.within(1e-9));
+        assertThat(found.getFirst().measured().orElseThrow().in()).isCloseTo(.37, Assertions.within(1e-9));
         assertThat(found.getFirst().required()).contains(Length.in(.375));
         assertThat(found.getFirst().message().in(Unit.INCH)).startsWith("R1.1 is .370 in from R1.2; 3 D = .375 in");
         assertThat(findings(
@@ -130,7 +131,7 @@ class SpotCheckTest {
                 List.of(holes(1000, "R1", 12, 2)));
         Group rivet = Plans.group(21, "G-2", Plans.UNIVERSAL, List.of(holes(2000, "R2", 12.36, 2)));
         Finding f = only(face(bolt, rivet), "head-interference");
-        assertThat(f.required().orElseThrow().in()).isCloseTo(.375, org.assertj.core.api.Assertions.within(1e-9));
+        assertThat(f.required().orElseThrow().in()).isCloseTo(.375, Assertions.within(1e-9));
         Group far = Plans.group(21, "G-2", Plans.UNIVERSAL, List.of(holes(2000, "R2", 12.38, 2)));
         assertThat(findings(face(bolt, far))).extracting(x -> x.rule().code()).doesNotContain("head-interference");
     }
@@ -152,8 +153,8 @@ class SpotCheckTest {
         Finding f = only(
                 Plans.face(layers, List.of(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(holes(1000, "R1", 10, 2))))),
                 "bend-tangent");
-        assertThat(f.measured().orElseThrow().in()).isCloseTo(.15, org.assertj.core.api.Assertions.within(1e-9));
-        assertThat(f.required().orElseThrow().in()).isCloseTo(.155, org.assertj.core.api.Assertions.within(1e-9));
+        assertThat(f.measured().orElseThrow().in()).isCloseTo(.15, Assertions.within(1e-9));
+        assertThat(f.required().orElseThrow().in()).isCloseTo(.155, Assertions.within(1e-9));
         assertThat(f.place().layer()).isEqualTo("Flange");
     }
 
@@ -220,7 +221,7 @@ class SpotCheckTest {
                 Optional.of(new Deviation(
                         Optional.empty(),
                         Optional.of(new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", 4)),
-                        Optional.of(bucina.core.dress.Preparation.AUTO),
+                        Optional.of(Preparation.AUTO),
                         "cowl rubs here")));
         Finding f = only(
                 face(Plans.group(
@@ -246,7 +247,7 @@ class SpotCheckTest {
                 .withZones(List.of(wall));
         Finding f = only(face, "tail-at-wall");
         assertThat(f.level()).isEqualTo(Level.WARNING);
-        assertThat(f.required().orElseThrow().mm()).isCloseTo(2.4, org.assertj.core.api.Assertions.within(1e-9));
+        assertThat(f.required().orElseThrow().mm()).isCloseTo(2.4, Assertions.within(1e-9));
         // Grip .032 + .040 = 1.829 mm; 3.2 x 6 needs 6 - 1.829 + 3.5 = 7.671 mm behind; 7 mm are free: cut by .671.
         Zone hinge = new Zone(
                 new Id.Zone(91),
@@ -259,7 +260,7 @@ class SpotCheckTest {
         HoleReading r =
                 Derivation.of(Plans.build(cut), CATALOGUE).face(cut.id()).reading(0);
         assertThat(r.solution().blind().orElseThrow().cutTo().orElseThrow().mm())
-                .isCloseTo(6 - .6712, org.assertj.core.api.Assertions.within(1e-4));
+                .isCloseTo(6 - .6712, Assertions.within(1e-4));
         assertThat(only(cut, "length-cut").level()).isEqualTo(Level.WARNING);
     }
 
@@ -274,9 +275,9 @@ class SpotCheckTest {
                         CATALOGUE)
                 .face(new Id.Face(3))
                 .reading(0);
-        assertThat(r.solution().hole().mm()).isCloseTo(3.3, org.assertj.core.api.Assertions.within(1e-9));
+        assertThat(r.solution().hole().mm()).isCloseTo(3.3, Assertions.within(1e-9));
         assertThat(r.solution().punchFirst(CATALOGUE.rules()).orElseThrow().mm())
-                .isCloseTo(2.9, org.assertj.core.api.Assertions.within(1e-9));
+                .isCloseTo(2.9, Assertions.within(1e-9));
         assertThat(r.solution().designation()).contains("ISO 15978 3.2 × 6");
     }
 

@@ -14,7 +14,10 @@ import bucina.core.measure.Unit;
 import bucina.core.plan.KeptSum;
 import bucina.core.rule.Level;
 import bucina.core.sheet.Point;
+import bucina.core.sheet.Ring;
 import bucina.core.stack.Derivation;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -80,7 +83,7 @@ class SumsTest {
         Map<String, String> channel =
                 Map.of("legs", "1, 2, 1", "angles", "90, 90", "radius", ".160", "thickness", ".040", "k", "0.5");
         assertThat(value(answer("bend", channel), "Developed length")).isEqualTo("3.765 in");
-        Map<String, String> between = new java.util.HashMap<>(channel);
+        Map<String, String> between = new HashMap<>(channel);
         between.put("angle", BendSum.BETWEEN);
         between.put("angles", "88, 92");
         Answer opened = answer("bend", between);
@@ -209,7 +212,7 @@ class SumsTest {
         assertThat(value(list, "Bars cut")).isEqualTo("4, at least 4");
         Answer plain = answer("cut", Map.of("want", "24 x3", "stock", "72.3 x1", "trim", "0"));
         assertThat(plain.table().orElseThrow().rows())
-                .containsExactly(java.util.List.of("Stock", "72.300", "3 × 24.000", ".120"));
+                .containsExactly(List.of("Stock", "72.300", "3 × 24.000", ".120"));
         assertThat(says(
                         answer("cut", Map.of("want", "90 x1", "stock", "", "trim", "0")),
                         Level.ERROR,
@@ -250,9 +253,8 @@ class SumsTest {
     void a_gauge_adds_to_a_field_to_a_hundredth_of_a_mm() {
         SumForm form =
                 SumForm.fresh(Sums.of("coupon").orElseThrow(), BARE, Unit.MM).with(Map.of("scrap", "4.4, "));
-        assertThat(form.plus("scrap", java.util.List.of(Length.mm(4.52), Length.mm(4.5))))
-                .isEqualTo("4.4, 4.52, 4.50");
-        assertThat(form.with(Map.of("scrap", "")).plus("scrap", java.util.List.of(Length.in(.178))))
+        assertThat(form.plus("scrap", List.of(Length.mm(4.52), Length.mm(4.5)))).isEqualTo("4.4, 4.52, 4.50");
+        assertThat(form.with(Map.of("scrap", "")).plus("scrap", List.of(Length.in(.178))))
                 .isEqualTo("4.52");
     }
 
@@ -332,7 +334,7 @@ class SumsTest {
 
     @Test
     void arcs_are_drawn_in_chords_on_their_circle() {
-        var circle = bucina.core.sheet.Ring.circle(new Point(0, 0), Length.in(1));
+        var circle = Ring.circle(new Point(0, 0), Length.in(1));
         assertThat(Chords.of(circle))
                 .hasSizeGreaterThan(50)
                 .allSatisfy(p -> assertThat(Math.hypot(p.x(), p.y())).isCloseTo(25.4e6, within(1e-3)));

@@ -16,6 +16,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
@@ -159,7 +160,7 @@ final class CalcNestCommand implements Callable<Integer> {
         if (!(cone.degrees() > 0 && cone.degrees() < 180)) {
             throw Common.wrong("--angle " + cone + " is no cone: write it over 0 and under 180, like 100");
         }
-        Matcher m = NAMED.matcher(head.strip().toLowerCase(java.util.Locale.ROOT));
+        Matcher m = NAMED.matcher(head.strip().toLowerCase(Locale.ROOT));
         Length below = common.lengths().parsePositive(sub, "--sub");
         if (!m.matches()) {
             return byDiameter(cone, dimpled, below, judge);

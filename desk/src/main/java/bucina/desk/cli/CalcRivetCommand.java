@@ -16,6 +16,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
@@ -78,7 +79,7 @@ final class CalcRivetCommand implements Callable<Integer> {
         List<Finding> faults = solution.faults();
         ObjectNode tree = tree(choice, faults);
         ArrayNode dressed = tree.putArray("layers");
-        solution.dressing().plies().forEach(p -> dressed.add(p.dress().name().toLowerCase(java.util.Locale.ROOT)));
+        solution.dressing().plies().forEach(p -> dressed.add(p.dress().name().toLowerCase(Locale.ROOT)));
         common.answer(tree, lines(choice, faults));
         return choice.pick().usable() ? Common.exit(faults) : Cli.FINDINGS;
     }

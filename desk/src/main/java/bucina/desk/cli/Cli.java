@@ -6,6 +6,7 @@ import bucina.store.file.BuildFileException;
 import java.io.PrintWriter;
 import java.time.Clock;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CancellationException;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import picocli.CommandLine;
@@ -96,9 +97,7 @@ public final class Cli implements Callable<Integer> {
     }
 
     private static int failed(PrintWriter err, Exception e) {
-        if (e instanceof InputException
-                || e instanceof java.util.concurrent.CancellationException
-                || e instanceof BuildFileException) {
+        if (e instanceof InputException || e instanceof CancellationException || e instanceof BuildFileException) {
             err.println(oneLine(String.valueOf(e.getMessage())));
             return UNUSABLE;
         }

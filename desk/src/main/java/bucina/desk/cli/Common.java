@@ -9,6 +9,7 @@ import bucina.core.measure.Unit;
 import bucina.core.rivet.Shank;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
+import bucina.desk.session.Catalogues;
 import bucina.store.json.Json;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
@@ -79,7 +80,7 @@ final class Common {
     /** The tables, read once for a call. */
     Catalogue catalogue() {
         if (catalogue == null) {
-            catalogue = bucina.desk.session.Catalogues.inForce();
+            catalogue = Catalogues.inForce();
         }
         return catalogue;
     }

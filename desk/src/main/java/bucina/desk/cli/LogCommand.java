@@ -1,7 +1,10 @@
 package bucina.desk.cli;
 
 import bucina.core.log.LogEntry;
+import bucina.core.measure.Length;
+import bucina.core.measure.Unit;
 import bucina.store.json.LogJson;
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
@@ -35,7 +38,7 @@ final class LogCommand extends OnBuild implements Callable<Integer> {
     }
 
     /** The contract's lengths have both units; the file's are bare mm. */
-    private static void lengths(com.fasterxml.jackson.databind.JsonNode work) {
+    private static void lengths(JsonNode work) {
         if (work instanceof ObjectNode w) {
             for (String field : List.of("length", "setting", "hole")) {
                 both(w, field);
@@ -49,10 +52,7 @@ final class LogCommand extends OnBuild implements Callable<Integer> {
 
     private static void both(ObjectNode node, String field) {
         if (node.hasNonNull(field)) {
-            node.set(
-                    field,
-                    Common.length(bucina.core.measure.Length.of(
-                            node.get(field).decimalValue(), bucina.core.measure.Unit.MM)));
+            node.set(field, Common.length(Length.of(node.get(field).decimalValue(), Unit.MM)));
         }
     }
 

@@ -13,6 +13,7 @@ import bucina.core.progress.Task;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
 import bucina.store.file.BuildFile;
+import com.fasterxml.jackson.databind.JsonNode;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -157,7 +158,7 @@ final class MarkCommand extends OnBuild implements Callable<Integer> {
         return undo ? "None of them was marked so." : "All of them were marked so already.";
     }
 
-    private static com.fasterxml.jackson.databind.JsonNode texts(List<String> texts) {
+    private static JsonNode texts(List<String> texts) {
         var array = Common.array();
         texts.forEach(array::add);
         return array;

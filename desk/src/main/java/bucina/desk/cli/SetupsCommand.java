@@ -1,5 +1,6 @@
 package bucina.desk.cli;
 
+import bucina.core.measure.Length;
 import bucina.core.plan.Build;
 import bucina.core.setup.Stretch;
 import bucina.core.stack.HoleReading;
@@ -92,7 +93,7 @@ final class SetupsCommand extends OnBuild implements Callable<Integer> {
                 + s.cutTo().map(c -> ", cut to " + common().show(c)).orElse("")
                 + s.gap().map(g -> "  gap " + common().show(g)).orElse("")
                 + before.flatMap(s::change)
-                        .filter(c -> !c.same(bucina.core.measure.Length.ZERO))
+                        .filter(c -> !c.same(Length.ZERO))
                         .map(c -> "  change " + common().show(c))
                         .orElse("");
     }

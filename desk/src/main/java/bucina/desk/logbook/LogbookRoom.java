@@ -3,6 +3,7 @@ package bucina.desk.logbook;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.log.Work;
+import bucina.core.measure.Length;
 import bucina.core.measure.LengthFormat;
 import bucina.desk.look.ShownPane;
 import bucina.desk.look.Thumbnails;
@@ -16,6 +17,8 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -27,6 +30,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** Lists the log by day, newest first; the entry chosen stands open at the right. */
@@ -49,7 +53,7 @@ public final class LogbookRoom extends ShownPane {
         filter.setPrefColumnCount(28);
         filter.textProperty().addListener((o, was, now) -> fill());
         HBox top = new HBox(14, Ui.label("Logbook", "room-title"), filter, totals);
-        top.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        top.setAlignment(Pos.CENTER_LEFT);
         top.setPadding(new Insets(12, 16, 10, 16));
         setTop(top);
         list.setId("log-list");
@@ -322,13 +326,13 @@ public final class LogbookRoom extends ShownPane {
             Label text = Ui.wrapped(value, "plain");
             GridPane.setHgrow(text, Priority.ALWAYS);
             Label label = Ui.label(name, "field-name");
-            label.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
-            GridPane.setValignment(label, javafx.geometry.VPos.TOP);
+            label.setMinWidth(Region.USE_PREF_SIZE);
+            GridPane.setValignment(label, VPos.TOP);
             grid.addRow(grid.getRowCount(), label, text);
         }
     }
 
-    private String show(bucina.core.measure.Length length) {
+    private String show(Length length) {
         return LengthFormat.trade(length, desk.unit());
     }
 

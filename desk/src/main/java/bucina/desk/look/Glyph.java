@@ -3,6 +3,7 @@ package bucina.desk.look;
 import bucina.core.log.HoleState;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
+import javafx.scene.shape.ArcType;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.shape.StrokeLineJoin;
 
@@ -105,7 +106,7 @@ public final class Glyph {
     private static void half(GraphicsContext g, double x, double y, double k, Palette p) {
         ring(g, x, y, k, p.done(), p.film());
         g.setFill(p.done());
-        g.fillArc(x - k, y - k, 2 * k, 2 * k, 180, 180, javafx.scene.shape.ArcType.CHORD);
+        g.fillArc(x - k, y - k, 2 * k, 2 * k, 180, 180, ArcType.CHORD);
     }
 
     /**
@@ -129,7 +130,7 @@ public final class Glyph {
             line(g, x - k * 0.7, y + k * 0.7, x + k * 0.7, y - k * 0.7, p.stop());
         } else if (of > 1 && place > 0) {
             g.setFill(p.layout());
-            g.fillArc(x - k, y - k, 2 * k, 2 * k, 90, -360.0 * place / (of - 1), javafx.scene.shape.ArcType.ROUND);
+            g.fillArc(x - k, y - k, 2 * k, 2 * k, 90, -360.0 * place / (of - 1), ArcType.ROUND);
         }
     }
 
@@ -169,14 +170,14 @@ public final class Glyph {
     private static void skipped(GraphicsContext g, Palette p, double r, double x, double y) {
         g.setStroke(p.attention());
         g.setLineWidth(Math.max(1.6, r * 0.3));
-        g.strokeArc(x - r * 1.4, y - r * 2.1, r * 2.8, r * 2.4, 20, 140, javafx.scene.shape.ArcType.OPEN);
+        g.strokeArc(x - r * 1.4, y - r * 2.1, r * 2.8, r * 2.4, 20, 140, ArcType.OPEN);
         g.strokeLine(x + r * 1.25, y - r * 1.35, x + r * 1.5, y - r * 0.75);
     }
 
     private static void query(GraphicsContext g, Palette p, double r, double x, double y) {
         g.setStroke(p.attention());
         g.setLineWidth(Math.max(1.5, r * 0.26));
-        g.strokeArc(x + r * 0.75, y - r * 1.75, r * 0.85, r * 0.85, -60, 240, javafx.scene.shape.ArcType.OPEN);
+        g.strokeArc(x + r * 0.75, y - r * 1.75, r * 0.85, r * 0.85, -60, 240, ArcType.OPEN);
         g.setFill(p.attention());
         g.fillOval(x + r * 1.0, y - r * 0.6, r * 0.36, r * 0.36);
     }

@@ -15,7 +15,7 @@ public final class Thumbnails {
     public static Node of(Photo photo, double size) {
         Image image = new Image(new ByteArrayInputStream(photo.content()), 0, size, true, true);
         if (image.isError()) {
-            return bucina.desk.look.Ui.label("picture " + photo.sha256().substring(0, 8) + " cannot be shown", "soft");
+            return Ui.label("picture " + photo.sha256().substring(0, 8) + " cannot be shown", "soft");
         }
         ImageView view = new ImageView(image);
         view.setAccessibleText("photograph " + photo.sha256().substring(0, 8));

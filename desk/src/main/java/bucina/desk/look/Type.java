@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import javafx.scene.text.Font;
+import javafx.scene.text.FontWeight;
 
 /**
  * The typefaces that ship with the program, and the one scale of sizes: {@value #SMALL}, {@value #BODY}, {@value
@@ -46,6 +47,6 @@ public final class Type {
 
     /** Bold text of a size. */
     public static Font bold(double size) {
-        return Font.font(TEXT, javafx.scene.text.FontWeight.BOLD, size);
+        return Font.font(TEXT, FontWeight.BOLD, size);
     }
 }

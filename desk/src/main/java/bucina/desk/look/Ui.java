@@ -1,7 +1,9 @@
 package bucina.desk.look;
 
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
@@ -43,7 +45,7 @@ public final class Ui {
         if (!key.isEmpty()) {
             Label hint = label(key, "key-hint");
             button.setGraphic(hint);
-            button.setContentDisplay(javafx.scene.control.ContentDisplay.RIGHT);
+            button.setContentDisplay(ContentDisplay.RIGHT);
             button.setGraphicTextGap(8);
         }
         button.setOnAction(e -> action.run());
@@ -67,7 +69,7 @@ public final class Ui {
     private static HBox numberLine(String title, String value) {
         HBox line = new HBox(
                 8, label(title, "number-name"), spring(), kept(value, "number-value"), label("?", "number-why"));
-        line.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        line.setAlignment(Pos.CENTER_LEFT);
         line.setMouseTransparent(true);
         return line;
     }
@@ -99,7 +101,7 @@ public final class Ui {
     public static HBox named(String name, Node field) {
         HBox box = new HBox(8, Ui.kept(name, "field-name"), field);
         HBox.setHgrow(field, Priority.ALWAYS);
-        box.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        box.setAlignment(Pos.CENTER_LEFT);
         box.visibleProperty().bind(field.visibleProperty());
         box.managedProperty().bind(field.visibleProperty());
         return box;

@@ -7,6 +7,7 @@ import bucina.desk.session.Desk;
 import bucina.desk.session.Latest;
 import bucina.desk.session.PapersModel;
 import javafx.geometry.Insets;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.BorderPane;
@@ -56,7 +57,7 @@ public final class PapersRoom extends ShownPane {
         });
     }
 
-    private static ScrollPane column(String title, javafx.scene.Node... nodes) {
+    private static ScrollPane column(String title, Node... nodes) {
         VBox box = new VBox(10, Ui.label(title, "room-title"));
         box.getChildren().addAll(nodes);
         box.setPadding(new Insets(14));

@@ -1,9 +1,11 @@
 package bucina.desk.rack;
 
+import bucina.core.measure.Unit;
 import bucina.core.plan.Assembly;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
 import bucina.core.plan.Group;
+import bucina.core.plan.Hand;
 import bucina.core.state.Snapshot;
 import bucina.desk.look.Palette;
 import bucina.desk.look.ShownPane;
@@ -11,7 +13,9 @@ import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import java.util.ArrayList;
 import java.util.List;
+import javafx.css.PseudoClass;
 import javafx.geometry.Insets;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -95,7 +99,7 @@ public final class Rack extends ShownPane {
         Button button = Ui.button(text, key, action, "quiet");
         button.setId(id);
         button.setMaxWidth(Double.MAX_VALUE);
-        button.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        button.setAlignment(Pos.CENTER_LEFT);
         return button;
     }
 
@@ -116,11 +120,11 @@ public final class Rack extends ShownPane {
             list.getChildren().add(Ui.wrapped(assembly.name(), "rack-assembly"));
             list.getChildren()
                     .add(Ui.wrapped(
-                            (assembly.hand() == bucina.core.plan.Hand.NONE
+                            (assembly.hand() == Hand.NONE
                                             ? "no hand"
                                             : assembly.hand().word() + " hand")
                                     + ", drawn in "
-                                    + (assembly.unit() == bucina.core.measure.Unit.INCH ? "inches" : "mm")
+                                    + (assembly.unit() == Unit.INCH ? "inches" : "mm")
                                     + (assembly.drawings().isEmpty()
                                             ? ""
                                             : ". " + String.join(", ", assembly.drawings())),
@@ -199,7 +203,7 @@ public final class Rack extends ShownPane {
         for (Node node : list.getChildren()) {
             if (node.getUserData() != null) {
                 node.pseudoClassStateChanged(
-                        javafx.css.PseudoClass.getPseudoClass("picked"),
+                        PseudoClass.getPseudoClass("picked"),
                         current.filter(node.getUserData()::equals).isPresent());
             }
         }

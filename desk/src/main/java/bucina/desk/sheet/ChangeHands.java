@@ -14,12 +14,14 @@ import bucina.core.rule.Finding;
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Point;
 import bucina.core.sheet.Segment;
+import bucina.core.sheet.Trace;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
 import bucina.core.stack.StackCheck;
 import bucina.desk.look.Palette;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Selection;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -173,8 +175,7 @@ final class ChangeHands {
         desk.layerProperty()
                 .set(desk.face().face().layers().stream()
                         .filter(l -> l.outline().covers(at))
-                        .min(java.util.Comparator.comparingDouble(
-                                l -> l.outline().outer().area()))
+                        .min(Comparator.comparingDouble(l -> l.outline().outer().area()))
                         .map(Layer::id));
     }
 
@@ -342,7 +343,7 @@ final class ChangeHands {
     private static void sheet(GraphicsContext g, SheetTransform t, Palette p, Layer layer) {
         g.setStroke(p.layout());
         g.setLineWidth(2.4);
-        List<Point> points = bucina.core.sheet.Trace.of(layer.outline().outer(), 0.5 / t.scale());
+        List<Point> points = Trace.of(layer.outline().outer(), 0.5 / t.scale());
         g.beginPath();
         for (int i = 0; i < points.size(); i++) {
             double x = t.toX(points.get(i).x());

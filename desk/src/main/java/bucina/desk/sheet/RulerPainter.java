@@ -1,6 +1,7 @@
 package bucina.desk.sheet;
 
 import bucina.core.measure.Length;
+import bucina.core.measure.LengthFormat;
 import bucina.core.measure.Unit;
 import bucina.core.stack.HoleReading;
 import bucina.desk.look.Palette;
@@ -100,10 +101,8 @@ final class RulerPainter {
         g.setFont(Type.bold(Type.SMALL * Math.min(text, 1.3)));
         g.setTextBaseline(VPos.CENTER);
         g.setTextAlign(TextAlignment.CENTER);
-        String across = bucina.core.measure.LengthFormat.figure(
-                Length.nm(reading.hole().at().x()), unit, 3);
-        String up = bucina.core.measure.LengthFormat.figure(
-                Length.nm(reading.hole().at().y()), unit, 3);
+        String across = LengthFormat.figure(Length.nm(reading.hole().at().x()), unit, 3);
+        String up = LengthFormat.figure(Length.nm(reading.hole().at().y()), unit, 3);
         across(x, across, y);
         up(y, up, x);
     }

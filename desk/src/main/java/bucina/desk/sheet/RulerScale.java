@@ -1,6 +1,7 @@
 package bucina.desk.sheet;
 
 import bucina.core.measure.Unit;
+import java.util.Locale;
 
 /**
  * Where a ruler has its ticks.
@@ -28,7 +29,7 @@ public record RulerScale(double step, int parts, int decimals) {
 
     /** The label at a multiple of the step; inches without the nought before the point, as the trade writes them. */
     public String label(long multiple, Unit unit) {
-        String text = String.format(java.util.Locale.ROOT, "%." + decimals + "f", multiple * step);
+        String text = String.format(Locale.ROOT, "%." + decimals + "f", multiple * step);
         return unit == Unit.INCH && decimals > 0 ? text.replaceFirst("^(-?)0\\.", "$1.") : text;
     }
 }

@@ -26,6 +26,8 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Region;
+import javafx.scene.transform.Scale;
+import javafx.scene.transform.Translate;
 import javafx.util.Duration;
 import org.jspecify.annotations.Nullable;
 
@@ -164,10 +166,7 @@ public final class SheetView extends Region implements Shown {
         double k = wanted.scale() / drawn.scale();
         for (Canvas canvas : new Canvas[] {sheet, overlay}) {
             canvas.getTransforms()
-                    .setAll(
-                            new javafx.scene.transform.Translate(
-                                    wanted.x0() - drawn.x0() * k, wanted.y0() - drawn.y0() * k),
-                            new javafx.scene.transform.Scale(k, k));
+                    .setAll(new Translate(wanted.x0() - drawn.x0() * k, wanted.y0() - drawn.y0() * k), new Scale(k, k));
         }
         rest.playFromStart();
     }

@@ -10,10 +10,12 @@ import bucina.desk.session.Playing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -64,7 +66,7 @@ public final class ClecoBar extends ShownBox {
         Button done =
                 Ui.button("Close", "Esc", () -> desk.over().playingProperty().set(Optional.empty()), "quiet");
         FlowPane head = new FlowPane(8, 4, title, mode, work, next, done);
-        head.setRowValignment(javafx.geometry.VPos.CENTER);
+        head.setRowValignment(VPos.CENTER);
         HBox steps = new HBox(8, back, on, play, slider, supply);
         steps.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(head, steps, Ui.scroll(new VBox(5, sentence, why)));
@@ -159,12 +161,12 @@ public final class ClecoBar extends ShownBox {
 
     /** Plays, or stops. */
     public void turn() {
-        if (clock.getStatus() == javafx.animation.Animation.Status.RUNNING) {
+        if (clock.getStatus() == Animation.Status.RUNNING) {
             clock.stop();
         } else {
             clock.play();
         }
-        play.setText(clock.getStatus() == javafx.animation.Animation.Status.RUNNING ? "Stop" : "Play");
+        play.setText(clock.getStatus() == Animation.Status.RUNNING ? "Stop" : "Play");
     }
 
     private void tick() {

@@ -19,6 +19,8 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 
@@ -269,13 +271,7 @@ public final class RowStrip extends Region implements Shown {
         words(word, palette.soft(), Type.text(size), 14, y, TextAlignment.LEFT);
     }
 
-    private void words(
-            String text,
-            javafx.scene.paint.Color colour,
-            javafx.scene.text.Font font,
-            double x,
-            double y,
-            TextAlignment align) {
+    private void words(String text, Color colour, Font font, double x, double y, TextAlignment align) {
         g.setFill(colour);
         g.setFont(font);
         g.setTextAlign(align);

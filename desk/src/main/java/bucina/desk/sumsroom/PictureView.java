@@ -5,6 +5,7 @@ import bucina.core.sums.Picture;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Type;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Point2D;
@@ -122,7 +123,7 @@ public final class PictureView extends Region {
         return drawn.stream()
                 .flatMap(d -> d.grips().stream())
                 .filter(g -> Math.hypot(g.x() - x, g.y() - y) <= REACH)
-                .min(java.util.Comparator.comparingDouble(g -> Math.hypot(g.x() - x, g.y() - y)));
+                .min(Comparator.comparingDouble(g -> Math.hypot(g.x() - x, g.y() - y)));
     }
 
     private void press(MouseEvent e) {

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.css.PseudoClass;
 import javafx.geometry.Insets;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.Priority;
@@ -59,7 +60,7 @@ final class SumList extends VBox {
         }
     }
 
-    private static javafx.scene.Node heading(String text) {
+    private static Node heading(String text) {
         var label = Ui.label(text, "caption");
         label.setPadding(new Insets(8, 10, 2, 12));
         return label;

@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Insets;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Control;
@@ -27,6 +28,8 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -170,10 +173,10 @@ final class SumSide extends BorderPane {
                 area.setPrefRowCount(Math.clamp(text.lines().count(), 1, 6));
                 area.setPrefColumnCount(16);
                 area.textProperty().addListener((o, was, now) -> typed(ask.key(), now));
-                area.addEventFilter(javafx.scene.input.KeyEvent.KEY_PRESSED, e -> {
-                    if (e.getCode() == javafx.scene.input.KeyCode.TAB && !e.isControlDown()) {
+                area.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+                    if (e.getCode() == KeyCode.TAB && !e.isControlDown()) {
                         // Tab goes on to the next field, as everywhere.
-                        area.fireEvent(new javafx.scene.input.KeyEvent(
+                        area.fireEvent(new KeyEvent(
                                 e.getSource(),
                                 e.getTarget(),
                                 e.getEventType(),
@@ -228,7 +231,7 @@ final class SumSide extends BorderPane {
         Ui.shown(crib, drill && build);
     }
 
-    private static javafx.scene.Node note(Answer.Note note) {
+    private static Node note(Answer.Note note) {
         if (note.level() == Level.NOTE) {
             return Ui.wrapped(note.text(), "caution");
         }

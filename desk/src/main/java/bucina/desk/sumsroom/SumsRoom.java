@@ -33,9 +33,11 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.beans.value.ObservableValue;
+import javafx.event.EventHandler;
 import javafx.geometry.Insets;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
@@ -278,11 +280,11 @@ public final class SumsRoom extends ShownPane {
 
     private SumForm holdOn() {
         pulledFrom = form;
-        picture.addEventHandler(javafx.scene.input.MouseEvent.MOUSE_RELEASED, new javafx.event.EventHandler<>() {
+        picture.addEventHandler(MouseEvent.MOUSE_RELEASED, new EventHandler<>() {
             @Override
-            public void handle(javafx.scene.input.MouseEvent e) {
+            public void handle(MouseEvent e) {
                 pulledFrom = null;
-                picture.removeEventHandler(javafx.scene.input.MouseEvent.MOUSE_RELEASED, this);
+                picture.removeEventHandler(MouseEvent.MOUSE_RELEASED, this);
             }
         });
         return form;

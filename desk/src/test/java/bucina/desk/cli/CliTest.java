@@ -3,6 +3,7 @@ package bucina.desk.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import bucina.desk.session.Sessions;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -17,7 +18,7 @@ class CliTest extends OnCommandLine {
     @BeforeEach
     void demo() {
         file = folder.resolve("demo.bucina");
-        bucina.desk.session.Sessions.everythingInPlace(file);
+        Sessions.everythingInPlace(file);
     }
 
     @Test

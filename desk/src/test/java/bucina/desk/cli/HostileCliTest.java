@@ -2,6 +2,8 @@ package bucina.desk.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import bucina.core.catalogue.CatalogueReader;
+import bucina.desk.session.DemoBuild;
 import bucina.store.json.Json;
 import java.io.IOException;
 import java.io.PrintWriter;
@@ -124,8 +126,7 @@ class HostileCliTest {
     @Test
     void one_word_of_each_call_is_put_wrong_or_left_out_or_doubled() throws IOException {
         file = folder.resolve("locker.bucina");
-        bucina.desk.session.DemoBuild.write(
-                bucina.desk.session.DemoBuild.Which.LOCKER, file, bucina.core.catalogue.CatalogueReader.shipped());
+        DemoBuild.write(DemoBuild.Which.LOCKER, file, CatalogueReader.shipped());
         Random random = new Random(9);
         int refused = 0;
         for (String call : CALLS) {
@@ -157,8 +158,7 @@ class HostileCliTest {
     @Test
     void each_call_is_right_as_it_stands_and_answers_in_json() throws IOException {
         file = folder.resolve("locker.bucina");
-        bucina.desk.session.DemoBuild.write(
-                bucina.desk.session.DemoBuild.Which.LOCKER, file, bucina.core.catalogue.CatalogueReader.shipped());
+        DemoBuild.write(DemoBuild.Which.LOCKER, file, CatalogueReader.shipped());
         for (String call : CALLS) {
             if (call.startsWith("log FILE add")) {
                 continue;

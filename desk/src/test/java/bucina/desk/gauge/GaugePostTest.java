@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Queue;
+import java.util.function.Consumer;
 import org.junit.jupiter.api.Test;
 
 class GaugePostTest {
@@ -81,10 +82,10 @@ class GaugePostTest {
 
     @Test
     void garbage_and_a_lost_gauge_are_said_and_one_put_away_is_not_heard() {
-        List<java.util.function.Consumer<Gauge.Event>> to = new ArrayList<>();
+        List<Consumer<Gauge.Event>> to = new ArrayList<>();
         Gauge gauge = new Gauge() {
             @Override
-            public void open(java.util.function.Consumer<Event> listener) {
+            public void open(Consumer<Event> listener) {
                 to.add(listener);
             }
 

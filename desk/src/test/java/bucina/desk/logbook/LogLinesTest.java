@@ -8,6 +8,7 @@ import bucina.desk.session.Session;
 import bucina.desk.session.Sessions;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -49,9 +50,7 @@ class LogLinesTest {
                 .filter(l -> l instanceof LogLines.Day)
                 .map(l -> ((LogLines.Day) l).date())
                 .toList();
-        assertThat(days)
-                .isSortedAccordingTo(java.util.Comparator.reverseOrder())
-                .doesNotHaveDuplicates();
+        assertThat(days).isSortedAccordingTo(Comparator.reverseOrder()).doesNotHaveDuplicates();
     }
 
     @Test

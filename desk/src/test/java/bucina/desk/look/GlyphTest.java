@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import bucina.core.log.HoleState;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -64,9 +65,9 @@ class GlyphTest {
     }
 
     private static double[] stretched(double[] grey) {
-        double least = java.util.Arrays.stream(grey).min().orElseThrow();
-        double most = java.util.Arrays.stream(grey).max().orElseThrow();
-        return java.util.Arrays.stream(grey)
+        double least = Arrays.stream(grey).min().orElseThrow();
+        double most = Arrays.stream(grey).max().orElseThrow();
+        return Arrays.stream(grey)
                 .map(g -> (g - least) / Math.max(1e-9, most - least))
                 .toArray();
     }

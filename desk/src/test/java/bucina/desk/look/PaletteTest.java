@@ -3,6 +3,7 @@ package bucina.desk.look;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.awt.Font;
+import java.awt.font.FontRenderContext;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
@@ -82,7 +83,7 @@ class PaletteTest {
     @Test
     void figures_are_all_of_one_width() throws Exception {
         Font font = font("b612-regular").deriveFont(100f);
-        var context = new java.awt.font.FontRenderContext(null, true, true);
+        var context = new FontRenderContext(null, true, true);
         double zero = font.getStringBounds("0", context).getWidth();
         for (char c = '1'; c <= '9'; c++) {
             assertThat(font.getStringBounds(String.valueOf(c), context).getWidth())

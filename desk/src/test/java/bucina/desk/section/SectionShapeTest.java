@@ -7,8 +7,10 @@ import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.dress.Preparation;
 import bucina.core.measure.Length;
+import bucina.core.measure.Unit;
 import bucina.core.plan.Fastener;
 import bucina.core.rivet.HeadStyle;
+import bucina.core.sheet.Box;
 import bucina.core.stack.Solution;
 import bucina.core.stack.Solver;
 import bucina.desk.sheet.RulerScale;
@@ -72,7 +74,7 @@ class SectionShapeTest {
 
     @Test
     void zooming_keeps_the_place_under_the_pointer() {
-        SheetTransform t = SheetTransform.fit(new bucina.core.sheet.Box(0, 0, 10 * INCH, 5 * INCH), 800, 600, 20);
+        SheetTransform t = SheetTransform.fit(new Box(0, 0, 10 * INCH, 5 * INCH), 800, 600, 20);
         var before = t.toFace(300, 200);
         var after = t.zoomed(2.7, 300, 200).toFace(300, 200);
         assertThat(after.x()).isCloseTo(before.x(), within(1.0));
@@ -85,8 +87,7 @@ class SectionShapeTest {
         assertThat(RulerScale.of(12, 62)).isEqualTo(new RulerScale(10, 5, 0));
         assertThat(RulerScale.of(60, 62)).isEqualTo(new RulerScale(2, 4, 0));
         assertThat(RulerScale.of(700, 62)).isEqualTo(new RulerScale(.1, 5, 1));
-        assertThat(RulerScale.of(700, 62).label(5, bucina.core.measure.Unit.INCH))
-                .isEqualTo(".5");
-        assertThat(RulerScale.of(700, 62).label(5, bucina.core.measure.Unit.MM)).isEqualTo("0.5");
+        assertThat(RulerScale.of(700, 62).label(5, Unit.INCH)).isEqualTo(".5");
+        assertThat(RulerScale.of(700, 62).label(5, Unit.MM)).isEqualTo("0.5");
     }
 }

@@ -13,6 +13,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -136,7 +137,7 @@ public final class HeldOpenPdf {
     }
 
     private List<String> wrapped(PdfPage page, String text, double mm) throws IOException {
-        List<String> lines = new java.util.ArrayList<>();
+        List<String> lines = new ArrayList<>();
         StringBuilder line = new StringBuilder();
         for (String word : text.split(" ")) {
             if (!line.isEmpty() && page.wide(line + " " + word, mm) > paper.width() - 2 * SIDE - 4) {

@@ -16,14 +16,17 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Clock;
+import java.time.DateTimeException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -55,7 +58,7 @@ public final class BuildFile implements AutoCloseable {
             try (BuildFile file = new BuildFile(draft, Opening.connect(draft, false, false), false)) {
                 file.fill(document);
             }
-            Files.move(draft, path, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
+            Files.move(draft, path, StandardCopyOption.REPLACE_EXISTING);
         } catch (SQLException e) {
             discard(draft);
             throw Troubles.of(path, e);
@@ -223,7 +226,7 @@ public final class BuildFile implements AutoCloseable {
     private static void mark(PreparedStatement s, Mark mark) throws SQLException {
         s.setLong(1, mark.hole().n());
         s.setLong(2, mark.layer().n());
-        s.setString(3, mark.side().name().toLowerCase(java.util.Locale.ROOT));
+        s.setString(3, mark.side().name().toLowerCase(Locale.ROOT));
         s.setString(4, mark.operation().code());
         s.setString(5, mark.at().toString());
         s.setInt(6, mark.on() ? 1 : 0);
@@ -292,7 +295,7 @@ public final class BuildFile implements AutoCloseable {
             throw Troubles.of(path, e);
         } catch (InputException e) {
             throw Troubles.damaged(path, e);
-        } catch (IllegalArgumentException | NullPointerException | java.time.DateTimeException e) {
+        } catch (IllegalArgumentException | NullPointerException | DateTimeException e) {
             throw Troubles.damaged(path, String.valueOf(e.getMessage()), e);
         }
     }

@@ -15,6 +15,7 @@ import bucina.store.json.PlanJson;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.SQLException;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -96,7 +97,7 @@ final class PlanRows {
     }
 
     private static List<Map.Entry<Long, Place>> reversed(Map<Long, Place> places) {
-        List<Map.Entry<Long, Place>> entries = new java.util.ArrayList<>(places.entrySet());
+        List<Map.Entry<Long, Place>> entries = new ArrayList<>(places.entrySet());
         Collections.reverse(entries);
         return entries;
     }

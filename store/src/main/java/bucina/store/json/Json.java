@@ -1,6 +1,7 @@
 package bucina.store.json;
 
 import bucina.core.measure.InputException;
+import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.StreamReadConstraints;
@@ -18,7 +19,7 @@ import java.io.UncheckedIOException;
 /** One way of reading and writing JSON trees for the whole program: strict, decimal numbers exact. */
 public final class Json {
 
-    private static final ObjectMapper MAPPER = JsonMapper.builder(com.fasterxml.jackson.core.JsonFactory.builder()
+    private static final ObjectMapper MAPPER = JsonMapper.builder(JsonFactory.builder()
                     .streamReadConstraints(StreamReadConstraints.builder()
                             .maxStringLength(64_000_000)
                             .maxNumberLength(100)

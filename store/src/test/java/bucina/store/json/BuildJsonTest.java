@@ -31,6 +31,7 @@ import com.networknt.schema.JsonSchema;
 import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
 import java.io.IOException;
+import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -288,7 +289,7 @@ class BuildJsonTest {
         set(
                 tree,
                 "/assemblies/0/faces/0/layers/0/thickness",
-                JsonNodeFactory.instance.numberNode(new java.math.BigDecimal("1e-999999999")));
+                JsonNodeFactory.instance.numberNode(new BigDecimal("1e-999999999")));
         assertThatThrownBy(() -> BuildJson.read(tree)).isInstanceOf(InputException.class);
     }
 }
