@@ -7,6 +7,7 @@ import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
 import bucina.core.stack.Solution;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -100,7 +101,7 @@ public record Answer(
         }
 
         Answer answer(Picture.Panel... panels) {
-            notes.sort(java.util.Comparator.comparing(n -> n.level().ordinal()));
+            notes.sort(Comparator.comparing(n -> n.level().ordinal()));
             return new Answer(
                     lines,
                     notes,

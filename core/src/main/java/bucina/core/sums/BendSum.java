@@ -12,6 +12,7 @@ import bucina.core.drawing.FlatDrawing;
 import bucina.core.measure.Angle;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
+import bucina.core.measure.Unit;
 import bucina.core.rule.Level;
 import bucina.core.sheet.Point;
 import java.util.ArrayList;
@@ -32,23 +33,12 @@ final class BendSum implements Sum {
     private static final String RULE = "BA = π/180 · A · (R + K t)";
 
     @Override
-    public String code() {
-        return "bend";
-    }
-
-    @Override
-    public String title() {
-        return "Bend bench";
-    }
-
-    @Override
-    public String question() {
-        return "A profile of legs and bends: how long is its flat, and where do the tangent and sight lines lie?";
-    }
-
-    @Override
-    public Family family() {
-        return Family.FORM;
+    public About about() {
+        return new About(
+                "bend",
+                Family.FORM,
+                "Bend bench",
+                "A profile of legs and bends: how long is its flat, and where do the tangent and sight lines lie?");
     }
 
     @Override
@@ -294,7 +284,7 @@ final class BendSum implements Sum {
         double hx = Math.cos(leg.from().heading());
         double hy = Math.sin(leg.from().heading());
         List<Length> legs = new ArrayList<>(a.legs);
-        double step = f.unit() == bucina.core.measure.Unit.MM ? 0.5e6 : 0.254e6;
+        double step = f.unit() == Unit.MM ? 0.5e6 : 0.254e6;
         if (grip == 0) {
             legs.set(0, snapped(legs.get(0).nanometres() - by.x() * hx - by.y() * hy, step));
             return Map.of("legs", typed(f, legs));

@@ -6,6 +6,7 @@ import bucina.core.bolt.Nut;
 import bucina.core.bolt.Washer;
 import bucina.core.measure.Length;
 import bucina.core.rule.Level;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
@@ -14,23 +15,12 @@ import java.util.stream.Collectors;
 final class BoltSum implements Sum {
 
     @Override
-    public String code() {
-        return "bolt";
-    }
-
-    @Override
-    public String title() {
-        return "Bolt and washers";
-    }
-
-    @Override
-    public String question() {
-        return "Which bolt, which washers under head and nut, and what torque?";
-    }
-
-    @Override
-    public Family family() {
-        return Family.FASTEN;
+    public About about() {
+        return new About(
+                "bolt",
+                Family.FASTEN,
+                "Bolt and washers",
+                "Which bolt, which washers under head and nut, and what torque?");
     }
 
     @Override
@@ -146,8 +136,7 @@ final class BoltSum implements Sum {
         return washers.isEmpty()
                 ? "none"
                 : washers.stream()
-                        .collect(Collectors.groupingBy(
-                                Washer::name, java.util.LinkedHashMap::new, Collectors.counting()))
+                        .collect(Collectors.groupingBy(Washer::name, LinkedHashMap::new, Collectors.counting()))
                         .entrySet()
                         .stream()
                         .map(e -> (e.getValue() > 1 ? e.getValue() + " " : "") + e.getKey())

@@ -12,7 +12,9 @@ import bucina.core.measure.Unit;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.rivet.RivetSize;
 import bucina.core.rule.Level;
+import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
+import bucina.core.sheet.Ring;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -20,6 +22,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 
 /** The flat of a bracket with flanges on several sides. */
 final class BracketSum implements Sum {
@@ -28,24 +31,13 @@ final class BracketSum implements Sum {
     private static final Pattern HOLE = Pattern.compile("(base|\\d{1,2})\\s*:\\s*([^,]+),([^,]+),([^,]+)");
 
     @Override
-    public String code() {
-        return "bracket";
-    }
-
-    @Override
-    public String title() {
-        return "Bracket flat";
-    }
-
-    @Override
-    public String question() {
-        return "A base with flanges along its sides: the blank to cut, its relief holes, and where the holes go "
-                + "before it is bent.";
-    }
-
-    @Override
-    public Family family() {
-        return Family.FORM;
+    public About about() {
+        return new About(
+                "bracket",
+                Family.FORM,
+                "Bracket flat",
+                "A base with flanges along its sides: the blank to cut, its relief holes, and where the holes go "
+                        + "before it is bent.");
     }
 
     @Override
@@ -133,7 +125,7 @@ final class BracketSum implements Sum {
         Optional<Integer> flange = Optional.empty();
         if (!m.group(1).equals("base")) {
             int side = Integer.parseInt(m.group(1)) - 1;
-            flange = java.util.stream.IntStream.range(0, flanges.size())
+            flange = IntStream.range(0, flanges.size())
                     .boxed()
                     .filter(i -> flanges.get(i).side() == side)
                     .findFirst();
@@ -329,9 +321,7 @@ final class BracketSum implements Sum {
         if (flat.bracket().grain() == Bracket.Grain.UNKNOWN) {
             return;
         }
-        var box = new bucina.core.sheet.Outline(
-                        bucina.core.sheet.Ring.polygon(flat.bracket().base()), List.of())
-                .box();
+        var box = new Outline(Ring.polygon(flat.bracket().base()), List.of()).box();
         double x = (box.minX() + box.maxX()) / 2;
         double y = (box.minY() + box.maxY()) / 2;
         double half = Math.min(box.width(), box.height()) * 0.22;

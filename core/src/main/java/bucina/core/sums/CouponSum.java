@@ -12,23 +12,12 @@ final class CouponSum implements Sum {
     private static final String PRACTICE = "builders' practice: creep up on scrap, check every 20 to 30 holes";
 
     @Override
-    public String code() {
-        return "coupon";
-    }
-
-    @Override
-    public String title() {
-        return "Countersink coupon";
-    }
-
-    @Override
-    public String question() {
-        return "Is the stop cage set, does it drift, and after which hole is it checked next?";
-    }
-
-    @Override
-    public Family family() {
-        return Family.FASTEN;
+    public About about() {
+        return new About(
+                "coupon",
+                Family.FASTEN,
+                "Countersink coupon",
+                "Is the stop cage set, does it drift, and after which hole is it checked next?");
     }
 
     @Override
@@ -93,7 +82,7 @@ final class CouponSum implements Sum {
     }
 
     private static void drift(Coupon c, Answer.Maker out, Figures f) {
-        c.deeper().ifPresent(d -> stop(out, d, f));
+        c.deeper().ifPresent(d -> deeper(out, d, f));
         c.drift()
                 .ifPresent(d -> out.line(
                         "Drift in " + c.every() + " holes",
@@ -104,8 +93,8 @@ final class CouponSum implements Sum {
                         "Bits dull and stops slip. Three readings or more."));
     }
 
-    private static Answer.Maker stop(Answer.Maker out, Length d, Figures f) {
-        return out.line(
+    private static void deeper(Answer.Maker out, Length d, Figures f) {
+        out.line(
                 d.atLeast(Length.ZERO) ? "Stop to target, deeper" : "Stop to target, back off",
                 f.fine(d.abs()),
                 "(target − read) / (2 tan θ)",

@@ -5,6 +5,7 @@ import bucina.core.cut.CutText;
 import bucina.core.cut.GaugeCheck;
 import bucina.core.cut.Piece;
 import bucina.core.cut.Stock;
+import bucina.core.explain.Why;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.rule.Level;
@@ -20,23 +21,12 @@ final class CutSum implements Sum {
     private static final int SHOWN = 12;
 
     @Override
-    public String code() {
-        return "cut";
-    }
-
-    @Override
-    public String title() {
-        return "Cutting list";
-    }
-
-    @Override
-    public String question() {
-        return "Which piece from which bar, with the least left over? The gauge you measured stands behind @.";
-    }
-
-    @Override
-    public Family family() {
-        return Family.CUT;
+    public About about() {
+        return new About(
+                "cut",
+                Family.CUT,
+                "Cutting list",
+                "Which piece from which bar, with the least left over? The gauge you measured stands behind @.");
     }
 
     @Override
@@ -130,15 +120,15 @@ final class CutSum implements Sum {
 
     private static void lines(
             int bars, int bound, Figures f, Length left, Length used, List<String> order, Answer.Maker out) {
-        List<bucina.core.explain.Why> first = List.of(
-                new bucina.core.explain.Why(
+        List<Why> first = List.of(
+                new Why(
                         "Bars cut",
                         bars + ", at least " + bound,
                         "first-fit, then the best of all fillings of a bar",
                         "no cutting stays under " + bound,
                         "cutting stock by patterns, Gilmore and Gomory 1961",
                         bars == bound ? "This is as few as can be." : "Within " + (bars - bound) + " of the bound."),
-                new bucina.core.explain.Why(
+                new Why(
                         "Left over",
                         f.show(left),
                         "Σ of what is left of the bars cut",
@@ -146,7 +136,7 @@ final class CutSum implements Sum {
                                 + f.show(used),
                         "this list",
                         ""),
-                new bucina.core.explain.Why(
+                new Why(
                         "To order",
                         order.isEmpty() ? "nothing" : String.join(", ", order),
                         "the missing pieces cut from bars as they are sold",

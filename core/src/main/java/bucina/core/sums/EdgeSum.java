@@ -10,23 +10,12 @@ import java.util.List;
 final class EdgeSum implements Sum {
 
     @Override
-    public String code() {
-        return "edge";
-    }
-
-    @Override
-    public String title() {
-        return "Edge distance";
-    }
-
-    @Override
-    public String question() {
-        return "Is this hole far enough from the edge, and would the next size up still be?";
-    }
-
-    @Override
-    public Family family() {
-        return Family.FASTEN;
+    public About about() {
+        return new About(
+                "edge",
+                Family.FASTEN,
+                "Edge distance",
+                "Is this hole far enough from the edge, and would the next size up still be?");
     }
 
     @Override

@@ -14,23 +14,12 @@ import java.util.Optional;
 final class FluteSum implements Sum {
 
     @Override
-    public String code() {
-        return "flute";
-    }
-
-    @Override
-    public String title() {
-        return "Flutes";
-    }
-
-    @Override
-    public String question() {
-        return "A flange whose hole line is bowed: how many flutes, between which holes, how deep?";
-    }
-
-    @Override
-    public Family family() {
-        return Family.FORM;
+    public About about() {
+        return new About(
+                "flute",
+                Family.FORM,
+                "Flutes",
+                "A flange whose hole line is bowed: how many flutes, between which holes, how deep?");
     }
 
     @Override

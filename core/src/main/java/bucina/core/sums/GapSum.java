@@ -10,23 +10,12 @@ import java.util.List;
 final class GapSum implements Sum {
 
     @Override
-    public String code() {
-        return "gap";
-    }
-
-    @Override
-    public String title() {
-        return "Gap with washers";
-    }
-
-    @Override
-    public String question() {
-        return "Which washers fill the gap between two parts, so that the bolt does not pull them out of shape?";
-    }
-
-    @Override
-    public Family family() {
-        return Family.FASTEN;
+    public About about() {
+        return new About(
+                "gap",
+                Family.FASTEN,
+                "Gap with washers",
+                "Which washers fill the gap between two parts, so that the bolt does not pull them out of shape?");
     }
 
     @Override

@@ -19,23 +19,12 @@ import java.util.Optional;
 final class NestSum implements Sum {
 
     @Override
-    public String code() {
-        return "nest";
-    }
-
-    @Override
-    public String title() {
-        return "Countersink and nest";
-    }
-
-    @Override
-    public String question() {
-        return "How wide and how deep is the countersink that takes this head, or the dimpled skin above it?";
-    }
-
-    @Override
-    public Family family() {
-        return Family.FASTEN;
+    public About about() {
+        return new About(
+                "nest",
+                Family.FASTEN,
+                "Countersink and nest",
+                "How wide and how deep is the countersink that takes this head, or the dimpled skin above it?");
     }
 
     @Override

@@ -12,23 +12,12 @@ import java.util.List;
 final class NestingSum implements Sum {
 
     @Override
-    public String code() {
-        return "nesting";
-    }
-
-    @Override
-    public String title() {
-        return "Sheet nesting";
-    }
-
-    @Override
-    public String question() {
-        return "How do the blanks lie on the sheets on hand, with the grain where that matters?";
-    }
-
-    @Override
-    public Family family() {
-        return Family.CUT;
+    public About about() {
+        return new About(
+                "nesting",
+                Family.CUT,
+                "Sheet nesting",
+                "How do the blanks lie on the sheets on hand, with the grain where that matters?");
     }
 
     @Override

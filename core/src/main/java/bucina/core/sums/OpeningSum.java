@@ -6,6 +6,7 @@ import bucina.core.opening.Opening;
 import bucina.core.opening.StepDrill;
 import bucina.core.rule.Level;
 import bucina.core.rule.RuleKey;
+import bucina.core.sheet.Point;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -16,24 +17,13 @@ final class OpeningSum implements Sum {
     private static final String TYPED = "the steps below";
 
     @Override
-    public String code() {
-        return "opening";
-    }
-
-    @Override
-    public String title() {
-        return "Holes and openings";
-    }
-
-    @Override
-    public String question() {
-        return "Conduit, grommet, bushing and lightening holes: which step to stop at, and is enough metal left "
-                + "round them?";
-    }
-
-    @Override
-    public Family family() {
-        return Family.CUT;
+    public About about() {
+        return new About(
+                "opening",
+                Family.CUT,
+                "Holes and openings",
+                "Conduit, grommet, bushing and lightening holes: which step to stop at, and is enough metal left "
+                        + "round them?");
     }
 
     @Override
@@ -222,11 +212,10 @@ final class OpeningSum implements Sum {
         pen.dim(right * 0.6, 0, right * 0.6, y, 10, f.fine(t));
     }
 
-    private static List<bucina.core.sheet.Point> circle(double x, double y, double r) {
-        List<bucina.core.sheet.Point> points = new ArrayList<>();
+    private static List<Point> circle(double x, double y, double r) {
+        List<Point> points = new ArrayList<>();
         for (int i = 0; i <= 60; i++) {
-            points.add(new bucina.core.sheet.Point(
-                    x + r * Math.cos(Math.PI * i / 30), y + r * Math.sin(Math.PI * i / 30)));
+            points.add(new Point(x + r * Math.cos(Math.PI * i / 30), y + r * Math.sin(Math.PI * i / 30)));
         }
         return points;
     }

@@ -16,23 +16,12 @@ import java.util.Optional;
 final class PulledSum implements Sum {
 
     @Override
-    public String code() {
-        return "pulled";
-    }
-
-    @Override
-    public String title() {
-        return "Pulled rivet";
-    }
-
-    @Override
-    public String question() {
-        return "Which pulled rivet grips this stack, and how much room does it need behind?";
-    }
-
-    @Override
-    public Family family() {
-        return Family.FASTEN;
+    public About about() {
+        return new About(
+                "pulled",
+                Family.FASTEN,
+                "Pulled rivet",
+                "Which pulled rivet grips this stack, and how much room does it need behind?");
     }
 
     @Override

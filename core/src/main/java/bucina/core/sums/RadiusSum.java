@@ -10,7 +10,10 @@ import bucina.core.bend.Springback;
 import bucina.core.measure.Angle;
 import bucina.core.measure.Length;
 import bucina.core.rule.Level;
+import bucina.core.sheet.Point;
 import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -18,23 +21,13 @@ import java.util.Optional;
 final class RadiusSum implements Sum {
 
     @Override
-    public String code() {
-        return "radius";
-    }
-
-    @Override
-    public String title() {
-        return "Is this bend allowed?";
-    }
-
-    @Override
-    public String question() {
-        return "How tight may this sheet be bent, how far does it spring back, and may a finished bend still be moved?";
-    }
-
-    @Override
-    public Family family() {
-        return Family.FORM;
+    public About about() {
+        return new About(
+                "radius",
+                Family.FORM,
+                "Is this bend allowed?",
+                "How tight may this sheet be bent, how far does it spring back, and may a finished bend still be "
+                        + "moved?");
     }
 
     @Override
@@ -130,7 +123,7 @@ final class RadiusSum implements Sum {
 
     private static String times(double factor) {
         return BigDecimal.valueOf(factor)
-                .setScale(2, java.math.RoundingMode.HALF_UP)
+                .setScale(2, RoundingMode.HALF_UP)
                 .stripTrailingZeros()
                 .toPlainString();
     }
@@ -162,8 +155,8 @@ final class RadiusSum implements Sum {
         return pen.panel("As it is turned; dashed as it springs back", 1);
     }
 
-    private static List<bucina.core.sheet.Point> closed(Fold fold) {
-        List<bucina.core.sheet.Point> line = new java.util.ArrayList<>(fold.outline());
+    private static List<Point> closed(Fold fold) {
+        List<Point> line = new ArrayList<>(fold.outline());
         line.add(line.getFirst());
         return line;
     }

@@ -19,23 +19,12 @@ final class RivetSum implements Sum {
     private static final List<String> DRESS = List.of("as the sheets need", "dimple all", "countersink");
 
     @Override
-    public String code() {
-        return "rivet";
-    }
-
-    @Override
-    public String title() {
-        return "Solid rivet";
-    }
-
-    @Override
-    public String question() {
-        return "Which length does this stack take, how is the squeezer set, and how does the head come out?";
-    }
-
-    @Override
-    public Family family() {
-        return Family.FASTEN;
+    public About about() {
+        return new About(
+                "rivet",
+                Family.FASTEN,
+                "Solid rivet",
+                "Which length does this stack take, how is the squeezer set, and how does the head come out?");
     }
 
     @Override

@@ -13,23 +13,12 @@ import java.util.List;
 final class RowSum implements Sum {
 
     @Override
-    public String code() {
-        return "row";
-    }
-
-    @Override
-    public String title() {
-        return "Row layout";
-    }
-
-    @Override
-    public String question() {
-        return "First hole, last hole and a wished pitch: where does every hole go?";
-    }
-
-    @Override
-    public Family family() {
-        return Family.FASTEN;
+    public About about() {
+        return new About(
+                "row",
+                Family.FASTEN,
+                "Row layout",
+                "First hole, last hole and a wished pitch: where does every hole go?");
     }
 
     @Override

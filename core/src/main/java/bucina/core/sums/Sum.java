@@ -9,17 +9,28 @@ import java.util.Optional;
 /** One sum of the bench. Stateless. */
 public interface Sum {
 
+    /** What it is called and what it is for. */
+    About about();
+
     /** The word in what is kept: {@code bend}. */
-    String code();
+    default String code() {
+        return about().code;
+    }
 
     /** Its name in the list. */
-    String title();
+    default String title() {
+        return about().title;
+    }
 
     /** The question it answers, one sentence. */
-    String question();
+    default String question() {
+        return about().question;
+    }
 
     /** The group it stands in. */
-    Family family();
+    default Family family() {
+        return about().family;
+    }
 
     /** Its fields, in order. */
     List<Ask> asks(Bench bench);
@@ -47,6 +58,16 @@ public interface Sum {
     default Optional<StepDrill> drill(Figures figures) {
         return Optional.empty();
     }
+
+    /**
+     * A sum in words.
+     *
+     * @param code     the word in what is kept
+     * @param family   the group it stands in
+     * @param title    its name in the list
+     * @param question that it answers, one sentence
+     */
+    record About(String code, Family family, String title, String question) {}
 
     /** Groups of sums. */
     enum Family {

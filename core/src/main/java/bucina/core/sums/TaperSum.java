@@ -6,6 +6,7 @@ import bucina.core.measure.Angle;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.rule.Level;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 
@@ -13,23 +14,12 @@ import java.util.Locale;
 final class TaperSum implements Sum {
 
     @Override
-    public String code() {
-        return "taper";
-    }
-
-    @Override
-    public String title() {
-        return "Flange to taper";
-    }
-
-    @Override
-    public String question() {
-        return "How far is each flange of each rib opened or closed, where the skins come together toward the tip?";
-    }
-
-    @Override
-    public Family family() {
-        return Family.FORM;
+    public About about() {
+        return new About(
+                "taper",
+                Family.FORM,
+                "Flange to taper",
+                "How far is each flange of each rib opened or closed, where the skins come together toward the tip?");
     }
 
     @Override
@@ -70,8 +60,7 @@ final class TaperSum implements Sum {
                 stations.stream().flatMap(s -> taper.rib(s, faces).stream()).toList();
         Answer.Maker out = new Answer.Maker();
         Taper.Flange most = flanges.stream()
-                .max(java.util.Comparator.comparingDouble(
-                        x -> Math.abs(x.change().degrees())))
+                .max(Comparator.comparingDouble(x -> Math.abs(x.change().degrees())))
                 .orElseThrow();
         change(out, most, f, flanges);
         out.note(Level.NOTE, "Check with a bevel set to the angle between web and flange; the drawing governs.");

@@ -9,6 +9,7 @@ import bucina.core.rule.Level;
 import bucina.core.weight.FastenerWeight;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -20,30 +21,15 @@ final class WeightSum implements Sum {
     private static final Pattern LINE = Pattern.compile("(\\S+)(?:\\s*[x×]\\s*(\\d{1,6}))?");
 
     @Override
-    public String code() {
-        return "weight";
-    }
-
-    @Override
-    public String title() {
-        return "Weight of fasteners";
-    }
-
-    @Override
-    public String question() {
-        return "What do these rivets and bolts weigh?";
-    }
-
-    @Override
-    public Family family() {
-        return Family.FASTEN;
+    public About about() {
+        return new About("weight", Family.FASTEN, "Weight of fasteners", "What do these rivets and bolts weigh?");
     }
 
     @Override
     public List<Ask> asks(Bench bench) {
         String planned = bench.demand().entrySet().stream()
                 .filter(e -> weighable(bench, e.getKey()))
-                .sorted(java.util.Map.Entry.comparingByKey())
+                .sorted(Map.Entry.comparingByKey())
                 .map(e -> e.getKey() + " x" + e.getValue())
                 .collect(Collectors.joining("\n"));
         String start = planned.isEmpty() ? "MS20426AD3-3.5 x420\nMS20470AD4-5 x160\nAN3-5 x12" : planned;
