@@ -108,7 +108,7 @@ public record Bracket(
             throw new InputException(
                     "A base has at least 3 corners, was given " + base.size() + ": write them like 0,0; 3,0; 3,2; 0,2");
         }
-        if (area(base) <= 0) {
+        if (!Ring.polygon(base).counterclockwise()) {
             throw new InputException(
                     "The corners of the base go round clockwise or lie on a line: give them counter-clockwise, like "
                             + "0,0; 3,0; 3,2; 0,2");
@@ -117,16 +117,6 @@ public record Bracket(
             throw new InputException(
                     "The base crosses itself: give its corners in turn round it, like 0,0; 3,0; 3,2; 0,2");
         }
-    }
-
-    private static double area(List<Point> points) {
-        double sum = 0;
-        for (int i = 0; i < points.size(); i++) {
-            Point a = points.get(i);
-            Point b = points.get((i + 1) % points.size());
-            sum += a.x() * b.y() - b.x() * a.y();
-        }
-        return sum / 2;
     }
 
     /**

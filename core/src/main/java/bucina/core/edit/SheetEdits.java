@@ -44,7 +44,7 @@ public final class SheetEdits {
         Point a = corners.get(edge).at();
         Point b = corners.get((edge + 1) % n).at();
         double length = a.to(b).nanometres();
-        double sign = signedArea(corners) > 0 ? 1 : -1;
+        double sign = outline.outer().counterclockwise() ? 1 : -1;
         double nx = sign * (b.y() - a.y()) / length * out;
         double ny = sign * (a.x() - b.x()) / length * out;
         Point a2 = new Point(a.x() + nx, a.y() + ny);
@@ -57,16 +57,6 @@ public final class SheetEdits {
                 (edge + 1) % n,
                 new Corner(after.bulge() == 0 ? meet(corners.get((edge + 2) % n).at(), b, a2, b2) : b2, after.bulge()));
         return new Outline(new Ring(next), outline.openings());
-    }
-
-    private static double signedArea(List<Corner> corners) {
-        double sum = 0;
-        for (int i = 0; i < corners.size(); i++) {
-            Point p = corners.get(i).at();
-            Point q = corners.get((i + 1) % corners.size()).at();
-            sum += p.x() * q.y() - q.x() * p.y();
-        }
-        return sum;
     }
 
     /**

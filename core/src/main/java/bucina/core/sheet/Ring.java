@@ -85,11 +85,16 @@ public final class Ring {
 
     /** Area inside in nm², never negative. */
     public double area() {
-        double sum = 0;
-        for (Edge edge : edges) {
-            sum += edge.area();
-        }
-        return Math.abs(sum);
+        return Math.abs(signedArea());
+    }
+
+    /** True if it runs round what it encloses with that at its left. */
+    public boolean counterclockwise() {
+        return signedArea() > 0;
+    }
+
+    private double signedArea() {
+        return Arrays.stream(edges).mapToDouble(Edge::area).sum();
     }
 
     @Override

@@ -28,11 +28,10 @@ public record SafeTrim(int edge, Segment outer, Segment line, Length largest, Ho
     public static List<SafeTrim> of(Layer layer, FaceReading face) {
         List<HoleReading> holes = through(face, layer);
         List<Corner> corners = layer.outline().outer().corners();
-        double sum = turn(corners);
+        int turn = layer.outline().outer().counterclockwise() ? 1 : -1;
         List<SafeTrim> trims = new ArrayList<>();
         for (int i = 0; i < corners.size(); i++) {
             if (corners.get(i).bulge() == 0) {
-                int turn = sum > 0 ? 1 : -1;
                 edge(
                         i,
                         corners.get(i).at(),
@@ -50,16 +49,6 @@ public record SafeTrim(int edge, Segment outer, Segment line, Length largest, Ho
         return face.readings().stream()
                 .filter(r -> r.layers().stream().anyMatch(l -> l.id().equals(layer.id())))
                 .toList();
-    }
-
-    private static double turn(List<Corner> corners) {
-        double sum = 0;
-        for (int i = 0; i < corners.size(); i++) {
-            Point p = corners.get(i).at();
-            Point q = corners.get((i + 1) % corners.size()).at();
-            sum += p.x() * q.y() - q.x() * p.y();
-        }
-        return sum;
     }
 
     /** Whether a cut along an edge runs on beyond its first and its second end. */
