@@ -3,8 +3,8 @@ package bucina.core.drawing;
 import bucina.core.blind.PulledSize;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.dress.Preparation;
+import bucina.core.edit.Edit;
 import bucina.core.edit.HoleEdits;
-import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.plan.Build;
 import bucina.core.plan.Deviation;
@@ -59,21 +59,13 @@ final class Landing {
     }
 
     Build landed() {
-        Face face = face();
+        Face face = Edit.face(build, id);
         face.groups().forEach(g -> g.rows().forEach(r -> taken.add(r.name())));
         Set<String> codes = new HashSet<>();
         build.faces().forEach(f -> f.face().groups().forEach(g -> codes.add(g.code())));
         List<Group> groups = new ArrayList<>(face.groups());
         byGroup.forEach((key, lines) -> groups.add(group(code(key, codes), lines)));
         return build.with(face.withGroups(groups), next).withNextId(next).checked();
-    }
-
-    private Face face() {
-        return build.faces().stream()
-                .map(Build.FaceRef::face)
-                .filter(f -> f.id().equals(id))
-                .findFirst()
-                .orElseThrow(() -> new InputException("that face is not in the build"));
     }
 
     private static String code(String wanted, Set<String> codes) {

@@ -19,12 +19,18 @@ public final class Edit {
 
     /** The build with a face changed. */
     public static Build face(Build build, Id.Face id, UnaryOperator<Face> change) {
-        Face face = build.faces().stream()
+        return build.with(change.apply(face(build, id)), build.nextId());
+    }
+
+    /**
+     * The face with this id.
+     *
+     * @throws InputException if it is gone
+     */
+    public static Face face(Build build, Id.Face id) {
+        return build.face(id)
                 .map(Build.FaceRef::face)
-                .filter(f -> f.id().equals(id))
-                .findFirst()
                 .orElseThrow(() -> new InputException("that face is no longer in the build: undo, or make it again"));
-        return build.with(change.apply(face), build.nextId());
     }
 
     /** The build with a group changed; dropped where the change gives nothing. */

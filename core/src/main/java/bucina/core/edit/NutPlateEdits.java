@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * Nut plates put behind a face: a plate is a layer of its lug rivets' stack, so that they get lengths, dressing and
@@ -129,15 +130,9 @@ public final class NutPlateEdits {
         if (!lug.positive()) {
             throw new InputException("The lugs are " + lug + " thick: measure one, it is over 0, like .025");
         }
-        return new PlatesOn(build, face(build, on), layout).with(lug, screws).checked();
-    }
-
-    private static Face face(Build build, Id.Face on) {
-        return build.faces().stream()
-                .map(Build.FaceRef::face)
-                .filter(f -> f.id().equals(on))
-                .findFirst()
-                .orElseThrow(() -> new InputException("that face is no longer in the build: undo, or make it again"));
+        return new PlatesOn(build, Edit.face(build, on), layout)
+                .with(lug, screws)
+                .checked();
     }
 
     static String free(Build build, String name) {
@@ -151,7 +146,7 @@ public final class NutPlateEdits {
 
     /** How many plates lie another way than along the edge. */
     public static long turned(ScrewPattern pattern, NutPlateLayout layout) {
-        return java.util.stream.IntStream.range(0, layout.plates().size())
+        return IntStream.range(0, layout.plates().size())
                 .filter(i ->
                         Math.abs(Math.sin(Math.toRadians(layout.plates().get(i).turn()
                                         - pattern.screws().get(i).along())))

@@ -6,6 +6,7 @@ import bucina.core.edit.Edit;
 import bucina.core.edit.HoleEdits;
 import bucina.core.edit.SheetEdits;
 import bucina.core.layout.Rows;
+import bucina.core.material.Material;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.measure.LengthParser;
@@ -22,6 +23,7 @@ import bucina.core.sheet.Point;
 import bucina.core.sheet.Segment;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 
@@ -90,17 +92,9 @@ public final class Additions {
 
     /** The build with the addition on a face. */
     public Build onto(Build build, Id.Face id) {
-        Face face = build.faces().stream()
-                .map(Build.FaceRef::face)
-                .filter(f -> f.id().equals(id))
-                .findFirst()
-                .orElseThrow();
-        try {
-            return (kind.holes() ? holes(build, face) : kind == Kind.SHEET ? sheet(build, face) : zone(build, face))
-                    .checked();
-        } catch (InputException e) {
-            throw new InputException(e.getMessage(), e);
-        }
+        Face face = Edit.face(build, id);
+        return (kind.holes() ? holes(build, face) : kind == Kind.SHEET ? sheet(build, face) : zone(build, face))
+                .checked();
     }
 
     /** The points of the holes. */
@@ -157,7 +151,7 @@ public final class Additions {
 
     /** A pitch like {@code 1}, or a count like {@code 18x}. */
     public static Rows.Spacing spacing(String text, LengthParser lengths) {
-        String clean = text.strip().toLowerCase(java.util.Locale.ROOT);
+        String clean = text.strip().toLowerCase(Locale.ROOT);
         if (clean.matches("\\d{1,5}\\s*(x|×|holes)")) {
             return Rows.Spacing.count(Integer.parseInt(clean.replaceAll("\\D", "")));
         }
@@ -226,7 +220,7 @@ public final class Additions {
         return new Part(
                 new Id.Part(build.nextId()),
                 called,
-                bucina.core.material.Material.parse("2024-T3"),
+                Material.parse("2024-T3"),
                 face.layers().size() + 1,
                 true);
     }

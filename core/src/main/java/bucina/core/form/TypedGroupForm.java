@@ -2,6 +2,7 @@ package bucina.core.form;
 
 import bucina.core.catalogue.Catalogue;
 import bucina.core.dress.Preparation;
+import bucina.core.edit.Edit;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.measure.LengthParser;
@@ -63,7 +64,7 @@ public record TypedGroupForm(
         if (!count.strip().matches("\\d{1,6}")) {
             throw new InputException("count must be a whole number like 40, was \"" + count.strip() + "\"");
         }
-        Face face = face(build, faceId);
+        Face face = Edit.face(build, faceId);
         String given = code.isBlank() ? freeCode(build) : code.strip();
         TypedStack stack = new TypedStack(layers(lengths), Integer.parseInt(count.strip()));
         Group group = new Group(
@@ -79,14 +80,6 @@ public record TypedGroupForm(
                 Set.of(),
                 Set.of());
         return build.with(face.plus(group), build.nextId() + 1).checked();
-    }
-
-    private static Face face(Build build, Id.Face faceId) {
-        return build.faces().stream()
-                .map(Build.FaceRef::face)
-                .filter(f -> f.id().equals(faceId))
-                .findFirst()
-                .orElseThrow();
     }
 
     private static String freeCode(Build build) {

@@ -68,12 +68,7 @@ public record NutPlate(String size, Length hole, String drill, List<Point> place
         for (String one : text.split(";", -1)) {
             place(one, text, at, lengths);
         }
-        try {
-            return new NutPlate(
-                    size, hole, drill, at, rivet, "places of the lug rivets as entered: the drawing governs");
-        } catch (InputException e) {
-            throw new InputException(e.getMessage(), e);
-        }
+        return new NutPlate(size, hole, drill, at, rivet, "places of the lug rivets as entered: the drawing governs");
     }
 
     private static void place(String one, String text, List<Point> at, LengthParser lengths) {

@@ -6,6 +6,7 @@ import bucina.core.measure.LengthParser;
 import bucina.core.sheet.Point;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -43,7 +44,7 @@ public record ScrewPattern(List<Screw> screws) {
      * @throws InputException if it is none of them
      */
     public static ScrewPattern parse(String text, LengthParser lengths) {
-        String clean = text.strip().toLowerCase(java.util.Locale.ROOT);
+        String clean = text.strip().toLowerCase(Locale.ROOT);
         Matcher circle = CIRCLE.matcher(clean);
         if (circle.matches()) {
             return circle(

@@ -160,6 +160,11 @@ public record Build(
                 .findFirst();
     }
 
+    /** The face with this id and its assembly; empty if there is none. */
+    public Optional<FaceRef> face(Id.Face id) {
+        return faces().stream().filter(f -> f.face().id().equals(id)).findFirst();
+    }
+
     /** This build with one face put in the place of the face with the same id, and the next id moved on. */
     public Build with(Face changed, long next) {
         return withAssemblies(

@@ -87,10 +87,7 @@ public record Snapshot(
 
     /** A face with its assembly; the face must be in the build. */
     public Build.FaceRef ref(Id.Face face) {
-        return build().faces().stream()
-                .filter(r -> r.face().id().equals(face))
-                .findFirst()
-                .orElseThrow();
+        return build().face(face).orElseThrow();
     }
 
     /** The material of each layer: code, and a number that is the same for layers of one material in this build. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.demo.Dunlin;
+import bucina.core.dress.Preparation;
 import bucina.core.measure.InputException;
 import bucina.core.measure.LengthParser;
 import bucina.core.measure.Unit;
@@ -12,7 +13,9 @@ import bucina.core.panel.PanelPlan;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
 import bucina.core.plan.Hand;
+import bucina.core.plan.Id;
 import bucina.core.plan.Zone;
+import bucina.core.rivet.HeadStyle;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -49,6 +52,18 @@ class AdditionsTest {
                         .count())
                 .isEqualTo(20);
         assertThat(added(Additions.Kind.HOLE, "US-2", "30, 5", "", "").count()).isEqualTo(face.count() + 1);
+    }
+
+    @Test
+    void a_face_that_is_gone_meanwhile_is_said() {
+        Id.Face gone = new Id.Face(99_999);
+        assertThatThrownBy(() -> new Additions(Additions.Kind.HOLE, "US-2", "30, 5", "", "", lengths).onto(build, gone))
+                .isInstanceOf(InputException.class)
+                .hasMessage("that face is no longer in the build: undo, or make it again");
+        TypedGroupForm typed = new TypedGroupForm("", "", HeadStyle.FLUSH, "3/32", ".025 .032", Preparation.AUTO, "40");
+        assertThatThrownBy(() -> typed.on(gone, build, CatalogueReader.shipped(), lengths))
+                .isInstanceOf(InputException.class)
+                .hasMessageStartingWith("that face is no longer");
     }
 
     @Test

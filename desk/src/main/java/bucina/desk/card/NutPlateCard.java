@@ -1,5 +1,6 @@
 package bucina.desk.card;
 
+import bucina.core.edit.Edit;
 import bucina.core.edit.NutPlateEdits;
 import bucina.core.form.PanelForm;
 import bucina.core.measure.InputException;
@@ -20,6 +21,7 @@ import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Button;
@@ -188,8 +190,7 @@ public final class NutPlateCard extends ShownBox {
                 layout.plates().stream().mapToDouble(p -> p.screw().y()).max().orElse(0) + lugs * 2;
         face.layers().stream()
                 .map(Layer::outline)
-                .sorted(java.util.Comparator.comparingDouble(
-                                (Outline o) -> o.outer().area())
+                .sorted(Comparator.comparingDouble((Outline o) -> o.outer().area())
                         .reversed())
                 .forEach(outlines::add);
         List<Point> points = new ArrayList<>();
@@ -219,19 +220,7 @@ public final class NutPlateCard extends ShownBox {
                 .plan(
                         "putting on " + screws.screws().size() + " nut plates",
                         b -> NutPlateEdits.add(
-                                b,
-                                face,
-                                NutPlateEdits.lay(
-                                        b.faces().stream()
-                                                .map(r -> r.face())
-                                                .filter(x -> x.id().equals(face))
-                                                .findFirst()
-                                                .orElseThrow(),
-                                        screws,
-                                        with,
-                                        b.rules()),
-                                thick,
-                                typed),
+                                b, face, NutPlateEdits.lay(Edit.face(b, face), screws, with, b.rules()), thick, typed),
                         away,
                         this::refuse);
     }
