@@ -15,6 +15,7 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
@@ -75,7 +76,7 @@ final class EmptyView extends StackPane {
     }
 
     private void key(KeyEvent e) {
-        if (e.getTarget() instanceof javafx.scene.control.TextInputControl && e.getCode() != KeyCode.ESCAPE) {
+        if (e.getTarget() instanceof TextInputControl && e.getCode() != KeyCode.ESCAPE) {
             return;
         }
         switch (e.getCode()) {

@@ -32,22 +32,8 @@ final class FaceCommands extends CommandList {
         add("zoom-in", "Zoom in", "+", FREE, () -> window.sheet().zoom(1.4));
         add("zoom-in-2", "Zoom in", "=", FREE, () -> window.sheet().zoom(1.4));
         add("zoom-out", "Zoom out", "-", FREE, () -> window.sheet().zoom(1 / 1.4));
-        add(
-                "legend",
-                "Legend of the glyphs",
-                "L",
-                FREE,
-                () -> desk.look()
-                        .legendProperty()
-                        .set(!desk.look().legendProperty().get()));
-        add(
-                "bench-mode",
-                "Bench mode: the job in large type",
-                "B",
-                FREE,
-                () -> desk.look()
-                        .benchProperty()
-                        .set(!desk.look().benchProperty().get()));
+        add("legend", "Legend of the glyphs", "L", FREE, desk.look()::turnLegend);
+        add("bench-mode", "Bench mode: the job in large type", "B", FREE, desk.look()::turnBench);
         add("typed-stack", "Typed stack: an answer without a drawing", "N", FREE, window.cards()::addTyped);
     }
 }

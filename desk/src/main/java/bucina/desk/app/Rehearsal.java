@@ -1,5 +1,6 @@
 package bucina.desk.app;
 
+import java.time.Instant;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.stage.Stage;
@@ -13,10 +14,10 @@ final class Rehearsal {
     static void run(Stage stage) {
         PauseTransition settle = new PauseTransition(Duration.millis(60));
         settle.setOnFinished(e -> {
-            long started = java.lang.ProcessHandle.current()
+            long started = ProcessHandle.current()
                     .info()
                     .startInstant()
-                    .map(java.time.Instant::toEpochMilli)
+                    .map(Instant::toEpochMilli)
                     .orElse(0L);
             System.out.println("window after " + (System.currentTimeMillis() - started) + " ms");
             System.out.flush();

@@ -9,6 +9,7 @@ import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Stage;
 import java.util.EnumMap;
+import java.util.Locale;
 import java.util.Map;
 import javafx.css.PseudoClass;
 import javafx.geometry.Insets;
@@ -80,16 +81,7 @@ final class StageRail extends ShownBox {
                 "stage");
         change.setId("change");
         ties.on(desk.changingProperty(), (was, now) -> change.pseudoClassStateChanged(HERE, now));
-        more.getChildren()
-                .addAll(
-                        change,
-                        Ui.button(
-                                "Legend",
-                                "L",
-                                () -> desk.look()
-                                        .legendProperty()
-                                        .set(!desk.look().legendProperty().get()),
-                                "quiet"));
+        more.getChildren().addAll(change, Ui.button("Legend", "L", desk.look()::turnLegend, "quiet"));
     }
 
     private void stageButtons(Desk desk) {
@@ -99,7 +91,7 @@ final class StageRail extends ShownBox {
                     Integer.toString(stage.key()),
                     () -> desk.stageProperty().set(stage),
                     "stage");
-            button.setId("stage-" + stage.name().toLowerCase(java.util.Locale.ROOT));
+            button.setId("stage-" + stage.name().toLowerCase(Locale.ROOT));
             button.setMaxWidth(Double.MAX_VALUE);
             buttons.put(stage, button);
             stages.getChildren()

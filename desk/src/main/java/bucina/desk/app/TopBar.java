@@ -7,6 +7,7 @@ import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.WorkTimer;
 import java.util.EnumMap;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.animation.Animation;
@@ -68,11 +69,7 @@ final class TopBar extends ShownBox {
         });
         unit = Ui.button("", "U", desk.look()::turnUnit, "quiet");
         unit.setId("unit");
-        variant = Ui.button(
-                "",
-                "T",
-                () -> desk.look().darkProperty().set(!desk.look().darkProperty().get()),
-                "quiet");
+        variant = Ui.button("", "T", desk.look()::turnDark, "quiet");
         variant.setId("variant");
         ways.getChildren().addAll(find, undo, redo);
         state.getChildren().addAll(Ui.spring(), name, status, Ui.spring(), time, unit, variant);
@@ -96,7 +93,7 @@ final class TopBar extends ShownBox {
         for (Desk.Room room : Desk.Room.values()) {
             Button button =
                     Ui.button(room.word(), room.key(), () -> desk.roomProperty().set(room), "room");
-            button.setId("room-" + room.name().toLowerCase(java.util.Locale.ROOT));
+            button.setId("room-" + room.name().toLowerCase(Locale.ROOT));
             rooms.put(room, button);
             ways.getChildren().add(button);
         }
@@ -131,7 +128,7 @@ final class TopBar extends ShownBox {
     private static void offer(Button button, String word, Optional<String> what) {
         button.setDisable(what.isEmpty());
         button.setAccessibleText(
-                word + what.map(w -> ": " + w).orElse(", nothing to " + word.toLowerCase(java.util.Locale.ROOT)));
+                word + what.map(w -> ": " + w).orElse(", nothing to " + word.toLowerCase(Locale.ROOT)));
     }
 
     /** Shows the minutes as they are now. */

@@ -44,12 +44,7 @@ final class WindowCommands extends CommandList {
 
     private void looks(Desk desk, DeskWindow window) {
         add("unit", "Inch or millimetre", "U", FREE, desk.look()::turnUnit);
-        add(
-                "theme",
-                "Day or night theme",
-                "T",
-                FREE,
-                () -> desk.look().darkProperty().set(!desk.look().darkProperty().get()));
+        add("theme", "Day or night theme", "T", FREE, desk.look()::turnDark);
         add("timer", "Timer: start or stop", "M", FREE, window::turnTimer);
         add("text-larger", "Larger text", "Ctrl++", ALWAYS, () -> window.scale(25));
         add("text-larger-2", "Larger text", "Ctrl+=", ALWAYS, () -> window.scale(25));
@@ -97,9 +92,10 @@ final class WindowCommands extends CommandList {
             desk.over().playingProperty().set(Optional.empty());
             return;
         }
-        if (desk.over().reachingProperty().get().isPresent()) {
-            desk.over().turnReach();
-        } else if (desk.look().benchProperty().get()) {
+        if (desk.over().dropReach()) {
+            return;
+        }
+        if (desk.look().benchProperty().get()) {
             desk.look().benchProperty().set(false);
         } else if (desk.changingProperty().get()
                 && desk.cursor().isEmpty()

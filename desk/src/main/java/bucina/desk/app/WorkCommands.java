@@ -6,6 +6,7 @@ import static bucina.desk.session.Command.Scope.FREE;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Selection;
 import bucina.desk.session.Stage;
+import java.util.Locale;
 import java.util.Optional;
 
 /** Commands of the work on the face shown: stages, marking, logging, picking, changing. */
@@ -31,12 +32,7 @@ final class WorkCommands extends CommandList {
                 FREE,
                 () -> change(!desk.changingProperty().get()));
         add("bend-bench", "Bend bench for this sheet's part", "H", FREE, window::formPart);
-        add(
-                "trim-lines",
-                "Safe trim lines",
-                "Y",
-                FREE,
-                () -> desk.look().trimProperty().set(!desk.look().trimProperty().get()));
+        add("trim-lines", "Safe trim lines", "Y", FREE, desk.look()::turnTrim);
         add("stations", "Stations of the row, as running dimensions", "S", FREE, window.cards()::stations);
         add("pick-row", "Pick the row", "R", FREE, () -> pick(true));
         add("pick-group", "Pick the group", "G", FREE, () -> pick(false));
@@ -63,7 +59,7 @@ final class WorkCommands extends CommandList {
     private void stages(DeskWindow window) {
         for (Stage stage : Stage.values()) {
             add(
-                    "stage-" + stage.name().toLowerCase(java.util.Locale.ROOT),
+                    "stage-" + stage.name().toLowerCase(Locale.ROOT),
                     stage.word() + ": " + stage.question(),
                     Integer.toString(stage.key()),
                     FREE,

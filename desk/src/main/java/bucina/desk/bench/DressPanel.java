@@ -14,10 +14,12 @@ import bucina.desk.session.Progress;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** Stage Dress: dimples and countersinks, with the hole cut through, and how the holes of the face are dressed. */
@@ -92,8 +94,7 @@ final class DressPanel extends WorkPanel {
     /** How the holes are dressed: what comes first, what needs care, then the rest. */
     private void dress(DressList list) {
         below.getChildren().add(Ui.label("How they are dressed", "strong"));
-        java.util.stream.Stream.concat(list.first().stream(), list.ways().stream())
-                .forEach(w -> way(w));
+        Stream.concat(list.first().stream(), list.ways().stream()).forEach(w -> way(w));
     }
 
     private void way(DressList.Way w) {
@@ -104,7 +105,7 @@ final class DressPanel extends WorkPanel {
                 "dress-pick");
         pick.setAccessibleText(w.title() + ", pick its " + w.holes().size() + " holes");
         Label name = Ui.wrapped(w.title(), "strong");
-        HBox.setHgrow(name, javafx.scene.layout.Priority.ALWAYS);
+        HBox.setHgrow(name, Priority.ALWAYS);
         name.setMaxWidth(Double.MAX_VALUE);
         HBox line = new HBox(6, name, pick);
         line.setAlignment(Pos.CENTER_LEFT);

@@ -148,7 +148,7 @@ final class FitPanel extends StagePanel {
     }
 
     private static LinkedHashSet<Id.Hole> between(List<HoleReading> row, Holds.Range range) {
-        LinkedHashSet<bucina.core.plan.Id.Hole> holes = new LinkedHashSet<>();
+        LinkedHashSet<Id.Hole> holes = new LinkedHashSet<>();
         boolean in = false;
         for (HoleReading r : row) {
             in |= r.label().equals(range.from());

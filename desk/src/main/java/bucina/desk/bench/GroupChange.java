@@ -6,6 +6,7 @@ import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hold;
+import bucina.core.plan.HolePlan;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.stack.HoleReading;
@@ -71,7 +72,7 @@ final class GroupChange extends ChangeForm {
                             b -> Edit.group(
                                     b,
                                     group.id(),
-                                    g -> g.withHoles(new bucina.core.plan.HolePlan(
+                                    g -> g.withHoles(new HolePlan(
                                             present,
                                             g.holes().hold(),
                                             g.holes().until(),
@@ -147,7 +148,7 @@ final class GroupChange extends ChangeForm {
                 b -> Edit.group(
                         b,
                         group.id(),
-                        g -> g.withHoles(new bucina.core.plan.HolePlan(
+                        g -> g.withHoles(new HolePlan(
                                 g.holes().present(), g.holes().hold(), g.holes().until(), angle))));
     }
 

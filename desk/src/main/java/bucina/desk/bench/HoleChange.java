@@ -1,6 +1,7 @@
 package bucina.desk.bench;
 
 import bucina.core.edit.HoleEdits;
+import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
 import bucina.core.sheet.Point;
 import bucina.core.stack.HoleReading;
@@ -93,7 +94,7 @@ final class HoleChange extends ChangeForm {
     /** Adds a hole half way to the next of the row, or one pitch on from the last. */
     void addAfter() {
         desk.cursor().ifPresent(c -> {
-            List<bucina.core.plan.Hole> holes = c.row().holes();
+            List<Hole> holes = c.row().holes();
             int at = holes.indexOf(c.hole());
             Point p = c.hole().at();
             Point q;

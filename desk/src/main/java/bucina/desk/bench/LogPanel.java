@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -98,7 +99,7 @@ public final class LogPanel extends StagePanel {
         cancel.managedProperty().bind(reason.visibleProperty());
         lay(adding);
         footer.getChildren().addAll(error, go, cancel);
-        footer.setPadding(new javafx.geometry.Insets(8, 14, 12, 14));
+        footer.setPadding(new Insets(8, 14, 12, 14));
         layNothing();
     }
 

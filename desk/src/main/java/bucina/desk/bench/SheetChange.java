@@ -63,9 +63,7 @@ final class SheetChange extends ChangeForm {
                         desk.look().trimProperty().get() ? "Hide trim lines" : "Safe trim lines",
                         "Y",
                         "sheet-trim",
-                        () -> desk.look()
-                                .trimProperty()
-                                .set(!desk.look().trimProperty().get())),
+                        desk.look()::turnTrim),
                 button(
                         "Take it off",
                         "",

@@ -6,6 +6,7 @@ import bucina.core.progress.Task;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Progress;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.css.PseudoClass;
@@ -45,7 +46,7 @@ final class TaskList extends VBox {
         button.getStyleClass().add("number");
         button.setMaxWidth(Double.MAX_VALUE);
         button.setId("task-" + c.operation.code()
-                + (c.side == Mark.Side.BOTH ? "" : "-" + c.side.name().toLowerCase(java.util.Locale.ROOT)));
+                + (c.side == Mark.Side.BOTH ? "" : "-" + c.side.name().toLowerCase(Locale.ROOT)));
         button.setAccessibleText(c.words + (here ? ", chosen, " : ", ") + left);
         button.pseudoClassStateChanged(PICKED, here);
         button.setOnAction(e -> choose.accept(c));

@@ -21,7 +21,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -104,7 +106,7 @@ public final class ApartCard extends ShownBox {
         marks.lookupAll(".check-box").stream()
                 .filter(n -> n instanceof CheckBox b && !b.isSelected())
                 .findFirst()
-                .ifPresent(javafx.scene.Node::requestFocus);
+                .ifPresent(Node::requestFocus);
     }
 
     private void fill() {
@@ -293,7 +295,7 @@ public final class ApartCard extends ShownBox {
                 .toList();
     }
 
-    private void plan(String words, java.util.function.UnaryOperator<Build> change) {
+    private void plan(String words, UnaryOperator<Build> change) {
         desk.session().plan(words, change, () -> Ui.shown(error, false), this::refuse);
     }
 

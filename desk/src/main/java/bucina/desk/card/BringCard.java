@@ -4,10 +4,13 @@ import bucina.core.callout.Callout;
 import bucina.core.drawing.Intake;
 import bucina.core.material.Material;
 import bucina.core.measure.InputException;
+import bucina.core.measure.Length;
+import bucina.core.measure.LengthFormat;
 import bucina.core.measure.LengthParser;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
+import bucina.core.sheet.Box;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Palette;
 import bucina.desk.look.ShownBox;
@@ -16,6 +19,7 @@ import bucina.desk.session.Bringing;
 import bucina.desk.session.Latest;
 import bucina.desk.session.Session;
 import java.io.File;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -183,7 +187,7 @@ public final class BringCard extends ShownBox {
         } catch (InputException e) {
             refuse(e.getMessage());
             return;
-        } catch (java.nio.file.InvalidPathException e) {
+        } catch (InvalidPathException e) {
             refuse("\"" + typed + "\" cannot be a file here: " + e.getReason() + ". Write its path, like skin.dxf");
             return;
         }
@@ -254,11 +258,11 @@ public final class BringCard extends ShownBox {
     private Optional<String> picture(Intake in) {
         return in.sheets().stream()
                 .map(s -> s.outline().box())
-                .reduce(bucina.core.sheet.Box::with)
+                .reduce(Box::with)
                 .map(box -> "Drawn "
-                        + bucina.core.measure.LengthFormat.trade(bucina.core.measure.Length.nm(box.width()), unit)
+                        + LengthFormat.trade(Length.nm(box.width()), unit)
                         + " by "
-                        + bucina.core.measure.LengthFormat.trade(bucina.core.measure.Length.nm(box.height()), unit)
+                        + LengthFormat.trade(Length.nm(box.height()), unit)
                         + ".");
     }
 

@@ -9,6 +9,7 @@ import bucina.desk.session.Desk;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 
 /** Callouts pasted or typed, one on a line: each becomes a group, or the callout of the group named before a colon. */
@@ -57,7 +58,7 @@ public final class CalloutCard extends ShownBox {
 
     private void enters() {
         text.setOnKeyPressed(e -> {
-            if (e.isShortcutDown() && e.getCode() == javafx.scene.input.KeyCode.ENTER) {
+            if (e.isShortcutDown() && e.getCode() == KeyCode.ENTER) {
                 go();
                 e.consume();
             }

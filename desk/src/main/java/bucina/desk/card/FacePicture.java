@@ -11,6 +11,7 @@ import java.util.Optional;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.layout.Region;
+import javafx.scene.shape.FillRule;
 
 /** A small picture of sheets and holes on a card, to scale, drawn anew when it is given something else. */
 final class FacePicture extends Region {
@@ -80,7 +81,7 @@ final class FacePicture extends Region {
         double y0 = h / 2 + (box.minY() + box.height() / 2) * scale;
         for (int i = 0; i < sheets.size(); i++) {
             g.beginPath();
-            g.setFillRule(javafx.scene.shape.FillRule.EVEN_ODD);
+            g.setFillRule(FillRule.EVEN_ODD);
             ring(g, Trace.of(sheets.get(i).outer(), 0.5 / scale), x0, y0, scale);
             sheets.get(i).openings().forEach(o -> ring(g, Trace.of(o, 0.5 / scale), x0, y0, scale));
             g.setFill(i == 0 ? palette.metal() : palette.shade());

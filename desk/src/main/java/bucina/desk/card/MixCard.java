@@ -12,6 +12,7 @@ import bucina.desk.session.Desk;
 import bucina.desk.session.Latest;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.geometry.Pos;
@@ -188,7 +189,7 @@ public final class MixCard extends ShownBox {
             Compound c = typed();
             Instant mixed = desk.session()
                     .instant()
-                    .truncatedTo(java.time.temporal.ChronoUnit.SECONDS)
+                    .truncatedTo(ChronoUnit.SECONDS)
                     .minus(Duration.ofMinutes(Mixing.minutes("Mixed", ago.getText())));
             List<Batch.Surface> covers = covers();
             if (covers.isEmpty()) {

@@ -24,6 +24,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import javafx.scene.control.Button;
@@ -120,7 +121,7 @@ public final class OutCard extends ShownBox {
         String stem = (w == What.STRIP
                         ? row().map(r -> "row " + r.name()).orElse("row")
                         : w == What.HELD ? "leave open" : desk.face().face().name())
-                .toLowerCase(java.util.Locale.ROOT)
+                .toLowerCase(Locale.ROOT)
                 .replaceAll("[^a-z0-9]+", "-");
         String folder = folder();
         path.setText(Path.of(folder, stem + "." + w.ending).toString());

@@ -20,8 +20,10 @@ import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Session;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -189,7 +191,7 @@ public final class PanelCard extends ShownBox {
         TextField w = small(width, widthId, title + ", width", setWidth);
         TextField t = small(thick, thickId, title + ", thickness", setThick);
         HBox box = new HBox(6, w, Ui.kept("wide", "tiny"), t, Ui.kept("thick", "tiny"));
-        box.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        box.setAlignment(Pos.CENTER_LEFT);
         f.addRow(f.getRowCount(), Ui.kept(title, "field-name"), box);
     }
 
@@ -249,7 +251,7 @@ public final class PanelCard extends ShownBox {
     /** A build with the rules in force and nothing else, to try figures on. */
     private Build blank() {
         Build now = session.snapshot().build();
-        return new Build("Trial", "", now.rules(), 1, List.of(), List.of(), java.util.Map.of());
+        return new Build("Trial", "", now.rules(), 1, List.of(), List.of(), Map.of());
     }
 
     private void go() {

@@ -3,6 +3,7 @@ package bucina.desk.card;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.measure.LengthFormat;
+import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.plan.Tool;
 import bucina.core.reach.Reach;
@@ -19,6 +20,7 @@ import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -91,9 +93,7 @@ public final class ReachCard extends ShownBox {
     private static Button onSheet(Runnable away, Desk desk) {
         Button sheet = Ui.button("See it on the sheet", "Z", () -> {
             away.run();
-            if (desk.over().reachingProperty().get().isEmpty()) {
-                desk.over().turnReach();
-            }
+            desk.over().showReach();
         });
         sheet.setId("reach-sheet");
         return sheet;
@@ -241,7 +241,7 @@ public final class ReachCard extends ShownBox {
         }
     }
 
-    private void plan(String words, java.util.function.UnaryOperator<bucina.core.plan.Build> change) {
+    private void plan(String words, UnaryOperator<Build> change) {
         desk.session()
                 .plan(
                         words,

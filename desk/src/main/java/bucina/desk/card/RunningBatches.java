@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
@@ -21,6 +22,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 
 /** The batches that run, each with its clock, what it is for and what can be done to it. */
 final class RunningBatches extends VBox {
@@ -52,7 +54,7 @@ final class RunningBatches extends VBox {
 
     /** The clock that tells the time of each, to be played as long as they are shown. */
     Timeline ticking() {
-        Timeline ticking = new Timeline(new KeyFrame(javafx.util.Duration.seconds(1), e -> tick()));
+        Timeline ticking = new Timeline(new KeyFrame(Duration.seconds(1), e -> tick()));
         ticking.setCycleCount(Animation.INDEFINITE);
         return ticking;
     }
@@ -122,7 +124,7 @@ final class RunningBatches extends VBox {
         return buttons;
     }
 
-    private void change(Batch batch, String words, java.util.function.UnaryOperator<Batch> change) {
+    private void change(Batch batch, String words, UnaryOperator<Batch> change) {
         desk.session().plan(words, b -> Mixing.changed(b, batch.id(), change), () -> {}, refused);
     }
 

@@ -5,8 +5,10 @@ import bucina.core.plan.Batch;
 import bucina.core.plan.Id;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 
 /** What running batches call for, until the builder has seen it. Interface thread only. */
@@ -39,7 +41,7 @@ public final class BatchWatch {
         for (Batch b : running) {
             BatchClock clock = BatchClock.at(b, now);
             String name = b.compound().name();
-            String life = b.compound().kind().life().toLowerCase(java.util.Locale.ROOT);
+            String life = b.compound().kind().life().toLowerCase(Locale.ROOT);
             switch (clock.phase()) {
                 case OVER ->
                     alarms.add(new Alarm(
@@ -71,7 +73,7 @@ public final class BatchWatch {
             }
         }
         alarms.removeIf(a -> seen.contains(key(a)));
-        alarms.sort(java.util.Comparator.comparing(Alarm::call).reversed());
+        alarms.sort(Comparator.comparing(Alarm::call).reversed());
         return alarms;
     }
 

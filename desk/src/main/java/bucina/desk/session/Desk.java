@@ -181,8 +181,7 @@ public final class Desk implements AutoCloseable {
     /** After a change of the build: what was picked stays picked where it is still there. */
     private void keepSelection(Snapshot now) {
         Selection old = selection.get();
-        boolean there = now.build().faces().stream().anyMatch(f -> f.face().id().equals(old.face()));
-        if (!there) {
+        if (now.build().face(old.face()).isEmpty()) {
             selection.set(Selection.none(now.build().faces().getFirst().face().id()));
             return;
         }

@@ -7,6 +7,7 @@ import bucina.core.plan.Layer;
 import bucina.core.stack.HoleReading;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -156,7 +157,7 @@ public final class Finder {
                     .set(new Selection(
                             face,
                             Optional.of(through.getFirst().hole().id()),
-                            new java.util.LinkedHashSet<>(
+                            new LinkedHashSet<>(
                                     through.stream().map(r -> r.hole().id()).toList())));
         }
     }

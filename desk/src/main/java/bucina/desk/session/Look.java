@@ -45,6 +45,11 @@ public final class Look {
         return dark;
     }
 
+    /** Shows the other theme. */
+    public void turnDark() {
+        turn(dark);
+    }
+
     /** Size of text in percent, 100 to 200. */
     public IntegerProperty scaleProperty() {
         return scale;
@@ -55,14 +60,33 @@ public final class Look {
         return legend;
     }
 
+    /** Shows the legend or puts it away. */
+    public void turnLegend() {
+        turn(legend);
+    }
+
     /** True while the job is shown in type that reads from three metres. */
     public BooleanProperty benchProperty() {
         return bench;
     }
 
+    /** Shows the job in large type, or everything again. */
+    public void turnBench() {
+        turn(bench);
+    }
+
     /** True while the safe trim lines are shown. */
     public BooleanProperty trimProperty() {
         return trim;
+    }
+
+    /** Shows the safe trim lines or puts them away. */
+    public void turnTrim() {
+        turn(trim);
+    }
+
+    private static void turn(BooleanProperty shown) {
+        shown.set(!shown.get());
     }
 
     /** True if alarms are heard as well as seen. */

@@ -124,11 +124,23 @@ public final class Over {
 
     /** Shows what tools reach, for the work of the stage, or puts it away. */
     public void turnReach() {
-        if (wished.isPresent()) {
-            reaches.drop();
-            wished = Optional.empty();
-            reaching.set(Optional.empty());
-        } else {
+        if (!dropReach()) {
+            showReach();
+        }
+    }
+
+    /** Puts away what tools reach; true if it was shown or on its way. */
+    public boolean dropReach() {
+        boolean was = wished.isPresent();
+        reaches.drop();
+        wished = Optional.empty();
+        reaching.set(Optional.empty());
+        return was;
+    }
+
+    /** Shows what tools reach, for the work of the stage; what is shown already stays. */
+    public void showReach() {
+        if (wished.isEmpty()) {
             reach(
                     desk.stageProperty().get() == Stage.SET
                             ? Reach.Work.SQUEEZE

@@ -64,7 +64,7 @@ public record Playing(
     /** Plans the face and begins with a row. */
     public static Playing of(
             Snapshot snapshot,
-            bucina.core.catalogue.Catalogue catalogue,
+            Catalogue catalogue,
             Id.Face on,
             Optional<Id.Row> at,
             Optional<Mode> mode,

@@ -16,6 +16,7 @@ import bucina.core.state.Snapshot;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -165,8 +166,7 @@ public record RowModel(Group group, Row row, List<Cell> cells, List<Run> runs) {
     }
 
     private String changes(Unit unit, boolean causes) {
-        String title =
-                row.name() + ", " + group.name().toLowerCase(java.util.Locale.ROOT) + ": " + cells.size() + " holes. ";
+        String title = row.name() + ", " + group.name().toLowerCase(Locale.ROOT) + ": " + cells.size() + " holes. ";
         if (runs.size() == 1) {
             Run only = runs.getFirst();
             return title + "All take " + only.dash + " in " + LengthFormat.trade(only.grip, unit) + ".";

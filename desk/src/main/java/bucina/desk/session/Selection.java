@@ -5,6 +5,7 @@ import bucina.core.sheet.Box;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -22,7 +23,7 @@ import java.util.Set;
 public record Selection(Id.Face face, Optional<Id.Hole> cursor, Set<Id.Hole> holes) {
 
     public Selection {
-        holes = java.util.Collections.unmodifiableSet(new LinkedHashSet<>(holes));
+        holes = Collections.unmodifiableSet(new LinkedHashSet<>(holes));
     }
 
     /** Nothing picked on a face. */

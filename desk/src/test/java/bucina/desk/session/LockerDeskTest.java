@@ -22,6 +22,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -34,7 +35,7 @@ class LockerDeskTest {
     @TempDir
     Path folder;
 
-    private final List<Runnable> waiting = new java.util.concurrent.CopyOnWriteArrayList<>();
+    private final List<Runnable> waiting = new CopyOnWriteArrayList<>();
     private boolean hold;
     private Session session;
     private Desk desk;

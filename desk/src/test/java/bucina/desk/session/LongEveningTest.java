@@ -9,6 +9,8 @@ import bucina.core.edit.HoleEdits;
 import bucina.core.edit.SheetEdits;
 import bucina.core.log.HoleState;
 import bucina.core.log.Operation;
+import bucina.core.measure.InputException;
+import bucina.core.measure.Length;
 import bucina.core.plan.Build;
 import bucina.core.plan.Compound;
 import bucina.core.plan.FitReading;
@@ -148,11 +150,7 @@ class LongEveningTest extends OnDesk {
                                         session.instant())),
                         b.nextId() + 2));
             default ->
-                plan(b -> ToolCrib.plus(
-                        b,
-                        Tool.Kind.STOP_CAGE,
-                        "Cage " + random.nextInt(99),
-                        List.of(bucina.core.measure.Length.in(.3))));
+                plan(b -> ToolCrib.plus(b, Tool.Kind.STOP_CAGE, "Cage " + random.nextInt(99), List.of(Length.in(.3))));
         }
     }
 
@@ -181,7 +179,7 @@ class LongEveningTest extends OnDesk {
             f.explanation = "as the drawing has it";
             try {
                 session.log(LogForm.of(s).draft(f, desk.lengths(), ""), List.of(), e -> {}, refused::add);
-            } catch (bucina.core.measure.InputException e) {
+            } catch (InputException e) {
                 refused.add(e.getMessage());
             }
         });

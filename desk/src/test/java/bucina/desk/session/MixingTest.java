@@ -9,11 +9,13 @@ import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.demo.Dunlin;
 import bucina.core.demo.DunlinHistory;
+import bucina.core.log.Logbook;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Batch;
 import bucina.core.plan.Build;
 import bucina.core.plan.Compound;
+import bucina.core.plan.Id;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
@@ -94,7 +96,7 @@ class MixingTest {
                 .isEqualTo("At 0.5 min each (0.4 to 0.7, as you gave it) all 34 holes that "
                         + "wait go in: about 17 min.");
         // Where nothing was logged, nothing is made up.
-        Snapshot fresh = Snapshot.of(derivation, bucina.core.log.Logbook.EMPTY);
+        Snapshot fresh = Snapshot.of(derivation, Logbook.EMPTY);
         assertThat(Mixing.standing(fresh, sealant, AT).forecast(Optional.empty(), Duration.ofMinutes(60)))
                 .isEqualTo("48 holes wait. How many go in is not known yet: "
                         + "log some with their minutes, or give minutes each.");
@@ -110,8 +112,7 @@ class MixingTest {
                                 && !snapshot.state(r).set())
                         .toList()
                         .size());
-        Batch gone =
-                batch("Two-part epoxy primer", List.of(new Batch.Surface(new bucina.core.plan.Id.Layer(99_999), true)));
+        Batch gone = batch("Two-part epoxy primer", List.of(new Batch.Surface(new Id.Layer(99_999), true)));
         assertThat(Mixing.standing(snapshot, gone, AT).sheets()).isEqualTo("no sheet that is still there");
     }
 
@@ -126,9 +127,8 @@ class MixingTest {
         assertThat(Mixing.source(own, catalogue)).isEqualTo("your own times; the can governs");
         assertThat(Mixing.source(Mixing.known(build, catalogue).getLast(), catalogue))
                 .contains("AMS-S-8802");
-        Batch.Surface none = new Batch.Surface(new bucina.core.plan.Id.Layer(1), false);
-        assertThat(Mixing.changed(mixed, new bucina.core.plan.Id.Batch(7), b -> b.ended(AT)))
-                .isSameAs(mixed);
+        Batch.Surface none = new Batch.Surface(new Id.Layer(1), false);
+        assertThat(Mixing.changed(mixed, new Id.Batch(7), b -> b.ended(AT))).isSameAs(mixed);
         assertThat(none.far()).isFalse();
     }
 

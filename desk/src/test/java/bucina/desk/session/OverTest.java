@@ -88,4 +88,17 @@ class OverTest {
         desk.over().turnReach();
         until(Reach.Work.DIMPLE);
     }
+
+    @Test
+    void see_it_on_the_sheet_does_not_put_away_what_is_on_its_way_and_escape_does() throws Exception {
+        desk.over().turnReach();
+        desk.over().showReach();
+        until(Reach.Work.DIMPLE);
+
+        desk.over().reach(Reach.Work.SQUEEZE);
+        assertThat(desk.over().dropReach()).isTrue();
+        rest();
+        assertThat(shown()).isEmpty();
+        assertThat(desk.over().dropReach()).isFalse();
+    }
 }

@@ -19,6 +19,7 @@ import bucina.core.state.Snapshot;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
@@ -116,7 +117,7 @@ class PlayingTest {
                 poor.nextId(),
                 poor.parts(),
                 poor.assemblies(),
-                java.util.Map.of("cleco 3/32", 1));
+                Map.of("cleco 3/32", 1));
         Snapshot snapshot = Snapshot.of(Derivation.of(none, catalogue), Logbook.EMPTY);
         Id.Face upper = none.face("Upper skin").orElseThrow().face().id();
         Playing drill =

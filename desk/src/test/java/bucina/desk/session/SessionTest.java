@@ -19,6 +19,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CopyOnWriteArrayList;
 import org.junit.jupiter.api.Test;
 
 class SessionTest extends OnDesk {
@@ -203,7 +204,7 @@ class SessionTest extends OnDesk {
 
     @Test
     void undo_pressed_twice_before_the_disk_answers_takes_back_two_things() {
-        List<Runnable> answers = new java.util.concurrent.CopyOnWriteArrayList<>();
+        List<Runnable> answers = new CopyOnWriteArrayList<>();
         try (Session slow = Session.open(
                 session.path(), Optional.empty(), session.catalogue(), Sessions.CLOCK, Runnable::run, answers::add)) {
             Desk behind = Sessions.desk(slow, folder);
@@ -293,7 +294,7 @@ class SessionTest extends OnDesk {
 
     @Test
     void the_finder_finds_holes_rows_groups_sheets_and_commands() {
-        List<String> opened = new java.util.ArrayList<>();
+        List<String> opened = new ArrayList<>();
         Finder finder = new Finder(
                 desk,
                 List.of(new Finder.Hit(Finder.Kind.COMMAND, "Night theme", "T", () -> {})),

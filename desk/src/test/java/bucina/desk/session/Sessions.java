@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import java.util.Optional;
 
 /** The demonstration opened with everything on the calling thread. */
 public final class Sessions {
@@ -23,8 +24,7 @@ public final class Sessions {
         if (!Files.exists(path)) {
             everythingInPlace(path);
         }
-        return Session.open(
-                path, java.util.Optional.empty(), CatalogueReader.shipped(), CLOCK, Runnable::run, Runnable::run);
+        return Session.open(path, Optional.empty(), CatalogueReader.shipped(), CLOCK, Runnable::run, Runnable::run);
     }
 
     public static Desk desk(Session session, Path folder) {

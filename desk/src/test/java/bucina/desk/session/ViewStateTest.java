@@ -21,8 +21,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CopyOnWriteArrayList;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -65,7 +68,7 @@ class ViewStateTest extends OnDesk {
 
     @Test
     void findings_are_gone_through_face_by_face_and_round_again() {
-        List<String> seen = new java.util.ArrayList<>();
+        List<String> seen = new ArrayList<>();
         for (int i = 0; i < 6; i++) {
             assertThat(desk.nextFinding()).isTrue();
             seen.add(desk.face().face().name() + " "
@@ -91,7 +94,7 @@ class ViewStateTest extends OnDesk {
 
     /** R1 of the upper skin, with a spar cap doubler of so many inches under its first 18 holes. */
     private RowModel underDoubler(double thickness) {
-        var refused = new java.util.ArrayList<String>();
+        var refused = new ArrayList<String>();
         var doubler = desk.face().face().layers().stream()
                 .filter(l -> l.name().equals("Spar cap doubler"))
                 .findFirst()
@@ -136,7 +139,7 @@ class ViewStateTest extends OnDesk {
         turnTo("Main spar web");
         desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R8.1")));
         RowModel.Cell cell = desk.row().orElseThrow().cells().getFirst();
-        assertThat(cell.margin().orElseThrow().in()).isCloseTo(-.015, org.assertj.core.api.Assertions.within(1e-9));
+        assertThat(cell.margin().orElseThrow().in()).isCloseTo(-.015, Assertions.within(1e-9));
         assertThat(cell.state()).isEqualTo(HoleState.PLANNED);
     }
 
@@ -223,7 +226,7 @@ class ViewStateTest extends OnDesk {
 
     @Test
     void two_entries_sent_at_once_cannot_set_a_hole_twice() {
-        List<Runnable> queue = new java.util.concurrent.CopyOnWriteArrayList<>();
+        List<Runnable> queue = new CopyOnWriteArrayList<>();
         try (Session slow = Session.open(
                 session.path(), Optional.empty(), session.catalogue(), Clock.systemUTC(), Runnable::run, queue::add)) {
             Desk behind = new Desk(slow, Prefs.in(folder));
@@ -234,7 +237,7 @@ class ViewStateTest extends OnDesk {
             Suggestion s = Suggestion.of(behind).orElseThrow();
             LogForm.Fields f = LogForm.suggest(s, behind, 5);
             f.who = "M";
-            List<String> refused = new java.util.ArrayList<>();
+            List<String> refused = new ArrayList<>();
             slow.log(LogForm.of(s).draft(f, behind.lengths(), ""), List.of(), e -> {}, refused::add);
             slow.log(LogForm.of(s).draft(f, behind.lengths(), ""), List.of(), e -> {}, refused::add);
             assertThat(behind.snapshot().log().entries()).hasSize(32);
