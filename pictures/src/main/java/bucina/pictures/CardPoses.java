@@ -13,8 +13,10 @@ import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import javafx.event.ActionEvent;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.TextField;
 
 /** The poses of cards and sums. */
@@ -41,12 +43,7 @@ final class CardPoses {
         poses.put("to-batch", () -> {
             desk.over().turnReach();
             window.sheet().fit();
-            desk.show(desk.snapshot()
-                    .build()
-                    .face("Lower skin")
-                    .orElseThrow()
-                    .face()
-                    .id());
+            Poses.face(desk, "Lower skin");
             mixing(desk);
         });
         poses.put("batch", window.cards()::mix);
@@ -66,23 +63,13 @@ final class CardPoses {
 
     private static void standing(Map<String, Runnable> poses, Desk desk, DeskWindow window, Scene scene) {
         poses.put("to-nut-plates", () -> {
-            desk.show(desk.snapshot()
-                    .build()
-                    .face("Lower skin")
-                    .orElseThrow()
-                    .face()
-                    .id());
+            Poses.face(desk, "Lower skin");
             window.cards().nutPlates();
         });
         poses.put("nut-plates", () -> ((TextField) scene.lookup("#np-lug")).setText(".025"));
         poses.put("reach", () -> {
             window.cards().putAway();
-            desk.show(desk.snapshot()
-                    .build()
-                    .face("Main spar web")
-                    .orElseThrow()
-                    .face()
-                    .id());
+            Poses.face(desk, "Main spar web");
             window.cards().reach();
         });
     }
@@ -123,9 +110,9 @@ final class CardPoses {
                 .toList();
         for (int i = 0; i < typed.size(); i++) {
             fields.get(i).setText(typed.get(i));
-            fields.get(i).fireEvent(new javafx.event.ActionEvent());
+            fields.get(i).fireEvent(new ActionEvent());
         }
-        ((javafx.scene.control.CheckBox) scene.lookup("#apart-card .check-box")).fire();
+        ((CheckBox) scene.lookup("#apart-card .check-box")).fire();
     }
 
     /** Sealant mixed a good half hour ago for the skin on the main spar. */

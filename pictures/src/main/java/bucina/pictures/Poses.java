@@ -4,7 +4,6 @@ import bucina.core.bulletin.Bulletins;
 import bucina.core.callout.Callout;
 import bucina.core.edit.Edit;
 import bucina.core.log.Operation;
-import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.progress.Task;
@@ -24,6 +23,8 @@ import java.util.Optional;
 import javafx.event.EventType;
 import javafx.geometry.Point2D;
 import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -64,9 +65,7 @@ public final class Poses {
         });
         poses.put("rules", () -> {
             desk.roomProperty().set(Desk.Room.RULES);
-            ((javafx.scene.control.ComboBox<?>) scene.lookup("#rules-other"))
-                    .getSelectionModel()
-                    .select(4);
+            ((ComboBox<?>) scene.lookup("#rules-other")).getSelectionModel().select(4);
         });
         poses.put("bench-mode", () -> {
             desk.roomProperty().set(Desk.Room.SHEET);
@@ -94,7 +93,7 @@ public final class Poses {
         });
         poses.put(
                 "to-locating",
-                () -> ((javafx.scene.control.ComboBox<?>) scene.lookup("#cleco-work"))
+                () -> ((ComboBox<?>) scene.lookup("#cleco-work"))
                         .getSelectionModel()
                         .select(0));
         poses.put("locating", () -> {
@@ -106,8 +105,7 @@ public final class Poses {
 
     /** A row with two holes jumped over, and the rest of it picked. */
     private static void drilling(Desk desk) {
-        Build.FaceRef ref = desk.snapshot().build().face("Upper skin").orElseThrow();
-        desk.show(ref.face().id());
+        face(desk, "Upper skin");
         desk.stageProperty().set(Stage.DRILL);
         desk.taskProperty().set(Task.of(Operation.DEBURRED));
         // What is drilled, but two holes of R11 that are jumped over.
@@ -223,7 +221,7 @@ public final class Poses {
     static Map<String, Runnable> panel(javafx.stage.Stage stage) {
         Map<String, Runnable> poses = new LinkedHashMap<>();
         poses.put("making-a-panel", () -> {
-            ((javafx.scene.control.Button) stage.getScene().lookup("#empty-panel")).fire();
+            ((Button) stage.getScene().lookup("#empty-panel")).fire();
             Map.of(
                             "name",
                             "Upper skin",
@@ -256,9 +254,12 @@ public final class Poses {
         return poses;
     }
 
+    static void face(Desk desk, String name) {
+        desk.show(desk.snapshot().build().face(name).orElseThrow().face().id());
+    }
+
     static void pick(Desk desk, String face, String row, int label) {
-        Build.FaceRef ref = desk.snapshot().build().face(face).orElseThrow();
-        desk.show(ref.face().id());
+        face(desk, face);
         HoleReading reading = desk.face().readings().stream()
                 .filter(r -> r.row().name().equals(row) && r.hole().label() == label)
                 .findFirst()

@@ -17,6 +17,7 @@ import bucina.desk.session.Printing;
 import bucina.desk.session.Session;
 import bucina.store.drawing.Paper;
 import bucina.store.drawing.TemplatePdf;
+import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
@@ -39,8 +40,10 @@ import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.scene.image.PixelFormat;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
+import javafx.stage.Stage;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
@@ -78,7 +81,7 @@ public final class Screenshots extends Application {
     private static final CompletableFuture<Integer> EXIT = new CompletableFuture<>();
     private final ExecutorService worker = Executors.newSingleThreadExecutor();
     private Session session;
-    private javafx.stage.Stage stage;
+    private Stage stage;
 
     /** @param args the folder, and the names of the pictures to take; no name for those of the documentation */
     public static void main(String[] args) {
@@ -103,7 +106,7 @@ public final class Screenshots extends Application {
     private DeskWindow window;
 
     @Override
-    public void start(javafx.stage.Stage first) throws IOException {
+    public void start(Stage first) throws IOException {
         Type.load();
         stage = first;
         Files.createDirectories(folder);
@@ -201,7 +204,7 @@ public final class Screenshots extends Application {
         FaceReading reading = Derivation.of(build, catalogue).face(web.face().id());
         BufferedImage out = new BufferedImage(1280, 800, BufferedImage.TYPE_INT_RGB);
         Graphics2D g = out.createGraphics();
-        g.setColor(java.awt.Color.LIGHT_GRAY);
+        g.setColor(Color.LIGHT_GRAY);
         g.fillRect(0, 0, 1280, 800);
         Template strip =
                 Template.strip(web, web.face().groups().getFirst().rows().getFirst(), reading);
@@ -233,7 +236,7 @@ public final class Screenshots extends Application {
         PixelReader in = image.getPixelReader();
         int[] line = new int[w];
         for (int y = 0; y < h; y++) {
-            in.getPixels(0, y, w, 1, javafx.scene.image.PixelFormat.getIntArgbInstance(), line, 0, w);
+            in.getPixels(0, y, w, 1, PixelFormat.getIntArgbInstance(), line, 0, w);
             out.setRGB(0, y, w, 1, line, 0, w);
         }
         ImageIO.write(out, "png", path.toFile());

@@ -27,6 +27,7 @@ import javafx.scene.Parent;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
+import javafx.stage.Stage;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
@@ -45,9 +46,9 @@ abstract class OnPoses {
     ExecutorService worker;
     private Path folder;
 
-    javafx.stage.Stage stage;
+    Stage stage;
 
-    void open(javafx.stage.Stage first) throws IOException {
+    void open(Stage first) throws IOException {
         stage = first;
         Type.load();
         folder = Files.createTempDirectory("bucina-poses");

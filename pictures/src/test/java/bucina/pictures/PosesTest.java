@@ -2,6 +2,8 @@ package bucina.pictures;
 
 import bucina.desk.session.DemoBuild;
 import bucina.desk.session.Session;
+import java.io.IOException;
+import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
@@ -11,7 +13,7 @@ import org.testfx.framework.junit5.Stop;
 class PosesTest extends OnPoses {
 
     @Start
-    void start(javafx.stage.Stage first) throws java.io.IOException {
+    void start(Stage first) throws IOException {
         open(first);
     }
 

@@ -1,5 +1,7 @@
 package bucina.pictures;
 
+import java.io.IOException;
+import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
@@ -9,7 +11,7 @@ import org.testfx.framework.junit5.Stop;
 class SumsAndLargeTextTest extends OnPoses {
 
     @Start
-    void start(javafx.stage.Stage first) throws java.io.IOException {
+    void start(Stage first) throws IOException {
         open(first);
     }
 

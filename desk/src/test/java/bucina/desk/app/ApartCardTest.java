@@ -9,6 +9,7 @@ import bucina.core.progress.Task;
 import bucina.desk.session.Stage;
 import bucina.store.file.BuildFile;
 import java.io.IOException;
+import javafx.event.ActionEvent;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -34,7 +35,7 @@ class ApartCardTest extends OnWindow {
         robot.interact(() -> {
             TextField field = robot.lookup("#fit-" + upper().n() + "-" + id).queryAs(TextField.class);
             field.setText(text);
-            field.fireEvent(new javafx.event.ActionEvent());
+            field.fireEvent(new ActionEvent());
         });
         settle(robot);
     }

@@ -7,11 +7,14 @@ import bucina.desk.session.Finder;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Locale;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
@@ -21,7 +24,7 @@ import org.testfx.framework.junit5.Stop;
 class CardsTest extends OnWindow {
 
     @Start
-    void start(javafx.stage.Stage stage) throws IOException {
+    void start(Stage stage) throws IOException {
         open(stage);
     }
 
@@ -84,8 +87,7 @@ class CardsTest extends OnWindow {
         text.lines().skip(1).forEach(line -> {
             String[] cells = line.strip().split("\\s{2,}");
             double inches = Double.parseDouble(cells[1]);
-            assertThat(Double.parseDouble(cells[cells.length - 1]))
-                    .isCloseTo(inches * 25.4, org.assertj.core.api.Assertions.within(.002));
+            assertThat(Double.parseDouble(cells[cells.length - 1])).isCloseTo(inches * 25.4, Assertions.within(.002));
         });
         robot.push(KeyCode.ESCAPE);
         assertThat(robot.lookup("#stations-card").tryQuery()).isEmpty();
@@ -98,7 +100,7 @@ class CardsTest extends OnWindow {
                 desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R1.9"))));
         robot.push(KeyCode.X);
         for (OutCard.What what : OutCard.What.values()) {
-            Path to = folder.resolve(what.name().toLowerCase(java.util.Locale.ROOT) + ".out");
+            Path to = folder.resolve(what.name().toLowerCase(Locale.ROOT) + ".out");
             robot.interact(
                     () -> robot.lookup("#out-what").queryAs(ComboBox.class).setValue(what));
             write(robot, "#out-path", to.toString());

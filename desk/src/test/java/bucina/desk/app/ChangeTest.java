@@ -3,6 +3,7 @@ package bucina.desk.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import bucina.core.form.Additions;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Row;
@@ -16,10 +17,13 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
+import javafx.event.ActionEvent;
 import javafx.geometry.Point2D;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -44,7 +48,7 @@ class ChangeTest extends OnWindow {
 
     private void change(FxRobot robot, String face) {
         robot.interact(() -> {
-            desk.show(desk.snapshot().build().face(face).orElseThrow().face().id());
+            face(face);
             desk.changingProperty().set(true);
         });
     }
@@ -69,7 +73,7 @@ class ChangeTest extends OnWindow {
         robot.interact(() -> {
             TextField field = robot.lookup(query).queryAs(TextField.class);
             field.setText(text);
-            field.fireEvent(new javafx.event.ActionEvent());
+            field.fireEvent(new ActionEvent());
         });
         settle(robot);
     }
@@ -190,7 +194,7 @@ class ChangeTest extends OnWindow {
                 .set(desk.selectionProperty().get().one(desk.face().reading(4))));
         settle(robot);
         commit(robot, "#hole-x", "wide");
-        assertThat(robot.lookup(".stop-text").queryAllAs(javafx.scene.control.Label.class))
+        assertThat(robot.lookup(".stop-text").queryAllAs(Label.class))
                 .anyMatch(l -> l.isVisible() && l.getText().contains("\"wide\" is not a length"));
     }
 
@@ -198,7 +202,7 @@ class ChangeTest extends OnWindow {
     void a_sheet_changes_gauge_and_order_and_a_keep_out_is_added_and_seen(FxRobot robot) throws Exception {
         change(robot, "Upper skin");
         Id.Layer skin = layer("Upper skin").id();
-        robot.interact(() -> desk.layerProperty().set(java.util.Optional.of(skin)));
+        robot.interact(() -> desk.layerProperty().set(Optional.of(skin)));
         settle(robot);
         commit(robot, "#sheet-thickness", ".032");
         assertThat(layer("Upper skin").thickness().in()).isEqualTo(.032);
@@ -206,13 +210,12 @@ class ChangeTest extends OnWindow {
         assertThat(desk.face().face().layers().get(2).name()).isEqualTo("Upper skin");
         fire(robot, "#sheet-fitted");
         assertThat(desk.snapshot().holds().of(hole("R2.5"))).isPresent();
-        robot.interact(() -> desk.layerProperty().set(java.util.Optional.empty()));
+        robot.interact(() -> desk.layerProperty().set(Optional.empty()));
         settle(robot);
         robot.interact(() -> {
             @SuppressWarnings("unchecked")
-            ComboBox<bucina.core.form.Additions.Kind> kind =
-                    robot.lookup("#add-kind").queryAs(ComboBox.class);
-            kind.setValue(bucina.core.form.Additions.Kind.KEEP_OUT);
+            ComboBox<Additions.Kind> kind = robot.lookup("#add-kind").queryAs(ComboBox.class);
+            kind.setValue(Additions.Kind.KEEP_OUT);
         });
         write(robot, "#add-1", "0, 12");
         write(robot, "#add-2", "3, 14");
@@ -244,7 +247,7 @@ class ChangeTest extends OnWindow {
         long n = open.getFirst().id().n();
         write(robot, "#query-answer-" + n, "left out on this hand");
         fire(robot, "#query-go-" + n);
-        assertThat(robot.lookup(".stop-text").queryAllAs(javafx.scene.control.Label.class))
+        assertThat(robot.lookup(".stop-text").queryAllAs(Label.class))
                 .anyMatch(l -> l.isVisible() && l.getText().contains("source"));
         write(robot, "#query-answer-" + n, "left out on this hand");
         write(robot, "#query-source-" + n, "Sheet 31 rev D");
@@ -261,12 +264,7 @@ class ChangeTest extends OnWindow {
     @Test
     void a_finding_is_accepted_with_a_reason_and_stays_on_record(FxRobot robot) throws Exception {
         robot.interact(() -> {
-            desk.show(desk.snapshot()
-                    .build()
-                    .face("Upper skin")
-                    .orElseThrow()
-                    .face()
-                    .id());
+            face("Upper skin");
             desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R11.4")));
         });
         fire(robot, "#accept");

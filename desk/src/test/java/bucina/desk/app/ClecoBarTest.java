@@ -8,6 +8,7 @@ import java.io.IOException;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
@@ -17,7 +18,7 @@ import org.testfx.framework.junit5.Stop;
 class ClecoBarTest extends OnWindow {
 
     @Start
-    void start(javafx.stage.Stage stage) throws IOException {
+    void start(Stage stage) throws IOException {
         open(stage);
     }
 

@@ -2,12 +2,17 @@ package bucina.desk.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import bucina.core.log.Operation;
 import bucina.core.measure.Length;
 import bucina.core.plan.Tool;
+import bucina.core.progress.Task;
+import bucina.core.reach.ToolCrib;
 import java.io.IOException;
+import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
@@ -17,7 +22,7 @@ import org.testfx.framework.junit5.Stop;
 class CribTest extends OnWindow {
 
     @Start
-    void start(javafx.stage.Stage stage) throws IOException {
+    void start(Stage stage) throws IOException {
         open(stage);
     }
 
@@ -60,8 +65,7 @@ class CribTest extends OnWindow {
 
     @Test
     void nut_plates_go_behind_a_ring_of_screws_and_off_again(FxRobot robot) throws Exception {
-        robot.interact(() -> desk.show(
-                desk.snapshot().build().face("Lower skin").orElseThrow().face().id()));
+        robot.interact(() -> face("Lower skin"));
         int layers = desk.face().face().layers().size();
         robot.push(KeyCode.O);
         assertThat(robot.lookup("#np-go").queryAs(Button.class).isDisabled()).isTrue();
@@ -76,8 +80,7 @@ class CribTest extends OnWindow {
 
     @Test
     void a_typed_pattern_says_what_is_wrong_with_it(FxRobot robot) throws Exception {
-        robot.interact(() -> desk.show(
-                desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
+        robot.interact(() -> face("Upper skin"));
         robot.push(KeyCode.O);
         robot.interact(
                 () -> robot.lookup("#np-pattern").queryAs(TextField.class).setText("ring of 8"));
@@ -90,13 +93,8 @@ class CribTest extends OnWindow {
     @Test
     void what_tools_reach_is_shown_on_the_sheet_hole_by_hole_and_put_away(FxRobot robot) throws Exception {
         robot.interact(() -> {
-            desk.show(desk.snapshot()
-                    .build()
-                    .face("Upper skin")
-                    .orElseThrow()
-                    .face()
-                    .id());
-            desk.taskProperty().set(bucina.core.progress.Task.of(bucina.core.log.Operation.COUNTERSUNK));
+            face("Upper skin");
+            desk.taskProperty().set(Task.of(Operation.COUNTERSUNK));
             desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R1.9")));
         });
         robot.push(KeyCode.Z);
@@ -114,8 +112,7 @@ class CribTest extends OnWindow {
         // A tool of one's own changes what is shown.
         robot.interact(() -> session.plan(
                 "adding a cage",
-                b -> bucina.core.reach.ToolCrib.plus(
-                        b, Tool.Kind.STOP_CAGE, "Small cage", java.util.List.of(Length.in(.4))),
+                b -> ToolCrib.plus(b, Tool.Kind.STOP_CAGE, "Small cage", List.of(Length.in(.4))),
                 () -> {},
                 s -> {}));
         fire(robot, "#reach-next");
@@ -129,8 +126,7 @@ class CribTest extends OnWindow {
 
     @Test
     void a_one_lug_plate_is_entered_from_the_drawing(FxRobot robot) throws Exception {
-        robot.interact(() -> desk.show(
-                desk.snapshot().build().face("Lower skin").orElseThrow().face().id()));
+        robot.interact(() -> face("Lower skin"));
         robot.push(KeyCode.O);
         write(robot, "#np-lug", ".025");
         write(robot, "#np-places", ".344");

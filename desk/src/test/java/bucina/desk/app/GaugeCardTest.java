@@ -10,6 +10,7 @@ import bucina.desk.session.Desk;
 import java.io.IOException;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
@@ -19,7 +20,7 @@ import org.testfx.framework.junit5.Stop;
 class GaugeCardTest extends OnWindow {
 
     @Start
-    void start(javafx.stage.Stage stage) throws IOException {
+    void start(Stage stage) throws IOException {
         open(stage);
     }
 

@@ -13,8 +13,10 @@ import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Control;
 import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -70,7 +72,7 @@ class KeyboardTest extends OnWindow {
                         && n.isFocusTraversable()
                         && !n.isDisabled()
                         && shown(n)
-                        && !(n.getParent() instanceof javafx.scene.control.ComboBox))
+                        && !(n.getParent() instanceof ComboBox))
                 .collect(Collectors.toSet());
     }
 
@@ -117,12 +119,7 @@ class KeyboardTest extends OnWindow {
 
     private Node open(FxRobot robot, Map.Entry<String, KeyCode[]> card) throws Exception {
         robot.interact(() -> {
-            desk.show(desk.snapshot()
-                    .build()
-                    .face("Lower skin")
-                    .orElseThrow()
-                    .face()
-                    .id());
+            face("Lower skin");
             robot.lookup("#sheet").query().requestFocus();
         });
         robot.push(card.getValue());
@@ -152,8 +149,7 @@ class KeyboardTest extends OnWindow {
                 for (Node n : controls(stage.getScene().getRoot().lookup(".card"))) {
                     boolean named = n.getAccessibleText() != null
                                     && !n.getAccessibleText().isBlank()
-                            || n instanceof javafx.scene.control.Labeled l
-                                    && !l.getText().isBlank();
+                            || n instanceof Labeled l && !l.getText().isBlank();
                     assertThat(named)
                             .as(n.getClass().getSimpleName() + " " + n.getId())
                             .isTrue();
@@ -165,7 +161,7 @@ class KeyboardTest extends OnWindow {
 
     private static String name(Node n) {
         String said = n.getAccessibleText() == null ? "" : n.getAccessibleText();
-        return said.isBlank() && n instanceof javafx.scene.control.Labeled l ? l.getText() : said;
+        return said.isBlank() && n instanceof Labeled l ? l.getText() : said;
     }
 
     @Test

@@ -55,6 +55,7 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.scene.layout.Region;
+import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
@@ -65,10 +66,10 @@ class LifetimeTest extends OnWindow {
 
     private static final int TIMES = 30;
     /** Opened and closed with {@link BenchSide}. */
-    private static final String PANEL = "bucina.desk.bench.StagePanel";
+    private static final String PANEL = BenchSide.class.getPackageName() + ".StagePanel";
 
     @Start
-    void start(javafx.stage.Stage stage) throws IOException {
+    void start(Stage stage) throws IOException {
         open(stage);
     }
 

@@ -9,9 +9,12 @@ import bucina.core.stack.HoleReading;
 import bucina.store.file.BuildFile;
 import java.io.IOException;
 import java.util.List;
+import javafx.event.Event;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
@@ -21,7 +24,7 @@ import org.testfx.framework.junit5.Stop;
 class MarkingTest extends OnWindow {
 
     @Start
-    void start(javafx.stage.Stage stage) throws IOException {
+    void start(Stage stage) throws IOException {
         open(stage);
     }
 
@@ -54,8 +57,7 @@ class MarkingTest extends OnWindow {
     @Test
     void a_face_of_three_hundred_holes_is_marked_deburred_on_both_sides_in_four_actions(FxRobot robot)
             throws Exception {
-        robot.interact(() -> desk.show(
-                desk.snapshot().build().face("Lower skin").orElseThrow().face().id()));
+        robot.interact(() -> face("Lower skin"));
         done(robot, Operation.FINAL_SIZE);
         Task both = Task.of(Operation.DEBURRED);
         int before = both.left(desk.snapshot().log(), desk.face()).size();
@@ -83,8 +85,7 @@ class MarkingTest extends OnWindow {
     @Test
     void one_hole_after_the_other_is_marked_with_the_space_bar_and_the_jumped_ones_are_said(FxRobot robot)
             throws Exception {
-        robot.interact(() -> desk.show(
-                desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
+        robot.interact(() -> face("Upper skin"));
         robot.push(KeyCode.DIGIT3);
         task(robot, "match-drilled");
         robot.interact(() ->
@@ -104,8 +105,7 @@ class MarkingTest extends OnWindow {
 
     @Test
     void a_held_key_marks_once_and_what_was_done_is_said_large_with_its_undo(FxRobot robot) throws Exception {
-        robot.interact(() -> desk.show(
-                desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
+        robot.interact(() -> face("Upper skin"));
         robot.push(KeyCode.DIGIT3);
         task(robot, "match-drilled");
         robot.interact(() ->
@@ -115,29 +115,13 @@ class MarkingTest extends OnWindow {
         robot.interact(() -> {
             var scene = robot.lookup("#sheet").query().getScene();
             for (int i = 0; i < 8; i++) {
-                javafx.event.Event.fireEvent(
+                Event.fireEvent(
                         scene.getFocusOwner(),
-                        new javafx.scene.input.KeyEvent(
-                                javafx.scene.input.KeyEvent.KEY_PRESSED,
-                                " ",
-                                " ",
-                                KeyCode.SPACE,
-                                false,
-                                false,
-                                false,
-                                false));
+                        new KeyEvent(KeyEvent.KEY_PRESSED, " ", " ", KeyCode.SPACE, false, false, false, false));
             }
-            javafx.event.Event.fireEvent(
+            Event.fireEvent(
                     scene.getFocusOwner(),
-                    new javafx.scene.input.KeyEvent(
-                            javafx.scene.input.KeyEvent.KEY_RELEASED,
-                            " ",
-                            " ",
-                            KeyCode.SPACE,
-                            false,
-                            false,
-                            false,
-                            false));
+                    new KeyEvent(KeyEvent.KEY_RELEASED, " ", " ", KeyCode.SPACE, false, false, false, false));
         });
         settle(robot);
         assertThat(desk.snapshot().log().marks().stream()
@@ -152,8 +136,7 @@ class MarkingTest extends OnWindow {
 
     @Test
     void a_sweep_does_not_mark_holes_that_must_wait_without_a_word(FxRobot robot) throws Exception {
-        robot.interact(() -> desk.show(
-                desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
+        robot.interact(() -> face("Upper skin"));
         robot.push(KeyCode.DIGIT3);
         task(robot, "match-drilled");
         robot.push(KeyCode.CONTROL, KeyCode.A);
@@ -183,8 +166,7 @@ class MarkingTest extends OnWindow {
 
     @Test
     void dressing_asks_only_for_what_is_dimpled_and_a_mark_is_taken_back(FxRobot robot) throws Exception {
-        robot.interact(() -> desk.show(
-                desk.snapshot().build().face("Upper skin").orElseThrow().face().id()));
+        robot.interact(() -> face("Upper skin"));
         done(robot, Operation.FINAL_SIZE);
         done(robot, Operation.DEBURRED);
         robot.push(KeyCode.DIGIT4);

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import bucina.core.log.Mark;
 import bucina.core.log.Operation;
 import bucina.core.plan.Batch;
+import bucina.core.plan.Compound;
 import bucina.core.rule.RuleKey;
 import bucina.store.file.BuildFile;
 import java.io.IOException;
@@ -14,6 +15,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
@@ -24,7 +26,7 @@ import org.testfx.util.WaitForAsyncUtils;
 class MixCardTest extends OnWindow {
 
     @Start
-    void start(javafx.stage.Stage stage) throws IOException {
+    void start(Stage stage) throws IOException {
         open(stage);
         desk.look().sound(false);
     }
@@ -35,14 +37,13 @@ class MixCardTest extends OnWindow {
     }
 
     private void mix(FxRobot robot, String compound, String ago, String sheet) throws Exception {
-        robot.interact(() -> desk.show(
-                desk.snapshot().build().face("Lower skin").orElseThrow().face().id()));
+        robot.interact(() -> face("Lower skin"));
         robot.push(KeyCode.CONTROL, KeyCode.M);
         until(robot, "Nothing is mixed");
         robot.interact(() -> {
             ComboBox<?> box = robot.lookup("#mix-compound").queryAs(ComboBox.class);
             for (int i = 0; i < box.getItems().size(); i++) {
-                if (((bucina.core.plan.Compound) box.getItems().get(i)).name().equals(compound)) {
+                if (((Compound) box.getItems().get(i)).name().equals(compound)) {
                     box.getSelectionModel().select(i);
                 }
             }

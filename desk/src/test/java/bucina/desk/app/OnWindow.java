@@ -9,11 +9,13 @@ import bucina.desk.look.Type;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Prefs;
 import bucina.desk.session.Session;
+import bucina.desk.session.Sessions;
 import bucina.desk.sheet.SheetView;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -25,6 +27,7 @@ import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -41,15 +44,15 @@ abstract class OnWindow {
     Desk desk;
     ExecutorService worker;
 
-    void open(javafx.stage.Stage stage) throws IOException {
+    void open(Stage stage) throws IOException {
         Type.load();
         folder = Files.createTempDirectory("bucina-window");
         file = folder.resolve("demo.bucina");
-        bucina.desk.session.Sessions.everythingInPlace(file);
+        Sessions.everythingInPlace(file);
         worker = Executors.newSingleThreadExecutor();
         session = Session.open(
                 file,
-                java.util.Optional.empty(),
+                Optional.empty(),
                 CatalogueReader.shipped(),
                 Clock.systemDefaultZone(),
                 worker,
@@ -73,6 +76,11 @@ abstract class OnWindow {
     void release(FxRobot robot) {
         robot.release(new KeyCode[] {});
         robot.release(new MouseButton[] {});
+    }
+
+    /** Shows a face. */
+    void face(String name) {
+        desk.show(desk.snapshot().build().face(name).orElseThrow().face().id());
     }
 
     HoleReading hole(String label) {

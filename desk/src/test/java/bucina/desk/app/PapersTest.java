@@ -10,11 +10,13 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import javafx.event.ActionEvent;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
@@ -24,7 +26,7 @@ import org.testfx.framework.junit5.Stop;
 class PapersTest extends OnWindow {
 
     @Start
-    void start(javafx.stage.Stage stage) throws IOException {
+    void start(Stage stage) throws IOException {
         open(stage);
     }
 
@@ -50,7 +52,7 @@ class PapersTest extends OnWindow {
         TextField least = robot.lookup("#rule-edge-least-flush").queryAs(TextField.class);
         robot.interact(() -> {
             least.setText("2");
-            least.fireEvent(new javafx.event.ActionEvent());
+            least.fireEvent(new ActionEvent());
         });
         settle(robot);
         assertThat(desk.snapshot()
@@ -64,7 +66,7 @@ class PapersTest extends OnWindow {
         robot.interact(() -> {
             TextField again = robot.lookup("#rule-edge-least-flush").queryAs(TextField.class);
             again.setText("2");
-            again.fireEvent(new javafx.event.ActionEvent());
+            again.fireEvent(new ActionEvent());
         });
         settle(robot);
         assertThat(desk.snapshot()
@@ -167,7 +169,7 @@ class PapersTest extends OnWindow {
         robot.interact(() -> {
             TextField path = robot.lookup("#bring-path").queryAs(TextField.class);
             path.setText(table.toString());
-            path.fireEvent(new javafx.event.ActionEvent());
+            path.fireEvent(new ActionEvent());
         });
         waitFor(robot, "0 sheets, 2 holes in 1 row.");
         waitFor(robot, "Line 4 has no place");
@@ -201,7 +203,7 @@ class PapersTest extends OnWindow {
         robot.interact(() -> {
             TextField path = robot.lookup("#bring-path").queryAs(TextField.class);
             path.setText(drawing.toString());
-            path.fireEvent(new javafx.event.ActionEvent());
+            path.fireEvent(new ActionEvent());
         });
         robot.interact(() -> robot.lookup("#bring-stop").queryAs(Button.class).fire());
         waitFor(robot, "nothing was brought in");

@@ -4,10 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import bucina.core.plan.KeptSum;
 import bucina.core.plan.Tool;
+import bucina.core.sums.Bench;
+import bucina.core.sums.Sums;
 import bucina.desk.session.Prefs;
 import bucina.desk.sumsroom.PictureView;
 import bucina.store.file.BuildFile;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -16,9 +19,11 @@ import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
@@ -28,10 +33,10 @@ import org.testfx.util.WaitForAsyncUtils;
 /** The bench sums in the real window. */
 class SumsRoomTest extends OnWindow {
 
-    private javafx.stage.Stage stage;
+    private Stage stage;
 
     @Start
-    void start(javafx.stage.Stage first) throws IOException {
+    void start(Stage first) throws IOException {
         stage = first;
         open(stage);
     }
@@ -165,7 +170,7 @@ class SumsRoomTest extends OnWindow {
         write(robot, "#sum-path", pdf.toString());
         robot.interact(() -> robot.lookup("#sum-write").queryAs(Button.class).fire());
         waitSays(robot, "Written to");
-        assertThat(Files.readAllBytes(pdf)).startsWith("%PDF".getBytes(java.nio.charset.StandardCharsets.US_ASCII));
+        assertThat(Files.readAllBytes(pdf)).startsWith("%PDF".getBytes(StandardCharsets.US_ASCII));
         robot.interact(() -> robot.lookup("#sum-write").queryAs(Button.class).fire());
         waitSays(robot, "exists already");
     }
@@ -173,12 +178,7 @@ class SumsRoomTest extends OnWindow {
     @Test
     void a_sheet_on_the_bench_opens_the_bend_bench_with_its_material(FxRobot robot) throws Exception {
         robot.interact(() -> {
-            desk.show(desk.snapshot()
-                    .build()
-                    .face("Main spar web")
-                    .orElseThrow()
-                    .face()
-                    .id());
+            face("Main spar web");
             desk.selectionProperty()
                     .set(desk.selectionProperty()
                             .get()
@@ -219,22 +219,19 @@ class SumsRoomTest extends OnWindow {
     @Test
     void every_sum_fits_the_window_without_scrolling_its_side(FxRobot robot) throws Exception {
         enter(robot);
-        for (var sum : bucina.core.sums.Sums.ALL) {
+        for (var sum : Sums.ALL) {
             robot.interact(() ->
                     robot.lookup("#sum-" + sum.code()).queryAs(Button.class).fire());
-            String first = sum.asks(bucina.core.sums.Bench.bare(session.catalogue()))
-                    .getFirst()
-                    .key();
+            String first = sum.asks(Bench.bare(session.catalogue())).getFirst().key();
             until(() -> robot.lookup("#ask-" + first).tryQuery().isPresent());
             settle(robot);
             WaitForAsyncUtils.sleep(250, TimeUnit.MILLISECONDS);
-            javafx.scene.control.ScrollPane side =
-                    robot.lookup(".bench-side .scroll-pane").queryAllAs(javafx.scene.control.ScrollPane.class).stream()
-                            .filter(p -> p.getScene() != null
-                                    && p.isVisible()
-                                    && p.getContent().lookup("#sum-error") != null)
-                            .findFirst()
-                            .orElseThrow();
+            ScrollPane side = robot.lookup(".bench-side .scroll-pane").queryAllAs(ScrollPane.class).stream()
+                    .filter(p -> p.getScene() != null
+                            && p.isVisible()
+                            && p.getContent().lookup("#sum-error") != null)
+                    .findFirst()
+                    .orElseThrow();
             assertThat(side.getContent().getLayoutBounds().getHeight())
                     .as(sum.code())
                     .isLessThanOrEqualTo(side.getViewportBounds().getHeight() + 1);

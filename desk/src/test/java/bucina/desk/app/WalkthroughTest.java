@@ -22,6 +22,7 @@ import javafx.application.Platform;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -45,7 +46,7 @@ class WalkthroughTest {
     private int actions;
 
     @Start
-    void start(javafx.stage.Stage stage) throws IOException {
+    void start(Stage stage) throws IOException {
         Type.load();
         Path folder = Files.createTempDirectory("bucina-walk");
         Path file = DemoBuild.empty(folder.resolve("new.bucina"), CatalogueReader.shipped());

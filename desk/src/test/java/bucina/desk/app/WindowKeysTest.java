@@ -14,6 +14,7 @@ import bucina.desk.session.Stage;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
@@ -23,6 +24,7 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.StackPane;
+import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
@@ -96,17 +98,14 @@ class WindowKeysTest extends OnWindow {
     void no_word_is_cut_off_on_the_demo_at_1280_by_800(FxRobot robot) {
         List<String> cut = new ArrayList<>();
         for (String face : List.of("Upper skin", "Lower skin", "Main spar web", "Rear spar web")) {
-            robot.interact(() -> desk.show(
-                    desk.snapshot().build().face(face).orElseThrow().face().id()));
+            robot.interact(() -> face(face));
             robot.interact(() -> desk.selectionProperty()
                     .set(desk.selectionProperty().get().one(desk.face().reading(3))));
             WaitForAsyncUtils.waitForFxEvents();
             for (Label label : robot.lookup(".label").queryAllAs(Label.class)) {
                 boolean shown = label.isVisible() && label.getScene() != null && !label.isWrapText();
                 Node text = label.lookup(".text");
-                if (shown
-                        && text instanceof javafx.scene.text.Text t
-                        && !t.getText().equals(label.getText())) {
+                if (shown && text instanceof Text t && !t.getText().equals(label.getText())) {
                     cut.add(label.getText());
                 }
             }
@@ -195,7 +194,7 @@ class WindowKeysTest extends OnWindow {
     void a_second_window_says_it_only_reads_and_offers_no_writing(FxRobot robot) throws Exception {
         Session reading = Session.open(
                 file,
-                java.util.Optional.of("Open in another window: this one only reads."),
+                Optional.of("Open in another window: this one only reads."),
                 CatalogueReader.shipped(),
                 Sessions.CLOCK,
                 Runnable::run,

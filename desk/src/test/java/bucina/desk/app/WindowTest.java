@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import bucina.core.log.LogEntry;
 import bucina.core.measure.Unit;
 import bucina.core.sheet.Point;
+import bucina.desk.bench.LogPanel;
 import bucina.desk.session.Stage;
 import bucina.desk.sheet.SheetView;
 import bucina.store.file.BuildFile;
@@ -13,9 +14,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.TimeUnit;
 import javafx.geometry.Point2D;
+import javafx.geometry.VerticalDirection;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
+import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.Test;
@@ -158,12 +161,8 @@ class WindowTest extends OnWindow {
         write(robot, "#log-who", "M");
         write(robot, "#log-minutes", "2");
         robot.clickOn("#log-add-reject");
-        robot.interact(() -> robot.lookup("#log-panel")
-                .queryAs(bucina.desk.bench.LogPanel.class)
-                .addPhoto(picture));
-        until(() -> robot.lookup(n -> n instanceof javafx.scene.image.ImageView)
-                .tryQuery()
-                .isPresent());
+        robot.interact(() -> robot.lookup("#log-panel").queryAs(LogPanel.class).addPhoto(picture));
+        until(() -> robot.lookup(n -> n instanceof ImageView).tryQuery().isPresent());
         robot.clickOn("#log-go");
         settle(robot);
         LogEntry last = desk.snapshot().log().entries().getLast();
@@ -254,7 +253,7 @@ class WindowTest extends OnWindow {
         Point p = hole("R1.20").hole().at();
         robot.moveTo(at(robot, "R1.20"));
         Point2D before = sheet.onView(p);
-        robot.scroll(5, javafx.geometry.VerticalDirection.UP);
+        robot.scroll(5, VerticalDirection.UP);
         WaitForAsyncUtils.sleep(200, TimeUnit.MILLISECONDS);
         Point2D after = sheet.onView(p);
         assertThat(after.distance(before)).isLessThan(2);
@@ -279,8 +278,8 @@ class WindowTest extends OnWindow {
         write(robot, "#log-minutes", "2");
         int before = desk.snapshot().log().entries().size();
         robot.interact(() -> {
-            robot.lookup("#log-panel").queryAs(bucina.desk.bench.LogPanel.class).addPhoto(picture);
-            robot.lookup("#log-go").queryAs(javafx.scene.control.Button.class).fire();
+            robot.lookup("#log-panel").queryAs(LogPanel.class).addPhoto(picture);
+            robot.lookup("#log-go").queryAs(Button.class).fire();
             // The next entry is begun before the file is read.
             desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R3.4")));
         });
@@ -288,8 +287,7 @@ class WindowTest extends OnWindow {
         settle(robot);
         robot.interact(() ->
                 desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R3.5"))));
-        assertThat(robot.lookup(n -> n instanceof javafx.scene.image.ImageView).tryQuery())
-                .isEmpty();
+        assertThat(robot.lookup(n -> n instanceof ImageView).tryQuery()).isEmpty();
         assertThat(desk.snapshot().log().entries().stream().skip(before).flatMap(e -> e.work().stream()))
                 .allSatisfy(w -> assertThat(w.photos()).isNotEmpty());
     }
