@@ -277,7 +277,8 @@ public final class LogPanel extends StagePanel {
         Ui.shown(reads, !understood.isEmpty());
         String odd =
                 current.oddity(fields, desk.lengths(), desk.snapshot().build().rules());
-        String text = Stream.of(missing, odd).filter(t -> !t.isEmpty()).collect(Collectors.joining(" "));
+        String waits = missing.isEmpty() ? "" : missing + ". Mark what is done first, or say why they are set.";
+        String text = Stream.of(waits, odd).filter(t -> !t.isEmpty()).collect(Collectors.joining(" "));
         oddity.setText(text);
         Ui.shown(oddity, !text.isEmpty());
         Ui.shown(explanation, !text.isEmpty() || !fields.explanation.isEmpty());
@@ -377,11 +378,18 @@ public final class LogPanel extends StagePanel {
                             desk.correctingProperty().set(Optional.empty());
                             written.run();
                         },
-                        sentence -> {
-                            busy = false;
-                            go.setDisable(false);
-                            error(sentence);
-                        });
+                        this::refused);
+    }
+
+    /** What is missing stands in the panel already: there only the word for it is asked for, where it is typed. */
+    private void refused(String sentence) {
+        busy = false;
+        go.setDisable(false);
+        boolean waits = !missing.isEmpty() && sentence.startsWith(missing);
+        error(waits ? "Nothing was logged: the explanation is missing." : sentence);
+        if (waits) {
+            explanation.requestFocus();
+        }
     }
 
     private void cancel() {

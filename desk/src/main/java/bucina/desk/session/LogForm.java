@@ -184,9 +184,7 @@ public final class LogForm {
                 .flatMap(h -> face.of(h.id()).stream())
                 .flatMap(r -> guards.setting(r, desk.unit()).stream())
                 .toList();
-        return missing.isEmpty()
-                ? ""
-                : Guards.together(missing) + ". Mark what is done first, or say why they are set.";
+        return missing.isEmpty() ? "" : Guards.together(missing);
     }
 
     /**

@@ -6,10 +6,13 @@ import bucina.core.log.Mark;
 import bucina.core.log.Operation;
 import bucina.core.progress.Task;
 import bucina.core.stack.HoleReading;
+import bucina.desk.session.Selection;
 import bucina.store.file.BuildFile;
 import java.io.IOException;
 import java.util.List;
+import java.util.Optional;
 import javafx.event.Event;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -183,5 +186,43 @@ class MarkingTest extends OnWindow {
         settle(robot);
         assertThat(desk.taskProperty().get().done(desk.snapshot().log(), hole("R20.1")))
                 .isFalse();
+    }
+
+    @Test
+    void a_row_nobody_has_drilled_is_logged_only_with_a_word_and_the_keyboard_is_where_it_goes(FxRobot robot)
+            throws Exception {
+        robot.interact(() -> {
+            face("Lower skin");
+            desk.selectionProperty()
+                    .set(Selection.row(
+                            desk.face(), desk.face().readings().getLast().row().id(), Optional.empty()));
+        });
+        robot.push(KeyCode.DIGIT5);
+        int before = desk.snapshot().log().entries().size();
+        write(robot, "#log-who", "M");
+        write(robot, "#log-minutes", "5");
+        robot.push(KeyCode.CONTROL, KeyCode.ENTER);
+        settle(robot);
+        assertThat(desk.snapshot().log().entries()).hasSize(before);
+        assertThat(says(robot, "Nothing was logged: the explanation is missing."))
+                .isTrue();
+        Node word = robot.lookup("#log-explanation").query();
+        assertThat(word.getScene().getFocusOwner()).isSameAs(word);
+        double end = word.localToScene(word.getBoundsInLocal()).getMaxY();
+        Node go = robot.lookup("#log-go").query();
+        assertThat(end).isLessThan(go.localToScene(go.getBoundsInLocal()).getMinY());
+
+        robot.write("drilled before the log was begun");
+        robot.push(KeyCode.CONTROL, KeyCode.ENTER);
+        settle(robot);
+        assertThat(desk.snapshot().log().entries()).hasSize(before + 1);
+        assertThat(desk.snapshot()
+                        .log()
+                        .entries()
+                        .getLast()
+                        .work()
+                        .orElseThrow()
+                        .explanation())
+                .isEqualTo("drilled before the log was begun");
     }
 }
