@@ -3,8 +3,10 @@ package bucina.core.dress;
 import bucina.core.measure.Angle;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * The stop cage set on scrap and checked again while a row is cut. Diameters are across the top of the cone. Source:
@@ -151,31 +153,31 @@ public record Coupon(
         if (n < 3) {
             return Optional.empty();
         }
-        double meanX = every * (n - 1) / 2.0;
-        double mean = (scrap.getLast().nanometres()
-                        + checks.stream().mapToDouble(Length::nanometres).sum())
-                / n;
+        double[] read = work();
+        double middle = every * (n - 1) / 2.0;
         double up = 0;
         double down = 0;
         for (int i = 0; i < n; i++) {
-            double y = i == 0 ? scrap.getLast().nanometres() : checks.get(i - 1).nanometres();
-            double dx = i * every - meanX;
-            up += dx * (y - mean);
+            double dx = i * every - middle;
+            up += dx * read[i];
             down += dx * dx;
         }
         return Optional.of(up / down);
     }
 
-    /** Where the line stands at a hole, from the middle of the readings; empty without one. */
+    /** The scrap reading the work began with and the checks, in nm. */
+    private double[] work() {
+        return Stream.concat(Stream.of(scrap.getLast()), checks.stream())
+                .mapToDouble(Length::nanometres)
+                .toArray();
+    }
+
+    /** Where the line stands at a hole; empty without one. */
     public Optional<Length> line(double hole) {
-        double mean = scrap.isEmpty()
-                ? 0
-                : (scrap.getLast().nanometres()
-                                + checks.stream()
-                                        .mapToDouble(Length::nanometres)
-                                        .sum())
-                        / (checks.size() + 1);
-        return drift().map(d -> Length.nm(mean + d * (hole - every * checks.size() / 2.0)));
+        return drift().map(d -> {
+            double mean = Arrays.stream(work()).average().orElseThrow();
+            return Length.nm(mean + d * (hole - every * checks.size() / 2.0));
+        });
     }
 
     /**

@@ -70,7 +70,7 @@ public final class HoleReading {
 
     /** The same reading of a hole whose group or row got other holes. */
     HoleReading in(Group changed, Row changedRow) {
-        return group == changed && row == changedRow ? this : new HoleReading(this, changed, changedRow);
+        return group == changed ? this : new HoleReading(this, changed, changedRow);
     }
 
     List<Finding> spots() {

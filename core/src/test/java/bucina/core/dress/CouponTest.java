@@ -10,6 +10,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class CouponTest {
 
@@ -95,5 +97,47 @@ class CouponTest {
                 assertThat(.178 + slope * c.next()).isBetween(.175 - 1e-9, .18 + 1e-9);
             }
         }
+    }
+
+    /*
+     * Holes 0, 25, 50: .178, .179, .177. Mean .178, slope (−25 × .178 + 25 × .177) / 1250 = −.00002 a hole. At hole 0
+     * .178 + 25 × .00002 = .1785, at 50 .1775; the limit .175 is at 25 + .003 / .00002 = 175.
+     */
+    @Test
+    void the_line_through_uneven_readings_goes_through_their_middle() {
+        Coupon c = coupon(in(.178), in(.179, .177));
+        assertThat(Length.nm(c.drift().orElseThrow()).in()).isCloseTo(-.00002, within(1e-12));
+        assertThat(c.line(0).orElseThrow().in()).isCloseTo(.1785, within(1e-9));
+        assertThat(c.line(25).orElseThrow().in()).isCloseTo(.178, within(1e-9));
+        assertThat(c.line(50).orElseThrow().in()).isCloseTo(.1775, within(1e-9));
+        assertThat(c.crossing()).contains(175);
+        assertThat(coupon(in(.178), in(.179)).line(0)).isEmpty();
+        // Up: .176, .176, .179: slope .003 / 50, mean .177; the limit .180 at 25 + .003 / .00006 = 75.
+        assertThat(coupon(in(.176), in(.176, .179)).crossing()).contains(75);
+        assertThat(coupon(in(.178), in(.179, .181)).crossing()).isEmpty();
+    }
+
+    @Test
+    void where_every_check_is_out_all_holes_are_suspect_deep_or_shallow() {
+        assertThat(coupon(in(.178), in(.182, .181)).suspect()).isEqualTo(50);
+        assertThat(coupon(in(.178), in(.178, .174)).suspect()).isEqualTo(25);
+        assertThat(coupon(in(.178), in(.178, .179)).suspect()).isZero();
+        assertThat(coupon(List.of(), List.of()).suspect()).isZero();
+        assertThat(coupon(in(.181), List.of()).suspect()).isZero();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0, 0, 0", ".179, -.001, .001", ".179, .001, -.001", ".179, .179, .001"})
+    void a_target_is_over_nothing_and_over_its_lower_limit(double target, double under, double over) {
+        assertThatThrownBy(() -> new Coupon(
+                        Length.in(target),
+                        Length.in(under),
+                        Length.in(over),
+                        FlushHead.HALF_OF_100,
+                        List.of(),
+                        List.of(),
+                        25))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("like .179 with .004 and .001");
     }
 }

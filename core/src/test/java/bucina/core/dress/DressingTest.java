@@ -4,7 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import bucina.core.catalogue.CatalogueReader;
+import bucina.core.material.Material;
 import bucina.core.measure.Length;
+import bucina.core.measure.Unit;
+import bucina.core.rule.CountersinkSchool;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
 import java.util.Arrays;
@@ -68,5 +71,45 @@ class DressingTest {
         assertThat(dresses(dressing)).containsExactly(Dress.DIMPLE, Dress.IMPOSSIBLE);
         assertThat(dressing.impossible()).isTrue();
         assertThat(dressing.grip()).isEqualTo(Length.in(.088));
+    }
+
+    @Test
+    void what_cannot_be_dimpled_says_up_to_where_it_could_and_what_can_is_possible() {
+        assertThat(Dressing.dimpled(layers(.025, .032), full).impossible()).isFalse();
+        Dressing soft = Dressing.dimpled(layers(.063), full);
+        assertThat(soft.plies().getFirst().reason().in(Unit.INCH))
+                .isEqualTo(".063 in is over .050 in, the most that is dimpled cold.");
+        Dressing hard = Dressing.dimpled(layers(.040), List.of(Material.parse("7075-T6")), full);
+        assertThat(hard.plies().getFirst().reason().in(Unit.INCH))
+                .isEqualTo(".040 in is 7075-T6, which wants heat from .040 in.");
+    }
+
+    @Test
+    void only_what_is_dimpled_above_makes_a_nest_of_a_head() {
+        assertThat(Dressing.workOut(layers(.025, .063), THREE, full).plies())
+                .extracting(p -> p.reason().in(Unit.INCH))
+                .satisfiesExactly(
+                        skin -> assertThat(skin).startsWith(".025 in is too thin for a head "),
+                        spar -> assertThat(spar).startsWith("Nest "));
+        assertThat(Dressing.workOut(layers(.063), THREE, full)
+                        .plies()
+                        .getFirst()
+                        .reason()
+                        .in(Unit.INCH))
+                .startsWith("Head ");
+    }
+
+    /*
+     * -3 over .032: nest .2023 wide, .036 + .0098 = .0458 deep; cut down to a hole of .098: (.2023 - .098) / 2 / tan 50°
+     * = .0438. In .050 it fits, in .045 the school forbids it, in .043 the cutter comes out.
+     */
+    @ParameterizedTest
+    @CsvSource({".050, true, false", ".045, false, false", ".043, false, true"})
+    void a_nest_fits_if_the_school_lets_it_and_the_cutter_stays_in_the_sheet(double sub, boolean fits, boolean out) {
+        Nest nest = new Nest(THREE, Length.in(.032), Length.in(sub), Length.in(.098), CountersinkSchool.FULL);
+        assertThat(nest.fits()).isEqualTo(fits);
+        assertThat(nest.comesOut()).isEqualTo(out);
+        Nest wide = new Nest(THREE, Length.in(.032), Length.in(sub), Length.in(.1), CountersinkSchool.FULL);
+        assertThat(wide.cutterDepth().in()).isLessThan(nest.cutterDepth().in());
     }
 }

@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
+import bucina.core.rule.Finding;
+import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
 import java.util.List;
 import java.util.Optional;
@@ -67,5 +69,35 @@ class OpeningTest {
                 .hasMessageContaining("corner radius is .6 in");
         assertThatThrownBy(() -> new Opening(Length.ZERO, Optional.empty(), Length.in(.032)))
                 .hasMessageContaining("0 in across");
+    }
+
+    @Test
+    void a_hole_as_small_as_the_tip_stops_at_the_first_step_and_steps_begin_over_nothing() {
+        assertThat(DRILL.stop(Length.fraction(1, 8))).contains(new StepDrill.Stop(1, Length.fraction(1, 8)));
+        assertThatThrownBy(() -> new StepDrill("Flat", List.of(Length.ZERO, Length.in(.1))))
+                .hasMessageContaining("Step 1");
+        assertThatThrownBy(() -> new StepDrill("Even", List.of(Length.in(.1), Length.in(.1))))
+                .hasMessageContaining("Step 2");
+    }
+
+    @Test
+    void the_rule_named_is_that_of_the_rivet_s_head_and_a_round_enough_corner_is_none() {
+        Opening hole = new Opening(Length.in(1), Optional.of(Length.fraction(1, 8)), Length.in(.032));
+        assertThat(near(hole, false).source())
+                .isEqualTo(RULES.rule(RuleKey.EDGE_LEAST_PROTRUDING).source());
+        assertThat(near(hole, true).source())
+                .isEqualTo(RULES.rule(RuleKey.EDGE_LEAST_FLUSH).source());
+        assertThat(near(hole, false).required().orElseThrow().in()).isCloseTo(.25, within(1e-9));
+        assertThat(near(hole, true).required().orElseThrow().in()).isCloseTo(.3125, within(1e-9));
+    }
+
+    private static Finding near(Opening hole, boolean flush) {
+        List<Finding> found = hole.findings(
+                RULES,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(new Opening.Rivet(Length.in(.6), Length.fraction(1, 8), flush)));
+        assertThat(found).hasSize(1);
+        return found.getFirst();
     }
 }

@@ -7,6 +7,7 @@ import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.dress.Preparation;
 import bucina.core.measure.Length;
+import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.core.plan.Deviation;
 import bucina.core.plan.Face;
@@ -15,11 +16,13 @@ import bucina.core.plan.Group;
 import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
+import bucina.core.plan.Query;
 import bucina.core.plan.Row;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
 import bucina.core.sheet.Point;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -280,5 +283,85 @@ class DerivationTest {
     @Test
     void a_check_can_be_cancelled() {
         assertThat(derive(Plans.build(8.2)).findings(() -> true)).isEmpty();
+    }
+
+    @Test
+    void what_the_drawing_lists_is_named_with_its_sheet() {
+        Group g = Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(Plans.row(1000, "R1", 2, 10)));
+        Group expecting = new Group(
+                g.id(),
+                g.code(),
+                g.name(),
+                g.fastener(),
+                false,
+                Preparation.NONE,
+                "",
+                g.rows(),
+                Optional.empty(),
+                Set.of(new Id.Layer(11), new Id.Layer(12)),
+                Set.of(new Id.Layer(13)));
+        List<Finding> ninth =
+                derive(Plans.build(Plans.face(Plans.layers(8.5), List.of(expecting)))).findings(() -> false).stream()
+                        .filter(f -> f.place().hole().equals("R1.9"))
+                        .toList();
+        assertThat(ninth)
+                .extracting(f -> f.place().layer(), f -> f.message().in(Unit.INCH))
+                .containsExactlyInAnyOrder(
+                        Assertions.tuple("Doubler", "R1.9 misses Doubler, which the drawing says it catches."),
+                        Assertions.tuple("Flange", "R1.9 catches Flange, which it must clear."));
+    }
+
+    @Test
+    void a_check_that_is_cancelled_on_its_way_keeps_what_it_found() {
+        Derivation two = derive(Plans.build(8.2));
+        int[] asked = {0};
+        // Hole 8 is the one that is wrong: the tenth question comes after it.
+        assertThat(two.findings(() -> ++asked[0] > 9))
+                .extracting(f -> f.place().hole())
+                .containsExactly("R1.8");
+    }
+
+    @Test
+    void what_is_wrong_with_a_typed_stack_is_said_of_its_group_and_so_is_an_open_query() {
+        // .6 in of metal: no length of a -4 reaches through.
+        Build build = Plans.build(Plans.face(
+                Plans.layers(8.5),
+                List.of(Plans.typed(21, "T-1", 10, .3, .3), Plans.typed(22, "T-2", 10, .032, .040))));
+        assertThat(derive(build).findings(() -> false)).singleElement().satisfies(f -> {
+            assertThat(f.rule().code()).isEqualTo("no-length-does");
+            assertThat(f.place()).isEqualTo(new Finding.Place("Top", "T-1", "", ""));
+            assertThat(f.message().in(Unit.INCH)).startsWith("T-1: ");
+        });
+        Query open = new Query(
+                new Id.Query(500),
+                new Id.Group(22),
+                LocalDate.of(2026, 11, 2),
+                "10 or 12?",
+                Optional.empty(),
+                Optional.empty());
+        Query answered = new Query(
+                new Id.Query(501),
+                new Id.Group(22),
+                LocalDate.of(2026, 11, 3),
+                "which rivet?",
+                Optional.empty(),
+                Optional.of(new Query.Answer("-4", "Sheet 31 rev D", LocalDate.of(2026, 11, 4))));
+        Build asked = build.withPapers(build.papers().with(open).with(answered), build.nextId() + 1);
+        assertThat(derive(asked).findings(() -> false))
+                .filteredOn(f -> f.rule().code().equals("query-open"))
+                .extracting(f -> f.message().in(Unit.INCH))
+                .containsExactly("T-2 waits for an answer: 10 or 12?");
+    }
+
+    @Test
+    void the_sheets_over_a_point_are_told_from_the_near_side() {
+        Face face = Plans.face(Plans.layers(8.5), List.of());
+        assertThat(Derivation.covering(face, Point.in(8, 2)))
+                .extracting(Layer::name)
+                .containsExactly("Skin", "Doubler", "Flange");
+        assertThat(Derivation.covering(face, Point.in(9, 2)))
+                .extracting(Layer::name)
+                .containsExactly("Skin", "Flange");
+        assertThat(Derivation.covering(face, Point.in(9, 9))).isEmpty();
     }
 }

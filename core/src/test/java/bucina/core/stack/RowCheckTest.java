@@ -105,4 +105,29 @@ class RowCheckTest {
                         Plans.group(21, "G-2", Plans.UNIVERSAL, List.of(Plans.row(2000, "R2", 2.2, 1)))));
         assertThat(read(Plans.build(bolts)).rowFindings()).isEmpty();
     }
+
+    @Test
+    void holes_and_rows_that_are_wrong_are_counted_together() {
+        // The doubler ends .2 from hole 8, and holes an inch apart are too far from each other.
+        assertThat(read(Plans.build(8.2)).found()).isEqualTo(2);
+    }
+
+    @Test
+    void one_change_of_nosepiece_is_one_time() {
+        Fastener small = new Fastener.PulledRivet("iso15977", Length.mm(3.2), false);
+        Fastener large = new Fastener.PulledRivet("iso15977", Length.mm(4), false);
+        Row row = Plans.row(1000, "R1", 2, 3);
+        Hole h = row.holes().getLast();
+        Hole last = new Hole(
+                h.id(),
+                h.label(),
+                h.at(),
+                Optional.of(new Deviation(Optional.empty(), Optional.of(large), Optional.empty(), "egged")));
+        Row mixed = row.withHoles(List.of(row.holes().get(0), row.holes().get(1), last));
+        Face face = Plans.face(Plans.layers(20), List.of(Plans.group(20, "G-1", small, List.of(mixed))));
+        assertThat(read(Plans.build(face)).rowFindings())
+                .filteredOn(f -> f.rule().code().equals("nosepiece-changes"))
+                .extracting(f -> f.message().in(Unit.INCH))
+                .containsExactly("R1 changes diameter 1 time along the row.");
+    }
 }

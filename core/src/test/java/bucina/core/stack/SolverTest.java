@@ -185,4 +185,32 @@ class SolverTest {
         assertThat(GroupSummary.of(derivation, typed.face(), typed.group()).designations())
                 .containsExactly(Map.entry("MS20470AD4-4", 10));
     }
+
+    @Test
+    void a_stack_that_no_length_reaches_through_is_an_error_and_one_that_wants_a_cut_rivet_says_so() {
+        // -4 from 1/8 to 1 in long; .9 in of metal and 1.5 D of tail want 1.09.
+        assertThat(rules(solve(Plans.UNIVERSAL, Preparation.NONE, Optional.empty(), .45, .45)))
+                .containsExactly("no-length-does");
+        assertThat(rules(solve(Plans.UNIVERSAL, Preparation.NONE, Optional.empty(), .032, .040)))
+                .isEmpty();
+    }
+
+    @Test
+    void dies_that_belong_to_the_head_or_to_no_dimple_are_no_fault() {
+        assertThat(rules(withDies(Preparation.DIMPLE, 100))).isEmpty();
+        assertThat(rules(withDies(Preparation.DIMPLE, 120))).containsExactly("die-angle");
+        assertThat(rules(withDies(Preparation.COUNTERSINK, 120))).doesNotContain("die-angle");
+    }
+
+    private Solution withDies(Preparation asked, int degrees) {
+        return solver.solve(new Solver.Ask(
+                Plans.FLUSH,
+                asked,
+                Optional.empty(),
+                List.of(Length.in(.025), Length.in(.032)),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(degrees),
+                List.of()));
+    }
 }
