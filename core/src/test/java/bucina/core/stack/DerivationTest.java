@@ -127,10 +127,10 @@ class DerivationTest {
                 .contains("R1.1");
     }
 
-    @Test
-    void what_a_group_must_catch_and_clear_is_checked() {
+    /** Catches skin and doubler, clears the flange, says the drawing. */
+    private static Group expecting() {
         Group g = Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(Plans.row(1000, "R1", 2, 10)));
-        Group expecting = new Group(
+        return new Group(
                 g.id(),
                 g.code(),
                 g.name(),
@@ -142,7 +142,11 @@ class DerivationTest {
                 Optional.empty(),
                 Set.of(new Id.Layer(11), new Id.Layer(12)),
                 Set.of(new Id.Layer(13)));
-        List<Finding> findings = derive(Plans.build(Plans.face(Plans.layers(8.5), List.of(expecting))))
+    }
+
+    @Test
+    void what_a_group_must_catch_and_clear_is_checked() {
+        List<Finding> findings = derive(Plans.build(Plans.face(Plans.layers(8.5), List.of(expecting()))))
                 .findings(() -> false);
         assertThat(findings)
                 .filteredOn(f -> f.place().hole().equals("R1.8"))
@@ -287,21 +291,8 @@ class DerivationTest {
 
     @Test
     void what_the_drawing_lists_is_named_with_its_sheet() {
-        Group g = Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(Plans.row(1000, "R1", 2, 10)));
-        Group expecting = new Group(
-                g.id(),
-                g.code(),
-                g.name(),
-                g.fastener(),
-                false,
-                Preparation.NONE,
-                "",
-                g.rows(),
-                Optional.empty(),
-                Set.of(new Id.Layer(11), new Id.Layer(12)),
-                Set.of(new Id.Layer(13)));
         List<Finding> ninth =
-                derive(Plans.build(Plans.face(Plans.layers(8.5), List.of(expecting)))).findings(() -> false).stream()
+                derive(Plans.build(Plans.face(Plans.layers(8.5), List.of(expecting())))).findings(() -> false).stream()
                         .filter(f -> f.place().hole().equals("R1.9"))
                         .toList();
         assertThat(ninth)
