@@ -101,7 +101,8 @@ class DressingTest {
 
     /*
      * -3 over .032: nest .2023 wide, .036 + .0098 = .0458 deep; cut down to a hole of .098:
-     * (.2023 - .098) / 2 / tan 50° = .0438. In .050 it fits, in .045 the school forbids it, in .043 the cutter comes out.
+     * (.2023 - .098) / 2 / tan 50° = .0438. In .050 it fits, in .045 the school forbids it, in .043 the cutter comes
+     * out.
      */
     @ParameterizedTest
     @CsvSource({".050, true, false", ".045, false, false", ".043, false, true"})
