@@ -16,7 +16,6 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
@@ -51,35 +50,23 @@ public final class BuildFile implements AutoCloseable {
      * @throws BuildFileException if there is a file already, or it cannot be written
      */
     public static BuildFile create(Path path, Document document) {
-        checkNew(path);
-        Path draft = path.resolveSibling("." + path.getFileName() + ".draft");
+        OutFile.checkNew(path);
+        Path draft = OutFile.draft(path);
         try {
-            Files.deleteIfExists(draft);
             try (BuildFile file = new BuildFile(draft, Opening.connect(draft, false, false), false)) {
                 file.fill(document);
             }
-            Files.move(draft, path, StandardCopyOption.REPLACE_EXISTING);
+            OutFile.publish(draft, path, false);
         } catch (SQLException e) {
-            discard(draft);
             throw Troubles.of(path, e);
         } catch (IOException e) {
-            discard(draft);
             throw Troubles.readOnly(path, e);
         } catch (BuildFileException e) {
-            discard(draft);
             throw Troubles.make(path, e.trouble(), e.getMessage().replace(draft.toString(), path.toString()), e);
+        } finally {
+            discard(draft);
         }
         return open(path);
-    }
-
-    private static void checkNew(Path path) {
-        if (OutFile.inTheWay(path)) {
-            throw Troubles.make(
-                    path,
-                    BuildFileException.Trouble.EXISTS,
-                    path + " exists already. It was left as it is; choose another name.",
-                    null);
-        }
     }
 
     private static void discard(Path draft) {
@@ -261,6 +248,15 @@ public final class BuildFile implements AutoCloseable {
         });
     }
 
+    /** For tests: how long to wait for other programs, in milliseconds. */
+    void patience(int milliseconds) {
+        guarded(() -> {
+            try (Statement s = connection.createStatement()) {
+                return s.execute("PRAGMA busy_timeout = " + milliseconds);
+            }
+        });
+    }
+
     private void insert(LogEntry entry) throws SQLException {
         PlanRows.execute(
                 connection,
@@ -305,17 +301,25 @@ public final class BuildFile implements AutoCloseable {
             throw Troubles.readOnly(path, null);
         }
         try (Statement s = connection.createStatement()) {
-            s.execute("BEGIN IMMEDIATE");
+            OneFile.begin(s);
+            T result;
             try {
-                T result = doing.run();
+                result = doing.run();
                 s.execute("COMMIT");
-                return result;
             } catch (SQLException | RuntimeException e) {
                 rollBack(s, e);
                 throw e;
             }
+            OneFile.settle(s, path);
+            return result;
         } catch (SQLException e) {
             throw Troubles.of(path, e);
+        } catch (IOException e) {
+            throw Troubles.make(
+                    path,
+                    BuildFileException.Trouble.DISK,
+                    "The disk failed on " + path + ": " + e.getMessage() + ". What was saved before is untouched.",
+                    e);
         }
     }
 

@@ -16,6 +16,12 @@ import java.io.InputStreamReader;
 import java.io.RandomAccessFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -26,6 +32,7 @@ import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -195,30 +202,58 @@ class DurabilityTest {
                 .redirectOutput(folder.resolve("out").toFile())
                 .start();
         assertThat(process.waitFor(120, TimeUnit.SECONDS)).isTrue();
-        int unsynced = 0;
+        // The log beside the build is synced before the build is touched, and the build before a number is confirmed.
+        int log = 0;
+        int build = 0;
         int confirmations = 0;
-        int written = 0;
+        int syncs = 0;
         for (String line : Files.readAllLines(trace)) {
-            if (line.contains("traced.bucina-wal>") && line.contains("pwrite64(")) {
-                unsynced++;
-                written++;
-            } else if (Pattern.compile("(fsync|fdatasync)\\(\\d+<[^>]*traced.bucina-wal>\\)\\s+= 0")
-                    .matcher(line)
-                    .find()) {
-                unsynced = 0;
+            boolean beside = line.contains("traced.bucina-wal>");
+            if (line.contains("pwrite64(") && beside) {
+                log++;
+            } else if (line.contains("pwrite64(") && line.contains("traced.bucina>")) {
+                assertThat(log).as("not synced in the log: %s", line).isZero();
+                build++;
+            } else if (SYNC.matcher(line).find()) {
+                syncs++;
+                log = beside ? 0 : log;
+                build = beside ? build : 0;
             } else if (line.contains("\"confirmed ")) {
                 confirmations++;
-                assertThat(unsynced)
-                        .as("writes to the log not yet synced at: %s", line)
-                        .isZero();
+                assertThat(log + build).as("writes not yet synced at: %s", line).isZero();
+                assertThat(syncs).as("syncs before: %s", line).isBetween(2, confirmations == 1 ? 20 : 2);
+                syncs = 0;
             }
         }
         assertThat(confirmations).isEqualTo(20);
-        assertThat(written).isGreaterThan(20);
+    }
+
+    private static final Pattern SYNC =
+            Pattern.compile("(fsync|fdatasync)\\(\\d+<[^>]*traced.bucina(-wal)?>\\)\\s+= 0");
+
+    @Test
+    void the_one_file_has_each_entry_at_the_moment_it_is_confirmed_and_nothing_stays_beside_it() throws IOException {
+        Path path = folder.resolve("one.bucina");
+        BuildFile.create(path, Demo.document()).close();
+        Path copy = folder.resolve("copy.bucina");
+        try (BuildFile file = BuildFile.open(path)) {
+            Build build = file.read().build();
+            for (int i = 0; i < 30; i++) {
+                LogEntry entry = file.append(Demo.entry(build, i, "note " + i), List.of(), Clock.systemUTC());
+                Files.copy(path, copy, StandardCopyOption.REPLACE_EXISTING);
+                try (BuildFile one = BuildFile.openToRead(copy)) {
+                    assertThat(one.read().log().entries().getLast()).isEqualTo(entry);
+                }
+            }
+        }
+        Files.delete(copy);
+        try (Stream<Path> beside = Files.list(folder)) {
+            assertThat(beside).containsExactly(path);
+        }
     }
 
     @Test
-    void the_journal_cut_off_at_each_write_opens_with_all_that_was_confirmed_by_then() throws IOException {
+    void the_journal_cut_off_at_each_write_opens_with_all_that_was_confirmed_by_then() throws Exception {
         Path path = folder.resolve("cut.bucina");
         BuildFile.create(path, Demo.document()).close();
         Path wal = folder.resolve("cut.bucina-wal");
@@ -226,7 +261,10 @@ class DurabilityTest {
         int before;
         byte[] database;
         byte[] journal;
-        try (BuildFile file = BuildFile.open(path)) {
+        try (BuildFile file = BuildFile.open(path);
+                Connection held = heldOpen(path)) {
+            assertThat(held.getAutoCommit()).isFalse();
+            file.patience(10);
             BuildFile.Contents contents = file.read();
             before = contents.log().entries().size();
             for (int i = 0; i < 12; i++) {
@@ -251,7 +289,7 @@ class DurabilityTest {
     }
 
     @Test
-    void a_checkpoint_torn_half_way_is_mended_from_the_journal() throws IOException {
+    void a_checkpoint_torn_half_way_is_mended_from_the_journal() throws Exception {
         Path path = folder.resolve("torn.bucina");
         BuildFile.create(path, Demo.document()).close();
         int entries;
@@ -259,8 +297,12 @@ class DurabilityTest {
         byte[] journal;
         try (BuildFile file = BuildFile.open(path)) {
             Build build = file.read().build();
-            for (int i = 0; i < 12; i++) {
-                file.append(Demo.entry(build, i, "note " + i), List.of(), Clock.systemUTC());
+            file.patience(10);
+            try (Connection held = heldOpen(path)) {
+                assertThat(held.getAutoCommit()).isFalse();
+                for (int i = 0; i < 12; i++) {
+                    file.append(Demo.entry(build, i, "note " + i), List.of(), Clock.systemUTC());
+                }
             }
             entries = file.read().log().entries().size();
             before = Files.readAllBytes(path);
@@ -274,6 +316,21 @@ class DurabilityTest {
             assertThat(entriesAfter(torn, journal))
                     .as("checkpoint torn at %d of 8", eighths)
                     .isEqualTo(entries);
+        }
+    }
+
+    /** Another program that reads an old state of the file and does not let go: what is written stays in the log. */
+    private static Connection heldOpen(Path path) {
+        try {
+            Connection held = DriverManager.getConnection("jdbc:sqlite:" + path);
+            held.setAutoCommit(false);
+            try (Statement s = held.createStatement();
+                    ResultSet r = s.executeQuery("SELECT COUNT(*) FROM log_entry")) {
+                assertThat(r.next()).isTrue();
+            }
+            return held;
+        } catch (SQLException e) {
+            throw new AssertionError(e);
         }
     }
 
