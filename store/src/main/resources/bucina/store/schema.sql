@@ -36,3 +36,6 @@ CREATE TRIGGER log_entry_is_never_changed BEFORE UPDATE ON log_entry
 CREATE TRIGGER log_entry_is_never_deleted BEFORE DELETE ON log_entry
   BEGIN SELECT RAISE(ABORT, 'a log entry is never deleted: add one that corrects it'); END;
 CREATE TABLE photo (sha256 TEXT PRIMARY KEY, type TEXT NOT NULL, content BLOB NOT NULL) WITHOUT ROWID;
+CREATE TABLE state (
+  id INTEGER PRIMARY KEY CHECK (id = 1), build TEXT NOT NULL, format INTEGER NOT NULL, plan INTEGER NOT NULL, log INTEGER NOT NULL);
+CREATE TABLE seal (name TEXT NOT NULL, part INTEGER NOT NULL, digest BLOB NOT NULL, PRIMARY KEY (name, part)) WITHOUT ROWID;

@@ -8,18 +8,21 @@ import java.util.Optional;
 /**
  * One entry.
  *
- * @param id       running number in its build, from 1
+ * @param id       running number in its build, 1 to 999 999 999
  * @param entered  when it was written down
  * @param corrects the entry this one puts right; empty for a first entry
  * @param work     what was installed; empty if this entry only withdraws the one it corrects
  * @param reason   why it was corrected; empty for a first entry
  */
 public record LogEntry(int id, Instant entered, Optional<Integer> corrects, Optional<Work> work, String reason) {
+
+    private static final int MOST = 999_999_999;
+
     public LogEntry {
         Objects.requireNonNull(entered, "entered");
         Objects.requireNonNull(reason, "reason");
-        if (id < 1) {
-            throw new InputException("an entry's number must be over 0, was " + id);
+        if (id < 1 || id > MOST) {
+            throw new InputException("an entry's number lies between 1 and " + MOST + ", was " + id);
         }
         if (corrects.isEmpty() && work.isEmpty()) {
             throw new InputException("entry " + id + " neither installs anything nor corrects an entry");

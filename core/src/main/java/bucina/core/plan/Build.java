@@ -59,11 +59,12 @@ public record Build(
     /**
      * Checks what no single record can see: ids used once and under {@code nextId}, layers that name a known part,
      * group codes and row names
-     * used once, expected layers that are on the face.
+     * used once, expected layers that are on the face, figures that sheet metal can have.
      *
      * @throws InputException with a sentence that names the first thing wrong
      */
     public Build checked() {
+        Bounds.checkNext(nextId);
         Ids ids = new Ids(nextId);
         Set<Id.Part> known = new HashSet<>();
         parts.forEach(p -> known.add(ids.take(p.id(), "part " + p.name())));
@@ -73,6 +74,7 @@ public record Build(
             for (Face face : assembly.faces()) {
                 ids.take(face.id(), "face " + face.name());
                 checkFace(face, ids, known, codes);
+                Bounds.check(face);
             }
         }
         papers.shelf().all().forEach(k -> checkKept(k, ids, known));

@@ -108,8 +108,10 @@ final class LogAddCommand implements Callable<Integer> {
             List<Photo> pictures = photos.stream().map(PhotoFiles::read).toList();
             LogEntry.Draft draft = draft(opened, pictures);
             LocalDateTime now = LocalDateTime.now(common.top().clock());
-            new LogCheck(opened.derivation(), opened.log()).accept(draft, now);
-            LogEntry entry = file.append(draft, pictures, common.top().clock());
+            LogEntry entry = file.append(draft, pictures, common.top().clock(), others -> {
+                OnBuild.Opened is = others.map(log::derived).orElse(opened);
+                new LogCheck(is.derivation(), is.log()).accept(draft, now);
+            });
             common.answer(Common.object().put("id", entry.id()), List.of(Integer.toString(entry.id())));
             return Cli.FINE;
         }

@@ -14,6 +14,7 @@ import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
 import bucina.store.file.BuildFile;
 import com.fasterxml.jackson.databind.JsonNode;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -66,22 +67,18 @@ final class MarkCommand extends OnBuild implements Callable<Integer> {
         Operation of = operation();
         Mark.Side from = side();
         try (BuildFile file = BuildFile.open(file())) {
-            Opened opened = derived(file);
+            Opened first = derived(file);
+            Task task = new Task(of, from, layer(face(first, face)));
+            List<Asked> asked = new ArrayList<>(1);
+            List<Mark> marks = file.mark(others -> {
+                asked.add(asked(others.map(this::derived).orElse(first), task));
+                return asked.getFirst().marks;
+            });
+            Opened opened = asked.getFirst().opened;
+            List<HoleReading> picked = asked.getFirst().picked;
+            List<String> guarded = asked.getFirst().guarded;
             var ref = face(opened, face);
             FaceReading reading = opened.derivation().face(ref.face().id());
-            Optional<Id.Layer> in = layer(ref);
-            Task task = new Task(of, from, in);
-            List<HoleReading> picked = picked(reading);
-            List<String> guarded = guarded(opened, ref, picked, task);
-            List<Mark> marks = new MarkCheck(opened.derivation(), opened.log())
-                    .accepted(
-                            task.marks(
-                                    opened.log(),
-                                    picked,
-                                    !undo,
-                                    common().top().clock().instant()),
-                            because);
-            file.mark(marks);
             long changed = marks.stream().map(Mark::hole).distinct().count();
             var log = opened.log().plus(marks);
             List<String> skipped =
@@ -98,6 +95,21 @@ final class MarkCommand extends OnBuild implements Callable<Integer> {
                                     + (changed == 0 ? " " + nothing(task, picked) : "")));
             return Cli.FINE;
         }
+    }
+
+    /** What is asked of a build as it is: the holes picked, what they wait for, the marks. */
+    private record Asked(Opened opened, List<HoleReading> picked, List<String> guarded, List<Mark> marks) {}
+
+    private Asked asked(Opened is, Task task) {
+        Build.FaceRef ref = face(is, face);
+        List<HoleReading> picked = picked(is.derivation().face(ref.face().id()));
+        List<String> guarded = guarded(is, ref, picked, task);
+        List<Mark> marks = new MarkCheck(is.derivation(), is.log())
+                .accepted(
+                        task.marks(
+                                is.log(), picked, !undo, common().top().clock().instant()),
+                        because);
+        return new Asked(is, picked, guarded, marks);
     }
 
     private List<String> guarded(OnBuild.Opened opened, Build.FaceRef ref, List<HoleReading> picked, Task task) {

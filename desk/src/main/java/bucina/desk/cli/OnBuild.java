@@ -46,7 +46,10 @@ abstract class OnBuild {
     }
 
     Opened derived(BuildFile open) {
-        BuildFile.Contents contents = open.read();
+        return derived(open.read());
+    }
+
+    Opened derived(BuildFile.Contents contents) {
         return new Opened(contents.build(), contents.log(), Derivation.of(contents.build(), common.catalogue()));
     }
 }

@@ -6,7 +6,6 @@ import bucina.core.catalogue.Catalogue;
 import bucina.core.guard.LogCheck;
 import bucina.core.guard.MarkCheck;
 import bucina.core.log.LogEntry;
-import bucina.core.log.Logbook;
 import bucina.core.log.Mark;
 import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
@@ -172,13 +171,17 @@ public final class Session implements AutoCloseable {
     void append(LogEntry.Draft draft, List<Photo> photos, Consumer<LogEntry> then, Consumer<String> refused) {
         job(
                 () -> {
-                    Snapshot now = latest;
-                    new LogCheck(now.derivation(), now.log()).accept(draft, LocalDateTime.now(clock));
-                    LogEntry entry = file.append(draft, photos, clock);
-                    Logbook log = now.log().nextId() == entry.id()
-                            ? now.log().plus(entry)
-                            : file.read().log();
-                    return new Written<>(entry, Snapshot.of(now.derivation(), log));
+                    Now now = new Now();
+                    LogEntry entry = file.append(
+                            draft,
+                            photos,
+                            clock,
+                            others -> new LogCheck(now.told(others).derivation(), now.is.log())
+                                    .accept(draft, LocalDateTime.now(clock)));
+                    return new Written<>(
+                            entry,
+                            now.after(Snapshot.of(
+                                    now.is.derivation(), now.is.log().plus(entry))));
                 },
                 written -> then.accept(written.what),
                 refused);
@@ -204,10 +207,10 @@ public final class Session implements AutoCloseable {
     void write(Function<Snapshot, List<Mark>> asked, Consumer<List<Mark>> then, Consumer<String> refused) {
         job(
                 () -> {
-                    Snapshot now = latest;
-                    List<Mark> marks = asked.apply(now);
-                    file.mark(marks);
-                    return new Written<>(marks, now.with(now.log().plus(marks)));
+                    Now now = new Now();
+                    List<Mark> marks = file.mark(others -> asked.apply(now.told(others)));
+                    return new Written<>(
+                            marks, now.after(now.is.with(now.is.log().plus(marks))));
                 },
                 written -> then.accept(written.what),
                 refused);
@@ -345,15 +348,34 @@ public final class Session implements AutoCloseable {
         });
     }
 
+    /** What the file holds while it is written to: what is known here, or what another process has made of it. */
+    private final class Now {
+        private Snapshot is = latest;
+        private boolean others;
+
+        Snapshot told(Optional<BuildFile.Contents> contents) {
+            others = contents.isPresent();
+            is = contents.map(Session.this::shown).orElse(is);
+            return is;
+        }
+
+        /** What is shown after the write; where others wrote too, the file is read whole. */
+        Snapshot after(Snapshot mine) {
+            return others ? shown(file.read()) : mine;
+        }
+    }
+
+    private Snapshot shown(BuildFile.Contents contents) {
+        Derivation before = latest.derivation();
+        return Snapshot.of(
+                before.build().equals(contents.build()) ? before : Derivation.of(contents.build(), catalogue),
+                contents.log());
+    }
+
     private void reread(long changes) {
         if (changes != seen) {
             seen = changes;
-            BuildFile.Contents contents = file.read();
-            Snapshot now = latest;
-            Derivation derived = now.build().equals(contents.build())
-                    ? now.derivation()
-                    : Derivation.of(contents.build(), catalogue);
-            Snapshot next = Snapshot.of(derived, contents.log());
+            Snapshot next = shown(file.read());
             latest = next;
             ui.execute(() -> {
                 snapshot.set(next);

@@ -168,7 +168,7 @@ class SessionTest extends OnDesk {
         f.who = "T";
         f.minutes = "1";
         try (BuildFile other = BuildFile.open(session.path())) {
-            other.append(LogForm.of(s).draft(f, desk.lengths(), ""), List.of(), Clock.systemUTC());
+            other.append(LogForm.of(s).draft(f, desk.lengths(), ""), List.of(), Clock.systemUTC(), others -> {});
         }
         assertThat(desk.snapshot().state(hole).set()).isFalse();
         session.look();
@@ -234,7 +234,7 @@ class SessionTest extends OnDesk {
     void an_undo_that_is_refused_can_be_tried_again() {
         LogEntry entry = logRow("R1.1");
         try (BuildFile other = BuildFile.open(session.path())) {
-            other.append(LogEntry.Draft.withdraw(entry.id(), "elsewhere"), List.of(), Sessions.CLOCK);
+            other.append(LogEntry.Draft.withdraw(entry.id(), "elsewhere"), List.of(), Sessions.CLOCK, others -> {});
         }
         session.look();
         session.history().undo(refused::add);

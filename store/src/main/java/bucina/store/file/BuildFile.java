@@ -7,13 +7,7 @@ import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
 import bucina.store.Document;
 import bucina.store.Photo;
-import bucina.store.json.Json;
-import bucina.store.json.Kind;
-import bucina.store.json.Kinds;
-import bucina.store.json.LogJson;
 import java.io.IOException;
-import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -25,9 +19,9 @@ import java.time.Clock;
 import java.time.DateTimeException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
-import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /** An open build file. See the package text for what it promises. Not for two threads at once. */
@@ -36,12 +30,26 @@ public final class BuildFile implements AutoCloseable {
     private final Path path;
     private final Connection connection;
     private final boolean readOnly;
+    private final Identity identity;
+    /** What the file held when it was last read whole or written to here. */
+    private FileState known;
+
     private @Nullable Build written;
 
     private BuildFile(Path path, Connection connection, boolean readOnly) {
         this.path = path;
         this.connection = connection;
         this.readOnly = readOnly;
+        try {
+            this.identity = Identity.of(path, connection);
+            this.known = FileState.read(connection);
+        } catch (SQLException e) {
+            throw Troubles.of(path, e);
+        } catch (IOException e) {
+            throw Troubles.readOnly(path, e);
+        } catch (IllegalArgumentException e) {
+            throw Troubles.damaged(path, String.valueOf(e.getMessage()), e);
+        }
     }
 
     /**
@@ -53,8 +61,8 @@ public final class BuildFile implements AutoCloseable {
         OutFile.checkNew(path);
         Path draft = OutFile.draft(path);
         try {
-            try (BuildFile file = new BuildFile(draft, Opening.connect(draft, false, false), false)) {
-                file.fill(document);
+            try (Connection connection = Opening.connect(draft, false, false)) {
+                fill(connection, path, document);
             }
             OutFile.publish(draft, path, false);
         } catch (SQLException e) {
@@ -79,22 +87,23 @@ public final class BuildFile implements AutoCloseable {
         }
     }
 
-    private void fill(Document document) throws SQLException, IOException {
-        try (InputStream schema = BuildFile.class.getResourceAsStream("/bucina/store/schema.sql");
-                Statement s = connection.createStatement()) {
+    private static void fill(Connection connection, Path path, Document document) throws SQLException {
+        try (Statement s = connection.createStatement()) {
             s.execute("PRAGMA application_id = " + Opening.APPLICATION_ID);
             s.execute("BEGIN IMMEDIATE");
-            s.executeUpdate(new String(Objects.requireNonNull(schema).readAllBytes(), StandardCharsets.UTF_8));
-            for (Kind<?> kind : Kinds.ALL) {
-                s.executeUpdate(kind.create());
-            }
+            Tables.create(connection);
             s.execute("PRAGMA user_version = " + Opening.MIGRATIONS.newest());
-            PlanRows.write(connection, null, document.build());
+            Writing writing = new Writing(connection, path);
+            writing.touch("state", 1);
+            FileState.begin(connection, Opening.MIGRATIONS.newest());
+            PlanRows.write(connection, writing, null, document.build());
+            LogRows rows = new LogRows(connection, writing);
             for (LogEntry entry : document.log().entries()) {
-                insert(entry);
+                rows.entry(entry);
             }
-            insertMarks(document.log().marks());
-            insert(document.photos());
+            rows.marks(document.log().marks());
+            rows.photos(document.photos());
+            writing.end();
             s.execute("COMMIT");
         }
     }
@@ -140,11 +149,23 @@ public final class BuildFile implements AutoCloseable {
      */
     public Contents read() {
         return guarded(() -> {
-            PlanReader reader = new PlanReader(connection);
-            Build build = reader.build();
-            written = build;
-            return new Contents(build, reader.log());
+            try (Statement s = connection.createStatement()) {
+                s.execute("BEGIN");
+                try {
+                    known = FileState.read(connection);
+                    Contents contents = contents();
+                    written = contents.build();
+                    return contents;
+                } finally {
+                    s.execute("COMMIT");
+                }
+            }
         });
+    }
+
+    private Contents contents() throws SQLException {
+        PlanReader reader = new PlanReader(connection);
+        return new Contents(reader.build(), reader.log());
     }
 
     /** Reads everything, photographs too. */
@@ -179,54 +200,75 @@ public final class BuildFile implements AutoCloseable {
      * @param draft  what to write
      * @param photos photographs the entry names that the file may not have yet
      * @param clock  says when it was entered
+     * @param check  refuses the entry by throwing; told what the file holds if another process has written to it
+     *               since it was last read here, before this entry and nothing else is written
      * @return the entry with its number
      */
-    public LogEntry append(LogEntry.Draft draft, List<Photo> photos, Clock clock) {
-        return transaction(() -> {
+    public LogEntry append(LogEntry.Draft draft, List<Photo> photos, Clock clock, Consumer<Optional<Contents>> check) {
+        return logged((rows, others) -> {
+            check.accept(others);
             int id;
             try (Statement s = connection.createStatement();
                     ResultSet r = s.executeQuery("SELECT COALESCE(MAX(id), 0) + 1 FROM log_entry")) {
                 id = r.getInt(1);
             }
             LogEntry entry = draft.numbered(id, clock.instant());
-            insert(photos);
-            insert(entry);
+            rows.photos(photos);
+            rows.entry(entry);
             return entry;
         });
     }
 
-    /** Writes marks down, all or none; when this returns, they are on the disk. */
-    public void mark(List<Mark> marks) {
-        transaction(() -> insertMarks(marks));
-    }
-
-    private int[] insertMarks(List<Mark> marks) throws SQLException {
-        try (PreparedStatement s = connection.prepareStatement(
-                "INSERT INTO mark (hole, layer, side, operation, at, done, note) " + "VALUES (?, ?, ?, ?, ?, ?, ?)")) {
-            for (Mark mark : marks) {
-                mark(s, mark);
-            }
-            return s.executeBatch();
-        }
-    }
-
-    private static void mark(PreparedStatement s, Mark mark) throws SQLException {
-        s.setLong(1, mark.hole().n());
-        s.setLong(2, mark.layer().n());
-        s.setString(3, mark.side().name().toLowerCase(Locale.ROOT));
-        s.setString(4, mark.operation().code());
-        s.setString(5, mark.at().toString());
-        s.setInt(6, mark.on() ? 1 : 0);
-        s.setString(7, mark.note());
-        s.addBatch();
-    }
-
-    /** Writes the plan as it has become; only what differs from what was last read or written here. */
-    public void save(Build build) {
-        written = transaction(() -> {
-            PlanRows.write(connection, written, build);
-            return build;
+    /**
+     * Writes marks down, all or none; when this returns, they are on the disk.
+     *
+     * @param asked which; told what the file holds if another process has written to it since it was last read here
+     * @return those written
+     */
+    public List<Mark> mark(Function<Optional<Contents>, List<Mark>> asked) {
+        return logged((rows, others) -> {
+            List<Mark> marks = asked.apply(others);
+            rows.marks(marks);
+            return marks;
         });
+    }
+
+    /** What adds to the log, told what others have written. */
+    private interface Logging<T> {
+        T run(LogRows rows, Optional<Contents> others) throws SQLException;
+    }
+
+    private <T> T logged(Logging<T> logging) {
+        return transaction((writing, now) -> {
+            boolean mine = now.equals(known);
+            T result = logging.run(
+                    new LogRows(connection, writing), mine ? Optional.empty() : Optional.of(guarded(this::contents)));
+            FileState after = now.logged();
+            after.write(writing, connection);
+            return new Done<>(result, mine ? after : known);
+        });
+    }
+
+    /**
+     * Writes the plan as it has become; only what differs from what was last read or written here.
+     *
+     * @throws BuildFileException if another process has changed the plan since
+     */
+    public void save(Build build) {
+        transaction((writing, now) -> {
+            if (now.plan() != known.plan()) {
+                throw Troubles.make(
+                        path,
+                        BuildFileException.Trouble.CHANGED,
+                        "The plan in " + path + " was changed by another Bucina meanwhile. Nothing was changed;"
+                                + " look at it and do it again.",
+                        null);
+            }
+            PlanRows.write(connection, writing, written, build);
+            now.planned().write(writing, connection);
+            return new Done<>(build, known.planned());
+        });
+        written = build;
     }
 
     /** A number that changes when another process has written to the file; cheap to ask. */
@@ -257,28 +299,6 @@ public final class BuildFile implements AutoCloseable {
         });
     }
 
-    private void insert(LogEntry entry) throws SQLException {
-        PlanRows.execute(
-                connection,
-                "INSERT INTO log_entry (id, entered, corrects, work, reason) VALUES (?, ?, ?, ?, ?)",
-                entry.id(),
-                entry.entered().toString(),
-                entry.corrects().orElse(null),
-                entry.work().map(w -> Json.line(LogJson.work(w))).orElse(null),
-                entry.reason());
-    }
-
-    private void insert(List<Photo> photos) throws SQLException {
-        for (Photo photo : photos) {
-            PlanRows.execute(
-                    connection,
-                    "INSERT OR IGNORE INTO photo (sha256, type, content) VALUES (?, ?, ?)",
-                    photo.sha256(),
-                    photo.type(),
-                    photo.content());
-        }
-    }
-
     /** Something done with the database. */
     private interface Doing<T> {
         T run() throws SQLException;
@@ -296,30 +316,39 @@ public final class BuildFile implements AutoCloseable {
         }
     }
 
-    private <T> T transaction(Doing<T> doing) {
+    /** What a transaction did, and what is known of the file after it. */
+    private record Done<T>(T what, FileState known) {}
+
+    /** What is done in one transaction, told what state the file is in. */
+    private interface Acting<T> {
+        Done<T> run(Writing writing, FileState now) throws SQLException;
+    }
+
+    private <T> T transaction(Acting<T> acting) {
         if (readOnly) {
             throw Troubles.readOnly(path, null);
         }
         try (Statement s = connection.createStatement()) {
+            identity.check(known);
             OneFile.begin(s);
-            T result;
+            Done<T> done;
             try {
-                result = doing.run();
+                Writing writing = new Writing(connection, path);
+                done = acting.run(writing, guarded(() -> FileState.read(connection)));
+                writing.end();
                 s.execute("COMMIT");
             } catch (SQLException | RuntimeException e) {
                 rollBack(s, e);
                 throw e;
             }
             OneFile.settle(s, path);
-            return result;
+            identity.written();
+            known = done.known;
+            return done.what;
         } catch (SQLException e) {
             throw Troubles.of(path, e);
         } catch (IOException e) {
-            throw Troubles.make(
-                    path,
-                    BuildFileException.Trouble.DISK,
-                    "The disk failed on " + path + ": " + e.getMessage() + ". What was saved before is untouched.",
-                    e);
+            throw Troubles.failed(path, String.valueOf(e.getMessage()), e);
         }
     }
 

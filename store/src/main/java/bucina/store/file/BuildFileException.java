@@ -29,6 +29,12 @@ public final class BuildFileException extends RuntimeException {
         BUSY,
         /** There is such a file already. */
         EXISTS,
+        /** The file was there when it was opened, and is not any more. */
+        GONE,
+        /** Another file lies where the one that was opened lay. */
+        REPLACED,
+        /** The plan in the file was changed by another process. */
+        CHANGED,
         /** The disk or the operating system failed in another way. */
         DISK
     }

@@ -24,6 +24,9 @@ final class Migrations {
         void run(Connection connection) throws SQLException;
     }
 
+    /** From this version on a file says what state it is in and has check sums. */
+    private static final int SEALED = 7;
+
     private final List<Step> steps;
 
     /** Steps in order; the i-th takes version i + 1 to i + 2. Version 1 is the first that was ever published. */
@@ -58,6 +61,10 @@ final class Migrations {
                 steps.get(v - 1).run(connection);
             }
             s.execute("PRAGMA user_version = " + newest());
+            if (newest() >= SEALED) {
+                s.execute("UPDATE state SET format = " + newest());
+                new Seals(connection).renew();
+            }
             connection.commit();
         } catch (SQLException | RuntimeException e) {
             connection.rollback();

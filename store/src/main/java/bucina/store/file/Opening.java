@@ -21,8 +21,8 @@ final class Opening {
     /** Marks the file as a build: "BuCi". */
     static final int APPLICATION_ID = 0x42754369;
 
-    static final Migrations MIGRATIONS =
-            new Migrations(List.of(Version2::run, Version3::run, Version4::run, Version5::run, Version6::run));
+    static final Migrations MIGRATIONS = new Migrations(
+            List.of(Version2::run, Version3::run, Version4::run, Version5::run, Version6::run, Version7::run));
     private static final int HEADER = 100;
 
     private Opening() {}
@@ -41,7 +41,12 @@ final class Opening {
             } else if (Migrations.version(connection) < MIGRATIONS.newest()) {
                 connection = broughtInMemory(connection);
             }
+            Tables.check(connection);
+            new Seals(connection).check();
             return connection;
+        } catch (IllegalArgumentException e) {
+            close(connection);
+            throw Troubles.damaged(path, String.valueOf(e.getMessage()), e);
         } catch (SQLException e) {
             close(connection);
             throw Troubles.of(path, e);
@@ -137,6 +142,15 @@ final class Opening {
                 && new String(header.array(), 0, 16, StandardCharsets.ISO_8859_1).equals("SQLite format 3\0");
         if (!sqlite || header.getInt(68) != APPLICATION_ID) {
             throw Troubles.notABuild(path, null);
+        }
+        if (header.getInt(60) < 1) {
+            throw Troubles.make(
+                    path,
+                    BuildFileException.Trouble.DAMAGED,
+                    path + " is damaged (its first page says format " + header.getInt(60)
+                            + ", the first there was is 1). It was left as it is: keep it, and go on from your last"
+                            + " copy or JSON export.",
+                    null);
         }
         if (header.getInt(60) > MIGRATIONS.newest()) {
             throw Troubles.make(

@@ -43,8 +43,10 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.function.Function;
 
 /**
@@ -88,6 +90,19 @@ final class PlanReader {
         return byParent;
     }
 
+    /** The children of one parent; what is left over in the end has none. */
+    private static <T> List<T> taken(Map<Long, List<T>> byParent, ResultSet parent) throws SQLException {
+        return Objects.requireNonNullElse(byParent.remove(parent.getLong("id")), List.of());
+    }
+
+    private static <P, T> P whole(P parents, String table, Map<Long, List<T>> left) {
+        if (!left.isEmpty()) {
+            throw new IllegalArgumentException("its table " + table + " has rows that belong to "
+                    + new TreeMap<>(left).firstKey() + ", which is not there");
+        }
+        return parents;
+    }
+
     Build build() throws SQLException {
         List<Assembly> assemblies = assemblies(faces(layers(), groups(rows(holes()))));
         List<Part> parts = parts();
@@ -124,17 +139,20 @@ final class PlanReader {
     }
 
     private Map<Long, List<Row>> rows(Map<Long, List<Hole>> holes) throws SQLException {
-        return children(
-                "hole_row",
-                r -> new Row(
-                        new Id.Row(r.getLong("id")),
-                        r.getString("name"),
-                        r.getInt("next_label"),
-                        holes.getOrDefault(r.getLong("id"), List.of())));
+        return whole(
+                children(
+                        "hole_row",
+                        r -> new Row(
+                                new Id.Row(r.getLong("id")),
+                                r.getString("name"),
+                                r.getInt("next_label"),
+                                taken(holes, r))),
+                "hole",
+                holes);
     }
 
     private Map<Long, List<Group>> groups(Map<Long, List<Row>> rows) throws SQLException {
-        return children("fastener_group", r -> group(r, rows));
+        return whole(children("fastener_group", r -> group(r, rows)), "hole_row", rows);
     }
 
     private Map<Long, List<Layer>> layers() throws SQLException {
@@ -151,7 +169,7 @@ final class PlanReader {
 
     private Map<Long, List<Face>> faces(Map<Long, List<Layer>> layers, Map<Long, List<Group>> groups)
             throws SQLException {
-        return children(
+        Map<Long, List<Face>> faces = children(
                 "face",
                 r -> new Face(
                         new Id.Face(r.getLong("id")),
@@ -159,22 +177,31 @@ final class PlanReader {
                         r.getString("viewed"),
                         r.getString("x_toward"),
                         r.getString("y_toward"),
-                        layers.getOrDefault(r.getLong("id"), List.of()),
-                        groups.getOrDefault(r.getLong("id"), List.of()),
+                        taken(layers, r),
+                        taken(groups, r),
                         PlanJson.zonesFrom(r.getString("zones"))));
+        return whole(whole(faces, "layer", layers), "fastener_group", groups);
     }
 
     private List<Assembly> assemblies(Map<Long, List<Face>> faces) throws SQLException {
-        return all(
+        List<Assembly> assemblies = all(
                 "SELECT * FROM assembly ORDER BY position",
                 r -> new Assembly(
                         new Id.Assembly(r.getLong("id")),
                         r.getString("name"),
                         Hand.valueOf(r.getString("hand").toUpperCase(Locale.ROOT)),
-                        r.getString("unit").equals(Unit.MM.symbol()) ? Unit.MM : Unit.INCH,
+                        unit(r.getString("unit")),
                         texts(r.getString("drawings")),
-                        faces.getOrDefault(r.getLong("id"), List.of()),
+                        taken(faces, r),
                         Optional.ofNullable(r.getString("twin")).map(PlanJson::twinFrom)));
+        return whole(assemblies, "face", faces);
+    }
+
+    private static Unit unit(String symbol) {
+        return Arrays.stream(Unit.values())
+                .filter(u -> u.symbol().equals(symbol))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("unit \"" + symbol + "\" is not known"));
     }
 
     private List<Part> parts() throws SQLException {
@@ -215,7 +242,7 @@ final class PlanReader {
                 r.getInt("head_far") != 0,
                 preparation(r.getString("preparation")),
                 r.getString("callout"),
-                rows.getOrDefault(r.getLong("id"), List.of()),
+                taken(rows, r),
                 Optional.ofNullable(r.getString("typed")).map(GroupJson::typedFrom),
                 GroupJson.layerIdsFrom(r.getString("expects")),
                 GroupJson.layerIdsFrom(r.getString("clears")),

@@ -43,31 +43,24 @@ final class PlanRows {
     private PlanRows() {}
 
     /** Writes {@code after}; {@code before} is what the file holds, or null for an empty file. */
-    static void write(Connection connection, @Nullable Build before, Build after) throws SQLException {
+    static void write(Connection connection, Writing writing, @Nullable Build before, Build after) throws SQLException {
         if (before == null
                 || !before.rules().equals(after.rules())
                 || before.nextId() != after.nextId()
                 || !before.name().equals(after.name())
                 || !before.aircraft().equals(after.aircraft())) {
-            execute(
-                    connection,
-                    "INSERT OR REPLACE INTO build (id, name, aircraft, next_id, rules) VALUES (1, ?, ?, ?, ?)",
-                    after.name(),
-                    after.aircraft(),
-                    after.nextId(),
-                    Json.line(PlanJson.rules(after.rules())));
+            build(connection, writing, after);
         }
         Map<Long, Place> old = before == null ? Map.of() : flat(before);
         Map<Long, Place> now = flat(after);
         for (Map.Entry<Long, Place> gone : reversed(old)) {
             if (!now.containsKey(gone.getKey())) {
-                execute(
-                        connection,
-                        "DELETE FROM " + PlanColumns.table(gone.getValue().record) + " WHERE id = ?",
-                        gone.getKey());
+                String table = PlanColumns.table(gone.getValue().record);
+                writing.touch(table, gone.getKey());
+                execute(connection, "DELETE FROM " + table + " WHERE id = ?", gone.getKey());
             }
         }
-        try (Statements statements = new Statements(connection)) {
+        try (Statements statements = new Statements(connection, writing)) {
             for (Map.Entry<Long, Place> entry : now.entrySet()) {
                 Place place = entry.getValue();
                 if (!place.same(old.get(entry.getKey()))) {
@@ -81,11 +74,28 @@ final class PlanRows {
             }
         }
         if (before == null || !before.stock().equals(after.stock())) {
-            stock(connection, after.stock());
+            stock(connection, writing, after.stock());
         }
     }
 
-    private static void stock(Connection connection, Map<String, Integer> stock) throws SQLException {
+    private static void build(Connection connection, Writing writing, Build after) throws SQLException {
+        String rules = Json.line(PlanJson.rules(after.rules()));
+        writing.touch("build", 1);
+        execute(
+                connection,
+                "INSERT OR REPLACE INTO build (id, name, aircraft, next_id, rules) VALUES (1, ?, ?, ?, ?)",
+                after.name(),
+                after.aircraft(),
+                after.nextId(),
+                rules);
+        writing.mean(
+                "build",
+                1L,
+                Map.of("name", after.name(), "aircraft", after.aircraft(), "next_id", after.nextId(), "rules", rules));
+    }
+
+    private static void stock(Connection connection, Writing writing, Map<String, Integer> stock) throws SQLException {
+        writing.touch("stock");
         execute(connection, "DELETE FROM stock");
         for (Map.Entry<String, Integer> count : stock.entrySet()) {
             execute(
@@ -93,6 +103,7 @@ final class PlanRows {
                     "INSERT INTO stock (designation, on_hand) VALUES (?, ?)",
                     count.getKey(),
                     count.getValue());
+            writing.mean("stock", count.getKey(), Map.of("on_hand", count.getValue()));
         }
     }
 
@@ -159,13 +170,16 @@ final class PlanRows {
     /** One prepared upsert for each table, kept while a plan is written. */
     private static final class Statements implements AutoCloseable {
         private final Connection connection;
+        private final Writing writing;
         private final Map<String, PreparedStatement> byTable = new LinkedHashMap<>();
 
-        Statements(Connection connection) {
+        Statements(Connection connection, Writing writing) {
             this.connection = connection;
+            this.writing = writing;
         }
 
         void put(String table, long id, long parent, int position, Map<String, Object> columns) throws SQLException {
+            writing.touch(table, id);
             PreparedStatement s = byTable.get(table);
             if (s == null) {
                 s = connection.prepareStatement(upsert(table, columns.keySet()));
@@ -179,6 +193,10 @@ final class PlanRows {
                 s.setObject(i++, value);
             }
             s.executeUpdate();
+            Map<String, Object> values = new LinkedHashMap<>(columns);
+            values.put("parent", parent);
+            values.put("position", position);
+            writing.mean(table, id, values);
         }
 
         private static String upsert(String table, Set<String> columns) {

@@ -5,6 +5,8 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.SQLException;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.sqlite.SQLiteErrorCode;
 import org.sqlite.SQLiteException;
@@ -13,6 +15,9 @@ import org.sqlite.SQLiteException;
 final class Troubles {
 
     private static final long LEAST_ROOM = 128 * 1024;
+
+    /** {@code [SQLITE_CORRUPT] The image is malformed (database disk image is malformed)}. */
+    private static final Pattern SAID = Pattern.compile("(?s)(?:\\[\\w+\\].*?\\()?(.*?)\\)?");
 
     private Troubles() {}
 
@@ -52,12 +57,22 @@ final class Troubles {
         if (name.startsWith("SQLITE_CORRUPT")
                 || name.startsWith("SQLITE_ERROR")
                 || name.startsWith("SQLITE_IOERR_SHORT_READ")) {
-            return damaged(path, String.valueOf(e.getMessage()), e);
+            return damaged(path, plain(e), e);
         }
+        return failed(path, plain(e), e);
+    }
+
+    /** What the database says, without its code words. */
+    private static String plain(SQLException e) {
+        Matcher said = SAID.matcher(String.valueOf(e.getMessage()));
+        return said.matches() ? said.group(1) : "the database does not say why";
+    }
+
+    static BuildFileException failed(Path path, String what, @Nullable Throwable e) {
         return make(
                 path,
                 BuildFileException.Trouble.DISK,
-                "The disk failed on " + path + ": " + e.getMessage() + ". What was saved before is untouched.",
+                "The disk failed on " + path + ": " + what + ". What was saved before is untouched.",
                 e);
     }
 

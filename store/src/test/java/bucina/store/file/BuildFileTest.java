@@ -60,7 +60,7 @@ class BuildFileTest {
     void gives_the_next_number_and_time_to_an_entry() {
         int last = demo.log().entries().getLast().id();
         try (BuildFile file = BuildFile.open(path)) {
-            LogEntry entry = file.append(Demo.entry(demo.build(), 1, ""), List.of(), CLOCK);
+            LogEntry entry = file.append(Demo.entry(demo.build(), 1, ""), List.of(), CLOCK, others -> {});
             assertThat(entry.id()).isEqualTo(last + 1);
             assertThat(entry.entered()).isEqualTo(CLOCK.instant());
         }
@@ -187,7 +187,7 @@ class BuildFileTest {
             file.limitPages(1);
             BuildFileException e = catchThrowableOfType(BuildFileException.class, () -> {
                 for (int i = 0; i < 200; i++) {
-                    file.append(Demo.entry(demo.build(), 1, "x".repeat(4000)), List.of(), CLOCK);
+                    file.append(Demo.entry(demo.build(), 1, "x".repeat(4000)), List.of(), CLOCK, others -> {});
                 }
             });
             assertThat(e.trouble()).isEqualTo(BuildFileException.Trouble.NO_ROOM);
@@ -204,7 +204,7 @@ class BuildFileTest {
         byte[] before = Files.readAllBytes(path);
         try (BuildFile file = BuildFile.openToRead(path)) {
             file.document();
-            assertThatThrownBy(() -> file.append(Demo.entry(demo.build(), 1, ""), List.of(), CLOCK))
+            assertThatThrownBy(() -> file.append(Demo.entry(demo.build(), 1, ""), List.of(), CLOCK, others -> {}))
                     .hasMessageContaining("read only");
         }
         assertThat(Files.readAllBytes(path)).isEqualTo(before);
@@ -233,7 +233,7 @@ class BuildFileTest {
                     "",
                     "",
                     List.of(Demo.PHOTO.sha256()));
-            file.append(LogEntry.Draft.install(pictured), List.of(Demo.PHOTO), CLOCK);
+            file.append(LogEntry.Draft.install(pictured), List.of(Demo.PHOTO), CLOCK, others -> {});
             assertThat(file.document().photos()).containsExactly(Demo.PHOTO);
         }
     }
@@ -244,7 +244,7 @@ class BuildFileTest {
                 BuildFile other = BuildFile.open(path)) {
             window.read();
             long before = window.changes();
-            other.append(Demo.entry(demo.build(), 3, ""), List.of(), CLOCK);
+            other.append(Demo.entry(demo.build(), 3, ""), List.of(), CLOCK, others -> {});
             assertThat(window.changes()).isNotEqualTo(before);
         }
     }

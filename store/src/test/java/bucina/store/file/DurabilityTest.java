@@ -56,7 +56,8 @@ class DurabilityTest {
             try (BuildFile file = BuildFile.open(path)) {
                 Build build = file.read().build();
                 for (int i = 0; i < most; i++) {
-                    LogEntry entry = file.append(Demo.entry(build, i, "note " + i), List.of(), Clock.systemUTC());
+                    LogEntry entry =
+                            file.append(Demo.entry(build, i, "note " + i), List.of(), Clock.systemUTC(), others -> {});
                     System.out.println("confirmed " + entry.id());
                     System.out.flush();
                 }
@@ -74,7 +75,8 @@ class DurabilityTest {
                 List<Row> rows = rows(file.read().build());
                 int done = file.read().log().marks().size() / MARKS;
                 for (int i = 0; i < Integer.parseInt(args[1]); i++) {
-                    file.mark(marks(rows.get((done + i) % rows.size()), done + i));
+                    List<Mark> marks = marks(rows.get((done + i) % rows.size()), done + i);
+                    file.mark(others -> marks);
                     System.out.println("confirmed " + (done + i));
                     System.out.flush();
                 }
@@ -109,7 +111,8 @@ class DurabilityTest {
         int before;
         try (BuildFile file = BuildFile.open(path)) {
             before = file.read().log().marks().size();
-            file.mark(marks(rows(file.read().build()).getFirst(), -1).subList(0, (MARKS - before % MARKS) % MARKS));
+            List<Mark> even = marks(rows(file.read().build()).getFirst(), -1);
+            file.mark(others -> even.subList(0, (MARKS - before % MARKS) % MARKS));
         }
         Random random = new Random(12);
         List<Integer> confirmed = new ArrayList<>();
@@ -239,7 +242,8 @@ class DurabilityTest {
         try (BuildFile file = BuildFile.open(path)) {
             Build build = file.read().build();
             for (int i = 0; i < 30; i++) {
-                LogEntry entry = file.append(Demo.entry(build, i, "note " + i), List.of(), Clock.systemUTC());
+                LogEntry entry =
+                        file.append(Demo.entry(build, i, "note " + i), List.of(), Clock.systemUTC(), others -> {});
                 Files.copy(path, copy, StandardCopyOption.REPLACE_EXISTING);
                 try (BuildFile one = BuildFile.openToRead(copy)) {
                     assertThat(one.read().log().entries().getLast()).isEqualTo(entry);
@@ -268,7 +272,7 @@ class DurabilityTest {
             BuildFile.Contents contents = file.read();
             before = contents.log().entries().size();
             for (int i = 0; i < 12; i++) {
-                file.append(Demo.entry(contents.build(), i, "note " + i), List.of(), Clock.systemUTC());
+                file.append(Demo.entry(contents.build(), i, "note " + i), List.of(), Clock.systemUTC(), others -> {});
                 sizes.add(Files.size(wal));
             }
             database = Files.readAllBytes(path);
@@ -301,7 +305,7 @@ class DurabilityTest {
             try (Connection held = heldOpen(path)) {
                 assertThat(held.getAutoCommit()).isFalse();
                 for (int i = 0; i < 12; i++) {
-                    file.append(Demo.entry(build, i, "note " + i), List.of(), Clock.systemUTC());
+                    file.append(Demo.entry(build, i, "note " + i), List.of(), Clock.systemUTC(), others -> {});
                 }
             }
             entries = file.read().log().entries().size();

@@ -57,6 +57,8 @@ class OlderVersionsTest {
                     "ALTER TABLE layer DROP COLUMN bends",
                     "ALTER TABLE fastener_group DROP COLUMN holes",
                     "ALTER TABLE part DROP COLUMN kind",
+                    "DROP TABLE state",
+                    "DROP TABLE seal",
                     "DROP TABLE kept_sum",
                     "DROP TABLE tool",
                     "DROP TABLE batch",
@@ -93,7 +95,7 @@ class OlderVersionsTest {
             assertThat(file.read().build().rules().rule(RuleKey.LAP_BACK).value())
                     .isEqualTo("4 in");
         }
-        assertThat(folder.resolve("old.bucina.before-version-6")).exists();
+        assertThat(folder.resolve("old.bucina.before-version-7")).exists();
     }
 
     @Test
@@ -102,6 +104,8 @@ class OlderVersionsTest {
         BuildFile.create(path, Demo.document()).close();
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path);
                 Statement s = c.createStatement()) {
+            s.execute("DROP TABLE state");
+            s.execute("DROP TABLE seal");
             s.execute("ALTER TABLE part DROP COLUMN kind");
             s.execute("DROP TABLE kept_sum");
             s.execute("DROP TABLE tool");
@@ -161,7 +165,7 @@ class OlderVersionsTest {
             file.save(read.withWorkshop(later, read.nextId() + 4).checked());
             assertThat(file.read().build().workshop()).isEqualTo(later);
         }
-        assertThat(folder.resolve("three.bucina.before-version-6")).exists();
+        assertThat(folder.resolve("three.bucina.before-version-7")).exists();
     }
 
     private static Workshop more(Build read, Batch batch, Instant at, Id.Face face) throws SQLException {
@@ -183,6 +187,8 @@ class OlderVersionsTest {
     private static void backToThree(Path path) throws SQLException {
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path);
                 Statement s = c.createStatement()) {
+            s.execute("DROP TABLE state");
+            s.execute("DROP TABLE seal");
             s.execute("ALTER TABLE part DROP COLUMN kind");
             s.execute("DROP TABLE batch");
             s.execute("DROP TABLE index_mark");
@@ -222,6 +228,8 @@ class OlderVersionsTest {
         BuildFile.create(path, plated).close();
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path);
                 Statement s = c.createStatement()) {
+            s.execute("DROP TABLE state");
+            s.execute("DROP TABLE seal");
             s.execute("ALTER TABLE part DROP COLUMN kind");
             s.execute("PRAGMA user_version = 5");
         }
@@ -247,6 +255,6 @@ class OlderVersionsTest {
                     .isEqualTo(Demo.document().build().assemblies());
         }
         assertThat(Files.readAllBytes(path)).isEqualTo(before);
-        assertThat(folder.resolve("old.bucina.before-version-6")).doesNotExist();
+        assertThat(folder.resolve("old.bucina.before-version-7")).doesNotExist();
     }
 }

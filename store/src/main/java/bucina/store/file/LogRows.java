@@ -1,0 +1,94 @@
+package bucina.store.file;
+
+import bucina.core.log.LogEntry;
+import bucina.core.log.Mark;
+import bucina.store.Photo;
+import bucina.store.json.Json;
+import bucina.store.json.LogJson;
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+
+/** Writes entries, marks and photographs: rows that are only added. */
+final class LogRows {
+
+    private final Connection connection;
+    private final Writing writing;
+
+    LogRows(Connection connection, Writing writing) {
+        this.connection = connection;
+        this.writing = writing;
+    }
+
+    void entry(LogEntry entry) throws SQLException {
+        Map<String, @Nullable Object> columns = new LinkedHashMap<>();
+        columns.put("entered", entry.entered().toString());
+        columns.put("corrects", entry.corrects().orElse(null));
+        columns.put("work", entry.work().map(w -> Json.line(LogJson.work(w))).orElse(null));
+        columns.put("reason", entry.reason());
+        add("log_entry", entry.id(), columns);
+    }
+
+    void marks(List<Mark> marks) throws SQLException {
+        long next = last("mark");
+        for (Mark mark : marks) {
+            Map<String, @Nullable Object> columns = new LinkedHashMap<>();
+            columns.put("hole", mark.hole().n());
+            columns.put("layer", mark.layer().n());
+            columns.put("side", mark.side().name().toLowerCase(Locale.ROOT));
+            columns.put("operation", mark.operation().code());
+            columns.put("at", mark.at().toString());
+            columns.put("done", mark.on() ? 1 : 0);
+            columns.put("note", mark.note());
+            add("mark", ++next, columns);
+        }
+    }
+
+    /** The number of the last row there ever was: marks taken away are not numbered again. */
+    private long last(String table) throws SQLException {
+        try (Statement s = connection.createStatement();
+                ResultSet r = s.executeQuery("SELECT MAX(COALESCE((SELECT MAX(id) FROM " + table
+                        + "), 0), COALESCE((SELECT seq FROM sqlite_sequence WHERE name = '" + table + "'), 0))")) {
+            return r.getLong(1);
+        }
+    }
+
+    private void add(String table, long id, Map<String, @Nullable Object> columns) throws SQLException {
+        writing.touch(table, id);
+        String names = String.join(", ", columns.keySet());
+        String marks = columns.keySet().stream().map(c -> ", ?").collect(Collectors.joining());
+        try (PreparedStatement s =
+                connection.prepareStatement("INSERT INTO " + table + " (id, " + names + ") VALUES (?" + marks + ")")) {
+            s.setLong(1, id);
+            int i = 2;
+            for (Object value : columns.values()) {
+                s.setObject(i++, value);
+            }
+            s.executeUpdate();
+        }
+        writing.mean(table, id, columns);
+    }
+
+    void photos(List<Photo> photos) throws SQLException {
+        if (!photos.isEmpty()) {
+            writing.touch("photo");
+        }
+        for (Photo photo : photos) {
+            PlanRows.execute(
+                    connection,
+                    "INSERT OR IGNORE INTO photo (sha256, type, content) VALUES (?, ?, ?)",
+                    photo.sha256(),
+                    photo.type(),
+                    photo.content());
+            writing.mean("photo", photo.sha256(), Map.of("content", photo.content()));
+        }
+    }
+}

@@ -1,0 +1,103 @@
+package bucina.store.file;
+
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What one transaction writes. The rows around a change are checked before they are changed, so that no check sum is
+ * put on damage; what was written is read back before it is committed.
+ */
+final class Writing {
+
+    private record Key(String table, Object id) {}
+
+    private final Seals seals;
+    private final Path path;
+    private final Set<Seals.Part> touched = new LinkedHashSet<>();
+    private final Map<Key, Map<String, ? extends @Nullable Object>> meant = new HashMap<>();
+
+    /**
+     * Begins.
+     *
+     * @param path for what is said when something is wrong
+     */
+    Writing(Connection connection, Path path) {
+        this.seals = new Seals(connection);
+        this.path = path;
+    }
+
+    /** Before the rows of a table that are not numbered change. */
+    void touch(String table) throws SQLException {
+        touch(table, 0);
+    }
+
+    /**
+     * Before a row changes, comes or goes.
+     *
+     * @throws BuildFileException if it, or one beside it, is not what was written
+     */
+    void touch(String table, long id) throws SQLException {
+        Seals.Part part = Seals.Part.of(table, id);
+        if (touched.add(part)) {
+            try {
+                seals.check(part);
+            } catch (IllegalArgumentException e) {
+                throw Troubles.damaged(path, String.valueOf(e.getMessage()), e);
+            }
+        }
+    }
+
+    /** What a row holds when all is written; the columns that are not named may hold anything. */
+    void mean(String table, Object id, Map<String, ? extends @Nullable Object> values) {
+        meant.put(new Key(table, id), values);
+    }
+
+    /**
+     * Reads back and seals.
+     *
+     * @throws BuildFileException if the file holds something else than was written
+     */
+    void end() throws SQLException {
+        for (Seals.Part part : touched) {
+            seals.renew(part, this::compare);
+        }
+        if (!meant.isEmpty()) {
+            Key key = meant.keySet().iterator().next();
+            throw Troubles.failed(path, key.table + " " + key.id + " was written and is not there", null);
+        }
+    }
+
+    private void compare(Seals.Part part, Map<String, @Nullable Object> row) {
+        Object id = row.get(Tables.key(part.table()));
+        Map<String, ? extends @Nullable Object> values = meant.remove(
+                new Key(part.table(), id instanceof Number n ? (Object) n.longValue() : String.valueOf(id)));
+        if (values != null) {
+            values.forEach((column, value) -> {
+                if (!same(value, row.get(column))) {
+                    throw Troubles.failed(
+                            path,
+                            column + " of " + part.table() + " " + id + " reads back as " + row.get(column)
+                                    + ", written was " + value,
+                            null);
+                }
+            });
+        }
+    }
+
+    private static boolean same(@Nullable Object written, @Nullable Object read) {
+        return switch (written) {
+            case null -> read == null;
+            case Double d -> read instanceof Double r && Double.compare(d + 0.0, r + 0.0) == 0;
+            case Number n -> read instanceof Number r && n.longValue() == r.longValue();
+            // A photograph is read back by its length: its content is its own check sum.
+            case byte[] b -> read instanceof Number r && r.longValue() == b.length;
+            default -> written.equals(read);
+        };
+    }
+}

@@ -1,0 +1,171 @@
+package bucina.store.file;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.junit.jupiter.params.provider.Arguments.arguments;
+
+import bucina.store.Demo;
+import bucina.store.Document;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Clock;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** A file that is not what was written is not read as if it were, and the place is named. */
+class DamageTest {
+
+    @TempDir
+    private Path folder;
+
+    private Path path;
+    private final Document demo = Demo.document();
+
+    @BeforeEach
+    void file() {
+        path = folder.resolve("a.bucina");
+        BuildFile.create(path, demo).close();
+    }
+
+    @Test
+    void a_bit_flipped_anywhere_never_gives_another_plan_or_log_without_a_word() throws IOException {
+        byte[] sound = Files.readAllBytes(path);
+        Random random = new Random(17);
+        int noticed = 0;
+        for (int i = 0; i < 700; i++) {
+            byte[] flipped = sound.clone();
+            int at = i < 100 ? i : random.nextInt(sound.length);
+            flipped[at] ^= (byte) (1 << random.nextInt(8));
+            Path copy = folder.resolve("flipped.bucina");
+            Files.write(copy, flipped);
+            try (BuildFile file = BuildFile.openToRead(copy)) {
+                Document read = file.document();
+                assertThat(read.build()).as("byte %d", at).isEqualTo(demo.build());
+                assertThat(read.log().entries()).isEqualTo(demo.log().entries());
+                assertThat(read.log().marks()).isEqualTo(demo.log().marks());
+                assertThat(read.photos()).isEqualTo(demo.photos());
+            } catch (BuildFileException e) {
+                noticed++;
+                assertThat(e.getMessage())
+                        .contains(copy.toString())
+                        .doesNotContain("Exception", "SQLITE_", "bucina.core.");
+            }
+            assertThat(Files.readAllBytes(copy)).isEqualTo(flipped);
+        }
+        assertThat(noticed).isGreaterThan(350);
+    }
+
+    private void run(String... statements) throws SQLException {
+        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path);
+                Statement s = c.createStatement()) {
+            for (String sql : statements) {
+                s.execute(sql);
+            }
+        }
+    }
+
+    /** As by a hand that also puts the check sums right: what cannot be is refused all the same. */
+    private void seal() throws SQLException {
+        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path)) {
+            new Seals(c).renew();
+        } catch (IllegalArgumentException | SQLException e) {
+            // Check sums cannot be made of what is of another kind.
+        }
+    }
+
+    static Stream<Arguments> impossible() {
+        return Stream.of(
+                arguments(
+                        "UPDATE hole SET x_nm = 'left' WHERE id = (SELECT MIN(id) FROM hole)",
+                        "column x_nm of its table hole has \"),
+                arguments(
+                        "UPDATE part SET name = x'00ff' WHERE position = 0",
+                        "column name of its table part has \"),
+                arguments(
+                        "DELETE FROM hole_row WHERE id = (SELECT MIN(id) FROM hole_row)",
+                        "hole"),
+                arguments(
+                        "DELETE FROM fastener_group WHERE id = (SELECT MIN(id) FROM fastener_group)",
+                        "hole_row"),
+                arguments(
+                        "DELETE FROM face WHERE id = (SELECT MIN(id) FROM face)",
+                        "layer"),
+                arguments(
+                        "UPDATE assembly SET unit = 'cubit'",
+                        "unit \"),
+                arguments(
+                        "UPDATE layer SET thickness_nm = 1e-85 WHERE position = 0",
+                        "thick"),
+                arguments(
+                        "UPDATE hole SET y_nm = 1e306 WHERE id = (SELECT MIN(id) FROM hole)",
+                        "1"),
+                arguments(
+                        "UPDATE build SET next_id = 9223372036854775807",
+                        "9223372036854775807"),
+                arguments(
+                        "DELETE FROM state",
+                        "which build"),
+                arguments(
+                        "UPDATE state SET format = 3",
+                        "format 7"),
+                arguments(
+                        "PRAGMA user_version = -1",
+                        "format -1"),
+                arguments(
+                        "CREATE TRIGGER t AFTER INSERT ON hole BEGIN DELETE FROM hole; END",
+                        "trigger t"),
+                arguments(
+                        "DROP TRIGGER log_entry_is_never_deleted",
+                        "trigger log_entry_is_never_deleted"),
+                arguments(
+                        "CREATE VIEW v AS SELECT * FROM hole",
+                        "view v"),
+                arguments(
+                        "ALTER TABLE photo RENAME TO picture",
+                        "table photo"));
+    }
+
+    @ParameterizedTest
+    @MethodSource("impossible")
+    void what_no_build_can_hold_is_refused_with_its_place(String sql, String words) throws SQLException, IOException {
+        run("PRAGMA foreign_keys = OFF", sql);
+        seal();
+        byte[] before = Files.readAllBytes(path);
+        assertThatThrownBy(() -> {
+                    try (BuildFile file = BuildFile.open(path)) {
+                        file.read();
+                    }
+                })
+                .isInstanceOf(BuildFileException.class)
+                .hasMessageContaining(path.toString())
+                .hasMessageContaining(words);
+        assertThat(Files.readAllBytes(path)).isEqualTo(before);
+    }
+
+    @Test
+    void rows_changed_behind_our_back_are_named_and_no_check_sum_is_put_on_them() throws SQLException {
+        try (BuildFile file = BuildFile.open(path)) {
+            file.read();
+            run("UPDATE mark SET note = 'x' WHERE id = (SELECT MAX(id) FROM mark)");
+            assertThatThrownBy(() -> file.mark(others -> demo.log().marks().subList(0, 1)))
+                    .isInstanceOf(BuildFileException.class)
+                    .hasMessageContaining("of its table mark are not what was written");
+            // Entries stand in other rows.
+            file.append(Demo.entry(demo.build(), 1, ""), List.of(), Clock.systemUTC(), others -> {});
+        }
+        assertThatThrownBy(() -> BuildFile.open(path))
+                .hasMessageContaining("of its table mark are not what was written");
+    }
+}
