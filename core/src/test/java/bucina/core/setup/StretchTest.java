@@ -112,4 +112,15 @@ class StretchTest {
             });
         }
     }
+
+    @Test
+    void what_comes_next_is_said_with_its_length_its_gap_and_whether_to_reset() {
+        List<Stretch> two = stretches(under(.0451), "Top");
+        Stretch second = two.get(1);
+        assertThat(second.then(two.getFirst().solution(), Unit.INCH)).matches("9 more at \\.\\d{3} in: reset");
+        assertThat(second.then(second.solution(), Unit.INCH)).matches("9 more at \\.\\d{3} in");
+        List<Stretch> lengths = stretches(under(.125), "Top");
+        assertThat(lengths.get(1).then(lengths.getFirst().solution(), Unit.INCH))
+                .matches("9 more -5 at \\.\\d{3} in: reset");
+    }
 }

@@ -47,15 +47,17 @@ public final class History {
             case null -> refused.accept("There is nothing to undo in this session.");
             case Doing.Logged logged -> takeBack(logged, backTo(done, logged, refused));
             case Doing.Marked marked ->
-                session.write(
-                        now -> turned(marked),
-                        marks -> moved(undone, marked, "Undone: " + marked.words()),
-                        backTo(done, marked, refused));
+                session.disk()
+                        .write(
+                                now -> turned(marked),
+                                marks -> moved(undone, marked, "Undone: " + marked.words()),
+                                backTo(done, marked, refused));
             case Doing.Planned planned ->
-                session.savePlan(
-                        b -> replan(b, planned.before()),
-                        plans -> moved(undone, planned, "Undone: " + planned.words()),
-                        backTo(done, planned, refused));
+                session.disk()
+                        .savePlan(
+                                b -> replan(b, planned.before()),
+                                plans -> moved(undone, planned, "Undone: " + planned.words()),
+                                backTo(done, planned, refused));
         }
     }
 
@@ -68,11 +70,13 @@ public final class History {
                         w,
                         "undone: as entry " + logged.instead().orElseThrow().id() + " said"))
                 .orElseGet(() -> LogEntry.Draft.withdraw(id, "undone"));
-        session.append(
-                back,
-                List.of(),
-                entry -> moved(undone, logged.as(entry.id()), "Undone by entry " + entry.id() + ": " + logged.words()),
-                refused);
+        session.disk()
+                .append(
+                        back,
+                        List.of(),
+                        entry -> moved(
+                                undone, logged.as(entry.id()), "Undone by entry " + entry.id() + ": " + logged.words()),
+                        refused);
     }
 
     /** Does again what was undone last. */
@@ -81,29 +85,32 @@ public final class History {
         switch (last) {
             case null -> refused.accept("There is nothing to do again.");
             case Doing.Marked marked ->
-                session.write(
-                        now -> marked.marks(),
-                        marks -> moved(done, marked, "Done again: " + marked.words()),
-                        backTo(undone, marked, refused));
+                session.disk()
+                        .write(
+                                now -> marked.marks(),
+                                marks -> moved(done, marked, "Done again: " + marked.words()),
+                                backTo(undone, marked, refused));
             case Doing.Planned planned ->
-                session.savePlan(
-                        b -> replan(b, planned.after()),
-                        plans -> moved(done, planned, "Done again: " + planned.words()),
-                        backTo(undone, planned, refused));
+                session.disk()
+                        .savePlan(
+                                b -> replan(b, planned.after()),
+                                plans -> moved(done, planned, "Done again: " + planned.words()),
+                                backTo(undone, planned, refused));
             case Doing.Logged logged -> {
                 int id = logged.entry().orElseThrow();
                 LogEntry.Draft again = logged.content()
                         .work()
                         .map(w -> LogEntry.Draft.replace(id, w, "done again"))
                         .orElseGet(() -> LogEntry.Draft.withdraw(id, "done again"));
-                session.append(
-                        again,
-                        List.of(),
-                        entry -> moved(
-                                done,
-                                logged.as(entry.id()),
-                                "Done again by entry " + entry.id() + ": " + logged.words()),
-                        backTo(undone, logged, refused));
+                session.disk()
+                        .append(
+                                again,
+                                List.of(),
+                                entry -> moved(
+                                        done,
+                                        logged.as(entry.id()),
+                                        "Done again by entry " + entry.id() + ": " + logged.words()),
+                                backTo(undone, logged, refused));
             }
         }
     }

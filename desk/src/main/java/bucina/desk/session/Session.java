@@ -3,7 +3,6 @@ package bucina.desk.session;
 import bucina.core.bulletin.Bulletins;
 import bucina.core.callout.Queries;
 import bucina.core.catalogue.Catalogue;
-import bucina.core.guard.LogCheck;
 import bucina.core.guard.MarkCheck;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Mark;
@@ -14,7 +13,6 @@ import bucina.core.stack.Derivation;
 import bucina.core.state.Snapshot;
 import bucina.store.Photo;
 import bucina.store.file.BuildFile;
-import bucina.store.file.BuildFileException;
 import bucina.store.file.OutFile;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -27,21 +25,14 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
-import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
-/*
- * Design. The file is touched by the worker only, one job after another; results come back on the interface thread.
- * What the window shows is one immutable snapshot; it is replaced after the disk has it, never before, so the window
- * cannot show as saved what is not.
- */
-
 /** One open build: what it holds, what can be undone, and the way to write to it. */
 public final class Session implements AutoCloseable {
 
-    private final BuildFile file;
+    private final OnDisk disk;
     private final Catalogue catalogue;
     private final Clock clock;
     private final Executor worker;
@@ -53,10 +44,6 @@ public final class Session implements AutoCloseable {
     private final AtomicReference<Runnable> trying = new AtomicReference<>();
     /** The bulletin being written: every change of the plan goes into it too. */
     private volatile Optional<Id.Bulletin> recording = Optional.empty();
-    /** What the file holds as far as the worker knows; ahead of {@link #snapshot} until that has caught up. */
-    private volatile Snapshot latest;
-
-    private volatile long seen;
 
     private Session(
             BuildFile file,
@@ -67,16 +54,14 @@ public final class Session implements AutoCloseable {
             Clock clock,
             Executor worker,
             Executor ui) {
-        this.file = file;
         this.catalogue = catalogue;
         this.clock = clock;
         this.worker = worker;
         this.ui = ui;
         this.aside = new Aside(ui);
-        this.seen = seen;
-        latest = first;
         snapshot.set(first);
         notices = new Notices(onlyReads);
+        disk = new OnDisk(file, catalogue, clock, worker, ui, notices, first, seen, snapshot::set);
     }
 
     /**
@@ -122,12 +107,12 @@ public final class Session implements AutoCloseable {
 
     /** Where the file is. */
     public Path path() {
-        return file.path();
+        return disk.file().path();
     }
 
     /** True if nothing can be written here. */
     public boolean readOnly() {
-        return file.readOnly();
+        return disk.file().readOnly();
     }
 
     /** The catalogue in force. */
@@ -153,7 +138,7 @@ public final class Session implements AutoCloseable {
      */
     public void log(LogEntry.Draft draft, List<Photo> photos, Consumer<LogEntry> then, Consumer<String> refused) {
         Optional<LogEntry> instead = draft.corrects().flatMap(snapshot().log()::entry);
-        append(
+        disk.append(
                 draft,
                 photos,
                 entry -> {
@@ -168,25 +153,6 @@ public final class Session implements AutoCloseable {
                 refused);
     }
 
-    void append(LogEntry.Draft draft, List<Photo> photos, Consumer<LogEntry> then, Consumer<String> refused) {
-        job(
-                () -> {
-                    Now now = new Now();
-                    LogEntry entry = file.append(
-                            draft,
-                            photos,
-                            clock,
-                            others -> new LogCheck(now.told(others).derivation(), now.is.log())
-                                    .accept(draft, LocalDateTime.now(clock)));
-                    return new Written<>(
-                            entry,
-                            now.after(Snapshot.of(
-                                    now.is.derivation(), now.is.log().plus(entry))));
-                },
-                written -> then.accept(written.what),
-                refused);
-    }
-
     /**
      * Marks progress, or takes it back; all of it or none is on the disk when {@code then} runs.
      *
@@ -194,25 +160,13 @@ public final class Session implements AutoCloseable {
      * @param because why holes that must wait are marked now; blank for no reason
      */
     public void mark(String words, List<Mark> marks, String because, Runnable then, Consumer<String> refused) {
-        write(
+        disk.write(
                 now -> new MarkCheck(now.derivation(), now.log()).accepted(marks, because),
                 written -> {
                     history.remember(new Doing.Marked(written, words));
                     notices.saved("Marks saved", "Marks saved.", Notices.past(words));
                     then.run();
                 },
-                refused);
-    }
-
-    void write(Function<Snapshot, List<Mark>> asked, Consumer<List<Mark>> then, Consumer<String> refused) {
-        job(
-                () -> {
-                    Now now = new Now();
-                    List<Mark> marks = file.mark(others -> asked.apply(now.told(others)));
-                    return new Written<>(
-                            marks, now.after(now.is.with(now.is.log().plus(marks))));
-                },
-                written -> then.accept(written.what),
                 refused);
     }
 
@@ -242,10 +196,10 @@ public final class Session implements AutoCloseable {
      */
     public void plan(String words, UnaryOperator<Build> change, Runnable then, Consumer<String> refused) {
         UnaryOperator<Build> kept = recorded(change);
-        savePlan(
+        disk.savePlan(
                 kept,
                 plans -> {
-                    history.remember(new Doing.Planned(plans.before, plans.after, words));
+                    history.remember(new Doing.Planned(plans.before(), plans.after(), words));
                     notices.saved("Plan saved", "Plan saved.", Notices.past(words));
                     then.run();
                 },
@@ -269,7 +223,7 @@ public final class Session implements AutoCloseable {
     public void attempt(UnaryOperator<Build> change, Consumer<Snapshot> then) {
         Runnable job = () -> {
             try {
-                Snapshot now = latest;
+                Snapshot now = disk.latest();
                 Snapshot tried = now.tried(now.derivation().after(change.apply(now.build())));
                 ui.execute(() -> then.accept(tried));
             } catch (InputException e) {
@@ -309,113 +263,22 @@ public final class Session implements AutoCloseable {
                 refused);
     }
 
-    /** A plan as it was when the change came to be written, and as it is after. */
-    record Plans(Build before, Build after) {}
-
-    void savePlan(UnaryOperator<Build> change, Consumer<Plans> then, Consumer<String> refused) {
-        job(
-                () -> {
-                    Snapshot now = latest;
-                    Build after = change.apply(now.build()).checked();
-                    Derivation derived = now.derivation().after(after);
-                    file.save(after);
-                    return new Written<>(new Plans(now.build(), after), Snapshot.of(derived, now.log()));
-                },
-                written -> then.accept(written.what),
-                refused);
-    }
-
     /** A photograph's bytes, off the interface thread. */
     public void photo(String sha256, Consumer<Photo> then) {
-        worker.execute(() -> {
-            try {
-                file.photo(sha256).ifPresent(p -> ui.execute(() -> then.accept(p)));
-            } catch (BuildFileException e) {
-                ui.execute(() -> say(e.getMessage()));
-            }
-        });
+        disk.photo(sha256, then);
     }
 
     /** Reads the file again if another process has written to it, such as {@code log add} on the command line. */
     public void look() {
-        worker.execute(() -> {
-            try {
-                long changes = file.changes();
-                reread(changes);
-            } catch (BuildFileException e) {
-                ui.execute(() -> say(e.getMessage()));
-            }
-        });
+        disk.look();
     }
 
-    /** What the file holds while it is written to: what is known here, or what another process has made of it. */
-    private final class Now {
-        private Snapshot is = latest;
-        private boolean others;
-
-        Snapshot told(Optional<BuildFile.Contents> contents) {
-            others = contents.isPresent();
-            is = contents.map(Session.this::shown).orElse(is);
-            return is;
-        }
-
-        /** What is shown after the write; where others wrote too, the file is read whole. */
-        Snapshot after(Snapshot mine) {
-            return others ? shown(file.read()) : mine;
-        }
-    }
-
-    private Snapshot shown(BuildFile.Contents contents) {
-        Derivation before = latest.derivation();
-        return Snapshot.of(
-                before.build().equals(contents.build()) ? before : Derivation.of(contents.build(), catalogue),
-                contents.log());
-    }
-
-    private void reread(long changes) {
-        if (changes != seen) {
-            seen = changes;
-            Snapshot next = shown(file.read());
-            latest = next;
-            ui.execute(() -> {
-                snapshot.set(next);
-                notices.saved(
-                        "Read again",
-                        "Read again: another Bucina wrote to this build.",
-                        "Read again: another Bucina wrote to this build.");
-            });
-        }
-    }
-
-    private record Written<T>(T what, Snapshot next) {}
-
-    private <T> void job(Callable<Written<T>> work, Consumer<Written<T>> then, Consumer<String> refused) {
-        worker.execute(() -> {
-            try {
-                Written<T> written = work.call();
-                latest = written.next;
-                ui.execute(() -> {
-                    snapshot.set(written.next);
-                    then.accept(written);
-                });
-            } catch (InputException | BuildFileException e) {
-                String sentence = String.valueOf(e.getMessage());
-                ui.execute(() -> {
-                    notices.notSaved(sentence);
-                    refused.accept(sentence);
-                });
-            } catch (Exception e) {
-                String sentence = FaultLog.write("writing to the build", e) + " The file is as it was.";
-                ui.execute(() -> {
-                    notices.notSaved(sentence);
-                    refused.accept(sentence);
-                });
-            }
-        });
+    OnDisk disk() {
+        return disk;
     }
 
     @Override
     public void close() {
-        file.close();
+        disk.file().close();
     }
 }

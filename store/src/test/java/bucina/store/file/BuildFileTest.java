@@ -25,25 +25,11 @@ import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
-class BuildFileTest {
+class BuildFileTest extends OnFile {
 
     private static final Clock CLOCK = Clock.fixed(Instant.parse("2026-11-23T12:00:00Z"), ZoneOffset.UTC);
-
-    @TempDir
-    private Path folder;
-
-    private Path path;
-    private final Document demo = Demo.document();
-
-    @BeforeEach
-    void file() {
-        path = folder.resolve("dunlin one.bucina");
-        BuildFile.create(path, demo).close();
-    }
 
     @Test
     void keeps_plan_log_marks_and_photographs_without_loss() {

@@ -17,27 +17,13 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.Stream;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** A file that is not what was written is not read as if it were, and the place is named. */
-class DamageTest {
-
-    @TempDir
-    private Path folder;
-
-    private Path path;
-    private final Document demo = Demo.document();
-
-    @BeforeEach
-    void file() {
-        path = folder.resolve("a.bucina");
-        BuildFile.create(path, demo).close();
-    }
+class DamageTest extends OnFile {
 
     @Test
     void a_bit_flipped_anywhere_never_gives_another_plan_or_log_without_a_word() throws IOException {
@@ -89,52 +75,24 @@ class DamageTest {
         return Stream.of(
                 arguments(
                         "UPDATE hole SET x_nm = 'left' WHERE id = (SELECT MIN(id) FROM hole)",
-                        "column x_nm of its table hole has \"),
+                        "column x_nm of its table hole has \"left\" where a number belongs"),
                 arguments(
                         "UPDATE part SET name = x'00ff' WHERE position = 0",
-                        "column name of its table part has \"),
-                arguments(
-                        "DELETE FROM hole_row WHERE id = (SELECT MIN(id) FROM hole_row)",
-                        "hole"),
-                arguments(
-                        "DELETE FROM fastener_group WHERE id = (SELECT MIN(id) FROM fastener_group)",
-                        "hole_row"),
-                arguments(
-                        "DELETE FROM face WHERE id = (SELECT MIN(id) FROM face)",
-                        "layer"),
-                arguments(
-                        "UPDATE assembly SET unit = 'cubit'",
-                        "unit \"),
-                arguments(
-                        "UPDATE layer SET thickness_nm = 1e-85 WHERE position = 0",
-                        "thick"),
-                arguments(
-                        "UPDATE hole SET y_nm = 1e306 WHERE id = (SELECT MIN(id) FROM hole)",
-                        "1"),
-                arguments(
-                        "UPDATE build SET next_id = 9223372036854775807",
-                        "9223372036854775807"),
-                arguments(
-                        "DELETE FROM state",
-                        "which build"),
-                arguments(
-                        "UPDATE state SET format = 3",
-                        "format 7"),
-                arguments(
-                        "PRAGMA user_version = -1",
-                        "format -1"),
-                arguments(
-                        "CREATE TRIGGER t AFTER INSERT ON hole BEGIN DELETE FROM hole; END",
-                        "trigger t"),
-                arguments(
-                        "DROP TRIGGER log_entry_is_never_deleted",
-                        "trigger log_entry_is_never_deleted"),
-                arguments(
-                        "CREATE VIEW v AS SELECT * FROM hole",
-                        "view v"),
-                arguments(
-                        "ALTER TABLE photo RENAME TO picture",
-                        "table photo"));
+                        "column name of its table part has \"2 bytes\" where a text belongs"),
+                arguments("DELETE FROM hole_row WHERE id = (SELECT MIN(id) FROM hole_row)", "hole"),
+                arguments("DELETE FROM fastener_group WHERE id = (SELECT MIN(id) FROM fastener_group)", "hole_row"),
+                arguments("DELETE FROM face WHERE id = (SELECT MIN(id) FROM face)", "layer"),
+                arguments("UPDATE assembly SET unit = 'cubit'", "unit \"cubit\""),
+                arguments("UPDATE layer SET thickness_nm = 1e-85 WHERE position = 0", "thick"),
+                arguments("UPDATE hole SET y_nm = 1e306 WHERE id = (SELECT MIN(id) FROM hole)", "1"),
+                arguments("UPDATE build SET next_id = 9223372036854775807", "9223372036854775807"),
+                arguments("DELETE FROM state", "which build"),
+                arguments("UPDATE state SET format = 3", "format 7"),
+                arguments("PRAGMA user_version = -1", "format -1"),
+                arguments("CREATE TRIGGER t AFTER INSERT ON hole BEGIN DELETE FROM hole; END", "trigger t"),
+                arguments("DROP TRIGGER log_entry_is_never_deleted", "trigger log_entry_is_never_deleted"),
+                arguments("CREATE VIEW v AS SELECT * FROM hole", "view v"),
+                arguments("ALTER TABLE photo RENAME TO picture", "table photo"));
     }
 
     @ParameterizedTest

@@ -8,7 +8,6 @@ import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
 import bucina.core.rule.RuleKey;
 import bucina.store.Demo;
-import bucina.store.Document;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -24,24 +23,10 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** More than one writer, and files that are not there any more. */
-class WritersTest {
-
-    @TempDir
-    private Path folder;
-
-    private Path path;
-    private final Document demo = Demo.document();
-
-    @BeforeEach
-    void file() {
-        path = folder.resolve("a.bucina");
-        BuildFile.create(path, demo).close();
-    }
+class WritersTest extends OnFile {
 
     private LogEntry append(BuildFile file) {
         return file.append(Demo.entry(demo.build(), 1, ""), List.of(), Clock.systemUTC(), others -> {});

@@ -1,0 +1,217 @@
+package bucina.desk.session;
+
+import bucina.core.catalogue.Catalogue;
+import bucina.core.guard.LogCheck;
+import bucina.core.log.LogEntry;
+import bucina.core.log.Mark;
+import bucina.core.measure.InputException;
+import bucina.core.plan.Build;
+import bucina.core.stack.Derivation;
+import bucina.core.state.Snapshot;
+import bucina.store.Photo;
+import bucina.store.file.BuildFile;
+import bucina.store.file.BuildFileException;
+import java.time.Clock;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.Executor;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+
+/*
+ * Design. The file is touched by the worker only, one job after another; results come back on the interface thread.
+ * What the window shows is one immutable snapshot; it is replaced after the disk has it, never before, so the window
+ * cannot show as saved what is not.
+ */
+
+/** The build file of a session, and the one way to write to it. */
+final class OnDisk {
+
+    private final BuildFile file;
+    private final Catalogue catalogue;
+    private final Clock clock;
+    private final Executor worker;
+    private final Executor ui;
+    private final Notices notices;
+    private final Consumer<Snapshot> shown;
+    /** What the file holds as far as the worker knows; ahead of what is shown until that has caught up. */
+    private volatile Snapshot latest;
+
+    private volatile long seen;
+
+    /**
+     * Takes over an open file.
+     *
+     * @param first  what it holds
+     * @param seen   what {@link BuildFile#changes} said before it was read
+     * @param shown  told, on the interface thread, what it holds after each write
+     */
+    OnDisk(
+            BuildFile file,
+            Catalogue catalogue,
+            Clock clock,
+            Executor worker,
+            Executor ui,
+            Notices notices,
+            Snapshot first,
+            long seen,
+            Consumer<Snapshot> shown) {
+        this.file = file;
+        this.catalogue = catalogue;
+        this.clock = clock;
+        this.worker = worker;
+        this.ui = ui;
+        this.notices = notices;
+        this.latest = first;
+        this.seen = seen;
+        this.shown = shown;
+    }
+
+    /** What the file holds; may be asked by any thread. */
+    Snapshot latest() {
+        return latest;
+    }
+
+    BuildFile file() {
+        return file;
+    }
+
+    void append(LogEntry.Draft draft, List<Photo> photos, Consumer<LogEntry> then, Consumer<String> refused) {
+        job(
+                () -> {
+                    Now now = new Now();
+                    LogEntry entry = file.append(
+                            draft,
+                            photos,
+                            clock,
+                            others -> new LogCheck(now.told(others).derivation(), now.is.log())
+                                    .accept(draft, LocalDateTime.now(clock)));
+                    return new Written<>(
+                            entry,
+                            now.after(Snapshot.of(
+                                    now.is.derivation(), now.is.log().plus(entry))));
+                },
+                written -> then.accept(written.what),
+                refused);
+    }
+
+    void write(Function<Snapshot, List<Mark>> asked, Consumer<List<Mark>> then, Consumer<String> refused) {
+        job(
+                () -> {
+                    Now now = new Now();
+                    List<Mark> marks = file.mark(others -> asked.apply(now.told(others)));
+                    return new Written<>(
+                            marks, now.after(now.is.with(now.is.log().plus(marks))));
+                },
+                written -> then.accept(written.what),
+                refused);
+    }
+
+    /** A plan as it was when the change came to be written, and as it is after. */
+    record Plans(Build before, Build after) {}
+
+    void savePlan(UnaryOperator<Build> change, Consumer<Plans> then, Consumer<String> refused) {
+        job(
+                () -> {
+                    Snapshot now = latest;
+                    Build after = change.apply(now.build()).checked();
+                    Derivation derived = now.derivation().after(after);
+                    file.save(after);
+                    return new Written<>(new Plans(now.build(), after), Snapshot.of(derived, now.log()));
+                },
+                written -> then.accept(written.what),
+                refused);
+    }
+
+    /** A photograph's bytes, off the interface thread. */
+    void photo(String sha256, Consumer<Photo> then) {
+        worker.execute(() -> {
+            try {
+                file.photo(sha256).ifPresent(p -> ui.execute(() -> then.accept(p)));
+            } catch (BuildFileException e) {
+                ui.execute(() -> notices.say(e.getMessage()));
+            }
+        });
+    }
+
+    /** Reads the file again if another process has written to it, such as {@code log add} on the command line. */
+    void look() {
+        worker.execute(() -> {
+            try {
+                long changes = file.changes();
+                reread(changes);
+            } catch (BuildFileException e) {
+                ui.execute(() -> notices.say(e.getMessage()));
+            }
+        });
+    }
+
+    /** What the file holds while it is written to: what is known here, or what another process has made of it. */
+    private final class Now {
+        private Snapshot is = latest;
+        private boolean others;
+
+        Snapshot told(Optional<BuildFile.Contents> contents) {
+            others = contents.isPresent();
+            is = contents.map(OnDisk.this::taken).orElse(is);
+            return is;
+        }
+
+        /** What is shown after the write; where others wrote too, the file is read whole. */
+        Snapshot after(Snapshot mine) {
+            return others ? taken(file.read()) : mine;
+        }
+    }
+
+    private Snapshot taken(BuildFile.Contents contents) {
+        Derivation before = latest.derivation();
+        return Snapshot.of(
+                before.build().equals(contents.build()) ? before : Derivation.of(contents.build(), catalogue),
+                contents.log());
+    }
+
+    private void reread(long changes) {
+        if (changes != seen) {
+            seen = changes;
+            Snapshot next = taken(file.read());
+            latest = next;
+            ui.execute(() -> {
+                shown.accept(next);
+                notices.saved(
+                        "Read again",
+                        "Read again: another Bucina wrote to this build.",
+                        "Read again: another Bucina wrote to this build.");
+            });
+        }
+    }
+
+    private record Written<T>(T what, Snapshot next) {}
+
+    private <T> void job(Callable<Written<T>> work, Consumer<Written<T>> then, Consumer<String> refused) {
+        worker.execute(() -> {
+            try {
+                Written<T> written = work.call();
+                latest = written.next;
+                ui.execute(() -> {
+                    shown.accept(written.next);
+                    then.accept(written);
+                });
+            } catch (InputException | BuildFileException e) {
+                String sentence = String.valueOf(e.getMessage());
+                ui.execute(() -> {
+                    notices.notSaved(sentence);
+                    refused.accept(sentence);
+                });
+            } catch (Exception e) {
+                String sentence = FaultLog.write("writing to the build", e) + " The file is as it was.";
+                ui.execute(() -> {
+                    notices.notSaved(sentence);
+                    refused.accept(sentence);
+                });
+            }
+        });
+    }
+}
