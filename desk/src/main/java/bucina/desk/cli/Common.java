@@ -10,6 +10,7 @@ import bucina.core.rivet.Shank;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
 import bucina.desk.session.Catalogues;
+import bucina.store.file.BuildFile;
 import bucina.store.json.Json;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
@@ -66,6 +67,13 @@ final class Common {
     /** The unit where the call names one. */
     Optional<Unit> unitGiven() {
         return Optional.ofNullable(unit);
+    }
+
+    /** A file just opened or made: what was found beside it and put aside is said. */
+    BuildFile told(BuildFile file) {
+        PrintWriter err = spec.commandLine().getErr();
+        file.said().forEach(sentence -> err.println("bucina: " + sentence));
+        return file;
     }
 
     PrintWriter out() {

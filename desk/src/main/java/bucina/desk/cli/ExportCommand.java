@@ -161,7 +161,7 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
     }
 
     private byte[] json() {
-        try (BuildFile file = BuildFile.openToRead(file())) {
+        try (BuildFile file = common().told(BuildFile.openToRead(file()))) {
             return bytes(Json.pretty(BuildJson.write(file.document())) + "\n");
         }
     }

@@ -77,7 +77,7 @@ final class ImportCommand implements Callable<Integer> {
 
     private int json() {
         Document document = document();
-        BuildFile.create(out, document).close();
+        common.told(BuildFile.create(out, document)).close();
         common.answer(Common.object().put("out", out.toString()), List.of("Made " + out));
         return Cli.FINE;
     }
@@ -138,7 +138,7 @@ final class ImportCommand implements Callable<Integer> {
         Build build = from.equals("csv") && face == null
                 ? table(empty, name, unit, choices)
                 : brought.intake().asFace(empty, name, unit, choices);
-        BuildFile.create(out, new Document(build, new Logbook(List.of(), List.of()), List.of()))
+        common.told(BuildFile.create(out, new Document(build, new Logbook(List.of(), List.of()), List.of())))
                 .close();
         ObjectNode node = Common.object()
                 .put("out", out.toString())

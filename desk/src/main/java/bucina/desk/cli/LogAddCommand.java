@@ -103,7 +103,7 @@ final class LogAddCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        try (BuildFile file = BuildFile.open(log.file())) {
+        try (BuildFile file = common.told(BuildFile.open(log.file()))) {
             OnBuild.Opened opened = log.derived(file);
             List<Photo> pictures = photos.stream().map(PhotoFiles::read).toList();
             LogEntry.Draft draft = draft(opened, pictures);

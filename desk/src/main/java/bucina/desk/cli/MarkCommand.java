@@ -66,7 +66,7 @@ final class MarkCommand extends OnBuild implements Callable<Integer> {
     public Integer call() {
         Operation of = operation();
         Mark.Side from = side();
-        try (BuildFile file = BuildFile.open(file())) {
+        try (BuildFile file = common().told(BuildFile.open(file()))) {
             Opened first = derived(file);
             Task task = new Task(of, from, layer(face(first, face)));
             List<Asked> asked = new ArrayList<>(1);

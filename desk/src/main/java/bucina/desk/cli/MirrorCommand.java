@@ -29,7 +29,7 @@ final class MirrorCommand extends OnBuild implements Callable<Integer> {
     @Override
     public Integer call() {
         Document document;
-        try (BuildFile open = BuildFile.openToRead(file())) {
+        try (BuildFile open = common().told(BuildFile.openToRead(file()))) {
             document = open.document();
         }
         Build build = document.build();
@@ -37,7 +37,8 @@ final class MirrorCommand extends OnBuild implements Callable<Integer> {
         Build mirrored = Mirror.add(build, first.id());
         Assembly twin = mirrored.assemblies().getLast();
         Logbook log = document.log();
-        BuildFile.create(out, new Document(mirrored, log, document.photos())).close();
+        common().told(BuildFile.create(out, new Document(mirrored, log, document.photos())))
+                .close();
         int holes = twin.faces().stream().mapToInt(f -> f.count()).sum();
         common().answer(
                         Common.object()

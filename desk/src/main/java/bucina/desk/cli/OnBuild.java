@@ -30,7 +30,7 @@ abstract class OnBuild {
     record Opened(Build build, Logbook log, Derivation derivation) {}
 
     Opened open() {
-        try (BuildFile build = BuildFile.openToRead(file)) {
+        try (BuildFile build = common.told(BuildFile.openToRead(file))) {
             return derived(build);
         }
     }

@@ -31,7 +31,7 @@ final class SetupsCommand extends OnBuild implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        try (BuildFile file = BuildFile.open(file())) {
+        try (BuildFile file = common().told(BuildFile.openToRead(file()))) {
             Opened opened = derived(file);
             var ref = face(opened, face);
             checkGroup(ref);

@@ -61,6 +61,7 @@ public final class Session implements AutoCloseable {
         this.aside = new Aside(ui);
         snapshot.set(first);
         notices = new Notices(onlyReads);
+        file.said().forEach(notices::say);
         disk = new OnDisk(file, catalogue, clock, worker, ui, notices, first, seen, snapshot::set);
     }
 

@@ -1,5 +1,6 @@
 package bucina.desk.session;
 
+import bucina.store.file.Spelling;
 import java.io.IOException;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
@@ -29,7 +30,8 @@ public final class WindowLock implements AutoCloseable {
 
     /** Tries to be the window of a build; {@link #onlyReads()} tells whether it may write. */
     public static WindowLock of(Path build) {
-        Path file = build.resolveSibling("." + build.getFileName() + ".open");
+        Path spelt = Spelling.of(build);
+        Path file = spelt.resolveSibling("." + spelt.getFileName() + ".open");
         try {
             FileChannel channel = FileChannel.open(file, StandardOpenOption.CREATE, StandardOpenOption.WRITE);
             try {

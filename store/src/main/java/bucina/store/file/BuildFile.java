@@ -28,21 +28,27 @@ import org.jspecify.annotations.Nullable;
 public final class BuildFile implements AutoCloseable {
 
     private final Path path;
+    private final Path spelt;
     private final Connection connection;
     private final boolean readOnly;
     private final Identity identity;
+    private final Object open;
+    private final List<String> said;
     /** What the file held when it was last read whole or written to here. */
     private FileState known;
 
     private @Nullable Build written;
 
-    private BuildFile(Path path, Connection connection, boolean readOnly) {
+    private BuildFile(Path path, Path spelt, Connection connection, boolean readOnly, List<String> said) {
         this.path = path;
+        this.spelt = spelt;
         this.connection = connection;
         this.readOnly = readOnly;
+        this.said = said;
         try {
             this.identity = Identity.of(path, connection);
             this.known = FileState.read(connection);
+            this.open = OpenFiles.add(path);
         } catch (SQLException e) {
             throw Troubles.of(path, e);
         } catch (IOException e) {
@@ -60,10 +66,13 @@ public final class BuildFile implements AutoCloseable {
     public static BuildFile create(Path path, Document document) {
         OutFile.checkNew(path);
         Path draft = OutFile.draft(path);
+        List<String> said;
         try {
             try (Connection connection = Opening.connect(draft, false, false)) {
                 fill(connection, path, document);
             }
+            OutFile.checkNew(path);
+            said = Journals.clear(path);
             OutFile.publish(draft, path, false);
         } catch (SQLException e) {
             throw Troubles.of(path, e);
@@ -74,7 +83,9 @@ public final class BuildFile implements AutoCloseable {
         } finally {
             discard(draft);
         }
-        return open(path);
+        BuildFile made = open(path);
+        made.said.addAll(said);
+        return made;
     }
 
     private static void discard(Path draft) {
@@ -103,7 +114,7 @@ public final class BuildFile implements AutoCloseable {
             }
             rows.marks(document.log().marks());
             rows.photos(document.photos());
-            writing.end();
+            writing.end(FileState.read(connection));
             s.execute("COMMIT");
         }
     }
@@ -120,13 +131,30 @@ public final class BuildFile implements AutoCloseable {
                         && !Files.isWritable(path.toAbsolutePath().getParent())) {
             throw Troubles.readOnly(path, null);
         }
-        return new BuildFile(path, Opening.connection(path, false), false);
+        return opened(path, false);
     }
 
     /** Opens a build file only to read it: works in a read-only folder, and changes nothing. */
     public static BuildFile openToRead(Path path) {
         Opening.checkHeader(path);
-        return new BuildFile(path, Opening.connection(path, true), true);
+        return opened(path, true);
+    }
+
+    private static BuildFile opened(Path path, boolean readOnly) {
+        List<String> said = new ArrayList<>();
+        Path spelt = Spelling.of(path);
+        Connection connection = Opening.connection(spelt, readOnly, said);
+        try {
+            return new BuildFile(path, spelt, connection, readOnly, said);
+        } catch (RuntimeException e) {
+            Opening.close(connection);
+            throw e;
+        }
+    }
+
+    /** What was found beside the file and put aside, a sentence each; usually empty. */
+    public List<String> said() {
+        return List.copyOf(said);
     }
 
     /** Where it is. */
@@ -243,9 +271,7 @@ public final class BuildFile implements AutoCloseable {
             boolean mine = now.equals(known);
             T result = logging.run(
                     new LogRows(connection, writing), mine ? Optional.empty() : Optional.of(guarded(this::contents)));
-            FileState after = now.logged();
-            after.write(writing, connection);
-            return new Done<>(result, mine ? after : known);
+            return new Done<>(result, now.logged(), mine ? now.logged() : known);
         });
     }
 
@@ -265,8 +291,7 @@ public final class BuildFile implements AutoCloseable {
                         null);
             }
             PlanRows.write(connection, writing, written, build);
-            now.planned().write(writing, connection);
-            return new Done<>(build, known.planned());
+            return new Done<>(build, now.planned(), known.planned());
         });
         written = build;
     }
@@ -316,8 +341,8 @@ public final class BuildFile implements AutoCloseable {
         }
     }
 
-    /** What a transaction did, and what is known of the file after it. */
-    private record Done<T>(T what, FileState known) {}
+    /** What a transaction did, what state the file is in after it, and what of it is known here. */
+    private record Done<T>(T what, FileState state, FileState known) {}
 
     /** What is done in one transaction, told what state the file is in. */
     private interface Acting<T> {
@@ -334,14 +359,15 @@ public final class BuildFile implements AutoCloseable {
             Done<T> done;
             try {
                 Writing writing = new Writing(connection, path);
+                writing.touch("state", 1);
                 done = acting.run(writing, guarded(() -> FileState.read(connection)));
-                writing.end();
+                writing.end(done.state);
                 s.execute("COMMIT");
             } catch (SQLException | RuntimeException e) {
                 rollBack(s, e);
                 throw e;
             }
-            OneFile.settle(s, path);
+            OneFile.settle(s, spelt);
             identity.written();
             known = done.known;
             return done.what;
@@ -363,6 +389,7 @@ public final class BuildFile implements AutoCloseable {
 
     @Override
     public void close() {
+        OpenFiles.remove(open);
         try {
             connection.close();
         } catch (SQLException e) {

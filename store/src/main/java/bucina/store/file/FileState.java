@@ -34,7 +34,7 @@ record FileState(String build, long plan, long log) {
     static void begin(Connection connection, int format) throws SQLException {
         PlanRows.execute(
                 connection,
-                "INSERT INTO state (id, build, format, plan, log) VALUES (1, ?, ?, 0, 0)",
+                "INSERT INTO state (id, build, format, plan, log, seals) VALUES (1, ?, ?, 0, 0, zeroblob(32))",
                 UUID.randomUUID().toString(),
                 format);
     }
@@ -47,8 +47,7 @@ record FileState(String build, long plan, long log) {
         return new FileState(build, plan, log + 1);
     }
 
-    void write(Writing writing, Connection connection) throws SQLException {
-        writing.touch("state", 1);
-        PlanRows.execute(connection, "UPDATE state SET plan = ?, log = ?", plan, log);
+    void write(Connection connection, byte[] seals) throws SQLException {
+        PlanRows.execute(connection, "UPDATE state SET plan = ?, log = ?, seals = ?", plan, log, seals);
     }
 }

@@ -25,7 +25,7 @@ final class Migrations {
     }
 
     /** From this version on a file says what state it is in and has check sums. */
-    private static final int SEALED = 7;
+    static final int SEALED = 7;
 
     private final List<Step> steps;
 

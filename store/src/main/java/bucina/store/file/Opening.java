@@ -32,10 +32,11 @@ final class Opening {
      *
      * @throws BuildFileException if it is damaged, or cannot be brought to the newest version
      */
-    static Connection connection(Path path, boolean readOnly) {
+    static Connection connection(Path path, boolean readOnly, List<String> said) {
         @Nullable Connection connection = null;
         try {
-            connection = readOnly ? toRead(path) : connect(path, false, false);
+            Journals.Beside beside = Journals.settle(path, said);
+            connection = readOnly ? toRead(path, beside) : connect(path, false, false);
             if (!readOnly) {
                 MIGRATIONS.bring(connection, path);
             } else if (Migrations.version(connection) < MIGRATIONS.newest()) {
@@ -59,25 +60,28 @@ final class Opening {
     /** An older file that may only be read is brought up to date in memory; on the disk it stays as it is. */
     private static Connection broughtInMemory(Connection old) throws SQLException {
         try (old) {
-            byte[] image = ((SQLiteConnection) old).serialize("main");
-            // Bytes 18 and 19 say that the file is read through a write-ahead log, which a picture in memory does not
-            // have.
-            image[18] = 1;
-            image[19] = 1;
-            SQLiteConnection memory = (SQLiteConnection) new SQLiteConfig().createConnection("jdbc:sqlite::memory:");
-            memory.deserialize("main", image);
+            Connection memory = inMemory(old);
             MIGRATIONS.run(memory);
             return memory;
         }
     }
 
+    private static Connection inMemory(Connection file) throws SQLException {
+        byte[] image = ((SQLiteConnection) file).serialize("main");
+        // Bytes 18 and 19 say that the file is read through a write-ahead log, which a picture in memory does not have.
+        image[18] = 1;
+        image[19] = 1;
+        SQLiteConnection memory = (SQLiteConnection) new SQLiteConfig().createConnection("jdbc:sqlite::memory:");
+        memory.deserialize("main", image);
+        return memory;
+    }
+
     /**
      * A file nobody writes to is read as it lies, so that a read-only folder or a full disk does not hinder; one with a
-     * journal, through it.
+     * journal, through it, where the folder does not allow that on a copy.
      */
-    private static Connection toRead(Path path) throws SQLException, IOException {
-        Path journal = path.resolveSibling(path.getFileName() + "-wal");
-        if (!Files.exists(journal)) {
+    private static Connection toRead(Path path, Journals.Beside beside) throws SQLException, IOException {
+        if (beside != Journals.Beside.OWN) {
             return connect(path, true, true);
         }
         Connection connection = connect(path, true, false);
@@ -86,14 +90,21 @@ final class Opening {
             return connection;
         } catch (SQLException e) {
             close(connection);
-            if (Files.size(journal) == 0) {
-                return connect(path, true, true);
-            }
-            throw e;
+            return copied(path);
         }
     }
 
-    private static void close(@Nullable Connection connection) {
+    /** A copy with its journal in memory. */
+    private static Connection copied(Path path) throws SQLException, IOException {
+        Path folder = Files.createTempDirectory("bucina");
+        try (Connection copy = connect(Scratch.copied(path, List.of("-wal", "-journal"), folder), false, false)) {
+            return inMemory(copy);
+        } finally {
+            Scratch.remove(folder);
+        }
+    }
+
+    static void close(@Nullable Connection connection) {
         try {
             if (connection != null) {
                 connection.close();

@@ -44,6 +44,8 @@ final class Seals {
         void row(Part part, Map<String, @Nullable Object> values);
     }
 
+    private static final String STATE = "state";
+
     private final Connection connection;
 
     Seals(Connection connection) {
@@ -57,19 +59,60 @@ final class Seals {
      */
     void check() throws SQLException {
         Map<Part, byte[]> written = written();
+        byte[] together = together(written);
         for (String table : Tables.ALL.keySet()) {
             all(table).forEach((part, digest) -> compare(part, digest, written.remove(part)));
         }
         written.forEach((part, digest) -> compare(part, null, digest));
+        if (!Arrays.equals(together, together())) {
+            throw new IllegalArgumentException("parts of it are of another time than the rest");
+        }
     }
 
     /** Seals everything anew, whatever it is. */
     void renew() throws SQLException {
         PlanRows.execute(connection, "DELETE FROM seal");
         for (String table : Tables.ALL.keySet()) {
-            for (Map.Entry<Part, byte[]> each : all(table).entrySet()) {
-                write(each.getKey(), each.getValue());
+            if (!table.equals(STATE)) {
+                for (Map.Entry<Part, byte[]> each : all(table).entrySet()) {
+                    write(each.getKey(), each.getValue());
+                }
             }
+        }
+        PlanRows.execute(connection, "UPDATE state SET seals = ?", together(written()));
+        renew(Part.of(STATE, 1), (part, row) -> {});
+    }
+
+    /**
+     * One check sum of all parts but that of the state, in which it stands. Parts come and go in any order, so the sums
+     * of each are laid over each other.
+     */
+    private static byte[] together(Map<Part, byte[]> written) {
+        byte[] all = new byte[32];
+        written.forEach((part, digest) -> lay(all, part, digest));
+        return all;
+    }
+
+    private static void lay(byte[] all, Part part, byte @Nullable [] digest) {
+        if (digest != null && !part.table().equals(STATE)) {
+            MessageDigest one = Summing.sha256();
+            one.update(part.table().getBytes(StandardCharsets.UTF_8));
+            one.update(ByteBuffer.allocate(Long.BYTES).putLong(part.number()).flip());
+            byte[] sum = one.digest(digest);
+            for (int i = 0; i < all.length; i++) {
+                all[i] ^= sum[i];
+            }
+        }
+    }
+
+    /** What the state says of all parts. */
+    byte[] together() throws SQLException {
+        try (Statement s = connection.createStatement();
+                ResultSet r = s.executeQuery("SELECT seals FROM state")) {
+            if (!r.next()) {
+                throw new IllegalArgumentException("it does not say which build it is");
+            }
+            return r.getBytes(1);
         }
     }
 
@@ -78,14 +121,20 @@ final class Seals {
         compare(part, digest(part, (p, row) -> {}), written(part));
     }
 
-    /** Seals one part as it is now. */
-    void renew(Part part, Reader reader) throws SQLException {
+    /** Seals one part as it is now, and says so in the sum of all. */
+    void renew(Part part, Reader reader, byte[] all) throws SQLException {
+        lay(all, part, written(part));
+        lay(all, part, renew(part, reader));
+    }
+
+    private byte @Nullable [] renew(Part part, Reader reader) throws SQLException {
         byte[] digest = digest(part, reader);
         if (digest == null) {
             PlanRows.execute(connection, "DELETE FROM seal WHERE name = ? AND part = ?", part.table(), part.number());
         } else {
             write(part, digest);
         }
+        return digest;
     }
 
     private static void compare(Part part, byte @Nullable [] is, byte @Nullable [] written) {
@@ -224,7 +273,7 @@ final class Seals {
             return sums;
         }
 
-        private static MessageDigest sha256() {
+        static MessageDigest sha256() {
             try {
                 return MessageDigest.getInstance("SHA-256");
             } catch (NoSuchAlgorithmException e) {

@@ -107,7 +107,7 @@ final class Troubles {
                 e);
     }
 
-    static BuildFileException damaged(Path path, String detail, Throwable e) {
+    static BuildFileException damaged(Path path, String detail, @Nullable Throwable e) {
         return make(
                 path,
                 BuildFileException.Trouble.DAMAGED,

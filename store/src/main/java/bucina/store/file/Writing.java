@@ -17,6 +17,7 @@ final class Writing {
 
     private record Key(String table, Object id) {}
 
+    private final Connection connection;
     private final Seals seals;
     private final Path path;
     private final Set<Seals.Part> touched = new LinkedHashSet<>();
@@ -28,6 +29,7 @@ final class Writing {
      * @param path for what is said when something is wrong
      */
     Writing(Connection connection, Path path) {
+        this.connection = connection;
         this.seals = new Seals(connection);
         this.path = path;
     }
@@ -59,14 +61,19 @@ final class Writing {
     }
 
     /**
-     * Reads back and seals.
+     * Reads back, seals, and writes down what state the file is in now.
      *
      * @throws BuildFileException if the file holds something else than was written
      */
-    void end() throws SQLException {
+    void end(FileState after) throws SQLException {
+        Seals.Part state = Seals.Part.of("state", 1);
+        byte[] all = seals.together();
+        touched.remove(state);
         for (Seals.Part part : touched) {
-            seals.renew(part, this::compare);
+            seals.renew(part, this::compare, all);
         }
+        after.write(connection, all);
+        seals.renew(state, this::compare, all);
         if (!meant.isEmpty()) {
             Key key = meant.keySet().iterator().next();
             throw Troubles.failed(path, key.table + " " + key.id + " was written and is not there", null);
