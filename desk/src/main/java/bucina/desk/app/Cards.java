@@ -6,6 +6,7 @@ import bucina.desk.card.ApartCard;
 import bucina.desk.card.BringCard;
 import bucina.desk.card.CalloutCard;
 import bucina.desk.card.GaugeCard;
+import bucina.desk.card.LostCard;
 import bucina.desk.card.MixCard;
 import bucina.desk.card.NutPlateCard;
 import bucina.desk.card.OutCard;
@@ -20,7 +21,10 @@ import bucina.desk.look.Palette;
 import bucina.desk.look.Shown;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Finder;
+import bucina.store.file.BuildFileException;
+import java.nio.file.Path;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.css.PseudoClass;
 import javafx.geometry.Insets;
@@ -159,6 +163,15 @@ public final class Cards implements AutoCloseable {
 
     public void reach() {
         show(new ReachCard(desk, this::putAway));
+    }
+
+    /** Shows what happened to the build file; puts that card away once the file is back. */
+    void lost(Optional<BuildFileException> lost, Consumer<Path> open) {
+        if (lost.isPresent()) {
+            show(new LostCard(desk.session(), lost.get().trouble(), lost.get().getMessage(), open, this::putAway));
+        } else if (card.filter(c -> c instanceof LostCard).isPresent()) {
+            putAway();
+        }
     }
 
     void callouts() {

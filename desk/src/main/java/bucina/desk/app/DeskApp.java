@@ -9,6 +9,7 @@ import bucina.desk.session.Places;
 import bucina.desk.session.Prefs;
 import bucina.desk.session.Session;
 import bucina.desk.session.WindowLock;
+import bucina.store.file.Spelling;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Objects;
@@ -42,7 +43,12 @@ public final class DeskApp extends Application {
             Thread.ofPlatform().daemon(false).name("build file").factory());
 
     /** A build opened, with the lock that makes this its window. */
-    private record Opened(Session session, WindowLock lock, Prefs prefs) {}
+    private record Opened(Session session, WindowLock lock, Prefs prefs) {
+        void close() {
+            session.close();
+            lock.close();
+        }
+    }
 
     private @Nullable Opened opened;
     private @Nullable BuildStage shown;
@@ -66,7 +72,16 @@ public final class DeskApp extends Application {
     /** Begins to open a build and starts the toolkit; returns when the window is closed. */
     public static void open(What what) {
         opening = CompletableFuture.supplyAsync(() -> openNow(what), WORKER);
+        Runtime.getRuntime().addShutdownHook(new Thread(DeskApp::unlock, "giving up the window's lock"));
         launch(DeskApp.class);
+    }
+
+    /** Asked to end from outside, nothing stays beside the file. */
+    private static void unlock() {
+        CompletableFuture<Opened> last = opening;
+        if (last != null && last.isDone() && !last.isCompletedExceptionally()) {
+            last.join().lock.close();
+        }
     }
 
     private static Opened openNow(What what) {
@@ -104,7 +119,6 @@ public final class DeskApp extends Application {
         report();
         try {
             Opened first = Objects.requireNonNull(opening, "what to open").join();
-            opened = first;
             show(stage, first);
         } catch (CompletionException e) {
             trouble(stage, cause(e));
@@ -124,6 +138,8 @@ public final class DeskApp extends Application {
     }
 
     private void show(Stage stage, Opened next) {
+        opened = next;
+        opening = CompletableFuture.completedFuture(next);
         if (shown != null) {
             shown.end();
         }
@@ -148,20 +164,27 @@ public final class DeskApp extends Application {
     /** Opens another build in this window; the one that was open is closed once the other is there. */
     private void other(Stage stage, What what) {
         Opened before = Objects.requireNonNull(opened);
+        // The same file again, put back or replaced: it has to be let go first.
+        boolean same = what instanceof What.File f && Spelling.of(f.path()).equals(Spelling.of(before.session.path()));
+        if (same) {
+            WORKER.execute(before::close);
+        }
         CompletableFuture.supplyAsync(() -> openNow(what), WORKER)
                 .whenCompleteAsync(
                         (next, failed) -> {
+                            if (failed != null && same) {
+                                trouble(stage, cause(failed));
+                                return;
+                            }
                             if (failed != null) {
                                 before.session.say(
                                         "Not opened: " + cause(failed).getMessage());
                                 return;
                             }
-                            opened = next;
                             show(stage, next);
-                            WORKER.execute(() -> {
-                                before.session.close();
-                                before.lock.close();
-                            });
+                            if (!same) {
+                                WORKER.execute(before::close);
+                            }
                         },
                         Platform::runLater);
     }
@@ -173,7 +196,6 @@ public final class DeskApp extends Application {
                             if (failed != null) {
                                 trouble(stage, cause(failed));
                             } else {
-                                opened = next;
                                 show(stage, next);
                             }
                         },
@@ -184,8 +206,7 @@ public final class DeskApp extends Application {
     public void stop() {
         WORKER.execute(() -> {
             if (opened != null) {
-                opened.session.close();
-                opened.lock.close();
+                opened.close();
             }
         });
         WORKER.shutdown();

@@ -84,6 +84,9 @@ public final class DeskWindow implements Shown {
         ties.on(desk.look().darkProperty(), this::dress);
         ties.on(desk.look().scaleProperty(), this::dress);
         ties.on(desk.whyProperty(), (was, now) -> now.ifPresent(cards::why));
+        ties.on(
+                desk.session().lostProperty(),
+                (was, now) -> cards.lost(now, p -> other.accept(new DeskApp.What.File(p))));
         ties.keep(gauge::off);
         dress();
     }

@@ -89,6 +89,18 @@ public final class Notices {
         said.set(Optional.of(new Said("Not saved: " + sentence, false, false)));
     }
 
+    /** The file cannot be written to any more; a card says so. */
+    void lost(String sentence) {
+        brief.set("File lost");
+        status.set(sentence);
+    }
+
+    /** The file is there again. */
+    void found() {
+        brief.set("All saved");
+        status.set("The file is there again. All saved.");
+    }
+
     /** Something was taken back or done again. */
     void moved(String words) {
         saved(words.startsWith(UNDONE) ? UNDONE : "Done again", words + ".", words + ".");

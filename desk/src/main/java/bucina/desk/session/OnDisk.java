@@ -8,18 +8,27 @@ import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
 import bucina.core.stack.Derivation;
 import bucina.core.state.Snapshot;
+import bucina.store.Document;
 import bucina.store.Photo;
 import bucina.store.file.BuildFile;
 import bucina.store.file.BuildFileException;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDateTime;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.concurrent.Callable;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.function.IntConsumer;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /*
  * Design. The file is touched by the worker only, one job after another; results come back on the interface thread.
@@ -29,6 +38,9 @@ import java.util.function.UnaryOperator;
 
 /** The build file of a session, and the one way to write to it. */
 final class OnDisk {
+
+    private static final Set<BuildFileException.Trouble> LOST = EnumSet.of(
+            BuildFileException.Trouble.GONE, BuildFileException.Trouble.REPLACED, BuildFileException.Trouble.DAMAGED);
 
     private final BuildFile file;
     private final Catalogue catalogue;
@@ -41,6 +53,11 @@ final class OnDisk {
     private volatile Snapshot latest;
 
     private volatile long seen;
+    /** As the worker knows it. */
+    private volatile Optional<BuildFileException> lostNow = Optional.empty();
+
+    private final ReadOnlyObjectWrapper<Optional<BuildFileException>> lost =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
 
     /**
      * Takes over an open file.
@@ -137,16 +154,82 @@ final class OnDisk {
         });
     }
 
-    /** Reads the file again if another process has written to it, such as {@code log add} on the command line. */
+    /** Looks whether the file is there and sound, and reads it again if another process has written to it. */
     void look() {
         worker.execute(() -> {
             try {
-                long changes = file.changes();
-                reread(changes);
+                file.present();
+                file.checked();
+                reread(file.changes());
+                found();
             } catch (BuildFileException e) {
-                ui.execute(() -> notices.say(e.getMessage()));
+                failed(e);
             }
         });
+    }
+
+    /** Why the file cannot be written to any more; empty while it can. */
+    ReadOnlyObjectProperty<Optional<BuildFileException>> lostProperty() {
+        return lost.getReadOnlyProperty();
+    }
+
+    private void found() {
+        if (lostNow.isPresent()) {
+            lostNow = Optional.empty();
+            ui.execute(() -> {
+                notices.found();
+                lost.set(Optional.empty());
+            });
+        }
+    }
+
+    private void failed(BuildFileException e) {
+        boolean again = lostNow.filter(l -> l.trouble() == e.trouble()).isPresent();
+        if (LOST.contains(e.trouble())) {
+            lostNow = Optional.of(e);
+        }
+        if (!again) {
+            ui.execute(() -> {
+                if (lostNow.isPresent()) {
+                    notices.lost(e.getMessage());
+                } else {
+                    notices.say(e.getMessage());
+                }
+                lost.set(lostNow);
+            });
+        }
+    }
+
+    /**
+     * Writes what is in memory to another file, with the photographs that can still be read.
+     *
+     * @param then told how many photographs could not, once it is on the disk
+     */
+    void rescue(Path to, IntConsumer then, Consumer<String> refused) {
+        worker.execute(() -> {
+            try {
+                Snapshot now = latest;
+                Set<String> named = now.log().entries().stream()
+                        .flatMap(e -> e.work().stream())
+                        .flatMap(w -> w.photos().stream())
+                        .collect(Collectors.toCollection(TreeSet::new));
+                List<Photo> photos =
+                        named.stream().flatMap(p -> readable(p).stream()).toList();
+                BuildFile.create(to, new Document(now.build(), now.log(), photos))
+                        .close();
+                ui.execute(() -> then.accept(named.size() - photos.size()));
+            } catch (BuildFileException e) {
+                ui.execute(() -> refused.accept(e.getMessage()));
+            }
+        });
+    }
+
+    private Optional<Photo> readable(String sha256) {
+        try {
+            return file.photo(sha256);
+        } catch (BuildFileException e) {
+            return Optional.empty();
+        }
     }
 
     /** What the file holds while it is written to: what is known here, or what another process has made of it. */
@@ -199,7 +282,13 @@ final class OnDisk {
                     shown.accept(written.next);
                     then.accept(written);
                 });
-            } catch (InputException | BuildFileException e) {
+            } catch (BuildFileException e) {
+                ui.execute(() -> {
+                    notices.notSaved(e.getMessage());
+                    refused.accept(e.getMessage());
+                });
+                failed(e);
+            } catch (InputException e) {
                 String sentence = String.valueOf(e.getMessage());
                 ui.execute(() -> {
                     notices.notSaved(sentence);

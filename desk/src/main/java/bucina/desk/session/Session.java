@@ -13,6 +13,7 @@ import bucina.core.stack.Derivation;
 import bucina.core.state.Snapshot;
 import bucina.store.Photo;
 import bucina.store.file.BuildFile;
+import bucina.store.file.BuildFileException;
 import bucina.store.file.OutFile;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -25,6 +26,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
+import java.util.function.IntConsumer;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -77,7 +79,8 @@ public final class Session implements AutoCloseable {
         BuildFile file = onlyReads.isPresent() ? BuildFile.openToRead(path) : BuildFile.open(path);
         try {
             long seen = file.changes();
-            BuildFile.Contents contents = file.read();
+            // Checked at the first look, and before anything is written.
+            BuildFile.Contents contents = file.readAhead();
             Snapshot first = Snapshot.of(Derivation.of(contents.build(), catalogue), contents.log());
             return new Session(file, catalogue, first, seen, onlyReads, clock, worker, ui);
         } catch (RuntimeException e) {
@@ -269,7 +272,21 @@ public final class Session implements AutoCloseable {
         disk.photo(sha256, then);
     }
 
-    /** Reads the file again if another process has written to it, such as {@code log add} on the command line. */
+    /** Why the file cannot be written to any more, gone, replaced or damaged; empty while it can. */
+    public ReadOnlyObjectProperty<Optional<BuildFileException>> lostProperty() {
+        return disk.lostProperty();
+    }
+
+    /**
+     * Writes what is in memory to a new file, with the photographs that can still be read from the old one.
+     *
+     * @param then told how many photographs could not, once it is on the disk
+     */
+    public void rescue(Path to, IntConsumer then, Consumer<String> refused) {
+        disk.rescue(to, then, refused);
+    }
+
+    /** Looks whether the file is there, and reads it again if another process has written to it. */
     public void look() {
         disk.look();
     }

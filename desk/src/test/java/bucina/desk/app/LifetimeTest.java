@@ -11,6 +11,7 @@ import bucina.desk.card.BringCard;
 import bucina.desk.card.CalloutCard;
 import bucina.desk.card.GaugeCard;
 import bucina.desk.card.LegendCard;
+import bucina.desk.card.LostCard;
 import bucina.desk.card.MixCard;
 import bucina.desk.card.NutPlateCard;
 import bucina.desk.card.OutCard;
@@ -38,6 +39,7 @@ import bucina.desk.sheet.SheetView;
 import bucina.desk.strip.ClecoBar;
 import bucina.desk.strip.RowStrip;
 import bucina.desk.sumsroom.SumsRoom;
+import bucina.store.file.BuildFileException;
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaModifier;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
@@ -91,6 +93,9 @@ class LifetimeTest extends OnWindow {
         ways.put(CalloutCard.class, () -> new CalloutCard(desk, away));
         ways.put(GaugeCard.class, () -> new GaugeCard(desk.lengths(), Unit.INCH, post, away));
         ways.put(LegendCard.class, () -> new LegendCard(Palette.LIGHT, Optional.empty()));
+        ways.put(
+                LostCard.class,
+                () -> new LostCard(session, BuildFileException.Trouble.GONE, "It is gone.", p -> {}, away));
         ways.put(MixCard.class, () -> new MixCard(desk, away));
         ways.put(NutPlateCard.class, () -> new NutPlateCard(desk, Palette.LIGHT, away));
         ways.put(OutCard.class, () -> new OutCard(desk, OutCard.What.FACE, away));
@@ -100,6 +105,11 @@ class LifetimeTest extends OnWindow {
         ways.put(StationsCard.class, () -> new StationsCard(hole("R1.1").row(), away));
         ways.put(TypedCard.class, () -> new TypedCard(desk, away));
         ways.put(WhyCard.class, () -> new WhyCard(why(), away));
+        rooms(ways, post, timer, away);
+        return ways;
+    }
+
+    private void rooms(Map<Class<?>, Supplier<Shown>> ways, GaugePost post, WorkTimer timer, Runnable away) {
         ways.put(LogbookRoom.class, () -> new LogbookRoom(desk));
         ways.put(RulesRoom.class, () -> new RulesRoom(desk));
         ways.put(PapersRoom.class, () -> new PapersRoom(desk));
@@ -120,7 +130,6 @@ class LifetimeTest extends OnWindow {
         ways.put(BatchBar.class, () -> new BatchBar(desk, away));
         ways.put(SheetRoom.class, () -> new SheetRoom(desk, timer, new Cards(desk, post, () -> Palette.LIGHT, away)));
         ways.put(DeskWindow.class, () -> new DeskWindow(desk, Sessions.CLOCK));
-        return ways;
     }
 
     private Apart apart() {

@@ -30,25 +30,27 @@ public final class BuildFile implements AutoCloseable {
     private final Path path;
     private final Path spelt;
     private final Connection connection;
+    private final Check check;
     private final boolean readOnly;
     private final Identity identity;
-    private final Object open;
+    private final OpenFiles.Open open;
     private final List<String> said;
     /** What the file held when it was last read whole or written to here. */
     private FileState known;
 
     private @Nullable Build written;
 
-    private BuildFile(Path path, Path spelt, Connection connection, boolean readOnly, List<String> said) {
+    private BuildFile(Path path, Path spelt, Opening.Opened opened, boolean readOnly, List<String> said) {
         this.path = path;
         this.spelt = spelt;
-        this.connection = connection;
+        this.connection = opened.connection();
+        this.check = opened.check();
         this.readOnly = readOnly;
         this.said = said;
         try {
             this.identity = Identity.of(path, connection);
             this.known = FileState.read(connection);
-            this.open = OpenFiles.add(path);
+            this.open = OpenFiles.add(path, connection);
         } catch (SQLException e) {
             throw Troubles.of(path, e);
         } catch (IOException e) {
@@ -64,59 +66,10 @@ public final class BuildFile implements AutoCloseable {
      * @throws BuildFileException if there is a file already, or it cannot be written
      */
     public static BuildFile create(Path path, Document document) {
-        OutFile.checkNew(path);
-        Path draft = OutFile.draft(path);
-        List<String> said;
-        try {
-            try (Connection connection = Opening.connect(draft, false, false)) {
-                fill(connection, path, document);
-            }
-            OutFile.checkNew(path);
-            said = Journals.clear(path);
-            OutFile.publish(draft, path, false);
-        } catch (SQLException e) {
-            throw Troubles.of(path, e);
-        } catch (IOException e) {
-            throw Troubles.readOnly(path, e);
-        } catch (BuildFileException e) {
-            throw Troubles.make(path, e.trouble(), e.getMessage().replace(draft.toString(), path.toString()), e);
-        } finally {
-            discard(draft);
-        }
+        List<String> said = NewFile.write(path, document);
         BuildFile made = open(path);
         made.said.addAll(said);
         return made;
-    }
-
-    private static void discard(Path draft) {
-        for (String suffix : List.of("", "-wal", "-shm", "-journal")) {
-            try {
-                Files.deleteIfExists(draft.resolveSibling(draft.getFileName() + suffix));
-            } catch (IOException e) {
-                // The draft is in the way of nothing: the next try replaces it.
-            }
-        }
-    }
-
-    private static void fill(Connection connection, Path path, Document document) throws SQLException {
-        try (Statement s = connection.createStatement()) {
-            s.execute("PRAGMA application_id = " + Opening.APPLICATION_ID);
-            s.execute("BEGIN IMMEDIATE");
-            Tables.create(connection);
-            s.execute("PRAGMA user_version = " + Opening.MIGRATIONS.newest());
-            Writing writing = new Writing(connection, path);
-            writing.touch("state", 1);
-            FileState.begin(connection, Opening.MIGRATIONS.newest());
-            PlanRows.write(connection, writing, null, document.build());
-            LogRows rows = new LogRows(connection, writing);
-            for (LogEntry entry : document.log().entries()) {
-                rows.entry(entry);
-            }
-            rows.marks(document.log().marks());
-            rows.photos(document.photos());
-            writing.end(FileState.read(connection));
-            s.execute("COMMIT");
-        }
     }
 
     /**
@@ -143,11 +96,13 @@ public final class BuildFile implements AutoCloseable {
     private static BuildFile opened(Path path, boolean readOnly) {
         List<String> said = new ArrayList<>();
         Path spelt = Spelling.of(path);
-        Connection connection = Opening.connection(spelt, readOnly, said);
+        Opening.Opened opened = Opening.file(spelt, readOnly, said);
         try {
-            return new BuildFile(path, spelt, connection, readOnly, said);
+            return new BuildFile(path, spelt, opened, readOnly, said);
         } catch (RuntimeException e) {
-            Opening.close(connection);
+            opened.check().end();
+            Opening.close(opened.connection());
+            opened.check().await();
             throw e;
         }
     }
@@ -176,19 +131,46 @@ public final class BuildFile implements AutoCloseable {
      * @throws BuildFileException if a table or a value cannot be read
      */
     public Contents read() {
-        return guarded(() -> {
-            try (Statement s = connection.createStatement()) {
-                s.execute("BEGIN");
-                try {
-                    known = FileState.read(connection);
-                    Contents contents = contents();
-                    written = contents.build();
-                    return contents;
-                } finally {
-                    s.execute("COMMIT");
-                }
+        check.begun();
+        try {
+            return readAhead();
+        } finally {
+            // Where the file is damaged the check names the place.
+            check.await();
+        }
+    }
+
+    /**
+     * Reads the plan and the log before they are checked, to show them sooner. Nothing is written before
+     * {@link #checked} has passed.
+     *
+     * @throws BuildFileException if a table or a value cannot be read
+     */
+    public Contents readAhead() {
+        return guarded(this::readWhole);
+    }
+
+    /**
+     * Sees that every row is what was written.
+     *
+     * @throws BuildFileException if one is not; the message names the place
+     */
+    public void checked() {
+        check.await();
+    }
+
+    private Contents readWhole() throws SQLException {
+        try (Statement s = connection.createStatement()) {
+            s.execute("BEGIN");
+            try {
+                known = FileState.read(connection);
+                Contents contents = contents();
+                written = contents.build();
+                return contents;
+            } finally {
+                s.execute("COMMIT");
             }
-        });
+        }
     }
 
     private Contents contents() throws SQLException {
@@ -211,15 +193,25 @@ public final class BuildFile implements AutoCloseable {
 
     /** One photograph; empty if the file has none with this hash. */
     public Optional<Photo> photo(String sha256) {
+        check.await();
         return guarded(() -> {
             try (PreparedStatement s =
                     connection.prepareStatement("SELECT type, content FROM photo WHERE sha256 = ?")) {
                 s.setString(1, sha256);
                 try (ResultSet r = s.executeQuery()) {
-                    return r.next() ? Optional.of(new Photo(sha256, r.getString(1), r.getBytes(2))) : Optional.empty();
+                    return r.next() ? Optional.of(photo(sha256, r.getString(1), r.getBytes(2))) : Optional.empty();
                 }
             }
         });
+    }
+
+    private static Photo photo(String sha256, String type, byte[] content) {
+        Photo photo = Photo.of(type, content);
+        if (!photo.sha256().equals(sha256)) {
+            throw new IllegalArgumentException(
+                    "photograph " + sha256.substring(0, Math.min(12, sha256.length())) + " is not what was written");
+        }
+        return photo;
     }
 
     /**
@@ -296,6 +288,18 @@ public final class BuildFile implements AutoCloseable {
         written = build;
     }
 
+    /**
+     * Sees that the file lies where it was opened.
+     *
+     * @throws BuildFileException if it is gone or another one lies there
+     */
+    public void present() {
+        guarded(() -> {
+            identity.check(known);
+            return true;
+        });
+    }
+
     /** A number that changes when another process has written to the file; cheap to ask. */
     public long changes() {
         return guarded(() -> {
@@ -306,20 +310,11 @@ public final class BuildFile implements AutoCloseable {
         });
     }
 
-    /** For tests: keeps the file from growing over so many pages, as a full disk would. */
-    void limitPages(int pages) {
+    /** For tests: {@code max_page_count}, as on a full disk, or {@code busy_timeout}, in milliseconds. */
+    void set(String pragma, int value) {
         guarded(() -> {
             try (Statement s = connection.createStatement()) {
-                return s.execute("PRAGMA max_page_count = " + pages);
-            }
-        });
-    }
-
-    /** For tests: how long to wait for other programs, in milliseconds. */
-    void patience(int milliseconds) {
-        guarded(() -> {
-            try (Statement s = connection.createStatement()) {
-                return s.execute("PRAGMA busy_timeout = " + milliseconds);
+                return s.execute("PRAGMA " + pragma + " = " + value);
             }
         });
     }
@@ -355,6 +350,7 @@ public final class BuildFile implements AutoCloseable {
         }
         try (Statement s = connection.createStatement()) {
             identity.check(known);
+            check.await();
             OneFile.begin(s);
             Done<T> done;
             try {
@@ -389,6 +385,7 @@ public final class BuildFile implements AutoCloseable {
 
     @Override
     public void close() {
+        check.end();
         OpenFiles.remove(open);
         try {
             connection.close();

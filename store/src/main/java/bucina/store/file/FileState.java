@@ -34,7 +34,7 @@ record FileState(String build, long plan, long log) {
     static void begin(Connection connection, int format) throws SQLException {
         PlanRows.execute(
                 connection,
-                "INSERT INTO state (id, build, format, plan, log, seals) VALUES (1, ?, ?, 0, 0, zeroblob(32))",
+                "INSERT INTO state (id, build, format, plan, log, seals) VALUES (1, ?, ?, 0, 0, 0)",
                 UUID.randomUUID().toString(),
                 format);
     }
@@ -47,7 +47,7 @@ record FileState(String build, long plan, long log) {
         return new FileState(build, plan, log + 1);
     }
 
-    void write(Connection connection, byte[] seals) throws SQLException {
+    void write(Connection connection, long seals) throws SQLException {
         PlanRows.execute(connection, "UPDATE state SET plan = ?, log = ?, seals = ?", plan, log, seals);
     }
 }

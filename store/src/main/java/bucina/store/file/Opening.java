@@ -28,26 +28,35 @@ final class Opening {
     private Opening() {}
 
     /**
-     * A connection to a build file of the newest version.
+     * A file as it was opened.
      *
+     * @param connection to it, of the newest version
+     * @param check      of what it holds, not begun
+     */
+    record Opened(Connection connection, Check check) {}
+
+    /**
+     * Opens a build file.
+     *
+     * @param said gets a sentence for each thing beside it that was put aside
      * @throws BuildFileException if it is damaged, or cannot be brought to the newest version
      */
-    static Connection connection(Path path, boolean readOnly, List<String> said) {
+    static Opened file(Path path, boolean readOnly, List<String> said) {
         @Nullable Connection connection = null;
         try {
             Journals.Beside beside = Journals.settle(path, said);
-            connection = readOnly ? toRead(path, beside) : connect(path, false, false);
+            boolean alone = readOnly && beside != Journals.Beside.OWN;
+            connection = connect(path, readOnly, alone);
+            if (readOnly && !alone && !reads(connection)) {
+                close(connection);
+                return inMemory(path, copied(path));
+            }
             if (!readOnly) {
                 MIGRATIONS.bring(connection, path);
             } else if (Migrations.version(connection) < MIGRATIONS.newest()) {
-                connection = broughtInMemory(connection);
+                return inMemory(path, connection);
             }
-            Tables.check(connection);
-            new Seals(connection).check();
-            return connection;
-        } catch (IllegalArgumentException e) {
-            close(connection);
-            throw Troubles.damaged(path, String.valueOf(e.getMessage()), e);
+            return new Opened(connection, Check.of(path, () -> connect(path, true, alone), connection));
         } catch (SQLException e) {
             close(connection);
             throw Troubles.of(path, e);
@@ -57,12 +66,29 @@ final class Opening {
         }
     }
 
-    /** An older file that may only be read is brought up to date in memory; on the disk it stays as it is. */
-    private static Connection broughtInMemory(Connection old) throws SQLException {
-        try (old) {
-            Connection memory = inMemory(old);
-            MIGRATIONS.run(memory);
-            return memory;
+    private static boolean reads(Connection connection) {
+        try (Statement s = connection.createStatement()) {
+            return s.execute("PRAGMA schema_version");
+        } catch (SQLException e) {
+            // A folder that cannot be written does not let a journal be read in its place.
+            return false;
+        }
+    }
+
+    /** What may only be read and is of an older version, or has a journal, is read in memory. */
+    private static Opened inMemory(Path path, Connection connection) throws SQLException {
+        try (connection) {
+            Connection memory = inMemory(connection);
+            try {
+                if (Migrations.version(memory) < MIGRATIONS.newest()) {
+                    MIGRATIONS.run(memory);
+                }
+                Check.check(path, memory);
+            } catch (SQLException | RuntimeException e) {
+                close(memory);
+                throw e;
+            }
+            return new Opened(memory, Check.DONE);
         }
     }
 
@@ -74,24 +100,6 @@ final class Opening {
         SQLiteConnection memory = (SQLiteConnection) new SQLiteConfig().createConnection("jdbc:sqlite::memory:");
         memory.deserialize("main", image);
         return memory;
-    }
-
-    /**
-     * A file nobody writes to is read as it lies, so that a read-only folder or a full disk does not hinder; one with a
-     * journal, through it, where the folder does not allow that on a copy.
-     */
-    private static Connection toRead(Path path, Journals.Beside beside) throws SQLException, IOException {
-        if (beside != Journals.Beside.OWN) {
-            return connect(path, true, true);
-        }
-        Connection connection = connect(path, true, false);
-        try (Statement s = connection.createStatement()) {
-            s.execute("PRAGMA schema_version");
-            return connection;
-        } catch (SQLException e) {
-            close(connection);
-            return copied(path);
-        }
     }
 
     /** A copy with its journal in memory. */

@@ -1,17 +1,13 @@
 package bucina.store.file;
 
-import java.nio.ByteBuffer;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
@@ -39,12 +35,12 @@ final class Seals {
         }
     }
 
-    /** Told each row as it is sealed. */
+    /** Told each row of a part: its key, and its values in the order of {@link Tables#ALL}. */
     interface Reader {
-        void row(Part part, Map<String, @Nullable Object> values);
+        void row(Part part, Object key, @Nullable Object[] values);
     }
 
-    private static final String STATE = "state";
+    private static final Part STATE = new Part("state", 0);
 
     private final Connection connection;
 
@@ -58,13 +54,13 @@ final class Seals {
      * @throws IllegalArgumentException naming the first part that is not
      */
     void check() throws SQLException {
-        Map<Part, byte[]> written = written();
-        byte[] together = together(written);
+        Map<Part, Long> written = written();
+        long together = together(written);
         for (String table : Tables.ALL.keySet()) {
-            all(table).forEach((part, digest) -> compare(part, digest, written.remove(part)));
+            all(table).forEach((part, sum) -> compare(part, sum, written.remove(part)));
         }
-        written.forEach((part, digest) -> compare(part, null, digest));
-        if (!Arrays.equals(together, together())) {
+        written.forEach((part, sum) -> compare(part, null, sum));
+        if (together != together()) {
             throw new IllegalArgumentException("parts of it are of another time than the rest");
         }
     }
@@ -73,211 +69,182 @@ final class Seals {
     void renew() throws SQLException {
         PlanRows.execute(connection, "DELETE FROM seal");
         for (String table : Tables.ALL.keySet()) {
-            if (!table.equals(STATE)) {
-                for (Map.Entry<Part, byte[]> each : all(table).entrySet()) {
-                    write(each.getKey(), each.getValue());
-                }
+            for (Map.Entry<Part, Long> each : all(table).entrySet()) {
+                write(each.getKey(), each.getValue());
             }
         }
         PlanRows.execute(connection, "UPDATE state SET seals = ?", together(written()));
-        renew(Part.of(STATE, 1), (part, row) -> {});
+        renew(STATE);
     }
 
     /**
      * One check sum of all parts but that of the state, in which it stands. Parts come and go in any order, so the sums
      * of each are laid over each other.
      */
-    private static byte[] together(Map<Part, byte[]> written) {
-        byte[] all = new byte[32];
-        written.forEach((part, digest) -> lay(all, part, digest));
+    private static long together(Map<Part, Long> written) {
+        long all = 0;
+        for (Map.Entry<Part, Long> each : written.entrySet()) {
+            all ^= laid(each.getKey(), each.getValue());
+        }
         return all;
     }
 
-    private static void lay(byte[] all, Part part, byte @Nullable [] digest) {
-        if (digest != null && !part.table().equals(STATE)) {
-            MessageDigest one = Summing.sha256();
-            one.update(part.table().getBytes(StandardCharsets.UTF_8));
-            one.update(ByteBuffer.allocate(Long.BYTES).putLong(part.number()).flip());
-            byte[] sum = one.digest(digest);
-            for (int i = 0; i < all.length; i++) {
-                all[i] ^= sum[i];
-            }
-        }
+    private static long laid(Part part, @Nullable Long sum) {
+        return sum == null || part.equals(STATE)
+                ? 0
+                : new RowSum().add(part.table).add(part.number).add(sum).end();
     }
 
     /** What the state says of all parts. */
-    byte[] together() throws SQLException {
+    long together() throws SQLException {
         try (Statement s = connection.createStatement();
                 ResultSet r = s.executeQuery("SELECT seals FROM state")) {
             if (!r.next()) {
                 throw new IllegalArgumentException("it does not say which build it is");
             }
-            return r.getBytes(1);
+            return r.getLong(1);
         }
     }
 
     /** Sees that one part is what was written. */
     void check(Part part) throws SQLException {
-        compare(part, digest(part, (p, row) -> {}), written(part));
+        compare(part, sum(part), written(part));
     }
 
-    /** Seals one part as it is now, and says so in the sum of all. */
-    void renew(Part part, Reader reader, byte[] all) throws SQLException {
-        lay(all, part, written(part));
-        lay(all, part, renew(part, reader));
-    }
-
-    private byte @Nullable [] renew(Part part, Reader reader) throws SQLException {
-        byte[] digest = digest(part, reader);
-        if (digest == null) {
+    /**
+     * Seals one part as it is now.
+     *
+     * @return what changes in the sum of all: to be laid over it
+     */
+    long renew(Part part) throws SQLException {
+        Long before = written(part);
+        Long sum = sum(part);
+        if (sum == null) {
             PlanRows.execute(connection, "DELETE FROM seal WHERE name = ? AND part = ?", part.table(), part.number());
         } else {
-            write(part, digest);
+            write(part, sum);
         }
-        return digest;
+        return laid(part, before) ^ laid(part, sum);
     }
 
-    private static void compare(Part part, byte @Nullable [] is, byte @Nullable [] written) {
-        if (!Arrays.equals(is, written)) {
+    private static void compare(Part part, @Nullable Long is, @Nullable Long written) {
+        if (!Objects.equals(is, written)) {
             throw new IllegalArgumentException(part.words() + " are not what was written");
         }
     }
 
-    private void write(Part part, byte[] digest) throws SQLException {
+    private void write(Part part, long sum) throws SQLException {
         PlanRows.execute(
                 connection,
                 "INSERT OR REPLACE INTO seal (name, part, digest) VALUES (?, ?, ?)",
                 part.table(),
                 part.number(),
-                digest);
+                sum);
     }
 
-    private byte @Nullable [] written(Part part) throws SQLException {
+    private @Nullable Long written(Part part) throws SQLException {
         try (PreparedStatement s = connection.prepareStatement("SELECT digest FROM seal WHERE name = ? AND part = ?")) {
             s.setString(1, part.table());
             s.setLong(2, part.number());
             try (ResultSet r = s.executeQuery()) {
-                return r.next() ? r.getBytes(1) : null;
+                return r.next() ? (Long) r.getLong(1) : null;
             }
         }
     }
 
-    private Map<Part, byte[]> written() throws SQLException {
-        Map<Part, byte[]> written = new HashMap<>();
+    private Map<Part, Long> written() throws SQLException {
+        Map<Part, Long> written = new HashMap<>();
         try (Statement s = connection.createStatement();
                 ResultSet r = s.executeQuery("SELECT name, part, digest FROM seal")) {
             while (r.next()) {
-                written.put(new Part(r.getString(1), r.getLong(2)), r.getBytes(3));
+                written.put(new Part(r.getString(1), r.getLong(2)), r.getLong(3));
             }
         }
         return written;
     }
 
-    private Map<Part, byte[]> all(String table) throws SQLException {
-        Summing summing = new Summing(table, (part, row) -> {});
+    private Map<Part, Long> all(String table) throws SQLException {
+        return sums(table, "");
+    }
+
+    private @Nullable Long sum(Part part) throws SQLException {
+        return sums(part.table(), where(part)).get(part);
+    }
+
+    private static String where(Part part) {
+        long first = part.number * Tables.ROWS;
+        return Tables.numbered(part.table) ? " WHERE id BETWEEN " + first + " AND " + (first + Tables.ROWS - 1) : "";
+    }
+
+    /** The rows are put together by the database, 64 at a time where no column needs every bit of a double. */
+    private Map<Part, Long> sums(String table, String where) throws SQLException {
+        sorted(table, where);
+        Map<Part, Long> sums = new LinkedHashMap<>();
+        RowSum sum = new RowSum();
+        @Nullable Part part = null;
         try (Statement s = connection.createStatement();
-                ResultSet r = s.executeQuery(
-                        "SELECT " + Tables.columns(table) + " FROM " + table + " ORDER BY " + Tables.key(table))) {
-            summing.rows(r);
-        }
-        return summing.done();
-    }
-
-    private byte @Nullable [] digest(Part part, Reader reader) throws SQLException {
-        Summing summing = new Summing(part.table(), reader);
-        String which = Tables.numbered(part.table()) ? " WHERE id BETWEEN ? AND ?" : "";
-        try (PreparedStatement s = connection.prepareStatement("SELECT " + Tables.columns(part.table()) + " FROM "
-                + part.table() + which + " ORDER BY " + Tables.key(part.table()))) {
-            if (!which.isEmpty()) {
-                s.setLong(1, part.number() * Tables.ROWS);
-                s.setLong(2, part.number() * Tables.ROWS + Tables.ROWS - 1);
-            }
-            try (ResultSet r = s.executeQuery()) {
-                summing.rows(r);
-            }
-        }
-        return summing.done().get(part);
-    }
-
-    /** Goes through rows in their order. */
-    private static final class Summing {
-        private final String table;
-        private final Reader reader;
-        private final Map<String, Tables.Column> columns;
-        private final Map<Part, byte[]> sums = new LinkedHashMap<>();
-        private final MessageDigest digest = sha256();
-        private @Nullable Part part;
-
-        Summing(String table, Reader reader) {
-            this.table = table;
-            this.reader = reader;
-            this.columns = Objects.requireNonNull(Tables.ALL.get(table));
-        }
-
-        void rows(ResultSet r) throws SQLException {
+                ResultSet r = s.executeQuery(Tables.sealed(table, where))) {
+            int columns = r.getMetaData().getColumnCount();
             while (r.next()) {
-                Part next = Part.of(table, Tables.numbered(table) ? r.getLong("id") : 0);
-                if (part != null && !part.equals(next)) {
-                    sums.put(part, digest.digest());
+                if (part == null || part.number != r.getLong(1)) {
+                    if (part != null) {
+                        sums.put(part, sum.end());
+                    }
+                    part = new Part(table, r.getLong(1));
                 }
-                part = next;
-                Map<String, @Nullable Object> row = new LinkedHashMap<>();
-                for (Map.Entry<String, Tables.Column> column : columns.entrySet()) {
-                    row.put(column.getKey(), value(r, column.getKey(), column.getValue()));
+                sum.add(String.valueOf(r.getString(2)));
+                for (int i = 3; i <= columns; i++) {
+                    sum.add(r.getDouble(i));
                 }
-                reader.row(next, row);
             }
         }
-
-        private @Nullable Object value(ResultSet r, String name, Tables.Column column) throws SQLException {
-            Object value = r.getObject(name);
-            boolean picture = table.equals("photo") && name.equals("content");
-            if (!picture && !column.takes(value)) {
-                throw new IllegalArgumentException("column " + name + " of its table " + table + " has "
-                        + (value == null ? "nothing" : "\"" + shortened(value) + "\"") + " where "
-                        + (column.type().equals("TEXT") ? "a text" : "a number") + " belongs, in the row with "
-                        + Tables.key(table) + " " + r.getString(Tables.key(table)));
-            }
-            sum(value);
-            return value;
+        if (part != null) {
+            sums.put(part, sum.end());
         }
+        return sums;
+    }
 
-        private static String shortened(Object value) {
-            String text = value instanceof byte[] b ? b.length + " bytes" : value.toString();
-            return text.length() > 30 ? text.substring(0, 30) + "…" : text;
-        }
-
-        private void sum(@Nullable Object value) {
-            switch (value) {
-                case null -> digest.update((byte) 0);
-                case Number n when !(n instanceof Double) -> number((byte) 1, n.longValue());
-                case Double d -> number((byte) 2, Double.doubleToRawLongBits(d));
-                case byte[] b -> bytes((byte) 4, b);
-                default -> bytes((byte) 3, value.toString().getBytes(StandardCharsets.UTF_8));
+    /** Sees that every value is of the kind its column is for. */
+    private void sorted(String table, String where) throws SQLException {
+        try (Statement s = connection.createStatement();
+                ResultSet r = s.executeQuery(Tables.misfit(table, where))) {
+            if (r.next()) {
+                List<Tables.Column> columns = Tables.columns(table);
+                for (int i = 0; i < columns.size(); i++) {
+                    Object value = r.getObject(i + 2);
+                    if (!columns.get(i).takes(value)) {
+                        throw wrong(table, columns.get(i), value, String.valueOf(r.getString(1)));
+                    }
+                }
             }
         }
+    }
 
-        private void number(byte kind, long value) {
-            digest.update(ByteBuffer.allocate(9).put(kind).putLong(value).flip());
-        }
+    private static IllegalArgumentException wrong(
+            String table, Tables.Column column, @Nullable Object value, String key) {
+        return new IllegalArgumentException("column " + column.name() + " of its table " + table + " has "
+                + (value == null ? "nothing" : "\"" + shortened(value) + "\"") + " where "
+                + (column.type().equals("TEXT") ? "a text" : "a number") + " belongs, in the row with "
+                + Tables.key(table) + " " + shortened(key));
+    }
 
-        private void bytes(byte kind, byte[] bytes) {
-            number(kind, bytes.length);
-            digest.update(bytes);
-        }
+    private static String shortened(Object value) {
+        String text = value instanceof byte[] b ? b.length + " bytes" : value.toString();
+        return text.length() > 30 ? text.substring(0, 30) + "…" : text;
+    }
 
-        Map<Part, byte[]> done() {
-            if (part != null) {
-                sums.put(part, digest.digest());
-            }
-            return sums;
-        }
-
-        static MessageDigest sha256() {
-            try {
-                return MessageDigest.getInstance("SHA-256");
-            } catch (NoSuchAlgorithmException e) {
-                throw new IllegalStateException("every Java has SHA-256", e);
+    /** Reads the rows of one part. */
+    void read(Part part, Reader reader) throws SQLException {
+        boolean numbered = Tables.numbered(part.table());
+        int columns = Tables.columns(part.table()).size();
+        try (Statement s = connection.createStatement();
+                ResultSet r = s.executeQuery(Tables.select(part.table(), where(part)))) {
+            while (r.next()) {
+                @Nullable Object[] values = new @Nullable Object[columns];
+                for (int i = 0; i < columns; i++) {
+                    values[i] = r.getObject(i + 2);
+                }
+                reader.row(part, numbered ? (Object) r.getLong(1) : String.valueOf(r.getString(1)), values);
             }
         }
     }

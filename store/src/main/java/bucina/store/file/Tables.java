@@ -11,10 +11,13 @@ import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
-import java.util.LinkedHashMap;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** What a build file of the newest version is made of: its tables with the kind of value in each column. */
@@ -26,10 +29,16 @@ final class Tables {
     /**
      * A column.
      *
+     * @param name its name
      * @param type {@code INTEGER}, {@code REAL}, {@code TEXT} or {@code BLOB}
      * @param must whether every row has a value
      */
-    record Column(String type, boolean must) {
+    record Column(String name, String type, boolean must) {
+
+        /** Its name as statements have it. */
+        String sql() {
+            return '"' + name + '"';
+        }
 
         /** True if a value is of the kind the column is for. */
         boolean takes(@Nullable Object value) {
@@ -46,15 +55,17 @@ final class Tables {
     }
 
     /** Names of the tables that hold a build, with their columns; the check sums are not among them. */
-    static final Map<String, Map<String, Column>> ALL;
+    static final Map<String, List<Column>> ALL;
 
-    private static final Map<String, String> MADE;
+    private static final Made MADE;
 
     static {
         try (Connection c = DriverManager.getConnection("jdbc:sqlite::memory:")) {
             create(c);
-            MADE = made(c);
-            ALL = all(c);
+            MADE = Made.of(c);
+            Map<String, List<Column>> sealed = new TreeMap<>(MADE.columns);
+            sealed.remove("seal");
+            ALL = sealed;
         } catch (SQLException e) {
             throw new IllegalStateException("the tables of a build file cannot be made", e);
         }
@@ -75,40 +86,34 @@ final class Tables {
         }
     }
 
-    /** What there is in a file beside indexes: {@code table hole}, {@code trigger …} with what it belongs to. */
-    private static Map<String, String> made(Connection connection) throws SQLException {
-        Map<String, String> made = new TreeMap<>();
-        try (Statement s = connection.createStatement();
-                ResultSet r = s.executeQuery("SELECT type, name, tbl_name, sql FROM sqlite_schema"
-                        + " WHERE type <> 'index' AND name NOT LIKE 'sqlite!_%' ESCAPE '!'")) {
-            while (r.next()) {
-                String sql = r.getString(1).equals("trigger") ? r.getString(4) : "";
-                made.put(r.getString(1) + " " + r.getString(2), r.getString(3) + " " + sql);
-            }
-        }
-        return made;
-    }
+    /**
+     * What a file is made of beside indexes.
+     *
+     * @param made    {@code table hole}, {@code trigger …}, with what it belongs to
+     * @param columns of each table
+     */
+    private record Made(Map<String, String> made, Map<String, List<Column>> columns) {
 
-    private static Map<String, Map<String, Column>> all(Connection connection) throws SQLException {
-        Map<String, Map<String, Column>> all = new LinkedHashMap<>();
-        for (String made : MADE.keySet()) {
-            String name = made.substring(made.indexOf(' ') + 1);
-            if (made.startsWith("table ") && !name.equals("seal")) {
-                all.put(name, columns(connection, name));
+        static Made of(Connection connection) throws SQLException {
+            Map<String, String> made = new TreeMap<>();
+            Map<String, List<Column>> columns = new TreeMap<>();
+            try (Statement s = connection.createStatement();
+                    ResultSet r =
+                            s.executeQuery("SELECT m.type, m.name, m.tbl_name, m.sql, c.name, c.type, c.\"notnull\""
+                                    + " FROM sqlite_schema m LEFT JOIN pragma_table_info(m.name) c ON m.type = 'table'"
+                                    + " WHERE m.type <> 'index' AND m.name NOT LIKE 'sqlite!_%' ESCAPE '!'"
+                                    + " ORDER BY 2, 5")) {
+                while (r.next()) {
+                    String sql = r.getString(1).equals("trigger") ? r.getString(4) : "";
+                    made.put(r.getString(1) + " " + r.getString(2), r.getString(3) + " " + sql);
+                    if (r.getString(1).equals("table")) {
+                        columns.computeIfAbsent(r.getString(2), t -> new ArrayList<>())
+                                .add(new Column(r.getString(5), r.getString(6), r.getInt(7) != 0));
+                    }
+                }
             }
+            return new Made(made, columns);
         }
-        return all;
-    }
-
-    private static Map<String, Column> columns(Connection connection, String table) throws SQLException {
-        Map<String, Column> columns = new TreeMap<>();
-        try (Statement s = connection.createStatement();
-                ResultSet r = s.executeQuery("PRAGMA table_info(" + table + ")")) {
-            while (r.next()) {
-                columns.put(r.getString("name"), new Column(r.getString("type"), r.getInt("notnull") != 0));
-            }
-        }
-        return columns;
     }
 
     /**
@@ -117,22 +122,21 @@ final class Tables {
      * @throws IllegalArgumentException naming what is missing, too many or another
      */
     static void check(Connection connection) throws SQLException {
-        Map<String, String> made = made(connection);
-        for (String name : MADE.keySet()) {
-            if (!MADE.get(name).equals(made.remove(name))) {
+        Made is = Made.of(connection);
+        for (String name : MADE.made.keySet()) {
+            if (!Objects.equals(MADE.made.get(name), is.made.remove(name))) {
                 throw new IllegalArgumentException("its " + name + " is missing or is not what was made");
             }
         }
-        if (!made.isEmpty()) {
+        if (!is.made.isEmpty()) {
             throw new IllegalArgumentException(
-                    "it has a " + made.keySet().iterator().next() + " that no build file has");
+                    "it has a " + is.made.keySet().iterator().next() + " that no build file has");
         }
-        for (Map.Entry<String, Map<String, Column>> table : ALL.entrySet()) {
-            if (!columns(connection, table.getKey()).equals(table.getValue())) {
-                throw new IllegalArgumentException(
-                        "the columns of its table " + table.getKey() + " are not what was made");
+        MADE.columns.forEach((table, columns) -> {
+            if (!columns.equals(is.columns.get(table))) {
+                throw new IllegalArgumentException("the columns of its table " + table + " are not what was made");
             }
-        }
+        });
     }
 
     /** The column by which the rows of a table are told apart. */
@@ -149,8 +153,45 @@ final class Tables {
         return key(table).equals("id");
     }
 
-    /** What is selected of a row to seal it: a photograph's content is its own check sum. */
-    static String columns(String table) {
-        return table.equals("photo") ? "sha256, type, length(content) AS content" : "*";
+    /** The columns of a table in the order of their names. */
+    static List<Column> columns(String table) {
+        return Objects.requireNonNull(ALL.get(table));
+    }
+
+    /** Selects the key and every column of each row. */
+    static String select(String table, String where) {
+        return "SELECT " + key(table) + ", "
+                + columns(table).stream().map(Column::sql).collect(Collectors.joining(", "))
+                + " FROM " + table + where + " ORDER BY " + key(table);
+    }
+
+    /**
+     * Selects what is sealed: the number of the part, a text of its rows, and the values that are doubles. Of a
+     * photograph's content the length stands for it: its name is its check sum.
+     */
+    static String sealed(String table, String where) {
+        String part = numbered(table) ? "id >> 6" : "0";
+        String text = columns(table).stream()
+                .filter(c -> !c.type.equals("REAL"))
+                .map(c -> "quote(" + (c.type.equals("BLOB") ? "length(" + c.sql() + ")" : c.sql()) + ")")
+                .collect(Collectors.joining(" || ',' || "));
+        List<String> doubles = columns(table).stream()
+                .filter(c -> c.type.equals("REAL"))
+                .map(Column::sql)
+                .toList();
+        return doubles.isEmpty()
+                ? "SELECT " + part + ", group_concat(" + text + ", ';' ORDER BY " + key(table) + ") FROM " + table
+                        + where + " GROUP BY 1 ORDER BY 1"
+                : "SELECT " + part + ", " + text + ", " + String.join(", ", doubles) + " FROM " + table + where
+                        + " ORDER BY " + key(table);
+    }
+
+    /** Selects a row with a value of another kind than its column is for. */
+    static String misfit(String table, String where) {
+        String misfits = columns(table).stream()
+                .map(c -> "typeof(" + c.sql() + ") NOT IN ('" + c.type.toLowerCase(Locale.ROOT)
+                        + (c.must ? "')" : "', 'null')"))
+                .collect(Collectors.joining(" OR "));
+        return "SELECT * FROM (" + select(table, where) + ") WHERE " + misfits + " LIMIT 1";
     }
 }

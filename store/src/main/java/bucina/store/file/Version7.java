@@ -9,8 +9,8 @@ final class Version7 {
 
     private static final List<String> STATEMENTS = List.of(
             "CREATE TABLE state (id INTEGER PRIMARY KEY CHECK (id = 1), build TEXT NOT NULL, format INTEGER NOT NULL,"
-                    + " plan INTEGER NOT NULL, log INTEGER NOT NULL, seals BLOB NOT NULL)",
-            "CREATE TABLE seal (name TEXT NOT NULL, part INTEGER NOT NULL, digest BLOB NOT NULL,"
+                    + " plan INTEGER NOT NULL, log INTEGER NOT NULL, seals INTEGER NOT NULL)",
+            "CREATE TABLE seal (name TEXT NOT NULL, part INTEGER NOT NULL, digest INTEGER NOT NULL,"
                     + " PRIMARY KEY (name, part)) WITHOUT ROWID");
 
     private Version7() {}

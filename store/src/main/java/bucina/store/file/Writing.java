@@ -3,8 +3,10 @@ package bucina.store.file;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -67,33 +69,35 @@ final class Writing {
      */
     void end(FileState after) throws SQLException {
         Seals.Part state = Seals.Part.of("state", 1);
-        byte[] all = seals.together();
+        long all = seals.together();
         touched.remove(state);
         for (Seals.Part part : touched) {
-            seals.renew(part, this::compare, all);
+            seals.read(part, this::compare);
+            all ^= seals.renew(part);
         }
         after.write(connection, all);
-        seals.renew(state, this::compare, all);
+        seals.renew(state);
         if (!meant.isEmpty()) {
             Key key = meant.keySet().iterator().next();
             throw Troubles.failed(path, key.table + " " + key.id + " was written and is not there", null);
         }
     }
 
-    private void compare(Seals.Part part, Map<String, @Nullable Object> row) {
-        Object id = row.get(Tables.key(part.table()));
-        Map<String, ? extends @Nullable Object> values = meant.remove(
-                new Key(part.table(), id instanceof Number n ? (Object) n.longValue() : String.valueOf(id)));
-        if (values != null) {
-            values.forEach((column, value) -> {
-                if (!same(value, row.get(column))) {
-                    throw Troubles.failed(
-                            path,
-                            column + " of " + part.table() + " " + id + " reads back as " + row.get(column)
-                                    + ", written was " + value,
-                            null);
-                }
-            });
+    private void compare(Seals.Part part, Object key, @Nullable Object[] row) {
+        Map<String, ? extends @Nullable Object> values = meant.remove(new Key(part.table(), key));
+        if (values == null) {
+            return;
+        }
+        List<Tables.Column> columns = Tables.columns(part.table());
+        for (int i = 0; i < row.length; i++) {
+            String column = columns.get(i).name();
+            if (values.containsKey(column) && !same(values.get(column), row[i])) {
+                throw Troubles.failed(
+                        path,
+                        column + " of " + part.table() + " " + key + " reads back as " + row[i] + ", written was "
+                                + values.get(column),
+                        null);
+            }
         }
     }
 
@@ -102,8 +106,7 @@ final class Writing {
             case null -> read == null;
             case Double d -> read instanceof Double r && Double.compare(d + 0.0, r + 0.0) == 0;
             case Number n -> read instanceof Number r && n.longValue() == r.longValue();
-            // A photograph is read back by its length: its content is its own check sum.
-            case byte[] b -> read instanceof Number r && r.longValue() == b.length;
+            case byte[] b -> read instanceof byte[] r && Arrays.equals(b, r);
             default -> written.equals(read);
         };
     }

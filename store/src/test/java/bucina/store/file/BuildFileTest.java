@@ -170,7 +170,7 @@ class BuildFileTest extends OnFile {
     void a_full_disk_refuses_the_entry_and_keeps_all_before() {
         try (BuildFile file = BuildFile.open(path)) {
             int before = file.read().log().entries().size();
-            file.limitPages(1);
+            file.set("max_page_count", 1);
             BuildFileException e = catchThrowableOfType(BuildFileException.class, () -> {
                 for (int i = 0; i < 200; i++) {
                     file.append(Demo.entry(demo.build(), 1, "x".repeat(4000)), List.of(), CLOCK, others -> {});

@@ -268,7 +268,7 @@ class DurabilityTest {
         try (BuildFile file = BuildFile.open(path);
                 Connection held = heldOpen(path)) {
             assertThat(held.getAutoCommit()).isFalse();
-            file.patience(10);
+            file.set("busy_timeout", 10);
             BuildFile.Contents contents = file.read();
             before = contents.log().entries().size();
             for (int i = 0; i < 12; i++) {
@@ -301,7 +301,7 @@ class DurabilityTest {
         byte[] journal;
         try (BuildFile file = BuildFile.open(path)) {
             Build build = file.read().build();
-            file.patience(10);
+            file.set("busy_timeout", 10);
             try (Connection held = heldOpen(path)) {
                 assertThat(held.getAutoCommit()).isFalse();
                 for (int i = 0; i < 12; i++) {

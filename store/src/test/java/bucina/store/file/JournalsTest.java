@@ -41,7 +41,7 @@ class JournalsTest extends OnFile {
             try (Statement s = reader.createStatement();
                     ResultSet r = s.executeQuery("SELECT * FROM state")) {
                 assertThat(r.next()).isTrue();
-                file.patience(10);
+                file.set("busy_timeout", 10);
                 LogEntry entry =
                         file.append(Demo.entry(demo.build(), 1, note), List.of(), Clock.systemUTC(), others -> {});
                 return new Killed(before, Files.readAllBytes(of.resolveSibling(of.getFileName() + "-wal")), entry);

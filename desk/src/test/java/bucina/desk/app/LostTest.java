@@ -1,0 +1,71 @@
+package bucina.desk.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bucina.store.file.BuildFile;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import javafx.scene.control.Button;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.Start;
+import org.testfx.framework.junit5.Stop;
+
+/** The file is taken away while the window is open. */
+class LostTest extends OnWindow {
+
+    @Start
+    void start(Stage stage) throws IOException {
+        open(stage);
+    }
+
+    @Stop
+    void stop() throws InterruptedException {
+        shut();
+    }
+
+    private void look(FxRobot robot) throws Exception {
+        robot.interact(() -> desk.session().look());
+        settle(robot);
+    }
+
+    @Test
+    void a_file_that_was_moved_away_is_said_at_once_and_written_back(FxRobot robot) throws Exception {
+        Path away = file.resolveSibling("away.bucina");
+        Files.move(file, away);
+        look(robot);
+        until(robot, "The build file is gone");
+        assertThat(says(robot, "is not there any more")).isTrue();
+        assertThat(says(robot, "File lost")).isTrue();
+        Files.move(away, file);
+        look(robot);
+        until(() -> robot.lookup("#lost-card").tryQuery().isEmpty());
+
+        Files.move(file, away);
+        look(robot);
+        until(() -> robot.lookup("#lost-back").tryQuery().isPresent());
+        robot.interact(() -> robot.lookup("#lost-back").queryAs(Button.class).fire());
+        until(() -> Files.exists(file));
+        settle(robot);
+        try (BuildFile back = BuildFile.openToRead(file)) {
+            assertThat(back.read().build()).isEqualTo(desk.snapshot().build());
+            assertThat(back.read().log().entries())
+                    .isEqualTo(desk.snapshot().log().entries());
+        }
+    }
+
+    @Test
+    void a_file_that_another_lies_in_the_place_of_is_not_written_to(FxRobot robot) throws Exception {
+        Path other = file.resolveSibling("other.bucina");
+        Files.copy(file, other);
+        byte[] theirs = Files.readAllBytes(other);
+        Files.move(other, file, StandardCopyOption.REPLACE_EXISTING);
+        look(robot);
+        until(robot, "Another file lies there now");
+        assertThat(robot.lookup("#lost-open").tryQuery()).isPresent();
+        assertThat(Files.readAllBytes(file)).isEqualTo(theirs);
+    }
+}

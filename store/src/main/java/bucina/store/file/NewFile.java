@@ -1,0 +1,74 @@
+package bucina.store.file;
+
+import bucina.core.log.LogEntry;
+import bucina.store.Document;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.List;
+
+/** Makes build files: whole under their name, or not at all. */
+final class NewFile {
+
+    private NewFile() {}
+
+    /**
+     * Writes a document to a new file.
+     *
+     * @return a sentence for each thing beside its name that was put aside
+     * @throws BuildFileException if there is a file already, or it cannot be written
+     */
+    static List<String> write(Path path, Document document) {
+        OutFile.checkNew(path);
+        Path draft = OutFile.draft(path);
+        try {
+            try (Connection connection = Opening.connect(draft, false, false)) {
+                fill(connection, path, document);
+            }
+            OutFile.checkNew(path);
+            List<String> said = Journals.clear(path);
+            OutFile.publish(draft, path, false);
+            return said;
+        } catch (SQLException e) {
+            throw Troubles.of(path, e);
+        } catch (IOException e) {
+            throw Troubles.readOnly(path, e);
+        } finally {
+            discard(draft);
+        }
+    }
+
+    private static void discard(Path draft) {
+        for (String suffix : List.of("", "-wal", "-shm", "-journal")) {
+            try {
+                Files.deleteIfExists(draft.resolveSibling(draft.getFileName() + suffix));
+            } catch (IOException e) {
+                // The draft is in the way of nothing: the next one has another name.
+            }
+        }
+    }
+
+    private static void fill(Connection connection, Path path, Document document) throws SQLException {
+        try (Statement s = connection.createStatement()) {
+            s.execute("PRAGMA application_id = " + Opening.APPLICATION_ID);
+            s.execute("BEGIN IMMEDIATE");
+            Tables.create(connection);
+            s.execute("PRAGMA user_version = " + Opening.MIGRATIONS.newest());
+            Writing writing = new Writing(connection, path);
+            writing.touch("state", 1);
+            FileState.begin(connection, Opening.MIGRATIONS.newest());
+            PlanRows.write(connection, writing, null, document.build());
+            LogRows rows = new LogRows(connection, writing);
+            for (LogEntry entry : document.log().entries()) {
+                rows.entry(entry);
+            }
+            rows.marks(document.log().marks());
+            rows.photos(document.photos());
+            writing.end(FileState.read(connection));
+            s.execute("COMMIT");
+        }
+    }
+}
