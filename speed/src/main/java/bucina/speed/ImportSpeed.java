@@ -15,6 +15,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * How long a DXF of 20 000 entities takes to come in: read, understood, put on a face. The first run is that of a cold
@@ -48,7 +49,11 @@ public final class ImportSpeed {
         String text = dxf.append("0\nENDSEC\n0\nEOF\n").toString();
         Catalogue catalogue = CatalogueReader.shipped();
         Intake.Choices choices = new Intake.Choices(
-                Length.mm(.6), new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", 3), Material.parse("2024-T3"), catalogue);
+                Optional.of(Length.mm(.6)),
+                false,
+                new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", 3),
+                Material.parse("2024-T3"),
+                catalogue);
         Build empty = new Build("New", "", catalogue.rules(), 1, List.of(), List.of(), Map.of());
         double[] times = new double[7];
         for (int run = 0; run < times.length; run++) {

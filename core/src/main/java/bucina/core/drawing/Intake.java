@@ -5,6 +5,7 @@ import bucina.core.edit.Edit;
 import bucina.core.material.Material;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
+import bucina.core.measure.LengthFormat;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Assembly;
 import bucina.core.plan.Build;
@@ -14,16 +15,20 @@ import bucina.core.plan.Hand;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
+import bucina.core.rule.RuleKey;
+import bucina.core.rule.RuleSet;
 import bucina.core.sheet.Crossing;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Ring;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * What is understood of a drawing that comes in: sheets, holes in rows, and what is left out.
@@ -36,6 +41,9 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
 
     /** Circles up to this are holes for fasteners; larger ones are openings. */
     public static final Length LARGEST_HOLE = Length.in(.5);
+
+    /** Places and sizes nearer than this, nm, are drawn as one. */
+    private static final double SAME = 10_000;
 
     /**
      * A sheet.
@@ -95,13 +103,33 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
                 case Drawing.Words w -> words++;
             }
         }
-        if (open > 0) {
-            left.add(open + (open == 1 ? " open line is" : " open lines are") + " no outline: left out.");
-        }
-        if (words > 0) {
-            left.add(words + (words == 1 ? " text is" : " texts are") + " left out.");
-        }
+        count(left, open, "open line is no outline:", "open lines are no outline:");
+        count(left, words, "text is", "texts are");
+        int twice = holes.values().stream().mapToInt(Intake::once).sum();
+        count(left, twice, "hole is drawn again where one is already:", "holes are drawn again where one is already:");
         return new Intake(sheets(rings, left), lines(holes), left);
+    }
+
+    private static void count(List<String> left, int many, String one, String more) {
+        if (many > 0) {
+            left.add(many + " " + (many == 1 ? one : more) + " left out.");
+        }
+    }
+
+    /** Of holes of one size in one place the first stays; how many went. */
+    private static int once(List<Drawing.Circle> holes) {
+        record Spot(long x, long y, long size) {
+            static Spot of(Drawing.Circle c) {
+                return new Spot(
+                        Math.round(c.at().x() / SAME),
+                        Math.round(c.at().y() / SAME),
+                        Math.round(c.diameter().nanometres() / SAME));
+            }
+        }
+        Set<Spot> taken = new HashSet<>();
+        int before = holes.size();
+        holes.removeIf(c -> !taken.add(Spot.of(c)));
+        return before - holes.size();
     }
 
     private static Optional<Ring> ring(Drawing.Path p) {
@@ -191,12 +219,14 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
     /**
      * What the drawing does not say.
      *
-     * @param thickness of sheets that tell none, over 0
+     * @param thickness of sheets that tell none, over 0; empty where nobody has said it
+     * @param sure      true if a thickness that sheet metal rarely has is meant
      * @param fastener  what goes into the holes
      * @param material  of new parts
      * @param catalogue tells which fastener a hole of another size is for
      */
-    public record Choices(Length thickness, Fastener fastener, Material material, Catalogue catalogue) {}
+    public record Choices(
+            Optional<Length> thickness, boolean sure, Fastener fastener, Material material, Catalogue catalogue) {}
 
     /** Puts everything on a new face of a new assembly. */
     public Build asFace(Build build, String name, Unit unit, Choices choices) {
@@ -228,6 +258,9 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
     public Build onto(Build build, Id.Face id, Choices choices, boolean withSheets) {
         Build next = build;
         if (withSheets) {
+            odd(build.rules(), choices).ifPresent(question -> {
+                throw new InputException(question);
+            });
             for (Sheet sheet : sheets) {
                 next = sheet(next, id, sheet, choices);
             }
@@ -237,6 +270,29 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
         } catch (InputException e) {
             throw new InputException("the drawing cannot be taken over: " + e.getMessage(), e);
         }
+    }
+
+    /**
+     * What is asked about a thickness that sheet metal rarely has, unless it is said to be meant; empty where nothing
+     * is.
+     *
+     * @throws InputException if a sheet has none
+     */
+    public Optional<String> odd(RuleSet rules, Choices choices) {
+        return sheets.stream()
+                .flatMap(s -> odd(rules, plain(s.name), thickness(plain(s.name), s, choices), choices).stream())
+                .findFirst();
+    }
+
+    private static Optional<String> odd(RuleSet rules, String name, Length t, Choices choices) {
+        Length least = rules.length(RuleKey.SHEET_LEAST);
+        Length most = rules.length(RuleKey.SHEET_MOST);
+        return choices.sure || t.atLeast(least) && t.atMost(most)
+                ? Optional.empty()
+                : Optional.of("sheet \"" + name + "\" would be " + LengthFormat.exact(t, Unit.MM)
+                        + " thick, and sheets are " + LengthFormat.exact(least, Unit.MM) + " to "
+                        + LengthFormat.exact(most, Unit.MM)
+                        + " (rule): is the unit right? Give another thickness, like .025 in, or say that it is so");
     }
 
     private static Build sheet(Build build, Id.Face id, Sheet sheet, Choices choices) {
@@ -254,11 +310,14 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
 
     private static Layer layer(Build build, Part part, String name, Sheet sheet, Choices choices) {
         return new Layer(
-                new Id.Layer(build.nextId() + 1),
-                part.id(),
-                name,
-                sheet.thickness.orElse(choices.thickness),
-                sheet.outline);
+                new Id.Layer(build.nextId() + 1), part.id(), name, thickness(name, sheet, choices), sheet.outline);
+    }
+
+    private static Length thickness(String name, Sheet sheet, Choices choices) {
+        return sheet.thickness
+                .or(choices::thickness)
+                .orElseThrow(() -> new InputException("the drawing does not say how thick sheet \"" + name
+                        + "\" is: give the thickness of sheets that tell none, like .025 in or 0.6 mm"));
     }
 
     /** A layer's name as people write it. */

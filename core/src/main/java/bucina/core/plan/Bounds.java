@@ -4,6 +4,8 @@ import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.sheet.Box;
 import bucina.core.sheet.Point;
+import java.util.HashMap;
+import java.util.Map;
 
 /** What no sheet metal aircraft has, whoever says so: figures beyond are a damaged file or a wrong unit. */
 final class Bounds {
@@ -14,6 +16,8 @@ final class Bounds {
     private static final Length THINNEST = Length.mm(.01);
     private static final Length THICKEST = Length.mm(100);
     private static final Length FARTHEST = Length.mm(100_000);
+
+    private static final int CROWD = 20;
 
     private Bounds() {}
 
@@ -31,10 +35,27 @@ final class Bounds {
             });
         }
         face.zones().forEach(z -> check(z.outline().box(), "zone " + z.name() + " of face " + face.name()));
+        Map<Long, Integer> crowd = new HashMap<>();
         for (Group group : face.groups()) {
             for (Row row : group.rows()) {
-                row.holes().forEach(h -> check(h.at(), "hole " + row.label(h) + " of face " + face.name()));
+                for (Hole h : row.holes()) {
+                    String what = "hole " + row.label(h) + " of face " + face.name();
+                    check(h.at(), what);
+                    crowded(crowd.merge(spot(h.at()), 1, Integer::sum), what);
+                }
             }
+        }
+    }
+
+    /** The square millimetre a place lies in. */
+    private static long spot(Point at) {
+        return Math.round(at.x() / 1e6) * 1_000_003L + Math.round(at.y() / 1e6);
+    }
+
+    private static void crowded(int holes, String what) {
+        if (holes > CROWD) {
+            throw new InputException(what + " lies within a millimetre of " + CROWD
+                    + " others: no sheet has them; take out those that are drawn twice");
         }
     }
 

@@ -17,6 +17,8 @@ public enum RuleKey {
     SHOP_SCHOOL("shop.school", "Shop head school that governs", ShopSchool.values()),
     GAP_AGREE("squeezer.gap.agree", "How far grips and closed gaps may differ in one stretch", Kind.LENGTH),
     COUNTERSINK_SCHOOL("countersink.school", "Countersink school that governs", CountersinkSchool.values()),
+    SHEET_LEAST("sheet.least", "Thinnest sheet that is brought in without asking", Kind.LENGTH),
+    SHEET_MOST("sheet.most", "Thickest sheet that is brought in without asking", Kind.LENGTH),
     COUNTERSINK_LAND("countersink.land.least", "Land under a cone below which it is a knife edge", Kind.LENGTH),
     COLD_DIMPLE_MOST("dimple.cold.most", "Thickest sheet dimpled cold, 2024-T3 and softer", Kind.LENGTH),
     COLD_DIMPLE_HARD("dimple.cold.hard", "From this thickness 7075 in a T temper wants heat", Kind.LENGTH),

@@ -33,7 +33,7 @@ class IntakeTest {
     private final Build empty = new Build("New", "", catalogue.rules(), 1, List.of(), List.of(), Map.of());
 
     private Intake.Choices choices(Fastener fastener) {
-        return new Intake.Choices(Length.in(.025), fastener, Material.parse("2024-T3"), catalogue);
+        return new Intake.Choices(Optional.of(Length.in(.025)), false, fastener, Material.parse("2024-T3"), catalogue);
     }
 
     private static Drawing.Circle hole(String layer, double x, double diameter) {

@@ -21,7 +21,7 @@ import bucina.desk.look.Palette;
 import bucina.desk.look.Shown;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Finder;
-import bucina.store.file.BuildFileException;
+import bucina.desk.session.Lost;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -166,9 +166,9 @@ public final class Cards implements AutoCloseable {
     }
 
     /** Shows what happened to the build file; puts that card away once the file is back. */
-    void lost(Optional<BuildFileException> lost, Consumer<Path> open) {
+    void lost(Optional<Lost> lost, Consumer<Path> open) {
         if (lost.isPresent()) {
-            show(new LostCard(desk.session(), lost.get().trouble(), lost.get().getMessage(), open, this::putAway));
+            show(new LostCard(desk.session(), lost.get(), open, this::putAway));
         } else if (card.filter(c -> c instanceof LostCard).isPresent()) {
             putAway();
         }

@@ -86,12 +86,14 @@ public final class DeskApp extends Application {
 
     private static Opened openNow(What what) {
         Prefs prefs = Prefs.in(Places.settings());
-        Catalogue catalogue = Catalogues.inForce();
+        Catalogues.InForce tables = Catalogues.read();
+        Catalogue catalogue = tables.catalogue();
         Path path = path(what, catalogue, prefs);
         WindowLock lock = WindowLock.of(path);
         try {
             Session session = Session.open(
                     path, lock.onlyReads(), catalogue, Clock.systemDefaultZone(), WORKER, Platform::runLater);
+            tables.said().forEach(session::say);
             prefs.keep("last", path.toAbsolutePath().toString());
             return new Opened(session, lock, prefs);
         } catch (RuntimeException e) {

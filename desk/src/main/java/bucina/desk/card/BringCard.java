@@ -55,6 +55,9 @@ public final class BringCard extends ShownBox {
     private final TextField path;
     private final TextField name;
     private final TextField thickness;
+    /** The thickness was asked about, and the next press says that it is meant. */
+    private boolean sure;
+
     private final TextField rivet;
     private final ComboBox<Unit> as;
     private final ComboBox<Where> where;
@@ -95,7 +98,8 @@ public final class BringCard extends ShownBox {
         List<Where> places = places(here);
         where = f.choice("Goes", places, places.getFirst(), Where::word, "bring-where", w -> look());
         name = f.live("Name of the face", "", "bring-name", t -> {});
-        thickness = f.live("Sheets without thickness", unit == Unit.INCH ? ".025" : "0.6", "bring-thickness", t -> {});
+        thickness = f.live("Sheets without thickness", "", "bring-thickness", t -> sure(false));
+        thickness.setPromptText(unit == Unit.INCH ? "as measured, like .025" : "as measured, like 0.6");
         rivet = f.live("Rivet", unit == Unit.INCH ? "MS20426AD3" : "ISO 15977 3.2", "bring-rivet", t -> {});
         f.setPrefWidth(360);
         f.setMinWidth(360);
@@ -278,12 +282,18 @@ public final class BringCard extends ShownBox {
         try {
             LengthParser lengths = new LengthParser(unit, session.catalogue().drills());
             choices = new Intake.Choices(
-                    lengths.parsePositive(thickness.getText(), "thickness"),
+                    Optional.of(thickness.getText())
+                            .filter(t -> !t.isBlank())
+                            .map(t -> lengths.parsePositive(t, "thickness")),
+                    sure,
                     Callout.parse(rivet.getText()).fastener(),
                     Material.parse("2024-T3"),
                     session.catalogue());
         } catch (InputException e) {
             refuse(e.getMessage());
+            return;
+        }
+        if (asked(in, to, choices)) {
             return;
         }
         session.plan(
@@ -299,6 +309,30 @@ public final class BringCard extends ShownBox {
                         .getLast()
                         .id())),
                 this::refuse);
+    }
+
+    /** True if something about it is asked first: a thickness that is missing, or odd. */
+    private boolean asked(Intake in, Where to, Intake.Choices choices) {
+        if (!to.sheets) {
+            return false;
+        }
+        try {
+            Optional<String> odd = in.odd(session.snapshot().build().rules(), choices);
+            odd.ifPresent(question -> {
+                refuse(question);
+                sure(true);
+            });
+            return odd.isPresent();
+        } catch (InputException e) {
+            refuse(e.getMessage());
+            thickness.requestFocus();
+            return true;
+        }
+    }
+
+    private void sure(boolean asked) {
+        sure = asked;
+        go.setText(asked ? "It is so: bring it in" : "Bring it in");
     }
 
     private void refuse(String sentence) {

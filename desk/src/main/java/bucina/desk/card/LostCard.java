@@ -2,8 +2,8 @@ package bucina.desk.card;
 
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
+import bucina.desk.session.Lost;
 import bucina.desk.session.Session;
-import bucina.store.file.BuildFileException;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.function.Consumer;
@@ -22,22 +22,21 @@ public final class LostCard extends ShownBox {
 
     /**
      * @param lost what happened to the file
-     * @param says and in words
      * @param open opens a build in the place of this one
      * @param away puts the card away
      */
-    public LostCard(Session session, BuildFileException.Trouble lost, String says, Consumer<Path> open, Runnable away) {
+    public LostCard(Session session, Lost lost, Consumer<Path> open, Runnable away) {
         super(12);
         this.session = session;
         this.open = open;
         getStyleClass().add("card");
         setId("lost-card");
         setMaxSize(640, USE_PREF_SIZE);
-        boolean damaged = lost == BuildFileException.Trouble.DAMAGED;
+        boolean damaged = lost.kind() == Lost.Kind.DAMAGED;
         getChildren()
                 .addAll(
-                        Ui.label(title(lost), "bench-title"),
-                        Ui.wrapped(says, "soft"),
+                        Ui.label(title(lost.kind()), "bench-title"),
+                        Ui.wrapped(lost.sentence(), "soft"),
                         Ui.wrapped(
                                 damaged
                                         ? "What the window shows may be wrong there. Nothing is written to the file."
@@ -47,23 +46,23 @@ public final class LostCard extends ShownBox {
                         error,
                         ways);
         Ui.shown(error, false);
-        switch (lost) {
+        switch (lost.kind()) {
             case GONE ->
                 ways.getChildren()
                         .addAll(way("lost-back", "Write it back here", "primary", this::back), another("quiet"));
             case REPLACED ->
                 ways.getChildren()
                         .addAll(another("primary"), way("lost-open", "Open what is there now", "quiet", this::reopen));
-            default -> ways.getChildren().add(another("quiet"));
+            case DAMAGED -> ways.getChildren().add(another("quiet"));
         }
         ways.getChildren().add(Ui.button("Close", "Esc", away, "quiet"));
     }
 
-    private static String title(BuildFileException.Trouble trouble) {
-        return switch (trouble) {
+    private static String title(Lost.Kind kind) {
+        return switch (kind) {
             case GONE -> "The build file is gone";
             case REPLACED -> "Another file lies there now";
-            default -> "The build file is damaged";
+            case DAMAGED -> "The build file is damaged";
         };
     }
 

@@ -58,6 +58,9 @@ public final class Cli implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
+    /** Characters of a sentence; what is longer is a file or an argument that is none. */
+    private static final int LONGEST = 4000;
+
     private final Clock clock;
 
     Cli(Clock clock) {
@@ -80,6 +83,11 @@ public final class Cli implements Callable<Integer> {
         line.setExecutionExceptionHandler((e, command, parsed) -> failed(command.getErr(), e));
         try {
             return line.execute(args);
+        } catch (OutOfMemoryError | StackOverflowError e) {
+            err.println(
+                    "This was too much for the memory of this computer. Your files are as they were; is it the right"
+                            + " file, and does it hold one build?");
+            return UNUSABLE;
         } finally {
             out.flush();
             err.flush();
@@ -116,8 +124,23 @@ public final class Cli implements Callable<Integer> {
                 + ": write it like " + (whole ? "40" : "2.5");
     }
 
+    /** A sentence as a terminal may have it: one line of a bounded length, no control characters, no full stop. */
     private static String oneLine(String text) {
-        return text.replaceAll("\\s*\\R\\s*", " ").replaceAll("\\.+$", "");
+        StringBuilder line = new StringBuilder();
+        text.codePoints().limit(LONGEST).forEach(c -> {
+            boolean gap =
+                    Character.isWhitespace(c) || Character.isISOControl(c) || Character.getType(c) == Character.FORMAT;
+            if (!gap) {
+                line.appendCodePoint(c);
+            } else if (!line.isEmpty() && line.charAt(line.length() - 1) != ' ') {
+                line.append(' ');
+            }
+        });
+        int end = line.length();
+        while (end > 0 && (line.charAt(end - 1) == '.' || line.charAt(end - 1) == ' ')) {
+            end--;
+        }
+        return line.substring(0, end) + (text.codePointCount(0, text.length()) > LONGEST ? " …" : "");
     }
 
     @Override

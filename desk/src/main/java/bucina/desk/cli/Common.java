@@ -88,7 +88,10 @@ final class Common {
     /** The tables, read once for a call. */
     Catalogue catalogue() {
         if (catalogue == null) {
-            catalogue = Catalogues.inForce();
+            Catalogues.InForce read = Catalogues.read();
+            PrintWriter err = spec.commandLine().getErr();
+            read.said().forEach(sentence -> err.println("bucina: " + sentence));
+            catalogue = read.catalogue();
         }
         return catalogue;
     }

@@ -28,6 +28,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -51,8 +52,8 @@ final class ImportCommand implements Callable<Integer> {
     @Option(names = "--face", description = "Name of the face made of a drawing; left out: the file's name.")
     private @Nullable String face;
 
-    @Option(names = "--thickness", defaultValue = ".025", description = "Thickness of sheets whose drawing tells none.")
-    private String thickness;
+    @Option(names = "--thickness", description = "Thickness of sheets whose drawing tells none: .025 in")
+    private @Nullable String thickness;
 
     @Option(names = "--fastener", defaultValue = "MS20426AD3", description = "What goes into the holes.")
     private String fastener;
@@ -64,7 +65,8 @@ final class ImportCommand implements Callable<Integer> {
             names = "--because",
             defaultValue = "",
             description =
-                    "Why entries without a reason set holes that were not ready, or marks come early; kept with them.")
+                    "Why entries without a reason set holes that were not ready, or marks come early; kept with them."
+                            + " With a drawing: that an odd thickness is meant.")
     private String because;
 
     @Option(names = "--out", required = true, description = "The new build file.")
@@ -128,7 +130,8 @@ final class ImportCommand implements Callable<Integer> {
         String stem = in.getFileName().toString().replaceFirst("\\.[^.]*$", "");
         String name = face != null ? face.strip() : stem;
         Intake.Choices choices = new Intake.Choices(
-                common.lengths().parsePositive(thickness, "--thickness"),
+                Optional.ofNullable(thickness).map(t -> common.lengths().parsePositive(t, "--thickness")),
+                !because.isBlank(),
                 Callout.parse(fastener).fastener(),
                 Material.parse(material),
                 common.catalogue());

@@ -30,7 +30,7 @@ public final class Aside {
                 ui.execute(() -> then.accept(made));
             } catch (InputException | BuildFileException | CancellationException e) {
                 ui.execute(() -> refused.accept(e.getMessage()));
-            } catch (Exception e) {
+            } catch (Exception | OutOfMemoryError | StackOverflowError e) {
                 String sentence = FaultLog.write("aside", e) + " Nothing was changed.";
                 ui.execute(() -> refused.accept(sentence));
             }

@@ -15,7 +15,6 @@ import bucina.store.file.BuildFileException;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDateTime;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -39,9 +38,6 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 /** The build file of a session, and the one way to write to it. */
 final class OnDisk {
 
-    private static final Set<BuildFileException.Trouble> LOST = EnumSet.of(
-            BuildFileException.Trouble.GONE, BuildFileException.Trouble.REPLACED, BuildFileException.Trouble.DAMAGED);
-
     private final BuildFile file;
     private final Catalogue catalogue;
     private final Clock clock;
@@ -54,10 +50,9 @@ final class OnDisk {
 
     private volatile long seen;
     /** As the worker knows it. */
-    private volatile Optional<BuildFileException> lostNow = Optional.empty();
+    private volatile Optional<Lost> lostNow = Optional.empty();
 
-    private final ReadOnlyObjectWrapper<Optional<BuildFileException>> lost =
-            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<Lost>> lost = new ReadOnlyObjectWrapper<>(Optional.empty());
 
     /**
      * Takes over an open file.
@@ -169,7 +164,7 @@ final class OnDisk {
     }
 
     /** Why the file cannot be written to any more; empty while it can. */
-    ReadOnlyObjectProperty<Optional<BuildFileException>> lostProperty() {
+    ReadOnlyObjectProperty<Optional<Lost>> lostProperty() {
         return lost.getReadOnlyProperty();
     }
 
@@ -184,18 +179,15 @@ final class OnDisk {
     }
 
     private void failed(BuildFileException e) {
-        boolean again = lostNow.filter(l -> l.trouble() == e.trouble()).isPresent();
-        if (LOST.contains(e.trouble())) {
-            lostNow = Optional.of(e);
-        }
-        if (!again) {
+        Optional<Lost> before = lostNow;
+        Optional<Lost> now = Lost.of(e);
+        lostNow = now.or(() -> before);
+        if (now.isEmpty()) {
+            ui.execute(() -> notices.say(e.getMessage()));
+        } else if (!now.map(Lost::kind).equals(before.map(Lost::kind))) {
             ui.execute(() -> {
-                if (lostNow.isPresent()) {
-                    notices.lost(e.getMessage());
-                } else {
-                    notices.say(e.getMessage());
-                }
-                lost.set(lostNow);
+                notices.lost(e.getMessage());
+                lost.set(now);
             });
         }
     }
@@ -294,7 +286,7 @@ final class OnDisk {
                     notices.notSaved(sentence);
                     refused.accept(sentence);
                 });
-            } catch (Exception e) {
+            } catch (Exception | OutOfMemoryError | StackOverflowError e) {
                 String sentence = FaultLog.write("writing to the build", e) + " The file is as it was.";
                 ui.execute(() -> {
                     notices.notSaved(sentence);

@@ -13,7 +13,6 @@ import bucina.core.stack.Derivation;
 import bucina.core.state.Snapshot;
 import bucina.store.Photo;
 import bucina.store.file.BuildFile;
-import bucina.store.file.BuildFileException;
 import bucina.store.file.OutFile;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -273,7 +272,7 @@ public final class Session implements AutoCloseable {
     }
 
     /** Why the file cannot be written to any more, gone, replaced or damaged; empty while it can. */
-    public ReadOnlyObjectProperty<Optional<BuildFileException>> lostProperty() {
+    public ReadOnlyObjectProperty<Optional<Lost>> lostProperty() {
         return disk.lostProperty();
     }
 

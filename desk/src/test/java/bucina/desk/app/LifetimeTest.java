@@ -30,6 +30,7 @@ import bucina.desk.rack.Rack;
 import bucina.desk.rules.RulesRoom;
 import bucina.desk.session.Apart;
 import bucina.desk.session.Finder;
+import bucina.desk.session.Lost;
 import bucina.desk.session.Sessions;
 import bucina.desk.session.WorkTimer;
 import bucina.desk.sheet.DoneLine;
@@ -39,7 +40,6 @@ import bucina.desk.sheet.SheetView;
 import bucina.desk.strip.ClecoBar;
 import bucina.desk.strip.RowStrip;
 import bucina.desk.sumsroom.SumsRoom;
-import bucina.store.file.BuildFileException;
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaModifier;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
@@ -93,9 +93,7 @@ class LifetimeTest extends OnWindow {
         ways.put(CalloutCard.class, () -> new CalloutCard(desk, away));
         ways.put(GaugeCard.class, () -> new GaugeCard(desk.lengths(), Unit.INCH, post, away));
         ways.put(LegendCard.class, () -> new LegendCard(Palette.LIGHT, Optional.empty()));
-        ways.put(
-                LostCard.class,
-                () -> new LostCard(session, BuildFileException.Trouble.GONE, "It is gone.", p -> {}, away));
+        ways.put(LostCard.class, () -> new LostCard(session, new Lost(Lost.Kind.GONE, "It is gone."), p -> {}, away));
         ways.put(MixCard.class, () -> new MixCard(desk, away));
         ways.put(NutPlateCard.class, () -> new NutPlateCard(desk, Palette.LIGHT, away));
         ways.put(OutCard.class, () -> new OutCard(desk, OutCard.What.FACE, away));

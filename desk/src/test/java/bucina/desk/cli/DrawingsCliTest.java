@@ -134,7 +134,7 @@ class DrawingsCliTest extends OnCommandLine {
         Path rules = folder.resolve("rules.json");
         assertThat(line("export {} --to json --what rules --out {}", dunlin, rules))
                 .isZero();
-        assertThat(Json.read(Files.readString(rules)).at("/rules").size()).isEqualTo(35);
+        assertThat(Json.read(Files.readString(rules)).at("/rules").size()).isEqualTo(37);
         Path template = folder.resolve("t.dxf");
         assertThat(line("export {} --to dxf --what template --out {}", dunlin, template))
                 .isZero();
@@ -256,5 +256,34 @@ class DrawingsCliTest extends OnCommandLine {
                 .isEqualTo(2);
         assertThat(err).isNotBlank().doesNotContain("Exception", "\tat ", "itself failed");
         assertThat(build).doesNotExist();
+    }
+
+    /* .025 with --unit mm is .025 mm, a twelfth of the thinnest sheet there is: asked about. .635 mm is .025 in. */
+    @Test
+    void a_thickness_nobody_said_is_asked_for_and_one_no_sheet_has_is_asked_about() throws IOException {
+        Path drawing = folder.resolve("t.svg");
+        Files.writeString(
+                drawing,
+                "<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='50mm' viewBox='0 0 100 50'>"
+                        + "<rect x='0' y='0' width='100' height='50'/><circle cx='20' cy='20' r='1.6'/></svg>");
+        Path out = folder.resolve("t.bucina");
+        assertThat(line("import {} --from svg --unit mm --fastener MS20470AD4 --out {}", drawing, out))
+                .isEqualTo(2);
+        assertThat(err.toString()).contains("does not say how thick sheet");
+        assertThat(out).doesNotExist();
+        assertThat(line("import {} --from svg --unit mm --thickness .025 --fastener MS20470AD4 --out {}", drawing, out))
+                .isEqualTo(2);
+        assertThat(err.toString()).contains("would be 0.025 mm thick", "0.3 mm to 12 mm");
+        assertThat(out).doesNotExist();
+        assertThat(line(
+                        "import {} --from svg --unit mm --thickness .025in --fastener MS20470AD4 --out {}",
+                        drawing,
+                        out))
+                .isZero();
+        assertThat(line(
+                        "import {} --from svg --unit mm --thickness .025 --because foil --fastener MS20470AD4 --out {}",
+                        drawing,
+                        folder.resolve("foil.bucina")))
+                .isZero();
     }
 }

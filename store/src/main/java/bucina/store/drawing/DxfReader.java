@@ -276,10 +276,18 @@ public final class DxfReader {
         }
     }
 
+    /** An arc of so many degrees or more is a circle: no chord is left to bend it by. */
+    private static final double NEARLY_ROUND = 359.99;
+
     private void arc(Entity e, Placing at) {
         double r = Math.abs(e.number(40, 0));
         double from = Math.toRadians(e.number(50, 0));
-        double sweep = Math.toRadians(((e.number(51, 360) - e.number(50, 0)) % 360 + 360) % 360);
+        double degrees = e.number(51, 360) - e.number(50, 0);
+        double sweep = Math.toRadians((degrees % 360 + 360) % 360);
+        if (Math.abs(degrees) >= NEARLY_ROUND && (sweep == 0 || sweep >= Math.toRadians(NEARLY_ROUND))) {
+            circle(e, at);
+            return;
+        }
         if (!(r > 0) || sweep == 0) {
             left.merge("ARC with no size", 1, Integer::sum);
             return;

@@ -47,6 +47,8 @@ public final class HoleCsv {
 
     private static final int MOST = 200_000;
 
+    private static final int FACES = 200;
+
     private HoleCsv() {}
 
     // ---- out
@@ -147,6 +149,10 @@ public final class HoleCsv {
                 }
                 Optional<Drawing.Circle> hole = table.hole(line);
                 if (hole.isPresent()) {
+                    if (faces.size() > FACES) {
+                        throw new InputException(
+                                "the table has over " + FACES + " faces: bring in a few of them at a time");
+                    }
                     faces.computeIfAbsent(cut(table.text(line, Column.FACE)), f -> new ArrayList<>())
                             .add(hole.get());
                 } else {

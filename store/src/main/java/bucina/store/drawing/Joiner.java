@@ -4,7 +4,10 @@ import bucina.core.drawing.Drawing;
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Point;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
+import java.util.Iterator;
+import java.util.LinkedList;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -34,15 +37,15 @@ final class Joiner {
 
     private final List<Piece> pieces;
     private final boolean[] used;
-    private final Map<Cell, List<Integer>> ends = new HashMap<>();
+    private final Map<Cell, Collection<Integer>> ends = new HashMap<>();
 
     Joiner(List<Piece> pieces) {
         this.pieces = pieces;
         this.used = new boolean[pieces.size()];
         for (int i = 0; i < pieces.size(); i++) {
-            ends.computeIfAbsent(cell(pieces.get(i).layer, pieces.get(i).a, 0, 0), c -> new ArrayList<>(2))
+            ends.computeIfAbsent(cell(pieces.get(i).layer, pieces.get(i).a, 0, 0), c -> new LinkedList<>())
                     .add(i);
-            ends.computeIfAbsent(cell(pieces.get(i).layer, pieces.get(i).b, 0, 0), c -> new ArrayList<>(2))
+            ends.computeIfAbsent(cell(pieces.get(i).layer, pieces.get(i).b, 0, 0), c -> new LinkedList<>())
                     .add(i);
         }
     }
@@ -85,14 +88,27 @@ final class Joiner {
     private @Nullable Piece after(String layer, Point at) {
         for (int dx = -1; dx <= 1; dx++) {
             for (int dy = -1; dy <= 1; dy++) {
-                for (int i : ends.getOrDefault(cell(layer, at, dx, dy), List.of())) {
-                    Piece p = pieces.get(i);
-                    boolean begins = p.a.to(at).nanometres() < MEET;
-                    if (!used[i] && (begins || p.b.to(at).nanometres() < MEET)) {
-                        used[i] = true;
-                        return begins ? p : p.turned();
-                    }
+                Piece met = meets(ends.getOrDefault(cell(layer, at, dx, dy), List.of()), at);
+                if (met != null) {
+                    return met;
                 }
+            }
+        }
+        return null;
+    }
+
+    /** Pieces that are used are struck off, so that thousands that end in one point are gone through once. */
+    private @Nullable Piece meets(Collection<Integer> here, Point at) {
+        for (Iterator<Integer> each = here.iterator(); each.hasNext(); ) {
+            int i = each.next();
+            Piece p = pieces.get(i);
+            boolean begins = p.a.to(at).nanometres() < MEET;
+            if (used[i]) {
+                each.remove();
+            } else if (begins || p.b.to(at).nanometres() < MEET) {
+                used[i] = true;
+                each.remove();
+                return begins ? p : p.turned();
             }
         }
         return null;

@@ -17,14 +17,14 @@ final class PairSource {
 
     /** Moves to the next pair; false at the end. */
     boolean next() {
-        String first = line();
-        if (first == null) {
-            return false;
-        }
-        String digits = first.strip();
-        if (digits.isEmpty()) {
-            // Empty lines at the end of a file are common.
-            return at < text.length() && next();
+        String digits = "";
+        // Empty lines at the end of a file are common.
+        while (digits.isEmpty()) {
+            String first = line();
+            if (first == null) {
+                return false;
+            }
+            digits = first.strip();
         }
         try {
             code = Integer.parseInt(digits);

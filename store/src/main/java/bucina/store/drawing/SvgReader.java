@@ -65,6 +65,8 @@ public final class SvgReader {
         XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
         factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
         factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
+        // Java's own limit is lower and does not say so.
+        factory.setProperty("jdk.xml.maxElementDepth", DEEPEST + 2);
         boolean any = false;
         try {
             XMLStreamReader xml = factory.createXMLStreamReader(new StringReader(text));

@@ -50,6 +50,8 @@ public final class Json {
             return present(MAPPER.readTree(text));
         } catch (JsonProcessingException e) {
             throw notJson(e);
+        } catch (NumberFormatException e) {
+            throw noNumber(e);
         }
     }
 
@@ -59,6 +61,8 @@ public final class Json {
             return present(MAPPER.readTree(in));
         } catch (JsonProcessingException e) {
             throw notJson(e);
+        } catch (NumberFormatException e) {
+            throw noNumber(e);
         }
     }
 
@@ -68,6 +72,10 @@ public final class Json {
                     "the text is empty, a build in JSON begins with {\"format\": \"bucina-build\", ...");
         }
         return node;
+    }
+
+    private static InputException noNumber(NumberFormatException e) {
+        return new InputException("a number in this JSON has an exponent that no figure has: write it like 0.635", e);
     }
 
     private static InputException notJson(JsonProcessingException e) {

@@ -25,6 +25,7 @@ import java.io.RandomAccessFile;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.function.Function;
 import org.junit.jupiter.api.Test;
@@ -83,7 +84,8 @@ class HostileTest {
         Random random = new Random(31);
         Build empty = new Build("New", "", catalogue.rules(), 1, List.of(), List.of(), Map.of());
         Intake.Choices choices = new Intake.Choices(
-                Length.mm(.6),
+                Optional.of(Length.mm(.6)),
+                false,
                 new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 4),
                 Material.parse("2024-T3"),
                 catalogue);

@@ -20,6 +20,7 @@ import bucina.core.stack.FaceReading;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -46,7 +47,8 @@ class RoundTripTest {
                         empty,
                         "Face",
                         Unit.MM,
-                        new Intake.Choices(Length.mm(.6), fastener, Material.parse("2024-T3"), catalogue));
+                        new Intake.Choices(
+                                Optional.of(Length.mm(.6)), false, fastener, Material.parse("2024-T3"), catalogue));
         return Derivation.of(made, catalogue)
                 .face(made.faces().getFirst().face().id());
     }

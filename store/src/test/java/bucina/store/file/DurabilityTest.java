@@ -39,7 +39,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** What was confirmed is there, whatever happens next. */
 class DurabilityTest {
 
-    private static final int ENTRIES = 200;
+    private static final int ENTRIES = 120;
     private static final int MARKS = 4;
 
     @TempDir
@@ -271,7 +271,7 @@ class DurabilityTest {
             file.set("busy_timeout", 10);
             BuildFile.Contents contents = file.read();
             before = contents.log().entries().size();
-            for (int i = 0; i < 12; i++) {
+            for (int i = 0; i < 4; i++) {
                 file.append(Demo.entry(contents.build(), i, "note " + i), List.of(), Clock.systemUTC(), others -> {});
                 sizes.add(Files.size(wal));
             }
