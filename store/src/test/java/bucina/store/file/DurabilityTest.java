@@ -10,6 +10,7 @@ import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
 import bucina.core.plan.Row;
 import bucina.store.Demo;
+import bucina.store.Trials;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -29,6 +30,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -39,7 +41,8 @@ import org.junit.jupiter.api.io.TempDir;
 /** What was confirmed is there, whatever happens next. */
 class DurabilityTest {
 
-    private static final int ENTRIES = 120;
+    private static final int ENTRIES = 60;
+    private static final int KILLS = Trials.of(6, 1000);
     private static final int MARKS = 4;
 
     @TempDir
@@ -116,8 +119,8 @@ class DurabilityTest {
         }
         Random random = new Random(12);
         List<Integer> confirmed = new ArrayList<>();
-        int kills = killing(random, confirmed, process(Marker.class, path, ENTRIES));
-        assertThat(kills).isGreaterThan(5);
+        int kills = killing(random, confirmed, process(Marker.class, path, ENTRIES), () -> true);
+        assertThat(kills).isGreaterThanOrEqualTo(KILLS);
         try (BuildFile file = BuildFile.open(path)) {
             Map<String, Long> batches = file.read().log().marks().stream()
                     .filter(m -> m.note().startsWith("batch ") && !m.note().equals("batch -1"))
@@ -148,8 +151,17 @@ class DurabilityTest {
         Path path = folder.resolve("killed.bucina");
         BuildFile.create(path, Demo.document()).close();
         List<Integer> confirmed = new ArrayList<>();
-        int kills = killing(new Random(11), confirmed, logger(path, ENTRIES));
-        assertThat(kills).isGreaterThan(5);
+        Path copy = folder.resolve("copy.bucina");
+        int kills = killing(new Random(11), confirmed, logger(path, ENTRIES), () -> {
+            // The one file, without what lies beside it.
+            Files.copy(path, copy, StandardCopyOption.REPLACE_EXISTING);
+            try (BuildFile one = BuildFile.openToRead(copy)) {
+                assertThat(one.read().log().entries().getLast().id()).isGreaterThanOrEqualTo(confirmed.getLast());
+            }
+            return true;
+        });
+        System.out.println(kills + " kills, " + confirmed.size() + " entries confirmed, none lost");
+        assertThat(kills).isGreaterThanOrEqualTo(KILLS);
         try (BuildFile file = BuildFile.open(path)) {
             List<Integer> kept =
                     file.read().log().entries().stream().map(LogEntry::id).toList();
@@ -157,29 +169,60 @@ class DurabilityTest {
         }
     }
 
+    @Test
+    void eight_that_write_at_once_lose_no_entry_and_double_none() throws Exception {
+        Path path = folder.resolve("eight.bucina");
+        BuildFile.create(path, Demo.document()).close();
+        int before = Demo.document().log().entries().size();
+        int each = Trials.of(6, 125);
+        List<Process> writers = new ArrayList<>();
+        for (int i = 0; i < 8; i++) {
+            writers.add(new ProcessBuilder(logger(path, each))
+                    .redirectErrorStream(true)
+                    .redirectOutput(folder.resolve("out" + i).toFile())
+                    .start());
+        }
+        List<String> confirmed = new ArrayList<>();
+        for (int i = 0; i < 8; i++) {
+            assertThat(writers.get(i).waitFor(300, TimeUnit.SECONDS)).isTrue();
+            confirmed.addAll(Files.readAllLines(folder.resolve("out" + i)));
+        }
+        assertThat(confirmed).doesNotHaveDuplicates().hasSize(8 * each).allMatch(line -> line.startsWith("confirmed "));
+        try (BuildFile file = BuildFile.open(path)) {
+            assertThat(file.read().log().entries())
+                    .extracting(LogEntry::id)
+                    .hasSize(before + 8 * each)
+                    .doesNotHaveDuplicates();
+        }
+    }
+
     /**
      * Starts a program again and again, kills it at random moments, and notes what it confirmed; how often it was
      * killed.
+     *
+     * @param after what is looked at after each kill
      */
-    private static int killing(Random random, List<Integer> confirmed, List<String> command) throws Exception {
+    private static int killing(Random random, List<Integer> confirmed, List<String> command, Callable<Boolean> after)
+            throws Exception {
         int kills = 0;
-        while (confirmed.size() < ENTRIES) {
+        while (confirmed.size() < ENTRIES || kills < KILLS) {
             Process process =
                     new ProcessBuilder(command).redirectErrorStream(true).start();
-            int patience = 1 + random.nextInt(30);
+            int patience = 1 + random.nextInt(Trials.of(30, 8));
             try (BufferedReader out = new BufferedReader(new InputStreamReader(process.getInputStream()))) {
                 String line;
                 while ((line = out.readLine()) != null) {
                     assertThat(line).startsWith("confirmed ");
                     confirmed.add(Integer.parseInt(line.substring(10)));
                     if (--patience == 0) {
-                        TimeUnit.MICROSECONDS.sleep(random.nextInt(3000));
+                        TimeUnit.MICROSECONDS.sleep(random.nextInt(12_000));
                         process.toHandle().destroyForcibly();
                         kills++;
                     }
                 }
             }
             process.waitFor();
+            after.call();
         }
         return kills;
     }
