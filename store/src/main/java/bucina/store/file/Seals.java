@@ -57,7 +57,8 @@ final class Seals {
         Map<Part, Long> written = written();
         long together = together(written);
         for (String table : Tables.ALL.keySet()) {
-            all(table).forEach((part, sum) -> compare(part, sum, written.remove(part)));
+            sorted(table, "");
+            sums(table, "").forEach((part, sum) -> compare(part, sum, written.remove(part)));
         }
         written.forEach((part, sum) -> compare(part, null, sum));
         if (together != together()) {
@@ -69,7 +70,8 @@ final class Seals {
     void renew() throws SQLException {
         PlanRows.execute(connection, "DELETE FROM seal");
         for (String table : Tables.ALL.keySet()) {
-            for (Map.Entry<Part, Long> each : all(table).entrySet()) {
+            sorted(table, "");
+            for (Map.Entry<Part, Long> each : sums(table, "").entrySet()) {
                 write(each.getKey(), each.getValue());
             }
         }
@@ -108,6 +110,7 @@ final class Seals {
 
     /** Sees that one part is what was written. */
     void check(Part part) throws SQLException {
+        sorted(part.table(), where(part));
         compare(part, sum(part), written(part));
     }
 
@@ -163,22 +166,21 @@ final class Seals {
         return written;
     }
 
-    private Map<Part, Long> all(String table) throws SQLException {
-        return sums(table, "");
-    }
-
     private @Nullable Long sum(Part part) throws SQLException {
         return sums(part.table(), where(part)).get(part);
     }
 
     private static String where(Part part) {
         long first = part.number * Tables.ROWS;
-        return Tables.numbered(part.table) ? " WHERE id BETWEEN " + first + " AND " + (first + Tables.ROWS - 1) : "";
+        return Tables.numbered(part.table) ? between(first, first + Tables.ROWS - 1) : "";
+    }
+
+    private static String between(long first, long last) {
+        return " WHERE id BETWEEN " + first + " AND " + last;
     }
 
     /** The rows are put together by the database, 64 at a time where no column needs every bit of a double. */
     private Map<Part, Long> sums(String table, String where) throws SQLException {
-        sorted(table, where);
         Map<Part, Long> sums = new LinkedHashMap<>();
         RowSum sum = new RowSum();
         @Nullable Part part = null;
@@ -233,12 +235,12 @@ final class Seals {
         return text.length() > 30 ? text.substring(0, 30) + "…" : text;
     }
 
-    /** Reads the rows of one part. */
-    void read(Part part, Reader reader) throws SQLException {
+    /** Reads rows of one part: those from one id to another, or all where they have none. */
+    void read(Part part, long first, long last, Reader reader) throws SQLException {
         boolean numbered = Tables.numbered(part.table());
         int columns = Tables.columns(part.table()).size();
         try (Statement s = connection.createStatement();
-                ResultSet r = s.executeQuery(Tables.select(part.table(), where(part)))) {
+                ResultSet r = s.executeQuery(Tables.select(part.table(), numbered ? between(first, last) : ""))) {
             while (r.next()) {
                 @Nullable Object[] values = new @Nullable Object[columns];
                 for (int i = 0; i < columns; i++) {

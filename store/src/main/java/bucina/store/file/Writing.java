@@ -19,9 +19,18 @@ final class Writing {
 
     private record Key(String table, Object id) {}
 
+    private record Span(long first, long last) {
+        Span with(Span other) {
+            return new Span(Math.min(first, other.first), Math.max(last, other.last));
+        }
+    }
+
     private final Connection connection;
     private final Seals seals;
     private final Path path;
+    /** Of each part the rows that were written lie between these. */
+    private final Map<Seals.Part, Span> spans = new HashMap<>();
+
     private final Set<Seals.Part> touched = new LinkedHashSet<>();
     private final Map<Key, Map<String, ? extends @Nullable Object>> meant = new HashMap<>();
 
@@ -60,6 +69,9 @@ final class Writing {
     /** What a row holds when all is written; the columns that are not named may hold anything. */
     void mean(String table, Object id, Map<String, ? extends @Nullable Object> values) {
         meant.put(new Key(table, id), values);
+        if (id instanceof Long n) {
+            spans.merge(Seals.Part.of(table, n), new Span(n, n), Span::with);
+        }
     }
 
     /**
@@ -72,7 +84,12 @@ final class Writing {
         long all = seals.together();
         touched.remove(state);
         for (Seals.Part part : touched) {
-            seals.read(part, this::compare);
+            Span span = spans.get(part);
+            if (span != null) {
+                seals.read(part, span.first, span.last, this::compare);
+            } else if (!Tables.numbered(part.table())) {
+                seals.read(part, 0, 0, this::compare);
+            }
             all ^= seals.renew(part);
         }
         after.write(connection, all);
