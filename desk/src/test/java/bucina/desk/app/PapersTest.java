@@ -162,6 +162,34 @@ class PapersTest extends OnWindow {
     }
 
     @Test
+    void a_thickness_is_asked_for_and_an_odd_one_wants_a_second_press(FxRobot robot) throws Exception {
+        Path patch = folder.resolve("patch.svg");
+        Files.writeString(
+                patch,
+                "<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='50mm' viewBox='0 0 100 50'>"
+                        + "<rect x='0' y='0' width='100' height='50'/><circle cx='20' cy='20' r='1.6'/></svg>");
+        robot.push(KeyCode.I);
+        robot.interact(() -> {
+            TextField path = robot.lookup("#bring-path").queryAs(TextField.class);
+            path.setText(patch.toString());
+            path.fireEvent(new ActionEvent());
+        });
+        waitFor(robot, "1 sheet, 1 holes in 1 row.");
+        robot.interact(
+                () -> robot.lookup("#bring-name").queryAs(TextField.class).setText("Patch"));
+        fire(robot, "#bring-go");
+        waitFor(robot, "does not say how thick sheet");
+        robot.interact(
+                () -> robot.lookup("#bring-thickness").queryAs(TextField.class).setText(".005"));
+        fire(robot, "#bring-go");
+        waitFor(robot, "would be 0.127 mm thick");
+        assertThat(session.history().undoWords()).isEmpty();
+        fire(robot, "#bring-go");
+        assertThat(desk.face().face().name()).isEqualTo("Patch");
+        assertThat(desk.face().face().layers().getFirst().thickness().mm()).isEqualTo(.127);
+    }
+
+    @Test
     void a_table_is_previewed_before_anything_changes_and_then_brought_in(FxRobot robot) throws Exception {
         Path table = folder.resolve("measured.csv");
         Files.writeString(table, "x (in);y (in)\n1,5;-1\n2,5;-1\n;\n", StandardCharsets.UTF_8);
