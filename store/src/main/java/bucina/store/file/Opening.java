@@ -124,7 +124,7 @@ final class Opening {
 
     static Connection connect(Path path, boolean readOnly, boolean alone) throws SQLException {
         SQLiteConfig config = new SQLiteConfig();
-        config.setBusyTimeout(5000);
+        config.setBusyTimeout(10_000);
         config.setSynchronous(SQLiteConfig.SynchronousMode.NORMAL);
         config.enforceForeignKeys(true);
         config.setReadOnly(readOnly);
