@@ -168,14 +168,28 @@ final class OnDisk {
         return lost.getReadOnlyProperty();
     }
 
+    /** The file is there again; one that is damaged stays so. */
     private void found() {
-        if (lostNow.isPresent()) {
+        if (lostNow.filter(l -> l.kind() != Lost.Kind.DAMAGED).isPresent()) {
             lostNow = Optional.empty();
             ui.execute(() -> {
                 notices.found();
                 lost.set(Optional.empty());
             });
         }
+    }
+
+    /**
+     * Before anything of the build goes out: what is printed is what was written. For any thread but the interface's.
+     *
+     * @throws BuildFileException if the file is damaged
+     * @throws InputException     if that is known already
+     */
+    void sound() {
+        lostNow.filter(l -> l.kind() == Lost.Kind.DAMAGED).ifPresent(l -> {
+            throw new InputException(l.sentence());
+        });
+        file.checked();
     }
 
     private void failed(BuildFileException e) {

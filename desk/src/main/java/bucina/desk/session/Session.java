@@ -259,6 +259,7 @@ public final class Session implements AutoCloseable {
     public void writeOut(Path path, Callable<byte[]> content, Runnable then, Consumer<String> refused) {
         aside(
                 () -> {
+                    disk.sound();
                     OutFile.write(path, content.call(), false);
                     return path;
                 },

@@ -15,12 +15,18 @@ import bucina.core.rivet.HeadStyle;
 import bucina.core.stack.HoleReading;
 import bucina.store.file.BuildFile;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CopyOnWriteArrayList;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 
 class SessionTest extends OnDesk {
 
@@ -318,5 +324,24 @@ class SessionTest extends OnDesk {
                 .containsExactly("MS20426AD3-3.5", "MS20426AD3-4, MS20426AD4-4", "MS20426AD3-4.5", "MS20426AD3-5");
         assertThat(classes.place(hole("R1.1"))).isEqualTo(3);
         assertThat(classes.place(hole("R1.40"))).isZero();
+    }
+
+    @Test
+    void what_was_damaged_stays_said_and_nothing_goes_out_or_in(@TempDir Path folder) throws SQLException {
+        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + session.path());
+                Statement s = c.createStatement()) {
+            s.execute("UPDATE hole SET x_nm = x_nm + 1");
+        }
+        session.look();
+        assertThat(session.lostProperty().get().orElseThrow().kind()).isEqualTo(Lost.Kind.DAMAGED);
+        session.look();
+        assertThat(session.lostProperty().get()).isPresent();
+        session.mark("marking", List.of(), "", () -> {}, refused::add);
+        assertThat(refused).singleElement().asString().contains("of its table hole");
+        Path out = folder.resolve("out.csv");
+        CompletableFuture<String> sentence = new CompletableFuture<>();
+        session.writeOut(out, () -> new byte[1], () -> sentence.complete("written"), sentence::complete);
+        assertThat(sentence.join()).contains("of its table hole");
+        assertThat(out).doesNotExist();
     }
 }

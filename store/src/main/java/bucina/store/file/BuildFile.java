@@ -360,7 +360,7 @@ public final class BuildFile implements AutoCloseable {
                 writing.end(done.state);
                 s.execute("COMMIT");
             } catch (SQLException | RuntimeException e) {
-                rollBack(s, e);
+                OneFile.rollBack(s, e);
                 throw e;
             }
             OneFile.settle(s, spelt);
@@ -371,15 +371,6 @@ public final class BuildFile implements AutoCloseable {
             throw Troubles.of(path, e);
         } catch (IOException e) {
             throw Troubles.failed(path, String.valueOf(e.getMessage()), e);
-        }
-    }
-
-    /** A full disk has rolled back already and refuses to do it again: the first failure is the one to tell. */
-    private static void rollBack(Statement s, Exception first) {
-        try {
-            s.execute("ROLLBACK");
-        } catch (SQLException e) {
-            first.addSuppressed(e);
         }
     }
 

@@ -71,8 +71,8 @@ final class Check {
         }
     }
 
-    /** Begins it, on a thread of its own. */
-    CompletableFuture<Boolean> begun() {
+    /** Begins it, on a thread of its own; whoever asks first. */
+    synchronized CompletableFuture<Boolean> begun() {
         CompletableFuture<Boolean> now = done == null ? CompletableFuture.supplyAsync(work) : done;
         done = now;
         return now;
@@ -95,7 +95,7 @@ final class Check {
     }
 
     /** Waits for one that has begun, however it ends. */
-    void end() {
+    synchronized void end() {
         if (done != null) {
             done.handle((d, e) -> true).join();
         }

@@ -11,6 +11,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.Objects;
+import java.util.concurrent.locks.LockSupport;
 import org.jspecify.annotations.Nullable;
 
 /*
@@ -21,6 +22,9 @@ import org.jspecify.annotations.Nullable;
 
 /** The file that was opened, told from whatever lies at its place now. */
 final class Identity {
+
+    private static final int TRIES = 10;
+    private static final long STEP = 20_000_000;
 
     private final Path path;
     private final Connection connection;
@@ -57,10 +61,25 @@ final class Identity {
      */
     void check(FileState known) throws SQLException {
         Stamp now = stamp(here());
-        if (now.writers == stamp.writers && !now.equals(stamp) && !known.equals(onDisk())) {
+        if (now.writers == stamp.writers && !now.equals(stamp) && !goesOn(known)) {
             throw replaced(null);
         }
         stamp = now;
+    }
+
+    /**
+     * True if the disk has the same build, not older. It may be newer: another process may have committed before it was
+     * looked here and brought it into the file after. While that goes on the file may not be readable.
+     */
+    private boolean goesOn(FileState known) {
+        for (int i = 0; i < TRIES; i++) {
+            FileState disk = onDisk();
+            if (disk != null) {
+                return disk.build().equals(known.build()) && disk.plan() >= known.plan() && disk.log() >= known.log();
+            }
+            LockSupport.parkNanos(STEP);
+        }
+        return false;
     }
 
     /** After what was written here. */

@@ -5,7 +5,6 @@ import bucina.store.json.PlanJson;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -38,40 +37,71 @@ final class Migrations {
         return steps.size() + 1;
     }
 
-    /** Runs what is missing. The connection must be in auto-commit mode with no transaction open. */
+    /**
+     * Runs what is missing; of two that open a file at once one does, and the other finds it done. The connection must
+     * be in auto-commit mode with no transaction open.
+     */
     void bring(Connection connection, Path path) throws SQLException, IOException {
-        int version = version(connection);
-        if (version >= newest()) {
+        if (version(connection) >= newest()) {
             return;
         }
         try (Statement s = connection.createStatement()) {
             s.execute("PRAGMA wal_checkpoint(TRUNCATE)");
+            OneFile.begin(s);
+            try {
+                if (version(connection) < newest()) {
+                    keep(path);
+                    steps(connection);
+                }
+                s.execute("COMMIT");
+            } catch (SQLException | IOException | RuntimeException e) {
+                OneFile.rollBack(s, e);
+                throw e;
+            }
+            OneFile.settle(s, path);
         }
-        Path copy = path.resolveSibling(path.getFileName() + ".before-version-" + newest());
-        Files.copy(path, copy, StandardCopyOption.REPLACE_EXISTING);
-        run(connection);
+    }
+
+    /** A copy of the file as it is, on the disk. */
+    private void keep(Path path) throws IOException {
+        Path draft = OutFile.draft(path);
+        try {
+            Files.copy(path, draft);
+            OutFile.publish(draft, path.resolveSibling(path.getFileName() + ".before-version-" + newest()), true);
+        } finally {
+            Files.deleteIfExists(draft);
+        }
     }
 
     /** Runs what is missing in one transaction, with no copy. */
     void run(Connection connection) throws SQLException {
-        int version = version(connection);
-        connection.setAutoCommit(false);
         try (Statement s = connection.createStatement()) {
-            for (int v = version; v < newest(); v++) {
-                steps.get(v - 1).run(connection);
+            s.execute("BEGIN");
+            try {
+                steps(connection);
+                s.execute("COMMIT");
+            } catch (SQLException | RuntimeException e) {
+                OneFile.rollBack(s, e);
+                throw e;
             }
+        }
+    }
+
+    private void steps(Connection connection) throws SQLException {
+        for (int v = version(connection); v < newest(); v++) {
+            steps.get(v - 1).run(connection);
+        }
+        try (Statement s = connection.createStatement()) {
             s.execute("PRAGMA user_version = " + newest());
             if (newest() >= SEALED) {
                 s.execute("UPDATE state SET format = " + newest());
                 new Seals(connection).renew();
             }
-            connection.commit();
-        } catch (SQLException | RuntimeException e) {
-            connection.rollback();
-            throw e;
-        } finally {
-            connection.setAutoCommit(true);
         }
+        // No check sum stays on what makes no sense.
+        PlanReader reader = new PlanReader(connection);
+        reader.build();
+        reader.log();
     }
 
     /** Runs the statements of a step; rules that are new get their shipped value. */

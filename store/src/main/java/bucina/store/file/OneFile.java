@@ -45,6 +45,15 @@ final class OneFile {
         }
     }
 
+    /** A full disk has rolled back already and refuses to do it again: the first failure is the one to tell. */
+    static void rollBack(Statement s, Exception first) {
+        try {
+            s.execute("ROLLBACK");
+        } catch (SQLException e) {
+            first.addSuppressed(e);
+        }
+    }
+
     /**
      * After the commit: when this returns, the one file has it. Where another program holds on to an older state of
      * the file for seconds, it is on the disk in the log beside it instead, and goes in with the next one.

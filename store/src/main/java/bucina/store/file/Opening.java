@@ -1,5 +1,6 @@
 package bucina.store.file;
 
+import bucina.core.measure.InputException;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
@@ -10,6 +11,7 @@ import java.nio.file.StandardOpenOption;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.DateTimeException;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.sqlite.SQLiteConfig;
@@ -57,6 +59,9 @@ final class Opening {
                 return inMemory(path, connection);
             }
             return new Opened(connection, Check.of(path, () -> connect(path, true, alone), connection));
+        } catch (InputException | IllegalArgumentException | NullPointerException | DateTimeException e) {
+            close(connection);
+            throw Troubles.damaged(path, String.valueOf(e.getMessage()), e);
         } catch (SQLException e) {
             close(connection);
             throw Troubles.of(path, e);

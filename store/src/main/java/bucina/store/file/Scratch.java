@@ -1,6 +1,7 @@
 package bucina.store.file;
 
 import bucina.core.log.LogEntry;
+import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -101,9 +102,12 @@ final class Scratch {
                 return Optional.of(
                         new Sound(build, plan, log.entries(), log.marks().size()));
             }
-        } catch (SQLException | IllegalArgumentException | NullPointerException | DateTimeException e) {
-            return Optional.empty();
-        } catch (BuildFileException e) {
+        } catch (SQLException
+                | BuildFileException
+                | InputException
+                | IllegalArgumentException
+                | NullPointerException
+                | DateTimeException e) {
             return Optional.empty();
         }
     }

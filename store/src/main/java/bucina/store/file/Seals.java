@@ -94,7 +94,7 @@ final class Seals {
     private static long laid(Part part, @Nullable Long sum) {
         return sum == null || part.equals(STATE)
                 ? 0
-                : new RowSum().add(part.table).add(part.number).add(sum).end();
+                : new CheckSum().add(part.table).add(part.number).add(sum).end();
     }
 
     /** What the state says of all parts. */
@@ -182,7 +182,7 @@ final class Seals {
     /** The rows are put together by the database, 64 at a time where no column needs every bit of a double. */
     private Map<Part, Long> sums(String table, String where) throws SQLException {
         Map<Part, Long> sums = new LinkedHashMap<>();
-        RowSum sum = new RowSum();
+        CheckSum sum = new CheckSum();
         @Nullable Part part = null;
         try (Statement s = connection.createStatement();
                 ResultSet r = s.executeQuery(Tables.sealed(table, where))) {

@@ -1,6 +1,7 @@
 package bucina.store.file;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.edit.Edit;
@@ -37,6 +38,11 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -256,5 +262,41 @@ class OlderVersionsTest {
         }
         assertThat(Files.readAllBytes(path)).isEqualTo(before);
         assertThat(folder.resolve("old.bucina.before-version-7")).doesNotExist();
+    }
+
+    @Test
+    void of_two_that_open_an_old_file_at_once_one_brings_it_up_and_the_copy_is_the_old_one() throws Exception {
+        Path path = version1();
+        byte[] old = Files.readAllBytes(path);
+        Callable<Build> opener = () -> {
+            try (BuildFile file = BuildFile.open(path)) {
+                return file.read().build();
+            }
+        };
+        try (ExecutorService two = Executors.newFixedThreadPool(4)) {
+            for (Future<Build> each : two.invokeAll(List.of(opener, opener, opener, opener))) {
+                assertThat(each.get().assemblies())
+                        .isEqualTo(Demo.document().build().assemblies());
+            }
+        }
+        Path copy = folder.resolve("old.bucina.before-version-7");
+        assertThat(Files.readAllBytes(copy)).isEqualTo(old);
+        try (Stream<Path> left = Files.list(folder)) {
+            assertThat(left).containsExactlyInAnyOrder(path, copy);
+        }
+    }
+
+    @Test
+    void no_check_sum_is_put_on_an_old_file_that_makes_no_sense() throws SQLException, IOException {
+        Path path = version1();
+        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path);
+                Statement s = c.createStatement()) {
+            s.execute("UPDATE layer SET thickness_nm = 1e-85 WHERE position = 0");
+        }
+        byte[] before = Files.readAllBytes(path);
+        assertThatThrownBy(() -> BuildFile.open(path))
+                .isInstanceOf(BuildFileException.class)
+                .hasMessageContaining("thick");
+        assertThat(Files.readAllBytes(path)).isEqualTo(before);
     }
 }

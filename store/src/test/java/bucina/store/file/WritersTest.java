@@ -151,6 +151,34 @@ class WritersTest extends OnFile {
         }
     }
 
+    @Test
+    void an_older_copy_of_the_same_build_written_over_it_is_noticed() throws IOException {
+        byte[] old = Files.readAllBytes(path);
+        try (BuildFile file = BuildFile.open(path)) {
+            append(file);
+            Files.write(path, old);
+            trouble(BuildFileException.Trouble.REPLACED, file);
+        }
+        assertThat(Files.readAllBytes(path)).isEqualTo(old);
+    }
+
+    @Test
+    void what_others_write_is_not_taken_for_another_file() {
+        try (BuildFile one = BuildFile.open(path);
+                BuildFile two = BuildFile.open(path)) {
+            one.read();
+            for (int i = 0; i < 5; i++) {
+                append(two);
+                assertThatThrownBy(() ->
+                                one.append(Demo.entry(demo.build(), 1, ""), List.of(), Clock.systemUTC(), others -> {
+                                    throw new InputException("not now");
+                                }))
+                        .hasMessage("not now");
+                one.present();
+            }
+        }
+    }
+
     private void trouble(BuildFileException.Trouble trouble, BuildFile file) {
         assertThatThrownBy(() -> append(file))
                 .isInstanceOfSatisfying(

@@ -10,13 +10,13 @@ import java.util.zip.CRC32C;
  */
 
 /** A check sum over values: CRC-32 and CRC-32C side by side. */
-final class RowSum {
+final class CheckSum {
 
     private final CRC32 one = new CRC32();
     private final CRC32C two = new CRC32C();
     private final byte[] eight = new byte[9];
 
-    RowSum add(String text) {
+    CheckSum add(String text) {
         byte[] bytes = text.getBytes(StandardCharsets.UTF_8);
         number(3, bytes.length);
         one.update(bytes, 0, bytes.length);
@@ -24,12 +24,12 @@ final class RowSum {
         return this;
     }
 
-    RowSum add(double value) {
+    CheckSum add(double value) {
         number(2, Double.doubleToRawLongBits(value));
         return this;
     }
 
-    RowSum add(long value) {
+    CheckSum add(long value) {
         number(1, value);
         return this;
     }
