@@ -44,6 +44,8 @@ public final class Cards implements AutoCloseable {
     private final Runnable back;
     private final StackPane veil = new StackPane();
     private Optional<Shown> card = Optional.empty();
+    /** A card that comes back when the one about the lost file is put away. */
+    private Optional<Shown> under = Optional.empty();
 
     /**
      * @param palette the colours in force
@@ -76,7 +78,13 @@ public final class Cards implements AutoCloseable {
     /** Puts the card away that lies over the window; true if there was one. */
     public boolean putAway() {
         boolean was = covered();
-        close();
+        drop();
+        if (under.isPresent()) {
+            Shown back = under.get();
+            under = Optional.empty();
+            lay(back);
+            return was;
+        }
         desk.whyProperty().set(Optional.empty());
         if (was) {
             back.run();
@@ -86,6 +94,12 @@ public final class Cards implements AutoCloseable {
 
     @Override
     public void close() {
+        drop();
+        under.ifPresent(Shown::close);
+        under = Optional.empty();
+    }
+
+    private void drop() {
         veil.setVisible(false);
         veil.getChildren().clear();
         card.ifPresent(Shown::close);
@@ -93,12 +107,16 @@ public final class Cards implements AutoCloseable {
     }
 
     private void show(Shown next, Pos where) {
-        close();
+        drop();
+        StackPane.setAlignment(next.node(), where);
+        StackPane.setMargin(next.node(), new Insets(70, 20, 40, 20));
+        lay(next);
+    }
+
+    private void lay(Shown next) {
         card = Optional.of(next);
         veil.getChildren().setAll(next.node());
         veil.pseudoClassStateChanged(CLEAR, next instanceof GaugeCard);
-        StackPane.setAlignment(next.node(), where);
-        StackPane.setMargin(next.node(), new Insets(70, 20, 40, 20));
         veil.setVisible(true);
         next.enter();
     }
@@ -168,10 +186,19 @@ public final class Cards implements AutoCloseable {
     /** Shows what happened to the build file; puts that card away once the file is back. */
     void lost(Optional<Lost> lost, Consumer<Path> open) {
         if (lost.isPresent()) {
+            // What is typed into another card is kept under this one.
+            if (card.isPresent() && !lostShown()) {
+                under = card;
+                card = Optional.empty();
+            }
             show(new LostCard(desk.session(), lost.get(), open, this::putAway));
-        } else if (card.filter(c -> c instanceof LostCard).isPresent()) {
+        } else if (lostShown()) {
             putAway();
         }
+    }
+
+    private boolean lostShown() {
+        return card.filter(c -> c instanceof LostCard).isPresent();
     }
 
     void callouts() {

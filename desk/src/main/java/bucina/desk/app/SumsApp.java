@@ -37,8 +37,10 @@ public final class SumsApp extends Application {
     static Scene scene(Prefs prefs) {
         Palette palette = prefs.dark() ? Palette.DARK : Palette.LIGHT;
         Button close = Ui.button("Close", "", () -> {}, "quiet");
-        SumsPane pane = new SumsPane(
-                Catalogues.inForce(), Optional.empty(), prefs.unit().orElse(Unit.INCH), palette, close);
+        Catalogues.InForce tables = Catalogues.read();
+        tables.said().forEach(System.err::println);
+        SumsPane pane =
+                new SumsPane(tables.catalogue(), Optional.empty(), prefs.unit().orElse(Unit.INCH), palette, close);
         close.setOnAction(e -> pane.getScene().getWindow().hide());
         pane.setStyle(palette.css() + "-fx-font-size: " + Math.round(13 * prefs.scale() / 100.0) + "px;");
         pane.getStyleClass().add("window");

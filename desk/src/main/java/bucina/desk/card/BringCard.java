@@ -174,6 +174,7 @@ public final class BringCard extends ShownBox {
     }
 
     private void read() {
+        sure(false);
         stopped.set(true);
         reading.drop();
         brought = Optional.empty();

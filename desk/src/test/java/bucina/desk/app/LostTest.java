@@ -8,6 +8,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import javafx.scene.control.Button;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
@@ -67,5 +69,24 @@ class LostTest extends OnWindow {
         until(robot, "Another file lies there now");
         assertThat(robot.lookup("#lost-open").tryQuery()).isPresent();
         assertThat(Files.readAllBytes(file)).isEqualTo(theirs);
+    }
+
+    @Test
+    void what_is_typed_into_another_card_is_still_there_once_the_file_is(FxRobot robot) throws Exception {
+        robot.push(KeyCode.I);
+        until(() -> robot.lookup("#bring-name").tryQuery().isPresent());
+        robot.interact(
+                () -> robot.lookup("#bring-name").queryAs(TextField.class).setText("Patch"));
+        Path away = file.resolveSibling("away.bucina");
+        Files.move(file, away);
+        look(robot);
+        until(robot, "The build file is gone");
+        Files.move(away, file);
+        look(robot);
+        until(() -> robot.lookup("#bring-name").tryQuery().isPresent());
+        assertThat(robot.lookup("#bring-name").queryAs(TextField.class).getText())
+                .isEqualTo("Patch");
+        robot.push(KeyCode.ESCAPE);
+        until(() -> robot.lookup("#bring-card").tryQuery().isEmpty());
     }
 }

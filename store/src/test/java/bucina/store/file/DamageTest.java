@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.junit.jupiter.params.provider.Arguments.arguments;
 
+import bucina.core.plan.Build;
+import bucina.core.rule.RuleKey;
 import bucina.store.Demo;
 import bucina.store.Document;
 import bucina.store.Trials;
@@ -145,5 +147,22 @@ class DamageTest extends OnFile {
             assertThat(file.read().build()).isEqualTo(demo.build());
             assertThatThrownBy(() -> file.photo(name)).hasMessageContaining("photograph " + name.substring(0, 12));
         }
+    }
+
+    @Test
+    void rows_of_an_older_state_with_their_own_check_sum_are_of_another_time() throws SQLException {
+        run(
+                "ATTACH '" + folder.resolve("old") + "' AS old",
+                "CREATE TABLE old.build AS SELECT * FROM build",
+                "CREATE TABLE old.seal AS SELECT * FROM seal WHERE name = 'build'");
+        try (BuildFile file = BuildFile.open(path)) {
+            Build build = file.read().build();
+            file.save(build.withRules(build.rules().with(RuleKey.LAP_BACK, "4 in", "stiff skin")));
+        }
+        run(
+                "ATTACH '" + folder.resolve("old") + "' AS old",
+                "UPDATE main.build SET rules = (SELECT rules FROM old.build)",
+                "UPDATE main.seal SET digest = (SELECT digest FROM old.seal) WHERE name = 'build'");
+        assertThatThrownBy(() -> read(path)).hasMessageContaining("of another time than the rest");
     }
 }
