@@ -66,10 +66,8 @@ public final class BuildFile implements AutoCloseable {
      * @throws BuildFileException if there is a file already, or it cannot be written
      */
     public static BuildFile create(Path path, Document document) {
-        List<String> said = NewFile.write(path, document);
-        BuildFile made = open(path);
-        made.said.addAll(said);
-        return made;
+        NewFile.write(path, document);
+        return open(path);
     }
 
     /**

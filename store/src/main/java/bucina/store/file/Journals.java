@@ -41,11 +41,11 @@ final class Journals {
     }
 
     /**
-     * Before a new build gets its name: what lies beside it is put aside, what is empty is removed.
+     * What lies beside a build is put aside, what is empty is removed.
      *
      * @return a sentence for each that was put aside
      */
-    static List<String> clear(Path build) throws IOException {
+    private static List<String> clear(Path build) throws IOException {
         List<String> said = new ArrayList<>();
         for (String suffix : SUFFIXES) {
             Path journal = beside(build, suffix);

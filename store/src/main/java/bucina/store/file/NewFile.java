@@ -16,22 +16,18 @@ final class NewFile {
     private NewFile() {}
 
     /**
-     * Writes a document to a new file.
+     * Writes a document to a new file. What lies beside its name is judged when it is opened.
      *
-     * @return a sentence for each thing beside its name that was put aside
      * @throws BuildFileException if there is a file already, or it cannot be written
      */
-    static List<String> write(Path path, Document document) {
+    static void write(Path path, Document document) {
         OutFile.checkNew(path);
         Path draft = OutFile.draft(path);
         try {
             try (Connection connection = Opening.connect(draft, false, false)) {
                 fill(connection, path, document);
             }
-            OutFile.checkNew(path);
-            List<String> said = Journals.clear(path);
             OutFile.publish(draft, path, false);
-            return said;
         } catch (SQLException e) {
             throw Troubles.of(path, e);
         } catch (IOException e) {
