@@ -12,6 +12,7 @@ import bucina.core.log.Disposition;
 import bucina.core.log.LogEntry;
 import bucina.core.measure.Unit;
 import bucina.core.rivet.HeadStyle;
+import bucina.core.rule.RuleKey;
 import bucina.core.stack.HoleReading;
 import bucina.store.file.BuildFile;
 import java.nio.file.Path;
@@ -328,20 +329,22 @@ class SessionTest extends OnDesk {
 
     @Test
     void what_was_damaged_stays_said_and_nothing_goes_out_or_in(@TempDir Path folder) throws SQLException {
+        session.look();
+        assertThat(session.lostProperty().get()).isEmpty();
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + session.path());
                 Statement s = c.createStatement()) {
-            s.execute("UPDATE hole SET x_nm = x_nm + 1");
+            s.execute("UPDATE build SET aircraft = 'Another'");
         }
-        session.look();
+        session.plan(
+                "the rule", b -> b.withRules(b.rules().with(RuleKey.LAP_BACK, "4 in", "x")), () -> {}, refused::add);
+        assertThat(refused).singleElement().asString().contains("of its table build");
         assertThat(session.lostProperty().get().orElseThrow().kind()).isEqualTo(Lost.Kind.DAMAGED);
         session.look();
         assertThat(session.lostProperty().get()).isPresent();
-        session.mark("marking", List.of(), "", () -> {}, refused::add);
-        assertThat(refused).singleElement().asString().contains("of its table hole");
         Path out = folder.resolve("out.csv");
         CompletableFuture<String> sentence = new CompletableFuture<>();
         session.writeOut(out, () -> new byte[1], () -> sentence.complete("written"), sentence::complete);
-        assertThat(sentence.join()).contains("of its table hole");
+        assertThat(sentence.join()).contains("of its table build");
         assertThat(out).doesNotExist();
     }
 }

@@ -165,4 +165,19 @@ class DamageTest extends OnFile {
                 "UPDATE main.seal SET digest = (SELECT digest FROM old.seal) WHERE name = 'build'");
         assertThatThrownBy(() -> read(path)).hasMessageContaining("of another time than the rest");
     }
+
+    @Test
+    void what_reads_back_otherwise_than_it_was_written_is_not_kept() throws SQLException {
+        int marks = demo.log().marks().size();
+        try (BuildFile file = BuildFile.open(path)) {
+            file.read();
+            run("CREATE TRIGGER t AFTER INSERT ON mark BEGIN UPDATE mark SET note = 'other' WHERE id = NEW.id; END");
+            assertThatThrownBy(() -> file.mark(others -> demo.log().marks().subList(0, 1)))
+                    .isInstanceOf(BuildFileException.class)
+                    .hasMessageContaining("note of mark")
+                    .hasMessageContaining("reads back as other");
+            run("DROP TRIGGER t");
+            assertThat(file.read().log().marks()).hasSize(marks);
+        }
+    }
 }

@@ -152,6 +152,18 @@ class WritersTest extends OnFile {
     }
 
     @Test
+    void a_copy_put_in_its_place_is_another_file_though_it_holds_the_same() throws IOException {
+        Path copy = folder.resolve("copy.bucina");
+        try (BuildFile file = BuildFile.open(path)) {
+            append(file);
+            Files.copy(path, copy);
+            Files.setLastModifiedTime(copy, Files.getLastModifiedTime(path));
+            Files.move(copy, path, StandardCopyOption.REPLACE_EXISTING);
+            trouble(BuildFileException.Trouble.REPLACED, file);
+        }
+    }
+
+    @Test
     void an_older_copy_of_the_same_build_written_over_it_is_noticed() throws IOException {
         byte[] old = Files.readAllBytes(path);
         try (BuildFile file = BuildFile.open(path)) {
