@@ -4,6 +4,7 @@ import bucina.desk.app.DeskApp;
 import bucina.desk.app.SumsApp;
 import bucina.desk.cli.Cli;
 import bucina.desk.session.DemoBuild;
+import bucina.desk.session.ToOpen;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -26,18 +27,18 @@ public final class Main {
         List<String> words = List.of(args);
         String first = words.isEmpty() ? "" : words.getFirst();
         if (words.isEmpty()) {
-            DeskApp.open(new DeskApp.What.Last());
+            DeskApp.open(new ToOpen.Last());
         } else if (first.equals("demo")
                 && List.of("locker", "stabilator", "--fresh").containsAll(words.subList(1, words.size()))) {
-            DeskApp.open(new DeskApp.What.Demo(
+            DeskApp.open(new ToOpen.Demo(
                     words.contains("locker") ? DemoBuild.Which.LOCKER : DemoBuild.Which.STABILATOR,
                     words.contains("--fresh")));
         } else if (words.equals(List.of("sums"))) {
             SumsApp.open();
         } else if (first.equals("new") && words.size() == 2 && !words.get(1).startsWith("-")) {
-            DeskApp.open(new DeskApp.What.New(Path.of(words.get(1))));
+            DeskApp.open(new ToOpen.New(Path.of(words.get(1))));
         } else if (words.size() == 1 && (first.endsWith(".bucina") || Files.isRegularFile(Path.of(first)))) {
-            DeskApp.open(new DeskApp.What.File(Path.of(first)));
+            DeskApp.open(new ToOpen.File(Path.of(first)));
         } else {
             PrintWriter out = new PrintWriter(System.out, false, StandardCharsets.UTF_8);
             PrintWriter err = new PrintWriter(System.err, true, StandardCharsets.UTF_8);

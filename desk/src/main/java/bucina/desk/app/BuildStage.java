@@ -3,6 +3,7 @@ package bucina.desk.app;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Prefs;
 import bucina.desk.session.Session;
+import bucina.desk.session.ToOpen;
 import java.time.Clock;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -19,7 +20,7 @@ public final class BuildStage {
     private final Session session;
     private final Prefs prefs;
     private final Clock clock;
-    private final Consumer<DeskApp.What> other;
+    private final Consumer<ToOpen> other;
     private final Subscription tie;
     private boolean empty;
     private Optional<DeskWindow> window = Optional.empty();
@@ -32,7 +33,7 @@ public final class BuildStage {
     /**
      * @param other opens another build in the place of this one
      */
-    BuildStage(Stage stage, Session session, Prefs prefs, Clock clock, Consumer<DeskApp.What> other) {
+    BuildStage(Stage stage, Session session, Prefs prefs, Clock clock, Consumer<ToOpen> other) {
         this.other = other;
         this.stage = stage;
         this.session = session;

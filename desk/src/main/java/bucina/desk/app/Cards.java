@@ -5,6 +5,7 @@ import bucina.core.plan.Id;
 import bucina.desk.card.ApartCard;
 import bucina.desk.card.BringCard;
 import bucina.desk.card.CalloutCard;
+import bucina.desk.card.CopiesCard;
 import bucina.desk.card.GaugeCard;
 import bucina.desk.card.LostCard;
 import bucina.desk.card.MixCard;
@@ -22,7 +23,7 @@ import bucina.desk.look.Shown;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Finder;
 import bucina.desk.session.Lost;
-import java.nio.file.Path;
+import bucina.desk.session.ToOpen;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
@@ -41,6 +42,7 @@ public final class Cards implements AutoCloseable {
     private final Desk desk;
     private final GaugePost gauge;
     private final Supplier<Palette> palette;
+    private final Consumer<ToOpen> open;
     private final Runnable back;
     private final StackPane veil = new StackPane();
     private Optional<Shown> card = Optional.empty();
@@ -49,12 +51,14 @@ public final class Cards implements AutoCloseable {
 
     /**
      * @param palette the colours in force
+     * @param open    opens another build in the place of this one
      * @param back    gives the keyboard back to what lies under the card
      */
-    Cards(Desk desk, GaugePost gauge, Supplier<Palette> palette, Runnable back) {
+    Cards(Desk desk, GaugePost gauge, Supplier<Palette> palette, Consumer<ToOpen> open, Runnable back) {
         this.desk = desk;
         this.gauge = gauge;
         this.palette = palette;
+        this.open = open;
         this.back = back;
         veil.getStyleClass().add("veil");
         veil.setVisible(false);
@@ -183,15 +187,19 @@ public final class Cards implements AutoCloseable {
         show(new ReachCard(desk, this::putAway));
     }
 
+    public void copies() {
+        show(new CopiesCard(desk.session(), desk.prefs(), open, this::putAway));
+    }
+
     /** Shows what happened to the build file; puts that card away once the file is back. */
-    void lost(Optional<Lost> lost, Consumer<Path> open) {
+    void lost(Optional<Lost> lost) {
         if (lost.isPresent()) {
             // What is typed into another card is kept under this one.
             if (card.isPresent() && !lostShown()) {
                 under = card;
                 card = Optional.empty();
             }
-            show(new LostCard(desk.session(), lost.get(), open, this::putAway));
+            show(new LostCard(desk.session(), lost.get(), desk.prefs().copies(), open, this::putAway));
         } else if (lostShown()) {
             putAway();
         }

@@ -1,19 +1,19 @@
 package bucina.desk.app;
 
-import bucina.core.catalogue.Catalogue;
 import bucina.desk.look.Type;
-import bucina.desk.session.Catalogues;
-import bucina.desk.session.DemoBuild;
 import bucina.desk.session.FaultLog;
+import bucina.desk.session.Opened;
 import bucina.desk.session.Places;
 import bucina.desk.session.Prefs;
-import bucina.desk.session.Session;
-import bucina.desk.session.WindowLock;
+import bucina.desk.session.ToOpen;
+import bucina.store.file.BuildFileException;
 import bucina.store.file.Spelling;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.EnumSet;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.ExecutorService;
@@ -36,41 +36,24 @@ import org.jspecify.annotations.Nullable;
 /** The application: one build in one window. */
 public final class DeskApp extends Application {
 
+    /** Troubles that a copy helps out of. */
+    private static final Set<BuildFileException.Trouble> HAS_COPIES = EnumSet.of(
+            BuildFileException.Trouble.DAMAGED,
+            BuildFileException.Trouble.NOT_A_BUILD,
+            BuildFileException.Trouble.MISSING);
+
     /** What to open, set by {@link #open} before the toolkit starts. */
     private static volatile @Nullable CompletableFuture<Opened> opening;
 
     private static final ExecutorService WORKER = Executors.newSingleThreadExecutor(
             Thread.ofPlatform().daemon(false).name("build file").factory());
 
-    /** A build opened, with the lock that makes this its window. */
-    private record Opened(Session session, WindowLock lock, Prefs prefs) {
-        void close() {
-            session.close();
-            lock.close();
-        }
-    }
-
     private @Nullable Opened opened;
     private @Nullable BuildStage shown;
     private @Nullable Timeline look;
 
-    /** Which build to open. */
-    public sealed interface What {
-        /** A file. */
-        record File(Path path) implements What {}
-
-        /** The demonstration. */
-        record Demo(DemoBuild.Which which, boolean fresh) implements What {}
-
-        /** The build opened last, or the demonstration where there is none. */
-        record Last() implements What {}
-
-        /** A new build with nothing in it, in a file that is not there yet. */
-        record New(Path path) implements What {}
-    }
-
     /** Begins to open a build and starts the toolkit; returns when the window is closed. */
-    public static void open(What what) {
+    public static void open(ToOpen what) {
         opening = CompletableFuture.supplyAsync(() -> openNow(what), WORKER);
         Runtime.getRuntime().addShutdownHook(new Thread(DeskApp::unlock, "giving up the window's lock"));
         launch(DeskApp.class);
@@ -80,36 +63,12 @@ public final class DeskApp extends Application {
     private static void unlock() {
         CompletableFuture<Opened> last = opening;
         if (last != null && last.isDone() && !last.isCompletedExceptionally()) {
-            last.join().lock.close();
+            last.join().unlock();
         }
     }
 
-    private static Opened openNow(What what) {
-        Prefs prefs = Prefs.in(Places.settings());
-        Catalogues.InForce tables = Catalogues.read();
-        Catalogue catalogue = tables.catalogue();
-        Path path = path(what, catalogue, prefs);
-        WindowLock lock = WindowLock.of(path);
-        try {
-            Session session = Session.open(
-                    path, lock.onlyReads(), catalogue, Clock.systemDefaultZone(), WORKER, Platform::runLater);
-            tables.said().forEach(session::say);
-            prefs.keep("last", path.toAbsolutePath().toString());
-            return new Opened(session, lock, prefs);
-        } catch (RuntimeException e) {
-            lock.close();
-            throw e;
-        }
-    }
-
-    private static Path path(What what, Catalogue catalogue, Prefs prefs) {
-        return switch (what) {
-            case What.File f -> f.path();
-            case What.New n -> DemoBuild.empty(n.path(), catalogue);
-            case What.Demo d -> DemoBuild.file(d.which(), catalogue, d.fresh());
-            case What.Last l ->
-                prefs.last().orElseGet(() -> DemoBuild.file(DemoBuild.Which.STABILATOR, catalogue, false));
-        };
+    private static Opened openNow(ToOpen what) {
+        return Opened.now(what, Prefs.in(Places.settings()), WORKER, Platform::runLater);
     }
 
     @Override
@@ -135,7 +94,7 @@ public final class DeskApp extends Application {
         Thread.currentThread().setUncaughtExceptionHandler((t, e) -> {
             String sentence = FaultLog.write("in the window", e);
             System.err.println(sentence);
-            Optional.ofNullable(opened).ifPresent(o -> o.session.say(sentence));
+            Optional.ofNullable(opened).ifPresent(o -> o.session().say(sentence));
         });
     }
 
@@ -148,8 +107,12 @@ public final class DeskApp extends Application {
         if (look != null) {
             look.stop();
         }
-        shown = new BuildStage(stage, next.session, next.prefs, Clock.systemDefaultZone(), what -> other(stage, what));
-        Timeline again = new Timeline(new KeyFrame(Duration.seconds(1.5), e -> next.session.look()));
+        shown = new BuildStage(
+                stage, next.session(), next.prefs(), Clock.systemDefaultZone(), what -> other(stage, what));
+        Timeline again = new Timeline(new KeyFrame(Duration.seconds(1.5), e -> {
+            next.session().look();
+            next.session().copies().look(next.prefs().copies());
+        }));
         again.setCycleCount(Animation.INDEFINITE);
         again.play();
         look = again;
@@ -160,14 +123,26 @@ public final class DeskApp extends Application {
     }
 
     private void trouble(Stage stage, Throwable why) {
-        stage.setScene(new Scene(new TroubleView(String.valueOf(why.getMessage()), () -> reopen(stage)), 1280, 800));
+        Optional<Path> build = why instanceof BuildFileException e && HAS_COPIES.contains(e.trouble())
+                ? Optional.of(e.path())
+                : Optional.empty();
+        stage.setScene(new Scene(
+                new TroubleView(
+                        String.valueOf(why.getMessage()),
+                        build,
+                        Prefs.in(Places.settings()).copies(),
+                        what -> instead(stage, what)),
+                1280,
+                800));
     }
 
     /** Opens another build in this window; the one that was open is closed once the other is there. */
-    private void other(Stage stage, What what) {
+    private void other(Stage stage, ToOpen what) {
         Opened before = Objects.requireNonNull(opened);
         // The same file again, put back or replaced: it has to be let go first.
-        boolean same = what instanceof What.File f && Spelling.of(f.path()).equals(Spelling.of(before.session.path()));
+        boolean same = named(what)
+                .filter(p -> Spelling.of(p).equals(Spelling.of(before.session().path())))
+                .isPresent();
         if (same) {
             WORKER.execute(before::close);
         }
@@ -179,8 +154,8 @@ public final class DeskApp extends Application {
                                 return;
                             }
                             if (failed != null) {
-                                before.session.say(
-                                        "Not opened: " + cause(failed).getMessage());
+                                before.session()
+                                        .say("Not opened: " + cause(failed).getMessage());
                                 return;
                             }
                             show(stage, next);
@@ -191,8 +166,17 @@ public final class DeskApp extends Application {
                         Platform::runLater);
     }
 
-    private void reopen(Stage stage) {
-        CompletableFuture.supplyAsync(() -> openNow(new What.Demo(DemoBuild.Which.STABILATOR, false)), WORKER)
+    private static Optional<Path> named(ToOpen what) {
+        return switch (what) {
+            case ToOpen.File f -> Optional.of(f.path());
+            case ToOpen.Back b -> Optional.of(b.build());
+            default -> Optional.empty();
+        };
+    }
+
+    /** Opens something where nothing could be opened. */
+    private void instead(Stage stage, ToOpen what) {
+        CompletableFuture.supplyAsync(() -> openNow(what), WORKER)
                 .whenCompleteAsync(
                         (next, failed) -> {
                             if (failed != null) {

@@ -14,6 +14,7 @@ import bucina.desk.rules.RulesRoom;
 import bucina.desk.session.DemoBuild;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Finder;
+import bucina.desk.session.ToOpen;
 import bucina.desk.session.WorkTimer;
 import bucina.desk.sheet.SheetView;
 import bucina.desk.sumsroom.SumsRoom;
@@ -48,7 +49,7 @@ public final class DeskWindow implements Shown {
     private final BatchBar batches;
     private final Finder finder;
     private final Keys keys;
-    private final Consumer<DeskApp.What> other;
+    private final Consumer<ToOpen> other;
 
     /** A window that opens no other build. */
     public DeskWindow(Desk desk, Clock clock) {
@@ -58,12 +59,12 @@ public final class DeskWindow implements Shown {
     /**
      * @param other opens another build in the place of this one
      */
-    DeskWindow(Desk desk, Clock clock, Consumer<DeskApp.What> other) {
+    DeskWindow(Desk desk, Clock clock, Consumer<ToOpen> other) {
         this.desk = desk;
         this.other = other;
         gauge = new GaugePost(Platform::runLater, l -> LengthFormat.trade(l, desk.unit()));
         timer = new WorkTimer(clock);
-        cards = new Cards(desk, gauge, this::palette, () -> room().enter());
+        cards = new Cards(desk, gauge, this::palette, other, () -> room().enter());
         sheetRoom = new SheetRoom(desk, timer, cards);
         rooms = new Rooms()
                 .with(Desk.Room.SHEET, () -> sheetRoom)
@@ -84,9 +85,7 @@ public final class DeskWindow implements Shown {
         ties.on(desk.look().darkProperty(), this::dress);
         ties.on(desk.look().scaleProperty(), this::dress);
         ties.on(desk.whyProperty(), (was, now) -> now.ifPresent(cards::why));
-        ties.on(
-                desk.session().lostProperty(),
-                (was, now) -> cards.lost(now, p -> other.accept(new DeskApp.What.File(p))));
+        ties.on(desk.session().lostProperty(), (was, now) -> cards.lost(now));
         ties.keep(gauge::off);
         dress();
     }
@@ -200,19 +199,33 @@ public final class DeskWindow implements Shown {
         return desk.roomProperty().get() == Desk.Room.LOGBOOK ? rooms.entered(LogbookRoom.class) : Optional.empty();
     }
 
+    /** Copies the build where copies go. */
+    void copyNow() {
+        desk.session()
+                .copies()
+                .now(
+                        desk.prefs().copies(),
+                        made -> desk.session()
+                                .say("Copied to "
+                                        + desk.prefs()
+                                                .copies()
+                                                .place(desk.session().path()) + "."),
+                        desk.session()::say);
+    }
+
     /** Asks where, and begins an empty build there. */
     void newBuild() {
         FileChooser chooser = builds("Begin a build");
         chooser.setInitialFileName("build.bucina");
         Optional.ofNullable(chooser.showSaveDialog(root.getScene().getWindow()))
-                .ifPresent(f -> other.accept(new DeskApp.What.New(f.toPath())));
+                .ifPresent(f -> other.accept(new ToOpen.New(f.toPath())));
     }
 
     /** Asks which, and opens it. */
     void openBuild() {
         Optional.ofNullable(
                         builds("Open a build").showOpenDialog(root.getScene().getWindow()))
-                .ifPresent(f -> other.accept(new DeskApp.What.File(f.toPath())));
+                .ifPresent(f -> other.accept(new ToOpen.File(f.toPath())));
     }
 
     private FileChooser builds(String title) {
@@ -227,7 +240,7 @@ public final class DeskWindow implements Shown {
     }
 
     void demo(DemoBuild.Which which) {
-        other.accept(new DeskApp.What.Demo(which, false));
+        other.accept(new ToOpen.Demo(which, false));
     }
 
     void turnTimer() {

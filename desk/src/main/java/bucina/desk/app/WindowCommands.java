@@ -54,6 +54,13 @@ final class WindowCommands extends CommandList {
     private void builds(DeskWindow window) {
         add("new-build", "Begin a build", "Ctrl+N", ALWAYS, window::newBuild);
         add("open-build", "Open a build", "Ctrl+O", ALWAYS, window::openBuild);
+        addChanging("copy-now", "Copy the build now", "Ctrl+S", ALWAYS, window::copyNow);
+        add(
+                "copies",
+                "Copies of this build: look, go back, how they are kept",
+                "Ctrl+B",
+                ALWAYS,
+                window.cards()::copies);
         add(
                 "demo-stabilator",
                 "Demo 1: the stabilator",

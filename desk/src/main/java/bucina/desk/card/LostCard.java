@@ -2,8 +2,10 @@ package bucina.desk.card;
 
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
+import bucina.desk.session.CopyWish;
 import bucina.desk.session.Lost;
 import bucina.desk.session.Session;
+import bucina.desk.session.ToOpen;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.function.Consumer;
@@ -16,16 +18,17 @@ import javafx.stage.FileChooser;
 public final class LostCard extends ShownBox {
 
     private final Session session;
-    private final Consumer<Path> open;
+    private final Consumer<ToOpen> open;
     private final Label error = Ui.wrapped("", "stop-text");
     private final HBox ways = new HBox(8);
 
     /**
      * @param lost what happened to the file
+     * @param wish how copies are wanted, to find the last good one
      * @param open opens a build in the place of this one
      * @param away puts the card away
      */
-    public LostCard(Session session, Lost lost, Consumer<Path> open, Runnable away) {
+    public LostCard(Session session, Lost lost, CopyWish wish, Consumer<ToOpen> open, Runnable away) {
         super(12);
         this.session = session;
         this.open = open;
@@ -43,8 +46,11 @@ public final class LostCard extends ShownBox {
                                         : "The plan and the log are still in this window as they were saved last."
                                                 + " Nothing is written until they have a file again.",
                                 "soft"),
-                        error,
-                        ways);
+                        error);
+        if (damaged) {
+            getChildren().add(new LastGood(session.path(), wish, open));
+        }
+        getChildren().add(ways);
         Ui.shown(error, false);
         switch (lost.kind()) {
             case GONE ->
@@ -86,7 +92,7 @@ public final class LostCard extends ShownBox {
     }
 
     private void reopen() {
-        open.accept(session.path());
+        open.accept(new ToOpen.File(session.path()));
     }
 
     private void elsewhere() {
@@ -112,7 +118,7 @@ public final class LostCard extends ShownBox {
                                     : "Saved as " + to + ", without " + missing
                                             + (missing == 1 ? " photograph" : " photographs")
                                             + " that could not be read any more.");
-                    open.accept(to);
+                    open.accept(new ToOpen.File(to));
                 },
                 sentence -> {
                     ways.setDisable(false);

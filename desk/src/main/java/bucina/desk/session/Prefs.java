@@ -70,6 +70,34 @@ public final class Prefs {
         return Optional.ofNullable(values.getProperty("last")).map(Path::of).filter(Files::isRegularFile);
     }
 
+    /** How copies of builds are wanted; what cannot be read is as usual. */
+    public CopyWish copies() {
+        try {
+            return new CopyWish(
+                    Optional.of(values.getProperty("copies.folder", ""))
+                            .filter(f -> !f.isBlank())
+                            .map(Path::of),
+                    CopyWish.Every.valueOf(values.getProperty(
+                            "copies.every", CopyWish.USUAL.every().name())),
+                    number("copies.many", CopyWish.USUAL.many()),
+                    number("copies.days", CopyWish.USUAL.days()));
+        } catch (IllegalArgumentException e) {
+            return CopyWish.USUAL;
+        }
+    }
+
+    private int number(String key, int usual) {
+        return Integer.parseInt(values.getProperty(key, String.valueOf(usual)));
+    }
+
+    /** Keeps how copies are wanted. */
+    public void keep(CopyWish wish) {
+        values.setProperty("copies.folder", wish.folder().map(Path::toString).orElse(""));
+        values.setProperty("copies.every", wish.every().name());
+        values.setProperty("copies.many", String.valueOf(wish.many()));
+        keep("copies.days", String.valueOf(wish.days()));
+    }
+
     /** Keeps one value: {@code dark}, {@code unit}, {@code scale}, {@code who}, {@code sound} or {@code last}. */
     public void keep(String key, String value) {
         values.setProperty(key, value);

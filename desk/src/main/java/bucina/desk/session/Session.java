@@ -13,6 +13,7 @@ import bucina.core.stack.Derivation;
 import bucina.core.state.Snapshot;
 import bucina.store.Photo;
 import bucina.store.file.BuildFile;
+import bucina.store.file.FileState;
 import bucina.store.file.OutFile;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -42,6 +43,7 @@ public final class Session implements AutoCloseable {
     private final Aside aside;
     private final Notices notices;
     private final History history = new History(this);
+    private final CopyKeeper copies = new CopyKeeper(this);
     private final AtomicReference<Runnable> trying = new AtomicReference<>();
     /** The bulletin being written: every change of the plan goes into it too. */
     private volatile Optional<Id.Bulletin> recording = Optional.empty();
@@ -270,6 +272,21 @@ public final class Session implements AutoCloseable {
     /** A photograph's bytes, off the interface thread. */
     public void photo(String sha256, Consumer<Photo> then) {
         disk.photo(sha256, then);
+    }
+
+    /** Copies of this build. */
+    public CopyKeeper copies() {
+        return copies;
+    }
+
+    /** In what state the file is as far as is known here. */
+    FileState state() {
+        return disk.file().state();
+    }
+
+    /** Wall clock of the shop, to the second. */
+    LocalDateTime clockTime() {
+        return LocalDateTime.now(clock).withNano(0);
     }
 
     /** Why the file cannot be written to any more, gone, replaced or damaged; empty while it can. */

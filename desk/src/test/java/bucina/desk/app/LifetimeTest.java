@@ -9,6 +9,7 @@ import bucina.desk.card.ApartCard;
 import bucina.desk.card.BenchMode;
 import bucina.desk.card.BringCard;
 import bucina.desk.card.CalloutCard;
+import bucina.desk.card.CopiesCard;
 import bucina.desk.card.GaugeCard;
 import bucina.desk.card.LegendCard;
 import bucina.desk.card.LostCard;
@@ -29,6 +30,7 @@ import bucina.desk.papers.PapersRoom;
 import bucina.desk.rack.Rack;
 import bucina.desk.rules.RulesRoom;
 import bucina.desk.session.Apart;
+import bucina.desk.session.CopyWish;
 import bucina.desk.session.Finder;
 import bucina.desk.session.Lost;
 import bucina.desk.session.Sessions;
@@ -93,7 +95,11 @@ class LifetimeTest extends OnWindow {
         ways.put(CalloutCard.class, () -> new CalloutCard(desk, away));
         ways.put(GaugeCard.class, () -> new GaugeCard(desk.lengths(), Unit.INCH, post, away));
         ways.put(LegendCard.class, () -> new LegendCard(Palette.LIGHT, Optional.empty()));
-        ways.put(LostCard.class, () -> new LostCard(session, new Lost(Lost.Kind.GONE, "It is gone."), p -> {}, away));
+        ways.put(CopiesCard.class, () -> new CopiesCard(session, desk.prefs(), p -> {}, away));
+        ways.put(
+                LostCard.class,
+                () -> new LostCard(
+                        session, new Lost(Lost.Kind.DAMAGED, "It is damaged."), CopyWish.USUAL, p -> {}, away));
         ways.put(MixCard.class, () -> new MixCard(desk, away));
         ways.put(NutPlateCard.class, () -> new NutPlateCard(desk, Palette.LIGHT, away));
         ways.put(OutCard.class, () -> new OutCard(desk, OutCard.What.FACE, away));
@@ -126,7 +132,9 @@ class LifetimeTest extends OnWindow {
         ways.put(TopBar.class, () -> new TopBar(desk, timer, away));
         ways.put(StageRail.class, () -> new StageRail(desk));
         ways.put(BatchBar.class, () -> new BatchBar(desk, away));
-        ways.put(SheetRoom.class, () -> new SheetRoom(desk, timer, new Cards(desk, post, () -> Palette.LIGHT, away)));
+        ways.put(
+                SheetRoom.class,
+                () -> new SheetRoom(desk, timer, new Cards(desk, post, () -> Palette.LIGHT, o -> {}, away)));
         ways.put(DeskWindow.class, () -> new DeskWindow(desk, Sessions.CLOCK));
     }
 

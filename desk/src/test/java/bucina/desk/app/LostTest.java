@@ -2,11 +2,15 @@ package bucina.desk.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import bucina.desk.session.ToOpen;
 import bucina.store.file.BuildFile;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -88,5 +92,23 @@ class LostTest extends OnWindow {
                 .isEqualTo("Patch");
         robot.push(KeyCode.ESCAPE);
         until(() -> robot.lookup("#bring-card").tryQuery().isEmpty());
+    }
+
+    @Test
+    void a_build_that_is_damaged_offers_its_last_good_copy(FxRobot robot) throws Exception {
+        robot.press(KeyCode.CONTROL).push(KeyCode.S).release(KeyCode.CONTROL);
+        until(robot, "Copied to");
+        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + file);
+                Statement s = c.createStatement()) {
+            s.execute("UPDATE build SET aircraft = 'Another'");
+        }
+        robot.interact(() -> session.plan("x", b -> b.withNextId(b.nextId() + 1), () -> {}, s -> {}));
+        until(robot, "The build file is damaged");
+        until(robot, "The last good copy is of");
+        assertThat(says(robot, "Nothing would be lost.")).isTrue();
+        robot.clickOn("#last-good-back");
+        assertThat(opened)
+                .containsExactly(new ToOpen.Back(
+                        desk.prefs().copies().of(file).of(file).getFirst().path(), file));
     }
 }

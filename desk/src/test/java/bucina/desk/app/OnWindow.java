@@ -10,11 +10,14 @@ import bucina.desk.session.Desk;
 import bucina.desk.session.Prefs;
 import bucina.desk.session.Session;
 import bucina.desk.session.Sessions;
+import bucina.desk.session.ToOpen;
 import bucina.desk.sheet.SheetView;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
@@ -43,6 +46,8 @@ abstract class OnWindow {
     Session session;
     Desk desk;
     ExecutorService worker;
+    /** What the window was asked to open in the place of the build. */
+    final List<ToOpen> opened = new ArrayList<>();
 
     void open(Stage stage) throws IOException {
         Type.load();
@@ -58,7 +63,7 @@ abstract class OnWindow {
                 worker,
                 Platform::runLater);
         desk = new Desk(session, Prefs.in(folder));
-        stage.setScene(new DeskWindow(desk, Clock.systemDefaultZone()).scene());
+        stage.setScene(new DeskWindow(desk, Clock.systemDefaultZone(), opened::add).scene());
         stage.setX(0);
         stage.setY(0);
         stage.setWidth(1280);

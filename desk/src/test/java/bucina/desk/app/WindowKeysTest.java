@@ -6,11 +6,14 @@ import bucina.core.catalogue.CatalogueReader;
 import bucina.core.log.LogEntry;
 import bucina.desk.card.SearchCard;
 import bucina.desk.session.Command;
+import bucina.desk.session.CopyWish;
+import bucina.desk.session.DemoBuild;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Prefs;
 import bucina.desk.session.Session;
 import bucina.desk.session.Sessions;
 import bucina.desk.session.Stage;
+import bucina.desk.session.ToOpen;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
@@ -216,15 +219,16 @@ class WindowKeysTest extends OnWindow {
 
     @Test
     void a_build_that_does_not_open_is_explained(FxRobot robot) {
-        List<String> asked = new ArrayList<>();
+        List<ToOpen> asked = new ArrayList<>();
         robot.interact(() -> ((javafx.stage.Stage) robot.window(0))
                 .setScene(new Scene(
-                        new StackPane(new TroubleView("noise.bucina is not a Bucina build.", () -> asked.add("demo"))),
+                        new StackPane(new TroubleView(
+                                "noise.bucina is not a Bucina build.", Optional.empty(), CopyWish.USUAL, asked::add)),
                         1280,
                         800)));
         assertThat(robot.lookup(".stop-text").queryAs(Labeled.class).getText()).contains("noise.bucina");
-        robot.clickOn(".primary");
-        assertThat(asked).containsExactly("demo");
+        robot.clickOn("Open the demo instead");
+        assertThat(asked).containsExactly(new ToOpen.Demo(DemoBuild.Which.STABILATOR, false));
     }
 
     @Test

@@ -36,7 +36,7 @@ public final class BuildFile implements AutoCloseable {
     private final OpenFiles.Open open;
     private final List<String> said;
     /** What the file held when it was last read whole or written to here. */
-    private FileState known;
+    private volatile FileState known;
 
     private @Nullable Build written;
 
@@ -118,6 +118,11 @@ public final class BuildFile implements AutoCloseable {
     /** True if it was opened only to read. */
     public boolean readOnly() {
         return readOnly;
+    }
+
+    /** In what state it was when it was last read or written here. For any thread. */
+    public FileState state() {
+        return known;
     }
 
     /** What a file holds, without the pictures' bytes. */

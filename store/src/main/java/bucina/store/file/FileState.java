@@ -10,10 +10,10 @@ import java.util.UUID;
  * Which build a file holds, and how often it was written to.
  *
  * @param build drawn when the build was made; a copy has the same
- * @param plan  changes of the plan
- * @param log   entries and marks
+ * @param plan  how often the plan was changed
+ * @param log   how often entries or marks were added
  */
-record FileState(String build, long plan, long log) {
+public record FileState(String build, long plan, long log) {
 
     static FileState read(Connection connection) throws SQLException {
         try (Statement s = connection.createStatement();

@@ -26,11 +26,18 @@ final class Migrations {
     /** From this version on a file says what state it is in and has check sums. */
     static final int SEALED = 7;
 
+    private static final String KEPT = ".before-version-";
+
     private final List<Step> steps;
 
     /** Steps in order; the i-th takes version i + 1 to i + 2. Version 1 is the first that was ever published. */
     Migrations(List<Step> steps) {
         this.steps = List.copyOf(steps);
+    }
+
+    /** True for what was kept when the format of a build changed. */
+    static boolean kept(Path file, Path build) {
+        return String.valueOf(file.getFileName()).startsWith(build.getFileName() + KEPT);
     }
 
     int newest() {
@@ -67,7 +74,7 @@ final class Migrations {
         Path draft = OutFile.draft(path);
         try {
             Files.copy(path, draft);
-            OutFile.publish(draft, path.resolveSibling(path.getFileName() + ".before-version-" + newest()), true);
+            OutFile.publish(draft, path.resolveSibling(path.getFileName() + KEPT + newest()), true);
         } finally {
             Files.deleteIfExists(draft);
         }

@@ -37,7 +37,8 @@ final class NewFile {
         }
     }
 
-    private static void discard(Path draft) {
+    /** Removes a draft and what the database left beside it. */
+    static void discard(Path draft) {
         for (String suffix : List.of("", "-wal", "-shm", "-journal")) {
             try {
                 Files.deleteIfExists(draft.resolveSibling(draft.getFileName() + suffix));

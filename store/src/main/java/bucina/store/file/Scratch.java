@@ -68,6 +68,12 @@ final class Scratch {
     /** A copy of a build and what lies beside it, in a folder. */
     static Path copied(Path build, List<String> suffixes, Path folder) throws IOException {
         Path copy = folder.resolve("copy.bucina");
+        copy(build, suffixes, copy);
+        return copy;
+    }
+
+    /** Copies a build and what lies beside it under some suffixes. */
+    static void copy(Path build, List<String> suffixes, Path copy) throws IOException {
         Files.copy(build, copy);
         for (String suffix : suffixes) {
             Path beside = build.resolveSibling(build.getFileName() + suffix);
@@ -75,7 +81,6 @@ final class Scratch {
                 Files.copy(beside, copy.resolveSibling(copy.getFileName() + suffix));
             }
         }
-        return copy;
     }
 
     private static Optional<Sound> read(Path copy) {

@@ -120,6 +120,11 @@ final class Troubles {
         return damaged(path, e.getMessage(), e);
     }
 
+    /** What was found wrong with a draft is wrong with the file it was made of. */
+    static BuildFileException of(BuildFileException e, Path draft, Path path, String first) {
+        return make(path, e.trouble(), first + e.getMessage().replace(draft.toString(), path.toString()), e);
+    }
+
     static BuildFileException make(
             Path path, BuildFileException.Trouble trouble, String sentence, @Nullable Throwable cause) {
         return new BuildFileException(path, trouble, sentence, cause);
