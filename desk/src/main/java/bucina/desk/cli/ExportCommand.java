@@ -74,8 +74,12 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
     @Override
     public Integer call() {
         String chosen = chosen();
-        byte[] content = content(chosen);
-        write(content);
+        if (to.equals("json") && chosen.equals("build")) {
+            build();
+        } else {
+            byte[] content = content(chosen);
+            write(stream -> stream.write(content));
+        }
         String from = chosen.equals("flat")
                 ? flat().title() + " to "
                 : opened == null || to.equals("csv") && face == null
@@ -85,7 +89,7 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
         return Cli.FINE;
     }
 
-    private void write(byte[] content) {
+    private void write(OutFile.Content content) {
         try {
             OutFile.write(out, content, force);
         } catch (BuildFileException e) {
@@ -97,7 +101,6 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
 
     private byte[] content(String chosen) {
         return switch (to + " " + chosen) {
-            case "json build" -> json();
             case "json rules" -> bytes(Json.pretty(PlanJson.rules(open().build().rules())) + "\n");
             case "csv holes", "csv build" -> csv();
             case "svg build", "dxf build" -> drawn(FaceDrawing.of(reading()));
@@ -160,9 +163,10 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
         return opened().derivation().face(ref().face().id());
     }
 
-    private byte[] json() {
+    private void build() {
         try (BuildFile file = common().told(BuildFile.openToRead(file()))) {
-            return bytes(Json.pretty(BuildJson.write(file.document())) + "\n");
+            BuildFile.Contents contents = file.read();
+            write(stream -> BuildJson.write(contents.build(), contents.log(), file.photographs(), stream));
         }
     }
 

@@ -184,14 +184,16 @@ public final class BuildFile implements AutoCloseable {
     /** Reads everything, photographs too. */
     public Document document() {
         Contents contents = read();
-        return guarded(() -> {
-            List<Photo> photos = new ArrayList<>();
-            for (String hash :
-                    new PlanReader(connection).photos().stream().sorted().toList()) {
-                photo(hash).ifPresent(photos::add);
-            }
-            return new Document(contents.build(), contents.log(), photos);
-        });
+        List<Photo> photos = new ArrayList<>();
+        photographs().forEach(photos::add);
+        return new Document(contents.build(), contents.log(), photos);
+    }
+
+    /** The photographs in the order of their names, each read when it is asked for. */
+    public Iterable<Photo> photographs() {
+        List<String> names = guarded(
+                () -> new PlanReader(connection).photos().stream().sorted().toList());
+        return () -> names.stream().flatMap(n -> photo(n).stream()).iterator();
     }
 
     /** One photograph; empty if the file has none with this hash. */

@@ -1,7 +1,9 @@
 package bucina.store.file;
 
+import java.io.BufferedOutputStream;
 import java.io.IOException;
-import java.nio.ByteBuffer;
+import java.io.OutputStream;
+import java.nio.channels.Channels;
 import java.nio.channels.FileChannel;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
@@ -18,6 +20,13 @@ public final class OutFile {
 
     private OutFile() {}
 
+    /** What is written. */
+    public interface Content {
+
+        /** Writes it, piece by piece. */
+        void to(OutputStream out) throws IOException;
+    }
+
     /**
      * Writes the bytes.
      *
@@ -25,17 +34,21 @@ public final class OutFile {
      * @throws BuildFileException if there is such a file, or it cannot be written
      */
     public static void write(Path path, byte[] bytes, boolean force) {
+        write(path, out -> out.write(bytes), force);
+    }
+
+    /** As {@link #write(Path, byte[], boolean)}, without holding all of it at once. */
+    public static void write(Path path, Content content, boolean force) {
         if (!force) {
             checkNew(path);
         }
         Path draft = draft(path);
         try {
             try (FileChannel channel =
-                    FileChannel.open(draft, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
-                ByteBuffer left = ByteBuffer.wrap(bytes);
-                while (left.hasRemaining()) {
-                    channel.write(left);
-                }
+                            FileChannel.open(draft, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE);
+                    OutputStream out = new BufferedOutputStream(Channels.newOutputStream(channel), 1 << 16)) {
+                content.to(out);
+                out.flush();
                 channel.force(true);
             }
             publish(draft, path, force);

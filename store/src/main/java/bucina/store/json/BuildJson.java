@@ -15,8 +15,11 @@ import bucina.core.plan.Shelf;
 import bucina.core.plan.Workshop;
 import bucina.store.Document;
 import bucina.store.Photo;
+import com.fasterxml.jackson.core.JsonGenerator;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.io.OutputStream;
 import java.util.Base64;
 import java.util.HashMap;
 import java.util.List;
@@ -29,6 +32,8 @@ public final class BuildJson {
     public static final int VERSION = 6;
 
     private static final String FORMAT = "bucina-build";
+
+    private static final String PHOTOS = "photographs";
 
     private static final String[] FIELDS = {
         "format",
@@ -45,14 +50,41 @@ public final class BuildJson {
         "workshop",
         "marks",
         "log",
-        "photographs"
+        PHOTOS
     };
 
     private BuildJson() {}
 
     /** The document as a tree. */
     public static ObjectNode write(Document document) {
-        Build build = document.build();
+        ObjectNode node = head(document.build(), document.log());
+        node.set(PHOTOS, array(document.photos(), BuildJson::photo));
+        return node;
+    }
+
+    /**
+     * Writes a build as people read it, one photograph in memory at a time.
+     *
+     * @throws IOException if it cannot be written
+     */
+    public static void write(Build build, Logbook log, Iterable<Photo> photos, OutputStream out) throws IOException {
+        try (JsonGenerator json = Json.pretty(out)) {
+            json.writeStartObject();
+            for (Map.Entry<String, JsonNode> field : head(build, log).properties()) {
+                json.writeFieldName(field.getKey());
+                json.writeTree(field.getValue());
+            }
+            json.writeArrayFieldStart(PHOTOS);
+            for (Photo photo : photos) {
+                json.writeTree(photo(photo));
+            }
+            json.writeEndArray();
+            json.writeEndObject();
+            json.writeRaw('\n');
+        }
+    }
+
+    private static ObjectNode head(Build build, Logbook log) {
         ObjectNode node = NODES.objectNode()
                 .put("format", FORMAT)
                 .put("version", VERSION)
@@ -73,17 +105,16 @@ public final class BuildJson {
         if (!build.workshop().equals(Workshop.NONE)) {
             node.set("workshop", Kinds.write(Kind.On.WORKSHOP, build.workshop().shelf()));
         }
-        node.set("marks", array(document.log().marks(), LogJson::mark));
-        node.set("log", array(document.log().entries(), LogJson::entry));
-        node.set(
-                "photographs",
-                array(
-                        document.photos(),
-                        p -> NODES.objectNode()
-                                .put("sha256", p.sha256())
-                                .put("type", p.type())
-                                .put("data", Base64.getEncoder().encodeToString(p.content()))));
+        node.set("marks", array(log.marks(), LogJson::mark));
+        node.set("log", array(log.entries(), LogJson::entry));
         return node;
+    }
+
+    private static ObjectNode photo(Photo photo) {
+        return NODES.objectNode()
+                .put("sha256", photo.sha256())
+                .put("type", photo.type())
+                .put("data", Base64.getEncoder().encodeToString(photo.content()));
     }
 
     /** The version of the format that a document says it has, as far as it can be read. */
@@ -103,7 +134,7 @@ public final class BuildJson {
         List<Mark> marks = at.list("marks", LogJson::mark);
         List<LogEntry> entries = at.list("log", LogJson::entry);
         Logbook log = at.get("log").make(() -> new Logbook(entries, marks));
-        List<Photo> photos = at.list("photographs", BuildJson::photo);
+        List<Photo> photos = at.list(PHOTOS, BuildJson::photo);
         return at.make(() -> new Document(build, log, photos));
     }
 

@@ -2,6 +2,7 @@ package bucina.store.json;
 
 import bucina.core.measure.InputException;
 import com.fasterxml.jackson.core.JsonFactory;
+import com.fasterxml.jackson.core.JsonGenerator;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.StreamReadConstraints;
@@ -14,6 +15,7 @@ import com.fasterxml.jackson.databind.cfg.JsonNodeFeature;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.OutputStream;
 import java.io.UncheckedIOException;
 
 /** One way of reading and writing JSON trees for the whole program: strict, decimal numbers exact. */
@@ -102,5 +104,12 @@ public final class Json {
         } catch (JsonProcessingException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** Writes a tree as people read it, bit by bit, in UTF-8; the stream stays open. */
+    static JsonGenerator pretty(OutputStream out) throws IOException {
+        return MAPPER.writerWithDefaultPrettyPrinter()
+                .without(JsonGenerator.Feature.AUTO_CLOSE_TARGET)
+                .createGenerator(out);
     }
 }

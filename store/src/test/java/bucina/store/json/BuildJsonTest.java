@@ -23,6 +23,7 @@ import bucina.core.rivet.HeadStyle;
 import bucina.core.sheet.Point;
 import bucina.store.Demo;
 import bucina.store.Document;
+import bucina.store.Photo;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
@@ -30,6 +31,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.networknt.schema.JsonSchema;
 import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
@@ -40,6 +42,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -47,6 +50,31 @@ import org.junit.jupiter.params.provider.CsvSource;
 class BuildJsonTest {
 
     private final Document demo = Demo.document();
+
+    @Test
+    void written_bit_by_bit_it_is_the_same() throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        BuildJson.write(demo.build(), demo.log(), demo.photos(), out);
+        assertThat(out.toString(StandardCharsets.UTF_8)).isEqualTo(Json.pretty(BuildJson.write(demo)) + "\n");
+    }
+
+    @Test
+    void of_its_photographs_one_is_in_memory_at_a_time() throws IOException {
+        int bytes = 1_000_000;
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        Iterable<Photo> photos = () -> IntStream.range(0, 8)
+                .mapToObj(i -> {
+                    assertThat(out.size())
+                            .as("written before photograph %d is read", i)
+                            .isGreaterThan(i * bytes);
+                    byte[] content = new byte[bytes];
+                    content[0] = (byte) i;
+                    return Photo.of("image/png", content);
+                })
+                .iterator();
+        BuildJson.write(demo.build(), demo.log(), photos, out);
+        assertThat(out.size()).isGreaterThan(8 * bytes);
+    }
 
     private static Document again(Document document) {
         return BuildJson.read(Json.read(Json.pretty(BuildJson.write(document))));
