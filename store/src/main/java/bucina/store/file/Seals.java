@@ -160,7 +160,7 @@ final class Seals {
         try (Statement s = connection.createStatement();
                 ResultSet r = s.executeQuery("SELECT name, part, digest FROM seal")) {
             while (r.next()) {
-                written.put(new Part(r.getString(1), r.getLong(2)), r.getLong(3));
+                written.put(new Part(String.valueOf(r.getString(1)), r.getLong(2)), r.getLong(3));
             }
         }
         return written;

@@ -53,40 +53,7 @@ class OlderVersionsTest {
     private Path folder;
 
     private Path version1() throws SQLException {
-        Path path = folder.resolve("old.bucina");
-        BuildFile.create(path, Demo.document()).close();
-        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path);
-                Statement s = c.createStatement()) {
-            for (String sql : List.of(
-                    "ALTER TABLE assembly DROP COLUMN twin",
-                    "ALTER TABLE face DROP COLUMN zones",
-                    "ALTER TABLE layer DROP COLUMN bends",
-                    "ALTER TABLE fastener_group DROP COLUMN holes",
-                    "ALTER TABLE part DROP COLUMN kind",
-                    "DROP TABLE state",
-                    "DROP TABLE seal",
-                    "DROP TABLE kept_sum",
-                    "DROP TABLE tool",
-                    "DROP TABLE batch",
-                    "DROP TABLE index_mark",
-                    "DROP TABLE fit_reading",
-                    "ALTER TABLE mark DROP COLUMN done",
-                    "ALTER TABLE mark DROP COLUMN note",
-                    "DROP TABLE query",
-                    "DROP TABLE acceptance",
-                    "DROP TABLE bulletin",
-                    "UPDATE build SET rules = json_set(rules, '$.rules', (SELECT json_group_array(json(value)) FROM "
-                            + "json_each(rules, '$.rules') "
-                            + "WHERE json_extract(value, '$.key') NOT IN ('gauge.least', 'head.tangent.clear', "
-                            + "'lap.lift.back', 'blind.punch.under', "
-                            + "'blind.tail.diameter', 'opening.land.least', 'opening.corner.least') AND "
-                            + "json_extract(value, '$.key') NOT LIKE 'fit.%'))",
-                    "PRAGMA user_version = 1",
-                    "PRAGMA wal_checkpoint(TRUNCATE)")) {
-                s.execute(sql);
-            }
-        }
-        return path;
+        return OldFile.version1(folder.resolve("old.bucina"));
     }
 
     @Test
