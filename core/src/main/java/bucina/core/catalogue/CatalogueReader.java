@@ -284,7 +284,7 @@ public final class CatalogueReader {
                 .map(BigDecimal::new)
                 .toList();
         return new RivetSize(
-                HeadStyle.valueOf(row.get("head")),
+                head(row.get("head")),
                 Integer.parseInt(row.get("dash")),
                 inches(row, "hole_in"),
                 row.get("drill"),
@@ -293,6 +293,14 @@ public final class CatalogueReader {
                 inches(row, "cup_depth_in"),
                 stocked,
                 row.get("source"));
+    }
+
+    private static HeadStyle head(String word) {
+        return Arrays.stream(HeadStyle.values())
+                .filter(h -> h.name().equals(word))
+                .findFirst()
+                .orElseThrow(() -> new InputException("head \"" + word + "\" must be one of "
+                        + Arrays.stream(HeadStyle.values()).map(Enum::name).collect(Collectors.joining(", "))));
     }
 
     private static BlindTable.Row blind(CSVRecord row) {

@@ -1,7 +1,6 @@
 package bucina.desk.cli;
 
 import bucina.core.callout.Callout;
-import bucina.core.drawing.Drawing;
 import bucina.core.drawing.Intake;
 import bucina.core.guard.BroughtLog;
 import bucina.core.log.Logbook;
@@ -26,10 +25,13 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.function.Function;
+import java.util.function.ToIntFunction;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -109,47 +111,62 @@ final class ImportCommand implements Callable<Integer> {
                 document.build(), new BroughtLog(derivation, document.log()).accepted(because), document.photos());
     }
 
-    /** A table that names faces makes one of each. */
-    private Build table(Build empty, String stem, Unit unit, Intake.Choices choices) {
-        Build build = empty;
-        for (Map.Entry<String, Drawing> each : HoleCsv.readFaces(
-                        TextFile.read(in), common.unit(), common.catalogue().drills(), Progress.NONE)
-                .entrySet()) {
-            build = Intake.of(each.getValue())
-                    .asFace(build, each.getKey().isBlank() ? stem : each.getKey(), unit, choices);
+    /** What is brought in: a face of a drawing, or of a table that names faces one of each; and its unit. */
+    private record Faces(Map<String, Intake> each, Optional<Unit> unit) {
+
+        int sum(ToIntFunction<Intake> figure) {
+            return each.values().stream().mapToInt(figure).sum();
         }
-        return build;
+
+        /** Sentences about each, with its name where there are several. */
+        List<String> say(Function<Intake, List<String>> about) {
+            return each.entrySet().stream()
+                    .flatMap(e ->
+                            about.apply(e.getValue()).stream().map(s -> each.size() > 1 ? e.getKey() + ": " + s : s))
+                    .toList();
+        }
+    }
+
+    private Faces faces(String stem) {
+        if (from.equals("csv") && face == null) {
+            Map<String, Intake> each = new LinkedHashMap<>();
+            HoleCsv.readFaces(
+                            TextFile.read(in), common.unit(), common.catalogue().drills(), Progress.NONE)
+                    .forEach((name, drawing) -> each.put(name.isBlank() ? stem : name, Intake.of(drawing)));
+            return new Faces(each, Optional.of(common.unit()));
+        }
+        Bringing brought = Bringing.read(
+                in, Bringing.Format.of(from), common.unit(), common.catalogue().drills(), Progress.NONE);
+        return new Faces(Map.of(face != null ? face.strip() : stem, brought.intake()), brought.unit());
     }
 
     private int drawing() {
-        Bringing brought = Bringing.read(
-                in, Bringing.Format.of(from), common.unit(), common.catalogue().drills(), Progress.NONE);
-        if (brought.unit().isEmpty() && common.unitGiven().isEmpty()) {
+        String stem = in.getFileName().toString().replaceFirst("\\.[^.]*$", "");
+        Faces faces = faces(stem);
+        if (faces.unit.isEmpty() && common.unitGiven().isEmpty()) {
             throw Common.wrong(in + " does not say its unit: add --unit mm or --unit in");
         }
-        String stem = in.getFileName().toString().replaceFirst("\\.[^.]*$", "");
-        String name = face != null ? face.strip() : stem;
         Intake.Choices choices = new Intake.Choices(
                 Optional.ofNullable(thickness).map(t -> common.lengths().parsePositive(t, "--thickness")),
                 !because.isBlank(),
                 Callout.parse(fastener).fastener(),
                 Material.parse(material),
                 common.catalogue());
-        Unit unit = brought.unit().or(common::unitGiven).orElse(Unit.INCH);
-        Build empty = new Build(
+        Unit unit = faces.unit.or(common::unitGiven).orElse(Unit.INCH);
+        Build build = new Build(
                 stem.isBlank() ? "Build" : stem, "", common.catalogue().rules(), 1, List.of(), List.of(), Map.of());
-        Build build = from.equals("csv") && face == null
-                ? table(empty, name, unit, choices)
-                : brought.intake().asFace(empty, name, unit, choices);
+        for (Map.Entry<String, Intake> each : faces.each.entrySet()) {
+            build = each.getValue().asFace(build, each.getKey(), unit, choices);
+        }
         common.told(BuildFile.create(out, new Document(build, new Logbook(List.of(), List.of()), List.of())))
                 .close();
         ObjectNode node = Common.object()
                 .put("out", out.toString())
-                .put("face", name)
-                .put("sheets", brought.intake().sheets().size())
-                .put("holes", brought.intake().count());
-        brought.intake().left().forEach(node.putArray("left_out")::add);
-        List<String> lines = new ArrayList<>(brought.intake().sentences());
+                .put("face", String.join(", ", faces.each.keySet()))
+                .put("sheets", faces.sum(i -> i.sheets().size()))
+                .put("holes", faces.sum(Intake::count));
+        faces.say(Intake::left).forEach(node.putArray("left_out")::add);
+        List<String> lines = new ArrayList<>(faces.say(Intake::sentences));
         lines.add("Made " + out);
         common.answer(node, lines);
         return Cli.FINE;

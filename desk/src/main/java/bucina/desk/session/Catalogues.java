@@ -33,8 +33,12 @@ public final class Catalogues {
 
     /** Reads the tables. The builder's own lie in the folder {@code catalogue} of {@link Places#settings()}. */
     public static InForce read() {
+        return read(Places.settings().resolve("catalogue"));
+    }
+
+    static InForce read(Path folder) {
         List<String> said = new ArrayList<>();
-        return new InForce(CatalogueReader.read(name -> table(name, said)), said);
+        return new InForce(CatalogueReader.read(name -> table(folder, name, said)), said);
     }
 
     /** Likewise, for where nothing can be said. */
@@ -42,8 +46,8 @@ public final class Catalogues {
         return read().catalogue();
     }
 
-    private static Reader table(String name, List<String> said) {
-        Path own = Places.settings().resolve("catalogue").resolve(name + ".csv");
+    private static Reader table(Path folder, String name, List<String> said) {
+        Path own = folder.resolve(name + ".csv");
         if (!Files.isRegularFile(own)) {
             return CatalogueReader.shippedTable(name);
         }

@@ -29,21 +29,22 @@ public final class FaultLog {
     public static synchronized String write(String doing, Throwable failure) {
         String where = open() ? " It is written down in " + at + "; please send that." : " Please report what you did.";
         LOG.log(Level.SEVERE, doing, failure);
-        return "Bucina itself failed (" + failure.getClass().getSimpleName() + ")." + where;
+        return "Bucina itself failed." + where;
     }
 
-    /** The file written to, in the settings folder; true if it can be. */
+    /** The file written to, in the settings folder or where that cannot be in the temporary one; true if it can be. */
     private static boolean open() {
-        if (at != null) {
-            return true;
-        }
-        Path wanted = Places.settings().resolve("bucina.log");
+        LOG.setUseParentHandlers(false);
+        return at != null || open(Places.settings()) || open(Path.of(System.getProperty("java.io.tmpdir")));
+    }
+
+    private static boolean open(Path folder) {
+        Path wanted = folder.resolve("bucina.log");
         try {
-            Files.createDirectories(wanted.getParent());
+            Files.createDirectories(folder);
             FileHandler handler = new FileHandler(wanted.toString().replace("%", "%%"), BYTES, FILES, true);
             handler.setFormatter(new SimpleFormatter());
             handler.setEncoding("UTF-8");
-            LOG.setUseParentHandlers(false);
             LOG.addHandler(handler);
             at = Path.of(wanted + ".0");
             return true;

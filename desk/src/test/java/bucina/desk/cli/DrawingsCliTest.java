@@ -85,8 +85,10 @@ class DrawingsCliTest extends OnCommandLine {
                 .hasSize(680)
                 .first()
                 .isEqualTo("face,row,hole,group,x_mm,y_mm,diameter_mm,grip_mm,use");
-        assertThat(run("import", first, "--from", "csv", "--out", folder.resolve("all.bucina")))
+        assertThat(run("import", first, "--from", "csv", "--out", folder.resolve("all.bucina"), "--json"))
                 .isZero();
+        assertThat(json().at("/holes").asInt()).isEqualTo(679);
+        assertThat(json().at("/left_out")).isEmpty();
         assertThat(run("export", folder.resolve("all.bucina"), "--to", "csv", "--out", second))
                 .isZero();
         assertThat(places(second)).isEqualTo(places(first));

@@ -12,6 +12,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -171,6 +172,51 @@ class HostileCliTest {
             if (!call.startsWith("export")) {
                 assertThat(Json.read(out).isContainerNode()).as(call).isTrue();
             }
+        }
+    }
+
+    @Test
+    void an_argument_of_thousands_of_tabs_gets_one_bounded_line() {
+        judge(List.of("calc", "edge", "--diameter", "\t".repeat(60_000), "--head", "flush", "--distance", ".28"));
+        judge(List.of("check", "\t".repeat(60_000)));
+        assertThat(err.length()).isLessThan(5000);
+        assertThat(err).doesNotContain("\t");
+    }
+
+    @Test
+    void what_is_too_much_for_the_machine_ends_in_a_sentence_and_leaves_the_file() throws IOException {
+        file = folder.resolve("locker.bucina");
+        DemoBuild.write(DemoBuild.Which.LOCKER, file, CatalogueReader.shipped());
+        byte[] before = Files.readAllBytes(file);
+        for (Error error : List.of(new OutOfMemoryError("heap"), new StackOverflowError())) {
+            StringWriter errors = new StringWriter();
+            Clock failing = new Clock() {
+                @Override
+                public ZoneId getZone() {
+                    return ZoneOffset.UTC;
+                }
+
+                @Override
+                public Clock withZone(ZoneId zone) {
+                    return this;
+                }
+
+                @Override
+                public Instant instant() {
+                    throw error;
+                }
+            };
+            List<String> words = words("mark FILE --face Lid --row R1 --holes 1-4 --operation deburred");
+            int exit = Cli.run(
+                    failing,
+                    new PrintWriter(new StringWriter()),
+                    new PrintWriter(errors),
+                    words.toArray(String[]::new));
+            assertThat(exit).isEqualTo(2);
+            assertThat(errors.toString())
+                    .startsWith("This was too much for the memory of this computer")
+                    .hasLineCount(1);
+            assertThat(Files.readAllBytes(file)).isEqualTo(before);
         }
     }
 }

@@ -259,7 +259,7 @@ class SessionTest extends OnDesk {
                 },
                 () -> fail("went on"),
                 refused::add);
-        assertThat(refused).singleElement().asString().startsWith("Bucina itself failed (IllegalStateException)");
+        assertThat(refused).singleElement().asString().startsWith("Bucina itself failed. It is written down in ");
         assertThat(session.notices().statusProperty().get()).startsWith("Not saved");
         assertThat(onDisk()).isEqualTo(before);
         assertThat(session.history().undoWords()).isEmpty();

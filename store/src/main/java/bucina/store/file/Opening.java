@@ -48,9 +48,8 @@ final class Opening {
         try {
             Journals.Beside beside = Journals.settle(path, said);
             boolean alone = readOnly && beside != Journals.Beside.OWN;
-            connection = connect(path, readOnly, alone);
-            if (readOnly && !alone && !reads(connection)) {
-                close(connection);
+            connection = readOnly && !alone ? beside(path) : connect(path, readOnly, alone);
+            if (connection == null) {
                 return inMemory(path, copied(path));
             }
             if (!readOnly) {
@@ -71,12 +70,18 @@ final class Opening {
         }
     }
 
-    private static boolean reads(Connection connection) {
-        try (Statement s = connection.createStatement()) {
-            return s.execute("PRAGMA schema_version");
+    /** To read it with the journal beside it; null where a full disk or a read-only folder does not allow that. */
+    private static @Nullable Connection beside(Path path) {
+        @Nullable Connection connection = null;
+        try {
+            connection = connect(path, true, false);
+            try (Statement s = connection.createStatement()) {
+                s.execute("PRAGMA schema_version");
+            }
+            return connection;
         } catch (SQLException e) {
-            // A folder that cannot be written does not let a journal be read in its place.
-            return false;
+            close(connection);
+            return null;
         }
     }
 

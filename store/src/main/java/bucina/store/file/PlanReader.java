@@ -189,12 +189,22 @@ final class PlanReader {
                 r -> new Assembly(
                         new Id.Assembly(r.getLong("id")),
                         r.getString("name"),
-                        Hand.valueOf(r.getString("hand").toUpperCase(Locale.ROOT)),
+                        word(Hand.values(), r, "hand"),
                         unit(r.getString("unit")),
                         texts(r.getString("drawings")),
                         taken(faces, r),
                         Optional.ofNullable(r.getString("twin")).map(PlanJson::twinFrom)));
         return whole(assemblies, "face", faces);
+    }
+
+    private static <E extends Enum<E>> E word(E[] words, ResultSet r, String column) throws SQLException {
+        String text = r.getString(column);
+        for (E word : words) {
+            if (word.name().toLowerCase(Locale.ROOT).equals(text)) {
+                return word;
+            }
+        }
+        throw new IllegalArgumentException(column + " \"" + text + "\" is not known");
     }
 
     private static Unit unit(String symbol) {
@@ -286,7 +296,7 @@ final class PlanReader {
                 r -> new Mark(
                         new Id.Hole(r.getLong("hole")),
                         new Id.Layer(r.getLong("layer")),
-                        Mark.Side.valueOf(r.getString("side").toUpperCase(Locale.ROOT)),
+                        word(Mark.Side.values(), r, "side"),
                         operation.apply(r.getString("operation")),
                         Instant.parse(r.getString("at")),
                         r.getInt("done") != 0,

@@ -179,4 +179,64 @@ class JournalsTest extends OnFile {
             assertThat(entries(one)).isEqualTo(entries(two)).hasSize(left.entry.id() + 2);
         }
     }
+
+    /** A file of the first format with a change that is still in the log beside it. */
+    private Path older(String name) throws SQLException, IOException {
+        Path old = OldFile.version1(folder.resolve("old.bucina"));
+        Path place = folder.resolve(name);
+        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + old);
+                Statement s = c.createStatement()) {
+            s.execute("PRAGMA journal_mode = WAL");
+            s.execute("PRAGMA wal_autocheckpoint = 0");
+            s.execute("UPDATE face SET viewed = 'from the bench'");
+            Files.copy(old, place);
+            Files.copy(folder.resolve("old.bucina-wal"), folder.resolve(name + "-wal"));
+        }
+        Files.delete(old);
+        return place;
+    }
+
+    private static String viewed(BuildFile file) {
+        return file.read().build().faces().getFirst().face().viewed();
+    }
+
+    @Test
+    void a_build_of_an_older_format_is_brought_up_with_the_log_that_is_its_own() throws Exception {
+        Path place = older("place.bucina");
+        try (BuildFile read = BuildFile.openToRead(place)) {
+            assertThat(viewed(read)).isEqualTo("from the bench");
+        }
+        try (BuildFile file = BuildFile.open(place)) {
+            assertThat(viewed(file)).isEqualTo("from the bench");
+            assertThat(file.said()).isEmpty();
+        }
+        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + place + ".before-version-7");
+                Statement s = c.createStatement();
+                ResultSet r = s.executeQuery("SELECT viewed FROM face")) {
+            assertThat(r.getString(1)).isEqualTo("from the bench");
+        }
+    }
+
+    @Test
+    void a_build_of_an_older_format_is_not_mixed_with_the_log_of_another() throws Exception {
+        Path place = older("place.bucina");
+        Files.delete(folder.resolve("place.bucina-wal"));
+        Path another = another();
+        Killed left = killed(another, "of another");
+        Files.write(folder.resolve("place.bucina-wal"), left.log);
+        try (BuildFile file = BuildFile.open(place)) {
+            assertThat(entries(file)).isEqualTo(demo.log().entries());
+            assertThat(file.said()).singleElement().asString().contains("put aside");
+        }
+    }
+
+    @Test
+    void a_build_is_read_where_the_database_has_no_room_for_what_it_keeps_beside_it() throws IOException {
+        Files.createFile(folder.resolve(path.getFileName() + "-wal"));
+        // In the place of its own file there is something else, as on a full disk there is nothing.
+        Files.createDirectory(folder.resolve(path.getFileName() + "-shm"));
+        try (BuildFile file = BuildFile.openToRead(path)) {
+            assertThat(file.document()).isEqualTo(demo);
+        }
+    }
 }

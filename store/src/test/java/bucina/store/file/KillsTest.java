@@ -128,9 +128,23 @@ class KillsTest {
         assertThat(after.keySet()).contains(Deed.ENTRY, Deed.MARK, Deed.PLAN);
     }
 
-    /** What a process confirmed last of each until it was killed at a random moment. */
-    private Map<Deed, Long> killed(int round, Random random) throws IOException, InterruptedException {
-        Process process = new ProcessBuilder(
+    @Test
+    void asked_to_end_it_leaves_nothing_beside_the_file() throws Exception {
+        Path path = folder.resolve("killed.bucina");
+        BuildFile.create(path, demo).close();
+        Files.move(OldFile.version1(folder.resolve("made.bucina")), folder.resolve("old"));
+        Process process = busy(1);
+        try (BufferedReader out = new BufferedReader(new InputStreamReader(process.getInputStream()))) {
+            assertThat(out.readLine()).startsWith("ENTRY");
+            process.destroy();
+            process.waitFor();
+        }
+        assertThat(list().stream().filter(p -> p.getFileName().toString().startsWith("killed")))
+                .containsExactly(path);
+    }
+
+    private Process busy(int round) throws IOException {
+        return new ProcessBuilder(
                         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                         "--enable-native-access=ALL-UNNAMED",
                         "-XX:TieredStopAtLevel=1",
@@ -141,6 +155,11 @@ class KillsTest {
                         "" + round)
                 .redirectErrorStream(true)
                 .start();
+    }
+
+    /** What a process confirmed last of each until it was killed at a random moment. */
+    private Map<Deed, Long> killed(int round, Random random) throws IOException, InterruptedException {
+        Process process = busy(round);
         Map<Deed, Long> confirmed = new EnumMap<>(Deed.class);
         int patience = 1 + random.nextInt(18);
         try (BufferedReader out = new BufferedReader(new InputStreamReader(process.getInputStream()))) {
