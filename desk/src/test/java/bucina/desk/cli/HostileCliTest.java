@@ -12,7 +12,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.ZoneId;
+import java.time.InstantSource;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -190,25 +190,12 @@ class HostileCliTest {
         byte[] before = Files.readAllBytes(file);
         for (Error error : List.of(new OutOfMemoryError("heap"), new StackOverflowError())) {
             StringWriter errors = new StringWriter();
-            Clock failing = new Clock() {
-                @Override
-                public ZoneId getZone() {
-                    return ZoneOffset.UTC;
-                }
-
-                @Override
-                public Clock withZone(ZoneId zone) {
-                    return this;
-                }
-
-                @Override
-                public Instant instant() {
-                    throw error;
-                }
+            InstantSource failing = () -> {
+                throw error;
             };
             List<String> words = words("mark FILE --face Lid --row R1 --holes 1-4 --operation deburred");
             int exit = Cli.run(
-                    failing,
+                    failing.withZone(ZoneOffset.UTC),
                     new PrintWriter(new StringWriter()),
                     new PrintWriter(errors),
                     words.toArray(String[]::new));

@@ -13,7 +13,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.ZoneId;
+import java.time.InstantSource;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
@@ -47,22 +47,7 @@ class CopyKeeperTest {
     }
 
     private Session opened() {
-        Clock clock = new Clock() {
-            @Override
-            public ZoneId getZone() {
-                return ZoneOffset.UTC;
-            }
-
-            @Override
-            public Clock withZone(ZoneId zone) {
-                return this;
-            }
-
-            @Override
-            public Instant instant() {
-                return time;
-            }
-        };
+        Clock clock = ((InstantSource) () -> time).withZone(ZoneOffset.UTC);
         return Session.open(file, Optional.empty(), CatalogueReader.shipped(), clock, Runnable::run, ui::add);
     }
 
