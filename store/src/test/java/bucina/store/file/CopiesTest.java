@@ -16,6 +16,9 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDateTime;
@@ -82,12 +85,17 @@ class CopiesTest extends OnFile {
     }
 
     @Test
-    void what_was_committed_and_is_still_beside_the_file_is_in_the_copy() throws IOException {
-        try (BuildFile reader = BuildFile.openToRead(path);
-                BuildFile file = BuildFile.open(path)) {
-            reader.read();
+    void what_was_committed_and_is_still_beside_the_file_is_in_the_copy() throws Exception {
+        try (BuildFile file = BuildFile.open(path);
+                Connection held = DriverManager.getConnection("jdbc:sqlite:" + path);
+                Statement s = held.createStatement()) {
+            // Another program that reads an old state and does not let go.
+            held.setAutoCommit(false);
+            assertThat(s.executeQuery("SELECT id FROM log_entry").next()).isTrue();
+            file.set("busy_timeout", 10);
             Build build = file.read().build();
             file.append(Demo.entry(build, 0, "note"), List.of(), Clock.systemUTC(), o -> {});
+            assertThat(path.resolveSibling(path.getFileName() + "-wal")).isNotEmptyFile();
             assertThat(held(copies.make(path, NOON)).contents().log().entries())
                     .hasSize(demo.log().entries().size() + 1);
         }
