@@ -173,6 +173,15 @@ class CopiesTest extends OnFile {
     }
 
     @Test
+    void a_copy_with_a_damaged_photograph_is_damaged() throws IOException {
+        Path copy = copies.make(path, NOON).copy().path();
+        byte[] bytes = Files.readAllBytes(copy);
+        bytes[new String(bytes, StandardCharsets.ISO_8859_1).indexOf("not really a picture")] ^= 1;
+        Files.write(copy, bytes);
+        assertThat(copies.lastGood(path)).isEmpty();
+    }
+
+    @Test
     void what_would_be_lost_is_what_was_written_since() {
         Copies.Held held = held(copies.make(path, NOON));
         assertThat(Loss.of(path, held).nothing()).isTrue();
