@@ -13,9 +13,15 @@ import java.util.Optional;
  * A line drawing.
  *
  * @param shapes in order
- * @param left   what a reader left out, one sentence each
+ * @param left   what a reader left out
+ * @param notes  what a reader understood that should be looked at, one sentence each
  */
-public record Drawing(List<Shape> shapes, List<String> left) {
+public record Drawing(List<Shape> shapes, List<Left> left, List<String> notes) {
+
+    /** A drawing with nothing left out. */
+    public Drawing(List<Shape> shapes) {
+        this(shapes, List.of(), List.of());
+    }
 
     /** One thing drawn. */
     public sealed interface Shape {
@@ -70,6 +76,7 @@ public record Drawing(List<Shape> shapes, List<String> left) {
     public Drawing {
         shapes = List.copyOf(shapes);
         left = List.copyOf(left);
+        notes = List.copyOf(notes);
     }
 
     /**

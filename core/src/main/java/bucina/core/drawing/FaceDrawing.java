@@ -38,17 +38,15 @@ public final class FaceDrawing {
             layer.outline().openings().forEach(o -> shapes.add(path(name, o)));
         }
         reading.readings().forEach(r -> shapes.add(hole(r)));
-        return new Drawing(shapes, List.of());
+        return new Drawing(shapes);
     }
 
     /** Holes alone. */
     public static Drawing holes(FaceReading reading) {
-        return new Drawing(
-                reading.readings().stream()
-                        .map(FaceDrawing::hole)
-                        .map(Drawing.Shape.class::cast)
-                        .toList(),
-                List.of());
+        return new Drawing(reading.readings().stream()
+                .map(FaceDrawing::hole)
+                .map(Drawing.Shape.class::cast)
+                .toList());
     }
 
     private static Drawing.Circle hole(HoleReading r) {

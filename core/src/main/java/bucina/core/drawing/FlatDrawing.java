@@ -38,7 +38,7 @@ public final class FlatDrawing {
                 "from the side the flanges stand up on",
                 "x, grain " + flat.bracket().grain().word(),
                 "y",
-                new Drawing(shapes, List.of()));
+                new Drawing(shapes));
     }
 
     private static void band(List<Drawing.Shape> shapes, BracketFlat.BandLine b) {
@@ -80,7 +80,7 @@ public final class FlatDrawing {
                 "from the side that bends over 0° turn to",
                 "away from the first leg's free edge",
                 "",
-                new Drawing(shapes, List.of()));
+                new Drawing(shapes));
     }
 
     private static void bands(FlatPattern flat, List<Drawing.Shape> shapes, double w, List<Length> sight) {

@@ -17,6 +17,7 @@ import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
+import bucina.core.sheet.Box;
 import bucina.core.sheet.Crossing;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Ring;
@@ -35,9 +36,10 @@ import java.util.Set;
  *
  * @param sheets  outlines with their openings, largest first where the drawing gives no order
  * @param rows    holes by row
- * @param left    what is left out and why, one sentence each
+ * @param left    what is left out and why
+ * @param notes   what should be looked at, one sentence each
  */
-public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
+public record Intake(List<Sheet> sheets, List<Line> rows, List<Left> left, List<String> notes) {
 
     /** Circles up to this are holes for fasteners; larger ones are openings. */
     public static final Length LARGEST_HOLE = Length.in(.5);
@@ -67,53 +69,97 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
         sheets = List.copyOf(sheets);
         rows = List.copyOf(rows);
         left = List.copyOf(left);
+        notes = List.copyOf(notes);
     }
 
     /** Understands a drawing. */
     public static Intake of(Drawing drawing) {
-        List<String> left = new ArrayList<>(drawing.left());
-        Map<String, List<Ring>> rings = new LinkedHashMap<>();
-        Map<String, List<Drawing.Circle>> holes = new LinkedHashMap<>();
-        int open = 0;
-        int words = 0;
-        for (Drawing.Shape shape : drawing.shapes()) {
-            switch (shape) {
-                case Drawing.Path p -> {
-                    if (!p.closed() || p.corners().size() < 2) {
-                        open++;
-                    } else {
-                        ring(p).ifPresentOrElse(
-                                        r -> rings.computeIfAbsent(p.layer(), l -> new ArrayList<>())
-                                                .add(r),
-                                        () -> left.add("A closed line on layer \"" + p.layer()
-                                                + "\" has no area or crosses itself: left out."));
-                    }
-                }
-                case Drawing.Circle c -> {
-                    if (c.diameter().atMost(LARGEST_HOLE)) {
-                        holes.computeIfAbsent(c.layer(), l -> new ArrayList<>()).add(c);
-                    } else {
-                        rings.computeIfAbsent(c.layer(), l -> new ArrayList<>())
-                                .add(Ring.circle(c.at(), c.diameter().times(0.5)));
-                    }
-                }
-                case Drawing.Spot s ->
-                    holes.computeIfAbsent(s.layer(), l -> new ArrayList<>())
-                            .add(new Drawing.Circle(s.layer(), s.at(), Length.in(.098), Optional.empty()));
-                case Drawing.Words w -> words++;
-            }
-        }
-        count(left, open, "open line is no outline:", "open lines are no outline:");
-        count(left, words, "text is", "texts are");
-        int twice = holes.values().stream().mapToInt(Intake::once).sum();
-        count(left, twice, "hole is drawn again where one is already:", "holes are drawn again where one is already:");
-        return new Intake(sheets(rings, left), lines(holes), left);
+        return new Understanding().of(drawing);
     }
 
-    private static void count(List<String> left, int many, String one, String more) {
-        if (many > 0) {
-            left.add(many + " " + (many == 1 ? one : more) + " left out.");
+    /** What is gathered of the shapes, one after another. */
+    private static final class Understanding {
+        private final List<Left> left = new ArrayList<>();
+        private final Map<String, List<Ring>> rings = new LinkedHashMap<>();
+        private final Map<String, List<Drawing.Circle>> holes = new LinkedHashMap<>();
+        private final Map<String, Integer> words = new LinkedHashMap<>();
+
+        Intake of(Drawing drawing) {
+            left.addAll(drawing.left());
+            drawing.shapes().forEach(this::take);
+            words.forEach((layer, many) ->
+                    left.add(new Left("text", many, layer, "words are no line of a sheet", Optional.empty())));
+            holes.forEach((layer, circles) -> {
+                int twice = once(circles);
+                if (twice > 0) {
+                    left.add(new Left("hole", twice, layer, "drawn where one is already", Optional.empty()));
+                }
+            });
+            rings.forEach((layer, list) -> {
+                int twice = onceDrawn(list);
+                if (twice > 0) {
+                    left.add(new Left("outline", twice, layer, "drawn where one is already", Optional.empty()));
+                }
+            });
+            return new Intake(sheets(rings), lines(holes), left, drawing.notes());
         }
+
+        private void take(Drawing.Shape shape) {
+            switch (shape) {
+                case Drawing.Path p -> path(p);
+                case Drawing.Circle c -> {
+                    if (c.diameter().atMost(LARGEST_HOLE)) {
+                        hole(c);
+                    } else {
+                        ring(c.layer(), Ring.circle(c.at(), c.diameter().times(0.5)));
+                    }
+                }
+                case Drawing.Spot s -> hole(new Drawing.Circle(s.layer(), s.at(), Length.in(.098), Optional.empty()));
+                case Drawing.Words w -> words.merge(w.layer(), 1, Integer::sum);
+            }
+        }
+
+        private void hole(Drawing.Circle c) {
+            holes.computeIfAbsent(c.layer(), l -> new ArrayList<>()).add(c);
+        }
+
+        private void ring(String layer, Ring ring) {
+            rings.computeIfAbsent(layer, l -> new ArrayList<>()).add(ring);
+        }
+
+        private void path(Drawing.Path p) {
+            if (!p.closed()) {
+                leave(p, "line", "it does not close, so it is no outline");
+                return;
+            }
+            Intake.ring(p)
+                    .ifPresentOrElse(
+                            r -> ring(p.layer(), r), () -> leave(p, "closed line", "it has no area or crosses itself"));
+        }
+
+        private void leave(Drawing.Path p, String kind, String why) {
+            left.add(new Left(
+                    kind, 1, p.layer(), why, Optional.of(p.corners().getFirst().at())));
+        }
+    }
+
+    /** Of rings that are the same the first stays; how many went. */
+    private static int onceDrawn(List<Ring> rings) {
+        record Same(long x0, long y0, long x1, long y1, long area) {
+            static Same of(Ring ring) {
+                Box b = ring.box();
+                return new Same(
+                        Math.round(b.minX() / SAME),
+                        Math.round(b.minY() / SAME),
+                        Math.round(b.maxX() / SAME),
+                        Math.round(b.maxY() / SAME),
+                        Math.round(ring.area() / (SAME * 1e6)));
+            }
+        }
+        Set<Same> taken = new HashSet<>();
+        int before = rings.size();
+        rings.removeIf(r -> !taken.add(Same.of(r)));
+        return before - rings.size();
     }
 
     /** Of holes of one size in one place the first stays; how many went. */
@@ -142,7 +188,7 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
     }
 
     /** On each layer the rings that no other contains are sheets; those inside one are its openings. */
-    private static List<Sheet> sheets(Map<String, List<Ring>> rings, List<String> left) {
+    private static List<Sheet> sheets(Map<String, List<Ring>> rings) {
         List<Sheet> sheets = new ArrayList<>();
         rings.forEach((layer, list) -> nested(list, sheets, layer));
         boolean named = sheets.stream().allMatch(s -> s.name.startsWith(FaceDrawing.SHEET));
@@ -212,7 +258,8 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<String> left) {
         List<String> words = new ArrayList<>();
         words.add(sheets.size() + (sheets.size() == 1 ? " sheet, " : " sheets, ") + count() + " holes in " + rows.size()
                 + (rows.size() == 1 ? " row." : " rows."));
-        words.addAll(left);
+        words.addAll(notes);
+        left.forEach(l -> words.add(l.words()));
         return words;
     }
 

@@ -43,7 +43,7 @@ public record Template(String title, String hand, String viewed, String xToward,
                 ref.face().viewed(),
                 ref.face().xToward(),
                 ref.face().yToward(),
-                new Drawing(shapes, List.of()));
+                new Drawing(shapes));
     }
 
     private static List<Drawing.Shape> shapes(Build.FaceRef ref, FaceReading reading) {
@@ -100,7 +100,7 @@ public record Template(String title, String hand, String viewed, String xToward,
                 ref.face().viewed(),
                 along(ref, holes),
                 "",
-                new Drawing(shapes, List.of()));
+                new Drawing(shapes));
     }
 
     /** What lies toward the last hole of a row, in the words of the face. */
@@ -132,7 +132,7 @@ public record Template(String title, String hand, String viewed, String xToward,
             "the bar is 100 mm long"
         };
         words(lines, shapes, box, y);
-        return new Drawing(shapes, List.of());
+        return new Drawing(shapes);
     }
 
     private static void words(String[] lines, List<Drawing.Shape> shapes, Box box, double y) {

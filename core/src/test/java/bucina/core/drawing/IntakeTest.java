@@ -52,7 +52,7 @@ class IntakeTest {
     }
 
     private static Drawing drawing(Drawing.Shape... shapes) {
-        return new Drawing(List.of(shapes), List.of());
+        return new Drawing(List.of(shapes));
     }
 
     private Build made(Drawing drawing, Fastener fastener) {
@@ -145,13 +145,15 @@ class IntakeTest {
                         hole("A", 1, .098),
                         new Drawing.Spot("B", Point.in(3, 3)),
                         hole("C", 5, .8)),
-                List.of("1 SPLINE is left out.")));
+                List.of(new Left("SPLINE", 1, "A", "its knots do not fit its control points", Optional.empty())),
+                List.of("2 lines with 36 even sides are taken for round.")));
         assertThat(in.sentences())
                 .containsExactly(
                         "1 sheet, 2 holes in 2 rows.",
-                        "1 SPLINE is left out.",
-                        "1 open line is no outline: left out.",
-                        "1 text is left out.");
+                        "2 lines with 36 even sides are taken for round.",
+                        "1 SPLINE on layer \"A\" is left out: its knots do not fit its control points.",
+                        "1 line on layer \"A\" is left out: it does not close, so it is no outline, at 0.00, 0.00 mm.",
+                        "1 text on layer \"A\" is left out: words are no line of a sheet.");
     }
 
     @Test

@@ -2,6 +2,7 @@ package bucina.desk.cli;
 
 import bucina.core.callout.Callout;
 import bucina.core.drawing.Intake;
+import bucina.core.drawing.Left;
 import bucina.core.guard.BroughtLog;
 import bucina.core.log.Logbook;
 import bucina.core.material.Material;
@@ -112,7 +113,7 @@ final class ImportCommand implements Callable<Integer> {
     }
 
     /** What is brought in: a face of a drawing, or of a table that names faces one of each; and its unit. */
-    private record Faces(Map<String, Intake> each, Optional<Unit> unit) {
+    private record Faces(Map<String, Intake> each, Optional<Unit> unit, String unitFrom) {
 
         int sum(ToIntFunction<Intake> figure) {
             return each.values().stream().mapToInt(figure).sum();
@@ -133,11 +134,27 @@ final class ImportCommand implements Callable<Integer> {
             HoleCsv.readFaces(
                             TextFile.read(in), common.unit(), common.catalogue().drills(), Progress.NONE)
                     .forEach((name, drawing) -> each.put(name.isBlank() ? stem : name, Intake.of(drawing)));
-            return new Faces(each, Optional.of(common.unit()));
+            return new Faces(each, Optional.of(common.unit()), "--unit or the table's header");
         }
+        boolean forced = common.unitGiven().isPresent() && !because.isBlank();
         Bringing brought = Bringing.read(
-                in, Bringing.Format.of(from), common.unit(), common.catalogue().drills(), Progress.NONE);
-        return new Faces(Map.of(face != null ? face.strip() : stem, brought.intake()), brought.unit());
+                in,
+                Bringing.Format.of(from),
+                common.unit(),
+                forced,
+                common.catalogue().drills(),
+                Progress.NONE);
+        common.unitGiven().filter(u -> !forced).flatMap(brought::contradiction).ifPresent(question -> {
+            throw Common.wrong(
+                    question + ": leave --unit out to go by the file, or say with --because why the file is wrong");
+        });
+        String from = brought.says().map(u -> "the file: " + u.name()).orElse("--unit");
+        return new Faces(
+                Map.of(face != null ? face.strip() : stem, brought.intake()),
+                brought.unit(),
+                forced && common.unitGiven().flatMap(brought::contradiction).isPresent()
+                        ? "--unit, against " + from + ", because " + because
+                        : from);
     }
 
     private int drawing() {
@@ -164,9 +181,12 @@ final class ImportCommand implements Callable<Integer> {
                 .put("out", out.toString())
                 .put("face", String.join(", ", faces.each.keySet()))
                 .put("sheets", faces.sum(i -> i.sheets().size()))
-                .put("holes", faces.sum(Intake::count));
-        faces.say(Intake::left).forEach(node.putArray("left_out")::add);
+                .put("holes", faces.sum(Intake::count))
+                .put("unit", unit.symbol())
+                .put("unit_from", faces.unitFrom);
+        faces.say(i -> i.left().stream().map(Left::words).toList()).forEach(node.putArray("left_out")::add);
         List<String> lines = new ArrayList<>(faces.say(Intake::sentences));
+        lines.add("Figures in " + unit.symbol() + ", by " + faces.unitFrom + ".");
         lines.add("Made " + out);
         common.answer(node, lines);
         return Cli.FINE;

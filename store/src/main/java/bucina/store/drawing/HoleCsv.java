@@ -1,6 +1,7 @@
 package bucina.store.drawing;
 
 import bucina.core.drawing.Drawing;
+import bucina.core.drawing.Left;
 import bucina.core.measure.DrillTable;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
@@ -118,10 +119,13 @@ public final class HoleCsv {
         if (faces.size() == 1) {
             return faces.getFirst();
         }
-        List<String> left =
-                new ArrayList<>(faces.stream().flatMap(d -> d.left().stream()).toList());
-        left.add("The table has holes of " + faces.size() + " faces: they come in together.");
-        return new Drawing(faces.stream().flatMap(d -> d.shapes().stream()).toList(), left);
+        List<String> notes =
+                new ArrayList<>(faces.stream().flatMap(d -> d.notes().stream()).toList());
+        notes.add("The table has holes of " + faces.size() + " faces: they come in together.");
+        return new Drawing(
+                faces.stream().flatMap(d -> d.shapes().stream()).toList(),
+                faces.stream().flatMap(d -> d.left().stream()).toList(),
+                notes);
     }
 
     /**
@@ -136,7 +140,7 @@ public final class HoleCsv {
         CSVFormat format = format(delimiter);
         Map<String, List<Drawing.Shape>> faces = new LinkedHashMap<>();
         int holes = 0;
-        List<String> left = new ArrayList<>();
+        List<Long> left = new ArrayList<>();
         try (CSVParser parser = CSVParser.parse(new StringReader(clean), format)) {
             Table table = null;
             for (CSVRecord line : parser) {
@@ -156,7 +160,7 @@ public final class HoleCsv {
                     faces.computeIfAbsent(cut(table.text(line, Column.FACE)), f -> new ArrayList<>())
                             .add(hole.get());
                 } else {
-                    left.add("Line " + line.getRecordNumber() + " has no place: left out.");
+                    left.add(line.getRecordNumber());
                 }
                 limit(++holes, line, progress, clean);
             }
@@ -178,14 +182,22 @@ public final class HoleCsv {
         }
     }
 
-    private static Map<String, Drawing> drawings(Map<String, List<Drawing.Shape>> faces, List<String> left) {
+    private static Map<String, Drawing> drawings(Map<String, List<Drawing.Shape>> faces, List<Long> left) {
         if (faces.isEmpty()) {
             throw new InputException(
                     "the table holds no hole: write a header such as row,hole,x_mm,y_mm and a line for each hole");
         }
-        List<String> told = left.size() > 20 ? List.of(left.size() + " lines have no place: left out.") : left;
+        List<Left> told = left.isEmpty()
+                ? List.of()
+                : List.of(new Left(
+                        "line",
+                        left.size(),
+                        "",
+                        "it has no place, the first is line " + left.getFirst(),
+                        Optional.empty()));
         Map<String, Drawing> drawings = new LinkedHashMap<>();
-        faces.forEach((face, shapes) -> drawings.put(face, new Drawing(shapes, drawings.isEmpty() ? told : List.of())));
+        faces.forEach((face, shapes) ->
+                drawings.put(face, new Drawing(shapes, drawings.isEmpty() ? told : List.of(), List.of())));
         return drawings;
     }
 

@@ -64,7 +64,7 @@ final class SvgPath {
     }
 
     private static void flags(char command, List<Double> figures, String text, String d) {
-        figures.add(DxfReader.figure("path", text));
+        figures.add(Limits.figure("path", text));
         if (command == 0) {
             throw new InputException(
                     "a path begins with \"" + d.substring(0, Math.min(20, d.length())) + "\": it must begin with M");

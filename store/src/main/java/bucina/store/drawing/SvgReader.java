@@ -1,6 +1,7 @@
 package bucina.store.drawing;
 
 import bucina.core.drawing.Drawing;
+import bucina.core.drawing.Left;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
@@ -92,9 +93,13 @@ public final class SvgReader {
         if (!any) {
             throw new InputException("this is no SVG: it has no <svg> element");
         }
-        List<String> words = new ArrayList<>();
-        left.forEach((kind, n) -> words.add(n + " " + kind + (n == 1 ? " is" : " are") + " left out."));
-        return new Drawing(shapes, words);
+        return new Drawing(
+                shapes,
+                left.entrySet().stream()
+                        .map(e -> new Left(
+                                e.getKey(), e.getValue(), "", "this program does not read it", Optional.empty()))
+                        .toList(),
+                List.of());
     }
 
     private void start(XMLStreamReader xml) {
@@ -208,8 +213,8 @@ public final class SvgReader {
                 text == null || text.isBlank() ? new String[0] : text.strip().split("[\\s,]+");
         List<Corner> corners = new ArrayList<>();
         for (int i = 0; i + 1 < figures.length; i += 2) {
-            corners.add(Corner.of(level.matrix.at(
-                    DxfReader.figure("polygon", figures[i]), DxfReader.figure("polygon", figures[i + 1]))));
+            corners.add(Corner.of(
+                    level.matrix.at(Limits.figure("polygon", figures[i]), Limits.figure("polygon", figures[i + 1]))));
         }
         return corners;
     }
@@ -218,7 +223,7 @@ public final class SvgReader {
         String text = xml.getAttributeValue(null, attribute);
         return text == null || text.isBlank()
                 ? 0
-                : DxfReader.figure(xml.getLocalName(), text.strip().replaceAll("(mm|px)$", ""));
+                : Limits.figure(xml.getLocalName(), text.strip().replaceAll("(mm|px)$", ""));
     }
 
     /** From user units to nanometres, y turned upward. */
@@ -239,7 +244,7 @@ public final class SvgReader {
     }
 
     private static double unit(Matcher width, String[] box, double unit) {
-        double nanometres = DxfReader.figure("width", width.group(1))
+        double nanometres = Limits.figure("width", width.group(1))
                 * switch (width.group(2)) {
                     case "mm" -> 1e6;
                     case "cm" -> 1e7;
@@ -248,8 +253,7 @@ public final class SvgReader {
                     case "pc" -> 25.4e6 / 6;
                     default -> 25.4e6 / 96;
                 };
-        double across =
-                box.length == 4 ? DxfReader.figure("viewBox", box[2]) : DxfReader.figure("width", width.group(1));
+        double across = box.length == 4 ? Limits.figure("viewBox", box[2]) : Limits.figure("width", width.group(1));
         if (across > 0 && nanometres > 0) {
             unit = nanometres / across;
         }
@@ -266,7 +270,7 @@ public final class SvgReader {
             String[] words = m.group(2).strip().split("[\\s,]+");
             double[] f = new double[words.length];
             for (int i = 0; i < f.length; i++) {
-                f[i] = DxfReader.figure("transform", words[i]);
+                f[i] = Limits.figure("transform", words[i]);
             }
             all = all.times(Matrix.of(m.group(1), f));
         }

@@ -23,6 +23,15 @@ public final class TextFile {
      * @throws InputException if it is missing, cannot be read or is too large
      */
     public static String read(Path path) {
+        return text(bytes(path));
+    }
+
+    /**
+     * The bytes.
+     *
+     * @throws InputException if it is missing, cannot be read or is too large
+     */
+    public static byte[] bytes(Path path) {
         try {
             if (!Files.isRegularFile(path)) {
                 throw new InputException("there is no file " + path + ": give the path of a drawing or a table");
@@ -32,7 +41,7 @@ public final class TextFile {
                 throw new InputException(path + " has " + (size >> 20) + " MB, over the " + (MOST >> 20)
                         + " MB a drawing may have: export one sheet at a time");
             }
-            return text(Files.readAllBytes(path));
+            return Files.readAllBytes(path);
         } catch (IOException e) {
             throw new InputException(path + " cannot be read: " + e.getMessage(), e);
         }

@@ -20,6 +20,7 @@ import bucina.core.plan.Fastener;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.FaceReading;
+import bucina.store.dxf.DxfReader;
 import java.io.IOException;
 import java.io.RandomAccessFile;
 import java.nio.file.Path;

@@ -7,14 +7,20 @@ import static org.assertj.core.api.Assertions.within;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.drawing.Drawing;
 import bucina.core.drawing.Intake;
+import bucina.core.drawing.Left;
 import bucina.core.measure.DrillTable;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Unit;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
+import bucina.store.dxf.DxfReader;
+import java.io.RandomAccessFile;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -68,7 +74,7 @@ class ReadersTest {
         String inch = "0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n1\n0\nENDSEC\n"
                 + dxf("0\nCIRCLE\n8\nH\n10\n1\n20\n2\n40\n0.049");
         DxfReader.Reading said = DxfReader.read(inch, Unit.MM, Progress.NONE);
-        assertThat(said.unit()).contains(Unit.INCH);
+        assertThat(said.unit().orElseThrow().name()).isEqualTo("inches");
         assertThat(((Drawing.Circle) said.drawing().shapes().getFirst())
                         .diameter()
                         .in())
@@ -96,7 +102,10 @@ class ReadersTest {
         assertThat(c.at().across().in()).isCloseTo(10, within(1e-6));
         assertThat(c.at().up().in()).isCloseTo(7, within(1e-6));
         assertThat(c.diameter().in()).isCloseTo(.2, within(1e-9));
-        assertThat(d.left().getFirst()).startsWith("2 INSERT of a block that is missing, mirrored");
+        assertThat(d.shapes()).hasSize(2);
+        assertThat(d.left())
+                .singleElement()
+                .satisfies(l -> assertThat(l.words()).contains("the block \"NONE\" is not in this file"));
     }
 
     @Test
@@ -111,9 +120,11 @@ class ReadersTest {
     void what_is_not_read_is_told_with_its_count() {
         assertThat(read(dxf("0\nSPLINE\n8\nA", "0\nSPLINE\n8\nA", "0\nHATCH\n8\nA"), Unit.INCH)
                         .left())
+                .extracting(Left::words)
                 .containsExactly(
-                        "1 HATCH is left out: not a kind of line or hole this program reads.",
-                        "2 SPLINE are left out: not a kind of line or hole this program reads.");
+                        "2 SPLINE on layer \"A\" are left out: it has no control points: explode it into lines and"
+                                + " arcs.",
+                        "1 HATCH on layer \"A\" is left out: a hatch is not an outline: the lines around it are.");
     }
 
     @ParameterizedTest
@@ -186,7 +197,7 @@ class ReadersTest {
                         + "</g></svg>",
                 Unit.MM,
                 Progress.NONE);
-        assertThat(d.left()).containsExactly("1 circle that is stretched is left out.");
+        assertThat(d.left()).extracting(Left::kind).containsExactly("circle that is stretched");
         Drawing.Path half = (Drawing.Path) d.shapes().getFirst();
         assertThat(half.corners().stream().mapToDouble(c -> c.at().y()).max().orElseThrow() / 1e6)
                 .isCloseTo(2, within(.0006));
@@ -274,6 +285,26 @@ class ReadersTest {
             assertThat(s.outline().covers(Point.in(5, 5))).isFalse();
         });
         assertThat(in.count()).isEqualTo(1);
-        assertThat(in.left()).singleElement().asString().contains("crosses itself");
+        assertThat(in.left())
+                .singleElement()
+                .satisfies(l -> assertThat(l.words()).contains("crosses itself"));
+    }
+
+    @Test
+    void older_text_is_read_and_a_file_too_large_is_refused_unread(@TempDir Path folder) throws Exception {
+        assertThat(TextFile.text("Länge µm".getBytes(StandardCharsets.ISO_8859_1)))
+                .isEqualTo("Länge µm");
+        assertThat(TextFile.text("Länge µm".getBytes(StandardCharsets.UTF_8))).isEqualTo("Länge µm");
+        Path large = folder.resolve("large.dxf");
+        try (RandomAccessFile file = new RandomAccessFile(large.toFile(), "rw")) {
+            file.setLength(200L << 20);
+        }
+        assertThatThrownBy(() -> TextFile.read(large))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("200 MB")
+                .hasMessageContaining("64 MB");
+        assertThatThrownBy(() -> TextFile.read(folder))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("there is no file");
     }
 }

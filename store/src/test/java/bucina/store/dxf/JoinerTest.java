@@ -1,44 +1,40 @@
-package bucina.store.drawing;
+package bucina.store.dxf;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import bucina.core.drawing.Drawing;
-import bucina.core.measure.InputException;
+import bucina.core.sheet.Corner;
 import bucina.core.sheet.Point;
-import java.io.RandomAccessFile;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** An outline drawn as pieces in any order and direction becomes one path again. */
 class JoinerTest {
 
     private static final double MM = 1_000_000;
 
-    private static Joiner.Piece piece(String layer, double ax, double ay, double bx, double by, double bulge) {
-        return new Joiner.Piece(layer, new Point(ax * MM, ay * MM), new Point(bx * MM, by * MM), bulge);
+    private static Sink.Run piece(String layer, double ax, double ay, double bx, double by, double bulge) {
+        return new Sink.Run(
+                layer, List.of(new Corner(new Point(ax * MM, ay * MM), bulge), Corner.of(new Point(bx * MM, by * MM))));
     }
 
-    private static List<Drawing.Path> joined(List<Joiner.Piece> pieces) {
-        return new Joiner(pieces).joined().stream().map(s -> (Drawing.Path) s).toList();
+    private static List<Drawing.Path> joined(List<Sink.Run> pieces) {
+        return new Joiner(pieces).joined();
     }
 
     @Test
     void four_sides_in_any_order_and_direction_close() {
-        List<Joiner.Piece> sides = List.of(
+        List<Sink.Run> sides = List.of(
                 piece("A", 0, 0, 10, 0, 0),
                 piece("A", 10, 0, 10, 5, 0),
                 piece("A", 10, 5, 0, 5, 0),
                 piece("A", 0, 5, 0, 0, 0));
         Random random = new Random(11);
         for (int n = 0; n < 50; n++) {
-            List<Joiner.Piece> mixed = new ArrayList<>();
+            List<Sink.Run> mixed = new ArrayList<>();
             sides.forEach(p -> mixed.add(random.nextBoolean() ? p : p.turned()));
             Collections.shuffle(mixed, random);
             assertThat(joined(mixed)).singleElement().satisfies(path -> {
@@ -70,20 +66,31 @@ class JoinerTest {
     }
 
     @Test
-    void older_text_is_read_and_a_file_too_large_is_refused_unread(@TempDir Path folder) throws Exception {
-        assertThat(TextFile.text("Länge µm".getBytes(StandardCharsets.ISO_8859_1)))
-                .isEqualTo("Länge µm");
-        assertThat(TextFile.text("Länge µm".getBytes(StandardCharsets.UTF_8))).isEqualTo("Länge µm");
-        Path large = folder.resolve("large.dxf");
-        try (RandomAccessFile file = new RandomAccessFile(large.toFile(), "rw")) {
-            file.setLength(200L << 20);
-        }
-        assertThatThrownBy(() -> TextFile.read(large))
-                .isInstanceOf(InputException.class)
-                .hasMessageContaining("200 MB")
-                .hasMessageContaining("64 MB");
-        assertThatThrownBy(() -> TextFile.read(folder))
-                .isInstanceOf(InputException.class)
-                .hasMessageContaining("there is no file");
+    void what_is_drawn_twice_counts_once_whichever_way_it_runs() {
+        Joiner joiner = new Joiner(List.of(
+                piece("A", 0, 0, 10, 0, 0),
+                piece("A", 10, 0, 0, 0, 0),
+                piece("A", 0, 0, 10, 0, .5),
+                piece("A", 10, 0, 0, 0, -.5),
+                piece("B", 0, 0, 10, 0, 0)));
+        assertThat(joiner.joined())
+                .hasSize(2)
+                .first()
+                .satisfies(p -> assertThat(p.closed()).isTrue());
+        assertThat(joiner.twice()).singleElement().satisfies(l -> {
+            assertThat(l.many()).isEqualTo(2);
+            assertThat(l.layer()).isEqualTo("A");
+        });
+    }
+
+    @Test
+    void a_gap_is_told_with_its_size_and_place() {
+        Drawing.Path open = joined(
+                        List.of(piece("A", 0, 0, 10, 0, 0), piece("A", 10, 0, 10, 5, 0), piece("A", 10, 5, 0, .02, 0)))
+                .getFirst();
+        assertThat(open.closed()).isFalse();
+        assertThat(Joiner.open(open).words())
+                .isEqualTo("1 line on layer \"A\" is left out: it does not close, its ends are 0.02 mm apart and meet"
+                        + " under 0.01 mm, at 0.00, 0.02 mm.");
     }
 }
