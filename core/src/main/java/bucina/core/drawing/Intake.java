@@ -253,11 +253,14 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<Left> left, List<
 
     /**
      * What was understood and what was not, for people.
+     *
+     * @param unit of the figures
      */
-    public List<String> sentences() {
+    public List<String> sentences(Unit unit) {
         List<String> words = new ArrayList<>();
         words.add(sheets.size() + (sheets.size() == 1 ? " sheet, " : " sheets, ") + count() + " holes in " + rows.size()
                 + (rows.size() == 1 ? " row." : " rows."));
+        words.addAll(Understood.of(this).words(unit));
         words.addAll(notes);
         left.forEach(l -> words.add(l.words()));
         return words;
@@ -368,7 +371,7 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<Left> left, List<
     }
 
     /** A layer's name as people write it. */
-    private static String plain(String layer) {
+    static String plain(String layer) {
         String name = layer.replaceFirst("^SHEET-\\d+-T\\d+-", "")
                 .replace('_', ' ')
                 .replaceAll("[{}\\p{Cntrl}]", "")

@@ -147,9 +147,11 @@ class IntakeTest {
                         hole("C", 5, .8)),
                 List.of(new Left("SPLINE", 1, "A", "its knots do not fit its control points", Optional.empty())),
                 List.of("2 lines with 36 even sides are taken for round.")));
-        assertThat(in.sentences())
+        assertThat(in.sentences(Unit.INCH))
                 .containsExactly(
                         "1 sheet, 2 holes in 2 rows.",
+                        "Sheet C: .800 in by .800 in, 0.50 in².",
+                        "2 holes: 2 of .098 in.",
                         "2 lines with 36 even sides are taken for round.",
                         "1 SPLINE on layer \"A\" is left out: its knots do not fit its control points.",
                         "1 line on layer \"A\" is left out: it does not close, so it is no outline, at 0.00, 0.00 mm.",

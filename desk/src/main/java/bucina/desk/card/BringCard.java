@@ -4,13 +4,10 @@ import bucina.core.callout.Callout;
 import bucina.core.drawing.Intake;
 import bucina.core.material.Material;
 import bucina.core.measure.InputException;
-import bucina.core.measure.Length;
-import bucina.core.measure.LengthFormat;
 import bucina.core.measure.LengthParser;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
-import bucina.core.sheet.Box;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Palette;
 import bucina.desk.look.ShownBox;
@@ -30,6 +27,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -57,6 +55,8 @@ public final class BringCard extends ShownBox {
     private final TextField thickness;
     /** The thickness was asked about, and the next press says that it is meant. */
     private boolean sure;
+    /** The unit was chosen, or it was asked about and the next press says that it is meant. */
+    private boolean unitSure;
 
     private final TextField rivet;
     private final ComboBox<Unit> as;
@@ -86,7 +86,7 @@ public final class BringCard extends ShownBox {
         setMaxSize(900, USE_PREF_SIZE);
         picture = new FacePicture(palette, 480, 280);
         Fields f = new Fields();
-        path = f.committed("File", "", "bring-path", t -> read());
+        path = f.committed("File", "", "bring-path", t -> another());
         path.setPromptText("skin.dxf, skin.svg or holes.csv");
         as = f.choice(
                 "Unit, if it names none",
@@ -94,7 +94,10 @@ public final class BringCard extends ShownBox {
                 unit,
                 u -> u == Unit.INCH ? "inch" : "mm",
                 "bring-unit",
-                u -> read());
+                u -> {
+                    unitSure = true;
+                    read();
+                });
         List<Where> places = places(here);
         where = f.choice("Goes", places, places.getFirst(), Where::word, "bring-where", w -> look());
         name = f.live("Name of the face", "", "bring-name", t -> {});
@@ -123,15 +126,14 @@ public final class BringCard extends ShownBox {
 
     private void invite() {
         says.getChildren()
-                .add(Ui.wrapped(
-                        "DXF (ASCII), SVG or a table of holes as CSV. Nothing changes until you bring it in.", "soft"));
+                .add(Ui.wrapped("DXF, SVG or a table of holes as CSV. Nothing changes until you bring it in.", "soft"));
     }
 
     private void lay(Fields f, Runnable away) {
         getChildren()
                 .addAll(
                         Ui.label("Bring in a drawing", "bench-title"),
-                        new HBox(18, f, new VBox(8, picture, work, says, error)),
+                        new HBox(18, f, new VBox(8, picture, work, told(), error)),
                         new HBox(
                                 8,
                                 Ui.button("Choose a file", "", this::choose),
@@ -144,6 +146,13 @@ public final class BringCard extends ShownBox {
                                             away.run();
                                         },
                                         "quiet")));
+    }
+
+    private ScrollPane told() {
+        ScrollPane told = Ui.scroll(says);
+        told.setPrefViewportHeight(170);
+        told.setPrefViewportWidth(480);
+        return told;
     }
 
     private static List<Where> places(Optional<Id.Face> here) {
@@ -169,8 +178,14 @@ public final class BringCard extends ShownBox {
         File file = chooser.showOpenDialog(getScene().getWindow());
         if (file != null) {
             path.setText(file.getPath());
-            read();
+            another();
         }
+    }
+
+    /** Another file: what was said about the one before does not count for it. */
+    private void another() {
+        unitSure = false;
+        read();
     }
 
     private void read() {
@@ -220,6 +235,7 @@ public final class BringCard extends ShownBox {
     private void understood(Bringing b, Path file) {
         Ui.shown(work, false);
         brought = Optional.of(b);
+        sure(false);
         as.setDisable(b.unit().isPresent() && !file.toString().endsWith(".csv"));
         if (name.getText().isBlank()) {
             name.setText(file.getFileName().toString().replaceFirst("\\.[^.]*$", ""));
@@ -237,13 +253,15 @@ public final class BringCard extends ShownBox {
                             .flatMap(r -> r.holes().stream())
                             .map(c -> c.at())
                             .toList());
+            picture.cross(in.left().stream().flatMap(l -> l.at().stream()).toList());
             says.getChildren().clear();
             unitUnsaid(b);
-            picture(in).ifPresent(words -> says.getChildren().add(Ui.wrapped(words, "soft")));
-            List<String> words = in.sentences();
-            for (String sentence : words.subList(0, Math.min(6, words.size()))) {
-                says.getChildren().add(Ui.wrapped(sentence, says.getChildren().isEmpty() ? "strong" : "soft"));
-            }
+            b.says()
+                    .ifPresent(u -> says.getChildren()
+                            .add(Ui.wrapped("The file says its figures are " + u.name() + ".", "soft")));
+            in.sentences(unit)
+                    .forEach(sentence -> says.getChildren()
+                            .add(Ui.wrapped(sentence, says.getChildren().isEmpty() ? "strong" : "soft")));
             go.setDisable(in.count() == 0 && in.sheets().isEmpty());
             name.setDisable(where.getValue().face.isPresent());
         });
@@ -258,17 +276,6 @@ public final class BringCard extends ShownBox {
                                     + ". Look at the size below, or choose the other.",
                             "attention-text"));
         }
-    }
-
-    private Optional<String> picture(Intake in) {
-        return in.sheets().stream()
-                .map(s -> s.outline().box())
-                .reduce(Box::with)
-                .map(box -> "Drawn "
-                        + LengthFormat.trade(Length.nm(box.width()), unit)
-                        + " by "
-                        + LengthFormat.trade(Length.nm(box.height()), unit)
-                        + ".");
     }
 
     private void go() {
@@ -294,7 +301,7 @@ public final class BringCard extends ShownBox {
             refuse(e.getMessage());
             return;
         }
-        if (asked(in, to, choices)) {
+        if (unitAsked(brought.get()) || asked(in, to, choices)) {
             return;
         }
         session.plan(
@@ -310,6 +317,18 @@ public final class BringCard extends ShownBox {
                         .getLast()
                         .id())),
                 this::refuse);
+    }
+
+    /** True if the unit is asked first: nobody has said it, and it decides how large everything is. */
+    private boolean unitAsked(Bringing b) {
+        if (b.unit().isPresent() || unitSure) {
+            return false;
+        }
+        refuse("The file does not say its unit. Choose it above, or say that its figures are "
+                + (as.getValue() == Unit.INCH ? "inches" : "millimetres") + ".");
+        unitSure = true;
+        go.setText("They are: bring it in");
+        return true;
     }
 
     /** True if something about it is asked first: a thickness that is missing, or odd. */

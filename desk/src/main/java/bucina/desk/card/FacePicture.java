@@ -20,6 +20,7 @@ final class FacePicture extends Region {
     private Palette palette;
     private List<Outline> sheets = List.of();
     private List<Point> holes = List.of();
+    private List<Point> crossed = List.of();
     private Optional<Box> view = Optional.empty();
 
     FacePicture(Palette palette, double width, double height) {
@@ -39,6 +40,12 @@ final class FacePicture extends Region {
     void showOutlines(List<Outline> outlines, List<Point> points) {
         sheets = outlines;
         holes = points;
+        draw();
+    }
+
+    /** Marks with a cross where something is left out. */
+    void cross(List<Point> points) {
+        crossed = points;
         draw();
     }
 
@@ -96,6 +103,18 @@ final class FacePicture extends Region {
         double r = holes.size() > 1500 ? 1 : 2;
         for (Point p : holes) {
             g.fillOval(x0 + p.x() * scale - r, y0 - p.y() * scale - r, 2 * r, 2 * r);
+        }
+        crosses(g, x0, y0, scale);
+    }
+
+    private void crosses(GraphicsContext g, double x0, double y0, double scale) {
+        g.setStroke(palette.attention());
+        g.setLineWidth(2);
+        for (Point p : crossed) {
+            double x = Math.clamp(x0 + p.x() * scale, 6, canvas.getWidth() - 6);
+            double y = Math.clamp(y0 - p.y() * scale, 6, canvas.getHeight() - 6);
+            g.strokeLine(x - 4, y - 4, x + 4, y + 4);
+            g.strokeLine(x - 4, y + 4, x + 4, y - 4);
         }
     }
 

@@ -2,11 +2,12 @@ package bucina.desk.cli;
 
 import bucina.core.callout.Callout;
 import bucina.core.drawing.Intake;
-import bucina.core.drawing.Left;
+import bucina.core.drawing.Understood;
 import bucina.core.guard.BroughtLog;
 import bucina.core.log.Logbook;
 import bucina.core.material.Material;
 import bucina.core.measure.InputException;
+import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.core.stack.Derivation;
@@ -19,6 +20,7 @@ import bucina.store.file.BuildFile;
 import bucina.store.json.BuildJson;
 import bucina.store.json.Json;
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.BufferedInputStream;
 import java.io.IOException;
@@ -26,10 +28,12 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.concurrent.Callable;
 import java.util.function.Function;
 import java.util.function.ToIntFunction;
@@ -177,18 +181,52 @@ final class ImportCommand implements Callable<Integer> {
         }
         common.told(BuildFile.create(out, new Document(build, new Logbook(List.of(), List.of()), List.of())))
                 .close();
-        ObjectNode node = Common.object()
-                .put("out", out.toString())
-                .put("face", String.join(", ", faces.each.keySet()))
-                .put("sheets", faces.sum(i -> i.sheets().size()))
-                .put("holes", faces.sum(Intake::count))
-                .put("unit", unit.symbol())
-                .put("unit_from", faces.unitFrom);
-        faces.say(i -> i.left().stream().map(Left::words).toList()).forEach(node.putArray("left_out")::add);
-        List<String> lines = new ArrayList<>(faces.say(Intake::sentences));
+        ObjectNode node =
+                Common.object().put("out", out.toString()).put("face", String.join(", ", faces.each.keySet()));
+        figures(node, faces);
+        node.put("unit", unit.symbol()).put("unit_from", faces.unitFrom);
+        left(node.putArray("left_out"), faces);
+        List<String> lines = new ArrayList<>(faces.say(i -> i.sentences(common.unit())));
         lines.add("Figures in " + unit.symbol() + ", by " + faces.unitFrom + ".");
         lines.add("Made " + out);
         common.answer(node, lines);
         return Cli.FINE;
+    }
+
+    private static void figures(ObjectNode node, Faces faces) {
+        ArrayNode sheets = node.putArray("sheets");
+        Map<Length, Integer> holes = new TreeMap<>(Comparator.comparing(Length::nanometres));
+        for (Intake each : faces.each.values()) {
+            Understood understood = Understood.of(each);
+            understood.sheets().forEach(s -> {
+                ObjectNode sheet = sheets.addObject().put("name", s.name());
+                sheet.set("width", Common.length(s.width()));
+                sheet.set("height", Common.length(s.height()));
+                sheet.put("area_mm2", s.area()).put("openings", s.openings());
+            });
+            understood.holes().forEach(h -> holes.merge(h.diameter(), h.many(), Integer::sum));
+        }
+        node.put(
+                "openings",
+                faces.sum(i -> i.sheets().stream()
+                        .mapToInt(s -> s.outline().openings().size())
+                        .sum()));
+        ArrayNode sizes = node.putArray("holes");
+        holes.forEach(
+                (diameter, many) -> sizes.addObject().put("count", many).set("diameter", Common.length(diameter)));
+    }
+
+    private static void left(ArrayNode out, Faces faces) {
+        faces.each.forEach((face, intake) -> intake.left().forEach(l -> {
+            ObjectNode one = out.addObject()
+                    .put("kind", l.kind())
+                    .put("count", l.many())
+                    .put("layer", l.layer())
+                    .put("reason", l.why());
+            l.at().ifPresent(p -> {
+                one.set("x", Common.length(p.across()));
+                one.set("y", Common.length(p.up()));
+            });
+        }));
     }
 }

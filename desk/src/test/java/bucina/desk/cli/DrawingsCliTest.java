@@ -1,6 +1,7 @@
 package bucina.desk.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import bucina.core.catalogue.CatalogueReader;
 import bucina.desk.session.DemoBuild;
@@ -72,7 +73,7 @@ class DrawingsCliTest extends OnCommandLine {
                         folder.resolve("c.bucina"),
                         "--json"))
                 .isZero();
-        assertThat(Json.read(out).at("/holes").asInt()).isEqualTo(59);
+        assertThat(holes()).isEqualTo(59);
     }
 
     @Test
@@ -87,7 +88,7 @@ class DrawingsCliTest extends OnCommandLine {
                 .isEqualTo("face,row,hole,group,x_mm,y_mm,diameter_mm,grip_mm,use");
         assertThat(run("import", first, "--from", "csv", "--out", folder.resolve("all.bucina"), "--json"))
                 .isZero();
-        assertThat(json().at("/holes").asInt()).isEqualTo(679);
+        assertThat(holes()).isEqualTo(679);
         assertThat(json().at("/left_out")).isEmpty();
         assertThat(run("export", folder.resolve("all.bucina"), "--to", "csv", "--out", second))
                 .isZero();
@@ -99,6 +100,80 @@ class DrawingsCliTest extends OnCommandLine {
         return Files.readAllLines(table).stream()
                 .map(l -> String.join(",", Arrays.copyOf(l.split(","), 7)))
                 .toList();
+    }
+
+    /** Of all diameters, as the answer to an import says. */
+    private int holes() {
+        return json().at("/holes").findValues("count").stream()
+                .mapToInt(JsonNode::asInt)
+                .sum();
+    }
+
+    @Test
+    void what_was_understood_is_answered_in_figures_and_what_was_left_out_with_its_reason() throws IOException {
+        Path drawing = folder.resolve("plate.dxf");
+        Files.writeString(
+                drawing,
+                ("0 SECTION 2 HEADER 9 $INSUNITS 70 5 0 ENDSEC 0 SECTION 2 ENTITIES "
+                                + "0 LWPOLYLINE 8 S 70 1 10 0 20 0 10 10 20 0 10 10 20 5 10 0 20 5 "
+                                + "0 CIRCLE 8 S 10 5 20 2 40 1 0 CIRCLE 8 H 10 1 20 1 40 .12 "
+                                + "0 CIRCLE 8 H 10 9 20 1 40 .12 "
+                                + "0 SPLINE 8 N 10 3 20 4 0 ENDSEC 0 EOF ")
+                        .replace(' ', '\n'));
+        assertThat(run(
+                        "import",
+                        drawing,
+                        "--from",
+                        "dxf",
+                        "--thickness",
+                        ".8mm",
+                        "--out",
+                        folder.resolve("p.bucina"),
+                        "--json"))
+                .as(err)
+                .isZero();
+        assertThat(json().at("/sheets/0/width/mm").asDouble()).isEqualTo(100);
+        assertThat(json().at("/sheets/0/height/mm").asDouble()).isEqualTo(50);
+        assertThat(json().at("/sheets/0/area_mm2").asDouble()).isCloseTo(5000 - Math.PI * 100, within(1e-6));
+        assertThat(json().at("/openings").asInt()).isEqualTo(1);
+        assertThat(json().at("/holes/0/diameter/mm").asDouble()).isEqualTo(2.4);
+        assertThat(json().at("/holes/0/count").asInt()).isEqualTo(2);
+        assertThat(json().at("/unit_from").asText()).isEqualTo("the file: centimetres");
+        assertThat(json().at("/left_out/0/kind").asText()).isEqualTo("SPLINE");
+        assertThat(json().at("/left_out/0/layer").asText()).isEqualTo("N");
+        assertThat(json().at("/left_out/0/x/mm").asDouble()).isEqualTo(30);
+    }
+
+    @Test
+    void a_unit_that_contradicts_the_file_is_asked_about_and_taken_with_a_reason() throws IOException {
+        Path drawing = folder.resolve("hole.dxf");
+        Files.writeString(
+                drawing,
+                ("0 SECTION 2 HEADER 9 $INSUNITS 70 4 0 ENDSEC "
+                                + "0 SECTION 2 ENTITIES 0 CIRCLE 8 H 10 1 20 1 40 .05 0 ENDSEC 0 EOF ")
+                        .replace(' ', '\n'));
+        Path made = folder.resolve("u.bucina");
+        assertThat(run("import", drawing, "--from", "dxf", "--unit", "in", "--out", made))
+                .isEqualTo(Cli.UNUSABLE);
+        assertThat(err).contains("the file says its figures are millimetres, and in is asked for");
+        assertThat(made).doesNotExist();
+        assertThat(run(
+                        "import",
+                        drawing,
+                        "--from",
+                        "dxf",
+                        "--unit",
+                        "in",
+                        "--because",
+                        "its header is wrong",
+                        "--out",
+                        made,
+                        "--json"))
+                .as(err)
+                .isZero();
+        assertThat(json().at("/holes/0/diameter/in").asDouble()).isEqualTo(.1);
+        assertThat(json().at("/unit_from").asText())
+                .contains("against the file: millimetres, because its header is wrong");
     }
 
     @Test
