@@ -8,6 +8,7 @@ import bucina.core.sheet.Point;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * A line drawing.
@@ -79,29 +80,26 @@ public record Drawing(List<Shape> shapes, List<Left> left, List<String> notes) {
         notes = List.copyOf(notes);
     }
 
-    /**
-     * The smallest box around paths, circles and points; empty where there are none. Arcs count with their ends and a
-     * margin of their bulge.
-     */
+    /** The smallest box around paths with all of their arcs, circles and points; empty where there are none. */
     public Optional<Box> box() {
-        Box box = null;
-        for (Shape shape : shapes) {
-            for (Point p : points(shape)) {
-                box = box == null ? Box.around(p, p) : box.with(Box.around(p, p));
-            }
-        }
-        return Optional.ofNullable(box);
+        return shapes.stream().flatMap(s -> box(s).stream()).reduce(Box::with);
     }
 
-    private static List<Point> points(Shape shape) {
+    private static Optional<Box> box(Shape shape) {
         return switch (shape) {
-            case Path p -> p.corners.stream().map(Corner::at).toList();
+            case Path p ->
+                IntStream.range(0, p.corners.size() - (p.closed ? 0 : 1))
+                        .mapToObj(i -> Box.around(
+                                p.corners.get(i),
+                                p.corners.get((i + 1) % p.corners.size()).at()))
+                        .reduce(Box::with);
             case Circle c -> {
                 double r = c.diameter.nanometres() / 2;
-                yield List.of(new Point(c.at.x() - r, c.at.y() - r), new Point(c.at.x() + r, c.at.y() + r));
+                yield Optional.of(
+                        Box.around(new Point(c.at.x() - r, c.at.y() - r), new Point(c.at.x() + r, c.at.y() + r)));
             }
-            case Spot s -> List.of(s.at);
-            case Words w -> List.of();
+            case Spot s -> Optional.of(Box.around(s.at, s.at));
+            case Words w -> Optional.empty();
         };
     }
 }

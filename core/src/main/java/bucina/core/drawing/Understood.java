@@ -38,15 +38,14 @@ public record Understood(List<Sheet> sheets, List<Size> holes) {
 
     /** The figures of an intake. */
     public static Understood of(Intake in) {
-        TreeMap<Long, Integer> sizes = new TreeMap<>();
+        TreeMap<Long, Size> sizes = new TreeMap<>();
         in.rows().stream()
                 .flatMap(r -> r.holes().stream())
-                .forEach(c -> sizes.merge(Math.round(c.diameter().nanometres() / SAME), 1, Integer::sum));
-        return new Understood(
-                in.sheets().stream().map(Understood::sheet).toList(),
-                sizes.entrySet().stream()
-                        .map(e -> new Size(Length.nm(e.getKey() * SAME), e.getValue()))
-                        .toList());
+                .forEach(c -> sizes.merge(
+                        Math.round(c.diameter().nanometres() / SAME),
+                        new Size(c.diameter(), 1),
+                        (all, one) -> new Size(all.diameter, all.many + 1)));
+        return new Understood(in.sheets().stream().map(Understood::sheet).toList(), List.copyOf(sizes.values()));
     }
 
     private static Sheet sheet(Intake.Sheet s) {

@@ -18,6 +18,11 @@ public record Box(double minX, double minY, double maxX, double maxY) {
         }
     }
 
+    /** The smallest box around an edge from a corner to where it ends, with all of its arc. */
+    public static Box around(Corner from, Point to) {
+        return new Edge(from.at(), to, from.bulge()).box();
+    }
+
     /** The box of two opposite corners in any order. */
     public static Box around(Point a, Point b) {
         return new Box(Math.min(a.x(), b.x()), Math.min(a.y(), b.y()), Math.max(a.x(), b.x()), Math.max(a.y(), b.y()));

@@ -36,7 +36,10 @@ final class Rounds {
             return Optional.empty();
         }
         double[] c = arcs ? centre(corners) : middle(corners);
-        double r = corners.getFirst().at().to(new Point(c[0], c[1])).nanometres();
+        double r = corners.stream()
+                .mapToDouble(k -> Math.hypot(k.at().x() - c[0], k.at().y() - c[1]))
+                .average()
+                .orElse(0);
         double on = Math.max(ON, r * SHARE);
         boolean same = r > 0
                 && corners.stream().allMatch(k -> Math.abs(Math.hypot(k.at().x() - c[0], k.at().y() - c[1]) - r) < on);

@@ -11,6 +11,7 @@ import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.demo.Dunlin;
 import bucina.core.demo.Locker;
+import bucina.core.drawing.Drawing;
 import bucina.core.drawing.FlatDrawing;
 import bucina.core.drawing.Template;
 import bucina.core.hold.Holds;
@@ -20,6 +21,8 @@ import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.core.sheet.Box;
+import bucina.core.sheet.Corner;
+import bucina.core.sheet.Point;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
@@ -69,6 +72,52 @@ class TemplatePdfTest {
         try (PDDocument document = Loader.loadPDF(pdf)) {
             return new PDFTextStripper().getText(document);
         }
+    }
+
+    private static Template plain(Drawing.Shape... shapes) {
+        return new Template("Slot", "", "from above", "right", "up", new Drawing(List.of(shapes)));
+    }
+
+    /** A slot of 40 by 10 mm between centres, with its round ends at x -5 and 45. */
+    private static Drawing.Path slot() {
+        double mm = 1e6;
+        return new Drawing.Path(
+                "S",
+                List.of(
+                        Corner.of(new Point(0, -5 * mm)),
+                        new Corner(new Point(40 * mm, -5 * mm), 1),
+                        Corner.of(new Point(40 * mm, 5 * mm)),
+                        new Corner(new Point(0, 5 * mm), 1)),
+                true);
+    }
+
+    @Test
+    void the_round_ends_of_a_slot_and_a_disc_are_printed_whole() throws IOException {
+        Drawing.Path disc = new Drawing.Path(
+                "D", List.of(new Corner(new Point(10e6, 30e6), 1), new Corner(new Point(30e6, 30e6), 1)), true);
+        Template template = plain(slot(), disc);
+        try (PDDocument document = Loader.loadPDF(TemplatePdf.write(template, Paper.A4, "Dunlin", FONT))) {
+            assertThat(document.getNumberOfPages()).isEqualTo(1);
+            BufferedImage image = new PDFRenderer(document).renderImageWithDPI(0, DPI, ImageType.GRAY);
+            // The drawing is 50 by 45 mm: from -5 to 45 and from -5 to 40.
+            double x0 = 12 + 5 + 4;
+            double y0 = Paper.A4.height() - 22 - (45 + 8) + 5 + 4;
+            assertThat(crossing(image, x0 - 5, y0, true)).isCloseTo(0, within(0.2));
+            assertThat(crossing(image, x0 + 45, y0, true)).isCloseTo(0, within(0.2));
+            assertThat(crossing(image, x0 + 40 + 5 * Math.sqrt(.5), y0 + 5 * Math.sqrt(.5), true))
+                    .isCloseTo(0, within(0.2));
+            assertThat(crossing(image, x0 + 20, y0 + 40, false)).isCloseTo(0, within(0.2));
+            assertThat(crossing(image, x0 + 20, y0 + 20, false)).isCloseTo(0, within(0.2));
+        }
+    }
+
+    @Test
+    void sizes_written_out_count_the_round_ends() {
+        Drawing drawing = new Drawing(List.of(slot()));
+        assertThat(SvgWriter.write(drawing)).contains("width=\"60.0mm\"").contains("height=\"20.0mm\"");
+        assertThat(DxfWriter.write(drawing).replace("\r", ""))
+                .containsPattern("EXTMIN\\s+10\\s+-5(\\.0*)?\\s")
+                .containsPattern("EXTMAX\\s+10\\s+45(\\.0*)?\\s");
     }
 
     @Test
