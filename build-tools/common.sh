@@ -68,7 +68,8 @@ find_display_libraries() {
 lend_display() {
   command -v Xvfb >/dev/null 2>&1 || need "a virtual display" xvfb
   local number log; number=$(mktemp); log=$(mktemp)
-  Xvfb -displayfd 3 -screen 0 1280x800x24 -nolisten tcp 3>"$number" 2>"$log" &
+  # In a session of its own: what ends the window from a terminal must not take the display away under it.
+  setsid Xvfb -displayfd 3 -screen 0 1280x800x24 -nolisten tcp 3>"$number" 2>"$log" &
   XVFB_PID="${XVFB_PID:-} $!"
   for _ in $(seq 100); do [ -s "$number" ] && break; kill -0 $! 2>/dev/null || break; sleep 0.1; done
   if [ ! -s "$number" ]; then say "The virtual display did not start:"; cat "$log" >&2; exit 1; fi

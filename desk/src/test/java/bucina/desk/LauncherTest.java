@@ -18,13 +18,14 @@ class LauncherTest {
     private Path folder;
 
     /** The lines that a shell prints after the launcher has looked for its places. */
-    private List<String> places(Map<String, String> environment, String fallback) throws Exception {
+    private static List<String> places(Map<String, String> environment, String fallback) throws Exception {
+        return shell(
+                environment, "find_places '" + fallback + "'; echo \"$HOME\"; echo \"${LC_ALL:-}\"; echo \"$SCRATCH\"");
+    }
+
+    private static List<String> shell(Map<String, String> environment, String script) throws Exception {
         Path common = Path.of("..", "build-tools", "common.sh").toAbsolutePath();
-        ProcessBuilder builder = new ProcessBuilder(
-                "bash",
-                "-c",
-                ". '" + common + "'; find_places '" + fallback
-                        + "'; echo \"$HOME\"; echo \"${LC_ALL:-}\"; echo \"$SCRATCH\"");
+        ProcessBuilder builder = new ProcessBuilder("bash", "-c", ". '" + common + "'; " + script);
         builder.environment()
                 .keySet()
                 .removeIf(k ->
@@ -68,6 +69,14 @@ class LauncherTest {
         assertThat(lines.getLast()).isEqualTo(fallback.toString());
         assertThat(fallback).isDirectory();
         left(fallback);
+    }
+
+    @Test
+    void what_ends_the_window_does_not_take_a_lent_display_away_under_it() throws Exception {
+        List<String> sessions =
+                shell(Map.of(), "lend_display; ps -o sid= -p $$; ps -o sid= -p $XVFB_PID; kill $XVFB_PID");
+        assertThat(sessions).hasSize(2);
+        assertThat(sessions.get(1).strip()).isNotEqualTo(sessions.get(0).strip());
     }
 
     private static void left(Path fallback) throws IOException {
