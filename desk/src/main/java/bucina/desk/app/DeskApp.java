@@ -98,15 +98,22 @@ public final class DeskApp extends Application {
         });
     }
 
-    private void show(Stage stage, Opened next) {
-        opened = next;
-        opening = CompletableFuture.completedFuture(next);
+    /** Shows and looks at no build any more. */
+    private void letGo() {
         if (shown != null) {
             shown.end();
         }
         if (look != null) {
             look.stop();
         }
+        shown = null;
+        opened = null;
+    }
+
+    private void show(Stage stage, Opened next) {
+        letGo();
+        opened = next;
+        opening = CompletableFuture.completedFuture(next);
         shown = new BuildStage(
                 stage, next.session(), next.prefs(), Clock.systemDefaultZone(), what -> other(stage, what));
         Timeline again = new Timeline(new KeyFrame(Duration.seconds(1.5), e -> {
@@ -123,6 +130,7 @@ public final class DeskApp extends Application {
     }
 
     private void trouble(Stage stage, Throwable why) {
+        letGo();
         Optional<Path> build = why instanceof BuildFileException e && HAS_COPIES.contains(e.trouble())
                 ? Optional.of(e.path())
                 : Optional.empty();

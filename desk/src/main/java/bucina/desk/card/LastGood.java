@@ -5,6 +5,7 @@ import bucina.desk.session.Aside;
 import bucina.desk.session.CopyKeeper;
 import bucina.desk.session.CopyWish;
 import bucina.desk.session.ToOpen;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -33,21 +34,24 @@ public final class LastGood extends VBox {
         getChildren().addAll(words, ways);
         new Aside(Platform::runLater)
                 .run(
-                        () -> CopyKeeper.lastGood(wish, build),
+                        () -> new Found(CopyKeeper.lastGood(wish, build), Files.exists(build)),
                         found -> show(found, build, wish, open),
                         sentence -> words.setText("No copy could be looked for: " + sentence));
     }
 
-    private void show(Optional<CopyKeeper.Offer> found, Path build, CopyWish wish, Consumer<ToOpen> open) {
-        if (found.isEmpty()) {
+    /** What was found, and whether anything lies in its place. */
+    private record Found(Optional<CopyKeeper.Offer> copy, boolean there) {}
+
+    private void show(Found found, Path build, CopyWish wish, Consumer<ToOpen> open) {
+        if (found.copy.isEmpty()) {
             words.setText("There is no good copy of it in " + wish.place(build) + ".");
             return;
         }
-        CopyKeeper.Offer offer = found.get();
+        CopyKeeper.Offer offer = found.copy.get();
         Path copy = offer.copy().path();
         words.setText("The last good copy is of " + CopiesCard.time(offer.copy().made()) + ", with "
                 + CopiesCard.entries(offer.entries().orElse(0)) + " in its log. " + offer.words()
-                + " The damaged build is kept beside it, under another name.");
+                + (found.there ? " What lies in its place is kept beside it, under another name." : ""));
         Button back = Ui.button("Go on from this copy", "", () -> go(open, new ToOpen.Back(copy, build)), "primary");
         back.setId("last-good-back");
         Button look = Ui.button("Look at it first", "", () -> go(open, new ToOpen.Copy(copy, build)), "quiet");

@@ -115,7 +115,11 @@ public final class CopyKeeper {
     }
 
     private Last newest(CopyWish wish) {
-        return wish.of(session.path()).of(session.path()).stream()
+        Copies copies = wish.of(session.path());
+        if (wish.folder().isPresent()) {
+            copies.gather(session.path());
+        }
+        return copies.of(session.path()).stream()
                 .filter(c -> Copies.made(c.path()).isPresent())
                 .findFirst()
                 .map(c -> new Last(c.made(), state(c.path())))

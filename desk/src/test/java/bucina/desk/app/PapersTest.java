@@ -200,7 +200,7 @@ class PapersTest extends OnWindow {
             path.fireEvent(new ActionEvent());
         });
         waitFor(robot, "0 sheets, 2 holes in 1 row.");
-        waitFor(robot, "Line 4 has no place");
+        waitFor(robot, "1 line is left out: it has no place, the first is line 4.");
         assertThat(session.history().undoWords()).isEmpty();
         robot.interact(() -> {
             ComboBox<?> where = robot.lookup("#bring-where").queryAs(ComboBox.class);

@@ -28,7 +28,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Files put wrong at random are brought in as they say, or refused in a sentence, soon. */
 class MutatedImportsTest extends OnCommandLine {
 
-    private static final int MANY = Boolean.getBoolean("trust") ? 2500 : 25;
+    private static final int MANY = Boolean.getBoolean("trust") ? 2500 : 12;
     private static final long LONGEST_NS = 5_000_000_000L;
 
     private static final List<String> NASTY = List.of(

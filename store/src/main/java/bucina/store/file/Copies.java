@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.sql.Connection;
 import java.sql.SQLException;
@@ -16,7 +17,9 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeParseException;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.Function;
@@ -124,13 +127,42 @@ public final class Copies {
                 .map(p -> new Copy(p, made(p).orElseThrow()));
     }
 
-    private static Stream<Copy> beside(Path build) {
-        Path parent = build.toAbsolutePath().getParent();
-        return parent == null
-                ? Stream.empty()
-                : list(parent).stream()
-                        .filter(p -> Restore.kept(p, build) || Migrations.kept(p, build))
-                        .map(p -> new Copy(p, changed(p)));
+    /** What is kept beside a build, or was gathered from there; what lies in both places once. */
+    private Stream<Copy> beside(Path build) {
+        Map<Path, Path> kept = new LinkedHashMap<>();
+        Stream.concat(list(parent(build)).stream(), list(folder).stream())
+                .filter(p -> Restore.kept(p, build) || Migrations.kept(p, build))
+                .forEach(p -> kept.putIfAbsent(p.getFileName(), p));
+        return kept.values().stream().map(p -> new Copy(p, changed(p)));
+    }
+
+    private Path parent(Path build) {
+        return Optional.ofNullable(build.toAbsolutePath().getParent()).orElse(folder);
+    }
+
+    /**
+     * Takes the copies that were kept beside a build when its format changed into the folder as well.
+     *
+     * @throws BuildFileException if nothing can be written there
+     */
+    public void gather(Path build) {
+        for (Path kept : list(parent(build))) {
+            Path place = folder.resolve(kept.getFileName());
+            if (!Migrations.kept(kept, build) || Files.exists(place)) {
+                continue;
+            }
+            Path draft = OutFile.draft(place);
+            try {
+                Files.createDirectories(folder);
+                Files.copy(kept, draft, StandardCopyOption.COPY_ATTRIBUTES);
+                sync(draft);
+                OutFile.publish(draft, place, false);
+            } catch (IOException e) {
+                throw no(place, e);
+            } finally {
+                NewFile.discard(draft);
+            }
+        }
     }
 
     private static String group(Path path, int group) {

@@ -255,5 +255,10 @@ class CopiesTest extends OnFile {
         Files.copy(path, before, StandardCopyOption.COPY_ATTRIBUTES);
         assertThat(copies.of(path)).extracting(Copies.Copy::path).containsExactly(before);
         assertThat(copies.thin(path, new Copies.Keep(1, 1), NOON.plusYears(1))).isEmpty();
+        copies.gather(path);
+        copies.gather(path);
+        assertThat(copies.of(path)).extracting(Copies.Copy::path).containsExactly(before);
+        Files.delete(before);
+        assertThat(copies.of(path)).extracting(Copies.Copy::path).containsExactly(place.resolve(before.getFileName()));
     }
 }

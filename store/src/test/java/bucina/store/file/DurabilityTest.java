@@ -41,8 +41,8 @@ import org.junit.jupiter.api.io.TempDir;
 /** What was confirmed is there, whatever happens next. */
 class DurabilityTest {
 
-    private static final int ENTRIES = 60;
-    private static final int KILLS = Trials.of(6, 1000);
+    private static final int ENTRIES = Trials.of(20, 60);
+    private static final int KILLS = Trials.of(2, 1000);
     private static final int MARKS = 4;
 
     @TempDir
@@ -174,7 +174,7 @@ class DurabilityTest {
         Path path = folder.resolve("eight.bucina");
         BuildFile.create(path, Demo.document()).close();
         int before = Demo.document().log().entries().size();
-        int each = Trials.of(6, 125);
+        int each = Trials.of(4, 125);
         List<Process> writers = new ArrayList<>();
         for (int i = 0; i < 8; i++) {
             writers.add(new ProcessBuilder(logger(path, each))

@@ -32,7 +32,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** Whatever a build is killed at, what was confirmed is in the one file and nothing is there by half. */
 class KillsTest {
 
-    private static final int KILLS = Trials.of(3, 1000);
+    private static final int KILLS = Trials.of(2, 1000);
 
     private final Document demo = Demo.document();
 

@@ -35,8 +35,8 @@ import org.sqlite.SQLiteConfig;
 /** Builds put wrong at random, by bytes and by values: read as they were, or refused in a sentence, soon. */
 class MutationsTest {
 
-    private static final int BY_BYTES = Trials.of(40, 5000);
-    private static final int BY_VALUES = Trials.of(40, 5000);
+    private static final int BY_BYTES = Trials.of(20, 5000);
+    private static final int BY_VALUES = Trials.of(20, 5000);
     private static final long LONGEST_NS = 5_000_000_000L;
     private static final Pattern NUMBER = Pattern.compile("-?\\d+(\\.\\d+)?");
 
