@@ -10,7 +10,6 @@ import bucina.desk.session.Places;
 import bucina.desk.session.Prefs;
 import bucina.desk.session.Session;
 import bucina.desk.session.ToOpen;
-import bucina.store.file.Copies;
 import java.io.File;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
@@ -126,7 +125,7 @@ public final class CopiesCard extends ShownBox {
     }
 
     private boolean copyShown() {
-        return Copies.made(session.path()).isPresent();
+        return session.copies().ofACopy();
     }
 
     /** The build that copies are of: the one open, or where a copy is looked at, the one opened last. */
@@ -156,7 +155,7 @@ public final class CopiesCard extends ShownBox {
     private void show(List<CopyKeeper.Offer> offers) {
         list.getChildren().clear();
         for (CopyKeeper.Offer offer : offers) {
-            Path copy = offer.copy().path();
+            Path copy = offer.path();
             Label what = Ui.wrapped(
                     offer.entries().map(n -> entries(n) + ". ").orElse("") + offer.words(),
                     offer.lost().isPresent() ? "plain" : "stop-text");
@@ -167,7 +166,7 @@ public final class CopiesCard extends ShownBox {
             HBox ways = new HBox(4, look, back);
             ways.setAlignment(Pos.TOP_RIGHT);
             GridPane.setHgrow(what, Priority.ALWAYS);
-            list.addRow(list.getRowCount(), Ui.kept(time(offer.copy().made()), "plain"), what, ways);
+            list.addRow(list.getRowCount(), Ui.kept(time(offer.made()), "plain"), what, ways);
         }
         says.setText(
                 offers.isEmpty()

@@ -48,8 +48,8 @@ public final class LastGood extends VBox {
             return;
         }
         CopyKeeper.Offer offer = found.copy.get();
-        Path copy = offer.copy().path();
-        words.setText("The last good copy is of " + CopiesCard.time(offer.copy().made()) + ", with "
+        Path copy = offer.path();
+        words.setText("The last good copy is of " + CopiesCard.time(offer.made()) + ", with "
                 + CopiesCard.entries(offer.entries().orElse(0)) + " in its log. " + offer.words()
                 + (found.there ? " What lies in its place is kept beside it, under another name." : ""));
         Button back = Ui.button("Go on from this copy", "", () -> go(open, new ToOpen.Back(copy, build)), "primary");

@@ -63,6 +63,11 @@ public final class CopyKeeper {
                         || !now.isBefore(last.made.plus(wish.every().time())));
     }
 
+    /** True if what is open is a copy itself, looked at. */
+    public boolean ofACopy() {
+        return Copies.made(session.path()).isPresent();
+    }
+
     /** Makes a copy now. */
     public void now(CopyWish wish, Consumer<LocalDateTime> then, Consumer<String> refused) {
         LocalDateTime now = session.clockTime();
@@ -142,6 +147,16 @@ public final class CopyKeeper {
      * @param lost    what would be lost by going back to it
      */
     public record Offer(Copies.Copy copy, Optional<Integer> entries, Optional<Loss> lost) {
+
+        /** Where it is. */
+        public Path path() {
+            return copy.path();
+        }
+
+        /** When it was made, by the clock of the shop. */
+        public LocalDateTime made() {
+            return copy.made();
+        }
 
         /** What would be lost, in words. */
         public String words() {

@@ -29,6 +29,9 @@ class HostileCliTest {
 
     private static final Clock CLOCK = Clock.fixed(Instant.parse("2026-11-24T12:00:00Z"), ZoneOffset.UTC);
 
+    /** How often a word is put wrong in another way. */
+    private static final int WRONG = Boolean.getBoolean("trust") ? 4 : 2;
+
     /** Calls that are right; one word of each is put wrong. */
     private static final List<String> CALLS = List.of(
             "calc rivet --head flush --diameter 3/32 --layers .025,.032 --prep dimple",
@@ -140,7 +143,7 @@ class HostileCliTest {
                 List<String> doubled = new ArrayList<>(words);
                 doubled.add(i, words.get(i));
                 judge(doubled);
-                for (int k = 0; k < 4; k++) {
+                for (int k = 0; k < WRONG; k++) {
                     List<String> wrong = new ArrayList<>(words);
                     wrong.set(i, BAD.get(random.nextInt(BAD.size())));
                     if (random.nextInt(3) == 0) {
@@ -152,7 +155,7 @@ class HostileCliTest {
                 }
             }
         }
-        assertThat(refused).isGreaterThan(300);
+        assertThat(refused).isGreaterThan(75 * WRONG);
         assertThat(run(List.of("check", file.toString()))).isBetween(0, 1);
     }
 

@@ -33,7 +33,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** A file that is not what was written is not read as if it were, and the place is named. */
 class DamageTest extends OnFile {
 
-    private static final int FLIPS = Trials.of(40, 700);
+    private static final int FLIPS = Trials.of(25, 700);
 
     /** The same build with nothing logged, as it is, and with years of marks. */
     private Document sized(String size) {

@@ -44,14 +44,12 @@ class DurabilityTest {
     private static final int ENTRIES = Trials.of(20, 60);
     private static final int KILLS = Trials.of(2, 1000);
     private static final int MARKS = 4;
+    private static final int WRITERS = Trials.of(4, 8);
 
     @TempDir
     private Path folder;
 
-    /**
-     * Logs entries until it is killed, saying each number only after {@link BuildFile#append} has returned. Run in a
-     * process of its own.
-     */
+    /** Logs entries until it is killed, saying each only after {@link BuildFile#append} has returned. */
     static final class Logger {
         public static void main(String[] args) {
             Path path = Path.of(args[0]);
@@ -170,28 +168,31 @@ class DurabilityTest {
     }
 
     @Test
-    void eight_that_write_at_once_lose_no_entry_and_double_none() throws Exception {
+    void many_that_write_at_once_lose_no_entry_and_double_none() throws Exception {
         Path path = folder.resolve("eight.bucina");
         BuildFile.create(path, Demo.document()).close();
         int before = Demo.document().log().entries().size();
         int each = Trials.of(4, 125);
         List<Process> writers = new ArrayList<>();
-        for (int i = 0; i < 8; i++) {
+        for (int i = 0; i < WRITERS; i++) {
             writers.add(new ProcessBuilder(logger(path, each))
                     .redirectErrorStream(true)
                     .redirectOutput(folder.resolve("out" + i).toFile())
                     .start());
         }
         List<String> confirmed = new ArrayList<>();
-        for (int i = 0; i < 8; i++) {
+        for (int i = 0; i < WRITERS; i++) {
             assertThat(writers.get(i).waitFor(300, TimeUnit.SECONDS)).isTrue();
             confirmed.addAll(Files.readAllLines(folder.resolve("out" + i)));
         }
-        assertThat(confirmed).doesNotHaveDuplicates().hasSize(8 * each).allMatch(line -> line.startsWith("confirmed "));
+        assertThat(confirmed)
+                .doesNotHaveDuplicates()
+                .hasSize(WRITERS * each)
+                .allMatch(line -> line.startsWith("confirmed "));
         try (BuildFile file = BuildFile.open(path)) {
             assertThat(file.read().log().entries())
                     .extracting(LogEntry::id)
-                    .hasSize(before + 8 * each)
+                    .hasSize(before + WRITERS * each)
                     .doesNotHaveDuplicates();
         }
     }
