@@ -61,7 +61,7 @@ public final class CopiesCard extends ShownBox {
         setMaxSize(760, USE_PREF_SIZE);
         CopyWish wish = prefs.copies();
         Fields f = new Fields();
-        folder = f.committed("Folder", wish.place(session.path()).toString(), "copies-folder", t -> wished());
+        folder = f.committed("Folder", wish.place(build()).toString(), "copies-folder", t -> wished());
         every = f.choice(
                 "By itself",
                 List.of(CopyWish.Every.values()),
@@ -90,12 +90,12 @@ public final class CopiesCard extends ShownBox {
         ScrollPane scroll = Ui.scroll(list);
         scroll.setPrefViewportHeight(210);
         scroll.setMinHeight(120);
-        boolean copy = copyShown();
+        boolean copy = session.copies().ofACopy();
         HBox ways = new HBox(8);
         if (copy) {
             Button original = Ui.button("Back to the build", "", this::original, "primary");
             original.setId("copies-original");
-            Ui.shown(original, prefs.last().isPresent());
+            Ui.shown(original, session.copies().build().isPresent());
             ways.getChildren().addAll(original, elsewhere);
         } else {
             now.setDisable(session.readOnly());
@@ -124,13 +124,9 @@ public final class CopiesCard extends ShownBox {
         return session.snapshot().build().name();
     }
 
-    private boolean copyShown() {
-        return session.copies().ofACopy();
-    }
-
-    /** The build that copies are of: the one open, or where a copy is looked at, the one opened last. */
+    /** The build that copies are of; what is open where that is not known. */
     private Path build() {
-        return copyShown() ? prefs.last().orElse(session.path()) : session.path();
+        return session.copies().build().orElse(session.path());
     }
 
     /** When a copy was made: {@code Sat 28 Nov 2026, 10:40}. */
@@ -162,16 +158,24 @@ public final class CopiesCard extends ShownBox {
             Button look = Ui.button("Look at it", "", () -> open.accept(new ToOpen.Copy(copy, build())), "quiet");
             Button back = Ui.button("Go back to it", "", () -> open.accept(new ToOpen.Back(copy, build())), "quiet");
             look.setDisable(offer.lost().isEmpty() || copy.equals(session.path()));
-            back.setDisable(offer.lost().isEmpty() || session.readOnly() && !copyShown());
+            back.setDisable(offer.lost().isEmpty()
+                    || session.readOnly() && !session.copies().ofACopy());
             HBox ways = new HBox(4, look, back);
             ways.setAlignment(Pos.TOP_RIGHT);
             GridPane.setHgrow(what, Priority.ALWAYS);
             list.addRow(list.getRowCount(), Ui.kept(time(offer.made()), "plain"), what, ways);
         }
-        says.setText(
-                offers.isEmpty()
-                        ? "There is no copy in " + prefs.copies().place(session.path()) + "."
-                        : "Going back to a copy keeps the build as it is now beside it, under another name.");
+        says.setText(words(offers.isEmpty()));
+    }
+
+    private String words(boolean none) {
+        if (session.copies().build().isEmpty()) {
+            return "Of which build this is a copy is not known here: copy it to another place and open that to go on"
+                    + " from it.";
+        }
+        return none
+                ? "There is no copy in " + prefs.copies().place(build()) + "."
+                : "Going back to a copy keeps the build as it is now beside it, under another name.";
     }
 
     private void copy() {
@@ -203,14 +207,14 @@ public final class CopiesCard extends ShownBox {
     }
 
     private void original() {
-        prefs.last().ifPresent(p -> open.accept(new ToOpen.File(p)));
+        session.copies().build().ifPresent(p -> open.accept(new ToOpen.File(p)));
     }
 
     private void wished() {
         try {
             String place = folder.getText().strip();
             boolean usual = place.isEmpty()
-                    || Path.of(place).equals(withFolder(Optional.empty()).place(session.path()));
+                    || Path.of(place).equals(withFolder(Optional.empty()).place(build()));
             CopyWish wish = withFolder(
                     usual
                             ? Optional.empty()
@@ -219,7 +223,7 @@ public final class CopiesCard extends ShownBox {
             prefs.keep(wish);
             session.copies().wished();
             Ui.shown(error, false);
-            folder.setText(wish.place(session.path()).toString());
+            folder.setText(wish.place(build()).toString());
             fill();
         } catch (InputException e) {
             refuse(e.getMessage());

@@ -23,6 +23,8 @@ public final class CopyKeeper {
     private Optional<Last> last = Optional.empty();
     private LocalDateTime notBefore = LocalDateTime.MIN;
     private boolean busy;
+    private boolean copy;
+    private Optional<Path> original = Optional.empty();
 
     /** The newest copy: when it was made and of what; empty of what if there is none. */
     private record Last(LocalDateTime made, Optional<FileState> of) {}
@@ -63,13 +65,32 @@ public final class CopyKeeper {
                         || !now.isBefore(last.made.plus(wish.every().time())));
     }
 
+    /**
+     * What is open is a copy itself, looked at.
+     *
+     * @param of the build; empty if that is not known
+     */
+    void looksAtCopy(Optional<Path> of) {
+        copy = true;
+        original = of;
+    }
+
     /** True if what is open is a copy itself, looked at. */
     public boolean ofACopy() {
-        return Copies.made(session.path()).isPresent();
+        return copy;
+    }
+
+    /** The build that copies are of; empty if a copy is looked at and nobody has said of which. */
+    public Optional<Path> build() {
+        return copy ? original : Optional.of(session.path());
     }
 
     /** Makes a copy now. */
     public void now(CopyWish wish, Consumer<LocalDateTime> then, Consumer<String> refused) {
+        if (copy) {
+            refused.accept("This is a copy already: copied again it would seem to be newer than it is.");
+            return;
+        }
         LocalDateTime now = session.clockTime();
         session.aside(
                 () -> made(wish, now),
@@ -164,13 +185,19 @@ public final class CopyKeeper {
         }
     }
 
-    /** Reads through the copies of the build and says what each has and has not, newest first. */
+    /**
+     * Reads through the copies of the build and says what each has and has not that the build has, newest first; none
+     * where it is not known which build that is.
+     */
     public void offers(CopyWish wish, Consumer<List<Offer>> then, Consumer<String> refused) {
         BuildFile.Contents now = new BuildFile.Contents(
                 session.snapshot().build(), session.snapshot().log());
+        Optional<Path> build = build();
+        Losing losing = copy ? h -> Loss.of(build.orElseThrow(), h) : h -> Loss.of(now, h);
         session.aside(
-                () -> wish.of(session.path()).of(session.path()).stream()
-                        .map(c -> offer(c, Copies.held(c), h -> Loss.of(now, h)))
+                () -> build.stream()
+                        .flatMap(b -> wish.of(b).of(b).stream())
+                        .map(c -> offer(c, Copies.held(c), losing))
                         .toList(),
                 then,
                 refused);

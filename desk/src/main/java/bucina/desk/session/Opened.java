@@ -35,10 +35,10 @@ public record Opened(Session session, Optional<WindowLock> lock, Prefs prefs) {
             Session session = Session.open(path, onlyReads, tables.catalogue(), Clock.systemDefaultZone(), worker, ui);
             tables.said().forEach(session::say);
             back.ifPresent(session::say);
-            if (copy.isEmpty()) {
-                prefs.keep("last", path.toAbsolutePath().toString());
-            } else if (what instanceof ToOpen.Copy c) {
-                prefs.keep("last", c.of().toAbsolutePath().toString());
+            Optional<Path> build = copy.isEmpty() ? Optional.of(path) : original(what);
+            build.ifPresent(b -> prefs.keep("last", b.toAbsolutePath().toString()));
+            if (copy.isPresent()) {
+                session.copies().looksAtCopy(build);
             }
             return new Opened(session, lock, prefs);
         } catch (RuntimeException e) {
@@ -54,6 +54,10 @@ public record Opened(Session session, Optional<WindowLock> lock, Prefs prefs) {
                         + Copies.made(path).map(t -> " of " + t.toLocalDate()).orElse("")
                         + ": the window only reads it.")
                 : Optional.empty();
+    }
+
+    private static Optional<Path> original(ToOpen what) {
+        return what instanceof ToOpen.Copy c ? Optional.of(c.of()) : Optional.empty();
     }
 
     /** Goes back to a copy, where that was chosen; says so. */

@@ -166,6 +166,53 @@ class CopyKeeperTest {
         session = opened();
     }
 
+    private List<CopyKeeper.Offer> offered(Session of) throws InterruptedException {
+        List<CopyKeeper.Offer> offers = new ArrayList<>();
+        of.copies().offers(wish, offers::addAll, s -> {
+            throw new AssertionError(s);
+        });
+        turn();
+        return offers;
+    }
+
+    @Test
+    void while_a_copy_is_looked_at_what_would_be_lost_is_told_against_the_build() throws Exception {
+        change("4 in");
+        looked();
+        Path copy = wish.of(file).of(file).getFirst().path();
+        change("5 in");
+        assertThat(offered(session))
+                .extracting(CopyKeeper.Offer::words)
+                .containsExactly("Lost would be the changes of the plan.");
+        Prefs prefs = Prefs.in(folder.resolve("prefs"));
+        Opened look = Opened.now(new ToOpen.Copy(copy, file), prefs, Runnable::run, ui::add);
+        ui.clear();
+        assertThat(look.session().copies().build()).contains(file);
+        assertThat(offered(look.session()))
+                .extracting(CopyKeeper.Offer::words)
+                .containsExactly("Lost would be the changes of the plan.");
+        look.session().copies().now(wish, made -> {}, s -> prefs.keep("refused", s));
+        assertThat(wish.of(file).of(file))
+                .as("a copy is not copied as if it were newer")
+                .hasSize(1);
+        look.close();
+    }
+
+    @Test
+    void a_copy_opened_as_a_file_takes_no_place_of_a_build_that_nobody_named() throws Exception {
+        change("4 in");
+        looked();
+        Path copy = wish.of(file).of(file).getFirst().path();
+        Prefs prefs = Prefs.in(folder.resolve("prefs"));
+        prefs.keep("last", file.toString());
+        Opened opened = Opened.now(new ToOpen.File(copy), prefs, Runnable::run, ui::add);
+        ui.clear();
+        assertThat(opened.session().copies().ofACopy()).isTrue();
+        assertThat(opened.session().copies().build()).isEmpty();
+        assertThat(offered(opened.session())).isEmpty();
+        opened.close();
+    }
+
     private static String lap(Session session) {
         return session.snapshot().build().rules().rule(RuleKey.LAP_BACK).value();
     }
