@@ -23,6 +23,7 @@ public final class BuildStage {
     private final Consumer<ToOpen> other;
     private final Subscription tie;
     private boolean empty;
+    private Optional<EmptyView> bare = Optional.empty();
     private Optional<DeskWindow> window = Optional.empty();
     private Optional<Desk> desk = Optional.empty();
 
@@ -52,7 +53,9 @@ public final class BuildStage {
         empty = session.snapshot().build().faces().isEmpty();
         stage.setTitle(session.snapshot().build().name() + " - Bucina");
         if (empty) {
-            stage.setScene(new EmptyView(session, prefs, face -> desk().show(face)).scene());
+            EmptyView view = new EmptyView(session, prefs, other, face -> desk().show(face));
+            bare = Optional.of(view);
+            stage.setScene(view.scene());
         } else {
             Desk next = new Desk(session, prefs);
             DeskWindow frame = new DeskWindow(next, clock, other);
@@ -63,6 +66,8 @@ public final class BuildStage {
     }
 
     private void close() {
+        bare.ifPresent(EmptyView::end);
+        bare = Optional.empty();
         window.ifPresent(DeskWindow::close);
         desk.ifPresent(Desk::close);
         window = Optional.empty();

@@ -3,11 +3,15 @@ package bucina.desk.app;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Id;
 import bucina.desk.card.BringCard;
+import bucina.desk.card.CopiesCard;
+import bucina.desk.card.LostCard;
 import bucina.desk.card.PanelCard;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Ui;
+import bucina.desk.session.Lost;
 import bucina.desk.session.Prefs;
 import bucina.desk.session.Session;
+import bucina.desk.session.ToOpen;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Insets;
@@ -21,19 +25,32 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.util.Subscription;
 
 /** The window of a build with no face yet: says what goes here, and the two ways to get it in. */
 final class EmptyView extends StackPane {
 
     private final Session session;
+    private final Prefs prefs;
+    private final Consumer<ToOpen> open;
+    private final Subscription lost;
+    /** Shows what lay under the card about the file. */
+    private Runnable back;
+
     private final Palette palette;
     private final Consumer<Id.Face> made;
     private final VBox words;
     private final Button unitButton;
     private Unit unit;
 
-    EmptyView(Session session, Prefs prefs, Consumer<Id.Face> made) {
+    /**
+     * @param open opens another build in the place of this one
+     * @param made told the first face
+     */
+    EmptyView(Session session, Prefs prefs, Consumer<ToOpen> open, Consumer<Id.Face> made) {
         this.session = session;
+        this.prefs = prefs;
+        this.open = open;
         this.made = made;
         this.palette = prefs.dark() ? Palette.DARK : Palette.LIGHT;
         this.unit = prefs.unit().orElse(Unit.INCH);
@@ -45,6 +62,8 @@ final class EmptyView extends StackPane {
         bring.setId("empty-bring");
         Button sums = Ui.button("Bench sums", "S", this::sums);
         sums.setId("empty-sums");
+        Button copies = Ui.button("Copies", "C", this::copies);
+        copies.setId("empty-copies");
         unitButton = Ui.button("", "U", this::turn, "quiet");
         unitButton.setId("empty-unit");
         words = new VBox(
@@ -54,7 +73,7 @@ final class EmptyView extends StackPane {
                         "Nothing is on the bench yet. A face goes here: one joint "
                                 + "plane, drawn flat, with its sheets and its holes.",
                         "plain"),
-                new HBox(10, panel, bring, sums, unitButton),
+                new HBox(10, panel, bring, sums, copies, unitButton),
                 Ui.wrapped(
                         "A panel is made from a few figures: "
                                 + "skin, spars, ribs, pitch. A drawing can be DXF or SVG; holes measured off a part "
@@ -65,6 +84,29 @@ final class EmptyView extends StackPane {
         getChildren().add(words);
         turnWords();
         addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+        back = () -> show(words);
+        lost = session.lostProperty().subscribe(now -> now.ifPresentOrElse(this::lost, this::found));
+    }
+
+    /** Looks no longer after the file. */
+    void end() {
+        lost.unsubscribe();
+    }
+
+    /** What is typed into another card is kept under the one about the file. */
+    private void lost(Lost what) {
+        Node now = getChildren().getFirst();
+        Node under = now instanceof LostCard ? words : now;
+        back = () -> show(under);
+        LostCard card = new LostCard(session, what, prefs.copies(), open, back);
+        show(card);
+        card.enter();
+    }
+
+    private void found() {
+        if (getChildren().getFirst() instanceof LostCard) {
+            back.run();
+        }
     }
 
     /** The scene, 1280 x 800 unless the stage says otherwise. */
@@ -83,9 +125,12 @@ final class EmptyView extends StackPane {
             case P -> panel();
             case I -> bring();
             case S -> sums();
+            case C -> copies();
             case U -> turn();
             case ESCAPE -> {
-                if (!(getChildren().getFirst() instanceof SumsPane pane && pane.putAway())) {
+                if (getChildren().getFirst() instanceof LostCard) {
+                    back.run();
+                } else if (!(getChildren().getFirst() instanceof SumsPane pane && pane.putAway())) {
                     show(words);
                 }
             }
@@ -138,6 +183,14 @@ final class EmptyView extends StackPane {
     private void bring() {
         if (getChildren().contains(words)) {
             BringCard card = new BringCard(session, unit, Optional.empty(), palette, made, () -> show(words));
+            show(card);
+            card.enter();
+        }
+    }
+
+    private void copies() {
+        if (getChildren().contains(words)) {
+            CopiesCard card = new CopiesCard(session, prefs, open, () -> show(words));
             show(card);
             card.enter();
         }

@@ -19,6 +19,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
+import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -144,5 +145,26 @@ class WalkthroughTest {
         assertThat(session.snapshot().derivation().findings(() -> false)).isEmpty();
         assertThat(actions).isLessThanOrEqualTo(MOST);
         assertThat(actions).as("docs/walkthrough.md says eighteen").isEqualTo(18);
+    }
+
+    @Test
+    void a_build_with_nothing_in_it_has_its_copies_and_says_when_its_file_is_gone(FxRobot robot) throws Exception {
+        robot.push(KeyCode.C);
+        OnWindow.until(robot, "There is no copy in");
+        robot.interact(() -> robot.lookup("#copies-now").queryAs(Button.class).fire());
+        OnWindow.until(robot, "0 entries. Nothing would be lost.");
+        robot.push(KeyCode.ESCAPE);
+        robot.push(KeyCode.P);
+        OnWindow.until(() -> robot.lookup("#panel-name").tryQuery().isPresent());
+        robot.interact(
+                () -> robot.lookup("#panel-name").queryAs(TextField.class).setText("Patch"));
+        Files.move(session.path(), session.path().resolveSibling("away.bucina"));
+        robot.interact(session::look);
+        OnWindow.until(robot, "The build file is gone");
+        Files.move(session.path().resolveSibling("away.bucina"), session.path());
+        robot.interact(session::look);
+        OnWindow.until(() -> robot.lookup("#panel-name").tryQuery().isPresent());
+        assertThat(robot.lookup("#panel-name").queryAs(TextField.class).getText())
+                .isEqualTo("Patch");
     }
 }
