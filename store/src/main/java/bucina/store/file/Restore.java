@@ -36,6 +36,9 @@ public final class Restore {
             Copies.sync(draft);
             Optional<Path> aside = aside(build, now);
             OutFile.publish(draft, build, true);
+            if (aside.isPresent()) {
+                journals(build, aside.get());
+            }
             return aside;
         } catch (BuildFileException e) {
             throw Troubles.of(e, draft, copy, "");
@@ -46,7 +49,7 @@ public final class Restore {
         }
     }
 
-    /** Gives what lies at a name another one, with what lies beside it; the old name stays too. */
+    /** Gives what lies at a name another one; the old name stays too. */
     private static Optional<Path> aside(Path build, LocalDateTime now) throws IOException {
         if (!Files.exists(build)) {
             return Optional.empty();
@@ -60,7 +63,13 @@ public final class Restore {
             Files.createLink(aside, build);
         } catch (UnsupportedOperationException | FileSystemException e) {
             Files.copy(build, aside);
+            Copies.sync(aside);
         }
+        return Optional.of(aside);
+    }
+
+    /** What lay beside a build goes with it. */
+    private static void journals(Path build, Path aside) throws IOException {
         for (String suffix : List.of("-wal", "-journal")) {
             Path beside = build.resolveSibling(build.getFileName() + suffix);
             if (Files.exists(beside)) {
@@ -68,6 +77,5 @@ public final class Restore {
             }
         }
         Files.deleteIfExists(build.resolveSibling(build.getFileName() + "-shm"));
-        return Optional.of(aside);
     }
 }

@@ -233,8 +233,8 @@ class JournalsTest extends OnFile {
     @Test
     void a_build_is_read_where_the_database_has_no_room_for_what_it_keeps_beside_it() throws IOException {
         Files.createFile(folder.resolve(path.getFileName() + "-wal"));
-        // In the place of its own file there is something else, as on a full disk there is nothing.
-        Files.createDirectory(folder.resolve(path.getFileName() + "-shm"));
+        // Its own file cannot be made, as on a full disk: it does not go through links.
+        Files.createSymbolicLink(folder.resolve(path.getFileName() + "-shm"), folder.resolve("nowhere"));
         try (BuildFile file = BuildFile.openToRead(path)) {
             assertThat(file.document()).isEqualTo(demo);
         }
