@@ -4,10 +4,12 @@ import bucina.core.measure.InputException;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
+import java.nio.charset.Charset;
 import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.function.Supplier;
 
 /** Reads a text file whole, if it is of a size that a drawing or a table may have. */
 public final class TextFile {
@@ -18,7 +20,7 @@ public final class TextFile {
     private TextFile() {}
 
     /**
-     * The text, UTF-8 or else ISO 8859-1 as older programs write.
+     * The text, UTF-8, UTF-16 with its mark, or else ISO 8859-1 as older programs write.
      *
      * @throws InputException if it is missing, cannot be read or is too large
      */
@@ -48,6 +50,24 @@ public final class TextFile {
     }
 
     static String text(byte[] bytes) {
+        return text(bytes, () -> StandardCharsets.ISO_8859_1);
+    }
+
+    /**
+     * Bytes as text: UTF-8 or UTF-16 where a mark at the beginning says so, UTF-8 where they are that.
+     *
+     * @param otherwise the code where they are not
+     */
+    public static String text(byte[] bytes, Supplier<Charset> otherwise) {
+        if (starts(bytes, 0xef, 0xbb, 0xbf)) {
+            return new String(bytes, 3, bytes.length - 3, StandardCharsets.UTF_8);
+        }
+        if (starts(bytes, 0xff, 0xfe)) {
+            return new String(bytes, 2, bytes.length - 2, StandardCharsets.UTF_16LE);
+        }
+        if (starts(bytes, 0xfe, 0xff)) {
+            return new String(bytes, 2, bytes.length - 2, StandardCharsets.UTF_16BE);
+        }
         try {
             return StandardCharsets.UTF_8
                     .newDecoder()
@@ -55,7 +75,15 @@ public final class TextFile {
                     .decode(ByteBuffer.wrap(bytes))
                     .toString();
         } catch (CharacterCodingException e) {
-            return new String(bytes, StandardCharsets.ISO_8859_1);
+            return new String(bytes, otherwise.get());
         }
+    }
+
+    private static boolean starts(byte[] bytes, int... with) {
+        boolean starts = bytes.length >= with.length;
+        for (int i = 0; starts && i < with.length; i++) {
+            starts = (bytes[i] & 0xff) == with[i];
+        }
+        return starts;
     }
 }

@@ -1,9 +1,7 @@
 package bucina.store.dxf;
 
-import java.nio.ByteBuffer;
-import java.nio.charset.CharacterCodingException;
+import bucina.store.drawing.TextFile;
 import java.nio.charset.Charset;
-import java.nio.charset.CodingErrorAction;
 import java.nio.charset.IllegalCharsetNameException;
 import java.nio.charset.StandardCharsets;
 import java.nio.charset.UnsupportedCharsetException;
@@ -21,32 +19,7 @@ final class DxfText {
     private DxfText() {}
 
     static String of(byte[] bytes) {
-        if (starts(bytes, 0xef, 0xbb, 0xbf)) {
-            return new String(bytes, 3, bytes.length - 3, StandardCharsets.UTF_8);
-        }
-        if (starts(bytes, 0xff, 0xfe)) {
-            return new String(bytes, 2, bytes.length - 2, StandardCharsets.UTF_16LE);
-        }
-        if (starts(bytes, 0xfe, 0xff)) {
-            return new String(bytes, 2, bytes.length - 2, StandardCharsets.UTF_16BE);
-        }
-        try {
-            return StandardCharsets.UTF_8
-                    .newDecoder()
-                    .onMalformedInput(CodingErrorAction.REPORT)
-                    .decode(ByteBuffer.wrap(bytes))
-                    .toString();
-        } catch (CharacterCodingException e) {
-            return new String(bytes, page(bytes));
-        }
-    }
-
-    private static boolean starts(byte[] bytes, int... with) {
-        boolean starts = bytes.length >= with.length;
-        for (int i = 0; starts && i < with.length; i++) {
-            starts = (bytes[i] & 0xff) == with[i];
-        }
-        return starts;
+        return TextFile.text(bytes, () -> page(bytes));
     }
 
     private static Charset page(byte[] bytes) {
