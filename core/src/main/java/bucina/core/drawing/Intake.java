@@ -23,6 +23,7 @@ import bucina.core.sheet.Outline;
 import bucina.core.sheet.Ring;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -46,6 +47,9 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<Left> left, List<
 
     /** Places and sizes nearer than this, nm, are drawn as one. */
     private static final double SAME = 10_000;
+
+    /** Of shapes that fill one box no more than so many are gone through. */
+    private static final int TRIED = 50;
 
     /**
      * A sheet.
@@ -145,21 +149,36 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<Left> left, List<
 
     /** Of rings that are the same the first stays; how many went. */
     private static int onceDrawn(List<Ring> rings) {
-        record Same(long x0, long y0, long x1, long y1, long area) {
-            static Same of(Ring ring) {
-                Box b = ring.box();
-                return new Same(
+        record Fills(long x0, long y0, long x1, long y1) {
+            static Fills of(Box b) {
+                return new Fills(
                         Math.round(b.minX() / SAME),
                         Math.round(b.minY() / SAME),
                         Math.round(b.maxX() / SAME),
-                        Math.round(b.maxY() / SAME),
-                        Math.round(ring.area() / (SAME * 1e6)));
+                        Math.round(b.maxY() / SAME));
             }
         }
-        Set<Same> taken = new HashSet<>();
+        Map<Fills, List<Ring>> taken = new HashMap<>();
         int before = rings.size();
-        rings.removeIf(r -> !taken.add(Same.of(r)));
+        rings.removeIf(r -> {
+            List<Ring> here = taken.computeIfAbsent(Fills.of(r.box()), f -> new ArrayList<>());
+            boolean twice = here.stream().limit(TRIED).anyMatch(other -> same(r, other));
+            if (!twice) {
+                here.add(r);
+            }
+            return twice;
+        });
         return before - rings.size();
+    }
+
+    private static boolean same(Ring ring, Ring other) {
+        double around = 2 * (ring.box().width() + ring.box().height());
+        return Math.abs(ring.area() - other.area()) <= SAME * around && along(ring, other) && along(other, ring);
+    }
+
+    /** True if every corner of a ring lies on another. */
+    private static boolean along(Ring ring, Ring other) {
+        return ring.corners().stream().allMatch(c -> other.distance(c.at()).nanometres() <= SAME);
     }
 
     /** Of holes of one size in one place the first stays; how many went. */

@@ -135,6 +135,29 @@ class IntakeTest {
                 .hasSize(4);
     }
 
+    private static Drawing.Path closed(String layer, double... xy) {
+        List<Corner> corners = new ArrayList<>();
+        for (int i = 0; i < xy.length; i += 2) {
+            corners.add(Corner.of(Point.in(xy[i], xy[i + 1])));
+        }
+        return new Drawing.Path(layer, corners, true);
+    }
+
+    @Test
+    void an_outline_drawn_twice_counts_once_but_its_mirror_image_in_the_same_place_does_not_pass_for_it() {
+        Drawing.Path wedge = closed("A", 0, 0, 4, 0, 4, 2, 1, 2);
+        Intake twice = Intake.of(drawing(wedge, closed("A", 4, 2, 4, 1, 4, 0, 0, 0, 1, 2)));
+        assertThat(twice.sheets())
+                .singleElement()
+                .satisfies(s -> assertThat(s.outline().openings()).isEmpty());
+        assertThat(twice.left())
+                .singleElement()
+                .satisfies(l -> assertThat(l.why()).contains("one is already"));
+        assertThat(Intake.of(drawing(wedge, closed("A", 4, 0, 0, 0, 0, 2, 3, 2)))
+                        .left())
+                .isEmpty();
+    }
+
     @Test
     void what_is_left_out_is_said() {
         List<Corner> open = List.of(Corner.of(Point.in(0, 0)), Corner.of(Point.in(1, 1)));
