@@ -17,20 +17,16 @@ import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
-import bucina.core.sheet.Box;
 import bucina.core.sheet.Crossing;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Ring;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * What is understood of a drawing that comes in: sheets, holes in rows, and what is left out.
@@ -44,12 +40,6 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<Left> left, List<
 
     /** Circles up to this are holes for fasteners; larger ones are openings. */
     public static final Length LARGEST_HOLE = Length.in(.5);
-
-    /** Places and sizes nearer than this, nm, are drawn as one. */
-    private static final double SAME = 10_000;
-
-    /** Of shapes that fill one box no more than so many are gone through. */
-    private static final int TRIED = 50;
 
     /**
      * A sheet.
@@ -94,13 +84,13 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<Left> left, List<
             words.forEach((layer, many) ->
                     left.add(new Left("text", many, layer, "words are no line of a sheet", Optional.empty())));
             holes.forEach((layer, circles) -> {
-                int twice = once(circles);
+                int twice = Once.holes(circles);
                 if (twice > 0) {
                     left.add(new Left("hole", twice, layer, "drawn where one is already", Optional.empty()));
                 }
             });
             rings.forEach((layer, list) -> {
-                int twice = onceDrawn(list);
+                int twice = Once.rings(list);
                 if (twice > 0) {
                     left.add(new Left("outline", twice, layer, "drawn where one is already", Optional.empty()));
                 }
@@ -145,56 +135,6 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<Left> left, List<
             left.add(new Left(
                     kind, 1, p.layer(), why, Optional.of(p.corners().getFirst().at())));
         }
-    }
-
-    /** Of rings that are the same the first stays; how many went. */
-    private static int onceDrawn(List<Ring> rings) {
-        record Fills(long x0, long y0, long x1, long y1) {
-            static Fills of(Box b) {
-                return new Fills(
-                        Math.round(b.minX() / SAME),
-                        Math.round(b.minY() / SAME),
-                        Math.round(b.maxX() / SAME),
-                        Math.round(b.maxY() / SAME));
-            }
-        }
-        Map<Fills, List<Ring>> taken = new HashMap<>();
-        int before = rings.size();
-        rings.removeIf(r -> {
-            List<Ring> here = taken.computeIfAbsent(Fills.of(r.box()), f -> new ArrayList<>());
-            boolean twice = here.stream().limit(TRIED).anyMatch(other -> same(r, other));
-            if (!twice) {
-                here.add(r);
-            }
-            return twice;
-        });
-        return before - rings.size();
-    }
-
-    private static boolean same(Ring ring, Ring other) {
-        double around = 2 * (ring.box().width() + ring.box().height());
-        return Math.abs(ring.area() - other.area()) <= SAME * around && along(ring, other) && along(other, ring);
-    }
-
-    /** True if every corner of a ring lies on another. */
-    private static boolean along(Ring ring, Ring other) {
-        return ring.corners().stream().allMatch(c -> other.distance(c.at()).nanometres() <= SAME);
-    }
-
-    /** Of holes of one size in one place the first stays; how many went. */
-    private static int once(List<Drawing.Circle> holes) {
-        record Spot(long x, long y, long size) {
-            static Spot of(Drawing.Circle c) {
-                return new Spot(
-                        Math.round(c.at().x() / SAME),
-                        Math.round(c.at().y() / SAME),
-                        Math.round(c.diameter().nanometres() / SAME));
-            }
-        }
-        Set<Spot> taken = new HashSet<>();
-        int before = holes.size();
-        holes.removeIf(c -> !taken.add(Spot.of(c)));
-        return before - holes.size();
     }
 
     private static Optional<Ring> ring(Drawing.Path p) {
