@@ -64,8 +64,18 @@ public record Drawing(List<Shape> shapes, List<Left> left, List<String> notes) {
         }
     }
 
-    /** A single point. */
-    public record Spot(String layer, Point at) implements Shape {}
+    /**
+     * A single point: the place of a hole whose size is not told.
+     *
+     * @param label its number in a row; empty where it has none
+     */
+    public record Spot(String layer, Point at, Optional<Integer> label) implements Shape {
+
+        /** A point without a number. */
+        public Spot(String layer, Point at) {
+            this(layer, at, Optional.empty());
+        }
+    }
 
     /**
      * Words.

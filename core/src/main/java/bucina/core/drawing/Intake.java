@@ -25,8 +25,8 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /**
  * What is understood of a drawing that comes in: sheets, holes in rows, and what is left out.
@@ -35,11 +35,25 @@ import java.util.Optional;
  * @param rows    holes by row
  * @param left    what is left out and why
  * @param notes   what should be looked at, one sentence each
+ * @param asked   what decides what comes in and is not said; answered as well as can be until somebody says
  */
-public record Intake(List<Sheet> sheets, List<Line> rows, List<Left> left, List<String> notes) {
+public record Intake(
+        List<Sheet> sheets, List<Line> rows, List<Left> left, List<String> notes, Optional<Question> asked) {
+
+    /** What closed lines in a sheet of another layer are. */
+    public enum Inside {
+        OPENINGS,
+        SHEETS
+    }
 
     /** Circles up to this are holes for fasteners; larger ones are openings. */
     public static final Length LARGEST_HOLE = Length.in(.5);
+
+    private static final Pattern OURS = Pattern.compile("^SHEET-\\d+-T\\d+-");
+    private static final Pattern UNSEEN = Pattern.compile("[{}\\p{Cntrl}]");
+
+    /** Stands where no diameter is told. */
+    private static final Length SPOT = Length.in(.098);
 
     /**
      * A sheet.
@@ -56,8 +70,9 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<Left> left, List<
      * @param row      its name; empty where the drawing names none
      * @param group    code of its group; empty where the drawing names none
      * @param holes    places and labels, in order
+     * @param sized    false if the drawing tells no diameter: then that of the circles means nothing
      */
-    public record Line(String row, String group, List<Drawing.Circle> holes) {}
+    public record Line(String row, String group, List<Drawing.Circle> holes, boolean sized) {}
 
     public Intake {
         sheets = List.copyOf(sheets);
@@ -66,9 +81,31 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<Left> left, List<
         notes = List.copyOf(notes);
     }
 
-    /** Understands a drawing. */
+    /** Understands a drawing, nothing else being said. */
     public static Intake of(Drawing drawing) {
-        return new Understanding().of(drawing);
+        return of(drawing, Optional.empty());
+    }
+
+    /**
+     * Understands a drawing.
+     *
+     * @param inside what closed lines in a sheet of another layer are; empty where nobody has said it
+     */
+    public static Intake of(Drawing drawing, Optional<Inside> inside) {
+        return new Understanding().of(drawing, inside);
+    }
+
+    /** Several in one. */
+    public static Intake together(List<Intake> all) {
+        List<String> notes =
+                new ArrayList<>(all.stream().flatMap(i -> i.notes.stream()).toList());
+        notes.add("The table has holes of " + all.size() + " faces: they come in together.");
+        return new Intake(
+                all.stream().flatMap(i -> i.sheets.stream()).toList(),
+                all.stream().flatMap(i -> i.rows.stream()).toList(),
+                all.stream().flatMap(i -> i.left.stream()).toList(),
+                notes,
+                all.stream().flatMap(i -> i.asked.stream()).findFirst());
     }
 
     /** What is gathered of the shapes, one after another. */
@@ -77,25 +114,36 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<Left> left, List<
         private final Map<String, List<Ring>> rings = new LinkedHashMap<>();
         private final Map<String, List<Drawing.Circle>> holes = new LinkedHashMap<>();
         private final Map<String, Integer> words = new LinkedHashMap<>();
+        private final Map<String, List<Drawing.Circle>> spots = new LinkedHashMap<>();
 
-        Intake of(Drawing drawing) {
+        Intake of(Drawing drawing, Optional<Inside> inside) {
             left.addAll(drawing.left());
             drawing.shapes().forEach(this::take);
             words.forEach((layer, many) ->
                     left.add(new Left("text", many, layer, "words are no line of a sheet", Optional.empty())));
-            holes.forEach((layer, circles) -> {
-                int twice = Once.holes(circles);
-                if (twice > 0) {
-                    left.add(new Left("hole", twice, layer, "drawn where one is already", Optional.empty()));
-                }
-            });
-            rings.forEach((layer, list) -> {
-                int twice = Once.rings(list);
-                if (twice > 0) {
-                    left.add(new Left("outline", twice, layer, "drawn where one is already", Optional.empty()));
-                }
-            });
-            return new Intake(sheets(rings), lines(holes), left, drawing.notes());
+            holes.forEach((layer, circles) -> twice("hole", layer, Once.holes(circles)));
+            Once.Places places = new Once.Places(holes.values());
+            spots.forEach((layer, points) -> twice("point", layer, places.strike(points)));
+            rings.forEach((layer, list) -> twice("outline", layer, Once.rings(list)));
+            Nesting nesting = new Nesting(rings);
+            return new Intake(
+                    named(nesting.sheets(inside.orElse(Inside.OPENINGS) == Inside.OPENINGS)),
+                    rows(),
+                    left,
+                    drawing.notes(),
+                    inside.isPresent() ? Optional.empty() : nesting.asked());
+        }
+
+        private void twice(String kind, String layer, int many) {
+            if (many > 0) {
+                left.add(new Left(kind, many, layer, "drawn where one is already", Optional.empty()));
+            }
+        }
+
+        private List<Line> rows() {
+            List<Line> rows = new ArrayList<>(lines(holes, true));
+            rows.addAll(lines(spots, false));
+            return rows;
         }
 
         private void take(Drawing.Shape shape) {
@@ -108,7 +156,9 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<Left> left, List<
                         ring(c.layer(), Ring.circle(c.at(), c.diameter().times(0.5)));
                     }
                 }
-                case Drawing.Spot s -> hole(new Drawing.Circle(s.layer(), s.at(), Length.in(.098), Optional.empty()));
+                case Drawing.Spot s ->
+                    spots.computeIfAbsent(s.layer(), l -> new ArrayList<>())
+                            .add(new Drawing.Circle(s.layer(), s.at(), SPOT, s.label()));
                 case Drawing.Words w -> words.merge(w.layer(), 1, Integer::sum);
             }
         }
@@ -146,63 +196,34 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<Left> left, List<
         }
     }
 
-    /** On each layer the rings that no other contains are sheets; those inside one are its openings. */
-    private static List<Sheet> sheets(Map<String, List<Ring>> rings) {
-        List<Sheet> sheets = new ArrayList<>();
-        rings.forEach((layer, list) -> nested(list, sheets, layer));
+    /** In the order of their names where a drawing of ours names all; else the largest first. */
+    private static List<Sheet> named(List<Sheet> sheets) {
         boolean named = sheets.stream().allMatch(s -> s.name.startsWith(FaceDrawing.SHEET));
-        sheets.sort(
-                named
-                        ? Comparator.comparing(Sheet::name)
-                        : Comparator.comparingDouble(
-                                        (Sheet s) -> s.outline.outer().area())
-                                .reversed());
-        return sheets;
+        return named ? sheets.stream().sorted(Comparator.comparing(Sheet::name)).toList() : sheets;
     }
 
-    private static void nested(List<Ring> list, List<Sheet> sheets, String layer) {
-        List<Ring> large = list.stream()
-                .sorted(Comparator.comparingDouble(Ring::area).reversed())
-                .toList();
-        Map<Ring, List<Ring>> outer = nests(large);
-        outer.forEach((ring, openings) ->
-                sheets.add(new Sheet(layer, new Outline(ring, openings), FaceDrawing.thickness(layer))));
-    }
-
-    private static Map<Ring, List<Ring>> nests(List<Ring> large) {
-        Map<Ring, List<Ring>> outer = new LinkedHashMap<>();
-        for (Ring ring : large) {
-            Optional<Ring> around = outer.keySet().stream()
-                    .filter(o -> o.contains(ring.corners().getFirst().at()))
-                    .findFirst();
-            if (around.isPresent()) {
-                Objects.requireNonNull(outer.get(around.get())).add(ring);
-            } else {
-                outer.put(ring, new ArrayList<>());
-            }
-        }
-        return outer;
-    }
-
-    private static List<Line> lines(Map<String, List<Drawing.Circle>> holes) {
+    private static List<Line> lines(Map<String, List<Drawing.Circle>> holes, boolean sized) {
         List<Line> lines = new ArrayList<>();
         holes.forEach((layer, circles) -> {
+            if (circles.isEmpty()) {
+                return;
+            }
             if (layer.startsWith(FaceDrawing.HOLES)) {
                 String[] names = layer.substring(FaceDrawing.HOLES.length()).split("-", 2);
-                lines.add(new Line(names[0], names.length > 1 ? names[1] : "", circles));
+                lines.add(new Line(names[0], names.length > 1 ? names[1] : "", circles, sized));
             } else {
-                unnamed(circles, lines, layer);
+                unnamed(circles, lines, layer, sized);
             }
         });
         return lines;
     }
 
-    private static void unnamed(List<Drawing.Circle> circles, List<Line> lines, String layer) {
+    private static void unnamed(List<Drawing.Circle> circles, List<Line> lines, String layer, boolean sized) {
         Map<Long, List<Drawing.Circle>> bySize = new LinkedHashMap<>();
         circles.forEach(
                 c -> bySize.computeIfAbsent(Math.round(c.diameter().nanometres() / 1000), d -> new ArrayList<>())
                         .add(c));
-        bySize.values().forEach(same -> lines.add(new Line("", layer, same)));
+        bySize.values().forEach(same -> lines.add(new Line("", layer, same, sized)));
     }
 
     /** How many holes there are. */
@@ -217,11 +238,15 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<Left> left, List<
      */
     public List<String> sentences(Unit unit) {
         List<String> words = new ArrayList<>();
-        words.add(sheets.size() + (sheets.size() == 1 ? " sheet, " : " sheets, ") + count() + " holes in " + rows.size()
+        words.add(sheets.size()
+                + (sheets.size() == 1 ? " sheet, " : " sheets, ")
+                + count()
+                + (count() == 1 ? " hole in " : " holes in ")
+                + rows.size()
                 + (rows.size() == 1 ? " row." : " rows."));
         words.addAll(Understood.of(this).words(unit));
         words.addAll(notes);
-        left.forEach(l -> words.add(l.words()));
+        left.forEach(l -> words.add(l.words(unit)));
         return words;
     }
 
@@ -236,6 +261,28 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<Left> left, List<
      */
     public record Choices(
             Optional<Length> thickness, boolean sure, Fastener fastener, Material material, Catalogue catalogue) {}
+
+    /** With the holes that tell no diameter as large as those of what goes into them. */
+    public Intake with(Choices choices) {
+        Length size = new Fits(choices).hole();
+        List<Line> sized = rows.stream()
+                .map(r -> r.sized
+                        ? r
+                        : new Line(
+                                r.row,
+                                r.group,
+                                r.holes.stream()
+                                        .map(c -> new Drawing.Circle(c.layer(), c.at(), size, c.label()))
+                                        .toList(),
+                                false))
+                .toList();
+        return new Intake(sheets, sized, left, notes, asked);
+    }
+
+    /** What goes into holes that are not those of the fastener chosen, one sentence for each size. */
+    public List<String> others(Choices choices, Unit unit) {
+        return new Fits(choices).others(rows, unit);
+    }
 
     /** Puts everything on a new face of a new assembly. */
     public Build asFace(Build build, String name, Unit unit, Choices choices) {
@@ -270,9 +317,7 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<Left> left, List<
             odd(build.rules(), choices).ifPresent(question -> {
                 throw new InputException(question);
             });
-            for (Sheet sheet : sheets) {
-                next = sheet(next, id, sheet, choices);
-            }
+            next = laid(next, id, choices);
         }
         try {
             return new Landing(next, id, choices, rows).landed();
@@ -304,22 +349,23 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<Left> left, List<
                         + " (rule): is the unit right? Give another thickness, like .025 in, or say that it is so");
     }
 
-    private static Build sheet(Build build, Id.Face id, Sheet sheet, Choices choices) {
-        String name = plain(sheet.name);
-        Part part = new Part(new Id.Part(build.nextId()), name, choices.material, 1, true);
+    /** With the sheets as layers of a face, each of a part of its own. */
+    private Build laid(Build build, Id.Face id, Choices choices) {
+        long next = build.nextId();
         List<Part> parts = new ArrayList<>(build.parts());
-        parts.add(part);
-        Layer layer = layer(build, part, name, sheet, choices);
-        return Edit.face(build.withParts(parts, build.nextId() + 2), id, f -> {
-            List<Layer> layers = new ArrayList<>(f.layers());
-            layers.add(layer);
-            return f.withLayers(layers);
+        List<Layer> layers = new ArrayList<>();
+        for (Sheet sheet : sheets) {
+            String name = plain(sheet.name);
+            Part part = new Part(new Id.Part(next++), name, choices.material, 1, true);
+            parts.add(part);
+            layers.add(
+                    new Layer(new Id.Layer(next++), part.id(), name, thickness(name, sheet, choices), sheet.outline));
+        }
+        return Edit.face(build.withParts(parts, next), id, f -> {
+            List<Layer> all = new ArrayList<>(f.layers());
+            all.addAll(layers);
+            return f.withLayers(all);
         });
-    }
-
-    private static Layer layer(Build build, Part part, String name, Sheet sheet, Choices choices) {
-        return new Layer(
-                new Id.Layer(build.nextId() + 1), part.id(), name, thickness(name, sheet, choices), sheet.outline);
     }
 
     private static Length thickness(String name, Sheet sheet, Choices choices) {
@@ -331,10 +377,8 @@ public record Intake(List<Sheet> sheets, List<Line> rows, List<Left> left, List<
 
     /** A layer's name as people write it. */
     static String plain(String layer) {
-        String name = layer.replaceFirst("^SHEET-\\d+-T\\d+-", "")
-                .replace('_', ' ')
-                .replaceAll("[{}\\p{Cntrl}]", "")
-                .strip();
+        String own = OURS.matcher(layer).replaceFirst("").replace('_', ' ');
+        String name = UNSEEN.matcher(own).replaceAll("").strip();
         String cut = name.length() > 100 ? name.substring(0, 100) : name;
         return cut.isEmpty() ? "Sheet" : cut;
     }

@@ -1,7 +1,5 @@
 package bucina.core.drawing;
 
-import bucina.core.blind.PulledSize;
-import bucina.core.catalogue.Catalogue;
 import bucina.core.dress.Preparation;
 import bucina.core.edit.Edit;
 import bucina.core.edit.HoleEdits;
@@ -16,17 +14,13 @@ import bucina.core.plan.Hole;
 import bucina.core.plan.HolePlan;
 import bucina.core.plan.Id;
 import bucina.core.plan.Row;
-import bucina.core.rivet.HeadStyle;
-import bucina.core.rivet.RivetSize;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 
 /*
  * Design. A group gets the fastener whose final hole is the size of most of its holes, with the head that was chosen.
@@ -39,20 +33,19 @@ import java.util.stream.Stream;
 /** Makes groups and rows of the holes that come in. Used once. */
 final class Landing {
 
-    private static final Length BODY_LESS = Length.mm(.1);
-
     private final Build build;
     private final Id.Face id;
     private final Intake.Choices choices;
     private final Map<String, List<Intake.Line>> byGroup = new LinkedHashMap<>();
     private final Set<String> taken = new HashSet<>();
-    private final Map<Long, Optional<Fastener>> byHole = new HashMap<>();
+    private final Fits fits;
     private long next;
 
     Landing(Build build, Id.Face id, Intake.Choices choices, List<Intake.Line> lines) {
         this.build = build;
         this.id = id;
         this.choices = choices;
+        fits = new Fits(choices);
         this.next = build.nextId();
         lines.forEach(l -> byGroup.computeIfAbsent(l.group().isEmpty() ? "H" : l.group(), k -> new ArrayList<>())
                 .add(l));
@@ -80,10 +73,11 @@ final class Landing {
     }
 
     private Group group(String code, List<Intake.Line> lines) {
-        long usual = usualSize(lines);
-        Optional<Fastener> fits = fastener(usual).or(() -> hardware(usual));
-        Fastener fastener = fits.orElse(choices.fastener());
-        HolePlan plan = plan(fits, usual);
+        boolean told = lines.stream().anyMatch(Intake.Line::sized);
+        long usual = told ? usualSize(lines) : 0;
+        Optional<Fastener> known = told ? fits.goesInto(usual) : Optional.of(choices.fastener());
+        Fastener fastener = known.orElse(choices.fastener());
+        HolePlan plan = plan(known, usual);
         List<Row> rows = new ArrayList<>();
         lines.forEach(l -> rows.add(row(l, usual)));
         return new Group(
@@ -109,24 +103,13 @@ final class Landing {
 
     private static long usualSize(List<Intake.Line> lines) {
         Map<Long, Integer> sizes = new LinkedHashMap<>();
-        lines.forEach(l -> l.holes().forEach(h -> sizes.merge(size(h.diameter()), 1, Integer::sum)));
+        lines.stream()
+                .filter(Intake.Line::sized)
+                .forEach(l -> l.holes().forEach(h -> sizes.merge(Fits.size(h.diameter()), 1, Integer::sum)));
         return sizes.entrySet().stream()
                 .max(Map.Entry.comparingByValue())
                 .orElseThrow()
                 .getKey();
-    }
-
-    /** A hole larger than the chosen fastener's is for hardware that the drawing does not name. */
-    private Optional<Fastener> hardware(long hole) {
-        Length size = Length.nm(hole);
-        return size.atMost(choices.fastener().shank().times(1.25))
-                ? Optional.empty()
-                : Optional.of(new Fastener.Hardware("Hole " + size, size, size, false));
-    }
-
-    /** A diameter to a tenth of a micrometre, nm. */
-    private static long size(Length diameter) {
-        return Math.round(diameter.nanometres() / 100) * 100;
     }
 
     private Row row(Intake.Line line, long usual) {
@@ -152,7 +135,7 @@ final class Landing {
                     hole.id(),
                     own ? drawn.label().orElseThrow() : hole.label(),
                     hole.at(),
-                    deviation(size(drawn.diameter()), usual)));
+                    line.sized() ? deviation(Fits.size(drawn.diameter()), usual) : Optional.empty()));
         }
         return holes;
     }
@@ -161,7 +144,7 @@ final class Landing {
         if (size == usual) {
             return Optional.empty();
         }
-        Optional<Fastener> other = fastener(size);
+        Optional<Fastener> other = fits.fastener(size);
         return Optional.of(new Deviation(
                 other.isPresent() ? Optional.empty() : Optional.of(Length.nm(size)),
                 other,
@@ -175,24 +158,5 @@ final class Landing {
             n++;
         }
         return "R" + n;
-    }
-
-    /** The fastener whose final hole has this size, with the head that was chosen if there is one. */
-    private Optional<Fastener> fastener(long hole) {
-        return byHole.computeIfAbsent(hole, this::look);
-    }
-
-    private Optional<Fastener> look(long hole) {
-        Catalogue catalogue = choices.catalogue();
-        HeadStyle head = choices.fastener() instanceof Fastener.SolidRivet r ? r.head() : HeadStyle.FLUSH;
-        String family = choices.fastener() instanceof Fastener.PulledRivet p ? p.family() : "iso15977";
-        Stream<Fastener> solid = catalogue.rivets().stream()
-                .filter(s -> s.head() == head && size(s.hole()) == hole)
-                .map((RivetSize s) -> new Fastener.SolidRivet(head, "AD", s.dash()));
-        Stream<Fastener> pulled = catalogue.pulled().stream()
-                .filter(s -> s.family().equals(family) && size(s.diameter().plus(BODY_LESS)) == hole)
-                .map((PulledSize s) -> new Fastener.PulledRivet(family, s.diameter(), false));
-        boolean pulledFirst = choices.fastener() instanceof Fastener.PulledRivet;
-        return (pulledFirst ? Stream.concat(pulled, solid) : Stream.concat(solid, pulled)).findFirst();
     }
 }

@@ -17,16 +17,17 @@ import java.util.Optional;
  */
 public record Left(String kind, int many, String layer, String why, Optional<Point> at) {
 
-    /** What is left out and why, one sentence. */
-    public String words() {
+    /** What is left out and why, one sentence with its place in a unit. */
+    public String words(Unit unit) {
         return many + " " + kind + (layer.isEmpty() ? "" : " on layer \"" + layer + "\"")
                 + (many == 1 ? " is" : " are") + " left out: " + why
-                + at.map(p -> (many == 1 ? ", at " : ", the first at ") + mm(p.x()) + ", " + mm(p.y()) + " mm")
+                + at.map(p -> (many == 1 ? ", at " : ", the first at ") + figure(p.x(), unit) + ", "
+                                + figure(p.y(), unit) + " " + unit.symbol())
                         .orElse("")
                 + ".";
     }
 
-    private static String mm(double nm) {
-        return LengthFormat.figure(Length.nm(nm), Unit.MM, 3);
+    private static String figure(double nm, Unit unit) {
+        return LengthFormat.figure(Length.nm(nm), unit, 3);
     }
 }

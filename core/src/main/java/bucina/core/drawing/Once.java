@@ -3,6 +3,7 @@ package bucina.core.drawing;
 import bucina.core.sheet.Box;
 import bucina.core.sheet.Ring;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -68,5 +69,28 @@ final class Once {
         int before = holes.size();
         holes.removeIf(c -> !taken.add(Spot.of(c)));
         return before - holes.size();
+    }
+
+    /** Where holes are already. */
+    static final class Places {
+
+        private record Place(long x, long y) {
+            static Place of(Drawing.Circle c) {
+                return new Place(Math.round(c.at().x() / SAME), Math.round(c.at().y() / SAME));
+            }
+        }
+
+        private final Set<Place> taken = new HashSet<>();
+
+        Places(Collection<List<Drawing.Circle>> holes) {
+            holes.forEach(list -> list.forEach(c -> taken.add(Place.of(c))));
+        }
+
+        /** Strikes off points where a hole or a point is already; how many went. */
+        int strike(List<Drawing.Circle> points) {
+            int before = points.size();
+            points.removeIf(c -> !taken.add(Place.of(c)));
+            return before - points.size();
+        }
     }
 }

@@ -16,8 +16,9 @@ import java.util.stream.Collectors;
  *
  * @param sheets in the order of the intake
  * @param holes  how many there are of each diameter, smallest first
+ * @param untold how many holes tell no diameter; they are not among {@code holes}
  */
-public record Understood(List<Sheet> sheets, List<Size> holes) {
+public record Understood(List<Sheet> sheets, List<Size> holes, int untold) {
 
     /** Diameters nearer than this, nm, are one. */
     private static final double SAME = 1000;
@@ -40,12 +41,18 @@ public record Understood(List<Sheet> sheets, List<Size> holes) {
     public static Understood of(Intake in) {
         TreeMap<Long, Size> sizes = new TreeMap<>();
         in.rows().stream()
+                .filter(Intake.Line::sized)
                 .flatMap(r -> r.holes().stream())
                 .forEach(c -> sizes.merge(
                         Math.round(c.diameter().nanometres() / SAME),
                         new Size(c.diameter(), 1),
                         (all, one) -> new Size(all.diameter, all.many + 1)));
-        return new Understood(in.sheets().stream().map(Understood::sheet).toList(), List.copyOf(sizes.values()));
+        int untold = in.rows().stream()
+                .filter(r -> !r.sized())
+                .mapToInt(r -> r.holes().size())
+                .sum();
+        return new Understood(
+                in.sheets().stream().map(Understood::sheet).toList(), List.copyOf(sizes.values()), untold);
     }
 
     private static Sheet sheet(Intake.Sheet s) {
@@ -78,6 +85,10 @@ public record Understood(List<Sheet> sheets, List<Size> holes) {
                             .map(h -> h.many + " of " + LengthFormat.trade(h.diameter, unit))
                             .collect(Collectors.joining(", "))
                     + ".");
+        }
+        if (untold > 0) {
+            words.add(untold + (untold == 1 ? " hole tells" : " holes tell")
+                    + " no diameter: planned for the rivet that is chosen.");
         }
         return words;
     }

@@ -2,6 +2,7 @@ package bucina.core.drawing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
 import bucina.core.Plans;
 import bucina.core.catalogue.Catalogue;
@@ -135,6 +136,90 @@ class IntakeTest {
                 .hasSize(4);
     }
 
+    @Test
+    void what_is_in_an_opening_is_a_sheet_again() {
+        Intake in = Intake.of(drawing(
+                box("A", 4, 4, 5, 5),
+                box("A", 0, 0, 20, 20),
+                box("A", 3, 3, 9, 9),
+                box("A", 12, 12, 15, 15),
+                box("A", 30, 0, 31, 1)));
+        assertThat(in.asked()).isEmpty();
+        assertThat(in.sheets())
+                .extracting(
+                        s -> Math.round(s.outline().outer().area() / 645.16e12),
+                        s -> s.outline().openings().size())
+                .containsExactly(tuple(400L, 2), tuple(1L, 0), tuple(1L, 0));
+    }
+
+    @Test
+    void lines_of_another_layer_in_a_sheet_are_asked_about_and_taken_as_said() {
+        Drawing drawing = drawing(box("SKIN", 0, 0, 20, 20), box("CUT", 3, 3, 9, 9), hole("CUT", 15, .75));
+        Intake in = Intake.of(drawing);
+        assertThat(in.asked()).hasValueSatisfying(q -> {
+            assertThat(q.code()).isEqualTo("inside");
+            assertThat(q.sentence()).contains("SKIN", "2 on layer \"CUT\"");
+            assertThat(q.answers()).containsExactly("openings", "sheets");
+        });
+        Intake openings = Intake.of(drawing, Optional.of(Intake.Inside.OPENINGS));
+        assertThat(openings.asked()).isEmpty();
+        assertThat(openings.sheets())
+                .singleElement()
+                .satisfies(s -> assertThat(s.outline().openings()).hasSize(2));
+        Intake sheets = Intake.of(drawing, Optional.of(Intake.Inside.SHEETS));
+        assertThat(sheets.asked()).isEmpty();
+        assertThat(sheets.sheets())
+                .hasSize(3)
+                .allSatisfy(s -> assertThat(s.outline().openings()).isEmpty());
+    }
+
+    @Test
+    void sheets_that_a_drawing_of_ours_names_lie_on_each_other_unasked() {
+        Intake in = Intake.of(drawing(
+                box("SHEET-01-T635000-SKIN", 0, 0, 20, 20),
+                box("SHEET-02-T635000-RIB", 3, 3, 9, 9),
+                box("SHEET-02-T635000-RIB", 4, 4, 5, 5)));
+        assertThat(in.asked()).isEmpty();
+        assertThat(in.sheets()).extracting(s -> s.outline().openings().size()).containsExactly(0, 1);
+    }
+
+    @Test
+    void holes_without_a_size_are_for_the_rivet_that_is_chosen_and_those_of_another_are_said() {
+        Drawing drawing = drawing(
+                new Drawing.Spot("P", Point.in(1, 1)),
+                new Drawing.Spot("P", Point.in(2, 1)),
+                hole("Q", 3, .098),
+                hole("Q", 4, .159),
+                hole("R", 5, .11),
+                hole("S", 6, .3));
+        Fastener chosen = new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 4);
+        Build build = made(drawing, chosen);
+        Group untold = groups(build).stream()
+                .filter(g -> g.code().equals("P"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(untold.fastener()).isEqualTo(chosen);
+        assertThat(untold.rows().getFirst().holes())
+                .allSatisfy(h -> assertThat(h.deviation()).isEmpty());
+        assertThat(Intake.of(drawing).others(choices(chosen), Unit.INCH))
+                .containsExactly(
+                        "1 hole of .098 in is for MS20470AD3, not MS20470AD4.",
+                        "1 hole of .110 in is no size of a rivet in the tables: planned as MS20470AD4, and to be opened"
+                                + " up or looked at.",
+                        "1 hole of .159 in is for MS20470AD5, not MS20470AD4.",
+                        "1 hole of .300 in is for hardware that is not named, not MS20470AD4.");
+    }
+
+    @Test
+    void a_point_where_a_hole_is_counts_once() {
+        Intake in = Intake.of(drawing(
+                hole("A", 1, .098), new Drawing.Spot("MARKS", Point.in(1, 1)), new Drawing.Spot("A", Point.in(2, 1))));
+        assertThat(in.count()).isEqualTo(2);
+        assertThat(in.left())
+                .singleElement()
+                .satisfies(l -> assertThat(l.kind()).isEqualTo("point"));
+    }
+
     private static Drawing.Path closed(String layer, double... xy) {
         List<Corner> corners = new ArrayList<>();
         for (int i = 0; i < xy.length; i += 2) {
@@ -174,10 +259,11 @@ class IntakeTest {
                 .containsExactly(
                         "1 sheet, 2 holes in 2 rows.",
                         "Sheet C: .800 in by .800 in, 0.50 in².",
-                        "2 holes: 2 of .098 in.",
+                        "1 hole: 1 of .098 in.",
+                        "1 hole tells no diameter: planned for the rivet that is chosen.",
                         "2 lines with 36 even sides are taken for round.",
                         "1 SPLINE on layer \"A\" is left out: its knots do not fit its control points.",
-                        "1 line on layer \"A\" is left out: it does not close, so it is no outline, at 0.00, 0.00 mm.",
+                        "1 line on layer \"A\" is left out: it does not close, so it is no outline, at .000, .000 in.",
                         "1 text on layer \"A\" is left out: words are no line of a sheet.");
     }
 

@@ -15,6 +15,7 @@ import bucina.desk.look.Ui;
 import bucina.desk.session.Bringing;
 import bucina.desk.session.Latest;
 import bucina.desk.session.Session;
+import bucina.store.table.DecimalMark;
 import java.io.File;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
@@ -44,7 +45,8 @@ public final class BringCard extends ShownBox {
     private final Unit unit;
     private final Consumer<Id.Face> made;
     private final FacePicture picture;
-    private final VBox says = new VBox(3);
+    private final BringSays says = new BringSays();
+    private final BringAsks asks = new BringAsks(this::answer);
     private final Label error = Ui.wrapped("", "stop-text");
     private final ProgressBar bar = new ProgressBar(0);
     private final Button stop;
@@ -55,8 +57,8 @@ public final class BringCard extends ShownBox {
     private final TextField thickness;
     /** The thickness was asked about, and the next press says that it is meant. */
     private boolean sure;
-    /** The unit was chosen, or it was asked about and the next press says that it is meant. */
-    private boolean unitSure;
+    /** What has been said about this file. */
+    private Bringing.Said said;
 
     private final TextField rivet;
     private final ComboBox<Unit> as;
@@ -80,6 +82,7 @@ public final class BringCard extends ShownBox {
         this.session = session;
         reading = session.latest();
         this.unit = unit;
+        said = Bringing.Said.nothing(unit);
         this.made = made;
         getStyleClass().add("card");
         setId("bring-card");
@@ -94,18 +97,16 @@ public final class BringCard extends ShownBox {
                 unit,
                 u -> u == Unit.INCH ? "inch" : "mm",
                 "bring-unit",
-                u -> {
-                    unitSure = true;
-                    read();
-                });
+                u -> say(new Bringing.Said(u, true, false, said.inside(), said.decimal())));
         List<Where> places = places(here);
         where = f.choice("Goes", places, places.getFirst(), Where::word, "bring-where", w -> look());
         name = f.live("Name of the face", "", "bring-name", t -> {});
         thickness = f.live("Sheets without thickness", "", "bring-thickness", t -> sure(false));
         thickness.setPromptText(unit == Unit.INCH ? "as measured, like .025" : "as measured, like 0.6");
-        rivet = f.live("Rivet", unit == Unit.INCH ? "MS20426AD3" : "ISO 15977 3.2", "bring-rivet", t -> {});
+        rivet = f.live("Rivet", unit == Unit.INCH ? "MS20426AD3" : "ISO 15977 3.2", "bring-rivet", t -> look());
         f.setPrefWidth(360);
         f.setMinWidth(360);
+        asks.setMaxWidth(360);
         stop = Ui.button("Stop", "", () -> stopped.set(true), "quiet");
         stop.setId("bring-stop");
         bar.setPrefWidth(360);
@@ -113,7 +114,6 @@ public final class BringCard extends ShownBox {
         Ui.shown(work, false);
         go = Ui.button("Bring it in", "Enter", this::go, "primary");
         layGo();
-        invite();
         lay(f, away);
         Ui.shown(error, false);
     }
@@ -124,16 +124,11 @@ public final class BringCard extends ShownBox {
         go.setDisable(true);
     }
 
-    private void invite() {
-        says.getChildren()
-                .add(Ui.wrapped("DXF, SVG or a table of holes as CSV. Nothing changes until you bring it in.", "soft"));
-    }
-
     private void lay(Fields f, Runnable away) {
         getChildren()
                 .addAll(
                         Ui.label("Bring in a drawing", "bench-title"),
-                        new HBox(18, f, new VBox(8, picture, work, told(), error)),
+                        new HBox(18, new VBox(16, f, asks), new VBox(8, picture, work, told(), error)),
                         new HBox(
                                 8,
                                 Ui.button("Choose a file", "", this::choose),
@@ -184,8 +179,32 @@ public final class BringCard extends ShownBox {
 
     /** Another file: what was said about the one before does not count for it. */
     private void another() {
-        unitSure = false;
+        say(Bringing.Said.nothing(as.getValue()));
+    }
+
+    private void say(Bringing.Said now) {
+        said = now;
         read();
+    }
+
+    /** An answer to a question of the file was pressed. */
+    private void answer(String code, String answer) {
+        switch (code) {
+            case "unit" -> as.setValue(answer.equals("in") ? Unit.INCH : Unit.MM);
+            case "inside" ->
+                say(new Bringing.Said(
+                        said.unit(),
+                        said.given(),
+                        false,
+                        Optional.of(answer.equals("openings") ? Intake.Inside.OPENINGS : Intake.Inside.SHEETS),
+                        said.decimal()));
+            default ->
+                say(new Bringing.Said(
+                        said.unit(), said.given(), false, said.inside(), Optional.of(DecimalMark.of(answer))));
+        }
+        if (code.equals("unit") && !said.given()) {
+            say(new Bringing.Said(as.getValue(), true, false, said.inside(), said.decimal()));
+        }
     }
 
     private void read() {
@@ -215,10 +234,10 @@ public final class BringCard extends ShownBox {
         stopped = mine;
         Ui.shown(work, true);
         bar.setProgress(0);
-        Unit taken = as.getValue();
+        Bringing.Said now = said;
         double[] told = {0};
         reading.ask(
-                () -> Bringing.read(file, format, taken, session.catalogue().drills(), share -> {
+                () -> Bringing.read(file, format, now, session.catalogue().drills(), share -> {
                     if (share - told[0] >= 0.01) {
                         told[0] = share;
                         Platform.runLater(() -> bar.setProgress(share));
@@ -236,7 +255,7 @@ public final class BringCard extends ShownBox {
         Ui.shown(work, false);
         brought = Optional.of(b);
         sure(false);
-        as.setDisable(b.unit().isPresent() && !file.toString().endsWith(".csv"));
+        as.setDisable(b.says().isPresent());
         if (name.getText().isBlank()) {
             name.setText(file.getFileName().toString().replaceFirst("\\.[^.]*$", ""));
         }
@@ -254,28 +273,32 @@ public final class BringCard extends ShownBox {
                             .map(c -> c.at())
                             .toList());
             picture.cross(in.left().stream().flatMap(l -> l.at().stream()).toList());
-            says.getChildren().clear();
-            unitUnsaid(b);
-            b.says()
-                    .ifPresent(u -> says.getChildren()
-                            .add(Ui.wrapped("The file says its figures are " + u.name() + ".", "soft")));
-            in.sentences(unit)
-                    .forEach(sentence -> says.getChildren()
-                            .add(Ui.wrapped(sentence, says.getChildren().isEmpty() ? "strong" : "soft")));
+            says.show(b, in, others(in), unit);
+            asks.show(b.asked());
             go.setDisable(in.count() == 0 && in.sheets().isEmpty());
             name.setDisable(where.getValue().face.isPresent());
         });
     }
 
-    private void unitUnsaid(Bringing b) {
-        if (b.unit().isEmpty()) {
-            says.getChildren()
-                    .add(Ui.wrapped(
-                            "The file does not say its unit: taken for "
-                                    + (as.getValue() == Unit.INCH ? "inches" : "millimetres")
-                                    + ". Look at the size below, or choose the other.",
-                            "attention-text"));
+    /** What goes into other holes, as far as the fields can be read. */
+    private List<String> others(Intake in) {
+        try {
+            return in.others(choices(), unit);
+        } catch (InputException e) {
+            return List.of();
         }
+    }
+
+    private Intake.Choices choices() {
+        LengthParser lengths = new LengthParser(unit, session.catalogue().drills());
+        return new Intake.Choices(
+                Optional.of(thickness.getText())
+                        .filter(t -> !t.isBlank())
+                        .map(t -> lengths.parsePositive(t, "thickness")),
+                sure,
+                Callout.parse(rivet.getText()).fastener(),
+                Material.parse("2024-T3"),
+                session.catalogue());
     }
 
     private void go() {
@@ -288,20 +311,12 @@ public final class BringCard extends ShownBox {
         String called = name.getText().strip();
         Intake.Choices choices;
         try {
-            LengthParser lengths = new LengthParser(unit, session.catalogue().drills());
-            choices = new Intake.Choices(
-                    Optional.of(thickness.getText())
-                            .filter(t -> !t.isBlank())
-                            .map(t -> lengths.parsePositive(t, "thickness")),
-                    sure,
-                    Callout.parse(rivet.getText()).fastener(),
-                    Material.parse("2024-T3"),
-                    session.catalogue());
+            choices = choices();
         } catch (InputException e) {
             refuse(e.getMessage());
             return;
         }
-        if (unitAsked(brought.get()) || asked(in, to, choices)) {
+        if (open(brought.get()) || asked(in, to, choices)) {
             return;
         }
         session.plan(
@@ -319,15 +334,13 @@ public final class BringCard extends ShownBox {
                 this::refuse);
     }
 
-    /** True if the unit is asked first: nobody has said it, and it decides how large everything is. */
-    private boolean unitAsked(Bringing b) {
-        if (b.unit().isPresent() || unitSure) {
+    /** True if the file leaves something open that decides what comes in: nobody guesses it. */
+    private boolean open(Bringing b) {
+        if (b.asked().isEmpty()) {
             return false;
         }
-        refuse("The file does not say its unit. Choose it above, or say that its figures are "
-                + (as.getValue() == Unit.INCH ? "inches" : "millimetres") + ".");
-        unitSure = true;
-        go.setText("They are: bring it in");
+        refuse("It is not said yet what the file leaves open: press an answer.");
+        asks.enter();
         return true;
     }
 

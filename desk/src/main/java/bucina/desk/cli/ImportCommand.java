@@ -2,6 +2,7 @@ package bucina.desk.cli;
 
 import bucina.core.callout.Callout;
 import bucina.core.drawing.Intake;
+import bucina.core.drawing.Question;
 import bucina.core.drawing.Understood;
 import bucina.core.guard.BroughtLog;
 import bucina.core.log.Logbook;
@@ -13,12 +14,11 @@ import bucina.core.plan.Build;
 import bucina.core.stack.Derivation;
 import bucina.desk.session.Bringing;
 import bucina.store.Document;
-import bucina.store.drawing.HoleCsv;
 import bucina.store.drawing.Progress;
-import bucina.store.drawing.TextFile;
 import bucina.store.file.BuildFile;
 import bucina.store.json.BuildJson;
 import bucina.store.json.Json;
+import bucina.store.table.DecimalMark;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -37,11 +37,14 @@ import java.util.TreeMap;
 import java.util.concurrent.Callable;
 import java.util.function.Function;
 import java.util.function.ToIntFunction;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.ITypeConverter;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
+import picocli.CommandLine.TypeConversionException;
 
 /** {@code import IN --from FORMAT --out FILE}: a new build from an open format. */
 @Command(name = "import", mixinStandardHelpOptions = true, description = "Makes a new build file from an open format.")
@@ -55,6 +58,15 @@ final class ImportCommand implements Callable<Integer> {
 
     @Option(names = "--from", required = true, description = "json, dxf, svg or csv")
     private String from;
+
+    @Option(
+            names = "--inside",
+            converter = InsideName.class,
+            description = "What closed lines in a sheet of another layer are: openings of it, or sheets on it.")
+    private @Nullable String inside;
+
+    @Option(names = "--decimal", description = "What stands before decimals in a table: point or comma.")
+    private @Nullable String decimal;
 
     @Option(names = "--face", description = "Name of the face made of a drawing; left out: the file's name.")
     private @Nullable String face;
@@ -78,6 +90,17 @@ final class ImportCommand implements Callable<Integer> {
 
     @Option(names = "--out", required = true, description = "The new build file.")
     private Path out;
+
+    /** {@code openings} or {@code sheets}. */
+    static final class InsideName implements ITypeConverter<String> {
+        @Override
+        public String convert(String value) {
+            if (!value.equals("openings") && !value.equals("sheets")) {
+                throw new TypeConversionException("\"" + value + "\" is not known: write openings or sheets");
+            }
+            return value;
+        }
+    }
 
     @Override
     public Integer call() {
@@ -116,8 +139,8 @@ final class ImportCommand implements Callable<Integer> {
                 document.build(), new BroughtLog(derivation, document.log()).accepted(because), document.photos());
     }
 
-    /** What is brought in: a face of a drawing, or of a table that names faces one of each; and its unit. */
-    private record Faces(Map<String, Intake> each, Optional<Unit> unit, String unitFrom) {
+    /** What is brought in, by the names that its faces get. */
+    private record Faces(Map<String, Intake> each, Bringing brought, String unitFrom) {
 
         int sum(ToIntFunction<Intake> figure) {
             return each.values().stream().mapToInt(figure).sum();
@@ -132,48 +155,82 @@ final class ImportCommand implements Callable<Integer> {
         }
     }
 
-    private Faces faces(String stem) {
-        if (from.equals("csv") && face == null) {
-            Map<String, Intake> each = new LinkedHashMap<>();
-            HoleCsv.readFaces(
-                            TextFile.read(in), common.unit(), common.catalogue().drills(), Progress.NONE)
-                    .forEach((name, drawing) -> each.put(name.isBlank() ? stem : name, Intake.of(drawing)));
-            return new Faces(each, Optional.of(common.unit()), "--unit or the table's header");
-        }
-        boolean forced = common.unitGiven().isPresent() && !because.isBlank();
-        Bringing brought = Bringing.read(
-                in,
-                Bringing.Format.of(from),
+    private Bringing brought() {
+        boolean given = common.unitGiven().isPresent();
+        Bringing.Said said = new Bringing.Said(
                 common.unit(),
-                forced,
-                common.catalogue().drills(),
-                Progress.NONE);
-        common.unitGiven().filter(u -> !forced).flatMap(brought::contradiction).ifPresent(question -> {
-            throw Common.wrong(
-                    question + ": leave --unit out to go by the file, or say with --because why the file is wrong");
-        });
-        String from = brought.says().map(u -> "the file: " + u.name()).orElse("--unit");
-        return new Faces(
-                Map.of(face != null ? face.strip() : stem, brought.intake()),
-                brought.unit(),
-                forced && common.unitGiven().flatMap(brought::contradiction).isPresent()
-                        ? "--unit, against " + from + ", because " + because
-                        : from);
+                given,
+                given && !because.isBlank() && !from.equals("csv"),
+                Optional.ofNullable(inside)
+                        .map(i -> i.equals("openings") ? Intake.Inside.OPENINGS : Intake.Inside.SHEETS),
+                Optional.ofNullable(decimal).map(DecimalMark::of));
+        return Bringing.read(
+                in, Bringing.Format.of(from), said, common.catalogue().drills(), Progress.NONE);
     }
 
-    private int drawing() {
-        String stem = in.getFileName().toString().replaceFirst("\\.[^.]*$", "");
-        Faces faces = faces(stem);
-        if (faces.unit.isEmpty() && common.unitGiven().isEmpty()) {
-            throw Common.wrong(in + " does not say its unit: add --unit mm or --unit in");
+    private Faces faces(String stem, Bringing brought, Intake.Choices choices) {
+        Map<String, Intake> each = new LinkedHashMap<>();
+        if (face != null) {
+            each.put(face.strip(), brought.intake().with(choices));
+        } else {
+            brought.faces().forEach((name, intake) -> each.put(name.isBlank() ? stem : name, intake.with(choices)));
         }
-        Intake.Choices choices = new Intake.Choices(
+        String says = brought.says()
+                .map(u -> (from.equals("csv") ? "the table: " : "the file: ") + u.name())
+                .orElse(common.unitGiven().isPresent() ? "--unit" : "nobody");
+        boolean against = !because.isBlank() && contradiction(brought).isPresent();
+        return new Faces(each, brought, against ? "--unit, against " + says + ", because " + because : says);
+    }
+
+    /** The heading of a table says the unit of its own columns: the option is for those that name none. */
+    private Optional<String> contradiction(Bringing brought) {
+        return from.equals("csv") ? Optional.empty() : common.unitGiven().flatMap(brought::contradiction);
+    }
+
+    /** What is open, each with the option that answers it. */
+    private List<Asked> asked(Bringing brought) {
+        List<Asked> asked = new ArrayList<>();
+        brought.asked()
+                .forEach(q -> asked.add(new Asked(
+                        q,
+                        "--" + q.code(),
+                        q.sentence() + ": add "
+                                + q.answers().stream()
+                                        .map(a -> "--" + q.code() + " " + a)
+                                        .collect(Collectors.joining(" or ")))));
+        if (because.isBlank()) {
+            contradiction(brought)
+                    .ifPresent(sentence -> asked.add(new Asked(
+                            new Question("because", sentence, List.of()),
+                            "--because",
+                            sentence + ": leave --unit out to go by the file, or say with --because why the file is"
+                                    + " wrong")));
+        }
+        return asked;
+    }
+
+    /** A question with the option that answers it. */
+    private record Asked(Question question, String option, String sentence) {}
+
+    private Intake.Choices choices() {
+        return new Intake.Choices(
                 Optional.ofNullable(thickness).map(t -> common.lengths().parsePositive(t, "--thickness")),
                 !because.isBlank(),
                 Callout.parse(fastener).fastener(),
                 Material.parse(material),
                 common.catalogue());
-        Unit unit = faces.unit.or(common::unitGiven).orElse(Unit.INCH);
+    }
+
+    private int drawing() {
+        String stem = in.getFileName().toString().replaceFirst("\\.[^.]*$", "");
+        Intake.Choices choices = choices();
+        Bringing brought = brought();
+        Faces faces = faces(stem, brought, choices);
+        Unit unit = brought.unit().or(common::unitGiven).orElse(Unit.INCH);
+        List<Asked> open = asked(brought);
+        if (!open.isEmpty()) {
+            return open(faces, open);
+        }
         Build build = new Build(
                 stem.isBlank() ? "Build" : stem, "", common.catalogue().rules(), 1, List.of(), List.of(), Map.of());
         for (Map.Entry<String, Intake> each : faces.each.entrySet()) {
@@ -181,16 +238,42 @@ final class ImportCommand implements Callable<Integer> {
         }
         common.told(BuildFile.create(out, new Document(build, new Logbook(List.of(), List.of()), List.of())))
                 .close();
-        ObjectNode node =
-                Common.object().put("out", out.toString()).put("face", String.join(", ", faces.each.keySet()));
-        figures(node, faces);
-        node.put("unit", unit.symbol()).put("unit_from", faces.unitFrom);
-        left(node.putArray("left_out"), faces);
+        List<String> others = faces.say(i -> i.others(choices, common.unit()));
+        ObjectNode node = Common.object().put("out", out.toString());
+        tell(node, faces, List.of());
+        node.put("unit", unit.symbol());
+        others.forEach(node.putArray("fasteners")::add);
         List<String> lines = new ArrayList<>(faces.say(i -> i.sentences(common.unit())));
+        lines.addAll(others);
         lines.add("Figures in " + unit.symbol() + ", by " + faces.unitFrom + ".");
         lines.add("Made " + out);
         common.answer(node, lines);
         return Cli.FINE;
+    }
+
+    /** Nothing is made while something is open: what was understood is told, and what is asked. */
+    private int open(Faces faces, List<Asked> open) {
+        ObjectNode node = Common.object().putNull("out");
+        tell(node, faces, open);
+        node.putNull("unit");
+        common.answer(node, faces.say(i -> i.sentences(common.unit())));
+        throw Common.wrong(in + ": " + open.stream().map(Asked::sentence).collect(Collectors.joining("; ")));
+    }
+
+    private static void tell(ObjectNode node, Faces faces, List<Asked> open) {
+        node.put("face", String.join(", ", faces.each.keySet()));
+        figures(node, faces);
+        node.put("unit_from", faces.unitFrom);
+        left(node.putArray("left_out"), faces);
+        faces.say(Intake::notes).forEach(node.putArray("notes")::add);
+        ArrayNode asked = node.putArray("asked");
+        open.forEach(a -> {
+            ObjectNode one = asked.addObject()
+                    .put("code", a.question.code())
+                    .put("question", a.question.sentence())
+                    .put("option", a.option);
+            a.question.answers().forEach(one.putArray("answers")::add);
+        });
     }
 
     private static void figures(ObjectNode node, Faces faces) {

@@ -2,27 +2,54 @@ package bucina.desk.session;
 
 import bucina.core.drawing.Drawing;
 import bucina.core.drawing.Intake;
+import bucina.core.drawing.Question;
 import bucina.core.measure.DrillTable;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Unit;
-import bucina.store.drawing.HoleCsv;
+import bucina.store.drawing.FileUnit;
 import bucina.store.drawing.Progress;
-import bucina.store.drawing.SvgReader;
+import bucina.store.drawing.Reading;
 import bucina.store.drawing.TextFile;
 import bucina.store.dxf.DxfReader;
-import bucina.store.dxf.FileUnit;
+import bucina.store.svg.SvgReader;
+import bucina.store.table.DecimalMark;
+import bucina.store.table.HoleTable;
+import bucina.store.table.TableReading;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 
 /**
  * A drawing or hole table read in, before anything changes.
  *
- * @param intake what is understood of it
+ * @param faces  what is understood of it, by face where a table names them; else one with an empty name
  * @param unit   the unit that lengths are taken for; empty if nobody has said one
  * @param says   the unit that the file itself says
+ * @param asked  what decides what comes in and nobody has said
  */
-public record Bringing(Intake intake, Optional<Unit> unit, Optional<FileUnit> says) {
+public record Bringing(Map<String, Intake> faces, Optional<Unit> unit, Optional<FileUnit> says, List<Question> asked) {
+
+    /**
+     * What somebody has said about a file.
+     *
+     * @param unit    of figures that name none
+     * @param given   true if somebody said that unit; false if it is a guess
+     * @param forced  true to take the unit whatever the file says
+     * @param inside  what closed lines in a sheet of another layer are
+     * @param decimal what stands before decimals in a table
+     */
+    public record Said(
+            Unit unit, boolean given, boolean forced, Optional<Intake.Inside> inside, Optional<DecimalMark> decimal) {
+
+        /** Nothing but the unit to take where there is none. */
+        public static Said nothing(Unit unit) {
+            return new Said(unit, false, false, Optional.empty(), Optional.empty());
+        }
+    }
 
     /** Formats that are brought in. */
     public enum Format {
@@ -52,40 +79,49 @@ public record Bringing(Intake intake, Optional<Unit> unit, Optional<FileUnit> sa
     /**
      * Reads a file.
      *
-     * @param unit taken where the file names none
      * @throws InputException if it cannot be used
      * @throws java.util.concurrent.CancellationException if the watcher said to stop
      */
-    public static Bringing read(Path path, Format format, Unit unit, DrillTable drills, Progress progress) {
-        return read(path, format, unit, false, drills, progress);
-    }
-
-    /**
-     * Reads a file.
-     *
-     * @param forced true to take the unit whatever the file says
-     */
-    public static Bringing read(
-            Path path, Format format, Unit unit, boolean forced, DrillTable drills, Progress progress) {
-        Optional<Unit> taken = Optional.of(unit);
-        Optional<FileUnit> says = Optional.empty();
-        Drawing drawing;
-        switch (format) {
-            case DXF -> {
-                DxfReader.Reading reading = forced
-                        ? DxfReader.as(TextFile.bytes(path), unit, progress)
-                        : DxfReader.read(TextFile.bytes(path), unit, progress);
-                drawing = reading.drawing();
-                says = reading.unit();
-                taken = forced ? taken : says.map(FileUnit::unit);
-            }
-            case SVG -> drawing = SvgReader.read(TextFile.read(path), unit, progress);
-            default -> drawing = HoleCsv.read(TextFile.read(path), unit, drills, progress);
+    public static Bringing read(Path path, Format format, Said said, DrillTable drills, Progress progress) {
+        Map<String, Drawing> drawings;
+        Optional<FileUnit> says;
+        List<Question> asked = new ArrayList<>();
+        if (format == Format.CSV) {
+            TableReading table = HoleTable.read(TextFile.read(path), said.unit, said.decimal, drills, progress);
+            drawings = table.faces();
+            says = table.unit();
+            table.asked().ifPresent(asked::add);
+        } else {
+            Reading reading = format == Format.DXF ? dxf(path, said, progress) : svg(path, said, progress);
+            drawings = Map.of("", reading.drawing());
+            says = reading.unit();
         }
         progress.check(0.95);
-        Intake intake = Intake.of(drawing);
+        Map<String, Intake> faces = new LinkedHashMap<>();
+        drawings.forEach((face, drawing) -> faces.put(face, Intake.of(drawing, said.inside)));
         progress.check(1);
-        return new Bringing(intake, taken, says);
+        if (says.isEmpty() && !said.given) {
+            asked.addFirst(new Question("unit", "The file does not say its unit", List.of("in", "mm")));
+        }
+        faces.values().stream().flatMap(i -> i.asked().stream()).findFirst().ifPresent(asked::add);
+        Optional<Unit> unit =
+                said.forced || says.isEmpty() && said.given ? Optional.of(said.unit) : says.map(FileUnit::unit);
+        return new Bringing(faces, unit, says, asked);
+    }
+
+    private static Reading dxf(Path path, Said said, Progress progress) {
+        byte[] bytes = TextFile.bytes(path);
+        return said.forced ? DxfReader.as(bytes, said.unit, progress) : DxfReader.read(bytes, said.unit, progress);
+    }
+
+    private static Reading svg(Path path, Said said, Progress progress) {
+        String text = TextFile.read(path);
+        return said.forced ? SvgReader.as(text, said.unit, progress) : SvgReader.read(text, said.unit, progress);
+    }
+
+    /** Everything in one, faces of a table too. */
+    public Intake intake() {
+        return faces.size() == 1 ? faces.values().iterator().next() : Intake.together(List.copyOf(faces.values()));
     }
 
     /**

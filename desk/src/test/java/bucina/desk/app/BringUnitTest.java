@@ -38,6 +38,11 @@ class BringUnitTest extends OnWindow {
                                 + "0 LWPOLYLINE 8 S 70 1 10 0 20 0 10 10 20 0 10 10 20 5 10 0 20 5 "
                                 + "0 CIRCLE 8 H 10 1 20 1 40 .12 0 SPLINE 8 N 10 3 20 4 0 ENDSEC 0 EOF ")
                         .replace(' ', '\n'));
+        read(robot, drawing);
+        until(robot, "1 SPLINE on layer \"N\" is left out");
+    }
+
+    private void read(FxRobot robot, Path drawing) throws Exception {
         robot.push(KeyCode.I);
         until(() -> robot.lookup("#bring-path").tryQuery().isPresent());
         write(robot, "#bring-thickness", ".032");
@@ -46,7 +51,6 @@ class BringUnitTest extends OnWindow {
                 .queryAs(TextField.class)
                 .getOnAction()
                 .handle(null));
-        until(robot, "1 SPLINE on layer \"N\" is left out");
     }
 
     private void go(FxRobot robot) {
@@ -62,11 +66,36 @@ class BringUnitTest extends OnWindow {
     void it_is_asked_for_before_anything_comes_in(FxRobot robot) throws Exception {
         bring(robot, "0");
         go(robot);
-        until(robot, "The file does not say its unit. Choose it above, or say that its figures are inches.");
+        until(robot, "It is not said yet what the file leaves open: press an answer.");
         assertThat(desk.snapshot().build().face("plate")).isEmpty();
+        until(() -> robot.lookup("#bring-answer-in").query().isFocused());
+        robot.push(KeyCode.SPACE);
+        until(() -> robot.lookup("#bring-answer-in").tryQuery().isEmpty());
         go(robot);
         until(() -> desk.snapshot().build().face("plate").isPresent());
         assertThat(wide()).isEqualTo(10);
+    }
+
+    @Test
+    void lines_of_another_layer_in_a_sheet_are_asked_about(FxRobot robot) throws Exception {
+        Path drawing = folder.resolve("plate.dxf");
+        Files.writeString(
+                drawing,
+                ("0 SECTION 2 HEADER 9 $INSUNITS 70 1 0 ENDSEC 0 SECTION 2 ENTITIES "
+                                + "0 LWPOLYLINE 8 S 70 1 10 0 20 0 10 10 20 0 10 10 20 5 10 0 20 5 "
+                                + "0 CIRCLE 8 CUT 10 3 20 2 40 1 0 CIRCLE 8 H 10 8 20 1 40 .06425 0 ENDSEC 0 EOF ")
+                        .replace(' ', '\n'));
+        read(robot, drawing);
+        until(robot, "Are they openings of it, or sheets of their own that lie on it?");
+        assertThat(says(robot, "1 hole of .1285 in is for MS20426AD4, not MS20426AD3."))
+                .isTrue();
+        robot.interact(
+                () -> robot.lookup("#bring-answer-sheets").queryAs(Button.class).fire());
+        until(robot, "2 sheets, 1 hole in 1 row.");
+        go(robot);
+        until(() -> desk.snapshot().build().face("plate").isPresent());
+        assertThat(desk.snapshot().build().face("plate").orElseThrow().face().layers())
+                .hasSize(2);
     }
 
     @Test

@@ -174,7 +174,7 @@ class PapersTest extends OnWindow {
             path.setText(patch.toString());
             path.fireEvent(new ActionEvent());
         });
-        waitFor(robot, "1 sheet, 1 holes in 1 row.");
+        waitFor(robot, "1 sheet, 1 hole in 1 row.");
         robot.interact(
                 () -> robot.lookup("#bring-name").queryAs(TextField.class).setText("Patch"));
         fire(robot, "#bring-go");
@@ -192,7 +192,7 @@ class PapersTest extends OnWindow {
     @Test
     void a_table_is_previewed_before_anything_changes_and_then_brought_in(FxRobot robot) throws Exception {
         Path table = folder.resolve("measured.csv");
-        Files.writeString(table, "x (in);y (in)\n1,5;-1\n2,5;-1\n;\n", StandardCharsets.UTF_8);
+        Files.writeString(table, "x (in);y (in)\n1,5;-1\n2,5;-1\n3;\n", StandardCharsets.UTF_8);
         robot.push(KeyCode.I);
         robot.interact(() -> {
             TextField path = robot.lookup("#bring-path").queryAs(TextField.class);

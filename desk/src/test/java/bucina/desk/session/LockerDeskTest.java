@@ -152,7 +152,7 @@ class LockerDeskTest {
                 () -> Bringing.read(
                         folder.resolve("none.dxf"),
                         Bringing.Format.DXF,
-                        Unit.MM,
+                        Bringing.Said.nothing(Unit.MM),
                         CatalogueReader.shipped().drills(),
                         Progress.NONE),
                 b -> plain.complete("read"),

@@ -1,10 +1,7 @@
 package bucina.store.drawing;
 
 import bucina.core.measure.InputException;
-import bucina.core.sheet.Corner;
 import bucina.core.sheet.Point;
-import java.util.ArrayList;
-import java.util.List;
 
 /** What a drawing that comes in may hold at most, and curves as chords. */
 public final class Limits {
@@ -33,23 +30,6 @@ public final class Limits {
             throw new InputException("the drawing has over " + SHAPES + " shapes: bring in one sheet at a time");
         }
         return shapes;
-    }
-
-    /** A cubic curve as chords behind its first point. */
-    static List<Corner> cubic(Point a, Point b, Point c, Point d) {
-        double bend = Math.max(
-                Math.hypot(a.x() - 2 * b.x() + c.x(), a.y() - 2 * b.y() + c.y()),
-                Math.hypot(b.x() - 2 * c.x() + d.x(), b.y() - 2 * c.y() + d.y()));
-        int chords = (int) Math.clamp(Math.ceil(Math.sqrt(0.75 * bend / STRAY)), 1, 5000);
-        List<Corner> points = new ArrayList<>();
-        for (int i = 1; i <= chords; i++) {
-            double t = (double) i / chords;
-            double u = 1 - t;
-            double x = u * u * u * a.x() + 3 * u * u * t * b.x() + 3 * u * t * t * c.x() + t * t * t * d.x();
-            double y = u * u * u * a.y() + 3 * u * u * t * b.y() + 3 * u * t * t * c.y() + t * t * t * d.y();
-            points.add(Corner.of(i == chords ? d : point(x, y)));
-        }
-        return points;
     }
 
     /** The bulge of an arc through an angle in radians, positive to the left. */

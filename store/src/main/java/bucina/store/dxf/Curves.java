@@ -4,6 +4,11 @@ import bucina.core.drawing.Drawing;
 import bucina.core.measure.Length;
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Point;
+import bucina.store.curve.Arcs;
+import bucina.store.curve.Joiner;
+import bucina.store.curve.Lefts;
+import bucina.store.curve.Placing;
+import bucina.store.curve.Sink;
 import bucina.store.drawing.Limits;
 import java.util.ArrayList;
 import java.util.List;
@@ -65,8 +70,7 @@ final class Curves {
             case "ELLIPSE" -> ellipse(e, layer, at);
             case "SPLINE" -> spline(e, layer, at);
             case "ARC", "CIRCLE", "LWPOLYLINE", "POLYLINE", "TEXT" ->
-                Placing.plane(e)
-                        .ifPresentOrElse(plane -> flat(e, layer, at.of(plane)), () -> leave(e, layer, at, TILTED));
+                e.plane().ifPresentOrElse(plane -> flat(e, layer, at.of(plane)), () -> leave(e, layer, at, TILTED));
             default -> leave(e, layer, at, REASONS.getOrDefault(e.kind(), OTHER));
         }
     }
@@ -120,7 +124,7 @@ final class Curves {
         double ux = e.number(11, 0);
         double uy = e.number(21, 0);
         double ratio = e.number(40, 1);
-        Optional<Placing> plane = Placing.plane(e);
+        Optional<Placing> plane = e.plane();
         if (plane.isEmpty()) {
             leave(e, layer, at, TILTED);
             return;

@@ -1,18 +1,21 @@
 package bucina.store.dxf;
 
-import bucina.core.drawing.Drawing;
-import bucina.core.drawing.Left;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Unit;
+import bucina.store.curve.Gathered;
+import bucina.store.curve.Lefts;
+import bucina.store.curve.Placing;
+import bucina.store.curve.Sink;
+import bucina.store.drawing.FileUnit;
 import bucina.store.drawing.Limits;
 import bucina.store.drawing.Progress;
+import bucina.store.drawing.Reading;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.function.Consumer;
 
 /*
@@ -25,17 +28,6 @@ public final class DxfReader {
 
     /** Blocks in blocks deeper than this are a file that goes round in circles. */
     private static final int DEEPEST = 16;
-
-    /** Lines of a layer that do not close are told one by one up to so many, with their gaps. */
-    private static final int NAMED = 5;
-
-    /**
-     * A reading.
-     *
-     * @param drawing what was drawn
-     * @param unit    the unit the file says; empty if it does not: then {@code drawing} took it for the unit handed in
-     */
-    public record Reading(Drawing drawing, Optional<FileUnit> unit) {}
 
     private final PairSource pairs;
     private final Unit otherwise;
@@ -100,12 +92,12 @@ public final class DxfReader {
         if (!ended) {
             throw new InputException("the DXF ends before its EOF: it was cut off. Write it again, or fetch it again");
         }
-        return new Reading(joined(), unit);
+        return new Reading(Gathered.of(sink, lefts), unit);
     }
 
     private void section(String name) {
         switch (name) {
-            case "HEADER" -> unit = FileUnit.read(pairs);
+            case "HEADER" -> unit = InsUnits.read(pairs);
             case "TABLES" -> entities(layers::table);
             case "BLOCKS" -> blocks();
             case "ENTITIES" -> {
@@ -203,7 +195,7 @@ public final class DxfReader {
 
     private void insert(Entity e, String layer, Placing at, int depth) {
         Block block = blocks.get(name(e));
-        Optional<Placing> plane = Placing.plane(e);
+        Optional<Placing> plane = e.plane();
         if (block == null || block.elsewhere) {
             curves.leave(e, layer, at, "the block \"" + cut(e.text(2, "")) + "\" is not in this file");
         } else if (plane.isEmpty()) {
@@ -233,48 +225,5 @@ public final class DxfReader {
 
     private static String cut(String text) {
         return text.length() > 40 ? text.substring(0, 40) + "…" : text;
-    }
-
-    /** Everything, with what meets joined and what is round a circle. */
-    private Drawing joined() {
-        Joiner joiner = new Joiner(sink.runs());
-        List<Left> left = new ArrayList<>(lefts.all());
-        left.addAll(joiner.twice());
-        List<Drawing.Shape> shapes = new ArrayList<>();
-        Map<Integer, Integer> sided = new TreeMap<>();
-        Map<String, Integer> open = new HashMap<>();
-        Lefts more = new Lefts();
-        for (Drawing.Shape shape : sink.shapes()) {
-            shapes.add(shape instanceof Drawing.Path path ? round(path, sided) : shape);
-        }
-        for (Drawing.Path path : joiner.joined()) {
-            if (path.closed()) {
-                shapes.add(round(path, sided));
-            } else if (open.merge(path.layer(), 1, Integer::sum) <= NAMED) {
-                left.add(Joiner.open(path));
-            } else {
-                more.add(
-                        "line",
-                        path.layer(),
-                        "it does not close",
-                        Optional.of(path.corners().getLast().at()));
-            }
-        }
-        left.addAll(more.all());
-        List<String> notes = new ArrayList<>();
-        sided.forEach((sides, many) -> notes.add(many + (many == 1 ? " line with " : " lines with ") + sides
-                + " even sides " + (many == 1 ? "is" : "are") + " taken for round, measured over the corners."));
-        return new Drawing(shapes, left, notes);
-    }
-
-    private static Drawing.Shape round(Drawing.Path path, Map<Integer, Integer> sided) {
-        return Rounds.of(path)
-                .<Drawing.Shape>map(r -> {
-                    if (r.sides() > 0) {
-                        sided.merge(r.sides(), 1, Integer::sum);
-                    }
-                    return r.circle();
-                })
-                .orElse(path);
     }
 }

@@ -1,12 +1,17 @@
 package bucina.store.dxf;
 
+import bucina.store.curve.Placing;
 import bucina.store.drawing.Limits;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 
 /** The pairs of one entity, in order. */
 final class Entity {
+
+    /** A plane this upright, of 1, is that of the drawing. */
+    private static final double UPRIGHT = 0.999_999;
 
     private final String kind;
     private int[] codes = new int[12];
@@ -98,5 +103,19 @@ final class Entity {
 
     String layer() {
         return text(8, "0");
+    }
+
+    /**
+     * The plane it is drawn in, seen from above; empty if it is tilted. Turned over, its x runs the other way.
+     */
+    Optional<Placing> plane() {
+        double x = number(210, 0);
+        double y = number(220, 0);
+        double z = number(230, 1);
+        double up = z / Math.sqrt(x * x + y * y + z * z);
+        if (up > UPRIGHT) {
+            return Optional.of(Placing.NONE);
+        }
+        return up < -UPRIGHT ? Optional.of(Placing.scaled(-1, 1)) : Optional.empty();
     }
 }

@@ -2,6 +2,9 @@ package bucina.store.dxf;
 
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Point;
+import bucina.store.curve.Arcs;
+import bucina.store.curve.Fitted;
+import bucina.store.curve.Placing;
 import bucina.store.drawing.Limits;
 import java.util.ArrayList;
 import java.util.List;

@@ -11,6 +11,7 @@ import bucina.core.drawing.Left;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Unit;
 import bucina.store.dxf.DxfReader;
+import bucina.store.svg.SvgReader;
 import java.time.Duration;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -59,14 +60,15 @@ class BoundedTest {
     void a_hundred_and_fifty_groups_in_each_other_are_an_svg() {
         String deep = "<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='100mm' viewBox='0 0 100 100'>"
                 + "<g>".repeat(150) + "<circle cx='5' cy='5' r='1'/>" + "</g>".repeat(150) + "</svg>";
-        assertThat(SvgReader.read(deep, Unit.MM, Progress.NONE).shapes()).hasSize(1);
+        assertThat(SvgReader.read(deep, Unit.MM, Progress.NONE).drawing().shapes())
+                .hasSize(1);
     }
 
     @Test
     void a_hole_drawn_again_and_again_is_one_and_that_is_said() {
         String twice = "<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='100mm' viewBox='0 0 100 100'>"
                 + "<circle cx='5' cy='5' r='1'/>".repeat(20_000) + "<circle cx='5' cy='5' r='2'/></svg>";
-        Intake in = Intake.of(SvgReader.read(twice, Unit.MM, Progress.NONE));
+        Intake in = Intake.of(SvgReader.read(twice, Unit.MM, Progress.NONE).drawing());
         assertThat(in.count()).isEqualTo(2);
         assertThat(in.left()).singleElement().satisfies(l -> {
             assertThat(l.many()).isEqualTo(19_999);
@@ -78,8 +80,8 @@ class BoundedTest {
     void twenty_thousand_faces_are_not_one_table() {
         String faces = "face,x_mm,y_mm\n"
                 + IntStream.range(0, 20_000).mapToObj(i -> "F" + i + ",1,2\n").collect(Collectors.joining());
-        assertThatThrownBy(() -> HoleCsv.readFaces(
-                        faces, Unit.MM, CatalogueReader.shipped().drills(), Progress.NONE))
+        assertThatThrownBy(() ->
+                        Tables.faces(faces, Unit.MM, CatalogueReader.shipped().drills(), Progress.NONE))
                 .hasMessageContaining("over 200 faces");
     }
 }

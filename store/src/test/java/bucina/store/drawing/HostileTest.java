@@ -21,6 +21,7 @@ import bucina.core.rivet.HeadStyle;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.FaceReading;
 import bucina.store.dxf.DxfReader;
+import bucina.store.svg.SvgReader;
 import java.io.IOException;
 import java.io.RandomAccessFile;
 import java.nio.file.Path;
@@ -115,12 +116,14 @@ class HostileTest {
 
     @Test
     void a_thousand_mutations_of_an_svg() {
-        survives(SvgWriter.write(FaceDrawing.of(face)), t -> SvgReader.read(t, Unit.MM, Progress.NONE));
+        survives(
+                SvgWriter.write(FaceDrawing.of(face)),
+                t -> SvgReader.read(t, Unit.MM, Progress.NONE).drawing());
     }
 
     @Test
     void a_thousand_mutations_of_a_table() {
-        survives(HoleCsv.write(face.readings()), t -> HoleCsv.read(t, Unit.MM, catalogue.drills(), Progress.NONE));
+        survives(HoleCsv.write(face.readings()), t -> Tables.read(t, Unit.MM, catalogue.drills(), Progress.NONE));
     }
 
     @Test
@@ -132,7 +135,7 @@ class HostileTest {
                 + "xmlns=\"http://www.w3.org/2000/svg\"><text>&c;&c;&x;</text><circle r=\"1\"/></svg>";
         assertThatCode(() -> {
                     try {
-                        SvgReader.read(bomb, Unit.MM, Progress.NONE);
+                        SvgReader.read(bomb, Unit.MM, Progress.NONE).drawing();
                     } catch (InputException e) {
                         assertThat(e.getMessage()).contains("SVG");
                     }
@@ -144,7 +147,7 @@ class HostileTest {
     void deep_nesting_and_long_lines_are_refused() {
         String deep = "<svg xmlns=\"http://www.w3.org/2000/svg\">" + "<g>".repeat(100_000) + "</g>".repeat(100_000)
                 + "</svg>";
-        assertThatThrownBy(() -> SvgReader.read(deep, Unit.MM, Progress.NONE))
+        assertThatThrownBy(() -> SvgReader.read(deep, Unit.MM, Progress.NONE).drawing())
                 .isInstanceOf(InputException.class)
                 .hasMessageContaining("SVG");
         String line = "0\nSECTION\n2\nENTITIES\n0\nTEXT\n1\n" + "x".repeat(30_000_000);

@@ -7,7 +7,6 @@ import static org.assertj.core.api.Assertions.within;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.drawing.Drawing;
 import bucina.core.drawing.Intake;
-import bucina.core.drawing.Left;
 import bucina.core.measure.DrillTable;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Unit;
@@ -22,7 +21,6 @@ import java.util.concurrent.CancellationException;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Files of other programs, written here by hand. */
@@ -73,13 +71,13 @@ class ReadersTest {
     void the_unit_of_the_header_counts_and_where_there_is_none_the_one_handed_in() {
         String inch = "0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n1\n0\nENDSEC\n"
                 + dxf("0\nCIRCLE\n8\nH\n10\n1\n20\n2\n40\n0.049");
-        DxfReader.Reading said = DxfReader.read(inch, Unit.MM, Progress.NONE);
+        Reading said = DxfReader.read(inch, Unit.MM, Progress.NONE);
         assertThat(said.unit().orElseThrow().name()).isEqualTo("inches");
         assertThat(((Drawing.Circle) said.drawing().shapes().getFirst())
                         .diameter()
                         .in())
                 .isCloseTo(.098, within(1e-9));
-        DxfReader.Reading silent = DxfReader.read(dxf("0\nPOINT\n8\nH\n10\n25.4\n20\n0"), Unit.MM, Progress.NONE);
+        Reading silent = DxfReader.read(dxf("0\nPOINT\n8\nH\n10\n25.4\n20\n0"), Unit.MM, Progress.NONE);
         assertThat(silent.unit()).isEmpty();
         assertThat(((Drawing.Spot) silent.drawing().shapes().getFirst())
                         .at()
@@ -105,7 +103,7 @@ class ReadersTest {
         assertThat(d.shapes()).hasSize(2);
         assertThat(d.left())
                 .singleElement()
-                .satisfies(l -> assertThat(l.words()).contains("the block \"NONE\" is not in this file"));
+                .satisfies(l -> assertThat(l.words(Unit.MM)).contains("the block \"NONE\" is not in this file"));
     }
 
     @Test
@@ -120,7 +118,7 @@ class ReadersTest {
     void what_is_not_read_is_told_with_its_count() {
         assertThat(read(dxf("0\nSPLINE\n8\nA", "0\nSPLINE\n8\nA", "0\nHATCH\n8\nA"), Unit.INCH)
                         .left())
-                .extracting(Left::words)
+                .extracting(l -> l.words(Unit.MM))
                 .containsExactly(
                         "2 SPLINE on layer \"A\" are left out: it has no control points: explode it into lines and"
                                 + " arcs.",
@@ -143,108 +141,6 @@ class ReadersTest {
         assertThatThrownBy(() -> DxfReader.read(text, Unit.INCH, Progress.NONE))
                 .isInstanceOf(InputException.class)
                 .hasMessageMatching("(?s).{20,}");
-    }
-
-    @Test
-    void an_svg_in_pixels_is_96_to_the_inch_and_one_in_mm_is_true() {
-        Drawing px = SvgReader.read(
-                "<svg xmlns='http://www.w3.org/2000/svg' width='960' height='96'><circle cx='96' cy='48' "
-                        + "r='4.8'/></svg>",
-                Unit.MM,
-                Progress.NONE);
-        Drawing.Circle c = (Drawing.Circle) px.shapes().getFirst();
-        assertThat(c.at().across().in()).isCloseTo(1, within(1e-9));
-        assertThat(c.at().up().in()).isCloseTo(-.5, within(1e-9));
-        Drawing mm = SvgReader.read(
-                "<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='50mm' viewBox='0 0 1000 500'><rect "
-                        + "x='10' y='10' "
-                        + "width='100' "
-                        + "height='50'/></svg>",
-                Unit.INCH,
-                Progress.NONE);
-        assertThat(mm.box().orElseThrow().width()).isCloseTo(10e6, within(1.0));
-    }
-
-    @Test
-    void transforms_nest_and_curves_stray_less_than_half_a_micrometre() {
-        Drawing d = SvgReader.read(
-                "<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='100mm' viewBox='0 0 100 100'><g "
-                        + "transform='translate(10,20) scale(2)'>"
-                        + "<g transform='rotate(90)'><circle cx='5' cy='0' r='1'/></g><path d='M0,0 C 0,5.522847498 "
-                        + "4.477152502,10 10,10 Z'/></g></svg>",
-                Unit.MM,
-                Progress.NONE);
-        Drawing.Circle c = (Drawing.Circle) d.shapes().getFirst();
-        assertThat(c.at().across().mm()).isCloseTo(10, within(1e-6));
-        assertThat(c.at().up().mm()).isCloseTo(-30, within(1e-6));
-        assertThat(c.diameter().mm()).isCloseTo(4, within(1e-9));
-        Drawing.Path curve = (Drawing.Path) d.shapes().get(1);
-        // The curve is the usual stand-in for a quarter of a circle of 20 mm about (30, -20); it strays from that by
-        // 0.027 % of the radius.
-        for (int i = 0; i + 1 < curve.corners().size(); i++) {
-            Point a = curve.corners().get(i).at();
-            Point b = curve.corners().get(i + 1).at();
-            double middle = Math.hypot((a.x() + b.x()) / 2 - 30e6, (a.y() + b.y()) / 2 + 20e6);
-            assertThat(middle / 1e6).isBetween(20 - .0005 - .001, 20 + .0056);
-        }
-    }
-
-    @Test
-    void ellipses_become_chords_and_stretched_circles_are_told() {
-        Drawing d = SvgReader.read(
-                "<svg xmlns='http://www.w3.org/2000/svg'><path d='M 0 0 A 4 2 0 0 1 8 0 Z'/><g "
-                        + "transform='scale(2,1)'><circle r='1'/>"
-                        + "</g></svg>",
-                Unit.MM,
-                Progress.NONE);
-        assertThat(d.left()).extracting(Left::kind).containsExactly("circle that is stretched");
-        Drawing.Path half = (Drawing.Path) d.shapes().getFirst();
-        assertThat(half.corners().stream().mapToDouble(c -> c.at().y()).max().orElseThrow() / 1e6)
-                .isCloseTo(2, within(.0006));
-        assertThat(half.corners())
-                .allSatisfy(c -> assertThat(Math.pow((c.at().x() / 1e6 - 4) / 4, 2) + Math.pow(c.at().y() / 1e6 / 2, 2))
-                        .isCloseTo(1, within(1e-6)));
-    }
-
-    @ParameterizedTest
-    @CsvSource(
-            delimiter = '|',
-            quoteCharacter = '`',
-            value = {
-                "row,hole,x_mm,y_mm,diameter_mm\\nR1,1,25.4,50.8,2.4892|1|2",
-                "Y (in);X (in)\\n2,5;1,25|1.25|2.5",
-                "x\\ty\\n1 1/4\\t#40|1.25|0.098",
-                "25.4 mm,2|1|2",
-                "No.,Station [mm],Up [mm]\\n7,12.7,25.4|0.5|1",
-                "\uFEFFx_in,y_in\\r\\n'1.5,3\\r\\n|1.5|3",
-                "x;y;d\\n1,5;2;2,5 mm|1.5|2"
-            })
-    void tables_are_read_whatever_their_columns(String text, double x, double y) {
-        Drawing d = HoleCsv.read(
-                text.replace("\\n", "\n").replace("\\t", "\t").replace("\\r", "\r"), Unit.INCH, DRILLS, Progress.NONE);
-        Drawing.Circle c = (Drawing.Circle) d.shapes().getFirst();
-        assertThat(c.at().across().in()).isCloseTo(x, within(1e-9));
-        assertThat(c.at().up().in()).isCloseTo(y, within(1e-9));
-    }
-
-    @ParameterizedTest
-    @CsvSource(
-            delimiter = '|',
-            quoteCharacter = '`',
-            value = {
-                "`x_mm,y_mm\n1,wide`|line 2, y",
-                "`hole,x_mm\n1,2`|no column for y",
-                "`x,y\n1,NaN`|line 2",
-                "``|no hole",
-                "`x,y\n`|no hole",
-                "`x,y,d\n1,2,0`|over 0",
-                "`a`|line 1 has 1 column",
-                "`x,y\n1e99,1`|line 2"
-            })
-    void a_table_that_cannot_be_used_is_told_by_its_line(String text, String expected) {
-        assertThatThrownBy(() -> HoleCsv.read(text, Unit.INCH, DRILLS, Progress.NONE))
-                .isInstanceOf(InputException.class)
-                .hasMessageContaining(expected);
     }
 
     @Test
@@ -287,7 +183,7 @@ class ReadersTest {
         assertThat(in.count()).isEqualTo(1);
         assertThat(in.left())
                 .singleElement()
-                .satisfies(l -> assertThat(l.words()).contains("crosses itself"));
+                .satisfies(l -> assertThat(l.words(Unit.MM)).contains("crosses itself"));
     }
 
     @Test

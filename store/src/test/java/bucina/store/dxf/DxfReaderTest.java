@@ -5,12 +5,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import bucina.core.drawing.Drawing;
-import bucina.core.drawing.Left;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Unit;
 import bucina.core.sheet.Point;
 import bucina.core.sheet.Ring;
 import bucina.store.drawing.Progress;
+import bucina.store.drawing.Reading;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -90,7 +90,7 @@ class DxfReaderTest {
     @Test
     void what_lies_in_a_tilted_plane_is_left_out_and_told() {
         assertThat(entities(CIRCLE + "\n210\n1\n220\n0\n230\n0").left())
-                .extracting(Left::words)
+                .extracting(l -> l.words(Unit.MM))
                 .containsExactly(
                         "1 CIRCLE on layer \"H\" is left out: drawn in a plane that is tilted, at 30.00, 10.00 mm.");
     }
@@ -156,7 +156,7 @@ class DxfReaderTest {
         "14, decimetres, 100"
     })
     void the_unit_is_what_the_header_says(int code, String name, double mm) {
-        DxfReader.Reading r = DxfReader.read(
+        Reading r = DxfReader.read(
                 section("HEADER", "9\n$MEASUREMENT\n70\n1\n9\n$INSUNITS\n70\n" + code)
                         + section("ENTITIES", "0\nPOINT\n8\nH\n10\n1\n20\n0") + "0\nEOF",
                 Unit.INCH,
@@ -181,7 +181,7 @@ class DxfReaderTest {
     void the_unit_of_the_file_can_be_overruled() {
         byte[] file = (section("HEADER", "9\n$INSUNITS\n70\n4") + section("ENTITIES", CIRCLE) + "0\nEOF\n")
                 .getBytes(StandardCharsets.US_ASCII);
-        DxfReader.Reading r = DxfReader.as(file, Unit.INCH, Progress.NONE);
+        Reading r = DxfReader.as(file, Unit.INCH, Progress.NONE);
         assertThat(circle(r.drawing()).diameter().in()).isCloseTo(4, within(1e-9));
         assertThat(r.unit().orElseThrow().name()).isEqualTo("millimetres");
     }

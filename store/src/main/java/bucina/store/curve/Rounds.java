@@ -1,4 +1,4 @@
-package bucina.store.dxf;
+package bucina.store.curve;
 
 import bucina.core.drawing.Drawing;
 import bucina.core.measure.Length;
@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** Finds the circle in a closed path, however it is drawn: from arcs, or with many sides. */
-final class Rounds {
+public final class Rounds {
 
     /** Fewer sides are a shape of their own. */
     private static final int SIDES = 12;
@@ -25,10 +25,10 @@ final class Rounds {
      *
      * @param sides how many straight sides it is drawn with; 0 if with arcs
      */
-    record Round(Drawing.Circle circle, int sides) {}
+    public record Round(Drawing.Circle circle, int sides) {}
 
     /** The circle that a closed path is; empty if it is none. */
-    static Optional<Round> of(Drawing.Path path) {
+    public static Optional<Round> of(Drawing.Path path) {
         List<Corner> corners = path.corners();
         boolean arcs = corners.stream().allMatch(c -> c.bulge() != 0);
         boolean straight = corners.stream().allMatch(c -> c.bulge() == 0);

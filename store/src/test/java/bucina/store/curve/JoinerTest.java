@@ -1,8 +1,9 @@
-package bucina.store.dxf;
+package bucina.store.curve;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import bucina.core.drawing.Drawing;
+import bucina.core.measure.Unit;
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Point;
 import java.util.ArrayList;
@@ -89,7 +90,7 @@ class JoinerTest {
                         List.of(piece("A", 0, 0, 10, 0, 0), piece("A", 10, 0, 10, 5, 0), piece("A", 10, 5, 0, .02, 0)))
                 .getFirst();
         assertThat(open.closed()).isFalse();
-        assertThat(Joiner.open(open).words())
+        assertThat(Joiner.open(open).words(Unit.MM))
                 .isEqualTo("1 line on layer \"A\" is left out: it does not close, its ends are 0.02 mm apart and meet"
                         + " under 0.01 mm, at 0.00, 0.02 mm.");
     }

@@ -1,4 +1,4 @@
-package bucina.store.dxf;
+package bucina.store.curve;
 
 import bucina.core.drawing.Left;
 import bucina.core.sheet.Point;
@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 
 /** What is left out, counted by kind, layer and reason. */
-final class Lefts {
+public final class Lefts {
 
     /** Kinds and layers beyond so many are told together: a hostile file has one of each. */
     private static final int MOST = 200;
@@ -22,7 +22,7 @@ final class Lefts {
 
     private final Map<Key, Count> counts = new LinkedHashMap<>();
 
-    void add(String kind, String layer, String why, Optional<Point> at) {
+    public void add(String kind, String layer, String why, Optional<Point> at) {
         Key key = new Key(kind, layer.length() > 60 ? layer.substring(0, 60) + "…" : layer, why);
         Key kept = counts.size() < MOST || counts.containsKey(key) ? key : new Key("thing", "", "as those before");
         Count count = counts.computeIfAbsent(kept, k -> new Count());
@@ -32,7 +32,7 @@ final class Lefts {
         }
     }
 
-    List<Left> all() {
+    public List<Left> all() {
         return counts.entrySet().stream()
                 .map(e -> new Left(
                         e.getKey().kind, e.getValue().many, e.getKey().layer, e.getKey().why, e.getValue().first))

@@ -1,4 +1,4 @@
-package bucina.store.dxf;
+package bucina.store.curve;
 
 import bucina.core.drawing.Drawing;
 import bucina.core.drawing.Left;
@@ -22,10 +22,10 @@ import org.jspecify.annotations.Nullable;
  * Joins stretches whose ends meet, layer by layer, in any order and direction: an outline is often drawn as pieces.
  * What is drawn twice counts once. Takes time in proportion to the pieces.
  */
-final class Joiner {
+public final class Joiner {
 
     /** Ends nearer than this, nm, meet: a hundredth of a millimetre. */
-    static final double MEET = 10_000;
+    public static final double MEET = 10_000;
 
     private record Cell(String layer, long x, long y) {}
 
@@ -88,14 +88,14 @@ final class Joiner {
     }
 
     /** What was drawn twice, by layer. */
-    List<Left> twice() {
+    public List<Left> twice() {
         return twice.entrySet().stream()
                 .map(e -> new Left("line", e.getValue(), e.getKey(), "drawn twice, it counts once", Optional.empty()))
                 .toList();
     }
 
     /** The paths, closed where the end meets the beginning. */
-    List<Drawing.Path> joined() {
+    public List<Drawing.Path> joined() {
         List<Drawing.Path> paths = new ArrayList<>();
         for (int i = 0; i < used.length; i++) {
             if (!used[i]) {
@@ -171,14 +171,14 @@ final class Joiner {
     }
 
     /** How far the ends of an open path are from each other, and where, in words. */
-    static Left open(Drawing.Path path) {
+    public static Left open(Drawing.Path path) {
         Point a = path.corners().getFirst().at();
         Point b = path.corners().getLast().at();
         return new Left(
                 "line",
                 1,
                 path.layer(),
-                "it does not close, its ends are " + LengthFormat.exact(a.to(b), Unit.MM) + " apart and meet under "
+                "it does not close, its ends are " + LengthFormat.trade(a.to(b), Unit.MM) + " apart and meet under "
                         + LengthFormat.exact(Length.nm(MEET), Unit.MM),
                 Optional.of(b));
     }

@@ -1,4 +1,4 @@
-package bucina.store.dxf;
+package bucina.store.curve;
 
 import bucina.core.drawing.Drawing;
 import bucina.core.sheet.Corner;
@@ -7,13 +7,14 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** Where what is drawn goes: whole shapes, and stretches that are still to be joined. */
-final class Sink {
+public final class Sink {
 
     private final List<Drawing.Shape> shapes = new ArrayList<>();
     private final List<Run> runs = new ArrayList<>();
+    private final List<String> notes = new ArrayList<>();
 
     /** Straight stretches and arcs one after another; the last corner is the end. */
-    record Run(String layer, List<Corner> corners) {
+    public record Run(String layer, List<Corner> corners) {
 
         Point first() {
             return corners.getFirst().at();
@@ -34,19 +35,33 @@ final class Sink {
         }
     }
 
-    void add(Drawing.Shape shape) {
+    public void add(Drawing.Shape shape) {
         shapes.add(shape);
     }
 
-    void run(String layer, List<Corner> corners) {
+    public void run(String layer, List<Corner> corners) {
         runs.add(new Run(layer, corners));
     }
 
-    List<Drawing.Shape> shapes() {
+    public List<Drawing.Shape> shapes() {
         return shapes;
     }
 
-    List<Run> runs() {
+    public List<Run> runs() {
         return runs;
+    }
+
+    /** Something that should be looked at, one sentence. */
+    public void note(String sentence) {
+        notes.add(sentence);
+    }
+
+    List<String> notes() {
+        return notes;
+    }
+
+    /** How many there are of either. */
+    public int count() {
+        return shapes.size() + runs.size();
     }
 }

@@ -1,20 +1,17 @@
 package bucina.store.dxf;
 
 import bucina.core.measure.Unit;
+import bucina.store.drawing.FileUnit;
 import bucina.store.drawing.Limits;
 import java.util.Optional;
 
-/**
- * The unit a file says.
- *
- * @param name        as people call it: {@code centimetres}
- * @param nanometres  of one
- * @param unit        in which lengths of such a drawing are shown
- */
-public record FileUnit(String name, double nanometres, Unit unit) {
+/** The unit that the header of a DXF says. */
+final class InsUnits {
 
     private static final double INCH = 25_400_000;
     private static final double MM = 1_000_000;
+
+    private InsUnits() {}
 
     /** By the number that {@code $INSUNITS} has; empty for none and for what measures no sheets. */
     static Optional<FileUnit> of(int insunits) {

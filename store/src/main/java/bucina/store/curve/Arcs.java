@@ -1,4 +1,4 @@
-package bucina.store.dxf;
+package bucina.store.curve;
 
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Point;
@@ -7,10 +7,10 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** Arcs as corners, wherever they are put; where a placing makes ellipses of circles, as chords. */
-final class Arcs {
+public final class Arcs {
 
     /** Chords stray from their curve by no more than this, nm. */
-    static final double STRAY = 400;
+    public static final double STRAY = 400;
 
     /** An arc is cut into pieces of no more than this, radians. */
     private static final double PIECE = Math.PI * 0.75;
@@ -23,13 +23,13 @@ final class Arcs {
      * @param u half of the axis at parameter 0
      * @param v half of the axis a quarter later
      */
-    record Arc(double x, double y, double ux, double uy, double vx, double vy, double from, double sweep) {
+    public record Arc(double x, double y, double ux, double uy, double vx, double vy, double from, double sweep) {
 
-        static Arc round(double x, double y, double r, double from, double sweep) {
+        public static Arc round(double x, double y, double r, double from, double sweep) {
             return new Arc(x, y, r, 0, 0, r, from, sweep);
         }
 
-        Arc placed(Placing at) {
+        public Arc placed(Placing at) {
             return new Arc(
                     at.xx() * x + at.xy() * y + at.dx(),
                     at.yx() * x + at.yy() * y + at.dy(),
@@ -41,20 +41,20 @@ final class Arcs {
                     sweep);
         }
 
-        Point at(double t) {
+        public Point at(double t) {
             double c = Math.cos(t);
             double s = Math.sin(t);
             return Limits.point(x + c * ux + s * vx, y + c * uy + s * vy);
         }
 
         /** True if it is of a circle. */
-        boolean isRound() {
+        public boolean isRound() {
             double a = Math.hypot(ux, uy);
             double b = Math.hypot(vx, vy);
             return Math.abs(a - b) <= 1e-7 * Math.max(a, b) && Math.abs(ux * vx + uy * vy) <= 1e-7 * a * b;
         }
 
-        double radius() {
+        public double radius() {
             return Math.max(Math.hypot(ux, uy), Math.hypot(vx, vy));
         }
 
@@ -64,7 +64,7 @@ final class Arcs {
     }
 
     /** Corners from the beginning of an arc to its end, both included. */
-    static List<Corner> corners(Arc arc) {
+    public static List<Corner> corners(Arc arc) {
         return arc.isRound() ? rounded(arc) : chords(arc);
     }
 
@@ -90,7 +90,7 @@ final class Arcs {
     }
 
     /** The arc that bulges from one place to another: 1 is half a circle to the left. */
-    static Arc bulged(double ax, double ay, double bx, double by, double bulge) {
+    public static Arc bulged(double ax, double ay, double bx, double by, double bulge) {
         double dx = bx - ax;
         double dy = by - ay;
         double k = (1 / bulge - bulge) / 4;

@@ -1,28 +1,26 @@
-package bucina.store.dxf;
+package bucina.store.curve;
 
 import bucina.core.sheet.Point;
 import bucina.store.drawing.Limits;
-import java.util.Optional;
 
 /**
  * Where something is put in the plane: x' = xx x + xy y + dx, y' = yx x + yy y + dy.
  */
-record Placing(double xx, double xy, double yx, double yy, double dx, double dy) {
+public record Placing(double xx, double xy, double yx, double yy, double dx, double dy) {
 
-    static final Placing NONE = new Placing(1, 0, 0, 1, 0, 0);
+    public static final Placing NONE = new Placing(1, 0, 0, 1, 0, 0);
 
     private static final double ALIKE = 1e-9;
-    private static final double UPRIGHT = 0.999_999;
 
-    static Placing scaled(double x, double y) {
+    public static Placing scaled(double x, double y) {
         return new Placing(x, 0, 0, y, 0, 0);
     }
 
-    static Placing moved(double x, double y) {
+    public static Placing moved(double x, double y) {
         return new Placing(1, 0, 0, 1, x, y);
     }
 
-    static Placing turned(double degrees) {
+    public static Placing turned(double degrees) {
         double quarter = degrees / 90;
         // Quarter turns are exact.
         if (quarter == Math.rint(quarter)) {
@@ -34,22 +32,8 @@ record Placing(double xx, double xy, double yx, double yy, double dx, double dy)
         return new Placing(Math.cos(r), -Math.sin(r), Math.sin(r), Math.cos(r), 0, 0);
     }
 
-    /**
-     * The plane an entity is drawn in, seen from above; empty if it is tilted. Turned over, its x runs the other way.
-     */
-    static Optional<Placing> plane(Entity e) {
-        double x = e.number(210, 0);
-        double y = e.number(220, 0);
-        double z = e.number(230, 1);
-        double up = z / Math.sqrt(x * x + y * y + z * z);
-        if (up > UPRIGHT) {
-            return Optional.of(NONE);
-        }
-        return up < -UPRIGHT ? Optional.of(scaled(-1, 1)) : Optional.empty();
-    }
-
     /** This, of what is first put where {@code inner} says. */
-    Placing of(Placing inner) {
+    public Placing of(Placing inner) {
         return new Placing(
                 xx * inner.xx + xy * inner.yx,
                 xx * inner.xy + xy * inner.yy,
@@ -59,24 +43,24 @@ record Placing(double xx, double xy, double yx, double yy, double dx, double dy)
                 yx * inner.dx + yy * inner.dy + dy);
     }
 
-    Point at(double x, double y) {
+    public Point at(double x, double y) {
         return Limits.point(xx * x + xy * y + dx, yx * x + yy * y + dy);
     }
 
     /** True if it makes a left hand of a right one. */
-    boolean mirrors() {
+    public boolean mirrors() {
         return xx * yy - xy * yx < 0;
     }
 
     /** True if a circle stays one. */
-    boolean keepsRound() {
+    public boolean keepsRound() {
         double a = Math.hypot(xx, yx);
         double b = Math.hypot(xy, yy);
         return Math.abs(a - b) <= ALIKE * Math.max(a, b) && Math.abs(xx * xy + yx * yy) <= ALIKE * a * b;
     }
 
     /** The most a length grows. */
-    double scale() {
+    public double scale() {
         return Math.max(Math.hypot(xx, yx), Math.hypot(xy, yy));
     }
 }

@@ -1,4 +1,4 @@
-package bucina.store.dxf;
+package bucina.store.curve;
 
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Point;
@@ -7,7 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** Points along a curve as corners: one arc where they lie on one, else chords. */
-final class Fitted {
+public final class Fitted {
 
     /** Points of an arc stray from it by no more than this, nm. */
     private static final double ON = 500;
@@ -17,7 +17,7 @@ final class Fitted {
     private Fitted() {}
 
     /** Corners from the first point to the last. */
-    static List<Corner> arcs(List<Point> along) {
+    public static List<Corner> arcs(List<Point> along) {
         int n = along.size();
         if (n >= 8) {
             Point a = along.getFirst();

@@ -1,0 +1,35 @@
+package bucina.desk.card;
+
+import bucina.core.drawing.Intake;
+import bucina.core.measure.Unit;
+import bucina.desk.look.Ui;
+import bucina.desk.session.Bringing;
+import java.util.List;
+import javafx.scene.layout.VBox;
+
+/** What is understood of a file, sentence by sentence. */
+final class BringSays extends VBox {
+
+    BringSays() {
+        super(3);
+        soft("DXF, SVG or a table of holes as CSV. Nothing changes until you bring it in.");
+    }
+
+    /**
+     * Says what is understood.
+     *
+     * @param others what goes into holes that are not those of the rivet chosen
+     */
+    void show(Bringing brought, Intake in, List<String> others, Unit unit) {
+        getChildren().clear();
+        in.sentences(unit)
+                .forEach(s -> getChildren().add(Ui.wrapped(s, getChildren().isEmpty() ? "strong" : "soft")));
+        others.forEach(s -> getChildren().add(Ui.wrapped(s, "attention-text")));
+        brought.says().ifPresent(u -> soft("The file says its figures are " + u.name() + "."));
+        soft("The side that is seen in the drawing is up.");
+    }
+
+    private void soft(String sentence) {
+        getChildren().add(Ui.wrapped(sentence, "soft"));
+    }
+}
