@@ -288,12 +288,17 @@ final class ImportCommand implements Callable<Integer> {
                 sheet.put("area_mm2", s.area()).put("openings", s.openings());
             });
             understood.holes().forEach(h -> holes.merge(h.diameter(), h.many(), Integer::sum));
+            each.rows().stream()
+                    .filter(r -> !r.sized())
+                    .forEach(r -> holes.merge(
+                            r.holes().getFirst().diameter(), r.holes().size(), Integer::sum));
         }
         node.put(
                 "openings",
                 faces.sum(i -> i.sheets().stream()
                         .mapToInt(s -> s.outline().openings().size())
                         .sum()));
+        node.put("no_diameter", faces.sum(i -> Understood.of(i).untold()));
         ArrayNode sizes = node.putArray("holes");
         holes.forEach(
                 (diameter, many) -> sizes.addObject().put("count", many).set("diameter", Common.length(diameter)));

@@ -9,6 +9,7 @@ import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
 import java.util.function.Supplier;
 
 /** Reads a text file whole, if it is of a size that a drawing or a table may have. */
@@ -54,7 +55,8 @@ public final class TextFile {
     }
 
     /**
-     * Bytes as text: UTF-8 or UTF-16 where a mark at the beginning says so, UTF-8 where they are that.
+     * Bytes as text: UTF-8 or UTF-16 where a mark at the beginning or the noughts between say so, UTF-8 where they are
+     * that.
      *
      * @param otherwise the code where they are not
      */
@@ -68,6 +70,10 @@ public final class TextFile {
         if (starts(bytes, 0xfe, 0xff)) {
             return new String(bytes, 2, bytes.length - 2, StandardCharsets.UTF_16BE);
         }
+        Optional<Charset> wide = unmarked(bytes);
+        if (wide.isPresent()) {
+            return new String(bytes, wide.get());
+        }
         try {
             return StandardCharsets.UTF_8
                     .newDecoder()
@@ -77,6 +83,21 @@ public final class TextFile {
         } catch (CharacterCodingException e) {
             return new String(bytes, otherwise.get());
         }
+    }
+
+    /** UTF-16 without a mark: every other byte of a text in it is nought. */
+    private static Optional<Charset> unmarked(byte[] bytes) {
+        int looked = Math.min(bytes.length & ~1, 4000);
+        int even = 0;
+        int odd = 0;
+        for (int i = 0; i < looked; i += 2) {
+            even += bytes[i] == 0 ? 1 : 0;
+            odd += bytes[i + 1] == 0 ? 1 : 0;
+        }
+        int most = looked / 2 - looked / 16;
+        return looked < 8 || even < most && odd < most || even > 0 && odd > 0
+                ? Optional.empty()
+                : Optional.of(odd >= most ? StandardCharsets.UTF_16LE : StandardCharsets.UTF_16BE);
     }
 
     private static boolean starts(byte[] bytes, int... with) {
