@@ -219,7 +219,7 @@ public final class Screenshots extends Application {
     private static void drawPages(Build.FaceRef web, FaceReading reading, Template strip, Build build, Graphics2D g) {
         int x = 70;
         for (Template template : List.of(Template.face(web, reading), strip)) {
-            try (PDDocument pdf = Loader.loadPDF(TemplatePdf.write(template, Paper.A4, build.name(), Printing::font))) {
+            try (PDDocument pdf = Loader.loadPDF(TemplatePdf.write(template, Paper.A4, build.name(), Printing.FONTS))) {
                 BufferedImage page = new PDFRenderer(pdf).renderImage(0, 0.9f, ImageType.RGB);
                 g.drawImage(page, x, 20, null);
                 x += page.getWidth() + 70;

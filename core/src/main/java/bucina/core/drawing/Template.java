@@ -32,6 +32,9 @@ public record Template(String title, String hand, String viewed, String xToward,
 
     private static final double HALF_STRIP = 15e6;
     private static final double END = 12e6;
+    /** The bars to check the print with, nm. */
+    private static final double BAR = 100e6;
+
     private static final Length SMALL = Length.mm(1.9);
 
     /** The whole face: outlines, holes with a cross and their label. */
@@ -117,19 +120,19 @@ public record Template(String title, String hand, String viewed, String xToward,
     }
 
     /**
-     * The drawing with what a printed page says in words and with a bar of 100 mm under it: for formats that have no
-     * pages.
+     * The drawing with what a printed page says in words and with bars of 100 mm under and beside it: for formats that
+     * have no pages.
      */
     public Drawing marked() {
         List<Drawing.Shape> shapes = new ArrayList<>(drawing.shapes());
         var box = drawing.box().orElse(new Box(0, 0, 0, 0));
         double y = box.minY() - 12e6;
-        bar(shapes, box, y);
+        bars(shapes, box, y);
         String[] lines = {
             title + (hand.isEmpty() ? "" : ", " + hand),
             "This side up: seen " + viewed,
             "to the right: " + xToward + (yToward.isEmpty() ? "" : ". up: " + yToward),
-            "the bar is 100 mm long"
+            "the bars are 100 mm long"
         };
         words(lines, shapes, box, y);
         return new Drawing(shapes);
@@ -141,21 +144,24 @@ public record Template(String title, String hand, String viewed, String xToward,
         }
     }
 
-    private static void bar(List<Drawing.Shape> shapes, Box box, double y) {
-        shapes.add(new Drawing.Path(
-                "BAR",
-                List.of(Corner.of(new Point(box.minX(), y)), Corner.of(new Point(box.minX() + 100e6, y))),
-                false));
-        shapes.add(new Drawing.Path(
-                "BAR",
-                List.of(Corner.of(new Point(box.minX(), y - 2e6)), Corner.of(new Point(box.minX(), y + 2e6))),
-                false));
-        shapes.add(new Drawing.Path(
-                "BAR",
-                List.of(
-                        Corner.of(new Point(box.minX() + 100e6, y - 2e6)),
-                        Corner.of(new Point(box.minX() + 100e6, y + 2e6))),
-                false));
+    /** A bar of 100 mm with its ends marked, along and upright. */
+    private static void bars(List<Drawing.Shape> shapes, Box box, double y) {
+        double x = box.minX();
+        bar(shapes, x, y, x + BAR, y);
+        bar(shapes, x - 12e6, box.minY(), x - 12e6, box.minY() + BAR);
+    }
+
+    private static void bar(List<Drawing.Shape> shapes, double x1, double y1, double x2, double y2) {
+        // The ends are marked across.
+        double ux = (x2 - x1) / BAR * 2e6;
+        double uy = (y2 - y1) / BAR * 2e6;
+        line(shapes, x1, y1, x2, y2);
+        line(shapes, x1 - uy, y1 - ux, x1 + uy, y1 + ux);
+        line(shapes, x2 - uy, y2 - ux, x2 + uy, y2 + ux);
+    }
+
+    private static void line(List<Drawing.Shape> shapes, double x1, double y1, double x2, double y2) {
+        shapes.add(new Drawing.Path("BAR", List.of(Corner.of(new Point(x1, y1)), Corner.of(new Point(x2, y2))), false));
     }
 
     private static void hole(List<Drawing.Shape> shapes, Point at, Length diameter, int label) {

@@ -294,7 +294,7 @@ class IntakeTest {
                         "Top, LEFT HAND",
                         "This side up: seen from above",
                         "to the right: outboard. up: forward",
-                        "the bar is 100 mm long",
+                        "the bars are 100 mm long",
                         "R1.7");
         Template strip =
                 Template.strip(ref, ref.face().groups().getFirst().rows().getFirst(), reading);

@@ -17,6 +17,7 @@ import bucina.store.drawing.DxfWriter;
 import bucina.store.drawing.HeldOpenPdf;
 import bucina.store.drawing.HoleCsv;
 import bucina.store.drawing.Paper;
+import bucina.store.drawing.Progress;
 import bucina.store.drawing.SvgWriter;
 import bucina.store.drawing.TemplatePdf;
 import java.io.File;
@@ -27,9 +28,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.concurrent.atomic.AtomicBoolean;
+import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.stage.FileChooser;
@@ -67,6 +71,9 @@ public final class OutCard extends ShownBox {
     private final TextField path;
     private final Label says = Ui.wrapped("", "soft");
     private final Label error = Ui.wrapped("", "stop-text");
+    private final ProgressBar bar = new ProgressBar(0);
+    private final HBox work = new HBox(8, bar, Ui.button("Stop", "", this::halt, "quiet"));
+    private AtomicBoolean stopped = new AtomicBoolean();
 
     public OutCard(Desk desk, What first, Runnable away) {
         super(10);
@@ -79,6 +86,8 @@ public final class OutCard extends ShownBox {
         paper = f.choice("Paper", List.of(Paper.A4, Paper.LETTER), Paper.A4, Paper::name, "out-paper", p -> look());
         path = f.add("File", new TextField(), "out-path");
         Button go = goes();
+        bar.setPrefWidth(360);
+        Ui.shown(work, false);
         lay(desk, f, go, away);
         look();
     }
@@ -96,6 +105,7 @@ public final class OutCard extends ShownBox {
                         Ui.label("Write out " + desk.face().face().name(), "bench-title"),
                         f,
                         says,
+                        work,
                         error,
                         new HBox(
                                 8,
@@ -148,7 +158,8 @@ public final class OutCard extends ShownBox {
         if (w == What.FACE || w == What.STRIP) {
             int[] tiles = TemplatePdf.tiles(template(w), paper.getValue());
             return "True size on " + tiles[0] + " by " + tiles[1] + " pieces of "
-                    + paper.getValue().name() + " with overlap marks, and a bar of 100 mm to check the print with.";
+                    + paper.getValue().name()
+                    + " with overlap marks, and bars of 100 mm both ways to check the print with.";
         }
         return w == What.HELD ? "To tape up beside the part." : "Lengths in millimetres.";
     }
@@ -185,10 +196,36 @@ public final class OutCard extends ShownBox {
         }
         Callable<byte[]> content = content(w);
         says.setText("Writing.");
-        desk.session().writeOut(to, content, () -> says.setText("Written to " + to + "."), this::refuse);
+        bar.setProgress(0);
+        Ui.shown(work, true);
+        desk.session().writeOut(to, content, () -> written("Written to " + to + "."), this::refuse);
+    }
+
+    private void halt() {
+        stopped.set(true);
+    }
+
+    private void written(String sentence) {
+        Ui.shown(work, false);
+        says.setText(sentence);
+    }
+
+    /** Moves the bar on, and stops where that was pressed. */
+    private Progress watch() {
+        AtomicBoolean mine = new AtomicBoolean();
+        stopped = mine;
+        double[] told = {0};
+        return share -> {
+            if (share - told[0] >= 0.01) {
+                told[0] = share;
+                Platform.runLater(() -> bar.setProgress(share));
+            }
+            return !mine.get();
+        };
     }
 
     private Callable<byte[]> content(What w) {
+        Progress progress = watch();
         Snapshot snapshot = desk.snapshot();
         FaceReading face = desk.face();
         Build.FaceRef ref = desk.ref();
@@ -197,8 +234,8 @@ public final class OutCard extends ShownBox {
         var unit = desk.unit();
         return () -> switch (w) {
             case FACE, STRIP ->
-                TemplatePdf.write(template.orElseThrow(), on, snapshot.build().name(), Printing::font);
-            case HELD -> HeldOpenPdf.write(ref, face, snapshot.holds(), unit, on, Printing::font);
+                TemplatePdf.write(template.orElseThrow(), on, snapshot.build().name(), Printing.FONTS, progress);
+            case HELD -> HeldOpenPdf.write(ref, face, snapshot.holds(), unit, on, Printing.FONTS);
             case FACE_SVG -> SvgWriter.write(Template.face(ref, face).marked()).getBytes(StandardCharsets.UTF_8);
             case FACE_DXF -> DxfWriter.write(Template.face(ref, face).marked()).getBytes(StandardCharsets.UTF_8);
             case DXF -> DxfWriter.write(FaceDrawing.of(face)).getBytes(StandardCharsets.UTF_8);
@@ -210,6 +247,6 @@ public final class OutCard extends ShownBox {
     private void refuse(String sentence) {
         error.setText(sentence);
         Ui.shown(error, true);
-        says.setText("");
+        written("");
     }
 }

@@ -107,7 +107,7 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
             case "svg holes", "dxf holes" -> drawn(FaceDrawing.holes(reading()));
             case "svg template", "dxf template" -> drawn(template().marked());
             case "pdf template" ->
-                TemplatePdf.write(template(), Paper.of(paper), opened().build().name(), Printing::font);
+                TemplatePdf.write(template(), Paper.of(paper), opened().build().name(), Printing.FONTS);
             case "pdf flat", "svg flat", "dxf flat" ->
                 FlatOut.content(flat(), to, Paper.of(paper), opened().build().name());
             case "pdf held-open" ->
@@ -117,7 +117,7 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
                         new Holds(opened().build()),
                         common().unit(),
                         Paper.of(paper),
-                        Printing::font);
+                        Printing.FONTS);
             default -> throw unknown(chosen);
         };
     }

@@ -55,7 +55,7 @@ public final class FlatOut {
     /** The flat as {@code pdf}, {@code dxf} or {@code svg}. */
     public static byte[] content(Template flat, String format, Paper paper, String build) {
         return switch (format) {
-            case "pdf" -> TemplatePdf.write(flat, paper, build, Printing::font);
+            case "pdf" -> TemplatePdf.write(flat, paper, build, Printing.FONTS);
             case "dxf" -> DxfWriter.write(flat.marked()).getBytes(StandardCharsets.UTF_8);
             default -> SvgWriter.write(flat.marked()).getBytes(StandardCharsets.UTF_8);
         };

@@ -1,14 +1,19 @@
 package bucina.desk.session;
 
 import java.io.InputStream;
+import java.util.List;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
 
 /** What printing takes from the program. Starts no toolkit. */
 public final class Printing {
 
-    private Printing() {}
+    /** The typefaces for printing, those behind the first for letters it lacks; the caller closes what it opens. */
+    public static final List<Supplier<InputStream>> FONTS = Stream.of(
+                    "b612-regular", "dejavu-sans-condensed", "droid-sans-fallback", "nanum-square-regular")
+            .<Supplier<InputStream>>map(
+                    name -> () -> Printing.class.getResourceAsStream("/bucina/desk/fonts/" + name + ".ttf"))
+            .toList();
 
-    /** The typeface for printing; the caller closes it. */
-    public static InputStream font() {
-        return Printing.class.getResourceAsStream("/bucina/desk/fonts/b612-regular.ttf");
-    }
+    private Printing() {}
 }

@@ -13,6 +13,8 @@ public final class DxfWriter {
 
     private final StringBuilder out = new StringBuilder();
 
+    private final LayerNames names = new LayerNames();
+
     private DxfWriter() {}
 
     /** The drawing as DXF text. */
@@ -22,6 +24,9 @@ public final class DxfWriter {
 
     private String written(Drawing drawing) {
         Box box = drawing.box().orElse(new Box(0, 0, 0, 0));
+        TreeSet<String> layers = new TreeSet<>();
+        drawing.shapes().forEach(s -> layers.add(names.fit(s.layer())));
+        names.changed().forEach((fit, name) -> pair(999, LayerNames.COMMENT + fit + " " + escaped(name)));
         pair(0, "SECTION")
                 .pair(2, "HEADER")
                 .pair(9, "$ACADVER")
@@ -35,8 +40,6 @@ public final class DxfWriter {
                 .pair(9, "$EXTMAX")
                 .at(10, new Point(box.maxX(), box.maxY()))
                 .pair(0, "ENDSEC");
-        TreeSet<String> layers = new TreeSet<>();
-        drawing.shapes().forEach(s -> layers.add(s.layer().isEmpty() ? "0" : s.layer()));
         pair(0, "SECTION")
                 .pair(2, "TABLES")
                 .pair(0, "TABLE")
@@ -51,7 +54,7 @@ public final class DxfWriter {
     }
 
     private void shape(Drawing.Shape shape) {
-        String layer = shape.layer().isEmpty() ? "0" : shape.layer();
+        String layer = names.fit(shape.layer());
         switch (shape) {
             case Drawing.Path p -> path(layer, p);
             case Drawing.Circle c ->
@@ -65,7 +68,7 @@ public final class DxfWriter {
                         .pair(8, layer)
                         .at(10, w.at())
                         .pair(40, mm(w.height().nanometres()))
-                        .pair(1, w.text().replaceAll("[^ -~]", "?"));
+                        .pair(1, escaped(w.text()));
         }
     }
 
@@ -87,6 +90,14 @@ public final class DxfWriter {
 
     private DxfWriter at(int code, Point p) {
         return pair(code, mm(p.x())).pair(code + 10, mm(p.y()));
+    }
+
+    /** With letters beyond those of the oldest code as escapes. */
+    private static String escaped(String text) {
+        StringBuilder out = new StringBuilder();
+        text.chars()
+                .forEach(c -> out.append(c >= ' ' && c <= '~' ? (char) c : c < ' ' ? ' ' : "\\U+%04X".formatted(c)));
+        return out.toString();
     }
 
     /** Millimetres to a nanometre. */

@@ -17,8 +17,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
 import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.pdfbox.pdmodel.font.PDFont;
-import org.apache.pdfbox.pdmodel.font.PDType0Font;
 
 /** A sheet to tape up: which holes of a face stay open, and why. */
 public final class HeldOpenPdf {
@@ -41,11 +39,15 @@ public final class HeldOpenPdf {
 
     /** The sheet as a PDF. */
     public static byte[] write(
-            Build.FaceRef ref, FaceReading reading, Holds holds, Unit unit, Paper paper, Supplier<InputStream> font) {
+            Build.FaceRef ref,
+            FaceReading reading,
+            Holds holds,
+            Unit unit,
+            Paper paper,
+            List<Supplier<InputStream>> fonts) {
         try (PDDocument document = new PDDocument();
-                InputStream in = font.get();
                 ByteArrayOutputStream out = new ByteArrayOutputStream()) {
-            new HeldOpenPdf(ref, reading, holds, unit, paper).pages(document, PDType0Font.load(document, in));
+            new HeldOpenPdf(ref, reading, holds, unit, paper).pages(document, new PdfFonts(document, fonts));
             document.save(out);
             return out.toByteArray();
         } catch (IOException e) {
@@ -53,11 +55,11 @@ public final class HeldOpenPdf {
         }
     }
 
-    private void pages(PDDocument document, PDFont font) throws IOException {
+    private void pages(PDDocument document, PdfFonts fonts) throws IOException {
         List<Holds.Range> ranges = holds.ranges(reading.readings());
         int from = 0;
         do {
-            try (PdfPage page = new PdfPage(document, paper, font)) {
+            try (PdfPage page = new PdfPage(document, paper, fonts)) {
                 double y = head(page);
                 if (from == 0) {
                     y = picture(page, y);

@@ -9,21 +9,23 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.font.PDFont;
 
 /** One page drawn in millimetres from its lower left corner. */
 final class PdfPage implements AutoCloseable {
 
     static final double POINTS = 72 / 25.4;
 
-    private final PDPageContentStream out;
-    private final PDFont font;
+    /** Curves stray from their arc by no more than this, nm. */
+    private static final double STRAY = 10_000;
 
-    PdfPage(PDDocument document, Paper paper, PDFont font) throws IOException {
+    private final PDPageContentStream out;
+    private final PdfFonts fonts;
+
+    PdfPage(PDDocument document, Paper paper, PdfFonts fonts) throws IOException {
         PDPage page = new PDPage(new PDRectangle((float) (paper.width() * POINTS), (float) (paper.height() * POINTS)));
         document.addPage(page);
         this.out = new PDPageContentStream(document, page);
-        this.font = font;
+        this.fonts = fonts;
     }
 
     static float pt(double mm) {
@@ -79,33 +81,23 @@ final class PdfPage implements AutoCloseable {
 
     /** Words whose capitals are {@code mm} high. */
     PdfPage words(double x, double y, double mm, String text) throws IOException {
-        String known = known(text);
         out.beginText();
-        out.setFont(font, (float) (mm / 0.7 * POINTS));
         out.newLineAtOffset(pt(x), pt(y));
-        out.showText(known);
+        for (PdfFonts.Run run : fonts.runs(text)) {
+            out.setFont(run.font(), (float) (mm / 0.7 * POINTS));
+            out.showText(run.text());
+        }
         out.endText();
         return this;
     }
 
     /** How wide words are, mm. */
     double wide(String text, double mm) throws IOException {
-        return font.getStringWidth(known(text)) / 1000 * mm / 0.7;
-    }
-
-    /** The text with what the font lacks as question marks. */
-    private String known(String text) {
-        StringBuilder known = new StringBuilder();
-        text.codePoints().forEach(c -> {
-            String one = Character.toString(c);
-            try {
-                font.encode(one);
-                known.append(c < 32 ? " " : one);
-            } catch (IOException | IllegalArgumentException e) {
-                known.append('?');
-            }
-        });
-        return known.toString();
+        double wide = 0;
+        for (PdfFonts.Run run : fonts.runs(text)) {
+            wide += run.font().getStringWidth(run.text());
+        }
+        return wide / 1000 * mm / 0.7;
     }
 
     /** Only what lies in the box is drawn until {@link #unclipped}. */
@@ -125,7 +117,7 @@ final class PdfPage implements AutoCloseable {
 
     /**
      * A path, its nanometres put at {@code x0, y0} in mm and scaled. Arcs are drawn as curves that stray under a
-     * thousandth of their radius.
+     * hundredth of a millimetre.
      */
     PdfPage path(Drawing.Path path, double x0, double y0, double scale) throws IOException {
         List<Corner> corners = path.corners();
@@ -159,7 +151,9 @@ final class PdfPage implements AutoCloseable {
         double r = Math.hypot(a.at().x() - cx, a.at().y() - cy);
         double from = Math.atan2(a.at().y() - cy, a.at().x() - cx);
         double sweep = 4 * Math.atan(a.bulge());
-        int parts = (int) Math.max(1, Math.ceil(Math.abs(sweep) / (Math.PI / 8)));
+        // A cubic for a quarter strays by 2.7e-4 of the radius, and by the sixth power of its angle less.
+        double angle = Math.PI / 2 * Math.min(1, Math.pow(STRAY / (2.8e-4 * r), 1.0 / 6));
+        int parts = (int) Math.max(1, Math.ceil(Math.abs(sweep) / angle - 1e-9));
         double h = 4.0 / 3 * Math.tan(sweep / parts / 4);
         for (int i = 0; i < parts; i++) {
             double t = from + sweep * i / parts;

@@ -182,7 +182,7 @@ public final class DxfReader {
             progress.check(pairs.share() * 0.8);
         }
         // On layer 0 of a block things are on the layer the block is put on.
-        String layer = depth > 0 && e.layer().equals("0") ? outer : e.layer();
+        String layer = pairs.before(depth > 0 && e.layer().equals("0") ? outer : e.layer());
         Optional<String> hidden = layers.hides(e, layer);
         if (hidden.isPresent()) {
             curves.leave(e, layer, at, hidden.get());

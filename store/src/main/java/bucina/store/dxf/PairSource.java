@@ -1,10 +1,14 @@
 package bucina.store.dxf;
 
 import bucina.core.measure.InputException;
+import bucina.store.drawing.LayerNames;
+import java.util.HashMap;
+import java.util.Map;
 
 /** The pairs of a DXF, one after another: a group code and its value. */
 abstract sealed class PairSource permits TextPairs, BinaryPairs {
 
+    private final Map<String, String> names = new HashMap<>();
     private int code;
     private String value = "";
 
@@ -23,7 +27,18 @@ abstract sealed class PairSource permits TextPairs, BinaryPairs {
         }
         code = readCode();
         value = readValue(code);
+        if (code == 999 && value.startsWith(LayerNames.COMMENT)) {
+            String[] words = value.split(" ", 3);
+            if (words.length == 3) {
+                names.put(words[1], words[2]);
+            }
+        }
         return true;
+    }
+
+    /** What a layer was called before its name was made to fit, as comments of our own tell. */
+    final String before(String layer) {
+        return names.getOrDefault(layer, layer);
     }
 
     /** True if anything follows. */

@@ -44,8 +44,8 @@ class TemplatePdfTest {
 
     private static final int DPI = 600;
     private static final double PX = DPI / 25.4;
-    private static final Supplier<InputStream> FONT =
-            () -> PDDocument.class.getResourceAsStream("/org/apache/pdfbox/resources/ttf/LiberationSans-Regular.ttf");
+    private static final List<Supplier<InputStream>> FONT = List.of(
+            () -> PDDocument.class.getResourceAsStream("/org/apache/pdfbox/resources/ttf/LiberationSans-Regular.ttf"));
 
     private final Catalogue catalogue = CatalogueReader.shipped();
     private final Build dunlin = Dunlin.build(catalogue.rules());
