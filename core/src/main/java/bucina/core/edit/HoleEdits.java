@@ -11,6 +11,7 @@ import bucina.core.sheet.Point;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
@@ -34,11 +35,18 @@ public final class HoleEdits {
 
     /** One hole put at a place. */
     public static Build place(Build build, Id.Hole hole, Point at) {
+        return place(build, Map.of(hole, at));
+    }
+
+    /** Holes put each at its place. */
+    public static Build place(Build build, Map<Id.Hole, Point> places) {
         return rows(
                 build,
-                row -> row.holes().stream().anyMatch(h -> h.id().equals(hole))
+                row -> row.holes().stream().anyMatch(h -> places.containsKey(h.id()))
                         ? row.withHoles(row.holes().stream()
-                                .map(h -> h.id().equals(hole) ? h.to(at) : h)
+                                .map(h -> Optional.ofNullable(places.get(h.id()))
+                                        .map(h::to)
+                                        .orElse(h))
                                 .toList())
                         : row);
     }

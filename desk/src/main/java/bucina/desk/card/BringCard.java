@@ -1,13 +1,17 @@
 package bucina.desk.card;
 
 import bucina.core.callout.Callout;
+import bucina.core.drawing.Change;
 import bucina.core.drawing.Intake;
+import bucina.core.drawing.Revision;
 import bucina.core.material.Material;
 import bucina.core.measure.InputException;
 import bucina.core.measure.LengthParser;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
+import bucina.core.stack.FaceReading;
+import bucina.core.state.Snapshot;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Palette;
 import bucina.desk.look.ShownBox;
@@ -15,19 +19,16 @@ import bucina.desk.look.Ui;
 import bucina.desk.session.Bringing;
 import bucina.desk.session.Latest;
 import bucina.desk.session.Session;
-import bucina.store.table.DecimalMark;
+import bucina.store.drawing.Progress;
 import java.io.File;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
-import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
@@ -37,20 +38,17 @@ import javafx.stage.FileChooser;
 /** Brings in a drawing or a hole table: shows what is understood and what is left out before anything changes. */
 public final class BringCard extends ShownBox {
 
-    /** Where the holes go. */
-    private record Where(String word, Optional<Id.Face> face, boolean sheets) {}
-
     private final Session session;
     private final Latest reading;
+    private final Latest telling;
     private final Unit unit;
     private final Consumer<Id.Face> made;
     private final FacePicture picture;
     private final BringSays says = new BringSays();
     private final BringAsks asks = new BringAsks(this::answer);
+    private final ChangeList changed = new ChangeList();
     private final Label error = Ui.wrapped("", "stop-text");
-    private final ProgressBar bar = new ProgressBar(0);
-    private final Button stop;
-    private final HBox work;
+    private final WorkBar work = new WorkBar("bring-stop");
     private final Button go;
     private final TextField path;
     private final TextField name;
@@ -62,8 +60,7 @@ public final class BringCard extends ShownBox {
 
     private final TextField rivet;
     private final ComboBox<Unit> as;
-    private final ComboBox<Where> where;
-    private AtomicBoolean stopped = new AtomicBoolean();
+    private final ComboBox<BringWhere> where;
     private Optional<Bringing> brought = Optional.empty();
 
     /**
@@ -81,6 +78,7 @@ public final class BringCard extends ShownBox {
         super(10);
         this.session = session;
         reading = session.latest();
+        telling = session.latest();
         this.unit = unit;
         said = Bringing.Said.nothing(unit);
         this.made = made;
@@ -97,9 +95,9 @@ public final class BringCard extends ShownBox {
                 unit,
                 u -> u == Unit.INCH ? "inch" : "mm",
                 "bring-unit",
-                u -> say(new Bringing.Said(u, true, false, said.inside(), said.decimal())));
-        List<Where> places = places(here);
-        where = f.choice("Goes", places, places.getFirst(), Where::word, "bring-where", w -> look());
+                this::unit);
+        List<BringWhere> places = BringWhere.all(here);
+        where = f.choice("Goes", places, places.getFirst(), BringWhere::word, "bring-where", w -> look());
         name = f.live("Name of the face", "", "bring-name", t -> {});
         thickness = f.live("Sheets without thickness", "", "bring-thickness", t -> sure(false));
         thickness.setPromptText(unit == Unit.INCH ? "as measured, like .025" : "as measured, like 0.6");
@@ -107,11 +105,6 @@ public final class BringCard extends ShownBox {
         f.setPrefWidth(360);
         f.setMinWidth(360);
         asks.setMaxWidth(360);
-        stop = Ui.button("Stop", "", () -> stopped.set(true), "quiet");
-        stop.setId("bring-stop");
-        bar.setPrefWidth(360);
-        work = new HBox(8, bar, stop);
-        Ui.shown(work, false);
         go = Ui.button("Bring it in", "Enter", this::go, "primary");
         layGo();
         lay(f, away);
@@ -137,26 +130,18 @@ public final class BringCard extends ShownBox {
                                         "Close",
                                         "Esc",
                                         () -> {
-                                            stopped.set(true);
+                                            work.stop();
                                             away.run();
                                         },
                                         "quiet")));
     }
 
     private ScrollPane told() {
-        ScrollPane told = Ui.scroll(says);
+        Ui.shown(changed, false);
+        ScrollPane told = Ui.scroll(new VBox(3, changed, says));
         told.setPrefViewportHeight(170);
         told.setPrefViewportWidth(480);
         return told;
-    }
-
-    private static List<Where> places(Optional<Id.Face> here) {
-        Where fresh = new Where("on a new face", Optional.empty(), true);
-        return here.map(face -> List.of(
-                        fresh,
-                        new Where("holes onto this face", Optional.of(face), false),
-                        new Where("sheets and holes onto this face", Optional.of(face), true)))
-                .orElse(List.of(fresh));
     }
 
     /** Puts the keyboard into the first field. */
@@ -189,28 +174,21 @@ public final class BringCard extends ShownBox {
 
     /** An answer to a question of the file was pressed. */
     private void answer(String code, String answer) {
-        switch (code) {
-            case "unit" -> as.setValue(answer.equals("in") ? Unit.INCH : Unit.MM);
-            case "inside" ->
-                say(new Bringing.Said(
-                        said.unit(),
-                        said.given(),
-                        false,
-                        Optional.of(answer.equals("openings") ? Intake.Inside.OPENINGS : Intake.Inside.SHEETS),
-                        said.decimal()));
-            default ->
-                say(new Bringing.Said(
-                        said.unit(), said.given(), false, said.inside(), Optional.of(DecimalMark.of(answer))));
-        }
-        if (code.equals("unit") && !said.given()) {
-            say(new Bringing.Said(as.getValue(), true, false, said.inside(), said.decimal()));
+        say(said.answered(code, answer));
+        as.setValue(said.unit());
+    }
+
+    private void unit(Unit chosen) {
+        if (!said.given() || said.unit() != chosen) {
+            say(said.answered("unit", chosen.symbol()));
         }
     }
 
     private void read() {
         sure(false);
-        stopped.set(true);
+        work.stop();
         reading.drop();
+        telling.drop();
         brought = Optional.empty();
         go.setDisable(true);
         Ui.shown(error, false);
@@ -230,29 +208,19 @@ public final class BringCard extends ShownBox {
             refuse("\"" + typed + "\" cannot be a file here: " + e.getReason() + ". Write its path, like skin.dxf");
             return;
         }
-        AtomicBoolean mine = new AtomicBoolean();
-        stopped = mine;
-        Ui.shown(work, true);
-        bar.setProgress(0);
+        Progress progress = work.begin();
         Bringing.Said now = said;
-        double[] told = {0};
         reading.ask(
-                () -> Bringing.read(file, format, now, session.catalogue().drills(), share -> {
-                    if (share - told[0] >= 0.01) {
-                        told[0] = share;
-                        Platform.runLater(() -> bar.setProgress(share));
-                    }
-                    return !mine.get();
-                }),
+                () -> Bringing.read(file, format, now, session.catalogue().drills(), progress),
                 b -> understood(b, file),
                 sentence -> {
-                    Ui.shown(work, false);
+                    work.done();
                     refuse(sentence);
                 });
     }
 
     private void understood(Bringing b, Path file) {
-        Ui.shown(work, false);
+        work.done();
         brought = Optional.of(b);
         sure(false);
         as.setDisable(b.says().isPresent());
@@ -265,7 +233,7 @@ public final class BringCard extends ShownBox {
     private void look() {
         brought.ifPresent(b -> {
             Intake in = b.intake();
-            boolean sheets = where.getValue().sheets;
+            boolean sheets = where.getValue().sheets();
             picture.showOutlines(
                     sheets ? in.sheets().stream().map(Intake.Sheet::outline).toList() : List.of(),
                     in.rows().stream()
@@ -273,19 +241,37 @@ public final class BringCard extends ShownBox {
                             .map(c -> c.at())
                             .toList());
             picture.cross(in.left().stream().flatMap(l -> l.at().stream()).toList());
-            says.show(b, in, others(in), unit);
+            boolean over = where.getValue().over();
+            Ui.shown(changed, over);
+            Ui.shown(says, !over);
             asks.show(b.asked());
+            tell(b, over);
             go.setDisable(in.count() == 0 && in.sheets().isEmpty());
-            name.setDisable(where.getValue().face.isPresent());
+            go.setText(over ? "Take over what is ticked" : sure ? go.getText() : "Bring it in");
+            name.setDisable(where.getValue().face().isPresent());
         });
     }
 
-    /** What goes into other holes, as far as the fields can be read. */
-    private List<String> others(Intake in) {
+    private void tell(Bringing b, boolean over) {
+        Snapshot snapshot = session.snapshot();
+        Optional<Intake.Choices> chosen = chosen();
+        Optional<FaceReading> face = over ? where.getValue().face().map(snapshot::face) : Optional.empty();
+        telling.ask(
+                () -> b.told(chosen, face, snapshot.log(), unit),
+                told -> {
+                    says.show(b, told);
+                    picture.changes(told.changes());
+                    changed.show(told.changes(), unit);
+                },
+                this::refuse);
+    }
+
+    /** What is chosen, as far as the fields can be read. */
+    private Optional<Intake.Choices> chosen() {
         try {
-            return in.others(choices(), unit);
+            return Optional.of(choices());
         } catch (InputException e) {
-            return List.of();
+            return Optional.empty();
         }
     }
 
@@ -307,7 +293,7 @@ public final class BringCard extends ShownBox {
             return;
         }
         Intake in = brought.get().intake();
-        Where to = where.getValue();
+        BringWhere to = where.getValue();
         String called = name.getText().strip();
         Intake.Choices choices;
         try {
@@ -316,21 +302,43 @@ public final class BringCard extends ShownBox {
             refuse(e.getMessage());
             return;
         }
-        if (open(brought.get()) || asked(in, to, choices)) {
+        if (open(brought.get())) {
+            return;
+        }
+        if (to.over()) {
+            over(to, choices);
+            return;
+        }
+        if (asked(in, to, choices)) {
             return;
         }
         session.plan(
                 "bringing in " + (called.isEmpty() ? "a drawing" : called),
-                (Build build) -> to.face
-                        .map(face -> in.onto(build, face, choices, to.sheets))
+                (Build build) -> to.face()
+                        .map(face -> in.onto(build, face, choices, to.sheets()))
                         .orElseGet(() -> in.asFace(build, called, as.getValue(), choices)),
-                () -> made.accept(to.face.orElseGet(() -> session.snapshot()
-                        .build()
-                        .assemblies()
-                        .getLast()
-                        .faces()
-                        .getLast()
-                        .id())),
+                () -> made.accept(to.face()
+                        .orElseGet(() -> session.snapshot()
+                                .build()
+                                .assemblies()
+                                .getLast()
+                                .faces()
+                                .getLast()
+                                .id())),
+                this::refuse);
+    }
+
+    private void over(BringWhere to, Intake.Choices choices) {
+        Id.Face face = to.face().orElseThrow();
+        List<Change> ticked = changed.ticked();
+        if (ticked.isEmpty()) {
+            refuse("Nothing is ticked: the plan stays as it is.");
+            return;
+        }
+        session.plan(
+                "taking over " + ticked.size() + (ticked.size() == 1 ? " change" : " changes") + " of a revision",
+                build -> Revision.taken(build, face, ticked, choices),
+                () -> made.accept(face),
                 this::refuse);
     }
 
@@ -345,8 +353,8 @@ public final class BringCard extends ShownBox {
     }
 
     /** True if something about it is asked first: a thickness that is missing, or odd. */
-    private boolean asked(Intake in, Where to, Intake.Choices choices) {
-        if (!to.sheets) {
+    private boolean asked(Intake in, BringWhere to, Intake.Choices choices) {
+        if (!to.sheets()) {
             return false;
         }
         try {

@@ -1,10 +1,7 @@
 package bucina.desk.card;
 
-import bucina.core.drawing.Intake;
-import bucina.core.measure.Unit;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Bringing;
-import java.util.List;
 import javafx.scene.layout.VBox;
 
 /** What is understood of a file, sentence by sentence. */
@@ -15,16 +12,12 @@ final class BringSays extends VBox {
         soft("DXF, SVG or a table of holes as CSV. Nothing changes until you bring it in.");
     }
 
-    /**
-     * Says what is understood.
-     *
-     * @param others what goes into holes that are not those of the rivet chosen
-     */
-    void show(Bringing brought, Intake in, List<String> others, Unit unit) {
+    /** Says what is understood; what goes into holes that are not those of the rivet chosen stands out. */
+    void show(Bringing brought, Bringing.Told told) {
         getChildren().clear();
-        in.sentences(unit)
+        told.sentences()
                 .forEach(s -> getChildren().add(Ui.wrapped(s, getChildren().isEmpty() ? "strong" : "soft")));
-        others.forEach(s -> getChildren().add(Ui.wrapped(s, "attention-text")));
+        told.others().forEach(s -> getChildren().add(Ui.wrapped(s, "attention-text")));
         brought.says().ifPresent(u -> soft("The file says its figures are " + u.name() + "."));
         soft("The side that is seen in the drawing is up.");
     }

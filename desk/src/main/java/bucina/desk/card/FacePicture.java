@@ -1,5 +1,6 @@
 package bucina.desk.card;
 
+import bucina.core.drawing.Change;
 import bucina.core.plan.Layer;
 import bucina.core.sheet.Box;
 import bucina.core.sheet.Outline;
@@ -21,6 +22,7 @@ final class FacePicture extends Region {
     private List<Outline> sheets = List.of();
     private List<Point> holes = List.of();
     private List<Point> crossed = List.of();
+    private List<Change> laid = List.of();
     private Optional<Box> view = Optional.empty();
 
     FacePicture(Palette palette, double width, double height) {
@@ -46,6 +48,12 @@ final class FacePicture extends Region {
     /** Marks with a cross where something is left out. */
     void cross(List<Point> points) {
         crossed = points;
+        draw();
+    }
+
+    /** Lays what a revision changes over the picture: arrows for what moves, rings for what goes, pluses for new. */
+    void changes(List<Change> changes) {
+        laid = changes;
         draw();
     }
 
@@ -79,6 +87,9 @@ final class FacePicture extends Region {
         for (Point p : holes) {
             box = box == null ? Box.around(p, p) : box.with(Box.around(p, p));
         }
+        for (Change c : laid) {
+            box = c instanceof Change.Gone g1 && box != null ? box.with(Box.around(g1.at(), g1.at())) : box;
+        }
         if (box == null) {
             return;
         }
@@ -105,6 +116,7 @@ final class FacePicture extends Region {
             g.fillOval(x0 + p.x() * scale - r, y0 - p.y() * scale - r, 2 * r, 2 * r);
         }
         crosses(g, x0, y0, scale);
+        ChangeMarks.draw(g, palette, laid, p -> new Point(x0 + p.x() * scale, y0 - p.y() * scale));
     }
 
     private void crosses(GraphicsContext g, double x0, double y0, double scale) {

@@ -28,12 +28,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
-import java.util.concurrent.atomic.AtomicBoolean;
-import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ProgressBar;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.stage.FileChooser;
@@ -71,9 +68,7 @@ public final class OutCard extends ShownBox {
     private final TextField path;
     private final Label says = Ui.wrapped("", "soft");
     private final Label error = Ui.wrapped("", "stop-text");
-    private final ProgressBar bar = new ProgressBar(0);
-    private final HBox work = new HBox(8, bar, Ui.button("Stop", "", this::halt, "quiet"));
-    private AtomicBoolean stopped = new AtomicBoolean();
+    private final WorkBar work = new WorkBar("out-stop");
 
     public OutCard(Desk desk, What first, Runnable away) {
         super(10);
@@ -86,8 +81,6 @@ public final class OutCard extends ShownBox {
         paper = f.choice("Paper", List.of(Paper.A4, Paper.LETTER), Paper.A4, Paper::name, "out-paper", p -> look());
         path = f.add("File", new TextField(), "out-path");
         Button go = goes();
-        bar.setPrefWidth(360);
-        Ui.shown(work, false);
         lay(desk, f, go, away);
         look();
     }
@@ -196,36 +189,16 @@ public final class OutCard extends ShownBox {
         }
         Callable<byte[]> content = content(w);
         says.setText("Writing.");
-        bar.setProgress(0);
-        Ui.shown(work, true);
         desk.session().writeOut(to, content, () -> written("Written to " + to + "."), this::refuse);
     }
 
-    private void halt() {
-        stopped.set(true);
-    }
-
     private void written(String sentence) {
-        Ui.shown(work, false);
+        work.done();
         says.setText(sentence);
     }
 
-    /** Moves the bar on, and stops where that was pressed. */
-    private Progress watch() {
-        AtomicBoolean mine = new AtomicBoolean();
-        stopped = mine;
-        double[] told = {0};
-        return share -> {
-            if (share - told[0] >= 0.01) {
-                told[0] = share;
-                Platform.runLater(() -> bar.setProgress(share));
-            }
-            return !mine.get();
-        };
-    }
-
     private Callable<byte[]> content(What w) {
-        Progress progress = watch();
+        Progress progress = work.begin();
         Snapshot snapshot = desk.snapshot();
         FaceReading face = desk.face();
         Build.FaceRef ref = desk.ref();

@@ -1,11 +1,15 @@
 package bucina.desk.session;
 
+import bucina.core.drawing.Change;
 import bucina.core.drawing.Drawing;
 import bucina.core.drawing.Intake;
 import bucina.core.drawing.Question;
+import bucina.core.drawing.Revision;
+import bucina.core.log.Logbook;
 import bucina.core.measure.DrillTable;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Unit;
+import bucina.core.stack.FaceReading;
 import bucina.store.drawing.FileUnit;
 import bucina.store.drawing.Progress;
 import bucina.store.drawing.Reading;
@@ -48,6 +52,21 @@ public record Bringing(Map<String, Intake> faces, Optional<Unit> unit, Optional<
         /** Nothing but the unit to take where there is none. */
         public static Said nothing(Unit unit) {
             return new Said(unit, false, false, Optional.empty(), Optional.empty());
+        }
+
+        /** With a question answered as its code and answers have it. */
+        public Said answered(String code, String answer) {
+            return switch (code) {
+                case "unit" -> new Said(answer.equals("in") ? Unit.INCH : Unit.MM, true, forced, inside, decimal);
+                case "inside" ->
+                    new Said(
+                            unit,
+                            given,
+                            forced,
+                            Optional.of(answer.equals("openings") ? Intake.Inside.OPENINGS : Intake.Inside.SHEETS),
+                            decimal);
+                default -> new Said(unit, given, forced, inside, Optional.of(DecimalMark.of(answer)));
+            };
         }
     }
 
@@ -122,6 +141,29 @@ public record Bringing(Map<String, Intake> faces, Optional<Unit> unit, Optional<
     /** Everything in one, faces of a table too. */
     public Intake intake() {
         return faces.size() == 1 ? faces.values().iterator().next() : Intake.together(List.copyOf(faces.values()));
+    }
+
+    /**
+     * What is said of a drawing before it comes in.
+     *
+     * @param sentences what is understood and what is not
+     * @param others    what goes into holes that are not those of the fastener chosen
+     * @param changes   what it changes on a face it is laid over
+     */
+    public record Told(List<String> sentences, List<String> others, List<Change> changes) {}
+
+    /**
+     * Works out what is to be said; takes a while for many holes.
+     *
+     * @param choices what is chosen so far; empty where that cannot be read
+     * @param over    the face it is laid over as a new revision; empty where it is not
+     */
+    public Told told(Optional<Intake.Choices> choices, Optional<FaceReading> over, Logbook log, Unit shown) {
+        Intake in = intake();
+        return new Told(
+                in.sentences(shown),
+                choices.map(c -> in.others(c, shown)).orElse(List.of()),
+                over.map(face -> Revision.between(face, log, in)).orElse(List.of()));
     }
 
     /**
