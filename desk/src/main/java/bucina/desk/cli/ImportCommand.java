@@ -263,7 +263,7 @@ final class ImportCommand implements Callable<Integer> {
     private static void tell(ObjectNode node, Faces faces, List<Asked> open) {
         node.put("face", String.join(", ", faces.each.keySet()));
         figures(node, faces);
-        node.put("unit_from", faces.unitFrom);
+        node.put("unit_from", faces.unitFrom).put("up", "the side seen in the drawing");
         left(node.putArray("left_out"), faces);
         faces.say(Intake::notes).forEach(node.putArray("notes")::add);
         ArrayNode asked = node.putArray("asked");

@@ -27,12 +27,18 @@ final class Clip {
         ACROSS
     }
 
+    /** Corners of a clip by places tried: more than this no drawing needs. */
+    private static final long MOST = 4_000_000_000L;
+
     private final List<Ring> rings;
     private final boolean evenOdd;
+    private final int corners;
+    private long tried;
 
     private Clip(List<Ring> rings, boolean evenOdd) {
         this.rings = rings;
         this.evenOdd = evenOdd;
+        corners = rings.stream().mapToInt(r -> r.corners().size()).sum();
     }
 
     /** All inside of a box. */
@@ -55,10 +61,15 @@ final class Clip {
 
     /** How a line with its arcs lies to it. */
     Lies lies(Drawing.Path path) {
-        List<Point> tried = points(path);
+        List<Point> points = points(path);
+        tried += (long) points.size() * corners;
+        if (tried > MOST) {
+            throw new InputException("a clip path of the SVG has " + corners
+                    + " corners and cuts too much: bring in the drawing without it");
+        }
         boolean in = false;
         boolean out = false;
-        for (Point p : tried) {
+        for (Point p : points) {
             boolean here = holds(p);
             in |= here;
             out |= !here && rings.stream().noneMatch(r -> r.distance(p).nanometres() <= ON);

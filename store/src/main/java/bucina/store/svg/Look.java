@@ -92,7 +92,7 @@ record Look(
     }
 
     private static boolean isNought(String value) {
-        return value.matches("[+]?0*\\.?0*(px|mm|%)?") && value.contains("0");
+        return value.matches("[+]?0*+\\.?0*+(px|mm|%)?") && value.contains("0");
     }
 
     /** The id in {@code url(#id)}. */

@@ -87,6 +87,28 @@ final class Matching {
         return List.of(text.split("\\s+"));
     }
 
+    /** The id, class or name that an element must have to be meant; {@code *} where it is none of these. */
+    static String key(Selector selector) {
+        return switch (selector) {
+            case ConditionalSelector c -> key(c.getCondition()).orElseGet(() -> key(c.getSimpleSelector()));
+            case DescendantSelector d -> key(d.getSimpleSelector());
+            case SiblingSelector s -> key(s.getSiblingSelector());
+            case ElementSelector e when e.getLocalName() != null -> e.getLocalName();
+            default -> "*";
+        };
+    }
+
+    private static Optional<String> key(Condition condition) {
+        if (condition instanceof CombinatorCondition both) {
+            return key(both.getFirstCondition()).or(() -> key(both.getSecondCondition()));
+        }
+        return switch (condition.getConditionType()) {
+            case Condition.SAC_ID_CONDITION -> Optional.of("#" + ((AttributeCondition) condition).getValue());
+            case Condition.SAC_CLASS_CONDITION -> Optional.of("." + ((AttributeCondition) condition).getValue());
+            default -> Optional.empty();
+        };
+    }
+
     /** How much a selector weighs. */
     static int weight(Selector selector) {
         return switch (selector) {

@@ -1,5 +1,6 @@
 package bucina.store.svg;
 
+import bucina.core.measure.InputException;
 import bucina.store.curve.Lefts;
 import java.io.IOException;
 import java.io.StringReader;
@@ -10,8 +11,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.apache.batik.css.parser.Parser;
-import org.w3c.css.sac.CSSException;
 import org.w3c.css.sac.CSSParseException;
 import org.w3c.css.sac.ErrorHandler;
 import org.w3c.css.sac.InputSource;
@@ -27,24 +28,40 @@ final class StyleSheet {
     /** What a declaration says; {@code important} beats what is not. */
     record Said(String value, boolean important) {}
 
-    private record Rule(Selector selector, int weight, Map<String, Said> says) {}
+    private record Rule(Selector selector, int weight, int order, Map<String, Said> says) {}
 
-    private final List<Rule> rules = new ArrayList<>();
+    private static final Comparator<Rule> WEIGHT =
+            Comparator.comparingInt(Rule::weight).thenComparingInt(Rule::order);
+
+    /** Rules by the name, class or id that the element itself must have. */
+    private final Map<String, List<Rule>> rules = new HashMap<>();
+
+    private int count;
     private final Map<String, Map<String, Said>> own = new HashMap<>();
     private final Lefts lefts;
 
     StyleSheet(List<String> sheets, Lefts lefts) {
         this.lefts = lefts;
         sheets.forEach(this::read);
-        rules.sort(Comparator.comparingInt(Rule::weight));
     }
 
     private void read(String sheet) {
+        parsed(new Handler(), p -> p.parseStyleSheet(new InputSource(new StringReader(sheet))));
+    }
+
+    /** What can be parsed; what it cannot read lets mistakes of the library out, as numbers that are none. */
+    private void parsed(Declarations into, Parsing parsing) {
         try {
-            parser(new Handler()).parseStyleSheet(new InputSource(new StringReader(sheet)));
-        } catch (IOException | CSSException e) {
+            parsing.with(parser(into));
+        } catch (InputException e) {
+            throw e;
+        } catch (IOException | RuntimeException e) {
             unread();
         }
+    }
+
+    private interface Parsing {
+        void with(Parser parser) throws IOException;
     }
 
     private void unread() {
@@ -76,16 +93,24 @@ final class StyleSheet {
     /** What is said of an element, by name of the property: the style of its own over sheets over attributes. */
     Map<String, Said> of(SvgNode node) {
         Map<String, Said> all = new HashMap<>();
-        for (Rule rule : rules) {
-            if (Matching.matches(rule.selector, node)) {
-                lay(all, rule.says);
-            }
+        if (count > 0) {
+            candidates(node)
+                    .filter(r -> Matching.matches(r.selector, node))
+                    .sorted(WEIGHT)
+                    .forEach(r -> lay(all, r.says));
         }
         String style = node.text("style");
         if (!style.isEmpty()) {
             lay(all, own.computeIfAbsent(style, this::declared));
         }
         return all;
+    }
+
+    private Stream<Rule> candidates(SvgNode node) {
+        Stream<String> classes = Stream.of(node.text("class").split("\\s+")).map(c -> "." + c);
+        return Stream.concat(Stream.of("*", node.name(), "#" + node.text("id")), classes)
+                .distinct()
+                .flatMap(k -> rules.getOrDefault(k, List.of()).stream());
     }
 
     private static void lay(Map<String, Said> all, Map<String, Said> over) {
@@ -99,11 +124,7 @@ final class StyleSheet {
 
     private Map<String, Said> declared(String style) {
         Declarations into = new Declarations();
-        try {
-            parser(into).parseStyleDeclaration(new InputSource(new StringReader(style)));
-        } catch (IOException | CSSException e) {
-            unread();
-        }
+        parsed(into, p -> p.parseStyleDeclaration(new InputSource(new StringReader(style))));
         return Map.copyOf(into.says);
     }
 
@@ -158,8 +179,14 @@ final class StyleSheet {
 
         @Override
         public void endSelector(SelectorList selectors) {
-            for (int i = 0; shown && i < selectors.getLength() && rules.size() < RULES; i++) {
-                rules.add(new Rule(selectors.item(i), Matching.weight(selectors.item(i)), Map.copyOf(says)));
+            for (int i = 0; shown && i < selectors.getLength(); i++) {
+                Selector one = selectors.item(i);
+                if (++count > RULES) {
+                    throw new InputException(
+                            "the SVG has over " + RULES + " style rules: write it out with styles at the shapes");
+                }
+                rules.computeIfAbsent(Matching.key(one), k -> new ArrayList<>())
+                        .add(new Rule(one, Matching.weight(one), count, Map.copyOf(says)));
             }
             says.clear();
         }

@@ -20,6 +20,7 @@ final class Figures {
     private static final Pattern POWER =
             Pattern.compile("([+-]?(?:\\d{1,20}\\.?\\d{0,20}|\\.\\d{1,20}))[eE]([+-]?\\d{1,2})(.*)");
     private static final Pattern UNIT = Pattern.compile("(.*[\\d.])\\s*([\\p{L}µμ\"″']+)\\.?");
+    private static final int LONGEST = 100;
     private static final String GROUPED = "[+-]?\\d{1,3}([ .,'’]\\d{3})+";
 
     private final DrillTable drills;
@@ -74,6 +75,9 @@ final class Figures {
      * @param bare the unit where it names none
      */
     Length length(String text, FileUnit bare) {
+        if (text.length() > LONGEST) {
+            throw new InputException("\"" + text.substring(0, 40) + "...\" is no figure: write it like 12.5 or 1 5/16");
+        }
         String clean = fractions(text.replaceAll("[\\u00a0\\u202f\\u2009]", ""));
         FileUnit unit = bare;
         Matcher said = UNIT.matcher(clean);
@@ -97,7 +101,9 @@ final class Figures {
     /** True if the figure names its unit itself. */
     static boolean named(String text) {
         Matcher said = UNIT.matcher(text);
-        return said.matches() && Scale.of(Heading.plain(said.group(2))).isPresent();
+        return text.length() <= LONGEST
+                && said.matches()
+                && Scale.of(Heading.plain(said.group(2))).isPresent();
     }
 
     /** {@code 1½} as {@code 1 1/2}. */

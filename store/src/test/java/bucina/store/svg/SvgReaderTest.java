@@ -14,7 +14,9 @@ import bucina.store.drawing.FileUnit;
 import bucina.store.drawing.Progress;
 import bucina.store.drawing.Reading;
 import java.util.List;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -313,6 +315,36 @@ class SvgReaderTest {
         assertThatThrownBy(() -> mm(bomb.toString()))
                 .isInstanceOf(InputException.class)
                 .hasMessageContaining("one sheet at a time");
+    }
+
+    @Test
+    @Timeout(60)
+    void hostile_style_sheets_end_in_a_drawing_or_a_sentence() {
+        Random random = new Random(3);
+        String good = "<style>@import url(a.css);.a{fill:none;stroke:#000}g > .b,#c d{display:none!important}</style>";
+        String[] nasty = {"{", "}", "/*", "\\", "url(", "@media", ";", ":", "\"", "*", "0".repeat(5000), "!important"};
+        for (int i = 0; i < 2000; i++) {
+            StringBuilder bad = new StringBuilder(good);
+            for (int k = random.nextInt(4); k >= 0; k--) {
+                int at = 7 + random.nextInt(bad.length() - 15);
+                bad.insert(at, nasty[random.nextInt(nasty.length)].replace("<", ""));
+            }
+            assertThat(mm(bad + "<g class='a'><circle class='b' cx='9' cy='9' r='2'/></g>")
+                            .shapes()
+                            .size())
+                    .isLessThan(2);
+        }
+        String nought = "<circle cx='9' cy='9' r='2' opacity='" + "0".repeat(900_000) + "x'/>";
+        assertThat(mm(nought).shapes()).hasSize(1);
+        StringBuilder rules = new StringBuilder("<style>");
+        for (int i = 0; i < 4000; i++) {
+            rules.append(".k").append(i).append("{fill:none;stroke:red}");
+        }
+        String many = "<circle class='k7' cx='9' cy='9' r='2'/>".repeat(20_000);
+        assertThat(Intake.of(mm(rules + "</style>" + many)).count()).isEqualTo(1);
+        assertThatThrownBy(() -> mm(rules.toString() + rules.substring(7) + "</style>"))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("style rules");
     }
 
     @ParameterizedTest
