@@ -113,6 +113,17 @@ class RevisionTest {
     }
 
     @Test
+    void the_nearest_pair_belongs_together_before_one_that_is_farther() {
+        Build build = build(10, 1, 1.4);
+        assertThat(between(build, Logbook.EMPTY, drawing(10, 1.3, 1.75)))
+                .extracting(c -> c.words(Unit.INCH))
+                .containsExactly(
+                        "R1.2 is drawn .100 in away, at 1.300, 1.000 in.",
+                        "R1.1 at 1.000, 1.000 in is not drawn any more.",
+                        "A hole of .098 in is drawn at 1.750, 1.000 in where none was.");
+    }
+
+    @Test
     void one_by_one_or_all_are_taken_over_and_the_rest_stays() {
         Build build = build(10, 1, 2, 3, 8);
         List<Change> changes = between(build, Logbook.EMPTY, drawing(10.5, 1, 2.1, 3, 6));
