@@ -85,7 +85,8 @@ final class ImportCommand implements Callable<Integer> {
             defaultValue = "",
             description =
                     "Why entries without a reason set holes that were not ready, or marks come early; kept with them."
-                            + " With a drawing: that an odd thickness is meant.")
+                            + " With a drawing: that an odd thickness is meant, or why the unit is another than the"
+                            + " file says.")
     private String because;
 
     @Option(names = "--out", required = true, description = "The new build file.")

@@ -220,6 +220,9 @@ class SvgReaderTest {
                 "<g visibility='hidden'><circle cx='9' cy='9' r='2' visibility='visible'/></g>",
                 "<style>.a{display:none}</style><circle class='ab' cx='9' cy='9' r='2'/>",
                 "<style>circle{display:none} circle.a{display:inline}</style><circle class='a' cx='9' cy='9' r='2'/>",
+                "<style>.a{display:inline} circle{display:none}</style><circle class='a' cx='9' cy='9' r='2'/>",
+                "<style>#x{display:inline} g > circle.a{display:none}</style><g><circle id='x' class='a' cx='9' "
+                        + "cy='9' r='2'/></g>",
                 "<style>@media print { circle { display: none } }</style><circle cx='9' cy='9' r='2'/>",
                 "<style><![CDATA[ rect > circle, b circle { display: none } ]]></style><circle cx='9' cy='9' r='2'/>",
                 "<clipPath id='c'><rect width='99' height='99'/></clipPath><g clip-path='url(#c)'><circle cx='9' "
@@ -254,6 +257,21 @@ class SvgReaderTest {
             assertThat(s.outline().openings()).hasSize(openings);
         });
         assertThat(in.left().stream().mapToInt(Left::many).sum()).isEqualTo(openings == 1 ? 0 : 1);
+    }
+
+    @Test
+    void a_cubic_that_was_drawn_for_an_arc_is_one_and_another_is_not() {
+        // A quarter of a circle of 10 about (30, 20), and a curve that is none.
+        Drawing quarter = mm("<path d='M30 10C35.522847 10 40 14.477153 40 20L30 20Z'/>");
+        assertThat(((Drawing.Path) quarter.shapes().getFirst()).corners())
+                .hasSize(3)
+                .filteredOn(c -> c.bulge() != 0)
+                .singleElement()
+                .satisfies(c -> assertThat(Math.abs(c.bulge())).isCloseTo(Math.tan(Math.PI / 8), within(1e-4)));
+        Drawing other = mm("<path d='M30 10C38 10 40 12 40 20L30 20Z'/>");
+        assertThat(((Drawing.Path) other.shapes().getFirst()).corners())
+                .hasSizeGreaterThan(50)
+                .allSatisfy(c -> assertThat(c.bulge()).isZero());
     }
 
     @Test
