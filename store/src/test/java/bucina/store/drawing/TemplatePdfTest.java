@@ -182,6 +182,11 @@ class TemplatePdfTest {
             double left = 12 + crossing(image, 12, 15, true);
             double right = 112 + crossing(image, 112, 15, true);
             assertThat(right - left).isCloseTo(100, within(0.2));
+            // The upright one stands 8 mm from the left, 22 mm up; its ticks lie to the left of it.
+            double low = 22 + crossing(image, 6, 22, false);
+            double high = 122 + crossing(image, 6, 122, false);
+            assertThat(high - low).isCloseTo(100, within(0.2));
+            assertThat(crossing(image, 8, 66, true)).isCloseTo(0, within(0.2));
             measureHoles(image, template, reading.readings());
         }
     }
