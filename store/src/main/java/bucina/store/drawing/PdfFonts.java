@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.text.Bidi;
 import java.util.ArrayList;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -14,23 +15,47 @@ import org.apache.pdfbox.pdmodel.font.PDType0Font;
 
 /**
  * The typefaces of a document. Each letter is set in the first that has it, in the order of the script it is written
- * in; Arabic letters are not joined.
+ * in; letters are not joined as Arabic and Indic scripts join them.
  */
 final class PdfFonts {
 
     /** Letters of one typeface, in the order they stand on the page. */
     record Run(PDFont font, String text) {}
 
+    private final PDDocument document;
+    private final Iterator<Supplier<InputStream>> unopened;
     private final List<PDFont> fonts = new ArrayList<>();
     private int missing;
 
-    /** Opens typefaces for a document; those behind the first are for letters it lacks. */
+    /** Typefaces for a document; those behind the first are for letters it lacks, and opened where there are some. */
     PdfFonts(PDDocument document, List<Supplier<InputStream>> typefaces) throws IOException {
-        for (Supplier<InputStream> typeface : typefaces) {
-            try (InputStream in = typeface.get()) {
-                fonts.add(PDType0Font.load(document, in));
+        this.document = document;
+        unopened = typefaces.iterator();
+        open();
+    }
+
+    private PDFont open() throws IOException {
+        try (InputStream in = unopened.next().get()) {
+            PDFont font = PDType0Font.load(document, in);
+            fonts.add(font);
+            return font;
+        }
+    }
+
+    /** The first typeface that has a letter; empty if none has. */
+    private Optional<PDFont> with(String letter) throws IOException {
+        for (PDFont font : fonts) {
+            if (has(font, letter)) {
+                return Optional.of(font);
             }
         }
+        while (unopened.hasNext()) {
+            PDFont font = open();
+            if (has(font, letter)) {
+                return Optional.of(font);
+            }
+        }
+        return Optional.empty();
     }
 
     /** How many letters no typeface has, since it was asked last. */
@@ -41,13 +66,13 @@ final class PdfFonts {
     }
 
     /** A text as runs from left to right; a question mark stands for what no typeface has. */
-    List<Run> runs(String text) {
+    List<Run> runs(String text) throws IOException {
         List<Run> runs = new ArrayList<>();
         StringBuilder now = new StringBuilder();
         PDFont font = fonts.getFirst();
         for (int c : visual(text).codePoints().toArray()) {
             String one = c < 32 ? " " : Character.toString(c);
-            Optional<PDFont> has = fonts.stream().filter(f -> has(f, one)).findFirst();
+            Optional<PDFont> has = with(one);
             missing += has.isPresent() ? 0 : 1;
             if (has.orElse(fonts.getFirst()) != font && !now.isEmpty()) {
                 runs.add(new Run(font, now.toString()));

@@ -35,7 +35,13 @@ class OutNamesTest {
 
     /** The typefaces that ship, out of the module that carries them. */
     private static final List<Supplier<InputStream>> FONTS = Stream.of(
-                    "b612-regular", "dejavu-sans-condensed", "droid-sans-fallback", "nanum-square-regular")
+                    "b612-regular",
+                    "dejavu-sans-condensed",
+                    "droid-sans-fallback",
+                    "nanum-square-regular",
+                    "noto-sans-thai",
+                    "noto-sans-devanagari",
+                    "noto-sans-ethiopic")
             .<Supplier<InputStream>>map(name -> () -> open(name))
             .toList();
 
@@ -71,6 +77,9 @@ class OutNamesTest {
         "왼쪽 수평 안정판",
         "Şablon ğıİ ő ł ř",
         "שבלונה",
+        "แพนหางซ้าย",
+        "बाया",
+        "ግራ",
         "Lower skin שמאל 12"
     })
     void names_in_any_script_are_printed(String name) throws IOException {
@@ -80,7 +89,7 @@ class OutNamesTest {
 
     @Test
     void letters_that_no_typeface_has_are_told_on_the_page() throws IOException {
-        String page = text(TemplatePdf.write(titled("Rib \u1980\u1981"), Paper.A4, "Dunlin", FONTS));
+        String page = text(TemplatePdf.write(titled("Rib \uA015\uA016"), Paper.A4, "Dunlin", FONTS));
         assertThat(page).contains("Rib ??", "Left out on this page: 2 letters that no typeface here has");
     }
 
