@@ -1,22 +1,34 @@
 package bucina.pictures;
 
 import bucina.core.batch.Mixing;
+import bucina.core.drawing.Drawing;
+import bucina.core.drawing.FaceDrawing;
 import bucina.core.log.Operation;
+import bucina.core.measure.Length;
 import bucina.core.plan.Batch;
 import bucina.core.plan.Compound;
 import bucina.core.progress.Task;
+import bucina.core.sheet.Point;
 import bucina.core.sums.Sums;
 import bucina.desk.app.DeskWindow;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Stage;
+import bucina.store.drawing.DxfWriter;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import javafx.event.ActionEvent;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 
 /** The poses of cards and sums. */
@@ -28,6 +40,7 @@ final class CardPoses {
     static void cards(Desk desk, DeskWindow window, Scene scene, Map<String, Runnable> poses) {
         standing(poses, desk, window, scene);
         overSheet(poses, window, desk);
+        bringing(poses, desk, window, scene);
     }
 
     private static void overSheet(Map<String, Runnable> poses, DeskWindow window, Desk desk) {
@@ -59,6 +72,48 @@ final class CardPoses {
                             () -> {},
                             s -> {});
         });
+    }
+
+    /** The lower skin drawn anew: some holes elsewhere, some gone, one more. */
+    private static void bringing(Map<String, Runnable> poses, Desk desk, DeskWindow window, Scene scene) {
+        poses.put("to-bringing-in", () -> {
+            Poses.face(desk, "Lower skin");
+            window.cards().bringIn();
+            TextField path = (TextField) scene.lookup("#bring-path");
+            path.setText(revised(desk).toString());
+            path.fireEvent(new ActionEvent());
+        });
+        poses.put(
+                "to-bringing-in-over",
+                () -> ((ComboBox<?>) scene.lookup("#bring-where"))
+                        .getSelectionModel()
+                        .selectLast());
+        poses.put("bringing-in", () -> ((TextField) scene.lookup("#bring-path")).end());
+        poses.put("to-sheet-once-more", window.cards()::putAway);
+    }
+
+    private static Path revised(Desk desk) {
+        List<Drawing.Shape> shapes = new ArrayList<>();
+        int n = 0;
+        for (Drawing.Shape shape : FaceDrawing.of(desk.face()).shapes()) {
+            if (shape instanceof Drawing.Circle c) {
+                n++;
+                double by = n % 40 == 5 ? .25 * 25.4e6 : 0;
+                if (n % 60 != 7) {
+                    shapes.add(new Drawing.Circle(
+                            "HOLES", new Point(c.at().x() + by, c.at().y()), c.diameter(), Optional.empty()));
+                }
+            } else {
+                shapes.add(shape);
+            }
+        }
+        shapes.add(new Drawing.Circle("HOLES", Point.in(30, 9), Length.in(.098), Optional.empty()));
+        try {
+            Path folder = Files.createTempDirectory("bucina-drawing");
+            return Files.writeString(folder.resolve("lower-skin-rev-D.dxf"), DxfWriter.write(new Drawing(shapes)));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private static void standing(Map<String, Runnable> poses, Desk desk, DeskWindow window, Scene scene) {

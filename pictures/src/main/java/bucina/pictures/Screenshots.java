@@ -61,7 +61,7 @@ public final class Screenshots extends Application {
             "sheet",
             "logging",
             "logbook",
-            "held-open",
+            "bringing-in",
             "clecos",
             "drilling",
             "dressing",

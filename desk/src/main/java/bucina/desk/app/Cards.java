@@ -152,7 +152,7 @@ public final class Cards implements AutoCloseable {
         change(() -> new PanelCard(desk.session(), desk.unit(), palette.get(), this::made, this::putAway));
     }
 
-    void bringIn() {
+    public void bringIn() {
         change(() -> new BringCard(
                 desk.session(),
                 desk.unit(),
