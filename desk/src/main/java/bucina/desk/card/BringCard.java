@@ -101,7 +101,11 @@ public final class BringCard extends ShownBox {
         name = f.live("Name of the face", "", "bring-name", t -> {});
         thickness = f.live("Sheets without thickness", "", "bring-thickness", t -> sure(false));
         thickness.setPromptText(unit == Unit.INCH ? "as measured, like .025" : "as measured, like 0.6");
-        rivet = f.live("Rivet", unit == Unit.INCH ? "MS20426AD3" : "ISO 15977 3.2", "bring-rivet", t -> look());
+        rivet = f.live(
+                "Rivet",
+                unit == Unit.INCH ? "MS20426AD3" : "ISO 15977 3.2",
+                "bring-rivet",
+                t -> brought.ifPresent(this::tell));
         f.setPrefWidth(360);
         f.setMinWidth(360);
         asks.setMaxWidth(360);
@@ -245,17 +249,20 @@ public final class BringCard extends ShownBox {
             Ui.shown(changed, over);
             Ui.shown(says, !over);
             asks.show(b.asked());
-            tell(b, over);
+            tell(b);
             go.setDisable(in.count() == 0 && in.sheets().isEmpty());
             go.setText(over ? "Take over what is ticked" : sure ? go.getText() : "Bring it in");
             name.setDisable(where.getValue().face().isPresent());
         });
     }
 
-    private void tell(Bringing b, boolean over) {
+    private void tell(Bringing b) {
         Snapshot snapshot = session.snapshot();
         Optional<Intake.Choices> chosen = chosen();
-        Optional<FaceReading> face = over ? where.getValue().face().map(snapshot::face) : Optional.empty();
+        Optional<FaceReading> face = Optional.of(where.getValue())
+                .filter(BringWhere::over)
+                .flatMap(BringWhere::face)
+                .map(snapshot::face);
         telling.ask(
                 () -> b.told(chosen, face, snapshot.log(), unit),
                 told -> {

@@ -18,10 +18,10 @@ final class ChangeList extends VBox {
     /** Changes beyond so many are taken over together only. */
     private static final int MOST = 300;
 
-    private record Line(Change change, CheckBox tick) {}
+    /** A tick and what it takes over; {@code made} where something was done on that already. */
+    private record Line(List<Change> changes, CheckBox tick, boolean made) {}
 
     private final List<Line> lines = new ArrayList<>();
-    private List<Change> rest = List.of();
 
     ChangeList() {
         super(3);
@@ -42,36 +42,39 @@ final class ChangeList extends VBox {
                                 8,
                                 Ui.button("Tick all that is not made", "", () -> tick(true), "quiet"),
                                 Ui.button("Tick none", "", () -> tick(false), "quiet")));
-        rest = changes.stream().skip(MOST).filter(c -> c.done().isEmpty()).toList();
-        changes.stream().limit(MOST).forEach(c -> {
-            CheckBox tick = new CheckBox(c.words(unit));
-            tick.setWrapText(true);
-            tick.setSelected(c.done().isEmpty());
-            tick.getStyleClass().add(c.done().isPresent() ? "attention-text" : "soft");
-            tick.setId("change-" + lines.size());
-            lines.add(new Line(c, tick));
-            getChildren().add(tick);
-        });
+        changes.stream()
+                .limit(MOST)
+                .forEach(c -> line(List.of(c), c.words(unit), c.done().isPresent()));
+        List<Change> rest =
+                changes.stream().skip(MOST).filter(c -> c.done().isEmpty()).toList();
         if (changes.size() > MOST) {
-            getChildren()
-                    .add(Ui.wrapped(
-                            "And " + (changes.size() - MOST) + " more: those on which nothing was done are taken over"
-                                    + " with the rest.",
-                            "soft"));
+            line(
+                    rest,
+                    "And " + rest.size() + " more on which nothing was done; " + (changes.size() - MOST - rest.size())
+                            + " on which something was stay as they are.",
+                    false);
         }
     }
 
+    private void line(List<Change> changes, String words, boolean made) {
+        CheckBox tick = new CheckBox(words);
+        tick.setWrapText(true);
+        tick.setSelected(!made);
+        tick.getStyleClass().add(made ? "attention-text" : "soft");
+        tick.setId("change-" + lines.size());
+        lines.add(new Line(changes, tick, made));
+        getChildren().add(tick);
+    }
+
     private void tick(boolean on) {
-        lines.forEach(l -> l.tick.setSelected(on && l.change.done().isEmpty()));
+        lines.forEach(l -> l.tick.setSelected(on && !l.made));
     }
 
     /** What is ticked. */
     List<Change> ticked() {
-        List<Change> ticked = new ArrayList<>(lines.stream()
+        return lines.stream()
                 .filter(l -> l.tick.isSelected())
-                .map(Line::change)
-                .toList());
-        ticked.addAll(rest);
-        return ticked;
+                .flatMap(l -> l.changes.stream())
+                .toList();
     }
 }

@@ -280,8 +280,10 @@ final class ImportCommand implements Callable<Integer> {
     private static void figures(ObjectNode node, Faces faces) {
         ArrayNode sheets = node.putArray("sheets");
         Map<Length, Integer> holes = new TreeMap<>(Comparator.comparing(Length::nanometres));
+        int untold = 0;
         for (Intake each : faces.each.values()) {
             Understood understood = Understood.of(each);
+            untold += understood.untold();
             understood.sheets().forEach(s -> {
                 ObjectNode sheet = sheets.addObject().put("name", s.name());
                 sheet.set("width", Common.length(s.width()));
@@ -299,7 +301,7 @@ final class ImportCommand implements Callable<Integer> {
                 faces.sum(i -> i.sheets().stream()
                         .mapToInt(s -> s.outline().openings().size())
                         .sum()));
-        node.put("no_diameter", faces.sum(i -> Understood.of(i).untold()));
+        node.put("no_diameter", untold);
         ArrayNode sizes = node.putArray("holes");
         holes.forEach(
                 (diameter, many) -> sizes.addObject().put("count", many).set("diameter", Common.length(diameter)));

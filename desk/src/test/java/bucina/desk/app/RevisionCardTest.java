@@ -91,18 +91,7 @@ class RevisionCardTest extends OnWindow {
                 .orElseThrow();
         Path table = Files.writeString(folder.resolve("revised.csv"), revised(logged, free, gone));
         int before = holes().size();
-        robot.push(KeyCode.I);
-        until(() -> robot.lookup("#bring-path").tryQuery().isPresent());
-        write(robot, "#bring-path", table.toString());
-        robot.interact(() -> robot.lookup("#bring-path")
-                .queryAs(TextField.class)
-                .getOnAction()
-                .handle(null));
-        until(robot, "tell no diameter");
-        robot.interact(() -> robot.lookup("#bring-where")
-                .queryAs(ComboBox.class)
-                .getSelectionModel()
-                .selectLast());
+        layOver(robot, table);
         until(robot, "4 changes.");
         List<CheckBox> ticks = List.copyOf(robot.lookup(".check-box").queryAllAs(CheckBox.class));
         CheckBox asked = ticks.stream()
@@ -118,5 +107,39 @@ class RevisionCardTest extends OnWindow {
         assertThat(at(logged)).isEqualTo(stays);
         assertThat(holes()).hasSize(before);
         assertThat(holes()).noneMatch(h -> h.id().equals(gone.id()));
+    }
+
+    private void layOver(FxRobot robot, Path table) throws Exception {
+        robot.push(KeyCode.I);
+        until(() -> robot.lookup("#bring-path").tryQuery().isPresent());
+        write(robot, "#bring-path", table.toString());
+        robot.interact(() -> robot.lookup("#bring-path")
+                .queryAs(TextField.class)
+                .getOnAction()
+                .handle(null));
+        until(robot, "tell no diameter");
+        robot.interact(() -> robot.lookup("#bring-where")
+                .queryAs(ComboBox.class)
+                .getSelectionModel()
+                .selectLast());
+    }
+
+    @Test
+    void what_is_too_much_to_list_is_taken_over_only_where_it_is_ticked(FxRobot robot) throws Exception {
+        robot.interact(() -> desk.show(face().id()));
+        StringBuilder table = new StringBuilder("x_in,y_in\n");
+        for (int i = 0; i < 400; i++) {
+            table.append(100 + i).append(",30\n");
+        }
+        layOver(robot, Files.writeString(folder.resolve("elsewhere.csv"), table));
+        until(() -> robot.lookup("#change-300").tryQuery().isPresent());
+        int before = holes().size();
+        robot.interact(() -> robot.lookup("Tick none").queryAs(Button.class).fire());
+        robot.interact(() -> robot.lookup("#bring-go").queryAs(Button.class).fire());
+        until(robot, "Nothing is ticked: the plan stays as it is.");
+        assertThat(holes()).hasSize(before);
+        robot.interact(() -> robot.lookup("#change-300").queryAs(CheckBox.class).fire());
+        robot.interact(() -> robot.lookup("#bring-go").queryAs(Button.class).fire());
+        until(() -> holes().size() > before);
     }
 }

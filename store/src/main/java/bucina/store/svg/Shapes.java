@@ -109,33 +109,32 @@ final class Shapes {
         double ry = given(node, "ry") ? port.up(node, "ry") : rx;
         rx = Math.clamp(rx, 0, w / 2);
         ry = Math.clamp(ry, 0, h / 2);
-        String d = rx == 0 || ry == 0
-                ? "M%s,%s h%s v%s h-%s Z".formatted(x, y, w, h, w)
-                : ("M%s,%s h%s a%s,%s 0 0 1 %s,%s v%s a%s,%s 0 0 1 -%s,%s h-%s a%s,%s 0 0 1 -%s,-%s v-%s "
-                                + "a%s,%s 0 0 1 %s,-%s Z")
-                        .formatted(
-                                x + rx,
-                                y,
-                                w - 2 * rx,
-                                rx,
-                                ry,
-                                rx,
-                                ry,
-                                h - 2 * ry,
-                                rx,
-                                ry,
-                                rx,
-                                ry,
-                                w - 2 * rx,
-                                rx,
-                                ry,
-                                rx,
-                                ry,
-                                h - 2 * ry,
-                                rx,
-                                ry,
-                                rx,
-                                ry);
+        // Arcs without a radius are lines, and lines without a length nothing.
+        String d = ("M%s,%s h%s a%s,%s 0 0 1 %s,%s v%s a%s,%s 0 0 1 -%s,%s h-%s a%s,%s 0 0 1 -%s,-%s v-%s "
+                        + "a%s,%s 0 0 1 %s,-%s Z")
+                .formatted(
+                        x + rx,
+                        y,
+                        w - 2 * rx,
+                        rx,
+                        ry,
+                        rx,
+                        ry,
+                        h - 2 * ry,
+                        rx,
+                        ry,
+                        rx,
+                        ry,
+                        w - 2 * rx,
+                        rx,
+                        ry,
+                        rx,
+                        ry,
+                        h - 2 * ry,
+                        rx,
+                        ry,
+                        rx,
+                        ry);
         PathData.read(d, drawn.at()).forEach(s -> closed(node, drawn, open(s)));
     }
 
