@@ -16,6 +16,7 @@ final class BringAsks extends VBox {
     private static final Map<String, String> WORDS = Map.of(
             "in", "Inches",
             "mm", "Millimetres",
+            "file", "Go by the file",
             "openings", "Openings of it",
             "sheets", "Sheets on it",
             "point", "It parts thousands",
@@ -41,7 +42,7 @@ final class BringAsks extends VBox {
     }
 
     private void ask(Question question) {
-        boolean unit = question.code().equals("unit");
+        boolean unit = question.code().equals("unit") || question.code().equals("against");
         String words = question.sentence() + (unit ? ". Its figures are:" : "");
         FlowPane answers = new FlowPane(8, 4);
         for (String answer : question.answers()) {

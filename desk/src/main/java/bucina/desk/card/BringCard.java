@@ -90,7 +90,7 @@ public final class BringCard extends ShownBox {
         path = f.committed("File", "", "bring-path", t -> another());
         path.setPromptText("skin.dxf, skin.svg or holes.csv");
         as = f.choice(
-                "Unit, if it names none",
+                "Unit",
                 List.of(Unit.INCH, Unit.MM),
                 unit,
                 u -> u == Unit.INCH ? "inch" : "mm",
@@ -179,11 +179,15 @@ public final class BringCard extends ShownBox {
     /** An answer to a question of the file was pressed. */
     private void answer(String code, String answer) {
         say(said.answered(code, answer));
-        as.setValue(said.unit());
+        if (said.given()) {
+            as.setValue(said.unit());
+        }
     }
 
     private void unit(Unit chosen) {
-        if (!said.given() || said.unit() != chosen) {
+        boolean files =
+                brought.flatMap(Bringing::says).filter(s -> s.unit() == chosen).isPresent();
+        if (said.given() ? said.unit() != chosen : !files) {
             say(said.answered("unit", chosen.symbol()));
         }
     }
@@ -226,8 +230,10 @@ public final class BringCard extends ShownBox {
     private void understood(Bringing b, Path file) {
         work.done();
         brought = Optional.of(b);
+        if (!said.given()) {
+            b.says().ifPresent(s -> as.setValue(s.unit()));
+        }
         sure(false);
-        as.setDisable(b.says().isPresent());
         if (name.getText().isBlank()) {
             name.setText(file.getFileName().toString().replaceFirst("\\.[^.]*$", ""));
         }

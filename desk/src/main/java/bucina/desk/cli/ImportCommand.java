@@ -179,35 +179,27 @@ final class ImportCommand implements Callable<Integer> {
         String says = brought.says()
                 .map(u -> (from.equals("csv") ? "the table: " : "the file: ") + u.name())
                 .orElse(common.unitGiven().isPresent() ? "--unit" : "nobody");
-        boolean against = !because.isBlank() && contradiction(brought).isPresent();
+        boolean against = brought.against();
         return new Faces(each, brought, against ? "--unit, against " + says + ", because " + because : says);
-    }
-
-    /** The heading of a table says the unit of its own columns: the option is for those that name none. */
-    private Optional<String> contradiction(Bringing brought) {
-        return from.equals("csv") ? Optional.empty() : common.unitGiven().flatMap(brought::contradiction);
     }
 
     /** What is open, each with the option that answers it. */
     private List<Asked> asked(Bringing brought) {
         List<Asked> asked = new ArrayList<>();
-        brought.asked()
-                .forEach(q -> asked.add(new Asked(
-                        q,
-                        "--" + q.code(),
-                        q.sentence() + ": add "
-                                + q.answers().stream()
-                                        .map(a -> "--" + q.code() + " " + a)
-                                        .collect(Collectors.joining(" or ")))));
-        if (because.isBlank()) {
-            contradiction(brought)
-                    .ifPresent(sentence -> asked.add(new Asked(
-                            new Question("because", sentence, List.of()),
-                            "--because",
-                            sentence + ": leave --unit out to go by the file, or say with --because why the file is"
-                                    + " wrong")));
-        }
+        brought.asked().forEach(q -> asked.add(asked(q)));
         return asked;
+    }
+
+    private static Asked asked(Question q) {
+        if (q.code().equals("against")) {
+            return new Asked(
+                    q,
+                    "--because",
+                    q.sentence() + ": leave --unit out to go by the file, or say with --because why the file is wrong");
+        }
+        String options =
+                q.answers().stream().map(a -> "--" + q.code() + " " + a).collect(Collectors.joining(" or "));
+        return new Asked(q, "--" + q.code(), q.sentence() + ": add " + options);
     }
 
     /** A question with the option that answers it. */

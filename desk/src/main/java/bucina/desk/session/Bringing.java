@@ -33,9 +33,15 @@ import java.util.Optional;
  * @param faces  what is understood of it, by face where a table names them; else one with an empty name
  * @param unit   the unit that lengths are taken for; empty if nobody has said one
  * @param says   the unit that the file itself says
+ * @param against true if the unit is taken against what the file says
  * @param asked  what decides what comes in and nobody has said
  */
-public record Bringing(Map<String, Intake> faces, Optional<Unit> unit, Optional<FileUnit> says, List<Question> asked) {
+public record Bringing(
+        Map<String, Intake> faces,
+        Optional<Unit> unit,
+        Optional<FileUnit> says,
+        boolean against,
+        List<Question> asked) {
 
     /**
      * What somebody has said about a file.
@@ -58,6 +64,10 @@ public record Bringing(Map<String, Intake> faces, Optional<Unit> unit, Optional<
         public Said answered(String code, String answer) {
             return switch (code) {
                 case "unit" -> new Said(answer.equals("in") ? Unit.INCH : Unit.MM, true, forced, inside, decimal);
+                case "against" ->
+                    answer.equals("file")
+                            ? new Said(unit, false, false, inside, decimal)
+                            : new Said(unit, true, true, inside, decimal);
                 case "inside" ->
                     new Said(
                             unit,
@@ -122,10 +132,16 @@ public record Bringing(Map<String, Intake> faces, Optional<Unit> unit, Optional<
         if (says.isEmpty() && !said.given) {
             asked.addFirst(new Question("unit", "The file does not say its unit", List.of("in", "mm")));
         }
+        if (format != Format.CSV && said.given && !said.forced) {
+            contradiction(says, said.unit)
+                    .ifPresent(sentence ->
+                            asked.addFirst(new Question("against", sentence, List.of("file", said.unit.symbol()))));
+        }
         faces.values().stream().flatMap(i -> i.asked().stream()).findFirst().ifPresent(asked::add);
         Optional<Unit> unit =
                 said.forced || says.isEmpty() && said.given ? Optional.of(said.unit) : says.map(FileUnit::unit);
-        return new Bringing(faces, unit, says, asked);
+        boolean against = said.forced && contradiction(says, said.unit).isPresent();
+        return new Bringing(faces, unit, says, against, asked);
     }
 
     private static Reading dxf(Path path, Said said, Progress progress) {
@@ -166,13 +182,9 @@ public record Bringing(Map<String, Intake> faces, Optional<Unit> unit, Optional<
                 over.map(face -> Revision.between(face, log, in)).orElse(List.of()));
     }
 
-    /**
-     * What is asked where another unit is wanted than the file says; empty where they agree.
-     *
-     * @param wanted as somebody said
-     */
-    public Optional<String> contradiction(Unit wanted) {
+    /** What is asked where another unit is wanted than the file says; empty where they agree. */
+    private static Optional<String> contradiction(Optional<FileUnit> says, Unit wanted) {
         return says.filter(s -> s.nanometres() != wanted.nanometres())
-                .map(s -> "the file says its figures are " + s.name() + ", and " + wanted.symbol() + " is asked for");
+                .map(s -> "The file says its figures are " + s.name() + ", and " + wanted.symbol() + " is asked for");
     }
 }

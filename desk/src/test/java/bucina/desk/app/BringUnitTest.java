@@ -111,10 +111,31 @@ class BringUnitTest extends OnWindow {
     void what_the_file_says_counts_and_is_told(FxRobot robot) throws Exception {
         bring(robot, "5");
         until(robot, "The file says its figures are centimetres.");
-        assertThat(robot.lookup("#bring-unit").queryAs(ComboBox.class).isDisabled())
-                .isTrue();
+        assertThat(robot.lookup("#bring-unit").queryAs(ComboBox.class).getValue())
+                .isEqualTo(Unit.MM);
         go(robot);
         until(() -> desk.snapshot().build().face("plate").isPresent());
         assertThat(wide()).isBetween(3.93, 3.94);
+    }
+
+    @Test
+    void another_unit_than_the_file_says_is_asked_about_and_taken_as_answered(FxRobot robot) throws Exception {
+        bring(robot, "5");
+        robot.interact(() -> robot.lookup("#bring-unit").<ComboBox<Unit>>query().setValue(Unit.INCH));
+        until(robot, "The file says its figures are centimetres, and in is asked for. Its figures are:");
+        go(robot);
+        until(robot, "It is not said yet what the file leaves open: press an answer.");
+        assertThat(desk.snapshot().build().face("plate")).isEmpty();
+        robot.interact(
+                () -> robot.lookup("#bring-answer-file").queryAs(Button.class).fire());
+        until(robot, "Sheet S: 3.937 in by");
+        robot.interact(() -> robot.lookup("#bring-unit").<ComboBox<Unit>>query().setValue(Unit.INCH));
+        until(() -> robot.lookup("#bring-answer-in").tryQuery().isPresent());
+        robot.interact(
+                () -> robot.lookup("#bring-answer-in").queryAs(Button.class).fire());
+        until(robot, "Sheet S: 10.000 in by");
+        go(robot);
+        until(() -> desk.snapshot().build().face("plate").isPresent());
+        assertThat(wide()).isEqualTo(10);
     }
 }

@@ -81,7 +81,7 @@ class AskedCliTest extends OnCommandLine {
         Path in = plate("4", "S");
         String call = "import {} --from dxf --thickness .032in --unit in --out {} --json";
         assertThat(line(call, in, folder.resolve("o.bucina"))).isEqualTo(2);
-        assertThat(asked()).containsExactly("because --because");
+        assertThat(asked()).containsExactly("against --because");
         assertThat(width()).isCloseTo(10, within(1e-9));
         assertThat(line(call + " --because 'drawn in inches'", in, folder.resolve("o.bucina")))
                 .isZero();

@@ -155,7 +155,7 @@ class DrawingsCliTest extends OnCommandLine {
         Path made = folder.resolve("u.bucina");
         assertThat(run("import", drawing, "--from", "dxf", "--unit", "in", "--out", made))
                 .isEqualTo(Cli.UNUSABLE);
-        assertThat(err).contains("the file says its figures are millimetres, and in is asked for");
+        assertThat(err).contains("The file says its figures are millimetres, and in is asked for");
         assertThat(made).doesNotExist();
         assertThat(run(
                         "import",
