@@ -1,7 +1,7 @@
 package bucina.store;
 
+import bucina.core.log.Deed;
 import bucina.core.log.Logbook;
-import bucina.core.log.Work;
 import bucina.core.plan.Build;
 import java.util.HashSet;
 import java.util.List;
@@ -22,7 +22,7 @@ public record Document(Build build, Logbook log, List<Photo> photos) {
         Set<String> known = new HashSet<>();
         photos.forEach(p -> known.add(p.sha256()));
         for (var entry : log.entries()) {
-            for (String named : entry.work().map(Work::photos).orElse(List.of())) {
+            for (String named : entry.deed().map(Deed::photos).orElse(List.of())) {
                 if (!known.contains(named)) {
                     throw new IllegalArgumentException("entry " + entry.id() + " names photograph "
                             + named.substring(0, 12) + "..., which is missing");

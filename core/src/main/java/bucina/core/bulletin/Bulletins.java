@@ -123,7 +123,7 @@ public final class Bulletins {
         return a.equals(b)
                 || a instanceof Part x
                         && b instanceof Part y
-                        && x.withFitted(y.fitted()).equals(y);
+                        && x.with(y.standing()).with(y.particulars()).equals(y);
     }
 
     private static Id id(Object record) {

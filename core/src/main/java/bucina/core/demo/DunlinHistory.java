@@ -8,6 +8,7 @@ import bucina.core.log.Mark;
 import bucina.core.log.Operation;
 import bucina.core.log.Work;
 import bucina.core.measure.Length;
+import bucina.core.part.PartStates;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
 import bucina.core.plan.Fastener;
@@ -32,11 +33,15 @@ import java.util.Set;
 public final class DunlinHistory {
 
     private final Derivation derivation;
+    /** How the parts stand with nothing logged. */
+    private final PartStates bare;
+
     private final List<LogEntry> entries = new ArrayList<>();
     private final List<Mark> marks = new ArrayList<>();
 
     private DunlinHistory(Derivation derivation) {
         this.derivation = derivation;
+        this.bare = PartStates.of(this.derivation.build());
     }
 
     /** The logbook that belongs to {@link Dunlin#build}. */
@@ -47,7 +52,7 @@ public final class DunlinHistory {
         history.lowerSkin();
         history.before();
         history.progress();
-        return new Logbook(history.entries, history.marks);
+        return Logbook.of(history.entries, history.marks);
     }
 
     private void rearSpar() {
@@ -178,7 +183,7 @@ public final class DunlinHistory {
     }
 
     private void done(HoleReading hole, Instant at) {
-        Owed.of(hole, derivation.build().rules(), Set.of(), Set.of())
+        Owed.of(hole, derivation.build().rules(), bare, Set.of())
                 .forEach(owed -> owed.steps()
                         .forEach(s -> marks.add(
                                 new Mark(hole.hole().id(), owed.layer().id(), s.side(), s.operation(), at))));

@@ -70,7 +70,7 @@ public final class Locker {
 
     /** Nothing is logged yet. */
     public static Logbook log() {
-        return new Logbook(List.of(), List.of());
+        return Logbook.of(List.of(), List.of());
     }
 
     private Build drawn(RuleSet rules) {

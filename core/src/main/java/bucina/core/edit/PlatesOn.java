@@ -12,7 +12,9 @@ import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
+import bucina.core.plan.Particulars;
 import bucina.core.plan.Row;
+import bucina.core.plan.Standing;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.sheet.Point;
 import java.util.ArrayList;
@@ -42,7 +44,14 @@ final class PlatesOn {
     Build with(Length lug, boolean newScrews) {
         int order = build.parts().stream().mapToInt(Part::fittingOrder).max().orElse(0);
         String name = NutPlateEdits.free(build, "Nut plates #" + layout.plate().size());
-        Part part = new Part(new Id.Part(next++), name, Material.parse("STEEL"), order, true, Part.Kind.NUT_PLATES);
+        Part part = new Part(
+                new Id.Part(next++),
+                name,
+                Material.parse("STEEL"),
+                order,
+                Standing.DRY,
+                Part.Kind.NUT_PLATES,
+                Particulars.NONE);
         layers(part, lug);
         lugRivets();
         if (newScrews) {

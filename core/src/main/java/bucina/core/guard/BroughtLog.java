@@ -35,7 +35,7 @@ public final class BroughtLog {
     public BroughtLog(Derivation derivation, Logbook log) {
         this.derivation = derivation;
         this.log = log;
-        this.holds = new Holds(derivation.build());
+        this.holds = new Holds(derivation, log);
     }
 
     /**
@@ -52,7 +52,7 @@ public final class BroughtLog {
             checkReason(missing, because, entry);
             entries.add(missing.isPresent() ? entry.explained(because.strip()) : entry);
         }
-        return new Logbook(entries, marks(because.strip()));
+        return Logbook.of(entries, marks(because.strip()));
     }
 
     private static void checkReason(Optional<String> missing, String because, LogEntry entry) {

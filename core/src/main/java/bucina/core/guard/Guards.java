@@ -18,7 +18,6 @@ import bucina.core.stack.Derivation;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
 import bucina.core.stack.StackCheck;
-import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -33,7 +32,6 @@ public final class Guards {
     private final Logbook log;
     private final Holds holds;
     private final Set<Id.Part> plates;
-    private final Set<Id.Layer> on = new HashSet<>();
 
     public Guards(Derivation derivation, Id.Face face, Logbook log, Holds holds) {
         this.build = derivation.build();
@@ -41,16 +39,11 @@ public final class Guards {
         this.log = log;
         this.holds = holds;
         this.plates = NutPlateEdits.plates(build);
-        for (HoleReading r : this.face.readings()) {
-            if (log.state(r.hole(), r.layers()).set()) {
-                r.layers().forEach(l -> on.add(l.id()));
-            }
-        }
     }
 
     /** What the hole owes, sheet by sheet. */
     public List<Owed> owed(HoleReading hole) {
-        return Owed.of(hole, build.rules(), on, plates);
+        return Owed.of(hole, build.rules(), holds.parts(), plates);
     }
 
     /** Why a hole must not get what a task does; empty if it may. Names the hole, the sheet and what is missing. */
@@ -116,10 +109,10 @@ public final class Guards {
     /** P2: every sheet of the stack is on. */
     private Optional<String> off(HoleReading hole, String what) {
         return hole.layers().stream()
-                .filter(l -> !build.part(l.part()).fitted())
+                .filter(l -> !holds.parts().inPlace(l))
                 .findFirst()
                 .map(l -> {
-                    Part part = build.part(l.part());
+                    Part part = holds.parts().part(l.part());
                     return hole.label() + " is held open for " + part.name() + ": a hole is " + what
                             + " with every sheet of its stack on, and " + l.name() + " is not";
                 });

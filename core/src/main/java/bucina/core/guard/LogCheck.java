@@ -2,7 +2,9 @@ package bucina.core.guard;
 
 import bucina.core.callout.Queries;
 import bucina.core.hold.Holds;
+import bucina.core.log.Deed;
 import bucina.core.log.HoleState;
+import bucina.core.log.Labour;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.log.Used;
@@ -30,6 +32,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Sees that an entry fits the plan and the log before it is written down. Pure; says everything in sentences for the
@@ -45,10 +48,17 @@ public final class LogCheck {
 
     private final Derivation derivation;
     private final Logbook log;
+    private @Nullable Holds holds;
 
     public LogCheck(Derivation derivation, Logbook log) {
         this.derivation = derivation;
         this.log = log;
+    }
+
+    /** Where it is known already what is held open. */
+    public LogCheck(Derivation derivation, Logbook log, Holds holds) {
+        this(derivation, log);
+        this.holds = holds;
     }
 
     /**
@@ -62,21 +72,30 @@ public final class LogCheck {
      */
     public void accept(LogEntry.Draft draft, LocalDateTime now) {
         draft.corrects().ifPresent(this::corrected);
+        draft.deed().ifPresent(d -> past(d, now));
+        draft.deed()
+                .filter(Labour.class::isInstance)
+                .ifPresent(l -> new LabourCheck(
+                                derivation.build(), log, draft.corrects().flatMap(log::entry))
+                        .accept((Labour) l));
         draft.work().ifPresent(work -> {
             Owner ref = owner(work);
             holes(work, ref.group, draft.corrects());
             readings(work, ref.group);
             queried(ref.group);
-            sense(work, now, ref);
+            sense(work, ref);
             ready(work, ref.at, draft.corrects());
         });
     }
 
-    private void sense(Work work, LocalDateTime now, Owner ref) {
-        if (work.done().isAfter(now.plusMinutes(1))) {
-            throw new InputException("done at " + work.done() + " lies in the future (it is " + now.withNano(0)
+    private static void past(Deed deed, LocalDateTime now) {
+        if (deed.done().isAfter(now.plusMinutes(1))) {
+            throw new InputException("done at " + deed.done() + " lies in the future (it is " + now.withNano(0)
                     + "): give when it was done");
         }
+    }
+
+    private void sense(Work work, Owner ref) {
         List<String> odd = odd(work, ref.group, ref.face());
         if (!odd.isEmpty() && work.explanation().isBlank() && work.note().isBlank()) {
             throw new InputException(
@@ -150,7 +169,7 @@ public final class LogCheck {
                 .map(Work.LoggedHole::id)
                 .collect(Collectors.toSet());
         Id.Face face = at.face().id();
-        Guards guards = new Guards(derivation, face, log, new Holds(derivation.build()));
+        Guards guards = new Guards(derivation, face, log, holds != null ? holds : new Holds(derivation, log));
         List<String> missing = work.holes().stream()
                 .filter(h -> !in.contains(h.id()))
                 .flatMap(h -> derivation.face(face).of(h.id()).stream())

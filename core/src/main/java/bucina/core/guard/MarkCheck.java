@@ -31,6 +31,12 @@ public final class MarkCheck {
         this.log = log;
     }
 
+    /** Where it is known already what is held open. */
+    public MarkCheck(Derivation derivation, Logbook log, Holds holds) {
+        this(derivation, log);
+        this.holds = holds;
+    }
+
     /**
      * The marks as they may be written: those that put a step before what it rests on carry the reason. Marks taken
      * back are free.
@@ -66,7 +72,7 @@ public final class MarkCheck {
     }
 
     private Guards guards(Id.Face face) {
-        Holds now = holds != null ? holds : new Holds(derivation.build());
+        Holds now = holds != null ? holds : new Holds(derivation, log);
         holds = now;
         return guards.computeIfAbsent(face, f -> new Guards(derivation, f, log, now));
     }

@@ -6,6 +6,8 @@ import bucina.core.log.Logbook;
 import bucina.core.log.Mark;
 import bucina.core.log.Operation;
 import bucina.core.measure.Length;
+import bucina.core.part.PartStates;
+import bucina.core.part.PartTask;
 import bucina.core.plan.Fastener;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
@@ -56,19 +58,19 @@ public record Owed(Layer layer, List<Step> steps) {
     /**
      * What a hole owes in each of its sheets.
      *
-     * @param on     the sheets of the face that are on for good: between two of them nothing is deburred any more
+     * @param parts  how the parts stand: between two sheets on for good nothing is deburred any more
      * @param plates parts that are nut plates: their lugs owe nothing
      */
-    public static List<Owed> of(HoleReading hole, RuleSet rules, Set<Id.Layer> on, Set<Id.Part> plates) {
+    public static List<Owed> of(HoleReading hole, RuleSet rules, PartStates parts, Set<Id.Part> plates) {
         List<Owed> owed = new ArrayList<>();
         for (int i = 0; i < hole.layers().size(); i++) {
             Layer layer = hole.layers().get(i);
-            owed.add(new Owed(layer, plates.contains(layer.part()) ? List.of() : steps(hole, i, rules, on)));
+            owed.add(new Owed(layer, plates.contains(layer.part()) ? List.of() : steps(hole, i, rules, parts)));
         }
         return owed;
     }
 
-    private static List<Step> steps(HoleReading hole, int i, RuleSet rules, Set<Id.Layer> on) {
+    private static List<Step> steps(HoleReading hole, int i, RuleSet rules, PartStates parts) {
         List<Dressing.Ply> plies = hole.solution().dressing().plies();
         Dress dress = i < plies.size() ? plies.get(i).dress() : Dress.PLAIN;
         boolean cleared = dress == Dress.DIMPLE && hole.solution().fastener() instanceof Fastener.PulledRivet;
@@ -79,10 +81,10 @@ public record Owed(Layer layer, List<Step> steps) {
         if (rules.deburringMarked()) {
             // Layers are head side first; the near side of the face is the head's unless the heads are on the far side.
             boolean far = hole.group().headFar();
-            if (!between(hole.layers(), i, far ? i + 1 : i - 1, on)) {
+            if (!between(hole.layers(), i, far ? i + 1 : i - 1, parts)) {
                 steps.add(new Step(Operation.DEBURRED, Mark.Side.NEAR));
             }
-            if (!between(hole.layers(), i, far ? i - 1 : i + 1, on)) {
+            if (!between(hole.layers(), i, far ? i - 1 : i + 1, parts)) {
                 steps.add(new Step(Operation.DEBURRED, Mark.Side.FAR));
             }
         }
@@ -100,11 +102,11 @@ public record Owed(Layer layer, List<Step> steps) {
         return steps;
     }
 
-    private static boolean between(List<Layer> layers, int i, int beside, Set<Id.Layer> on) {
+    private static boolean between(List<Layer> layers, int i, int beside, PartStates parts) {
         return beside >= 0
                 && beside < layers.size()
-                && on.contains(layers.get(i).id())
-                && on.contains(layers.get(beside).id());
+                && parts.forGood(layers.get(i))
+                && parts.forGood(layers.get(beside));
     }
 
     /** True if nothing is drilled: the kit's holes come at final size, or the drawing says that these do. */
@@ -138,7 +140,10 @@ public record Owed(Layer layer, List<Step> steps) {
     }
 
     private boolean done(Step step, Logbook log, Id.Hole hole) {
-        return log.marked(hole, layer.id(), step.operation(), step.side())
+        return log.found(layer.part())
+                || log.marked(hole, layer.id(), step.operation(), step.side())
+                || step.operation() == Operation.PRIMED
+                        && log.tasks().done(layer.part(), PartTask.PRIME.code()).isPresent()
                 || step.operation() == Operation.CLEARED
                         && log.marked(hole, layer.id(), Operation.FINAL_SIZE, Mark.Side.BOTH);
     }

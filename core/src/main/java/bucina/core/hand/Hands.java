@@ -101,13 +101,17 @@ public final class Hands {
                 note(layer.id(), mate, layer.name() + " is missing on this hand.");
             } else if (!other.thickness().same(layer.thickness())
                     || !other.outline().equals(layer.outline())
-                    || !other.bends().equals(layer.bends())) {
+                    || !other.bends().equals(layer.bends())
+                    || !other.holes().come().equals(layer.holes().come())) {
                 note(
                         other.id(),
                         mate,
                         other.name()
                                 + (other.thickness().same(layer.thickness())
-                                        ? " has another outline."
+                                        ? other.outline().equals(layer.outline())
+                                                        && other.bends().equals(layer.bends())
+                                                ? " has holes that come otherwise."
+                                                : " has another outline."
                                         : " has another thickness."));
             }
         }
@@ -262,7 +266,8 @@ public final class Hands {
                                 layer.name(),
                                 layer.thickness(),
                                 layer.outline(),
-                                layer.bends())));
+                                layer.bends(),
+                                layer.holes().renumbered(r -> new Id.Row(pairs.computeIfAbsent(r.n(), n -> next++))))));
             }
             old.stream()
                     .filter(l -> excepted.contains(l.id().n()) && !layers.contains(l))
@@ -324,7 +329,8 @@ public final class Hands {
                         group.typed(),
                         layers(group.expects(), there),
                         layers(group.clears(), there),
-                        head.holes()));
+                        head.holes(),
+                        group.page()));
             }
             old.stream()
                     .filter(g ->

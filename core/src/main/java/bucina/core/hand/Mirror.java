@@ -11,6 +11,7 @@ import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
 import bucina.core.plan.Row;
+import bucina.core.plan.SheetHoles;
 import bucina.core.plan.Twin;
 import bucina.core.plan.Zone;
 import bucina.core.sheet.Corner;
@@ -173,7 +174,8 @@ public final class Mirror {
                         g.typed(),
                         layers(g.expects()),
                         layers(g.clears()),
-                        g.holes()))
+                        g.holes(),
+                        g.page()))
                 .toList();
     }
 
@@ -185,7 +187,8 @@ public final class Mirror {
                         l.name(),
                         l.thickness(),
                         l.outline(),
-                        l.bends()))
+                        l.bends(),
+                        l.holes().renumbered(r -> new Id.Row(pair(r)))))
                 .toList();
     }
 
@@ -229,7 +232,11 @@ public final class Mirror {
                 image(l.outline()),
                 l.bends().stream()
                         .map(b -> new Segment(image(b.a()), image(b.b())))
-                        .toList());
+                        .toList(),
+                l.holes()
+                        .withUncalled(l.holes().uncalled().stream()
+                                .map(u -> new SheetHoles.Uncalled(image(u.at()), u.diameter()))
+                                .toList()));
     }
 
     static Group image(Group g, Hand hand) {
@@ -245,7 +252,8 @@ public final class Mirror {
                 g.typed(),
                 g.expects(),
                 g.clears(),
-                g.holes());
+                g.holes(),
+                g.page());
     }
 
     private static Row image(Row r) {

@@ -1,6 +1,8 @@
 package bucina.core.hold;
 
+import bucina.core.log.Logbook;
 import bucina.core.measure.Length;
+import bucina.core.part.PartStates;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
 import bucina.core.plan.Group;
@@ -13,13 +15,13 @@ import bucina.core.sheet.Corner;
 import bucina.core.sheet.Crossing;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
+import bucina.core.stack.Derivation;
 import bucina.core.stack.HoleReading;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 
 /*
@@ -32,30 +34,56 @@ import java.util.Optional;
 /** What is held open in one build. Immutable, made once for a build; cheap to ask. */
 public final class Holds {
 
-    private final Map<Id.Part, Part> parts = new HashMap<>();
-    private final Map<Id.Layer, List<Layer>> lifted = new HashMap<>();
+    private final PartStates parts;
+    private final Map<Id.Layer, List<Layer>> lifted;
     private final double back;
 
+    /** Of a build of which nothing is logged. */
     public Holds(Build build) {
-        build.parts().forEach(p -> parts.put(p.id(), p));
-        back = build.rules().length(RuleKey.LAP_BACK).nanometres();
+        this(build, PartStates.of(build));
+    }
+
+    /** Of a build and its log. */
+    public Holds(Derivation derivation, Logbook log) {
+        this(derivation.build(), PartStates.of(derivation, log));
+    }
+
+    /** Of a build whose parts stand so. */
+    public Holds(Build build, PartStates parts) {
+        this(parts, new HashMap<>(), build.rules().length(RuleKey.LAP_BACK).nanometres());
         build.faces().forEach(ref -> laps(ref.face()));
     }
 
+    private Holds(PartStates parts, Map<Id.Layer, List<Layer>> lifted, double back) {
+        this.parts = parts;
+        this.lifted = lifted;
+        this.back = back;
+    }
+
+    /** The same where nothing but marks was added: parts stand as they stood. */
+    public Holds with(PartStates marked) {
+        return new Holds(marked, lifted, back);
+    }
+
+    /** How the parts stand. */
+    public PartStates parts() {
+        return parts;
+    }
+
     private Part part(Layer layer) {
-        return Objects.requireNonNull(parts.get(layer.part()), "a build has the parts of its sheets");
+        return parts.part(layer.part());
     }
 
     private void laps(Face face) {
         for (int over = 0; over < face.layers().size(); over++) {
             Layer lap = face.layers().get(over);
             Part first = part(lap);
-            if (!first.fitted()) {
+            if (!parts.inPlace(lap)) {
                 continue;
             }
             for (Layer later : face.layers().subList(over + 1, face.layers().size())) {
                 Part second = part(later);
-                if (!second.fitted()
+                if (!parts.inPlace(later)
                         && second.fittingOrder() > first.fittingOrder()
                         && slipsUnder(lap.outline(), later.outline())) {
                     lifted.computeIfAbsent(lap.id(), l -> new ArrayList<>()).add(later);
@@ -93,7 +121,7 @@ public final class Holds {
                     false,
                     group.holes().present()));
         }
-        List<String> missing = missing(reading.layers());
+        List<String> missing = missing(reading);
         if (!missing.isEmpty()) {
             return Optional.of(new Held(
                     missing,
@@ -105,11 +133,11 @@ public final class Holds {
         return lifted.isEmpty() ? Optional.empty() : lap(reading);
     }
 
-    private List<String> missing(List<Layer> layers) {
+    private List<String> missing(HoleReading reading) {
         List<Part> open = new ArrayList<>(0);
-        for (Layer layer : layers) {
+        for (Layer layer : reading.layers()) {
             Part part = part(layer);
-            if (!part.fitted() && !open.contains(part)) {
+            if (!parts.inPlace(layer) && !open.contains(part)) {
                 open.add(part);
             }
         }

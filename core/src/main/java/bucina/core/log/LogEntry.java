@@ -11,10 +11,10 @@ import java.util.Optional;
  * @param id       running number in its build, 1 to 999 999 999
  * @param entered  when it was written down
  * @param corrects the entry this one puts right; empty for a first entry
- * @param work     what was installed; empty if this entry only withdraws the one it corrects
+ * @param deed     what was done; empty if this entry only withdraws the one it corrects
  * @param reason   why it was corrected; empty for a first entry
  */
-public record LogEntry(int id, Instant entered, Optional<Integer> corrects, Optional<Work> work, String reason) {
+public record LogEntry(int id, Instant entered, Optional<Integer> corrects, Optional<Deed> deed, String reason) {
 
     private static final int MOST = 999_999_999;
 
@@ -24,8 +24,8 @@ public record LogEntry(int id, Instant entered, Optional<Integer> corrects, Opti
         if (id < 1 || id > MOST) {
             throw new InputException("an entry's number lies between 1 and " + MOST + ", was " + id);
         }
-        if (corrects.isEmpty() && work.isEmpty()) {
-            throw new InputException("entry " + id + " neither installs anything nor corrects an entry");
+        if (corrects.isEmpty() && deed.isEmpty()) {
+            throw new InputException("entry " + id + " neither does anything nor corrects an entry");
         }
         if (corrects.isPresent() && corrects.get() >= id) {
             throw new InputException(
@@ -33,17 +33,31 @@ public record LogEntry(int id, Instant entered, Optional<Integer> corrects, Opti
         }
     }
 
-    /** This entry with a reason for what was set although it was not ready; one that installs nothing as it is. */
+    /** The fasteners it says were set; empty for other work, and for an entry that only withdraws another. */
+    public Optional<Work> work() {
+        return work(deed);
+    }
+
+    /** The work it says was done that set no fastener. */
+    public Optional<Labour> labour() {
+        return deed.filter(Labour.class::isInstance).map(Labour.class::cast);
+    }
+
+    private static Optional<Work> work(Optional<Deed> deed) {
+        return deed.filter(Work.class::isInstance).map(Work.class::cast);
+    }
+
+    /** This entry with a reason for what was done although it was not ready; one that does nothing as it is. */
     public LogEntry explained(String because) {
-        return new LogEntry(id, entered, corrects, work.map(w -> w.explained(because)), reason);
+        return new LogEntry(id, entered, corrects, deed.map(d -> d.explained(because)), reason);
     }
 
     /** An entry before it has a number: what the builder asks to have written down. */
-    public record Draft(Optional<Integer> corrects, Optional<Work> work, String reason) {
+    public record Draft(Optional<Integer> corrects, Optional<Deed> deed, String reason) {
 
         /** A first entry. */
-        public static Draft install(Work work) {
-            return new Draft(Optional.empty(), Optional.of(work), "");
+        public static Draft install(Deed deed) {
+            return new Draft(Optional.empty(), Optional.of(deed), "");
         }
 
         /** An entry that only withdraws another. */
@@ -52,13 +66,18 @@ public record LogEntry(int id, Instant entered, Optional<Integer> corrects, Opti
         }
 
         /** An entry that stands in the place of another. */
-        public static Draft replace(int id, Work work, String reason) {
-            return new Draft(Optional.of(id), Optional.of(work), reason);
+        public static Draft replace(int id, Deed deed, String reason) {
+            return new Draft(Optional.of(id), Optional.of(deed), reason);
+        }
+
+        /** The fasteners it says were set. */
+        public Optional<Work> work() {
+            return LogEntry.work(deed);
         }
 
         /** The entry this becomes. */
         public LogEntry numbered(int id, Instant entered) {
-            return new LogEntry(id, entered, corrects, work, reason);
+            return new LogEntry(id, entered, corrects, deed, reason);
         }
     }
 }

@@ -5,106 +5,185 @@ import bucina.core.plan.Group;
 import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
-import java.util.ArrayList;
-import java.util.EnumMap;
+import java.time.Instant;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import org.pcollections.HashTreePMap;
+import org.pcollections.PMap;
+import org.pcollections.PVector;
+import org.pcollections.TreePVector;
+
+/*
+ * Design. Adding to a logbook costs the same however much is in it: lists and maps share their structure with the
+ * logbook before. What was marked on a hole in a layer is two bits for each operation.
+ */
 
 /** Every entry and mark, and what follows from them. Immutable: adding makes a new one. */
 public final class Logbook {
 
     /** A logbook with nothing in it. */
-    public static final Logbook EMPTY = new Logbook(List.of(), List.of());
+    public static final Logbook EMPTY = new Logbook(
+            TreePVector.empty(),
+            TreePVector.empty(),
+            TreePVector.empty(),
+            HashTreePMap.empty(),
+            Entered.NONE,
+            HashTreePMap.empty(),
+            HashTreePMap.empty(),
+            PartTasks.NONE);
 
-    private final List<LogEntry> entries;
-    private final List<Mark> marks;
-    private final Set<Integer> corrected = new HashSet<>();
-    private final Map<Id.Hole, LogEntry> installedBy = new HashMap<>();
-    private final Map<Id.Group, Integer> typedInstalled = new HashMap<>();
-    private final Map<Id.Hole, Map<Id.Layer, Map<Operation, Integer>>> done = new HashMap<>();
+    private final PVector<LogEntry> entries;
+    private final PVector<Mark> marks;
+    private final PVector<PartMark> partMarks;
+    /** Where each entry stands in the list. */
+    private final PMap<Integer, Integer> places;
+
+    private final Entered entered;
+    private final PMap<Id.Hole, Map<Id.Layer, Integer>> done;
+    /** When metal was cut last in each layer. */
+    private final PMap<Id.Layer, Instant> cut;
+
+    private final PartTasks tasks;
+
+    private Logbook(
+            PVector<LogEntry> entries,
+            PVector<Mark> marks,
+            PVector<PartMark> partMarks,
+            PMap<Integer, Integer> places,
+            Entered entered,
+            PMap<Id.Hole, Map<Id.Layer, Integer>> done,
+            PMap<Id.Layer, Instant> cut,
+            PartTasks tasks) {
+        this.entries = entries;
+        this.marks = marks;
+        this.partMarks = partMarks;
+        this.places = places;
+        this.entered = entered;
+        this.done = done;
+        this.cut = cut;
+        this.tasks = tasks;
+    }
 
     /**
-     * @param entries in the order of their numbers
-     * @param marks   in the order they were made
+     * The logbook with these entries and marks.
+     *
+     * @param entries   in the order of their numbers
+     * @param marks     in the order they were made
+     * @param partMarks in the order they were made
      * @throws InputException if numbers are not ascending, or an entry corrects one that is not there or is
      *     corrected already
      */
-    public Logbook(List<LogEntry> entries, List<Mark> marks) {
-        this.entries = List.copyOf(entries);
-        this.marks = List.copyOf(marks);
-        Set<Integer> known = new HashSet<>();
-        int last = 0;
-        for (LogEntry entry : this.entries) {
-            if (entry.id() <= last) {
-                throw new InputException("entry " + entry.id() + " comes after entry " + last);
-            }
-            last = entry.id();
-            correct(entry, known);
-            known.add(entry.id());
+    public static Logbook of(List<LogEntry> entries, List<Mark> marks, List<PartMark> partMarks) {
+        Logbook log = EMPTY;
+        for (LogEntry entry : entries) {
+            log = log.plus(entry);
         }
-        this.entries.stream().filter(this::inForce).forEach(this::take);
-        for (Mark m : this.marks) {
-            put(m);
+        Map<Id.Hole, Map<Id.Layer, Integer>> done = new HashMap<>();
+        Map<Id.Layer, Instant> cut = new HashMap<>();
+        for (Mark mark : marks) {
+            if (cuts(mark)) {
+                cut.merge(mark.layer(), mark.at(), Logbook::later);
+            }
+            done.computeIfAbsent(mark.hole(), h -> new HashMap<>(4))
+                    .merge(mark.layer(), Bits.of(0, mark), (was, x) -> Bits.of(was, mark));
         }
+        return new Logbook(
+                log.entries,
+                TreePVector.from(marks),
+                TreePVector.from(partMarks),
+                log.places,
+                log.entered,
+                HashTreePMap.from(done),
+                HashTreePMap.from(cut),
+                PartTasks.of(partMarks));
     }
 
-    private void put(Mark m) {
-        Map<Operation, Integer> sides = done.computeIfAbsent(m.hole(), h -> new HashMap<>())
-                .computeIfAbsent(m.layer(), l -> new EnumMap<>(Operation.class));
-        int before = sides.getOrDefault(m.operation(), 0);
-        sides.put(
-                m.operation(),
-                m.on() ? before | m.side().bits() : before & ~m.side().bits());
+    /** A logbook in which nothing was marked on parts. */
+    public static Logbook of(List<LogEntry> entries, List<Mark> marks) {
+        return of(entries, marks, List.of());
     }
 
-    private void correct(LogEntry entry, Set<Integer> known) {
-        entry.corrects().ifPresent(c -> {
-            if (!known.contains(c)) {
-                throw new InputException("entry " + entry.id() + " corrects entry " + c + ", which is not in the log");
-            }
-            if (!corrected.add(c)) {
-                throw new InputException(
-                        "entry " + entry.id() + " corrects entry " + c + ", which is corrected already");
-            }
-        });
-    }
-
-    private void take(LogEntry entry) {
-        entry.work().ifPresent(work -> {
-            work.holes().forEach(hole -> installedBy.put(hole.id(), entry));
-            if (work.holes().isEmpty()) {
-                typedInstalled.merge(work.group(), work.sound(), Integer::sum);
-            }
-        });
-    }
-
-    /** This logbook with one more entry. */
+    /**
+     * This logbook with one more entry.
+     *
+     * @throws InputException if its number is not over the last, or it corrects an entry that is not there or is
+     *     corrected already
+     */
     public Logbook plus(LogEntry entry) {
-        List<LogEntry> more = new ArrayList<>(entries);
-        more.add(entry);
-        return new Logbook(more, marks);
+        int last = entries.isEmpty() ? 0 : entries.getLast().id();
+        if (entry.id() <= last) {
+            throw new InputException("entry " + entry.id() + " comes after entry " + last);
+        }
+        Optional<LogEntry> gone = entry.corrects().map(c -> corrected(entry, c));
+        return new Logbook(
+                entries.plus(entry),
+                marks,
+                partMarks,
+                places.plus(entry.id(), entries.size()),
+                gone.map(entered::without).orElse(entered).plus(entry),
+                done,
+                cut,
+                tasks);
+    }
+
+    private LogEntry corrected(LogEntry entry, int id) {
+        LogEntry first = entry(id)
+                .orElseThrow(() -> new InputException(
+                        "entry " + entry.id() + " corrects entry " + id + ", which is not in the log"));
+        if (!inForce(first)) {
+            throw new InputException("entry " + entry.id() + " corrects entry " + id + ", which is corrected already");
+        }
+        return first;
     }
 
     /** This logbook with more marks. */
     public Logbook plus(List<Mark> more) {
-        List<Mark> all = new ArrayList<>(marks);
-        all.addAll(more);
-        return new Logbook(entries, all);
+        PMap<Id.Hole, Map<Id.Layer, Integer>> next = done;
+        PMap<Id.Layer, Instant> cutting = cut;
+        for (Mark mark : more) {
+            Map<Id.Layer, Integer> layers = new HashMap<>(next.getOrDefault(mark.hole(), Map.of()));
+            layers.put(mark.layer(), Bits.of(layers.getOrDefault(mark.layer(), 0), mark));
+            next = next.plus(mark.hole(), Map.copyOf(layers));
+            if (cuts(mark)) {
+                cutting = cutting.plus(mark.layer(), later(cutting.getOrDefault(mark.layer(), mark.at()), mark.at()));
+            }
+        }
+        return new Logbook(entries, marks.plusAll(more), partMarks, places, entered, next, cutting, tasks);
+    }
+
+    /** This logbook with more marks on parts. */
+    public Logbook plusOnParts(List<PartMark> more) {
+        PartTasks next = tasks;
+        for (PartMark mark : more) {
+            next = next.plus(mark);
+        }
+        return new Logbook(entries, marks, partMarks.plusAll(more), places, entered, done, cut, next);
+    }
+
+    private static boolean cuts(Mark mark) {
+        return mark.on()
+                && switch (mark.operation()) {
+                    case MATCH_DRILLED, FINAL_SIZE, DEBURRED, COUNTERSUNK, CLEARED -> true;
+                    case PILOT, CLECOED, DIMPLED, PRIMED -> false;
+                };
+    }
+
+    private static Instant later(Instant a, Instant b) {
+        return a.isAfter(b) ? a : b;
+    }
+
+    /** When metal was cut last at a hole in a layer, by the marks; empty if it never was. */
+    public Optional<Instant> cut(Id.Layer layer) {
+        return Optional.ofNullable(cut.get(layer));
     }
 
     /** True if an operation was done to a hole in a layer; what is done from a side counts for that side only. */
     public boolean marked(Id.Hole hole, Id.Layer layer, Operation operation, Mark.Side side) {
-        int sides =
-                done.getOrDefault(hole, Map.of()).getOrDefault(layer, Map.of()).getOrDefault(operation, 0);
-        return covers(operation, sides, side);
-    }
-
-    private static boolean covers(Operation operation, int sides, Mark.Side side) {
-        return operation == Operation.DEBURRED ? (sides & side.bits()) == side.bits() : sides != 0;
+        return Bits.covers(done.getOrDefault(hole, Map.of()).getOrDefault(layer, 0), operation, side);
     }
 
     /** Every entry, oldest first. */
@@ -117,14 +196,29 @@ public final class Logbook {
         return marks;
     }
 
+    /** Every mark on a part, oldest first. */
+    public List<PartMark> partMarks() {
+        return partMarks;
+    }
+
+    /** How many marks there are, on holes and on parts. */
+    public int marked() {
+        return marks.size() + partMarks.size();
+    }
+
+    /** What was done to parts. */
+    public PartTasks tasks() {
+        return tasks;
+    }
+
     /** The entry with this number; empty if there is none. */
     public Optional<LogEntry> entry(int id) {
-        return entries.stream().filter(e -> e.id() == id).findFirst();
+        return Optional.ofNullable(places.get(id)).map(entries::get);
     }
 
     /** True if no other entry corrects this one. */
     public boolean inForce(LogEntry entry) {
-        return !corrected.contains(entry.id());
+        return !entered.corrected().contains(entry.id());
     }
 
     /** The number the next entry gets. */
@@ -134,44 +228,49 @@ public final class Logbook {
 
     /** The entry in force that covers a hole; empty if none does. */
     public Optional<LogEntry> installedBy(Id.Hole hole) {
-        return Optional.ofNullable(installedBy.get(hole));
+        return entered.by(hole);
+    }
+
+    /** The holes that an entry says have a fastener. */
+    public static Set<Id.Hole> covered(LogEntry entry) {
+        return Entered.holes(entry).stream().map(Work.LoggedHole::id).collect(Collectors.toSet());
+    }
+
+    /** True if a part was found finished, as it is. */
+    public boolean found(Id.Part part) {
+        return entered.found().containsKey(part);
     }
 
     /**
      * Where a hole stands: by the log if it is logged, otherwise by the layer that is furthest behind among those it
-     * goes through.
+     * goes through. In a part that was found finished nothing is behind.
      *
      * @param layers the layers the hole goes through
      */
     public HoleState state(Hole hole, List<Layer> layers) {
-        LogEntry entry = installedBy.get(hole.id());
+        LogEntry entry = entered.by(hole.id()).orElse(null);
         if (entry != null) {
-            return logged(entry.work().orElseThrow(), hole.id());
+            return logged(entry, hole.id());
         }
-        Map<Id.Layer, Map<Operation, Integer>> marked = done.get(hole.id());
+        Map<Id.Layer, Integer> marked = done.get(hole.id());
         if (marked == null) {
             return HoleState.PLANNED;
         }
         HoleState behind = null;
         for (Layer layer : layers) {
-            HoleState furthest = furthest(marked.getOrDefault(layer.id(), Map.of()));
+            HoleState furthest =
+                    found(layer.part()) ? HoleState.PRIMED : Bits.furthest(marked.getOrDefault(layer.id(), 0));
             behind = behind == null || furthest.compareTo(behind) < 0 ? furthest : behind;
         }
         return behind == null ? HoleState.PLANNED : behind;
     }
 
-    private static HoleState furthest(Map<Operation, Integer> marked) {
-        HoleState furthest = HoleState.PLANNED;
-        for (Map.Entry<Operation, Integer> step : marked.entrySet()) {
-            if (covers(step.getKey(), step.getValue(), Mark.Side.BOTH)) {
-                HoleState there = HoleState.of(step.getKey());
-                furthest = there.compareTo(furthest) > 0 ? there : furthest;
-            }
+    private static HoleState logged(LogEntry entry, Id.Hole hole) {
+        Optional<Work> set = entry.work();
+        if (set.isEmpty()) {
+            return HoleState.SET;
         }
-        return furthest;
-    }
-
-    private static HoleState logged(Work work, Id.Hole hole) {
+        Work work = set.get();
         for (Work.LoggedHole logged : work.holes()) {
             if (logged.id().equals(hole)) {
                 boolean open = work.rejects().stream()
@@ -186,12 +285,12 @@ public final class Logbook {
     /** How many fasteners of a group are in and sound. */
     public int installed(Group group) {
         if (group.typed().isPresent()) {
-            return typedInstalled.getOrDefault(group.id(), 0);
+            return entered.typed().getOrDefault(group.id(), 0);
         }
         int count = 0;
         for (var row : group.rows()) {
             for (Hole hole : row.holes()) {
-                if (installedBy.containsKey(hole.id()) && state(hole, List.of()).set()) {
+                if (entered.by(hole.id()).isPresent() && state(hole, List.of()).set()) {
                     count++;
                 }
             }
@@ -201,7 +300,10 @@ public final class Logbook {
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof Logbook that && entries.equals(that.entries) && marks.equals(that.marks);
+        return other instanceof Logbook that
+                && entries.equals(that.entries)
+                && marks.equals(that.marks)
+                && partMarks.equals(that.partMarks);
     }
 
     @Override

@@ -43,7 +43,8 @@ public record Work(
         List<Reject> rejects,
         String explanation,
         String note,
-        List<String> photos) {
+        List<String> photos)
+        implements Deed {
     public Work {
         Objects.requireNonNull(group, "group");
         Objects.requireNonNull(done, "done");
@@ -72,7 +73,7 @@ public record Work(
         require(rejected <= count, "more rejects than fasteners: " + rejected + " of " + count);
     }
 
-    /** The same with a reason why it was set although something was missing or odd. */
+    @Override
     public Work explained(String because) {
         return new Work(
                 group,

@@ -55,4 +55,9 @@ public record Assembly(
     public Assembly withTwin(Twin changed) {
         return new Assembly(id, name, hand, unit, drawings, faces, Optional.of(changed));
     }
+
+    /** This assembly under another name, of another hand, drawn on other sheets. */
+    public Assembly as(String otherName, Hand otherHand, Unit otherUnit, List<String> otherDrawings) {
+        return new Assembly(id, otherName, otherHand, otherUnit, otherDrawings, faces, twin);
+    }
 }

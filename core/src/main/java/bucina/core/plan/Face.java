@@ -98,4 +98,9 @@ public record Face(
                 .reduce(Box::with)
                 .orElse(new Box(0, 0, EMPTY_SIDE, EMPTY_SIDE));
     }
+
+    /** This face under another name, seen from elsewhere. */
+    public Face as(String otherName, String from, String x, String y) {
+        return new Face(id, otherName, from, x, y, layers, groups, zones);
+    }
 }

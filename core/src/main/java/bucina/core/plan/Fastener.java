@@ -6,6 +6,7 @@ import bucina.core.measure.LengthFormat;
 import bucina.core.measure.Unit;
 import bucina.core.rivet.HeadStyle;
 import java.util.Objects;
+import java.util.regex.Pattern;
 
 /** What goes into the holes of a group, without its length. */
 public sealed interface Fastener {
@@ -15,6 +16,9 @@ public sealed interface Fastener {
 
     /** True if the head lies flush in the sheet. */
     boolean flush();
+
+    /** True if a part that it holds is on for good: it is not taken out to get at something. */
+    boolean permanent();
 
     /** How it is named without a length: {@code MS20426AD3}. */
     String name();
@@ -35,6 +39,11 @@ public sealed interface Fastener {
             if (dash < 2 || dash > 12) {
                 throw new InputException("diameter dash must be 2 to 12 (1/32 in each), was " + dash);
             }
+        }
+
+        @Override
+        public boolean permanent() {
+            return true;
         }
 
         @Override
@@ -75,6 +84,11 @@ public sealed interface Fastener {
         }
 
         @Override
+        public boolean permanent() {
+            return true;
+        }
+
+        @Override
         public Length shank() {
             return diameter;
         }
@@ -101,6 +115,10 @@ public sealed interface Fastener {
      * @param flush true for a flush head
      */
     record Hardware(String name, Length shank, Length hole, boolean flush) implements Fastener {
+
+        private static final Pattern SCREW =
+                Pattern.compile("(?i)screw|^(MS2469[34]|MS27039|AN50[79]|AN52[56]|NAS51[47])|^#\\d");
+
         public Hardware {
             if (name.isBlank() || name.contains("{}")) {
                 throw new InputException("hardware needs a designation such as AN4-5A");
@@ -109,6 +127,12 @@ public sealed interface Fastener {
                 throw new InputException(
                         "hardware needs a shank over 0 and a hole no smaller, was " + shank + " in " + hole);
             }
+        }
+
+        /** A bolt is; a screw comes out again. */
+        @Override
+        public boolean permanent() {
+            return !(flush || SCREW.matcher(name).find());
         }
     }
 }

@@ -22,6 +22,7 @@ import java.util.Set;
  * @param expects     layers the drawing says it catches; empty if the drawing does not say
  * @param clears      layers the drawing says it must not catch
  * @param holes       what the drawing says about its holes
+ * @param page        of the manual; may be empty
  */
 public record Group(
         Id.Group id,
@@ -35,13 +36,15 @@ public record Group(
         Optional<TypedStack> typed,
         Set<Id.Layer> expects,
         Set<Id.Layer> clears,
-        HolePlan holes) {
+        HolePlan holes,
+        String page) {
     public Group {
         Objects.requireNonNull(id, "id");
         Objects.requireNonNull(fastener, "fastener");
         Objects.requireNonNull(preparation, "preparation");
         Objects.requireNonNull(callout, "callout");
         Objects.requireNonNull(holes, "holes");
+        Objects.requireNonNull(page, "page");
         Names.check("a group's code", code);
         Names.check("a group", name);
         rows = List.copyOf(rows);
@@ -68,6 +71,23 @@ public record Group(
         this(id, code, name, fastener, headFar, preparation, callout, rows, typed, expects, clears, HolePlan.NONE);
     }
 
+    /** A group that stands on no page. */
+    public Group(
+            Id.Group id,
+            String code,
+            String name,
+            Fastener fastener,
+            boolean headFar,
+            Preparation preparation,
+            String callout,
+            List<Row> rows,
+            Optional<TypedStack> typed,
+            Set<Id.Layer> expects,
+            Set<Id.Layer> clears,
+            HolePlan holes) {
+        this(id, code, name, fastener, headFar, preparation, callout, rows, typed, expects, clears, holes, "");
+    }
+
     /** How many fasteners: its holes, or the typed count. */
     public int count() {
         return typed.map(TypedStack::count)
@@ -87,46 +107,62 @@ public record Group(
     /** This group with other rows. */
     public Group withRows(List<Row> changed) {
         return new Group(
-                id, code, name, fastener, headFar, preparation, callout, changed, typed, expects, clears, holes);
+                id, code, name, fastener, headFar, preparation, callout, changed, typed, expects, clears, holes, page);
     }
 
     /** This group with other layers that the drawing says it catches, or must not. */
     public Group withLayers(Set<Id.Layer> caught, Set<Id.Layer> cleared) {
-        return new Group(id, code, name, fastener, headFar, preparation, callout, rows, typed, caught, cleared, holes);
+        return new Group(
+                id, code, name, fastener, headFar, preparation, callout, rows, typed, caught, cleared, holes, page);
     }
 
     /** This group with another fastener, dressed as worked out where the head is flush. */
     public Group withFastener(Fastener changed, String as) {
         Preparation asked =
                 !changed.flush() ? Preparation.NONE : preparation == Preparation.NONE ? Preparation.AUTO : preparation;
-        return new Group(id, code, name, changed, headFar, asked, as, rows, typed, expects, clears, holes);
+        return new Group(id, code, name, changed, headFar, asked, as, rows, typed, expects, clears, holes, page);
     }
 
     /** This group with its heads on the far side, or on the near one. */
     public Group withHeadFar(boolean far) {
-        return new Group(id, code, name, fastener, far, preparation, callout, rows, typed, expects, clears, holes);
+        return new Group(
+                id, code, name, fastener, far, preparation, callout, rows, typed, expects, clears, holes, page);
     }
 
     /** This group with other sheets done to. */
     public Group withPreparation(Preparation changed) {
-        return new Group(id, code, name, fastener, headFar, changed, callout, rows, typed, expects, clears, holes);
+        return new Group(
+                id, code, name, fastener, headFar, changed, callout, rows, typed, expects, clears, holes, page);
     }
 
     /** This group with something else said about its holes. */
     public Group withHoles(HolePlan changed) {
         return new Group(
-                id, code, name, fastener, headFar, preparation, callout, rows, typed, expects, clears, changed);
+                id, code, name, fastener, headFar, preparation, callout, rows, typed, expects, clears, changed, page);
     }
 
     /** This group catching these layers, and no others, as the drawing lists them; none if the drawing does not say. */
     public Group expecting(Set<Id.Layer> listed) {
-        return new Group(id, code, name, fastener, headFar, preparation, callout, rows, typed, listed, clears, holes);
+        return new Group(
+                id, code, name, fastener, headFar, preparation, callout, rows, typed, listed, clears, holes, page);
     }
 
     /** This group under another code and name. */
     public Group named(String newCode, String newName) {
         return new Group(
-                id, newCode, newName, fastener, headFar, preparation, callout, rows, typed, expects, clears, holes);
+                id,
+                newCode,
+                newName,
+                fastener,
+                headFar,
+                preparation,
+                callout,
+                rows,
+                typed,
+                expects,
+                clears,
+                holes,
+                page);
     }
 
     /** True if a hole of the two groups is read alike: all but name, rows and callout is the same. */
@@ -138,5 +174,29 @@ public record Group(
                 && expects.equals(other.expects)
                 && clears.equals(other.clears)
                 && holes.equals(other.holes);
+    }
+
+    /** This group on another page of the manual. */
+    public Group withPage(String other) {
+        return new Group(
+                id, code, name, fastener, headFar, preparation, callout, rows, typed, expects, clears, holes, other);
+    }
+
+    /** This group with another typed stack. */
+    public Group withTyped(TypedStack stack) {
+        return new Group(
+                id,
+                code,
+                name,
+                fastener,
+                headFar,
+                preparation,
+                callout,
+                rows,
+                Optional.of(stack),
+                expects,
+                clears,
+                holes,
+                page);
     }
 }

@@ -128,6 +128,14 @@ public sealed interface Id {
         }
     }
 
+    /** Of a job of the builder's own. */
+    record Own(long n) implements Id {
+
+        public Own {
+            check(n);
+        }
+    }
+
     /** Of a hole. */
     record Hole(long n) implements Id {
         public Hole {

@@ -7,7 +7,7 @@ import java.util.function.Predicate;
 /**
  * What the builder keeps on the bench beside the sheets.
  *
- * @param shelf kept sums, tools, batches, index marks and readings
+ * @param shelf kept sums, tools, batches, index marks, readings and jobs of the builder's own
  */
 public record Workshop(Shelf shelf) {
 
@@ -37,6 +37,21 @@ public record Workshop(Shelf shelf) {
     /** Readings of the assemblies in clecos, at most one of a face, a kind and a time. */
     public List<FitReading> readings() {
         return shelf.all(FitReading.class);
+    }
+
+    /** Jobs of the builder's own, oldest first. */
+    public List<OwnJob> jobs() {
+        return shelf.all(OwnJob.class);
+    }
+
+    /** With a job added, or put in the place of the one with its id. */
+    public Workshop with(OwnJob job) {
+        return new Workshop(shelf.with(OwnJob.class, job));
+    }
+
+    /** Without a job. */
+    public Workshop without(Id.Own id) {
+        return new Workshop(shelf.without(OwnJob.class, j -> j.id().equals(id)));
     }
 
     /** With a sum added, or put in the place of the one with its id. */

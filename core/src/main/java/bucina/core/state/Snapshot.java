@@ -4,7 +4,9 @@ import bucina.core.callout.Queries;
 import bucina.core.guard.Guards;
 import bucina.core.hold.Holds;
 import bucina.core.log.HoleState;
+import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
+import bucina.core.part.PartStates;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
 import bucina.core.plan.Group;
@@ -13,11 +15,14 @@ import bucina.core.plan.Layer;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
-import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import org.pcollections.HashTreePMap;
+import org.pcollections.PMap;
 
 /**
  * All that the window shows at one moment: the plan with what follows from it, and the log. Immutable.
@@ -33,31 +38,77 @@ public record Snapshot(
         Derivation derivation,
         Logbook log,
         Holds holds,
-        Map<Id.Group, Integer> installed,
+        PMap<Id.Group, Integer> installed,
         Map<Id.Face, Guards> guards) {
 
-    private Snapshot(Derivation derivation, Logbook log, Holds holds, Map<Id.Group, Integer> installed) {
+    private Snapshot(Derivation derivation, Logbook log, Holds holds, PMap<Id.Group, Integer> installed) {
         this(derivation, log, holds, installed, new ConcurrentHashMap<>());
     }
 
     /** The snapshot of a plan and a log; counts every hole of the build, so not for the interface thread. */
     public static Snapshot of(Derivation derivation, Logbook log) {
-        Map<Id.Group, Integer> installed = new HashMap<>();
-        derivation
-                .build()
-                .faces()
-                .forEach(ref -> ref.face().groups().forEach(g -> installed.put(g.id(), log.installed(g))));
-        return new Snapshot(derivation, log, new Holds(derivation.build()), Map.copyOf(installed));
+        PMap<Id.Group, Integer> installed = HashTreePMap.empty();
+        for (Build.FaceRef ref : derivation.build().faces()) {
+            for (Group group : ref.face().groups()) {
+                installed = installed.plus(group.id(), log.installed(group));
+            }
+        }
+        return new Snapshot(derivation, log, new Holds(derivation, log), installed);
     }
 
     /** This snapshot with more marks: nothing that is set changes. */
-    public Snapshot with(Logbook marked) {
-        return new Snapshot(derivation, marked, holds, installed);
+    public Snapshot marked(Logbook marked) {
+        return new Snapshot(derivation, marked, holds.with(parts().with(marked)), installed);
+    }
+
+    /** This snapshot with an entry more; only what is on the faces of its holes is counted anew. */
+    public Snapshot logged(Logbook logged, LogEntry entry) {
+        Set<Id.Face> faces = new HashSet<>();
+        Set<Id.Hole> holes = new HashSet<>(Logbook.covered(entry));
+        entry.corrects().flatMap(logged::entry).ifPresent(e -> holes.addAll(Logbook.covered(e)));
+        PMap<Id.Group, Integer> counts = installed;
+        for (Build.FaceRef ref : build().faces()) {
+            FaceReading face = derivation.face(ref.face().id());
+            if (holes.stream().anyMatch(h -> face.of(h).isPresent())) {
+                faces.add(ref.face().id());
+                for (Group group : ref.face().groups()) {
+                    counts = counts.plus(group.id(), logged.installed(group));
+                }
+            }
+            for (Group group : ref.face().groups()) {
+                counts = group.typed().isPresent() ? counts.plus(group.id(), logged.installed(group)) : counts;
+            }
+        }
+        PartStates now = parts().after(derivation, logged, faces);
+        return new Snapshot(derivation, logged, new Holds(build(), now), counts);
+    }
+
+    /** This snapshot with another plan; only faces that changed are counted anew. */
+    public Snapshot planned(Derivation plan) {
+        Set<Id.Face> faces = new HashSet<>();
+        PMap<Id.Group, Integer> counts = HashTreePMap.empty();
+        for (Build.FaceRef ref : plan.build().faces()) {
+            boolean same = build().face(ref.face().id())
+                    .filter(f -> f.face() == ref.face())
+                    .isPresent();
+            if (!same) {
+                faces.add(ref.face().id());
+            }
+            for (Group group : ref.face().groups()) {
+                counts = counts.plus(group.id(), same ? installed(group) : log.installed(group));
+            }
+        }
+        return new Snapshot(plan, log, new Holds(plan.build(), parts().after(plan, log, faces)), counts);
     }
 
     /** This snapshot with a plan that is only tried: nothing is counted anew. */
     public Snapshot tried(Derivation plan) {
-        return new Snapshot(plan, log, new Holds(plan.build()), installed);
+        return new Snapshot(plan, log, new Holds(plan.build(), parts().after(plan, log, Set.of())), installed);
+    }
+
+    /** How the parts stand, and what is owed to them. */
+    public PartStates parts() {
+        return holds.parts();
     }
 
     /** What must not be done at the holes of a face now, and why. */
@@ -99,12 +150,7 @@ public record Snapshot(
                 .toList();
         return layers.stream()
                 .map(l -> {
-                    String code = build().parts().stream()
-                            .filter(p -> p.id().equals(l.part()))
-                            .findFirst()
-                            .orElseThrow()
-                            .material()
-                            .code();
+                    String code = parts().part(l.part()).material().code();
                     return new Sheet(l.name(), code, codes.indexOf(code));
                 })
                 .toList();

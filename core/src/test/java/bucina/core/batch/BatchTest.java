@@ -162,7 +162,7 @@ class BatchTest {
     @Test
     void a_pace_is_the_median_over_fasteners_with_the_fifth_at_either_end() {
         Group group = build.group("US-1").orElseThrow().group();
-        Logbook log = new Logbook(
+        Logbook log = Logbook.of(
                 List.of(
                         entry(1, group, 10, 20),
                         entry(2, group, 20, 30),
@@ -185,29 +185,29 @@ class BatchTest {
         Group skin = build.group("US-1").orElseThrow().group();
         Group web = build.group("MW-2").orElseThrow().group();
         LogEntry first = entry(1, skin, 10, 12);
-        Pace one = Pace.of(new Logbook(List.of(first), List.of()), build, skin).orElseThrow();
+        Pace one = Pace.of(Logbook.of(List.of(first), List.of()), build, skin).orElseThrow();
         assertThat(one.usual()).isEqualTo(1.2);
         assertThat(one.slow()).isCloseTo(1.6, within(.001));
         assertThat(one.fast()).isCloseTo(.9, within(.001));
         assertThat(Pace.of(
-                                new Logbook(List.of(first), List.of()),
+                                Logbook.of(List.of(first), List.of()),
                                 build,
                                 build.group("LS-2").orElseThrow().group())
                         .orElseThrow()
                         .of())
                 .isEqualTo("MS20426AD3");
-        assertThat(Pace.of(new Logbook(List.of(first), List.of()), build, web)
+        assertThat(Pace.of(Logbook.of(List.of(first), List.of()), build, web)
                         .orElseThrow()
                         .of())
                 .isEqualTo("solid rivets");
         assertThat(Pace.of(
-                                new Logbook(List.of(first), List.of()),
+                                Logbook.of(List.of(first), List.of()),
                                 build,
                                 build.group("LS-8").orElseThrow().group())
                         .orElseThrow()
                         .of())
                 .isEqualTo("all fasteners");
-        Logbook withdrawn = new Logbook(
+        Logbook withdrawn = Logbook.of(
                 List.of(first, new LogEntry(2, MIXED, Optional.of(1), Optional.empty(), "wrong")), List.of());
         assertThat(Pace.of(withdrawn, build, skin)).isEmpty();
     }

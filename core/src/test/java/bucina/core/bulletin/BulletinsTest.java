@@ -50,7 +50,7 @@ class BulletinsTest {
     void old_and_new_callout_stand_side_by_side() {
         Build changed = recorded(begun, callout("LS-7", "20× MS20426AD4"));
         Review review = Review.of(
-                Bulletins.of(changed, id), Derivation.of(changed, catalogue), new Logbook(List.of(), List.of()));
+                Bulletins.of(changed, id), Derivation.of(changed, catalogue), Logbook.of(List.of(), List.of()));
         assertThat(review.lines())
                 .containsExactly(
                         new Review.Line("LS-7 rivet", "MS20426AD3", "MS20426AD4"),

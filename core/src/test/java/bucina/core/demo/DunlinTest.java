@@ -73,11 +73,11 @@ class DunlinTest {
 
     @Test
     void every_entry_of_the_history_would_be_accepted_today() {
-        Logbook before = new Logbook(List.of(), DunlinHistory.of(derivation).marks());
+        Logbook before = Logbook.of(List.of(), DunlinHistory.of(derivation).marks());
         for (LogEntry entry : DunlinHistory.of(derivation).entries()) {
             new LogCheck(derivation, before)
                     .accept(
-                            new LogEntry.Draft(entry.corrects(), entry.work(), entry.reason()),
+                            new LogEntry.Draft(entry.corrects(), entry.deed(), entry.reason()),
                             LocalDateTime.parse("2026-11-23T10:00"));
             before = before.plus(entry);
         }

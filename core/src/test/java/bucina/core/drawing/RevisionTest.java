@@ -152,7 +152,7 @@ class RevisionTest {
         Mark deburred = new Mark(marked.id(), layer, Mark.Side.BOTH, Operation.DEBURRED, now, true, "");
         Mark undone = new Mark(marked.id(), layer, Mark.Side.BOTH, Operation.DEBURRED, now, false, "");
         List<Mark> marks = List.of(drilled, deburred, undone);
-        Logbook log = new Logbook(List.of(entry(build, logged, now)), marks);
+        Logbook log = Logbook.of(List.of(entry(build, logged, now)), marks);
         assertThat(between(build, log, drawing(10, 1, 2.1)))
                 .extracting(c -> c.words(Unit.INCH))
                 .containsExactly(

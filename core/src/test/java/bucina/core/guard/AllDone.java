@@ -3,12 +3,12 @@ package bucina.core.guard;
 import bucina.core.edit.NutPlateEdits;
 import bucina.core.log.Logbook;
 import bucina.core.log.Mark;
+import bucina.core.part.PartStates;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.HoleReading;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
 
 /** A logbook in which all is done that comes before setting, for tests of what comes after. */
 public final class AllDone {
@@ -25,14 +25,17 @@ public final class AllDone {
                         .face(ref.face().id())
                         .readings()
                         .forEach(hole -> marks.addAll(marks(derivation, hole))));
-        return new Logbook(List.of(), marks);
+        return Logbook.of(List.of(), marks);
     }
 
     /** Every step that one hole owes. */
     public static List<Mark> marks(Derivation derivation, HoleReading hole) {
         List<Mark> marks = new ArrayList<>();
-        for (Owed owed :
-                Owed.of(hole, derivation.build().rules(), Set.of(), NutPlateEdits.plates(derivation.build()))) {
+        for (Owed owed : Owed.of(
+                hole,
+                derivation.build().rules(),
+                PartStates.of(derivation.build()),
+                NutPlateEdits.plates(derivation.build()))) {
             owed.steps()
                     .forEach(s -> marks.add(new Mark(
                             hole.hole().id(),

@@ -17,13 +17,16 @@ import bucina.core.log.Work;
 import bucina.core.material.Material;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
+import bucina.core.part.PartStates;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
 import bucina.core.plan.Group;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
+import bucina.core.plan.Particulars;
 import bucina.core.plan.Row;
+import bucina.core.plan.Standing;
 import bucina.core.progress.Task;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
@@ -34,7 +37,6 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /** P1 and P2 at one hole of a .025 skin dimpled into a countersunk .063 spar, #40, MS20426AD3-3.5. */
@@ -168,8 +170,8 @@ class GuardsTest {
         Logbook done = AllDone.log(derivation());
         log = done;
         set(1, "");
-        log = new Logbook(log.entries(), AllDone.marks(derivation(), hole(1)));
-        List<Owed> owed = new Guards(derivation(), new Id.Face(3), log, new Holds(build)).owed(hole(2));
+        log = Logbook.of(log.entries(), AllDone.marks(derivation(), hole(1)));
+        List<Owed> owed = new Guards(derivation(), new Id.Face(3), log, new Holds(derivation(), log)).owed(hole(2));
         assertThat(owed.getFirst().steps())
                 .extracting(Owed.Step::operation)
                 .containsExactly(Operation.FINAL_SIZE, Operation.DEBURRED, Operation.DIMPLED);
@@ -182,7 +184,7 @@ class GuardsTest {
         log = AllDone.log(derivation());
         build = build.with(build.parts().getFirst().withFitted(false));
         assertThatThrownBy(() -> set(1, "")).hasMessageContaining("every sheet of its stack on, and Skin is not");
-        log = new Logbook(
+        log = Logbook.of(
                 List.of(),
                 log.marks().stream()
                         .filter(m -> m.operation() == Operation.FINAL_SIZE)
@@ -242,7 +244,7 @@ class GuardsTest {
     void a_log_that_is_brought_in_is_judged_too() {
         set(1, "forced");
         LogEntry entry = log.entries().getFirst();
-        Logbook bare = new Logbook(List.of(entry.explained("")), List.of());
+        Logbook bare = Logbook.of(List.of(entry.explained("")), List.of());
         assertThatThrownBy(() -> new BroughtLog(derivation(), bare).accepted(""))
                 .hasMessageContaining("entry 1 has no reason")
                 .hasMessageContaining("R1.1 in Skin");
@@ -261,19 +263,19 @@ class GuardsTest {
     void marks_that_are_brought_in_are_judged_too() {
         Task dimple = new Task(Operation.DIMPLED, Mark.Side.BOTH, layer("Skin"));
         List<Mark> bare = dimple.marks(log, List.of(hole(1)), true, AT);
-        assertThatThrownBy(() -> new BroughtLog(derivation(), new Logbook(List.of(), bare)).accepted(""))
+        assertThatThrownBy(() -> new BroughtLog(derivation(), Logbook.of(List.of(), bare)).accepted(""))
                 .isInstanceOf(InputException.class)
                 .hasMessageContaining("R1.1 in Skin is not drilled to final size, not deburred, which comes before");
-        Logbook given = new BroughtLog(derivation(), new Logbook(List.of(), bare)).accepted("from paper");
+        Logbook given = new BroughtLog(derivation(), Logbook.of(List.of(), bare)).accepted("from paper");
         assertThat(given.marks()).extracting(Mark::note).containsExactly("from paper");
         assertThat(new BroughtLog(derivation(), given).accepted("")).isEqualTo(given);
         // Taken back by undo and done again: the reason stands at the first mark.
         Mark first = given.marks().getFirst();
         Mark off = first.turned(AT.plusSeconds(1));
-        Logbook again = new Logbook(List.of(), List.of(first, off, off.turned(AT.plusSeconds(2))));
+        Logbook again = Logbook.of(List.of(), List.of(first, off, off.turned(AT.plusSeconds(2))));
         assertThat(new BroughtLog(derivation(), again).accepted("")).isEqualTo(again);
         Logbook backTaken =
-                new Logbook(List.of(), List.of(bare.getFirst(), bare.getFirst().turned(AT.plusSeconds(1))));
+                Logbook.of(List.of(), List.of(bare.getFirst(), bare.getFirst().turned(AT.plusSeconds(1))));
         assertThat(new BroughtLog(derivation(), backTaken).accepted("")).isEqualTo(backTaken);
         Logbook inOrder = AllDone.log(derivation());
         assertThat(new BroughtLog(derivation(), inOrder).accepted("")).isEqualTo(inOrder);
@@ -295,7 +297,7 @@ class GuardsTest {
                 .extracting(Mark::note)
                 .containsOnly("");
         assertThat(new MarkCheck(derivation(), log)
-                        .accepted(deburr.marks(new Logbook(List.of(), both), List.of(hole(1)), false, AT), ""))
+                        .accepted(deburr.marks(Logbook.of(List.of(), both), List.of(hole(1)), false, AT), ""))
                 .hasSize(4);
         Mark nowhere = new Mark(new Id.Hole(77), both.getFirst().layer(), Mark.Side.BOTH, Operation.FINAL_SIZE, AT);
         assertThatThrownBy(() -> new MarkCheck(derivation(), log).accepted(List.of(nowhere), "because"))
@@ -304,8 +306,14 @@ class GuardsTest {
 
     @Test
     void the_lug_of_a_nut_plate_owes_nothing_whatever_its_sheet_is_called() {
-        Part plates =
-                new Part(new Id.Part(build.nextId()), "Ring", Material.parse("STEEL"), 4, true, Part.Kind.NUT_PLATES);
+        Part plates = new Part(
+                new Id.Part(build.nextId()),
+                "Ring",
+                Material.parse("STEEL"),
+                4,
+                Standing.DRY,
+                Part.Kind.NUT_PLATES,
+                Particulars.NONE);
         Layer skin = build.faces().getFirst().face().layers().getFirst();
         Layer lug = Plans.layer(12, "Lug", .063, 0, 0, 20, 4);
         Layer sheet = Plans.layer(13, "Nut plate cover", .063, 0, 0, 20, 4);
@@ -322,7 +330,7 @@ class GuardsTest {
                                         sheet)),
                         build.nextId() + 1);
 
-        List<Owed> owed = Owed.of(hole(1), build.rules(), Set.of(), NutPlateEdits.plates(build));
+        List<Owed> owed = Owed.of(hole(1), build.rules(), PartStates.of(build), NutPlateEdits.plates(build));
 
         assertThat(owed.getFirst().steps()).isNotEmpty();
         assertThat(owed.get(1).steps()).isEmpty();

@@ -199,7 +199,7 @@ class LogbookTest {
         Layer skin = build.face("Top").orElseThrow().face().layers().get(0);
         Layer flange = build.face("Top").orElseThrow().face().layers().get(2);
         Instant at = Instant.parse("2026-11-20T20:00:00Z");
-        Logbook log = new Logbook(
+        Logbook log = Logbook.of(
                 List.of(),
                 List.of(
                         new Mark(hole(1).id(), skin.id(), Mark.Side.BOTH, Operation.DEBURRED, at),

@@ -23,6 +23,8 @@ import picocli.CommandLine.Command;
             CalcDressCommand.class,
             CalcCutCommand.class,
             CalcClecoCommand.class,
-            CalcNutplateCommand.class
+            CalcNutplateCommand.class,
+            CalcSwingCommand.class,
+            CalcMisfitCommand.class
         })
 final class CalcCommand {}

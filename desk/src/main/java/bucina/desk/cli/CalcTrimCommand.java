@@ -38,19 +38,17 @@ final class CalcTrimCommand implements Callable<Integer> {
     @Override
     public Integer call() {
         EdgeRule rule = EdgeRule.of(common.catalogue().rules(), common.shank(diameter), common.flush(head));
-        List<Point> corners = points(outline, "--outline");
+        List<Point> corners = common.points(outline, "--outline");
         if (corners.size() < 3) {
             throw Common.wrong("--outline " + outline + " has " + corners.size()
                     + " corners: a sheet has at least 3, like 0,0;10,0;10,4;0,4");
         }
-        TrimLine trim = TrimLine.of(points(holes, "--holes"), corners, rule.least());
+        TrimLine trim = TrimLine.of(common.points(holes, "--holes"), corners, rule.least());
         ObjectNode node = Common.object();
         ArrayNode line = node.putArray("trim_line");
         List<String> lines = new ArrayList<>();
         trim.line().forEach(p -> {
-            ObjectNode at = line.addObject();
-            at.set("x", Common.length(p.across()));
-            at.set("y", Common.length(p.up()));
+            line.add(Common.point(p));
             lines.add("%12s %12s".formatted(common.show(p.across()), common.show(p.up())));
         });
         node.set("largest_trim", Common.length(trim.largest()));
@@ -65,19 +63,5 @@ final class CalcTrimCommand implements Callable<Integer> {
                                 + " too near already: cut nothing, and ask the kit's maker.");
         common.answer(node, lines);
         return holds ? Cli.FINE : Cli.FINDINGS;
-    }
-
-    private List<Point> points(String text, String name) {
-        List<Point> points = new ArrayList<>();
-        for (String part : text.split(";", -1)) {
-            String[] pair = part.split(",", -1);
-            if (pair.length != 2) {
-                throw Common.wrong(name + ": \"" + part
-                        + "\" is not a point: write two lengths with a comma, points with a semicolon, like 1,.5;2,.5");
-            }
-            points.add(
-                    Point.at(common.lengths().parse(pair[0]), common.lengths().parse(pair[1])));
-        }
-        return points;
     }
 }

@@ -55,7 +55,7 @@ final class ClecoCommand extends OnBuild implements Callable<Integer> {
     public Integer call() {
         Opened opened = open();
         var ref = face(opened, face);
-        Holds holds = new Holds(opened.build());
+        Holds holds = new Holds(opened.derivation(), opened.log());
         FaceClecos plan = FaceClecos.of(
                 opened.derivation().face(ref.face().id()),
                 opened.log(),

@@ -9,6 +9,7 @@ import bucina.core.measure.Unit;
 import bucina.core.rivet.Shank;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Level;
+import bucina.core.sheet.Point;
 import bucina.desk.session.Catalogues;
 import bucina.store.file.BuildFile;
 import bucina.store.json.Json;
@@ -17,6 +18,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.PrintWriter;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -116,6 +118,20 @@ final class Common {
         };
     }
 
+    /** Reads points as {@code X,Y;X,Y}. */
+    List<Point> points(String text, String name) {
+        List<Point> points = new ArrayList<>();
+        for (String part : text.split(";", -1)) {
+            String[] pair = part.split(",", -1);
+            if (pair.length != 2) {
+                throw wrong(name + ": \"" + part
+                        + "\" is not a point: write two lengths with a comma, points with a semicolon, like 1,.5;2,.5");
+            }
+            points.add(Point.at(lengths().parse(pair[0]), lengths().parse(pair[1])));
+        }
+        return points;
+    }
+
     String show(Length length) {
         return LengthFormat.trade(length, unit());
     }
@@ -144,6 +160,13 @@ final class Common {
 
     static JsonNode length(Optional<Length> length) {
         return length.<JsonNode>map(Common::length).orElse(JsonNodeFactory.instance.nullNode());
+    }
+
+    static ObjectNode point(Point p) {
+        ObjectNode at = object();
+        at.set("x", length(p.across()));
+        at.set("y", length(p.up()));
+        return at;
     }
 
     /** Findings as a tree, in the shape the contract gives. */

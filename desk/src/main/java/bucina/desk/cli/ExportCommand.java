@@ -114,7 +114,7 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
                 HeldOpenPdf.write(
                         ref(),
                         reading(),
-                        new Holds(opened().build()),
+                        new Holds(opened().derivation(), opened().log()),
                         common().unit(),
                         Paper.of(paper),
                         Printing.FONTS);

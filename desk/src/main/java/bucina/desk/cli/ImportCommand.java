@@ -229,7 +229,7 @@ final class ImportCommand implements Callable<Integer> {
         for (Map.Entry<String, Intake> each : faces.each.entrySet()) {
             build = each.getValue().asFace(build, each.getKey(), unit, choices);
         }
-        common.told(BuildFile.create(out, new Document(build, new Logbook(List.of(), List.of()), List.of())))
+        common.told(BuildFile.create(out, new Document(build, Logbook.of(List.of(), List.of()), List.of())))
                 .close();
         List<String> others = faces.say(i -> i.others(choices, common.unit()));
         ObjectNode node = Common.object().put("out", out.toString());

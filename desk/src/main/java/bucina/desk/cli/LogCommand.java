@@ -43,7 +43,7 @@ final class LogCommand extends OnBuild implements Callable<Integer> {
             for (String field : List.of("length", "setting", "hole")) {
                 both(w, field);
             }
-            w.get("readings").forEach(r -> {
+            w.path("readings").forEach(r -> {
                 both((ObjectNode) r, "diameter");
                 both((ObjectNode) r, "height");
             });
@@ -60,6 +60,9 @@ final class LogCommand extends OnBuild implements Callable<Integer> {
         String what = entry.work()
                 .map(w -> "%s %-6s %3d x %-18s %-10s %3d min"
                         .formatted(w.done(), w.groupCode(), w.count(), w.designation(), w.who(), w.minutes()))
+                .or(() -> entry.labour()
+                        .map(l -> "%s %-6s %-40s %-10s %3d min"
+                                .formatted(l.done(), l.what().kind(), l.what().words(), l.who(), l.minutes())))
                 .orElse("withdraws");
         String corrects = entry.corrects()
                 .map(c -> "  corrects " + c + ": " + entry.reason())

@@ -4,6 +4,7 @@ import bucina.core.form.Entries;
 import bucina.core.guard.Guards;
 import bucina.core.guard.MarkCheck;
 import bucina.core.hold.Holds;
+import bucina.core.log.Addition;
 import bucina.core.log.Mark;
 import bucina.core.log.Operation;
 import bucina.core.log.Work;
@@ -70,10 +71,14 @@ final class MarkCommand extends OnBuild implements Callable<Integer> {
             Opened first = derived(file);
             Task task = new Task(of, from, layer(face(first, face)));
             List<Asked> asked = new ArrayList<>(1);
-            List<Mark> marks = file.mark(others -> {
-                asked.add(asked(others.map(this::derived).orElse(first), task));
-                return asked.getFirst().marks;
-            });
+            List<Mark> marks = file.add(
+                            others -> {
+                                asked.add(asked(others.map(this::derived).orElse(first), task));
+                                return Addition.ofMarks(asked.getFirst().marks);
+                            },
+                            List.of(),
+                            common().top().clock())
+                    .marks();
             Opened opened = asked.getFirst().opened;
             List<HoleReading> picked = asked.getFirst().picked;
             List<String> guarded = asked.getFirst().guarded;
@@ -113,7 +118,8 @@ final class MarkCommand extends OnBuild implements Callable<Integer> {
     }
 
     private List<String> guarded(OnBuild.Opened opened, Build.FaceRef ref, List<HoleReading> picked, Task task) {
-        Guards guards = new Guards(opened.derivation(), ref.face().id(), opened.log(), new Holds(opened.build()));
+        Guards guards = new Guards(
+                opened.derivation(), ref.face().id(), opened.log(), new Holds(opened.derivation(), opened.log()));
         List<String> guarded = undo
                 ? List.of()
                 : picked.stream()

@@ -71,7 +71,7 @@ public final class DemoBuild {
         String name = path.getFileName().toString().replaceFirst("\\.bucina$", "");
         Build build =
                 new Build(name.isBlank() ? "Build" : name, "", catalogue.rules(), 1, List.of(), List.of(), Map.of());
-        BuildFile.create(path, new Document(build, new Logbook(List.of(), List.of()), List.of()))
+        BuildFile.create(path, new Document(build, Logbook.of(List.of(), List.of()), List.of()))
                 .close();
         return path;
     }

@@ -1,7 +1,12 @@
 package bucina.desk.session;
 
+import bucina.core.log.Addition;
+import bucina.core.log.Deed;
+import bucina.core.log.Labour;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Mark;
+import bucina.core.log.PartMark;
+import bucina.core.log.Work;
 import bucina.core.plan.Build;
 import java.util.List;
 import java.util.Optional;
@@ -17,23 +22,39 @@ sealed interface Doing {
      *
      * @param entry   the entry in force now because of it; empty while it is withdrawn
      * @param content what to write to bring it back
+     * @param marks   made with it
+     * @param parts   marks on parts made with it
      * @param instead the entry it corrected, to bring back on undo; empty for a first entry
      * @param words   in words
      */
-    record Logged(Optional<Integer> entry, LogEntry content, Optional<LogEntry> instead, String words)
+    record Logged(
+            Optional<Integer> entry,
+            LogEntry content,
+            List<Mark> marks,
+            List<PartMark> parts,
+            Optional<LogEntry> instead,
+            String words)
             implements Doing {
 
         /** An entry just written. */
-        static Logged of(LogEntry entry, Optional<LogEntry> instead) {
-            String words = entry.work()
-                    .map(w -> "logging " + w.count() + " of " + w.groupCode())
+        static Logged of(Addition.Done done, Optional<LogEntry> instead) {
+            LogEntry entry = done.entry().orElseThrow();
+            String words = entry.deed()
+                    .map(Logged::words)
                     .orElse("withdrawing entry " + entry.corrects().orElse(0));
-            return new Logged(Optional.of(entry.id()), entry, instead, words);
+            return new Logged(Optional.of(entry.id()), entry, done.marks(), done.parts(), instead, words);
+        }
+
+        private static String words(Deed deed) {
+            return switch (deed) {
+                case Work w -> "logging " + w.count() + " of " + w.groupCode();
+                case Labour l -> "logging " + l.what().words();
+            };
         }
 
         /** The same after another entry has undone it or done it again. */
         Logged as(int by) {
-            return new Logged(Optional.of(by), content, instead, words);
+            return new Logged(Optional.of(by), content, marks, parts, instead, words);
         }
     }
 
@@ -41,9 +62,10 @@ sealed interface Doing {
      * Progress marked, or taken back.
      *
      * @param marks as they were written
+     * @param parts on parts, as they were written
      * @param words in words
      */
-    record Marked(List<Mark> marks, String words) implements Doing {}
+    record Marked(List<Mark> marks, List<PartMark> parts, String words) implements Doing {}
 
     /**
      * A change of the plan.

@@ -1,7 +1,9 @@
 package bucina.desk.session;
 
+import bucina.core.log.Addition;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Mark;
+import bucina.core.log.PartMark;
 import bucina.core.plan.Build;
 import java.util.ArrayDeque;
 import java.util.Deque;
@@ -48,8 +50,10 @@ public final class History {
             case Doing.Logged logged -> takeBack(logged, backTo(done, logged, refused));
             case Doing.Marked marked ->
                 session.disk()
-                        .write(
-                                now -> turned(marked),
+                        .add(
+                                now -> new Addition(
+                                        Optional.empty(), turned(marked.marks()), turnedOnParts(marked.parts())),
+                                List.of(),
                                 marks -> moved(undone, marked, "Undone: " + marked.words()),
                                 backTo(done, marked, refused));
             case Doing.Planned planned ->
@@ -64,18 +68,20 @@ public final class History {
     private void takeBack(Doing.Logged logged, Consumer<String> refused) {
         int id = logged.entry().orElseThrow();
         LogEntry.Draft back = logged.instead()
-                .flatMap(LogEntry::work)
+                .flatMap(LogEntry::deed)
                 .map(w -> LogEntry.Draft.replace(
                         id,
                         w,
                         "undone: as entry " + logged.instead().orElseThrow().id() + " said"))
                 .orElseGet(() -> LogEntry.Draft.withdraw(id, "undone"));
         session.disk()
-                .append(
-                        back,
+                .add(
+                        now -> new Addition(Optional.of(back), turned(logged.marks()), turnedOnParts(logged.parts())),
                         List.of(),
-                        entry -> moved(
-                                undone, logged.as(entry.id()), "Undone by entry " + entry.id() + ": " + logged.words()),
+                        written -> {
+                            int by = written.entry().orElseThrow().id();
+                            moved(undone, logged.as(by), "Undone by entry " + by + ": " + logged.words());
+                        },
                         refused);
     }
 
@@ -86,8 +92,9 @@ public final class History {
             case null -> refused.accept("There is nothing to do again.");
             case Doing.Marked marked ->
                 session.disk()
-                        .write(
-                                now -> marked.marks(),
+                        .add(
+                                now -> new Addition(Optional.empty(), marked.marks(), marked.parts()),
+                                List.of(),
                                 marks -> moved(done, marked, "Done again: " + marked.words()),
                                 backTo(undone, marked, refused));
             case Doing.Planned planned ->
@@ -99,17 +106,17 @@ public final class History {
             case Doing.Logged logged -> {
                 int id = logged.entry().orElseThrow();
                 LogEntry.Draft again = logged.content()
-                        .work()
+                        .deed()
                         .map(w -> LogEntry.Draft.replace(id, w, "done again"))
                         .orElseGet(() -> LogEntry.Draft.withdraw(id, "done again"));
                 session.disk()
-                        .append(
-                                again,
+                        .add(
+                                now -> new Addition(Optional.of(again), logged.marks(), logged.parts()),
                                 List.of(),
-                                entry -> moved(
-                                        done,
-                                        logged.as(entry.id()),
-                                        "Done again by entry " + entry.id() + ": " + logged.words()),
+                                written -> {
+                                    int by = written.entry().orElseThrow().id();
+                                    moved(done, logged.as(by), "Done again by entry " + by + ": " + logged.words());
+                                },
                                 backTo(undone, logged, refused));
             }
         }
@@ -135,7 +142,11 @@ public final class History {
         session.notices().moved(words);
     }
 
-    private List<Mark> turned(Doing.Marked marked) {
-        return marked.marks().stream().map(m -> m.turned(session.instant())).toList();
+    private List<Mark> turned(List<Mark> marks) {
+        return marks.stream().map(m -> m.turned(session.instant())).toList();
+    }
+
+    private List<PartMark> turnedOnParts(List<PartMark> marks) {
+        return marks.stream().map(m -> m.turned(session.instant())).toList();
     }
 }

@@ -2,8 +2,8 @@ package bucina.desk.session;
 
 import bucina.core.catalogue.Catalogue;
 import bucina.core.guard.LogCheck;
-import bucina.core.log.LogEntry;
-import bucina.core.log.Mark;
+import bucina.core.log.Addition;
+import bucina.core.log.Logbook;
 import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
 import bucina.core.stack.Derivation;
@@ -91,35 +91,36 @@ final class OnDisk {
         return file;
     }
 
-    void append(LogEntry.Draft draft, List<Photo> photos, Consumer<LogEntry> then, Consumer<String> refused) {
+    /**
+     * Adds to the log.
+     *
+     * @param asked what, of what the file holds; an entry in it is checked here
+     */
+    void add(
+            Function<Snapshot, Addition> asked,
+            List<Photo> photos,
+            Consumer<Addition.Done> then,
+            Consumer<String> refused) {
         job(
                 () -> {
                     Now now = new Now();
-                    LogEntry entry = file.append(
-                            draft,
-                            photos,
-                            clock,
-                            others -> new LogCheck(now.told(others).derivation(), now.is.log())
-                                    .accept(draft, LocalDateTime.now(clock)));
+                    Addition.Done done = file.add(others -> checked(asked, now.told(others)), photos, clock);
+                    Logbook log = done.onto(now.is.log());
                     return new Written<>(
-                            entry,
-                            now.after(Snapshot.of(
-                                    now.is.derivation(), now.is.log().plus(entry))));
+                            done,
+                            now.after(
+                                    done.entry().map(e -> now.is.logged(log, e)).orElseGet(() -> now.is.marked(log))));
                 },
                 written -> then.accept(written.what),
                 refused);
     }
 
-    void write(Function<Snapshot, List<Mark>> asked, Consumer<List<Mark>> then, Consumer<String> refused) {
-        job(
-                () -> {
-                    Now now = new Now();
-                    List<Mark> marks = file.mark(others -> asked.apply(now.told(others)));
-                    return new Written<>(
-                            marks, now.after(now.is.with(now.is.log().plus(marks))));
-                },
-                written -> then.accept(written.what),
-                refused);
+    private Addition checked(Function<Snapshot, Addition> asked, Snapshot now) {
+        Addition addition = asked.apply(now);
+        addition.draft()
+                .ifPresent(d ->
+                        new LogCheck(now.derivation(), now.log(), now.holds()).accept(d, LocalDateTime.now(clock)));
+        return addition;
     }
 
     /** A plan as it was when the change came to be written, and as it is after. */
@@ -132,7 +133,7 @@ final class OnDisk {
                     Build after = change.apply(now.build()).checked();
                     Derivation derived = now.derivation().after(after);
                     file.save(after);
-                    return new Written<>(new Plans(now.build(), after), Snapshot.of(derived, now.log()));
+                    return new Written<>(new Plans(now.build(), after), now.planned(derived));
                 },
                 written -> then.accept(written.what),
                 refused);
@@ -216,7 +217,7 @@ final class OnDisk {
             try {
                 Snapshot now = latest;
                 Set<String> named = now.log().entries().stream()
-                        .flatMap(e -> e.work().stream())
+                        .flatMap(e -> e.deed().stream())
                         .flatMap(w -> w.photos().stream())
                         .collect(Collectors.toCollection(TreeSet::new));
                 List<Photo> photos =

@@ -4,8 +4,10 @@ import bucina.core.bulletin.Bulletins;
 import bucina.core.callout.Queries;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.guard.MarkCheck;
+import bucina.core.log.Addition;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Mark;
+import bucina.core.log.PartMark;
 import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
@@ -142,12 +144,25 @@ public final class Session implements AutoCloseable {
      * @param refused told the sentence if it cannot be
      */
     public void log(LogEntry.Draft draft, List<Photo> photos, Consumer<LogEntry> then, Consumer<String> refused) {
-        Optional<LogEntry> instead = draft.corrects().flatMap(snapshot().log()::entry);
-        disk.append(
-                draft,
+        log(Addition.of(draft), photos, then, refused);
+    }
+
+    /**
+     * Writes an entry down together with what was marked, as one.
+     *
+     * @param addition with an entry in it
+     * @param then     told the entry once it is on the disk
+     * @param refused  told the sentence if it cannot be
+     */
+    public void log(Addition addition, List<Photo> photos, Consumer<LogEntry> then, Consumer<String> refused) {
+        Optional<LogEntry> instead =
+                addition.draft().orElseThrow().corrects().flatMap(snapshot().log()::entry);
+        disk.add(
+                now -> addition,
                 photos,
-                entry -> {
-                    Doing.Logged logged = Doing.Logged.of(entry, instead);
+                done -> {
+                    LogEntry entry = done.entry().orElseThrow();
+                    Doing.Logged logged = Doing.Logged.of(done, instead);
                     history.remember(logged);
                     notices.saved(
                             "Entry " + entry.id() + " saved",
@@ -165,10 +180,25 @@ public final class Session implements AutoCloseable {
      * @param because why holes that must wait are marked now; blank for no reason
      */
     public void mark(String words, List<Mark> marks, String because, Runnable then, Consumer<String> refused) {
-        disk.write(
-                now -> new MarkCheck(now.derivation(), now.log()).accepted(marks, because),
+        disk.add(
+                now -> Addition.ofMarks(
+                        new MarkCheck(now.derivation(), now.log(), now.holds()).accepted(marks, because)),
+                List.of(),
                 written -> {
-                    history.remember(new Doing.Marked(written, words));
+                    history.remember(new Doing.Marked(written.marks(), List.of(), words));
+                    notices.saved("Marks saved", "Marks saved.", Notices.past(words));
+                    then.run();
+                },
+                refused);
+    }
+
+    /** Marks what was done to parts, or takes it back. */
+    public void markParts(String words, List<PartMark> marks, Runnable then, Consumer<String> refused) {
+        disk.add(
+                now -> Addition.ofParts(marks),
+                List.of(),
+                written -> {
+                    history.remember(new Doing.Marked(List.of(), written.parts(), words));
                     notices.saved("Marks saved", "Marks saved.", Notices.past(words));
                     then.run();
                 },

@@ -1,8 +1,8 @@
 package bucina.store.file;
 
+import bucina.core.log.Addition;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
-import bucina.core.log.Mark;
 import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
 import bucina.store.Document;
@@ -230,31 +230,37 @@ public final class BuildFile implements AutoCloseable {
      * @return the entry with its number
      */
     public LogEntry append(LogEntry.Draft draft, List<Photo> photos, Clock clock, Consumer<Optional<Contents>> check) {
-        return logged((rows, others) -> {
-            check.accept(others);
-            int id;
-            try (Statement s = connection.createStatement();
-                    ResultSet r = s.executeQuery("SELECT COALESCE(MAX(id), 0) + 1 FROM log_entry")) {
-                id = r.getInt(1);
-            }
-            LogEntry entry = draft.numbered(id, clock.instant());
-            rows.photos(photos);
-            rows.entry(entry);
-            return entry;
-        });
+        return add(
+                        others -> {
+                            check.accept(others);
+                            return Addition.of(draft);
+                        },
+                        photos,
+                        clock)
+                .entry()
+                .orElseThrow();
     }
 
     /**
-     * Writes marks down, all or none; when this returns, they are on the disk.
+     * Writes down an entry, marks, or both as one; when this returns, they are on the disk.
      *
-     * @param asked which; told what the file holds if another process has written to it since it was last read here
-     * @return those written
+     * @param asked  what; told what the file holds if another process has written to it since it was last read here
+     * @param photos photographs the entry names that the file may not have yet
+     * @param clock  says when it was entered
+     * @return what was written
      */
-    public List<Mark> mark(Function<Optional<Contents>, List<Mark>> asked) {
+    public Addition.Done add(Function<Optional<Contents>, Addition> asked, List<Photo> photos, Clock clock) {
         return logged((rows, others) -> {
-            List<Mark> marks = asked.apply(others);
-            rows.marks(marks);
-            return marks;
+            Addition addition = asked.apply(others);
+            Optional<LogEntry> entry = Optional.empty();
+            if (addition.draft().isPresent()) {
+                entry = Optional.of(addition.draft().get().numbered(rows.nextEntry(), clock.instant()));
+                rows.photos(photos);
+                rows.entry(entry.get());
+            }
+            rows.marks(addition.marks());
+            rows.partMarks(addition.parts());
+            return new Addition.Done(entry, addition.marks(), addition.parts());
         });
     }
 

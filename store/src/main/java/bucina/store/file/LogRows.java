@@ -2,6 +2,8 @@ package bucina.store.file;
 
 import bucina.core.log.LogEntry;
 import bucina.core.log.Mark;
+import bucina.core.log.PartMark;
+import bucina.core.measure.Length;
 import bucina.store.Photo;
 import bucina.store.json.Json;
 import bucina.store.json.LogJson;
@@ -28,17 +30,25 @@ final class LogRows {
         this.writing = writing;
     }
 
+    /** The number the next entry gets. */
+    int nextEntry() throws SQLException {
+        try (Statement s = connection.createStatement();
+                ResultSet r = s.executeQuery("SELECT COALESCE(MAX(id), 0) + 1 FROM log_entry")) {
+            return r.getInt(1);
+        }
+    }
+
     void entry(LogEntry entry) throws SQLException {
         Map<String, @Nullable Object> columns = new LinkedHashMap<>();
         columns.put("entered", entry.entered().toString());
         columns.put("corrects", entry.corrects().orElse(null));
-        columns.put("work", entry.work().map(w -> Json.line(LogJson.work(w))).orElse(null));
+        columns.put("work", entry.deed().map(d -> Json.line(LogJson.deed(d))).orElse(null));
         columns.put("reason", entry.reason());
         add("log_entry", entry.id(), columns);
     }
 
     void marks(List<Mark> marks) throws SQLException {
-        long next = last("mark");
+        long next = marks.isEmpty() ? 0 : last("mark");
         for (Mark mark : marks) {
             Map<String, @Nullable Object> columns = new LinkedHashMap<>();
             columns.put("hole", mark.hole().n());
@@ -49,6 +59,20 @@ final class LogRows {
             columns.put("done", mark.on() ? 1 : 0);
             columns.put("note", mark.note());
             add("mark", ++next, columns);
+        }
+    }
+
+    void partMarks(List<PartMark> marks) throws SQLException {
+        long next = marks.isEmpty() ? 0 : last("part_mark");
+        for (PartMark mark : marks) {
+            Map<String, @Nullable Object> columns = new LinkedHashMap<>();
+            columns.put("part", mark.part().n());
+            columns.put("task", mark.task());
+            columns.put("at", mark.at().toString());
+            columns.put("done", mark.on() ? 1 : 0);
+            columns.put("reading_nm", mark.reading().map(Length::nanometres).orElse(null));
+            columns.put("note", mark.note());
+            add("part_mark", ++next, columns);
         }
     }
 

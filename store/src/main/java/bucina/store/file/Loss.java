@@ -51,8 +51,7 @@ public record Loss(List<Integer> entries, OptionalInt marks, Plan plan, boolean 
                         .filter(e -> !kept.contains(e))
                         .map(LogEntry::id)
                         .toList(),
-                OptionalInt.of(Math.max(
-                        0, now.log().marks().size() - then.log().marks().size())),
+                OptionalInt.of(Math.max(0, now.log().marked() - then.log().marked())),
                 now.build().equals(then.build()) ? Plan.SAME : Plan.CHANGED,
                 true);
     }
@@ -85,8 +84,8 @@ public record Loss(List<Integer> entries, OptionalInt marks, Plan plan, boolean 
 
     private static OptionalInt marks(Connection connection, Logbook then) {
         try (Statement s = connection.createStatement();
-                ResultSet r = s.executeQuery("SELECT count(*) FROM mark")) {
-            return OptionalInt.of(Math.max(0, r.getInt(1) - then.marks().size()));
+                ResultSet r = s.executeQuery("SELECT (SELECT count(*) FROM mark) + (SELECT count(*) FROM part_mark)")) {
+            return OptionalInt.of(Math.max(0, r.getInt(1) - then.marked()));
         } catch (SQLException e) {
             return OptionalInt.empty();
         }

@@ -57,6 +57,7 @@ final class Migrations {
             OneFile.begin(s);
             try {
                 if (version(connection) < newest()) {
+                    sound(connection);
                     keep(path);
                     steps(connection);
                 }
@@ -66,6 +67,13 @@ final class Migrations {
                 throw e;
             }
             OneFile.settle(s, path);
+        }
+    }
+
+    /** Sees that what is brought up is what was written, where the file says so. */
+    private static void sound(Connection connection) throws SQLException {
+        if (version(connection) >= SEALED) {
+            Seals.asTheyLie(connection).check();
         }
     }
 
@@ -85,6 +93,7 @@ final class Migrations {
         try (Statement s = connection.createStatement()) {
             s.execute("BEGIN");
             try {
+                sound(connection);
                 steps(connection);
                 s.execute("COMMIT");
             } catch (SQLException | RuntimeException e) {

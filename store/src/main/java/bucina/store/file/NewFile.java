@@ -63,6 +63,7 @@ final class NewFile {
                 rows.entry(entry);
             }
             rows.marks(document.log().marks());
+            rows.partMarks(document.log().partMarks());
             rows.photos(document.photos());
             writing.end(FileState.read(connection));
             s.execute("COMMIT");

@@ -23,8 +23,8 @@ final class Opening {
     /** Marks the file as a build: "BuCi". */
     static final int APPLICATION_ID = 0x42754369;
 
-    static final Migrations MIGRATIONS = new Migrations(
-            List.of(Version2::run, Version3::run, Version4::run, Version5::run, Version6::run, Version7::run));
+    static final Migrations MIGRATIONS = new Migrations(List.of(
+            Version2::run, Version3::run, Version4::run, Version5::run, Version6::run, Version7::run, Version8::run));
     private static final int HEADER = 100;
 
     private Opening() {}

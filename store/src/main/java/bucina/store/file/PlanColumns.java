@@ -11,7 +11,9 @@ import bucina.core.plan.Row;
 import bucina.store.json.GroupJson;
 import bucina.store.json.Json;
 import bucina.store.json.Kinds;
+import bucina.store.json.ParticularsJson;
 import bucina.store.json.PlanJson;
+import bucina.store.json.SheetHolesJson;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
@@ -56,8 +58,9 @@ final class PlanColumns {
         c.put("name", p.name());
         c.put("material", p.material().code());
         c.put("fitting_order", p.fittingOrder());
-        c.put("fitted", p.fitted() ? 1 : 0);
         c.put("kind", p.kind().code());
+        c.put("standing", p.standing().code());
+        c.put("particulars", Json.line(ParticularsJson.write(p.particulars())));
     }
 
     private static void assembly(Assembly a, Map<String, Object> c) {
@@ -82,6 +85,7 @@ final class PlanColumns {
         c.put("thickness_nm", l.thickness().nanometres());
         c.put("outline", Json.line(PlanJson.outline(l.outline())));
         c.put("bends", Json.line(PlanJson.bends(l.bends())));
+        c.put("holes", Json.line(SheetHolesJson.write(l.holes())));
     }
 
     private static void group(Group g, Map<String, Object> c) {
@@ -95,6 +99,7 @@ final class PlanColumns {
         c.put("expects", Json.line(GroupJson.layerIds(g.expects())));
         c.put("clears", Json.line(GroupJson.layerIds(g.clears())));
         c.put("holes", Json.line(GroupJson.holePlan(g.holes())));
+        c.put("page", g.page());
     }
 
     private static void row(Row r, Map<String, Object> c) {

@@ -5,6 +5,7 @@ import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.log.Mark;
 import bucina.core.log.Operation;
+import bucina.core.log.PartMark;
 import bucina.core.material.Material;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
@@ -22,6 +23,7 @@ import bucina.core.plan.Paperwork;
 import bucina.core.plan.Part;
 import bucina.core.plan.Row;
 import bucina.core.plan.Shelf;
+import bucina.core.plan.Standing;
 import bucina.core.plan.Workshop;
 import bucina.core.sheet.Point;
 import bucina.store.json.GroupJson;
@@ -29,7 +31,9 @@ import bucina.store.json.Json;
 import bucina.store.json.Kind;
 import bucina.store.json.Kinds;
 import bucina.store.json.LogJson;
+import bucina.store.json.ParticularsJson;
 import bucina.store.json.PlanJson;
+import bucina.store.json.SheetHolesJson;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.sql.Connection;
 import java.sql.ResultSet;
@@ -164,7 +168,8 @@ final class PlanReader {
                         r.getString("name"),
                         Length.nm(r.getDouble("thickness_nm")),
                         PlanJson.outlineFrom(r.getString("outline")),
-                        PlanJson.bendsFrom(r.getString("bends"))));
+                        PlanJson.bendsFrom(r.getString("bends")),
+                        SheetHolesJson.from(r.getString("holes"))));
     }
 
     private Map<Long, List<Face>> faces(Map<Long, List<Layer>> layers, Map<Long, List<Group>> groups)
@@ -222,15 +227,18 @@ final class PlanReader {
                         r.getString("name"),
                         Material.parse(r.getString("material")),
                         r.getInt("fitting_order"),
-                        r.getInt("fitted") != 0,
-                        kind(r.getString("kind"))));
+                        coded(Standing.values(), Standing::code, r, "standing"),
+                        coded(Part.Kind.values(), Part.Kind::code, r, "kind"),
+                        ParticularsJson.from(r.getString("particulars"))));
     }
 
-    private static Part.Kind kind(String code) {
-        return Arrays.stream(Part.Kind.values())
-                .filter(k -> k.code().equals(code))
+    private static <E extends Enum<E>> E coded(E[] words, Function<E, String> code, ResultSet r, String column)
+            throws SQLException {
+        String text = r.getString(column);
+        return Arrays.stream(words)
+                .filter(w -> code.apply(w).equals(text))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("kind of part \"" + code + "\" is not known"));
+                .orElseThrow(() -> new IllegalArgumentException(column + " \"" + text + "\" is not known"));
     }
 
     private Shelf shelf(Kind.On on) throws SQLException {
@@ -256,7 +264,8 @@ final class PlanReader {
                 Optional.ofNullable(r.getString("typed")).map(GroupJson::typedFrom),
                 GroupJson.layerIdsFrom(r.getString("expects")),
                 GroupJson.layerIdsFrom(r.getString("clears")),
-                GroupJson.holePlanFrom(r.getString("holes")));
+                GroupJson.holePlanFrom(r.getString("holes")),
+                r.getString("page"));
     }
 
     private static Preparation preparation(String code) {
@@ -281,7 +290,7 @@ final class PlanReader {
                         r.getInt("id"),
                         Instant.parse(r.getString("entered")),
                         optional(r, "corrects"),
-                        Optional.ofNullable(r.getString("work")).map(LogJson::workFrom),
+                        Optional.ofNullable(r.getString("work")).map(LogJson::deedFrom),
                         r.getString("reason")));
         Function<String, Operation> operation = code -> {
             for (Operation o : Operation.values()) {
@@ -301,7 +310,21 @@ final class PlanReader {
                         Instant.parse(r.getString("at")),
                         r.getInt("done") != 0,
                         r.getString("note")));
-        return new Logbook(entries, marks);
+        List<PartMark> parts = all(
+                "SELECT * FROM part_mark ORDER BY id",
+                r -> new PartMark(
+                        new Id.Part(r.getLong("part")),
+                        r.getString("task"),
+                        Instant.parse(r.getString("at")),
+                        r.getInt("done") != 0,
+                        reading(r),
+                        r.getString("note")));
+        return Logbook.of(entries, marks, parts);
+    }
+
+    private static Optional<Length> reading(ResultSet r) throws SQLException {
+        double nm = r.getDouble("reading_nm");
+        return r.wasNull() ? Optional.empty() : Optional.of(Length.nm(nm));
     }
 
     Set<String> photos() throws SQLException {

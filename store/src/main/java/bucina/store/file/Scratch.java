@@ -94,7 +94,7 @@ final class Scratch {
                     }
                 }
                 boolean says = Migrations.version(connection) >= Migrations.SEALED;
-                if (says) {
+                if (Migrations.version(connection) == Opening.MIGRATIONS.newest()) {
                     Tables.check(connection);
                     new Seals(connection).check();
                 }
@@ -104,8 +104,7 @@ final class Scratch {
                 Optional<String> build =
                         says ? Optional.of(FileState.read(connection).build()) : Optional.empty();
                 var log = reader.log();
-                return Optional.of(
-                        new Sound(build, plan, log.entries(), log.marks().size()));
+                return Optional.of(new Sound(build, plan, log.entries(), log.marked()));
             }
         } catch (SQLException
                 | BuildFileException

@@ -43,9 +43,25 @@ final class Seals {
     private static final Part STATE = new Part("state", 0);
 
     private final Connection connection;
+    private final Map<String, List<Tables.Column>> tables;
 
+    /** Of a file of the newest version. */
     Seals(Connection connection) {
+        this(connection, Tables.ALL);
+    }
+
+    private Seals(Connection connection, Map<String, List<Tables.Column>> tables) {
         this.connection = connection;
+        this.tables = tables;
+    }
+
+    /** Of a file of any version that has check sums. */
+    static Seals asTheyLie(Connection connection) throws SQLException {
+        return new Seals(connection, Tables.asTheyLie(connection));
+    }
+
+    private List<Tables.Column> columns(String table) {
+        return Objects.requireNonNull(tables.get(table));
     }
 
     /**
@@ -56,7 +72,7 @@ final class Seals {
     void check() throws SQLException {
         Map<Part, Long> written = written();
         long together = together(written);
-        for (String table : Tables.ALL.keySet()) {
+        for (String table : tables.keySet()) {
             sorted(table, "");
             sums(table, "").forEach((part, sum) -> compare(part, sum, written.remove(part)));
         }
@@ -69,7 +85,7 @@ final class Seals {
     /** Seals everything anew, whatever it is. */
     void renew() throws SQLException {
         PlanRows.execute(connection, "DELETE FROM seal");
-        for (String table : Tables.ALL.keySet()) {
+        for (String table : tables.keySet()) {
             sorted(table, "");
             for (Map.Entry<Part, Long> each : sums(table, "").entrySet()) {
                 write(each.getKey(), each.getValue());
@@ -185,7 +201,7 @@ final class Seals {
         CheckSum sum = new CheckSum();
         @Nullable Part part = null;
         try (Statement s = connection.createStatement();
-                ResultSet r = s.executeQuery(Tables.sealed(table, where))) {
+                ResultSet r = s.executeQuery(Tables.sealed(table, columns(table), where))) {
             int columns = r.getMetaData().getColumnCount();
             while (r.next()) {
                 if (part == null || part.number != r.getLong(1)) {
@@ -209,9 +225,9 @@ final class Seals {
     /** Sees that every value is of the kind its column is for. */
     private void sorted(String table, String where) throws SQLException {
         try (Statement s = connection.createStatement();
-                ResultSet r = s.executeQuery(Tables.misfit(table, where))) {
+                ResultSet r = s.executeQuery(Tables.misfit(table, columns(table), where))) {
             if (r.next()) {
-                List<Tables.Column> columns = Tables.columns(table);
+                List<Tables.Column> columns = columns(table);
                 for (int i = 0; i < columns.size(); i++) {
                     Object value = r.getObject(i + 2);
                     if (!columns.get(i).takes(value)) {
@@ -238,9 +254,10 @@ final class Seals {
     /** Reads rows of one part: those from one id to another, or all where they have none. */
     void read(Part part, long first, long last, Reader reader) throws SQLException {
         boolean numbered = Tables.numbered(part.table());
-        int columns = Tables.columns(part.table()).size();
+        int columns = columns(part.table()).size();
         try (Statement s = connection.createStatement();
-                ResultSet r = s.executeQuery(Tables.select(part.table(), numbered ? between(first, last) : ""))) {
+                ResultSet r = s.executeQuery(
+                        Tables.select(part.table(), columns(part.table()), numbered ? between(first, last) : ""))) {
             while (r.next()) {
                 @Nullable Object[] values = new @Nullable Object[columns];
                 for (int i = 0; i < columns; i++) {

@@ -158,10 +158,17 @@ final class Tables {
         return Objects.requireNonNull(ALL.get(table));
     }
 
+    /** The tables that hold a build in a file of any version that has check sums, with their columns. */
+    static Map<String, List<Column>> asTheyLie(Connection connection) throws SQLException {
+        Map<String, List<Column>> sealed = new TreeMap<>(Made.of(connection).columns);
+        sealed.remove("seal");
+        return sealed;
+    }
+
     /** Selects the key and every column of each row. */
-    static String select(String table, String where) {
+    static String select(String table, List<Column> columns, String where) {
         return "SELECT " + key(table) + ", "
-                + columns(table).stream().map(Column::sql).collect(Collectors.joining(", "))
+                + columns.stream().map(Column::sql).collect(Collectors.joining(", "))
                 + " FROM " + table + where + " ORDER BY " + key(table);
     }
 
@@ -169,13 +176,13 @@ final class Tables {
      * Selects what is sealed: the number of the part, a text of its rows, and the values that are doubles. Of a
      * photograph's content the length stands for it: its name is its check sum.
      */
-    static String sealed(String table, String where) {
+    static String sealed(String table, List<Column> columns, String where) {
         String part = numbered(table) ? "id >> 6" : "0";
-        String text = columns(table).stream()
+        String text = columns.stream()
                 .filter(c -> !c.type.equals("REAL"))
                 .map(c -> "quote(" + (c.type.equals("BLOB") ? "length(" + c.sql() + ")" : c.sql()) + ")")
                 .collect(Collectors.joining(" || ',' || "));
-        List<String> doubles = columns(table).stream()
+        List<String> doubles = columns.stream()
                 .filter(c -> c.type.equals("REAL"))
                 .map(Column::sql)
                 .toList();
@@ -187,11 +194,11 @@ final class Tables {
     }
 
     /** Selects a row with a value of another kind than its column is for. */
-    static String misfit(String table, String where) {
-        String misfits = columns(table).stream()
+    static String misfit(String table, List<Column> columns, String where) {
+        String misfits = columns.stream()
                 .map(c -> "typeof(" + c.sql() + ") NOT IN ('" + c.type.toLowerCase(Locale.ROOT)
                         + (c.must ? "')" : "', 'null')"))
                 .collect(Collectors.joining(" OR "));
-        return "SELECT * FROM (" + select(table, where) + ") WHERE " + misfits + " LIMIT 1";
+        return "SELECT * FROM (" + select(table, columns, where) + ") WHERE " + misfits + " LIMIT 1";
     }
 }

@@ -6,6 +6,7 @@ import static bucina.store.json.PlanJson.array;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.log.Mark;
+import bucina.core.log.PartMark;
 import bucina.core.measure.InputException;
 import bucina.core.plan.Assembly;
 import bucina.core.plan.Build;
@@ -29,7 +30,7 @@ import java.util.Map;
 public final class BuildJson {
 
     /** The version of the format written; older ones are read, newer ones refused. */
-    public static final int VERSION = 6;
+    public static final int VERSION = 7;
 
     private static final String FORMAT = "bucina-build";
 
@@ -49,6 +50,7 @@ public final class BuildJson {
         "papers",
         "workshop",
         "marks",
+        "partMarks",
         "log",
         PHOTOS
     };
@@ -106,6 +108,9 @@ public final class BuildJson {
             node.set("workshop", Kinds.write(Kind.On.WORKSHOP, build.workshop().shelf()));
         }
         node.set("marks", array(log.marks(), LogJson::mark));
+        if (!log.partMarks().isEmpty()) {
+            node.set("partMarks", array(log.partMarks(), LogJson::partMark));
+        }
         node.set("log", array(log.entries(), LogJson::entry));
         return node;
     }
@@ -133,7 +138,9 @@ public final class BuildJson {
         Build build = build(at);
         List<Mark> marks = at.list("marks", LogJson::mark);
         List<LogEntry> entries = at.list("log", LogJson::entry);
-        Logbook log = at.get("log").make(() -> new Logbook(entries, marks));
+        List<PartMark> parts =
+                at.maybe("partMarks").map(p -> p.list(LogJson::partMark)).orElse(List.of());
+        Logbook log = at.get("log").make(() -> Logbook.of(entries, marks, parts));
         List<Photo> photos = at.list(PHOTOS, BuildJson::photo);
         return at.make(() -> new Document(build, log, photos));
     }

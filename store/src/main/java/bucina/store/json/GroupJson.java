@@ -187,6 +187,9 @@ public final class GroupJson {
         if (!g.holes().equals(HolePlan.NONE)) {
             node.set("holes", holePlan(g.holes()));
         }
+        if (!g.page().isEmpty()) {
+            node.put("page", g.page());
+        }
         return node.set("rows", PlanJson.array(g.rows(), GroupJson::row));
     }
 
@@ -203,6 +206,7 @@ public final class GroupJson {
                 "expects",
                 "clears",
                 "holes",
+                "page",
                 "rows");
         Optional<TypedStack> typed = at.maybe("typed").map(GroupJson::typed);
         return at.make(() -> new Group(
@@ -217,7 +221,8 @@ public final class GroupJson {
                 typed,
                 layerIds(at.get("expects")),
                 layerIds(at.get("clears")),
-                at.maybe("holes").map(GroupJson::holePlan).orElse(HolePlan.NONE)));
+                at.maybe("holes").map(GroupJson::holePlan).orElse(HolePlan.NONE),
+                at.maybe("page").map(At::text).orElse("")));
     }
 
     /** What the drawing says about the holes of a group. */

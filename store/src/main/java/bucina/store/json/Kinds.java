@@ -18,7 +18,8 @@ public final class Kinds {
             ToolJson.KIND,
             BatchJson.KIND,
             IndexMarkJson.KIND,
-            FitReadingJson.KIND);
+            FitReadingJson.KIND,
+            OwnJobJson.KIND);
 
     private Kinds() {}
 

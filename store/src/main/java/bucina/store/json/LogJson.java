@@ -4,15 +4,20 @@ import static bucina.store.json.GroupJson.lower;
 import static bucina.store.json.PlanJson.NODES;
 import static bucina.store.json.PlanJson.array;
 
+import bucina.core.log.Deed;
 import bucina.core.log.Disposition;
+import bucina.core.log.Labour;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Mark;
 import bucina.core.log.Operation;
+import bucina.core.log.PartMark;
 import bucina.core.log.Work;
 import bucina.core.plan.Id;
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.Instant;
 import java.time.LocalDateTime;
+import java.util.List;
 import java.util.Optional;
 
 /** Log entries and marks as JSON trees and back. */
@@ -23,9 +28,7 @@ public final class LogJson {
     /** What was installed. */
     public static ObjectNode work(Work w) {
         ObjectNode node = NODES.objectNode().put("group", w.group().n()).put("groupCode", w.groupCode());
-        node.set(
-                "holes",
-                array(w.holes(), h -> NODES.objectNode().put("id", h.id().n()).put("label", h.label())));
+        node.set("holes", holes(w.holes()));
         node.put("count", w.count()).put("designation", w.designation());
         w.length().ifPresent(l -> node.put("length", Mm.of(l)));
         node.put("who", w.who())
@@ -54,7 +57,11 @@ public final class LogJson {
         return node.set("photographs", PlanJson.texts(w.photos()));
     }
 
-    static Work work(At at) {
+    static ArrayNode holes(List<Work.LoggedHole> holes) {
+        return array(holes, h -> NODES.objectNode().put("id", h.id().n()).put("label", h.label()));
+    }
+
+    private static Work work(At at) {
         at.only(
                 "group",
                 "groupCode",
@@ -95,12 +102,24 @@ public final class LogJson {
                 at.list("photographs", At::text)));
     }
 
-    /** Reads what was installed from one column of the build file. */
-    public static Work workFrom(String text) {
-        return work(new At(Json.read(text), "work"));
+    /** What was done. */
+    public static ObjectNode deed(Deed deed) {
+        return switch (deed) {
+            case Work w -> work(w);
+            case Labour l -> LabourJson.write(l);
+        };
     }
 
-    private static Work.LoggedHole logged(At at) {
+    private static Deed deed(At at) {
+        return at.maybe("kind").isPresent() ? LabourJson.read(at) : work(at);
+    }
+
+    /** Reads what was done from one column of the build file. */
+    public static Deed deedFrom(String text) {
+        return deed(new At(Json.read(text), "work"));
+    }
+
+    static Work.LoggedHole logged(At at) {
         at.only("id", "label");
         return at.make(() -> new Work.LoggedHole(new Id.Hole(at.whole("id")), at.text("label")));
     }
@@ -124,7 +143,7 @@ public final class LogJson {
         ObjectNode node =
                 NODES.objectNode().put("id", e.id()).put("entered", e.entered().toString());
         e.corrects().ifPresent(c -> node.put("corrects", c));
-        e.work().ifPresent(w -> node.set("work", work(w)));
+        e.deed().ifPresent(d -> node.set("work", deed(d)));
         return node.put("reason", e.reason());
     }
 
@@ -135,8 +154,31 @@ public final class LogJson {
                 at.small("id"),
                 Instant.parse(at.text("entered")),
                 corrects,
-                at.maybe("work").map(LogJson::work),
+                at.maybe("work").map(LogJson::deed),
                 at.text("reason")));
+    }
+
+    static ObjectNode partMark(PartMark m) {
+        ObjectNode node = NODES.objectNode()
+                .put("part", m.part().n())
+                .put("task", m.task())
+                .put("at", m.at().toString());
+        m.reading().ifPresent(r -> node.put("reading", Mm.of(r)));
+        if (!m.on()) {
+            node.put("done", false);
+        }
+        return m.note().isEmpty() ? node : node.put("note", m.note());
+    }
+
+    static PartMark partMark(At at) {
+        at.only("part", "task", "at", "reading", "done", "note");
+        return at.make(() -> new PartMark(
+                new Id.Part(at.whole("part")),
+                at.text("task"),
+                Instant.parse(at.text("at")),
+                at.maybe("done").isEmpty() || at.flag("done"),
+                at.maybe("reading").map(At::length),
+                at.maybe("note").map(At::text).orElse("")));
     }
 
     static ObjectNode mark(Mark m) {

@@ -30,6 +30,7 @@ final class OlderPlates {
     }
 
     private static Part plates(Part p) {
-        return new Part(p.id(), p.name(), p.material(), p.fittingOrder(), p.fitted(), Part.Kind.NUT_PLATES);
+        return new Part(
+                p.id(), p.name(), p.material(), p.fittingOrder(), p.standing(), Part.Kind.NUT_PLATES, p.particulars());
     }
 }

@@ -10,6 +10,8 @@ import bucina.core.plan.Hand;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
+import bucina.core.plan.SheetHoles;
+import bucina.core.plan.Standing;
 import bucina.core.plan.Twin;
 import bucina.core.plan.Zone;
 import bucina.core.rule.Rule;
@@ -92,12 +94,15 @@ public final class PlanJson {
                 .put("name", p.name())
                 .put("material", p.material().code())
                 .put("fittingOrder", p.fittingOrder())
-                .put("fitted", p.fitted());
-        return p.kind() == Part.Kind.SHEET ? node : node.put("kind", p.kind().code());
+                .put("standing", p.standing().code());
+        if (p.kind() != Part.Kind.SHEET) {
+            node.put("kind", p.kind().code());
+        }
+        return node.setAll(ParticularsJson.write(p.particulars()));
     }
 
     static Part part(At at) {
-        at.only("id", "name", "material", "fittingOrder", "fitted", "kind");
+        at.only(ParticularsJson.with("id", "name", "material", "fittingOrder", "fitted", "standing", "kind"));
         Part.Kind kind = at.maybe("kind")
                 .map(k -> k.word(Part.Kind.values(), Part.Kind::code))
                 .orElse(Part.Kind.SHEET);
@@ -105,9 +110,17 @@ public final class PlanJson {
                 new Id.Part(at.whole("id")),
                 at.text("name"),
                 Material.parse(at.text("material")),
-                at.small("fittingOrder"),
-                at.flag("fitted"),
-                kind));
+                at.maybe("fittingOrder").isPresent() ? at.small("fittingOrder") : 1,
+                standing(at),
+                kind,
+                ParticularsJson.read(at)));
+    }
+
+    /** Before version 7 a part was in place or not. */
+    private static Standing standing(At at) {
+        return at.maybe("standing")
+                .map(s -> s.word(Standing.values(), Standing::code))
+                .orElseGet(() -> at.maybe("fitted").isPresent() && at.flag("fitted") ? Standing.DRY : Standing.HERE);
     }
 
     /** An outline: rings of corners {@code [x, y]} or {@code [x, y, bulge]}. */
@@ -163,18 +176,22 @@ public final class PlanJson {
         if (!l.bends().isEmpty()) {
             node.set("bends", bends(l.bends()));
         }
+        if (!l.holes().equals(SheetHoles.NONE)) {
+            node.set("holes", SheetHolesJson.write(l.holes()));
+        }
         return node;
     }
 
     static Layer layer(At at) {
-        at.only("id", "part", "name", "thickness", "outline", "bends");
+        at.only("id", "part", "name", "thickness", "outline", "bends", "holes");
         return at.make(() -> new Layer(
                 new Id.Layer(at.whole("id")),
                 new Id.Part(at.whole("part")),
                 at.text("name"),
                 at.length("thickness"),
                 outline(at.get("outline")),
-                at.maybe("bends").map(PlanJson::bends).orElse(List.of())));
+                at.maybe("bends").map(PlanJson::bends).orElse(List.of()),
+                at.maybe("holes").map(SheetHolesJson::read).orElse(SheetHoles.NONE)));
     }
 
     /** Bend tangents: two points each. */

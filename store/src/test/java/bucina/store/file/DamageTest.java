@@ -121,7 +121,7 @@ class DamageTest extends OnFile {
                 arguments("UPDATE hole SET y_nm = 1e306 WHERE id = (SELECT MIN(id) FROM hole)", "1"),
                 arguments("UPDATE build SET next_id = 9223372036854775807", "9223372036854775807"),
                 arguments("DELETE FROM state", "which build"),
-                arguments("UPDATE state SET format = 3", "format 7"),
+                arguments("UPDATE state SET format = 3", "format 8"),
                 arguments("PRAGMA user_version = -1", "format -1"),
                 arguments("CREATE TRIGGER t AFTER INSERT ON hole BEGIN DELETE FROM hole; END", "trigger t"),
                 arguments("DROP TRIGGER log_entry_is_never_deleted", "trigger log_entry_is_never_deleted"),
@@ -153,7 +153,8 @@ class DamageTest extends OnFile {
         try (BuildFile file = BuildFile.open(path)) {
             file.read();
             run("UPDATE mark SET note = 'x' WHERE id = (SELECT MAX(id) FROM mark)");
-            assertThatThrownBy(() -> file.mark(others -> demo.log().marks().subList(0, 1)))
+            assertThatThrownBy(
+                            () -> OnFile.mark(file, others -> demo.log().marks().subList(0, 1)))
                     .isInstanceOf(BuildFileException.class)
                     .hasMessageContaining("of its table mark are not what was written");
             // Entries stand in other rows.
@@ -200,7 +201,8 @@ class DamageTest extends OnFile {
         try (BuildFile file = BuildFile.open(path)) {
             file.read();
             run("CREATE TRIGGER t AFTER INSERT ON mark BEGIN UPDATE mark SET note = 'other' WHERE id = NEW.id; END");
-            assertThatThrownBy(() -> file.mark(others -> demo.log().marks().subList(0, 1)))
+            assertThatThrownBy(
+                            () -> OnFile.mark(file, others -> demo.log().marks().subList(0, 1)))
                     .isInstanceOf(BuildFileException.class)
                     .hasMessageContaining("note of mark")
                     .hasMessageContaining("reads back as other");

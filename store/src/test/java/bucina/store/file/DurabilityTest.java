@@ -77,7 +77,7 @@ class DurabilityTest {
                 int done = file.read().log().marks().size() / MARKS;
                 for (int i = 0; i < Integer.parseInt(args[1]); i++) {
                     List<Mark> marks = marks(rows.get((done + i) % rows.size()), done + i);
-                    file.mark(others -> marks);
+                    OnFile.mark(file, others -> marks);
                     System.out.println("confirmed " + (done + i));
                     System.out.flush();
                 }
@@ -113,7 +113,7 @@ class DurabilityTest {
         try (BuildFile file = BuildFile.open(path)) {
             before = file.read().log().marks().size();
             List<Mark> even = marks(rows(file.read().build()).getFirst(), -1);
-            file.mark(others -> even.subList(0, (MARKS - before % MARKS) % MARKS));
+            OnFile.mark(file, others -> even.subList(0, (MARKS - before % MARKS) % MARKS));
         }
         Random random = new Random(12);
         List<Integer> confirmed = new ArrayList<>();

@@ -78,7 +78,7 @@ class KillsTest {
                 LogEntry entry = file.append(Demo.entry(build, i, "note"), List.of(), Clock.systemUTC(), o -> {});
                 confirm(Deed.ENTRY, entry.id());
                 int marks = file.read().log().marks().size();
-                file.mark(o -> marks(build));
+                OnFile.mark(file, o -> marks(build));
                 confirm(Deed.MARK, marks + 2);
                 Build next = build.withNextId(Math.max(build.nextId(), round * 100L) + i + 1);
                 file.save(next);
@@ -200,7 +200,7 @@ class KillsTest {
                 try (BuildFile file = BuildFile.open(path)) {
                     assertThat(file.read().log().entries()).isEqualTo(demo.log().entries());
                 }
-                assertThat(folder.resolve(name + ".before-version-7")).hasSameBinaryContentAs(folder.resolve("old"));
+                assertThat(folder.resolve(name + ".before-version-8")).hasSameBinaryContentAs(folder.resolve("old"));
             }
         }
         if (confirmed.containsKey(Deed.IMPORTED)) {

@@ -38,14 +38,15 @@ class MigrationsTest {
                 Version5::run,
                 Version6::run,
                 Version7::run,
+                Version8::run,
                 c -> run(c, "ALTER TABLE part ADD COLUMN weight REAL")));
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path)) {
             next.bring(c, path);
             next.bring(c, path);
-            assertThat(Migrations.version(c)).isEqualTo(8);
+            assertThat(Migrations.version(c)).isEqualTo(9);
             run(c, "SELECT weight FROM part");
         }
-        assertThat(Files.readAllBytes(folder.resolve("a.bucina.before-version-8")))
+        assertThat(Files.readAllBytes(folder.resolve("a.bucina.before-version-9")))
                 .isEqualTo(before);
     }
 
@@ -53,14 +54,21 @@ class MigrationsTest {
     void a_step_that_fails_changes_nothing() throws SQLException {
         Path path = folder.resolve("b.bucina");
         BuildFile.create(path, Demo.document()).close();
-        Migrations bad = new Migrations(
-                List.of(Version2::run, Version3::run, Version4::run, Version5::run, Version6::run, Version7::run, c -> {
+        Migrations bad = new Migrations(List.of(
+                Version2::run,
+                Version3::run,
+                Version4::run,
+                Version5::run,
+                Version6::run,
+                Version7::run,
+                Version8::run,
+                c -> {
                     run(c, "DROP TABLE stock");
                     run(c, "DROP TABLE no_such_table");
                 }));
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path)) {
             assertThatThrownBy(() -> bad.bring(c, path)).isInstanceOf(SQLException.class);
-            assertThat(Migrations.version(c)).isEqualTo(7);
+            assertThat(Migrations.version(c)).isEqualTo(8);
             run(c, "SELECT * FROM stock");
         }
     }

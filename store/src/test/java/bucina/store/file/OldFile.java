@@ -13,10 +13,27 @@ final class OldFile {
 
     private OldFile() {}
 
+    /** Takes away what version 8 brought. */
+    static void toVersion7(Statement s) throws SQLException {
+        for (String sql : List.of(
+                "ALTER TABLE part ADD COLUMN fitted INTEGER NOT NULL DEFAULT 0",
+                "UPDATE part SET fitted = standing IN ('dry', 'on')",
+                "ALTER TABLE part DROP COLUMN standing",
+                "ALTER TABLE part DROP COLUMN particulars",
+                "ALTER TABLE layer DROP COLUMN holes",
+                "ALTER TABLE fastener_group DROP COLUMN page",
+                "DROP TABLE part_mark",
+                "DROP TABLE own_job",
+                "PRAGMA user_version = 7")) {
+            s.execute(sql);
+        }
+    }
+
     static Path version1(Path path) throws SQLException {
         BuildFile.create(path, Demo.document()).close();
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path);
                 Statement s = c.createStatement()) {
+            toVersion7(s);
             for (String sql : List.of(
                     "ALTER TABLE assembly DROP COLUMN twin",
                     "ALTER TABLE face DROP COLUMN zones",
@@ -42,6 +59,7 @@ final class OldFile {
                             + "'blind.tail.diameter', 'opening.land.least', 'opening.corner.least') AND "
                             + "json_extract(value, '$.key') NOT LIKE 'fit.%'))",
                     "PRAGMA user_version = 1",
+                    "VACUUM",
                     "PRAGMA wal_checkpoint(TRUNCATE)")) {
                 s.execute(sql);
             }

@@ -68,7 +68,7 @@ class OlderVersionsTest {
             assertThat(file.read().build().rules().rule(RuleKey.LAP_BACK).value())
                     .isEqualTo("4 in");
         }
-        assertThat(folder.resolve("old.bucina.before-version-7")).exists();
+        assertThat(folder.resolve("old.bucina.before-version-8")).exists();
     }
 
     @Test
@@ -77,6 +77,7 @@ class OlderVersionsTest {
         BuildFile.create(path, Demo.document()).close();
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path);
                 Statement s = c.createStatement()) {
+            OldFile.toVersion7(s);
             s.execute("DROP TABLE state");
             s.execute("DROP TABLE seal");
             s.execute("ALTER TABLE part DROP COLUMN kind");
@@ -138,7 +139,7 @@ class OlderVersionsTest {
             file.save(read.withWorkshop(later, read.nextId() + 4).checked());
             assertThat(file.read().build().workshop()).isEqualTo(later);
         }
-        assertThat(folder.resolve("three.bucina.before-version-7")).exists();
+        assertThat(folder.resolve("three.bucina.before-version-8")).exists();
     }
 
     private static Workshop more(Build read, Batch batch, Instant at, Id.Face face) throws SQLException {
@@ -160,6 +161,7 @@ class OlderVersionsTest {
     private static void backToThree(Path path) throws SQLException {
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path);
                 Statement s = c.createStatement()) {
+            OldFile.toVersion7(s);
             s.execute("DROP TABLE state");
             s.execute("DROP TABLE seal");
             s.execute("ALTER TABLE part DROP COLUMN kind");
@@ -201,6 +203,7 @@ class OlderVersionsTest {
         BuildFile.create(path, plated).close();
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path);
                 Statement s = c.createStatement()) {
+            OldFile.toVersion7(s);
             s.execute("DROP TABLE state");
             s.execute("DROP TABLE seal");
             s.execute("ALTER TABLE part DROP COLUMN kind");
@@ -228,7 +231,7 @@ class OlderVersionsTest {
                     .isEqualTo(Demo.document().build().assemblies());
         }
         assertThat(Files.readAllBytes(path)).isEqualTo(before);
-        assertThat(folder.resolve("old.bucina.before-version-7")).doesNotExist();
+        assertThat(folder.resolve("old.bucina.before-version-8")).doesNotExist();
     }
 
     @Test
@@ -246,7 +249,7 @@ class OlderVersionsTest {
                         .isEqualTo(Demo.document().build().assemblies());
             }
         }
-        Path copy = folder.resolve("old.bucina.before-version-7");
+        Path copy = folder.resolve("old.bucina.before-version-8");
         assertThat(Files.readAllBytes(copy)).isEqualTo(old);
         try (Stream<Path> left = Files.list(folder)) {
             assertThat(left).containsExactlyInAnyOrder(path, copy);

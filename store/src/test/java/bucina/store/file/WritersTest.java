@@ -49,7 +49,7 @@ class WritersTest extends OnFile {
                     .hasMessage("these holes are set: entry " + first.id());
             assertThat(told.getFirst().orElseThrow().log().entries().getLast()).isEqualTo(first);
             assertThat(two.read().log().entries().getLast()).isEqualTo(first);
-            two.mark(others -> {
+            OnFile.mark(two, others -> {
                 told.add(others);
                 return List.of();
             });

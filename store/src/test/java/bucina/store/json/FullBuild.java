@@ -16,14 +16,23 @@ import bucina.core.measure.Unit;
 import bucina.core.plan.Acceptance;
 import bucina.core.plan.Batch;
 import bucina.core.plan.Build;
+import bucina.core.plan.Come;
 import bucina.core.plan.Compound;
 import bucina.core.plan.FitReading;
+import bucina.core.plan.Group;
+import bucina.core.plan.Hand;
 import bucina.core.plan.Hold;
 import bucina.core.plan.HolePlan;
 import bucina.core.plan.Id;
 import bucina.core.plan.IndexMark;
 import bucina.core.plan.KeptSum;
 import bucina.core.plan.Layer;
+import bucina.core.plan.OwnJob;
+import bucina.core.plan.Part;
+import bucina.core.plan.Particulars;
+import bucina.core.plan.Row;
+import bucina.core.plan.SheetHoles;
+import bucina.core.plan.Standing;
 import bucina.core.plan.Tool;
 import bucina.core.plan.Workshop;
 import bucina.core.plan.Zone;
@@ -39,7 +48,7 @@ import java.util.Optional;
 import java.util.Set;
 
 /** A build with everything in it that can be kept. */
-final class FullBuild {
+public final class FullBuild {
 
     private FullBuild() {}
 
@@ -47,7 +56,7 @@ final class FullBuild {
      * Everything that versions 2 to 4 brought: pulled rivets, zones, holds, bends, the other hand, queries,
      * acceptances, a bulletin, a workshop.
      */
-    static Build full() {
+    public static Build full() {
         var catalogue = CatalogueReader.shipped();
         Build build = Locker.build(catalogue.rules());
         Build dunlin = bothHands(catalogue);
@@ -101,7 +110,49 @@ final class FullBuild {
                         false,
                         List.of(-.1),
                         at));
-        return papered.withWorkshop(shop, free + 4).checked();
+        return lived(papered.withWorkshop(shop.with(job(papered, free + 4)), free + 5))
+                .checked();
+    }
+
+    private static OwnJob job(Build build, long id) {
+        return new OwnJob(
+                new Id.Own(id),
+                "Press the bushing",
+                "sheet 12",
+                Optional.of(build.assemblies().getFirst().id()),
+                List.of(build.parts().getFirst().id()),
+                "reamed 5/16, flange outboard");
+    }
+
+    /** With everything said of a part, a sheet and a group. */
+    private static Build lived(Build build) {
+        Part part = build.parts().getFirst();
+        Layer layer = build.faces().getFirst().face().layers().getLast();
+        Group group = build.faces().getFirst().face().groups().getFirst();
+        Row row = build.faces().getLast().face().groups().getFirst().rows().getFirst();
+        Build known = build.with(part.as(part.name(), part.material(), Part.Kind.RIB)
+                .with(Standing.OUT)
+                .with(new Particulars(
+                        "DS-104",
+                        List.of("DS-104-1", "nose rib"),
+                        Hand.LEFT,
+                        Optional.of(Length.in(.032)),
+                        Optional.of(Length.in(.0315)),
+                        "sheet 7",
+                        "powder coater",
+                        Optional.of(LocalDate.of(2026, 12, 4)),
+                        List.of("corner-relief", "polish the inside"),
+                        Set.of("flute"),
+                        Set.of(build.faces().getFirst().face().id()),
+                        Optional.of(build.parts().getLast().id()))));
+        known = Edit.group(known, group.id(), g -> g.withPage("sheet 7, step 3"));
+        return Edit.layer(
+                known,
+                layer.id(),
+                l -> l.with(SheetHoles.NONE
+                        .all(new Come(Come.State.PILOT, Optional.of(Length.in(.098))))
+                        .with(row.id(), new Come(Come.State.BLANK, Optional.empty()))
+                        .withUncalled(List.of(new SheetHoles.Uncalled(Point.in(1, 2), Length.in(.19))))));
     }
 
     private static Build papered(Build begun, Build changed, Id.Bulletin id) {

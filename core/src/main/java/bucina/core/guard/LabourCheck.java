@@ -1,0 +1,125 @@
+package bucina.core.guard;
+
+import bucina.core.log.Labour;
+import bucina.core.log.LogEntry;
+import bucina.core.log.Logbook;
+import bucina.core.log.Work;
+import bucina.core.measure.InputException;
+import bucina.core.plan.Build;
+import bucina.core.plan.Group;
+import bucina.core.plan.Id;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Sees that work which sets no fastener is about what the build has, before it is written down. */
+final class LabourCheck {
+
+    /** Stands for an entry that found nothing; its part is none that a build has. */
+    private static final Labour.Found NOTHING =
+            new Labour.Found("", List.of(new Id.Part(Long.MAX_VALUE)), List.of(), List.of(), 0);
+
+    private final Build build;
+    private final Logbook log;
+    private final Optional<LogEntry> instead;
+
+    /**
+     * @param instead the entry it stands in place of
+     */
+    LabourCheck(Build build, Logbook log, Optional<LogEntry> instead) {
+        this.build = build;
+        this.log = log;
+        this.instead = instead;
+    }
+
+    void accept(Labour labour) {
+        switch (labour.what()) {
+            case Labour.Holes h -> h.sweeps().forEach(this::sweep);
+            case Labour.OnPart p -> part(p.part());
+            case Labour.Own o -> job(o.job());
+            case Labour.Stock s -> {}
+            case Labour.Found f -> found(f);
+        }
+    }
+
+    private void sweep(Labour.Sweep sweep) {
+        Set<Id.Hole> own = holes(group(sweep.group(), sweep.code()));
+        for (Work.LoggedHole hole : sweep.holes()) {
+            if (!own.contains(hole.id())) {
+                throw new InputException("hole " + hole.label() + " is not in group " + sweep.code());
+            }
+        }
+    }
+
+    private static Set<Id.Hole> holes(Group group) {
+        return group.rows().stream()
+                .flatMap(r -> r.holes().stream())
+                .map(h -> h.id())
+                .collect(Collectors.toSet());
+    }
+
+    private Group group(Id.Group id, String code) {
+        return build.faces().stream()
+                .flatMap(f -> f.face().groups().stream())
+                .filter(g -> g.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new InputException("group " + code + " is not in this build"));
+    }
+
+    private void part(Id.Part id) {
+        if (build.parts().stream().noneMatch(p -> p.id().equals(id))) {
+            throw new InputException("part " + id.n() + " is not in this build");
+        }
+    }
+
+    private void job(Id.Own id) {
+        if (build.workshop().jobs().stream().noneMatch(j -> j.id().equals(id))) {
+            throw new InputException("job own:" + id.n() + " is not in this build; it has "
+                    + (build.workshop().jobs().isEmpty()
+                            ? "no jobs of your own"
+                            : build.workshop().jobs().stream()
+                                    .map(j -> "own:" + j.id().n() + " (" + j.name() + ")")
+                                    .collect(Collectors.joining(", "))));
+        }
+    }
+
+    private void found(Labour.Found found) {
+        for (Id.Part part : found.parts()) {
+            part(part);
+            if (log.found(part) && !before().parts().contains(part)) {
+                throw new InputException("part " + build.part(part).name() + " is entered as found already");
+            }
+        }
+        Set<Id.Hole> known = new HashSet<>();
+        build.faces().forEach(f -> f.face().groups().forEach(g -> known.addAll(holes(g))));
+        Set<Id.Hole> mine = before().holes().stream().map(Work.LoggedHole::id).collect(Collectors.toSet());
+        for (Work.LoggedHole hole : found.holes()) {
+            if (!known.contains(hole.id())) {
+                throw new InputException("hole " + hole.label() + " is not in this build");
+            }
+            if (log.installedBy(hole.id()).isPresent() && !mine.contains(hole.id())) {
+                throw new InputException("hole " + hole.label() + " is logged as set in entry "
+                        + log.installedBy(hole.id()).orElseThrow().id() + ": it is not found, it was set");
+            }
+        }
+        for (Id.Group id : found.group()) {
+            Group group = group(id, found.name());
+            int left = group.count() - log.installed(group) + before().count();
+            if (found.count() > left) {
+                throw new InputException("group " + group.code() + " has " + left + " of " + group.count()
+                        + " left, found were " + found.count());
+            }
+        }
+    }
+
+    /** What the entry before said was found. */
+    private Labour.Found before() {
+        return instead.flatMap(LogEntry::labour)
+                .map(Labour::what)
+                .filter(Labour.Found.class::isInstance)
+                .map(Labour.Found.class::cast)
+                .orElse(NOTHING);
+    }
+}

@@ -1,0 +1,88 @@
+package bucina.core.log;
+
+import bucina.core.plan.Id;
+import java.util.List;
+import java.util.Optional;
+import org.pcollections.ConsPStack;
+import org.pcollections.HashTreePMap;
+import org.pcollections.HashTreePSet;
+import org.pcollections.PMap;
+import org.pcollections.PSet;
+import org.pcollections.PStack;
+
+/**
+ * What follows from the entries in force.
+ *
+ * @param corrected numbers of entries that another corrects
+ * @param holes     the entries in force that cover a hole, the last one on top
+ * @param typed     how many of a group without geometry are in and sound
+ * @param found     how often a part is said to be found finished
+ */
+record Entered(
+        PSet<Integer> corrected,
+        PMap<Id.Hole, PStack<LogEntry>> holes,
+        PMap<Id.Group, Integer> typed,
+        PMap<Id.Part, Integer> found) {
+
+    static final Entered NONE =
+            new Entered(HashTreePSet.empty(), HashTreePMap.empty(), HashTreePMap.empty(), HashTreePMap.empty());
+
+    /** The entry that counts for a hole. */
+    Optional<LogEntry> by(Id.Hole hole) {
+        return Optional.ofNullable(holes.get(hole)).map(s -> s.get(0));
+    }
+
+    /** The holes an entry covers. */
+    static List<Work.LoggedHole> holes(LogEntry entry) {
+        return entry.deed()
+                .map(d -> switch (d) {
+                    case Work w -> w.holes();
+                    case Labour l -> l.what() instanceof Labour.Found f ? f.holes() : List.<Work.LoggedHole>of();
+                })
+                .orElse(List.of());
+    }
+
+    /** With one entry more. */
+    Entered plus(LogEntry entry) {
+        PMap<Id.Hole, PStack<LogEntry>> next = holes;
+        for (Work.LoggedHole hole : holes(entry)) {
+            next = next.plus(
+                    hole.id(), next.getOrDefault(hole.id(), ConsPStack.empty()).plus(entry));
+        }
+        return new Entered(corrected, next, typed, found).counted(entry, 1);
+    }
+
+    /** Without an entry, which another corrects. */
+    Entered without(LogEntry entry) {
+        PMap<Id.Hole, PStack<LogEntry>> next = holes;
+        for (Work.LoggedHole hole : holes(entry)) {
+            PStack<LogEntry> left =
+                    next.getOrDefault(hole.id(), ConsPStack.empty()).minus(entry);
+            next = left.isEmpty() ? next.minus(hole.id()) : next.plus(hole.id(), left);
+        }
+        return new Entered(corrected.plus(entry.id()), next, typed, found).counted(entry, -1);
+    }
+
+    private Entered counted(LogEntry entry, int sign) {
+        PMap<Id.Group, Integer> counts = typed;
+        PMap<Id.Part, Integer> parts = found;
+        if (entry.work().filter(w -> w.holes().isEmpty()).isPresent()) {
+            Work work = entry.work().get();
+            counts = more(counts, work.group(), sign * work.sound());
+        }
+        if (entry.labour().map(Labour::what).orElse(null) instanceof Labour.Found f) {
+            for (Id.Group group : f.group()) {
+                counts = more(counts, group, sign * f.count());
+            }
+            for (Id.Part part : f.parts()) {
+                parts = more(parts, part, sign);
+            }
+        }
+        return new Entered(corrected, holes, counts, parts);
+    }
+
+    private static <K> PMap<K, Integer> more(PMap<K, Integer> counts, K key, int by) {
+        int next = counts.getOrDefault(key, 0) + by;
+        return next == 0 ? counts.minus(key) : counts.plus(key, next);
+    }
+}

@@ -1,0 +1,68 @@
+package bucina.store.json;
+
+import bucina.core.log.Labour;
+import bucina.core.log.LogEntry;
+import bucina.core.log.Logbook;
+import bucina.core.log.Operation;
+import bucina.core.log.PartMark;
+import bucina.core.log.Work;
+import bucina.core.measure.Length;
+import bucina.core.plan.Build;
+import bucina.core.plan.Group;
+import bucina.core.plan.Hole;
+import bucina.core.plan.Id;
+import bucina.core.plan.OwnJob;
+import bucina.core.plan.Part;
+import bucina.core.plan.Row;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** A log with an entry of every kind that sets no fastener, and marks on parts. */
+public final class FullLog {
+
+    private static final Instant AT = Instant.parse("2026-11-25T10:00:00.250Z");
+
+    private FullLog() {}
+
+    public static Logbook of(Build build) {
+        Part part = build.parts().getFirst();
+        OwnJob job = build.workshop().jobs().getFirst();
+        Group group = build.faces().getFirst().face().groups().getFirst();
+        Row row = group.rows().getFirst();
+        Hole hole = row.holes().getFirst();
+        List<Work.LoggedHole> holes = List.of(new Work.LoggedHole(hole.id(), row.label(hole)));
+        List<Labour.What> all = List.of(
+                new Labour.Holes(List.of(new Labour.Sweep(Operation.DEBURRED, group.id(), group.code(), holes))),
+                new Labour.OnPart(part.id(), part.name(), "deburr-edges"),
+                new Labour.Own(job.id(), job.name()),
+                new Labour.Stock("rivets, box 3"),
+                new Labour.Found("Root rib", List.of(part.id()), holes, List.of(), 0),
+                new Labour.Found("MW-9", List.of(), List.of(), List.of(new Id.Group(900)), 3));
+        List<LogEntry> entries = new ArrayList<>();
+        for (Labour.What what : all) {
+            entries.add(new LogEntry(entries.size() + 1, AT, Optional.empty(), Optional.of(labour(what)), ""));
+        }
+        return Logbook.of(
+                entries,
+                List.of(),
+                List.of(
+                        new PartMark(part.id(), "flute", AT, true, Optional.of(Length.in(.004)), "at the nose"),
+                        new PartMark(part.id(), "deburr-edges", AT),
+                        new PartMark(part.id(), "deburr-edges", AT).turned(AT.plusSeconds(9))));
+    }
+
+    private static Labour labour(Labour.What what) {
+        return new Labour(
+                what,
+                "sheet 7",
+                "M. Oake",
+                LocalDateTime.parse("2026-11-25T11:00"),
+                what instanceof Labour.Found ? 0 : 25,
+                "because",
+                "a note",
+                List.of());
+    }
+}
