@@ -32,6 +32,8 @@ import picocli.CommandLine.Spec;
             MarkCommand.class,
             ReachCommand.class,
             SetupsCommand.class,
+            PartCommand.class,
+            PartsCommand.class,
             DemoCommand.class
         },
         description = "Plans and logs rivet work on sheet-metal aircraft kits. Without a verb it opens the window.",

@@ -1,13 +1,19 @@
 package bucina.desk.cli;
 
+import bucina.core.form.AsFound;
 import bucina.core.form.Entries;
+import bucina.core.form.JobId;
+import bucina.core.form.PartForm;
 import bucina.core.guard.LogCheck;
+import bucina.core.log.Addition;
 import bucina.core.log.Disposition;
+import bucina.core.log.Labour;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.log.Used;
 import bucina.core.log.Work;
 import bucina.core.measure.Length;
+import bucina.core.part.PartStates;
 import bucina.core.plan.Build;
 import bucina.core.plan.Group;
 import bucina.core.plan.Row;
@@ -40,8 +46,19 @@ final class LogAddCommand implements Callable<Integer> {
     @ParentCommand
     private LogCommand log;
 
-    @Option(names = "--group", required = true, description = "Code of the group: US-1")
-    private String group;
+    @Option(names = "--group", description = "Code of the group: US-1")
+    private @Nullable String group;
+
+    @Option(
+            names = "--job",
+            description = "A job that sets no fastener: own:7, deburr-edges:Main rib 3, deburr:US-1:R1:Upper skin")
+    private @Nullable String job;
+
+    @Option(names = "--as-found", description = "Found as it is, nobody knows when: with --part or --group.")
+    private boolean found;
+
+    @Option(names = "--part", description = "A part found finished; may be given more than once.")
+    private List<String> parts = List.of();
 
     @Option(names = "--row", description = "Name of the row: R3")
     private @Nullable String row;
@@ -54,20 +71,20 @@ final class LogAddCommand implements Callable<Integer> {
     @Option(names = "--count", description = "How many, for a group without holes. Without it all that are left.")
     private @Nullable Integer count;
 
-    @Option(names = "--designation", required = true, description = "As used: MS20426AD3-3.5")
-    private String designation;
+    @Option(names = "--designation", description = "As used: MS20426AD3-3.5")
+    private @Nullable String designation;
 
     @Option(names = "--length", description = "Length as used, where it was cut.")
     private @Nullable String length;
 
-    @Option(names = "--who", required = true, description = "Who did it.")
-    private String who;
+    @Option(names = "--who", description = "Who did it.")
+    private @Nullable String who;
 
-    @Option(names = "--at", required = true, description = "When it was done: 2026-11-20T19:30")
-    private String at;
+    @Option(names = "--at", description = "When it was done: 2026-11-20T19:30")
+    private @Nullable String at;
 
-    @Option(names = "--minutes", required = true, description = "Time taken, whole minutes.")
-    private int minutes;
+    @Option(names = "--minutes", description = "Time taken, whole minutes.")
+    private @Nullable Integer minutes;
 
     @Option(names = "--tool", defaultValue = "", description = "Tool.")
     private String tool;
@@ -106,19 +123,96 @@ final class LogAddCommand implements Callable<Integer> {
         try (BuildFile file = common.told(BuildFile.open(log.file()))) {
             OnBuild.Opened opened = log.derived(file);
             List<Photo> pictures = photos.stream().map(PhotoFiles::read).toList();
-            LogEntry.Draft draft = draft(opened, pictures);
             LocalDateTime now = LocalDateTime.now(common.top().clock());
-            LogEntry entry = file.append(draft, pictures, common.top().clock(), others -> {
-                OnBuild.Opened is = others.map(log::derived).orElse(opened);
-                new LogCheck(is.derivation(), is.log()).accept(draft, now);
-            });
+            LogEntry entry = file.add(
+                            others -> {
+                                OnBuild.Opened is = others.map(log::derived).orElse(opened);
+                                Addition addition = addition(is, pictures, now);
+                                new LogCheck(is.derivation(), is.log())
+                                        .accept(addition.draft().orElseThrow(), now);
+                                return addition;
+                            },
+                            pictures,
+                            common.top().clock())
+                    .entry()
+                    .orElseThrow();
             common.answer(Common.object().put("id", entry.id()), List.of(Integer.toString(entry.id())));
             return Cli.FINE;
         }
     }
 
-    private LogEntry.Draft draft(OnBuild.Opened opened, List<Photo> pictures) {
-        Group found = opened.build()
+    private Addition addition(OnBuild.Opened is, List<Photo> pictures, LocalDateTime now) {
+        if (found) {
+            return Addition.of(found(is, now));
+        }
+        if (job != null) {
+            JobId.Said said = new JobId.Said(
+                    given(who, "--who", "\"M. Oake\""),
+                    Entries.when(given(at, "--at", "2026-11-20T19:30")),
+                    minutes(),
+                    because.strip(),
+                    note);
+            return JobId.of(job)
+                    .done(is.derivation(), is.log(), said, common.top().clock().instant());
+        }
+        return Addition.of(draft(is, pictures));
+    }
+
+    private static String given(@Nullable String value, String option, String example) {
+        if (value == null) {
+            throw Common.wrong(option + " is missing: add it like " + option + " " + example);
+        }
+        return value;
+    }
+
+    private int minutes() {
+        if (minutes == null) {
+            throw Common.wrong("--minutes is missing: add the whole minutes it took, like --minutes 40");
+        }
+        return minutes;
+    }
+
+    /** Nobody knows when it was done, nor who did it. */
+    private LogEntry.Draft found(OnBuild.Opened is, LocalDateTime now) {
+        if (minutes != null && minutes != 0) {
+            throw Common.wrong(
+                    "--minutes " + minutes + ": what was found as it is took no time of yours; leave it out");
+        }
+        PartStates states = PartStates.of(is.derivation(), is.log());
+        Labour.Found what = group == null
+                ? AsFound.parts(
+                        is.derivation(),
+                        is.log(),
+                        parts.stream()
+                                .map(p -> PartForm.none(common.lengths())
+                                        .named(states, p)
+                                        .id())
+                                .toList())
+                : AsFound.group(group(is, group), is.log(), rows(group(is, group)));
+        return LogEntry.Draft.install(new Labour(
+                what,
+                "",
+                who == null ? "not known" : who,
+                at == null ? now.withNano(0) : Entries.when(at),
+                0,
+                because.strip(),
+                note,
+                List.of()));
+    }
+
+    private List<Row> rows(Group of) {
+        List<Row> named = row == null
+                ? List.of()
+                : of.rows().stream().filter(r -> r.name().equalsIgnoreCase(row)).toList();
+        if (row != null && named.isEmpty()) {
+            throw Common.wrong("group " + of.code() + " has no row \"" + row + "\"; it has "
+                    + of.rows().stream().map(Row::name).collect(Collectors.joining(", ")));
+        }
+        return named;
+    }
+
+    private static Group group(OnBuild.Opened opened, String group) {
+        return opened.build()
                 .group(group)
                 .orElseThrow(() -> Common.wrong("there is no group \"" + group + "\"; this build has "
                         + opened.build().faces().stream()
@@ -126,7 +220,11 @@ final class LogAddCommand implements Callable<Integer> {
                                 .map(Group::code)
                                 .collect(Collectors.joining(", "))))
                 .group();
-        Used used = Used.parse(found.fastener(), designation);
+    }
+
+    private LogEntry.Draft draft(OnBuild.Opened opened, List<Photo> pictures) {
+        Group found = group(opened, given(group, "--group", "US-1, or --job, or --as-found"));
+        Used used = Used.parse(found.fastener(), given(designation, "--designation", "MS20426AD3-3.5"));
         Optional<Length> usedLength = length == null || used.length().isEmpty()
                 ? used.length()
                 : Optional.of(common.lengths().parsePositive(length, "--length"));
@@ -142,9 +240,9 @@ final class LogAddCommand implements Callable<Integer> {
                 many,
                 used.code(),
                 usedLength,
-                who,
-                Entries.when(at),
-                minutes,
+                given(who, "--who", "\"M. Oake\""),
+                Entries.when(given(at, "--at", "2026-11-20T19:30")),
+                minutes(),
                 setup,
                 Entries.readings(readings, common.lengths()),
                 rejects(),
