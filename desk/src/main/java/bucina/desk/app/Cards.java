@@ -12,6 +12,7 @@ import bucina.desk.card.MixCard;
 import bucina.desk.card.NutPlateCard;
 import bucina.desk.card.OutCard;
 import bucina.desk.card.PanelCard;
+import bucina.desk.card.PartListsCard;
 import bucina.desk.card.ReachCard;
 import bucina.desk.card.SearchCard;
 import bucina.desk.card.StationsCard;
@@ -207,6 +208,10 @@ public final class Cards implements AutoCloseable {
 
     private boolean lostShown() {
         return card.filter(c -> c instanceof LostCard).isPresent();
+    }
+
+    void partLists() {
+        show(new PartListsCard(desk, this::putAway));
     }
 
     void callouts() {

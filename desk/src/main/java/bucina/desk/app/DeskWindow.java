@@ -10,6 +10,7 @@ import bucina.desk.look.Palette;
 import bucina.desk.look.Shown;
 import bucina.desk.look.Ties;
 import bucina.desk.papers.PapersRoom;
+import bucina.desk.parts.PartsRoom;
 import bucina.desk.rules.RulesRoom;
 import bucina.desk.session.DemoBuild;
 import bucina.desk.session.Desk;
@@ -71,7 +72,8 @@ public final class DeskWindow implements Shown {
                 .with(Desk.Room.SUMS, this::sumsRoom)
                 .with(Desk.Room.LOGBOOK, () -> new LogbookRoom(desk))
                 .with(Desk.Room.RULES, () -> new RulesRoom(desk))
-                .with(Desk.Room.PAPERS, () -> new PapersRoom(desk));
+                .with(Desk.Room.PAPERS, () -> new PapersRoom(desk))
+                .with(Desk.Room.PARTS, () -> new PartsRoom(desk, cards::partLists));
         keys = new Keys(desk, this);
         finder = new Finder(desk, keys.commands(), this::kept);
         top = new TopBar(desk, timer, this::search);
@@ -193,6 +195,10 @@ public final class DeskWindow implements Shown {
 
     public BenchSide bench() {
         return sheetRoom.bench();
+    }
+
+    Optional<PartsRoom> parts() {
+        return desk.roomProperty().get() == Desk.Room.PARTS ? rooms.entered(PartsRoom.class) : Optional.empty();
     }
 
     Optional<LogbookRoom> logbook() {

@@ -1,6 +1,7 @@
 package bucina.desk.app;
 
 import bucina.core.sums.Sums;
+import bucina.desk.parts.PartsRoom;
 import bucina.desk.session.Command;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Finder;
@@ -39,6 +40,7 @@ final class Keys {
         this.desk = desk;
         this.window = window;
         commands = Stream.of(
+                        PartsRoom.commands(desk, s -> () -> window.parts().ifPresent(r -> r.stands(s))),
                         new WorkCommands(desk, window).all(),
                         window.bench().commands(),
                         new WindowCommands(desk, window).all(),
@@ -144,11 +146,15 @@ final class Keys {
             // Undo and redo of what is typed belong to the field.
             case ALWAYS -> typing && (c.key().equals("Ctrl+Z") || c.key().equals("Ctrl+Y"));
             case FREE -> typing || onDisabledField || window.cards().covered();
-            case LOGBOOK ->
-                typing
-                        || onDisabledField
-                        || window.cards().covered()
-                        || desk.roomProperty().get() != Desk.Room.LOGBOOK;
+            case LOGBOOK -> elsewhere(typing, Desk.Room.LOGBOOK);
+            case PARTS -> elsewhere(typing, Desk.Room.PARTS);
         };
+    }
+
+    private boolean elsewhere(boolean typing, Desk.Room room) {
+        return typing
+                || onDisabledField
+                || window.cards().covered()
+                || desk.roomProperty().get() != room;
     }
 }

@@ -20,7 +20,9 @@ public record Command(String id, String words, String key, Scope scope, boolean 
         /** Where nothing is typed and no card lies over the window. */
         FREE,
         /** Where nothing is typed, in the logbook room. */
-        LOGBOOK
+        LOGBOOK,
+        /** Where nothing is typed, in the parts room. */
+        PARTS
     }
 
     public Command {

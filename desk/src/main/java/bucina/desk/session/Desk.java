@@ -32,13 +32,15 @@ public final class Desk implements AutoCloseable {
         /** The sheet on the bench. */
         SHEET("Sheet", "Sheet room"),
         /** Bends, cutting, fasteners: sums with a picture. */
-        SUMS("Bench sums", "Bench sums room: bends, cutting, bolts"),
+        SUMS("Sums", "Bench sums room: bends, cutting, bolts"),
         /** Everything logged. */
         LOGBOOK("Logbook", "Logbook room"),
         /** The limits in force. */
         RULES("Rules", "Rules room: limits, and what another rule set changes"),
         /** Queries, accepted findings, bulletins, the other hand. */
-        PAPERS("Papers", "Papers room: queries, bulletins, the other hand");
+        PAPERS("Papers", "Papers room: queries, bulletins, the other hand"),
+        /** Every part, how it stands and what it owes. */
+        PARTS("Parts", "Parts room: how each part stands, what is owed to it");
 
         private final String word;
         private final String title;
@@ -72,6 +74,7 @@ public final class Desk implements AutoCloseable {
     private final BooleanProperty changing = new SimpleBooleanProperty();
     private boolean attempting;
     private final ObjectProperty<Optional<Id.Layer>> layer = new SimpleObjectProperty<>(Optional.empty());
+    private final ObjectProperty<Optional<Id.Part>> part = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Room> room = new SimpleObjectProperty<>(Room.SHEET);
     private final ObjectProperty<Task> task = new SimpleObjectProperty<>(Task.of(Operation.FINAL_SIZE));
 
@@ -163,6 +166,11 @@ public final class Desk implements AutoCloseable {
     /** The sheet picked for a change; empty if none is. */
     public ObjectProperty<Optional<Id.Layer>> layerProperty() {
         return layer;
+    }
+
+    /** The part picked, which is lit up on every face; empty if none is. */
+    public ObjectProperty<Optional<Id.Part>> partProperty() {
+        return part;
     }
 
     /** The sheet picked, as it is now; empty if none is, or it is gone or on another face. */

@@ -3,6 +3,7 @@ package bucina.desk.sheet;
 import bucina.core.measure.LengthFormat;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Face;
+import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Zone;
 import bucina.core.sheet.Box;
@@ -17,6 +18,7 @@ import bucina.desk.look.Type;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
@@ -51,25 +53,58 @@ final class SheetPainter {
 
     /** Sheets from the far side to the near side: what lies under the largest sheet is dashed, as on a drawing. */
     void layers(FaceReading reading) {
-        Face face = reading.face();
-        int skin = largest(face.layers());
-        if (skin < 0) {
-            return;
-        }
-        path(face.layers().get(skin));
-        g.setFill(p.metal());
-        g.fill();
-        behind(face, skin);
-        g.setLineWidth(1.6);
-        path(face.layers().get(skin));
-        g.stroke();
-        before(skin, face);
-        names(reading, skin);
+        layers(reading, l -> true, Optional.empty());
     }
 
-    private void before(int skin, Face face) {
+    /**
+     * The same where not every sheet is on: what is off is a ghost outline, and what is on behind it is seen.
+     *
+     * @param on  the sheets whose parts are on
+     * @param lit a part that is lit up
+     */
+    void layers(FaceReading reading, Predicate<Layer> on, Optional<Id.Part> lit) {
+        List<Layer> there = reading.face().layers().stream().filter(on).toList();
+        int skin = largest(there);
+        if (skin >= 0) {
+            path(there.get(skin));
+            g.setFill(p.metal());
+            g.fill();
+            behind(there, skin);
+            g.setLineWidth(1.6);
+            path(there.get(skin));
+            g.stroke();
+            before(skin, there);
+        }
+        reading.face().layers().stream().filter(on.negate()).forEach(this::ghost);
+        lit.ifPresent(part -> reading.face().layers().stream()
+                .filter(l -> l.part().equals(part))
+                .forEach(this::lit));
+        names(reading, largest(reading.face().layers()));
+    }
+
+    /** The outline of a sheet that is off. */
+    private void ghost(Layer layer) {
+        path(layer);
+        g.setStroke(p.soft());
+        g.setLineWidth(1);
+        g.setLineDashes(2, 5);
+        g.stroke();
+        g.setLineDashes((double[]) null);
+    }
+
+    private void lit(Layer layer) {
+        Color blue = p.layout();
+        path(layer);
+        g.setFill(Color.color(blue.getRed(), blue.getGreen(), blue.getBlue(), 0.28));
+        g.fill();
+        g.setStroke(blue);
+        g.setLineWidth(2);
+        g.stroke();
+    }
+
+    private void before(int skin, List<Layer> layers) {
         for (int i = skin - 1; i >= 0; i--) {
-            path(face.layers().get(i));
+            path(layers.get(i));
             g.setGlobalAlpha(0.75);
             g.setFill(p.metal().interpolate(p.film(), 0.55));
             g.fill();
@@ -78,9 +113,9 @@ final class SheetPainter {
         }
     }
 
-    private void behind(Face face, int skin) {
-        for (int i = face.layers().size() - 1; i > skin; i--) {
-            path(face.layers().get(i));
+    private void behind(List<Layer> layers, int skin) {
+        for (int i = layers.size() - 1; i > skin; i--) {
+            path(layers.get(i));
             g.setGlobalAlpha(0.55);
             g.setFill(p.shade());
             g.fill();
@@ -89,8 +124,8 @@ final class SheetPainter {
         g.setLineWidth(1);
         g.setStroke(p.edge());
         g.setLineDashes(5, 3);
-        for (int i = face.layers().size() - 1; i > skin; i--) {
-            path(face.layers().get(i));
+        for (int i = layers.size() - 1; i > skin; i--) {
+            path(layers.get(i));
             g.stroke();
         }
         g.setLineDashes((double[]) null);

@@ -1,0 +1,69 @@
+package bucina.desk.parts;
+
+import bucina.desk.look.Ui;
+import bucina.desk.session.Desk;
+import bucina.desk.session.PartLines;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.geometry.Insets;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.VBox;
+
+/** One part, open: how it stands, what is owed, where it lies, what is said of it. */
+final class PartDetail extends ScrollPane {
+
+    private final Label title = Ui.wrapped("", "bench-title");
+    private final Label stands = Ui.wrapped("", "soft");
+    private final VBox body = new VBox(14);
+    private final PartStands standing;
+    private final PartOwes owes;
+    private final PartSheets sheets;
+    private final PartFacts facts;
+    private final Label none = Ui.wrapped(
+            "No part is listed. Parts come with the sheets you make or bring in; a part that is not drawn is added here.",
+            "soft");
+
+    PartDetail(Desk desk, Consumer<String> refused) {
+        standing = new PartStands(desk, refused);
+        owes = new PartOwes(desk, refused);
+        sheets = new PartSheets(desk, refused);
+        facts = new PartFacts(desk, refused);
+        body.setPadding(new Insets(4, 18, 14, 18));
+        setContent(body);
+        setFitToWidth(true);
+        setPrefWidth(430);
+        setMinWidth(430);
+        setHbarPolicy(ScrollBarPolicy.NEVER);
+        setFocusTraversable(false);
+        setId("part-detail");
+    }
+
+    /**
+     * Shows a part.
+     *
+     * @param all every part, for what is chosen among others
+     */
+    void show(Optional<PartLines.Line> line, List<PartLines.Line> all) {
+        if (line.isEmpty()) {
+            body.getChildren().setAll(none);
+            return;
+        }
+        PartLines.Line part = line.get();
+        String number = part.part().particulars().number();
+        title.setText(part.part().name() + (number.isEmpty() ? "" : "  " + number));
+        stands.setText(part.part().kind().word() + ", " + part.part().material().code() + "; " + part.stands() + ".");
+        standing.show(part);
+        owes.show(part, all);
+        sheets.show(part, all);
+        facts.show(part);
+        body.getChildren().setAll(title, stands, standing, owes, sheets, facts);
+    }
+
+    /** Puts the keyboard into the name of the part shown. */
+    void nameIt() {
+        facts.nameIt();
+        setVvalue(1);
+    }
+}

@@ -1,0 +1,284 @@
+package bucina.desk.parts;
+
+import static bucina.desk.session.Command.Scope.PARTS;
+
+import bucina.core.edit.PartEdits;
+import bucina.core.form.PartForm;
+import bucina.core.measure.Length;
+import bucina.core.measure.LengthFormat;
+import bucina.core.plan.Hand;
+import bucina.core.plan.Id;
+import bucina.core.plan.Part;
+import bucina.core.plan.Standing;
+import bucina.core.refit.LookAlikes;
+import bucina.core.stack.Derivation;
+import bucina.desk.look.ShownPane;
+import bucina.desk.look.Ui;
+import bucina.desk.look.Worded;
+import bucina.desk.session.Command;
+import bucina.desk.session.Desk;
+import bucina.desk.session.Latest;
+import bucina.desk.session.PartLines;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+
+/** Lists the parts of the build; the one chosen stands open at the right, where it is changed. */
+public final class PartsRoom extends ShownPane {
+
+    private final Desk desk;
+    private final TextField search = new TextField();
+    private final ComboBox<PartLines.Show> show = new ComboBox<>();
+    private final ComboBox<PartLines.Sort> sort = new ComboBox<>();
+    private final Label totals = Ui.label("", "soft");
+    private final Label said = Ui.wrapped("", "stop-text");
+    private final ListView<PartLines.Line> list = new ListView<>();
+    private final PartDetail detail;
+    private final Latest latest;
+    private List<PartLines.Line> all = List.of();
+    private Map<Id.Part, List<LookAlikes>> likes = Map.of();
+    private @Nullable Derivation compared;
+    private boolean filling;
+
+    /**
+     * @param lists opens the card that takes a list of parts in and writes one out
+     */
+    public PartsRoom(Desk desk, Runnable lists) {
+        this.desk = desk;
+        latest = desk.session().latest();
+        detail = new PartDetail(desk, this::refused);
+        getStyleClass().add("parts-room");
+        setTop(top(lists));
+        list.setId("part-list");
+        list.setAccessibleText("Parts");
+        list.setCellFactory(v -> new Cell());
+        list.setPlaceholder(Ui.wrapped("No part is so. Choose \"all parts\", or clear the search.", "soft"));
+        list.getSelectionModel().selectedItemProperty().addListener((o, was, now) -> chosen(now));
+        setCenter(list);
+        BorderPane.setMargin(list, new Insets(0, 0, 12, 16));
+        setRight(detail);
+        ties.on(desk.session().snapshotProperty(), this::fill);
+        ties.on(desk.look().unitProperty(), this::fill);
+        ties.on(desk.look().darkProperty(), this::fill);
+        fill();
+    }
+
+    private VBox top(Runnable lists) {
+        search.setId("part-search");
+        search.setPromptText("search: name, number, page, what is owed");
+        search.setAccessibleText("Search the parts");
+        search.setPrefColumnCount(24);
+        search.textProperty().addListener((o, was, now) -> list());
+        choice(show, List.of(PartLines.Show.values()), PartLines.Show.ALL, PartLines.Show::word, "part-show");
+        choice(sort, List.of(PartLines.Sort.values()), PartLines.Sort.FITTING, PartLines.Sort::word, "part-sort");
+        show.setAccessibleText("Which parts are listed");
+        sort.setAccessibleText("In which order");
+        Button add = Ui.button("Add a part", "", this::add);
+        add.setId("part-add");
+        add.setDisable(desk.session().readOnly());
+        Button in = Ui.button("Lists", "", lists, "quiet");
+        in.setId("part-lists");
+        HBox line = new HBox(10, Ui.label("Parts", "room-title"), search, show, sort, Ui.spring(), add, in);
+        line.setAlignment(Pos.CENTER_LEFT);
+        Ui.shown(said, false);
+        VBox top = new VBox(6, line, totals, said);
+        top.setPadding(new Insets(12, 16, 10, 16));
+        return top;
+    }
+
+    private <T> void choice(ComboBox<T> box, List<T> values, T first, Function<T, String> word, String id) {
+        box.getItems().setAll(values);
+        box.setConverter(new Worded<>(word));
+        box.setValue(first);
+        box.setId(id);
+        box.valueProperty().addListener((o, was, now) -> list());
+    }
+
+    /** Shows a sentence about what could not be done; a blank one takes it away. */
+    private void refused(String sentence) {
+        said.setText(sentence);
+        Ui.shown(said, !sentence.isBlank());
+    }
+
+    private void fill() {
+        refused("");
+        all = PartLines.of(desk.session().snapshot(), likes);
+        list();
+        Derivation now = desk.session().snapshot().derivation();
+        if (compared != now) {
+            compared = now;
+            latest.ask(
+                    () -> LookAlikes.of(now),
+                    found -> {
+                        if (!found.equals(likes)) {
+                            likes = found;
+                            all = PartLines.of(desk.session().snapshot(), likes);
+                            list();
+                        }
+                    },
+                    this::refused);
+        }
+    }
+
+    private void list() {
+        if (filling) {
+            return;
+        }
+        filling = true;
+        Optional<Id.Part> before = desk.partProperty().get();
+        List<PartLines.Line> lines = PartLines.shown(all, show.getValue(), sort.getValue(), search.getText());
+        list.getItems().setAll(lines);
+        totals.setText(PartLines.together(all) + (lines.size() == all.size() ? "" : "; " + lines.size() + " listed"));
+        int at = 0;
+        for (int i = 0; i < lines.size(); i++) {
+            at = before.filter(lines.get(i).part().id()::equals).isPresent() ? i : at;
+        }
+        list.getSelectionModel().clearAndSelect(at);
+        filling = false;
+        chosen(list.getSelectionModel().getSelectedItem());
+    }
+
+    private void chosen(PartLines.@Nullable Line line) {
+        if (filling) {
+            return;
+        }
+        desk.partProperty().set(Optional.ofNullable(line).map(l -> l.part().id()));
+        detail.show(Optional.ofNullable(line), all);
+    }
+
+    private void add() {
+        String name = free("New part");
+        desk.session()
+                .plan(
+                        "adding " + name,
+                        b -> PartForm.none(desk.lengths()).add(b, name),
+                        () -> {
+                            Part part =
+                                    desk.session().snapshot().build().parts().getLast();
+                            desk.partProperty().set(Optional.of(part.id()));
+                            list();
+                            list.scrollTo(list.getSelectionModel().getSelectedIndex());
+                            detail.nameIt();
+                        },
+                        this::refused);
+    }
+
+    private String free(String name) {
+        int n = 1;
+        while (desk.session()
+                .snapshot()
+                .parts()
+                .named(name + (n == 1 ? "" : " " + n))
+                .isPresent()) {
+            n++;
+        }
+        return name + (n == 1 ? "" : " " + n);
+    }
+
+    /** Puts the keyboard into the list. */
+    @Override
+    public void enter() {
+        desk.partProperty().get().ifPresent(p -> list());
+        list.requestFocus();
+    }
+
+    /** Keys that say how the part chosen stands. */
+    public static List<Command> commands(Desk desk, Function<Standing, Runnable> does) {
+        List<Command> commands = new ArrayList<>();
+        for (Standing standing : Standing.values()) {
+            commands.add(Command.changes(
+                    "part-" + standing.code(),
+                    "The part chosen is " + standing.word(),
+                    key(standing),
+                    PARTS,
+                    does.apply(standing)));
+        }
+        return commands;
+    }
+
+    static String key(Standing standing) {
+        return Integer.toString(standing.ordinal() + 1);
+    }
+
+    /** Says how the part chosen stands. */
+    public void stands(Standing standing) {
+        desk.partProperty().get().ifPresent(id -> {
+            Part part = desk.session().snapshot().build().part(id);
+            desk.session()
+                    .plan(
+                            part.name() + " is " + standing.word(),
+                            b -> PartEdits.stands(b, desk.session().snapshot().parts(), id, standing),
+                            () -> {},
+                            this::refused);
+        });
+    }
+
+    /** A part as one line with its figures in columns. */
+    private final class Cell extends ListCell<PartLines.Line> {
+        @Override
+        protected void updateItem(PartLines.@Nullable Line line, boolean isEmpty) {
+            super.updateItem(line, isEmpty);
+            setText(null);
+            setGraphic(isEmpty || line == null ? null : row(line));
+            setAccessibleText(line == null ? "" : line.part().name() + ", " + line.stands());
+        }
+
+        private HBox row(PartLines.Line line) {
+            Part part = line.part();
+            HBox row = new HBox(
+                    8,
+                    column(part.particulars().number(), 76, "log-code"),
+                    column(part.name(), 170, "plain"),
+                    column(hand(part), 40, "soft"),
+                    column(gauge(part), 118, "plain"),
+                    column(line.standing().word(), 92, line.standing().away() ? "attention-text" : "plain"),
+                    column(faces(line), 74, "soft"),
+                    column(line.owed() == 0 ? "" : "owes " + line.owed(), 58, "attention-text"),
+                    column(line.likes().isEmpty() ? "" : "alike", 40, "soft"),
+                    column(part.particulars().page(), 60, "soft"));
+            row.setAlignment(Pos.CENTER_LEFT);
+            return row;
+        }
+
+        private static String hand(Part part) {
+            return part.particulars().hand() == Hand.NONE
+                    ? ""
+                    : part.particulars().hand().word();
+        }
+
+        private static String faces(PartLines.Line line) {
+            int n = line.faces().size();
+            return n == 0 ? "no face" : n + (n == 1 ? " face" : " faces");
+        }
+
+        private String gauge(Part part) {
+            String called = part.particulars().called().map(this::length).orElse("");
+            String measured = part.particulars().measured().map(this::length).orElse("");
+            return measured.isEmpty() || measured.equals(called) ? called : called + " is " + measured;
+        }
+
+        private String length(Length length) {
+            return LengthFormat.trade(length, desk.unit());
+        }
+
+        private static Label column(String text, double width, String style) {
+            Label label = Ui.label(text, style);
+            label.setStyle("-fx-min-width: %1$.2fem; -fx-pref-width: %1$.2fem;".formatted(width / 13));
+            return label;
+        }
+    }
+}
