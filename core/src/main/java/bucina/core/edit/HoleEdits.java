@@ -2,6 +2,7 @@ package bucina.core.edit;
 
 import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
+import bucina.core.plan.Deviation;
 import bucina.core.plan.Face;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hole;
@@ -258,6 +259,26 @@ public final class HoleEdits {
         if (points.isEmpty()) {
             throw new InputException("a row needs at least one hole: give a first, a last and a pitch like 1");
         }
+    }
+
+    /** Holes that have something otherwise than their group, or nothing any more. */
+    public static Build deviate(Build build, Set<Id.Hole> holes, Optional<Deviation> deviation) {
+        Build next = build;
+        for (Build.FaceRef ref : build.faces()) {
+            for (Group group : ref.face().groups()) {
+                for (Row row : group.rows()) {
+                    if (row.holes().stream().anyMatch(h -> holes.contains(h.id()))) {
+                        next = Edit.row(
+                                next,
+                                row.id(),
+                                r -> r.withHoles(r.holes().stream()
+                                        .map(h -> holes.contains(h.id()) ? h.with(deviation) : h)
+                                        .toList()));
+                    }
+                }
+            }
+        }
+        return next;
     }
 
     /** A row of new holes added to a group. */

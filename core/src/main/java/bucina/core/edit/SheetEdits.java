@@ -86,6 +86,35 @@ public final class SheetEdits {
         });
     }
 
+    /**
+     * An opening cut into a sheet.
+     *
+     * @throws InputException if it does not lie inside the sheet, clear of its other openings
+     */
+    public static Build cut(Build build, Id.Layer id, Ring opening) {
+        return Edit.layer(build, id, layer -> {
+            for (Corner corner : opening.corners()) {
+                if (!layer.outline().covers(corner.at())) {
+                    throw new InputException("the opening leaves " + layer.name() + " at "
+                            + corner.at().across() + ", " + corner.at().up()
+                            + ", or meets another opening: give a place inside the sheet");
+                }
+            }
+            List<Ring> openings = new ArrayList<>(layer.outline().openings());
+            openings.add(opening);
+            return layer.withOutline(new Outline(layer.outline().outer(), openings));
+        });
+    }
+
+    /** An opening of a sheet, by its number from 0, closed again. */
+    public static Build close(Build build, Id.Layer id, int opening) {
+        return Edit.layer(build, id, layer -> {
+            List<Ring> openings = new ArrayList<>(layer.outline().openings());
+            openings.remove(opening);
+            return layer.withOutline(new Outline(layer.outline().outer(), openings));
+        });
+    }
+
     /** A layer moved nearer to the side the face is viewed from, or farther. */
     public static Build order(Build build, Id.Layer id, boolean nearer) {
         Face face = Edit.faceOf(build, id);

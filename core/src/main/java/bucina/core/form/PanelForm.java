@@ -8,11 +8,13 @@ import bucina.core.measure.LengthParser;
 import bucina.core.measure.Unit;
 import bucina.core.panel.PanelPlan;
 import bucina.core.plan.Hand;
+import bucina.core.plan.Id;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
 import bucina.core.sheet.Ring;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** The figures of a panel as they are typed. */
 public final class PanelForm {
@@ -36,6 +38,11 @@ public final class PanelForm {
     }
 
     public String name = "";
+    /** The assembly it goes into; empty for one of its own. */
+    public Optional<Id.Assembly> into = Optional.empty();
+    /** The part its skin is a sheet of; empty for one of its own. */
+    public Optional<Id.Part> skinPart = Optional.empty();
+
     public Hand hand = Hand.LEFT;
     public Shape shape = Shape.TAPER;
     public String length = "";

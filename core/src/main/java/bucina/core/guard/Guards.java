@@ -8,6 +8,7 @@ import bucina.core.log.Operation;
 import bucina.core.measure.LengthFormat;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
+import bucina.core.plan.Deviation;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
@@ -102,8 +103,16 @@ public final class Guards {
         }
         return hole.hole()
                 .deviation()
+                .filter(Guards::otherwise)
                 .map(d -> hole.label() + " differs from its group: it takes "
                         + LengthFormat.trade(hole.solution().hole(), unit) + ", " + d.reason());
+    }
+
+    /** True if a hole takes something else than its group; one that is only held open does not. */
+    private static boolean otherwise(Deviation d) {
+        return d.hole().isPresent()
+                || d.fastener().isPresent()
+                || d.preparation().isPresent();
     }
 
     /** P2: every sheet of the stack is on. */

@@ -4,6 +4,7 @@ import bucina.core.log.Logbook;
 import bucina.core.measure.Length;
 import bucina.core.part.PartStates;
 import bucina.core.plan.Build;
+import bucina.core.plan.Deviation;
 import bucina.core.plan.Face;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hold;
@@ -110,6 +111,15 @@ public final class Holds {
     public Optional<Held> of(HoleReading reading) {
         Group group = reading.group();
         Hold hold = group.holes().hold();
+        Optional<String> alone = reading.hole().deviation().flatMap(Deviation::until);
+        if (alone.isPresent()) {
+            return Optional.of(new Held(
+                    List.of(),
+                    alone.get(),
+                    Optional.empty(),
+                    false,
+                    group.holes().present()));
+        }
         if (hold == Hold.SET) {
             return Optional.empty();
         }

@@ -12,7 +12,9 @@ import bucina.core.plan.Group;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
+import bucina.core.plan.Particulars;
 import bucina.core.plan.Row;
+import bucina.core.plan.Standing;
 import bucina.core.rule.EdgeRule;
 import bucina.core.rule.RuleKey;
 import bucina.core.sheet.Box;
@@ -23,6 +25,7 @@ import bucina.core.sheet.Ring;
 import bucina.core.sheet.Segment;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -49,6 +52,7 @@ public final class Panel {
 
     private final Build build;
     private final PanelPlan plan;
+    private final Place place;
     private final Length margin;
     private final List<Part> parts = new ArrayList<>();
     private final List<Layer> structure = new ArrayList<>();
@@ -56,9 +60,10 @@ public final class Panel {
     private long next;
     private int rowCount;
 
-    private Panel(Build build, PanelPlan plan) {
+    private Panel(Build build, PanelPlan plan, Place place) {
         this.build = build;
         this.plan = plan;
+        this.place = place;
         this.next = build.nextId();
         this.margin = EdgeRule.of(
                         build.rules(), plan.fastener().shank(), plan.fastener().flush())
@@ -72,19 +77,67 @@ public final class Panel {
      * @throws InputException if a figure does not fit, such as a spar off the skin or a name that is taken
      */
     public static Build add(Build build, PanelPlan plan) {
+        return add(build, plan, Place.ALONE);
+    }
+
+    /**
+     * Where a panel goes.
+     *
+     * @param into the assembly it is one face of; empty for one of its own. Its spars, ribs and doublers are the
+     *     parts of their names that lie on that assembly's faces, where there are such
+     * @param skin the part that its skin is a sheet of, such as a spar whose web it is; empty for a part of its own
+     */
+    public record Place(Optional<Id.Assembly> into, Optional<Id.Part> skin) {
+
+        /** An assembly of its own, and parts of its own. */
+        public static final Place ALONE = new Place(Optional.empty(), Optional.empty());
+    }
+
+    /**
+     * The build with the panel added as a face.
+     *
+     * @throws InputException if a figure does not fit, such as a spar off the skin or a name that is taken
+     */
+    public static Build add(Build build, PanelPlan plan, Place place) {
         if (build.face(plan.name()).isPresent()) {
             throw new InputException("there is a face " + plan.name() + " already: give the panel another name");
         }
-        return new Panel(build, plan).made();
+        return new Panel(build, plan, place).made();
     }
 
     /** The face that {@link #add} put last. */
     public static Face face(Build made) {
-        return made.assemblies().getLast().faces().getLast();
+        return made.faces().stream()
+                .map(Build.FaceRef::face)
+                .max(Comparator.comparingLong(f -> f.id().n()))
+                .orElseThrow();
+    }
+
+    /** Parts that a panel of these names would share with an assembly. */
+    public static List<Part> shared(Build build, PanelPlan plan, Id.Assembly into) {
+        Set<String> names = new HashSet<>();
+        plan.spars().forEach(s -> names.add(s.name().toLowerCase(Locale.ROOT)));
+        plan.ribs().forEach(r -> names.add(r.name().toLowerCase(Locale.ROOT)));
+        plan.doublers().forEach(d -> names.add(d.name().toLowerCase(Locale.ROOT)));
+        return there(build, into).stream()
+                .filter(p -> names.contains(p.name().toLowerCase(Locale.ROOT)))
+                .toList();
+    }
+
+    private static List<Part> there(Build build, Id.Assembly into) {
+        return build.assemblies().stream()
+                .filter(a -> a.id().equals(into))
+                .flatMap(a -> a.faces().stream())
+                .flatMap(f -> f.layers().stream())
+                .map(Layer::part)
+                .distinct()
+                .map(build::part)
+                .toList();
     }
 
     private Build made() {
-        Part skin = part(plan.name(), plan.spars().size() + plan.ribs().size() > 0 ? 3 : 1);
+        int order = plan.spars().size() + plan.ribs().size() > 0 ? 3 : 1;
+        Part skin = place.skin().map(build::part).orElseGet(() -> own(plan.name(), order, Part.Kind.SKIN));
         Layer sheet =
                 layer(skin, plan.name(), plan.skin().thickness(), plan.skin().outline(), List.of());
         List<Group> groups = new ArrayList<>();
@@ -101,18 +154,34 @@ public final class Panel {
         }
         List<Layer> layers = new ArrayList<>(List.of(sheet));
         for (PanelPlan.Doubler d : plan.doublers()) {
-            layers.add(layer(part(d.name(), 2), d.name(), d.thickness(), Outline.rectangle(d.a(), d.b()), List.of()));
+            layers.add(layer(
+                    part(d.name(), 2, Part.Kind.SHEET),
+                    d.name(),
+                    d.thickness(),
+                    Outline.rectangle(d.a(), d.b()),
+                    List.of()));
         }
         layers.addAll(structure);
         Face face = new Face(
                 new Id.Face(next++), plan.name(), plan.viewed(), plan.xToward(), plan.yToward(), layers, groups);
-        Assembly assembly =
-                new Assembly(new Id.Assembly(next++), plan.name(), plan.hand(), plan.unit(), List.of(), List.of(face));
         List<Part> all = new ArrayList<>(build.parts());
         all.addAll(parts);
+        return build.withParts(all, next).withAssemblies(with(face), next).checked();
+    }
+
+    private List<Assembly> with(Face face) {
         List<Assembly> assemblies = new ArrayList<>(build.assemblies());
-        assemblies.add(assembly);
-        return build.withParts(all, next).withAssemblies(assemblies, next).checked();
+        if (place.into().isEmpty()) {
+            assemblies.add(new Assembly(
+                    new Id.Assembly(next++), plan.name(), plan.hand(), plan.unit(), List.of(), List.of(face)));
+            return assemblies;
+        }
+        assemblies.replaceAll(a -> {
+            List<Face> faces = new ArrayList<>(a.faces());
+            faces.add(face);
+            return a.id().equals(place.into().get()) ? a.withFaces(faces) : a;
+        });
+        return assemblies;
     }
 
     private String letters() {
@@ -134,8 +203,17 @@ public final class Panel {
                 .anyMatch(g -> g.code().startsWith(letters + "-"));
     }
 
-    private Part part(String name, int order) {
-        Part part = new Part(new Id.Part(next++), name, plan.material(), order, true);
+    /** The part of a name in the assembly, or one of its own. */
+    private Part part(String name, int order, Part.Kind kind) {
+        return place.into().stream()
+                .flatMap(a -> there(build, a).stream())
+                .filter(p -> p.name().equalsIgnoreCase(name))
+                .findFirst()
+                .orElseGet(() -> own(name, order, kind));
+    }
+
+    private Part own(String name, int order, Part.Kind kind) {
+        Part part = new Part(new Id.Part(next++), name, plan.material(), order, Standing.DRY, kind, Particulars.NONE);
         parts.add(part);
         return part;
     }
@@ -207,7 +285,7 @@ public final class Panel {
         checkOn(a, b, spar);
         double bend = tangent(spar.flange()) - half;
         structure.add(layer(
-                part(spar.name(), 1),
+                part(spar.name(), 1, Part.Kind.SPAR),
                 spar.name() + " flange",
                 spar.flange().thickness(),
                 Outline.of(Ring.polygon(List.of(up(a, -half), up(b, -half), up(b, half), up(a, half)))),
@@ -257,7 +335,7 @@ public final class Panel {
             from = sparY(spar, x) + reach;
         }
         bays.add(new double[] {from, ends[1] - INSET.nanometres()});
-        Part part = part(rib.name(), 2);
+        Part part = part(rib.name(), 2, Part.Kind.RIB);
         int bay = 0;
         for (double[] b : bays) {
             bay++;

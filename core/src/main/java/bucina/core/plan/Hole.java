@@ -23,6 +23,11 @@ public record Hole(Id.Hole id, int label, Point at, Optional<Deviation> deviatio
         }
     }
 
+    /** This hole with something else otherwise than its group. */
+    public Hole with(Optional<Deviation> other) {
+        return new Hole(id, label, at, other);
+    }
+
     /** This hole elsewhere. */
     public Hole to(Point place) {
         return new Hole(id, label, place, deviation);

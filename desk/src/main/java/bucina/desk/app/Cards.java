@@ -1,6 +1,7 @@
 package bucina.desk.app;
 
 import bucina.core.explain.Why;
+import bucina.core.log.Labour;
 import bucina.core.plan.Id;
 import bucina.desk.card.ApartCard;
 import bucina.desk.card.BringCard;
@@ -14,10 +15,13 @@ import bucina.desk.card.OutCard;
 import bucina.desk.card.PanelCard;
 import bucina.desk.card.PartListsCard;
 import bucina.desk.card.ReachCard;
+import bucina.desk.card.RibCard;
 import bucina.desk.card.SearchCard;
 import bucina.desk.card.StationsCard;
+import bucina.desk.card.StructureCard;
 import bucina.desk.card.TypedCard;
 import bucina.desk.card.WhyCard;
+import bucina.desk.card.WorkCard;
 import bucina.desk.gauge.GaugePost;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Shown;
@@ -208,6 +212,24 @@ public final class Cards implements AutoCloseable {
 
     private boolean lostShown() {
         return card.filter(c -> c instanceof LostCard).isPresent();
+    }
+
+    /**
+     * Shows what work that sets no fastener is logged with.
+     *
+     * @param holes   holes that were worked while the timer ran
+     * @param minutes by the timer; 0 if it did not run
+     */
+    void work(Optional<Labour.Holes> holes, int minutes) {
+        change(() -> new WorkCard(desk, holes, minutes, this::putAway));
+    }
+
+    void ribs() {
+        change(() -> new RibCard(desk, this::putAway));
+    }
+
+    void structure() {
+        show(new StructureCard(desk, this::putAway));
     }
 
     void partLists() {

@@ -1,5 +1,6 @@
 package bucina.desk.app;
 
+import bucina.core.log.Labour;
 import bucina.core.measure.LengthFormat;
 import bucina.core.plan.KeptSum;
 import bucina.core.plan.Layer;
@@ -15,6 +16,7 @@ import bucina.desk.rules.RulesRoom;
 import bucina.desk.session.DemoBuild;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Finder;
+import bucina.desk.session.Shift;
 import bucina.desk.session.ToOpen;
 import bucina.desk.session.WorkTimer;
 import bucina.desk.sheet.SheetView;
@@ -47,6 +49,7 @@ public final class DeskWindow implements Shown {
     private final SheetRoom sheetRoom;
     private final Rooms rooms;
     private final TopBar top;
+    private final Shift shift;
     private final BatchBar batches;
     private final Finder finder;
     private final Keys keys;
@@ -76,7 +79,8 @@ public final class DeskWindow implements Shown {
                 .with(Desk.Room.PARTS, () -> new PartsRoom(desk, cards::partLists));
         keys = new Keys(desk, this);
         finder = new Finder(desk, keys.commands(), this::kept);
-        top = new TopBar(desk, timer, this::search);
+        shift = new Shift(desk, timer);
+        top = new TopBar(desk, timer, this::search, this::turnTimer);
         batches = new BatchBar(desk, cards::mix);
         frame.setTop(new VBox(top, batches));
         frame.setCenter(room().node());
@@ -250,8 +254,14 @@ public final class DeskWindow implements Shown {
     }
 
     void turnTimer() {
-        timer.turn();
+        Optional<Labour.Holes> worked = shift.turn();
+        worked.ifPresent(h -> cards.work(Optional.of(h), shift.minutes()));
         top.tick();
+    }
+
+    /** Minutes that the timer shows. */
+    int minutes() {
+        return timer.minutes();
     }
 
     void scale(int step) {

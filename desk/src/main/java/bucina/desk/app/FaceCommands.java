@@ -5,6 +5,7 @@ import static bucina.desk.session.Command.Scope.FREE;
 
 import bucina.desk.card.OutCard;
 import bucina.desk.session.Desk;
+import java.util.Optional;
 
 /** Commands that open something for the face shown, or change how it is looked at. */
 final class FaceCommands extends CommandList {
@@ -17,6 +18,19 @@ final class FaceCommands extends CommandList {
         this.window = window;
         add("make-panel", "Make a panel", "P", FREE, window.cards()::makePanel);
         add("bring-in", "Bring in a drawing or a hole table", "I", FREE, window.cards()::bringIn);
+        add(
+                "structure",
+                "Assemblies and faces: name, order, move, delete",
+                "Ctrl+E",
+                ALWAYS,
+                window.cards()::structure);
+        add("ribs", "Ribs and frames: web and flanges in one go", "Ctrl+F", ALWAYS, window.cards()::ribs);
+        add(
+                "log-work",
+                "Log work that sets no fastener: parts, jobs of your own, stock",
+                "Ctrl+L",
+                ALWAYS,
+                () -> window.cards().work(Optional.empty(), window.minutes()));
         add("callouts", "Callouts: read them in", "K", FREE, window.cards()::callouts);
         add("crib", "Will the tool fit? The tool crib, and what it reaches", "V", FREE, window.cards()::reach);
         add("reach", "Reach on the sheet: what tools get where, or stop", "Z", FREE, desk.over()::turnReach);

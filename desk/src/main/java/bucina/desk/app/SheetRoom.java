@@ -59,7 +59,15 @@ public final class SheetRoom extends ShownPane {
         done = new DoneLine(desk.session());
         bench = new BenchSide(
                 desk, timer, () -> cards.writeOut(OutCard.What.HELD), cards::stations, this::playClecos, cards::apart);
-        rack = new Rack(desk, new Rack.Ways(cards::makePanel, cards::bringIn, cards::callouts, cards::addTyped));
+        rack = new Rack(
+                desk,
+                new Rack.Ways(
+                        cards::structure,
+                        cards::makePanel,
+                        cards::ribs,
+                        cards::bringIn,
+                        cards::callouts,
+                        cards::addTyped));
         middle = new StackPane(sheet, badge, reachBar, done.node());
         middle.setMinSize(0, 0);
         over(reachBar, Pos.BOTTOM_RIGHT, new Insets(0, 12, 12, 0));

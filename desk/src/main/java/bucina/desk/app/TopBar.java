@@ -41,7 +41,7 @@ final class TopBar extends ShownBox {
     private final Button redo;
     private final Map<Desk.Room, Button> rooms = new EnumMap<>(Desk.Room.class);
 
-    TopBar(Desk desk, WorkTimer timer, Runnable search) {
+    TopBar(Desk desk, WorkTimer timer, Runnable search, Runnable turn) {
         this.desk = desk;
         this.timer = timer;
         getStyleClass().add("top-bar");
@@ -64,7 +64,7 @@ final class TopBar extends ShownBox {
         time = Ui.button("Timer", "", () -> {}, "quiet");
         time.setId("timer");
         time.setOnAction(e -> {
-            timer.turn();
+            turn.run();
             tick();
         });
         unit = Ui.button("", "U", desk.look()::turnUnit, "quiet");

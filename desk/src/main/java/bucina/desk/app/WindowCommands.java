@@ -114,6 +114,7 @@ final class WindowCommands extends CommandList {
             desk.look().legendProperty().set(false);
         } else {
             desk.typedGroupProperty().set(Optional.empty());
+            desk.partProperty().set(Optional.empty());
             desk.layerProperty().set(Optional.empty());
             desk.selectionProperty()
                     .set(Selection.none(desk.selectionProperty().get().face()));

@@ -3,6 +3,9 @@ package bucina.desk.app;
 import static bucina.desk.session.Command.Scope.ALWAYS;
 import static bucina.desk.session.Command.Scope.FREE;
 
+import bucina.core.edit.PartEdits;
+import bucina.core.plan.Part;
+import bucina.core.plan.Standing;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Selection;
 import bucina.desk.session.Stage;
@@ -31,12 +34,27 @@ final class WorkCommands extends CommandList {
                 "E",
                 FREE,
                 () -> change(!desk.changingProperty().get()));
+        addChanging("part-on-off", "The part of the sheet picked: on, or off", "D", FREE, this::turnPart);
         add("bend-bench", "Bend bench for this sheet's part", "H", FREE, window::formPart);
         add("trim-lines", "Safe trim lines", "Y", FREE, desk.look()::turnTrim);
         add("stations", "Stations of the row, as running dimensions", "S", FREE, window.cards()::stations);
         add("pick-row", "Pick the row", "R", FREE, () -> pick(true));
         add("pick-group", "Pick the group", "G", FREE, () -> pick(false));
         add("next-finding", "Next finding, on any face", "F", FREE, desk::nextFinding);
+    }
+
+    /** Puts the part of the sheet picked on, dry, or takes it off. */
+    private void turnPart() {
+        desk.layer().ifPresent(l -> {
+            Part part = desk.session().snapshot().parts().part(l.part());
+            Standing next = part.fitted() ? Standing.OFF : Standing.DRY;
+            desk.session()
+                    .plan(
+                            part.name() + " is " + next.word(),
+                            b -> PartEdits.stands(b, desk.session().snapshot().parts(), part.id(), next),
+                            () -> {},
+                            desk.session()::say);
+        });
     }
 
     private void clecos(DeskWindow window) {

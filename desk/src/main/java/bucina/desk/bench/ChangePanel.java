@@ -25,6 +25,8 @@ final class ChangePanel extends StagePanel {
     private final RowChange row;
     private final GroupChange group;
     private final SheetChange sheet;
+    private final HoleDiffers differs;
+    private final SheetPart sheetPart;
     private final AddChange add;
     private @Nullable Object shown;
 
@@ -38,6 +40,8 @@ final class ChangePanel extends StagePanel {
         row = new RowChange(desk, this::refuse, stations);
         group = new GroupChange(desk, this::refuse);
         sheet = new SheetChange(desk, this::refuse);
+        differs = new HoleDiffers(desk, this::refuse);
+        sheetPart = new SheetPart(desk, this::refuse);
         add = new AddChange(desk, this::refuse);
         setId("change-panel");
         Ui.shown(error, false);
@@ -71,10 +75,12 @@ final class ChangePanel extends StagePanel {
         Optional<HoleReading> cursor = desk.cursor();
         if (cursor.isPresent()) {
             holes.show(body, cursor.get());
+            differs.show(body, cursor.get());
             row.show(body, cursor.get());
             group.show(body, cursor.get());
         } else if (desk.layer().isPresent()) {
             sheet.show(body, desk.layer().get());
+            sheetPart.show(body, desk.layer().get());
         } else {
             add.show(body);
         }

@@ -1,11 +1,13 @@
 package bucina.desk.bench;
 
+import bucina.core.edit.PartEdits;
 import bucina.core.hold.Holds;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
+import bucina.core.plan.Standing;
 import bucina.core.stack.HoleReading;
 import bucina.core.state.Snapshot;
 import bucina.desk.look.Ui;
@@ -115,8 +117,12 @@ final class FitPanel extends StagePanel {
         box.setId("fitted-" + part.id().n());
         box.setOnAction(e -> desk.session()
                 .plan(
-                        part.name() + (part.fitted() ? " is not in place" : " is in place"),
-                        b -> b.with(b.part(part.id()).withFitted(!part.fitted())),
+                        part.name() + (part.fitted() ? " is off" : " is on, dry"),
+                        b -> PartEdits.stands(
+                                b,
+                                desk.session().snapshot().parts(),
+                                part.id(),
+                                part.fitted() ? Standing.OFF : Standing.DRY),
                         () -> {},
                         s -> fill()));
         return box;

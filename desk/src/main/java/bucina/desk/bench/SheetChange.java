@@ -1,11 +1,13 @@
 package bucina.desk.bench;
 
 import bucina.core.edit.Edit;
+import bucina.core.edit.PartEdits;
 import bucina.core.edit.SheetEdits;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
+import bucina.core.plan.Standing;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
@@ -53,22 +55,26 @@ final class SheetChange extends ChangeForm {
                         "sheet-farther",
                         () -> does("moving " + layer.name() + " farther", b -> SheetEdits.order(b, layer.id(), false))),
                 button(
-                        part.fitted() ? "Say it is not in place" : "Say it is in place",
-                        "",
+                        part.fitted() ? "Take it off" : "Put it on, dry",
+                        "D",
                         "sheet-fitted",
                         () -> does(
                                 "saying whether " + part.name() + " is in place",
-                                b -> b.with(part.withFitted(!part.fitted())))),
+                                b -> PartEdits.stands(
+                                        b,
+                                        desk.session().snapshot().parts(),
+                                        part.id(),
+                                        part.fitted() ? Standing.OFF : Standing.DRY))),
                 button(
                         desk.look().trimProperty().get() ? "Hide trim lines" : "Safe trim lines",
                         "Y",
                         "sheet-trim",
                         desk.look()::turnTrim),
                 button(
-                        "Take it off",
+                        "Delete this sheet",
                         "",
                         "sheet-drop",
-                        () -> does("taking " + layer.name() + " off", b -> SheetEdits.drop(b, layer.id()))));
+                        () -> does("deleting " + layer.name(), b -> SheetEdits.drop(b, layer.id()))));
     }
 
     private void order(Fields f, Part part) {

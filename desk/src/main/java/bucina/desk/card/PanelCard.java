@@ -7,24 +7,31 @@ import bucina.core.measure.LengthParser;
 import bucina.core.measure.Unit;
 import bucina.core.panel.Panel;
 import bucina.core.panel.PanelPlan;
+import bucina.core.plan.Assembly;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
 import bucina.core.plan.Hand;
 import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
+import bucina.core.plan.Part;
 import bucina.core.plan.Row;
 import bucina.core.sheet.Point;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Palette;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
+import bucina.desk.look.Worded;
 import bucina.desk.session.Session;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
@@ -68,6 +75,7 @@ public final class PanelCard extends ShownBox {
         Fields skin = new Fields();
         name = skin.live("Name", "", "panel-name", t -> set(() -> form.name = t));
         name.setPromptText("Upper skin");
+        place(skin);
         kind(skin);
         length = prompted(
                 skin.live("Length", form.length, "panel-length", t -> set(() -> form.length = t)), "48", "1200");
@@ -116,6 +124,45 @@ public final class PanelCard extends ShownBox {
         form.doublerThickness = "1";
         form.rivet = "ISO 15977 3.2";
         form.pitch = "30";
+    }
+
+    /** Which assembly it becomes a face of, and which part its skin is a sheet of. */
+    private void place(Fields f) {
+        Build now = session.snapshot().build();
+        ComboBox<Optional<Part>> skin = new ComboBox<>();
+        List<Optional<Assembly>> into = new ArrayList<>(List.of(Optional.empty()));
+        now.assemblies().forEach(a -> into.add(Optional.of(a)));
+        f.choice(
+                "Goes into",
+                into,
+                into.getFirst(),
+                a -> a.map(Assembly::name).orElse("an assembly of its own"),
+                "panel-into",
+                a -> set(() -> {
+                    form.into = a.map(Assembly::id);
+                    offer(skin);
+                }));
+        f.add("Its skin is", skin, "panel-skin");
+        skin.setConverter(new Worded<>(p -> p.map(Part::name).orElse("a part of its own")));
+        skin.valueProperty()
+                .addListener((o, was, p) -> set(() -> form.skinPart = p == null ? Optional.empty() : p.map(Part::id)));
+        offer(skin);
+    }
+
+    private void offer(ComboBox<Optional<Part>> skin) {
+        Build now = session.snapshot().build();
+        List<Optional<Part>> parts = new ArrayList<>(List.of(Optional.empty()));
+        form.into.ifPresent(id -> now.assemblies().stream()
+                .filter(a -> a.id().equals(id))
+                .flatMap(a -> a.faces().stream())
+                .flatMap(x -> x.layers().stream())
+                .map(Layer::part)
+                .distinct()
+                .map(now::part)
+                .forEach(p -> parts.add(Optional.of(p))));
+        skin.getItems().setAll(parts);
+        skin.setValue(Optional.empty());
+        skin.setDisable(parts.size() == 1);
     }
 
     private void kind(Fields f) {
@@ -241,7 +288,16 @@ public final class PanelCard extends ShownBox {
         says.setText(face.layers().size() + " sheets, " + holes.size() + " holes in " + rows.size() + " rows of "
                 + plan.fastener().name()
                 + ", pitch about "
-                + LengthFormat.trade(plan.pitch(), unit) + ".");
+                + LengthFormat.trade(plan.pitch(), unit) + "." + shared(plan));
+    }
+
+    /** Which parts it shares with the assembly it goes into. */
+    private String shared(PanelPlan plan) {
+        List<String> parts = form.into.stream()
+                .flatMap(a -> Panel.shared(session.snapshot().build(), plan, a).stream())
+                .map(Part::name)
+                .toList();
+        return parts.isEmpty() ? "" : " The same parts as there already: " + String.join(", ", parts) + ".";
     }
 
     private boolean started() {
@@ -258,8 +314,9 @@ public final class PanelCard extends ShownBox {
         Function<Build, Build> add;
         try {
             PanelPlan plan = form.plan(form.name, lengths, unit);
-            add = build -> Panel.add(build, plan);
-            Panel.add(session.snapshot().build(), plan);
+            Panel.Place place = new Panel.Place(form.into, form.skinPart);
+            add = build -> Panel.add(build, plan, place);
+            Panel.add(session.snapshot().build(), plan, place);
         } catch (InputException e) {
             refuse(e.getMessage());
             return;

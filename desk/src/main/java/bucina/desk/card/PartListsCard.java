@@ -55,8 +55,8 @@ public final class PartListsCard extends ShownBox {
                         Ui.label("Lists of parts", "card-title"),
                         Ui.wrapped(
                                 "Paste from a spreadsheet, headings first: number, name, quantity, hand, kind, alloy, "
-                                        + "called, measured, place, standing, due, page, aliases. A line whose number or "
-                                        + "name is here already changes that part.",
+                                        + "called, measured, place, standing, due, page, aliases. A line whose number "
+                                        + "or name is here already changes that part.",
                                 "soft"),
                         text,
                         says,

@@ -1,5 +1,7 @@
 package bucina.desk.logbook;
 
+import bucina.core.log.Deed;
+import bucina.core.log.Hours;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.log.Work;
@@ -39,8 +41,13 @@ final class LogLines {
      * Lines for the entries that hold {@code filter} in group, designation, name, note or number; all for a blank one.
      */
     static List<Line> of(Logbook log, String filter) {
+        return of(log, filter, Optional.empty());
+    }
+
+    /** The same for entries of one kind of work. */
+    static List<Line> of(Logbook log, String filter, Optional<Hours.Kind> kind) {
         String wanted = filter.strip().toLowerCase(Locale.ROOT);
-        List<Item> items = items(log, wanted);
+        List<Item> items = items(log, wanted, kind);
         List<Line> lines = new ArrayList<>();
         LocalDate last = null;
         for (Item item : items) {
@@ -54,10 +61,14 @@ final class LogLines {
         return lines;
     }
 
-    private static List<Item> items(Logbook log, String wanted) {
+    private static boolean is(LogEntry entry, Optional<Hours.Kind> kind) {
+        return kind.isEmpty() || entry.deed().map(Hours.Kind::of).equals(kind);
+    }
+
+    private static List<Item> items(Logbook log, String wanted, Optional<Hours.Kind> kind) {
         List<Item> items = new ArrayList<>();
         for (LogEntry entry : log.entries()) {
-            if (wanted.isEmpty() || text(log, entry).contains(wanted)) {
+            if (is(entry, kind) && (wanted.isEmpty() || text(log, entry).contains(wanted))) {
                 items.add(new Item(entry, log.inForce(entry)));
             }
         }
@@ -67,23 +78,25 @@ final class LogLines {
     }
 
     private static void day(List<Item> items, Logbook log, LocalDate day, List<Line> lines) {
-        List<Work> works = items.stream()
+        List<Deed> deeds = items.stream()
                 .filter(i -> i.inForce && day(log, i.entry).equals(day))
-                .flatMap(i -> i.entry.work().stream())
+                .flatMap(i -> i.entry.deed().stream())
                 .toList();
         lines.add(new Day(
                 day,
-                works.stream().mapToInt(Work::count).sum(),
-                works.stream().mapToInt(Work::minutes).sum()));
+                deeds.stream()
+                        .mapToInt(d -> d instanceof Work w ? w.count() : 0)
+                        .sum(),
+                deeds.stream().mapToInt(Deed::minutes).sum()));
     }
 
     /** The day an entry belongs to: when its work was done; a withdrawal stands with the entry it withdraws. */
     private static LocalDate day(Logbook log, LogEntry entry) {
         Optional<LogEntry> at = Optional.of(entry);
-        while (at.isPresent() && at.get().work().isEmpty()) {
+        while (at.isPresent() && at.get().deed().isEmpty()) {
             at = at.get().corrects().flatMap(log::entry);
         }
-        return at.flatMap(LogEntry::work).map(w -> w.done().toLocalDate()).orElse(LocalDate.EPOCH);
+        return at.flatMap(LogEntry::deed).map(w -> w.done().toLocalDate()).orElse(LocalDate.EPOCH);
     }
 
     private static String text(Logbook log, LogEntry entry) {
@@ -94,6 +107,9 @@ final class LogLines {
                                         + (w.holes().isEmpty()
                                                 ? ""
                                                 : w.holes().getFirst().label()))
+                                .or(() -> entry.labour()
+                                        .map(l -> " " + l.what().kind() + " "
+                                                + l.what().words() + " " + l.page() + " " + l.who() + " " + l.note()))
                                 .orElse(" withdrawn"))
                 .toLowerCase(Locale.ROOT);
     }

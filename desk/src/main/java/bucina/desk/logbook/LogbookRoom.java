@@ -1,5 +1,7 @@
 package bucina.desk.logbook;
 
+import bucina.core.log.Deed;
+import bucina.core.log.Hours;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.log.Work;
@@ -8,20 +10,20 @@ import bucina.core.measure.LengthFormat;
 import bucina.desk.look.ShownPane;
 import bucina.desk.look.Thumbnails;
 import bucina.desk.look.Ui;
+import bucina.desk.look.Worded;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Stage;
 import bucina.desk.sheet.FaceMap;
-import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
@@ -36,10 +38,9 @@ import javafx.scene.layout.VBox;
 /** Lists the log by day, newest first; the entry chosen stands open at the right. */
 public final class LogbookRoom extends ShownPane {
 
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM yyyy", Locale.ENGLISH);
-
     private final Desk desk;
     private final TextField filter = new TextField();
+    private final ComboBox<Optional<Hours.Kind>> kind = new ComboBox<>();
     private final Label totals = Ui.label("", "soft");
     private final ListView<LogLines.Line> list = new ListView<>();
     private final VBox detail = new VBox(8);
@@ -52,13 +53,23 @@ public final class LogbookRoom extends ShownPane {
         filter.setAccessibleText("Filter the log");
         filter.setPrefColumnCount(28);
         filter.textProperty().addListener((o, was, now) -> fill());
-        HBox top = new HBox(14, Ui.label("Logbook", "room-title"), filter, totals);
+        kind.setId("log-kind");
+        kind.setAccessibleText("Which kind of work is listed");
+        List<Optional<Hours.Kind>> kinds = new ArrayList<>(List.of(Optional.empty()));
+        List.of(Hours.Kind.values()).forEach(k -> kinds.add(Optional.of(k)));
+        kind.getItems().setAll(kinds);
+        kind.setConverter(new Worded<>(k -> k.map(Hours.Kind::word).orElse("all work")));
+        kind.setValue(Optional.empty());
+        kind.valueProperty().addListener((o, was, now) -> fill());
+        Button hours = Ui.button("Hours", "", this::hours, "quiet");
+        hours.setId("log-hours");
+        HBox top = new HBox(14, Ui.label("Logbook", "room-title"), filter, kind, totals, Ui.spring(), hours);
         top.setAlignment(Pos.CENTER_LEFT);
         top.setPadding(new Insets(12, 16, 10, 16));
         setTop(top);
         list.setId("log-list");
         list.setAccessibleText("Entries, newest first");
-        list.setCellFactory(v -> new Cell());
+        list.setCellFactory(v -> new LogCell());
         list.setPlaceholder(Ui.wrapped(
                 "Nothing logged yet. Pick holes on the sheet, press " + Stage.SET.key() + " for Set and write down "
                         + "what went in; or on "
@@ -83,7 +94,7 @@ public final class LogbookRoom extends ShownPane {
         Optional<Integer> chosen = list.getSelectionModel().getSelectedItem() instanceof LogLines.Item i
                 ? Optional.of(i.entry().id())
                 : Optional.empty();
-        List<LogLines.Line> lines = LogLines.of(log, filter.getText());
+        List<LogLines.Line> lines = LogLines.of(log, filter.getText(), kind.getValue());
         list.getItems().setAll(lines);
         total(log);
         LogLines.Line again = again(lines, chosen);
@@ -103,12 +114,15 @@ public final class LogbookRoom extends ShownPane {
     }
 
     private void total(Logbook log) {
-        List<Work> inForce = log.entries().stream()
+        List<Deed> inForce = log.entries().stream()
                 .filter(log::inForce)
-                .flatMap(e -> e.work().stream())
+                .flatMap(e -> e.deed().stream())
                 .toList();
-        totals.setText(inForce.stream().mapToInt(Work::count).sum() + " fasteners in "
-                + LogLines.time(inForce.stream().mapToInt(Work::minutes).sum()) + ", "
+        totals.setText(inForce.stream()
+                        .mapToInt(d -> d instanceof Work w ? w.count() : 0)
+                        .sum()
+                + " fasteners, "
+                + LogLines.time(inForce.stream().mapToInt(Deed::minutes).sum()) + " of work, "
                 + log.entries().size() + " entries");
     }
 
@@ -116,83 +130,6 @@ public final class LogbookRoom extends ShownPane {
     @Override
     public void enter() {
         list.requestFocus();
-    }
-
-    /** A day as a heading, an entry as one line with its figures in columns. */
-    private static final class Cell extends ListCell<LogLines.Line> {
-        @Override
-        protected void updateItem(LogLines.Line line, boolean isEmpty) {
-            super.updateItem(line, isEmpty);
-            setText(null);
-            getStyleClass().removeAll("log-day", "log-entry");
-            setGraphic(
-                    isEmpty || line == null
-                            ? null
-                            : switch (line) {
-                                case LogLines.Day day -> day(day);
-                                case LogLines.Item item -> item(item);
-                            });
-            if (line instanceof LogLines.Day) {
-                getStyleClass().add("log-day");
-            } else if (line != null) {
-                getStyleClass().add("log-entry");
-            }
-        }
-
-        private static HBox day(LogLines.Day day) {
-            return new HBox(
-                    10,
-                    Ui.label(DAY.format(day.date()), "log-day-name"),
-                    Ui.spring(),
-                    Ui.label(day.count() + " set, " + LogLines.time(day.minutes()), "soft"));
-        }
-
-        private static HBox item(LogLines.Item item) {
-            LogEntry entry = item.entry();
-            String struck = item.inForce() ? "plain" : "struck";
-            HBox row = new HBox(10, column("#" + entry.id(), 44, "soft"));
-            columns(entry, row, struck);
-            String mark = mark(item, entry);
-            row.getChildren().add(Ui.label(mark, item.inForce() ? "attention-text" : "soft"));
-            return row;
-        }
-
-        private static String mark(LogLines.Item item, LogEntry entry) {
-            return !item.inForce()
-                    ? "corrected"
-                    : entry.work().isPresent() && entry.corrects().isPresent()
-                            ? "instead of #" + entry.corrects().get()
-                            : entry.work()
-                                    .map(w -> w.rejects().isEmpty()
-                                            ? ""
-                                            : w.rejects().size() + " rejected")
-                                    .orElse("");
-        }
-
-        private static void columns(LogEntry entry, HBox row, String struck) {
-            entry.work()
-                    .ifPresentOrElse(
-                            w -> row.getChildren()
-                                    .addAll(
-                                            column(w.done().toLocalTime().toString(), 46, struck),
-                                            column(w.groupCode(), 50, "log-code"),
-                                            column(LogLines.where(w), 120, struck),
-                                            column(w.count() + " × " + w.designation(), 178, struck),
-                                            column(w.who(), 70, struck),
-                                            column(LogLines.time(w.minutes()), 78, struck)),
-                            () -> row.getChildren()
-                                    .add(column("withdraws #" + entry.corrects().orElse(0), 300, "attention-text")));
-        }
-
-        private static Label column(String text, double width, String style) {
-            Label label = Ui.label(text, style);
-            label.setStyle("-fx-min-width: %1$.2fem; -fx-pref-width: %1$.2fem;".formatted(width / 13));
-            if (style.equals("struck")) {
-                label.setGraphic(null);
-                label.getStyleClass().add("soft");
-            }
-            return label;
-        }
     }
 
     // ---- one entry
@@ -206,6 +143,7 @@ public final class LogbookRoom extends ShownPane {
         detail.getChildren().add(Ui.label("Entry " + entry.id(), "bench-title"));
         standing(entry, item);
         entry.work().ifPresent(this::work);
+        entry.labour().ifPresent(l -> detail.getChildren().add(new LabourDetail(desk, entry, l)));
         detail.getChildren()
                 .add(Ui.wrapped(
                         "Entered "
@@ -214,7 +152,7 @@ public final class LogbookRoom extends ShownPane {
                                         .replace('T', ' ')
                                         .replaceFirst("(:\\d\\d)(\\.\\d+)?Z$", "$1 UTC"),
                         "tiny"));
-        if (item.inForce() && entry.work().isPresent()) {
+        if (item.inForce() && entry.deed().isPresent()) {
             buttons(entry);
         }
     }
@@ -239,7 +177,7 @@ public final class LogbookRoom extends ShownPane {
         entry.corrects()
                 .ifPresent(c -> detail.getChildren()
                         .add(Ui.wrapped(
-                                (entry.work().isPresent() ? "Stands in place of entry " : "Withdraws entry ") + c + ": "
+                                (entry.deed().isPresent() ? "Stands in place of entry " : "Withdraws entry ") + c + ": "
                                         + entry.reason(),
                                 "attention-text")));
         if (!item.inForce()) {
@@ -252,10 +190,15 @@ public final class LogbookRoom extends ShownPane {
         }
     }
 
-    private void work(Work w) {
+    static GridPane grid() {
         GridPane grid = new GridPane();
         grid.setHgap(14);
         grid.setVgap(4);
+        return grid;
+    }
+
+    private void work(Work w) {
+        GridPane grid = grid();
         rows(grid, w);
         detail.getChildren().add(grid);
         map(w);
@@ -285,6 +228,15 @@ public final class LogbookRoom extends ShownPane {
                                         w.holes().stream().map(h -> h.id()).collect(Collectors.toSet()),
                                         392,
                                         230)));
+    }
+
+    /** Shows the hours by assembly and kind in place of an entry. */
+    private void hours() {
+        detail.getChildren()
+                .setAll(
+                        Ui.label("Hours", "bench-title"),
+                        new HoursView(Hours.of(
+                                desk.snapshot().build(), desk.snapshot().log())));
     }
 
     private void rows(GridPane grid, Work w) {
@@ -321,7 +273,7 @@ public final class LogbookRoom extends ShownPane {
         row(grid, "Note", w.note());
     }
 
-    private static void row(GridPane grid, String name, String value) {
+    static void row(GridPane grid, String name, String value) {
         if (!value.isBlank()) {
             Label text = Ui.wrapped(value, "plain");
             GridPane.setHgrow(text, Priority.ALWAYS);
@@ -337,6 +289,13 @@ public final class LogbookRoom extends ShownPane {
     }
 
     private void correct(LogEntry entry) {
+        if (entry.work().isEmpty()) {
+            detail.getChildren().stream()
+                    .filter(LabourDetail.class::isInstance)
+                    .findFirst()
+                    .ifPresent(d -> ((LabourDetail) d).correct());
+            return;
+        }
         desk.snapshot().group(entry.work().orElseThrow().group()).ifPresent(ref -> {
             desk.show(ref);
             desk.stageProperty().set(Stage.SET);
@@ -361,7 +320,7 @@ public final class LogbookRoom extends ShownPane {
     private Optional<LogEntry> chosen() {
         return list.getSelectionModel().getSelectedItem() instanceof LogLines.Item i
                         && i.inForce()
-                        && i.entry().work().isPresent()
+                        && i.entry().deed().isPresent()
                         && !desk.session().readOnly()
                 ? Optional.of(i.entry())
                 : Optional.empty();

@@ -22,7 +22,7 @@ final class PartDetail extends ScrollPane {
     private final PartSheets sheets;
     private final PartFacts facts;
     private final Label none = Ui.wrapped(
-            "No part is listed. Parts come with the sheets you make or bring in; a part that is not drawn is added here.",
+            "No part is listed. Parts come with the sheets you make or bring in; one that is not drawn is added here.",
             "soft");
 
     PartDetail(Desk desk, Consumer<String> refused) {

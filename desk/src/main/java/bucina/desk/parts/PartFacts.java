@@ -96,6 +96,11 @@ final class PartFacts extends VBox {
                 Part.Kind::word,
                 "part-kind",
                 k -> said(part, k.word(), x -> x.as(x.name(), x.material(), k)));
+        metal(f, part);
+    }
+
+    private void metal(Fields f, Part part) {
+        var p = part.particulars();
         f.committed(
                 "Alloy, temper",
                 part.material().code(),

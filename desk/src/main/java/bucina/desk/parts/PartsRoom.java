@@ -34,6 +34,7 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
@@ -68,8 +69,10 @@ public final class PartsRoom extends ShownPane {
         list.setCellFactory(v -> new Cell());
         list.setPlaceholder(Ui.wrapped("No part is so. Choose \"all parts\", or clear the search.", "soft"));
         list.getSelectionModel().selectedItemProperty().addListener((o, was, now) -> chosen(now));
-        setCenter(list);
-        BorderPane.setMargin(list, new Insets(0, 0, 12, 16));
+        VBox lines = new VBox(2, heads(), list);
+        VBox.setVgrow(list, Priority.ALWAYS);
+        setCenter(lines);
+        BorderPane.setMargin(lines, new Insets(0, 0, 12, 16));
         setRight(detail);
         ties.on(desk.session().snapshotProperty(), this::fill);
         ties.on(desk.look().unitProperty(), this::fill);
@@ -98,6 +101,29 @@ public final class PartsRoom extends ShownPane {
         VBox top = new VBox(6, line, totals, said);
         top.setPadding(new Insets(12, 16, 10, 16));
         return top;
+    }
+
+    /** What stands in the columns of the list. */
+    private static HBox heads() {
+        HBox heads = new HBox(
+                8,
+                column("number", 76, "tiny"),
+                column("name", 170, "tiny"),
+                column("hand", 40, "tiny"),
+                column("gauge", 118, "tiny"),
+                column("stands", 92, "tiny"),
+                column("lies on", 74, "tiny"),
+                column("owes", 58, "tiny"),
+                column("alike", 40, "tiny"),
+                column("page", 60, "tiny"));
+        heads.setPadding(new Insets(0, 0, 0, 12));
+        return heads;
+    }
+
+    private static Label column(String text, double width, String style) {
+        Label label = Ui.label(text, style);
+        label.setStyle("-fx-min-width: %1$.2fem; -fx-pref-width: %1$.2fem;".formatted(width / 13));
+        return label;
     }
 
     private <T> void choice(ComboBox<T> box, List<T> values, T first, Function<T, String> word, String id) {
@@ -273,12 +299,6 @@ public final class PartsRoom extends ShownPane {
 
         private String length(Length length) {
             return LengthFormat.trade(length, desk.unit());
-        }
-
-        private static Label column(String text, double width, String style) {
-            Label label = Ui.label(text, style);
-            label.setStyle("-fx-min-width: %1$.2fem; -fx-pref-width: %1$.2fem;".formatted(width / 13));
-            return label;
         }
     }
 }

@@ -41,12 +41,15 @@ public final class Rack extends ShownPane {
     /**
      * The ways to get something onto the bench.
      *
+     * @param structure names, orders and moves assemblies and faces
      * @param panel   makes a panel
+     * @param ribs    makes ribs and frames
      * @param bring   brings in a drawing
      * @param callout reads callouts
      * @param typed   starts a group without holes
      */
-    public record Ways(Runnable panel, Runnable bring, Runnable callout, Runnable typed) {}
+    public record Ways(
+            Runnable structure, Runnable panel, Runnable ribs, Runnable bring, Runnable callout, Runnable typed) {}
 
     public Rack(Desk desk, Ways ways) {
         this.desk = desk;
@@ -58,7 +61,9 @@ public final class Rack extends ShownPane {
         setCenter(scroll);
         foot = new VBox(
                 0,
+                way("Assemblies, faces", "Ctrl+E", "rack-structure", ways.structure),
                 way("Make a panel", "P", "add-panel", ways.panel),
+                way("Ribs and frames", "Ctrl+F", "add-ribs", ways.ribs),
                 way("Bring in a drawing", "I", "add-drawing", ways.bring),
                 way("Callouts", "K", "add-callouts", ways.callout),
                 way("Typed stack", "N", "add-typed", ways.typed));

@@ -14,12 +14,15 @@ import bucina.core.stack.HoleReading;
 import bucina.core.state.Snapshot;
 import java.util.List;
 import java.util.Optional;
+import javafx.beans.binding.Bindings;
+import javafx.beans.binding.ObjectBinding;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.value.ObservableValue;
 import javafx.util.Subscription;
 
 /** What the window is looking at. Views bind to it; none keeps a copy. Interface thread only. */
@@ -75,6 +78,8 @@ public final class Desk implements AutoCloseable {
     private boolean attempting;
     private final ObjectProperty<Optional<Id.Layer>> layer = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<Id.Part>> part = new SimpleObjectProperty<>(Optional.empty());
+    private final ObjectBinding<List<Object>> picked =
+            Bindings.createObjectBinding(() -> List.of(layer.get(), part.get()), layer, part);
     private final ObjectProperty<Room> room = new SimpleObjectProperty<>(Room.SHEET);
     private final ObjectProperty<Task> task = new SimpleObjectProperty<>(Task.of(Operation.FINAL_SIZE));
 
@@ -171,6 +176,11 @@ public final class Desk implements AutoCloseable {
     /** The part picked, which is lit up on every face; empty if none is. */
     public ObjectProperty<Optional<Id.Part>> partProperty() {
         return part;
+    }
+
+    /** What is picked beside holes: changes when another sheet or part is. */
+    public ObservableValue<List<Object>> pickedProperty() {
+        return picked;
     }
 
     /** The sheet picked, as it is now; empty if none is, or it is gone or on another face. */

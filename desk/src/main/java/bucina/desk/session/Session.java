@@ -47,6 +47,7 @@ public final class Session implements AutoCloseable {
     private final History history = new History(this);
     private final CopyKeeper copies = new CopyKeeper(this);
     private final AtomicReference<Runnable> trying = new AtomicReference<>();
+    private Consumer<List<Mark>> marked = marks -> {};
     /** The bulletin being written: every change of the plan goes into it too. */
     private volatile Optional<Id.Bulletin> recording = Optional.empty();
 
@@ -186,10 +187,16 @@ public final class Session implements AutoCloseable {
                 List.of(),
                 written -> {
                     history.remember(new Doing.Marked(written.marks(), List.of(), words));
+                    marked.accept(written.marks());
                     notices.saved("Marks saved", "Marks saved.", Notices.past(words));
                     then.run();
                 },
                 refused);
+    }
+
+    /** Tells somebody what was marked on holes, each time once it is on the disk. */
+    public void onMarked(Consumer<List<Mark>> told) {
+        marked = told;
     }
 
     /** Marks what was done to parts, or takes it back. */

@@ -25,6 +25,11 @@ public final class WorkTimer {
         started = started.map(s -> clock.instant());
     }
 
+    /** When it was started, or began again; empty while it does not run. */
+    public Optional<Instant> since() {
+        return started;
+    }
+
     /** True while it runs. */
     public boolean running() {
         return started.isPresent();

@@ -98,7 +98,7 @@ public final class SheetView extends Region implements Shown {
                 draw();
             }
         });
-        ties.on(desk.layerProperty(), this::draw);
+        ties.on(desk.pickedProperty(), this::draw);
         ties.on(desk.changingProperty(), () -> {
             desk.layerProperty().set(Optional.empty());
             draw();
@@ -230,7 +230,8 @@ public final class SheetView extends Region implements Shown {
             lengths = LengthClasses.of(face);
         }
         painter.ground();
-        painter.layers(face);
+        painter.layers(
+                face, desk.snapshot().parts()::inPlace, desk.partProperty().get());
         if (desk.look().trimProperty().get()) {
             painter.trims(face, desk.layer(), desk.unit());
         }

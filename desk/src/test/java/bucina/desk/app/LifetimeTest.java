@@ -121,7 +121,7 @@ class LifetimeTest extends OnWindow {
                 SumsRoom.class,
                 () -> new SumsRoom(new SumsRoom.Host(
                         session.catalogue(), Optional.of(session), desk.look().unitProperty(), w -> {}, true)));
-        ways.put(Rack.class, () -> new Rack(desk, new Rack.Ways(away, away, away, away)));
+        ways.put(Rack.class, () -> new Rack(desk, new Rack.Ways(away, away, away, away, away, away)));
         ways.put(SheetView.class, () -> new SheetView(desk));
         ways.put(RowStrip.class, () -> new RowStrip(desk));
         ways.put(ClecoBar.class, () -> new ClecoBar(desk));
@@ -129,7 +129,7 @@ class LifetimeTest extends OnWindow {
         ways.put(DoneLine.class, () -> new DoneLine(session));
         ways.put(OrientationBadge.class, () -> new OrientationBadge(desk));
         ways.put(BenchSide.class, () -> new BenchSide(desk, timer, away, away, away, away));
-        ways.put(TopBar.class, () -> new TopBar(desk, timer, away));
+        ways.put(TopBar.class, () -> new TopBar(desk, timer, away, away));
         ways.put(StageRail.class, () -> new StageRail(desk));
         ways.put(BatchBar.class, () -> new BatchBar(desk, away));
         ways.put(

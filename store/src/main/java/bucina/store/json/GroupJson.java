@@ -88,15 +88,17 @@ public final class GroupJson {
         d.hole().ifPresent(h -> node.put("hole", Mm.of(h)));
         d.fastener().ifPresent(f -> node.set("fastener", fastener(f)));
         d.preparation().ifPresent(p -> node.put("preparation", p.code()));
+        d.until().ifPresent(u -> node.put("until", u));
         return node.put("reason", d.reason());
     }
 
     static Deviation deviation(At at) {
-        at.only("hole", "fastener", "preparation", "reason");
+        at.only("hole", "fastener", "preparation", "until", "reason");
         return at.make(() -> new Deviation(
                 at.maybe("hole").map(At::length),
                 at.maybe("fastener").map(GroupJson::fastener),
                 at.maybe("preparation").map(GroupJson::preparation),
+                at.maybe("until").map(At::text),
                 at.text("reason")));
     }
 
