@@ -15,6 +15,9 @@ import java.util.Optional;
  */
 public record Swing(Length spread, Length slop, Length reach, Optional<Length> most) {
 
+    private static final Length FINE = Length.in(.001);
+    private static final Length COARSE = Length.in(.05);
+
     /**
      * {@code slop · reach / spread}, never less than half the slop (handbook 13).
      *
@@ -32,6 +35,12 @@ public record Swing(Length spread, Length slop, Length reach, Optional<Length> m
         return new Swing(spread, slop, reach, Optional.of(arm.atLeast(least) ? arm : least));
     }
 
+    /** As near as anybody measures it. */
+    private static Length rounded(Length length, Length to) {
+        double n = Math.max(1, Math.rint(length.per(to)));
+        return to.times(n);
+    }
+
     private static void check(String what, Length length, String example) {
         if (length.nanometres() < 0) {
             throw new InputException(what + " must be at least 0, was " + length + ": " + example);
@@ -43,8 +52,8 @@ public record Swing(Length spread, Length slop, Length reach, Optional<Length> m
         return most.map(m -> Sentence.of(
                         "It can swing {} to each side {} from the middle of its holes: measure there from an edge, "
                                 + "and clamp it, before the first hole is drilled.",
-                        m,
-                        reach))
+                        rounded(m, FINE),
+                        rounded(reach, COARSE)))
                 .orElseGet(() -> Sentence.of("On one hole it turns freely: put in a second cleco as far away as "
                         + "there is one, or measure both ends from an edge and clamp them."));
     }

@@ -115,6 +115,7 @@ final class WindowCommands extends CommandList {
         } else {
             desk.typedGroupProperty().set(Optional.empty());
             desk.partProperty().set(Optional.empty());
+            desk.misfitProperty().set(Optional.empty());
             desk.layerProperty().set(Optional.empty());
             desk.selectionProperty()
                     .set(Selection.none(desk.selectionProperty().get().face()));

@@ -28,6 +28,7 @@ final class FitPanel extends StagePanel {
     private final Runnable print;
     private final Button play;
     private final Button note;
+    private final MisfitPanel misfit;
 
     /**
      * @param print  offers the sheet to tape up
@@ -45,6 +46,7 @@ final class FitPanel extends StagePanel {
         note.setId("note-apart");
         note.setMaxWidth(Double.MAX_VALUE);
         setId("fit-panel");
+        misfit = new MisfitPanel(desk);
     }
 
     @Override
@@ -63,7 +65,8 @@ final class FitPanel extends StagePanel {
                         .filter(r -> !snapshot.state(r).set())
                         .toList());
         int held = ranges.stream().mapToInt(Holds.Range::count).sum();
-        getChildren().addAll(play, note);
+        misfit.fill();
+        getChildren().addAll(play, note, misfit);
         getChildren()
                 .add(Ui.wrapped(
                         held == 0 ? "Nothing is held open on this face." : held + " holes stay open on this face.",

@@ -78,8 +78,9 @@ public final class Desk implements AutoCloseable {
     private boolean attempting;
     private final ObjectProperty<Optional<Id.Layer>> layer = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<Id.Part>> part = new SimpleObjectProperty<>(Optional.empty());
+    private final ObjectProperty<Optional<Misfitting>> misfit = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectBinding<List<Object>> picked =
-            Bindings.createObjectBinding(() -> List.of(layer.get(), part.get()), layer, part);
+            Bindings.createObjectBinding(() -> List.of(layer.get(), part.get(), misfit.get()), layer, part, misfit);
     private final ObjectProperty<Room> room = new SimpleObjectProperty<>(Room.SHEET);
     private final ObjectProperty<Task> task = new SimpleObjectProperty<>(Task.of(Operation.FINAL_SIZE));
 
@@ -176,6 +177,11 @@ public final class Desk implements AutoCloseable {
     /** The part picked, which is lit up on every face; empty if none is. */
     public ObjectProperty<Optional<Id.Part>> partProperty() {
         return part;
+    }
+
+    /** A part that will not go on, as measured last; empty if none is looked at. */
+    public ObjectProperty<Optional<Misfitting>> misfitProperty() {
+        return misfit;
     }
 
     /** What is picked beside holes: changes when another sheet or part is. */

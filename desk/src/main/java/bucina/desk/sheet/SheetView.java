@@ -237,10 +237,7 @@ public final class SheetView extends Region implements Shown {
         }
         painter.zones(face);
         new HolePainter(brush, sprites).holes(face, HoleLook.Face.of(desk, lengths)::of);
-        desk.over()
-                .reaching()
-                .ifPresent(r -> ReachPainter.holes(
-                        sheet.getGraphicsContext2D(), drawn, face, r, palette, getWidth(), getHeight()));
+        OverPainter.draw(brush, desk, face);
         new RulerPainter(brush).rulers(desk.unit());
         drawOverlay();
     }
