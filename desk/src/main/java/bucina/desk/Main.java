@@ -29,9 +29,11 @@ public final class Main {
         if (words.isEmpty()) {
             DeskApp.open(new ToOpen.Last());
         } else if (first.equals("demo")
-                && List.of("locker", "stabilator", "--fresh").containsAll(words.subList(1, words.size()))) {
+                && List.of("locker", "stabilator", "box", "--fresh").containsAll(words.subList(1, words.size()))) {
             DeskApp.open(new ToOpen.Demo(
-                    words.contains("locker") ? DemoBuild.Which.LOCKER : DemoBuild.Which.STABILATOR,
+                    words.contains("locker")
+                            ? DemoBuild.Which.LOCKER
+                            : words.contains("box") ? DemoBuild.Which.BOX : DemoBuild.Which.STABILATOR,
                     words.contains("--fresh")));
         } else if (words.equals(List.of("sums"))) {
             SumsApp.open();

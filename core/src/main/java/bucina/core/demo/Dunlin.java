@@ -70,9 +70,9 @@ public final class Dunlin {
                         List.of(assembly),
                         stock())
                 .checked();
-        return DunlinBench.beside(
+        return DunlinLife.told(DunlinBench.beside(
                 Queries.kept(build, LocalDate.of(2026, 11, 12)),
-                parts.noseRibs.get(1).id());
+                parts.noseRibs.get(1).id()));
     }
 
     private static Map<String, Integer> stock() {
@@ -259,7 +259,7 @@ public final class Dunlin {
                     parts.mainRibs.get(i),
                     "Main rib " + (i + 1) + " flange",
                     .032,
-                    rib(side, x, -1.25, rear(x) + 1.05, .33)));
+                    rib(side, x, -1.25, rear(DunlinParts.shape(i)) + 1.05, .33)));
         }
     }
 
@@ -292,7 +292,7 @@ public final class Dunlin {
             // Nose rib 8 is a little short: on the upper skin its last hole comes too near the end of the flange.
             double end = lead(x) - (i == 7 && side < 0 ? 1.5 : 1.65);
             nose.add(sketch.row("R" + (4 + i), x, side * .75, x, side * end, 1.25));
-            main.add(sketch.row("R" + (13 + i), x, side * -1.6, x, side * (rear(x) + 1.4), 1.35));
+            main.add(sketch.row("R" + (13 + i), x, side * -1.6, x, side * (rear(DunlinParts.shape(i)) + 1.4), 1.35));
         }
         for (int i = 0; i < DunlinParts.AFT_RIBS.length; i++) {
             double x = DunlinParts.RIBS[DunlinParts.AFT_RIBS[i]];

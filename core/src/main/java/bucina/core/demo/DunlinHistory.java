@@ -52,7 +52,7 @@ public final class DunlinHistory {
         history.lowerSkin();
         history.before();
         history.progress();
-        return Logbook.of(history.entries, history.marks);
+        return DunlinLife.lived(derivation.build(), Logbook.of(history.entries, history.marks));
     }
 
     private void rearSpar() {

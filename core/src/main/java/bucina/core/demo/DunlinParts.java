@@ -13,6 +13,11 @@ final class DunlinParts {
     /** Which of them go on aft of the rear spar. */
     static final int[] AFT_RIBS = {1, 3, 5, 7};
 
+    /** Main ribs 1 and 2 are alike: the station that gives a rib its shape. */
+    static double shape(int i) {
+        return RIBS[i == 1 ? 0 : i];
+    }
+
     final Sketch sketch = new Sketch();
     final Part mainSpar = sketch.part("Main spar", "2024-T3", 1, true);
     final Part sparDoubler = sketch.part("Spar cap doubler", "2024-T3", 2, true);

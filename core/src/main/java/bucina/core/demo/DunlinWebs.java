@@ -64,7 +64,7 @@ final class DunlinWebs {
     private List<Row> ribTabs() {
         List<Row> ribs = new ArrayList<>();
         for (int i = 0; i < DunlinParts.RIBS.length; i++) {
-            double h = half(DunlinParts.RIBS[i]) - .72;
+            double h = half(DunlinParts.shape(i)) - .72;
             ribs.add(sketch.row("R" + (3 + i), DunlinParts.RIBS[i], -h, DunlinParts.RIBS[i], h, .8));
         }
         return ribs;
@@ -95,7 +95,7 @@ final class DunlinWebs {
                     "Main rib " + (i + 1) + " tab",
                     .032,
                     DunlinParts.RIBS[i],
-                    half(DunlinParts.RIBS[i]) - .3,
+                    half(DunlinParts.shape(i)) - .3,
                     i == 5 ? .235 : .31));
         }
         return layers;
@@ -124,7 +124,7 @@ final class DunlinWebs {
                     "Main rib " + (i + 1) + " rear tab",
                     .032,
                     DunlinParts.RIBS[i],
-                    rearHalf(DunlinParts.RIBS[i]) - .15,
+                    rearHalf(DunlinParts.shape(i)) - .15,
                     .3));
         }
         layers.add(sketch.layer(parts.rearSpar, "Rear spar web", .040, quad(1, new double[][] {
@@ -145,7 +145,7 @@ final class DunlinWebs {
         }
         List<Row> ribs = new ArrayList<>();
         for (int i = 0; i < DunlinParts.RIBS.length; i++) {
-            double h = rearHalf(DunlinParts.RIBS[i]) - .5;
+            double h = rearHalf(DunlinParts.shape(i)) - .5;
             ribs.add(sketch.row("R" + (2 + i), DunlinParts.RIBS[i], -h, DunlinParts.RIBS[i], h, .55));
         }
         Fastener small = new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 3);

@@ -22,7 +22,9 @@ import bucina.core.plan.Id;
 import bucina.core.plan.KeptSum;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
+import bucina.core.plan.Particulars;
 import bucina.core.plan.Row;
+import bucina.core.plan.Standing;
 import bucina.core.plan.Workshop;
 import bucina.core.plan.Zone;
 import bucina.core.rule.RuleKey;
@@ -127,7 +129,21 @@ public final class Locker {
     // ---- pieces
 
     private Part part(String name, int order, boolean fitted) {
-        Part part = new Part(new Id.Part(next++), name, Material.parse("6061-T6"), order, fitted);
+        Part.Kind kind = name.contains("skin") || name.equals("Lid")
+                ? Part.Kind.SKIN
+                : name.contains("stiffener") || name.contains("gussets") || name.contains("stringers")
+                        ? Part.Kind.ANGLE
+                        : Part.Kind.SHEET;
+        Part part = new Part(
+                new Id.Part(next++),
+                name,
+                Material.parse("6061-T6"),
+                order,
+                fitted ? Standing.DRY : Standing.CRATE,
+                kind,
+                Particulars.NONE
+                        .stamped("BL-" + (parts.size() + 1), List.of(), Hand.NONE)
+                        .withPage("sheet " + (order < 3 ? 41 : 42)));
         parts.add(part);
         return part;
     }

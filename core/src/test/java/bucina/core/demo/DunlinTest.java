@@ -81,7 +81,7 @@ class DunlinTest {
                             LocalDateTime.parse("2026-11-23T10:00"));
             before = before.plus(entry);
         }
-        assertThat(before.entries()).hasSize(32);
+        assertThat(before.entries()).hasSize(39);
     }
 
     @Test

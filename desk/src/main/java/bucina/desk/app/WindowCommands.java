@@ -67,6 +67,7 @@ final class WindowCommands extends CommandList {
                 "Ctrl+F1",
                 ALWAYS,
                 () -> window.demo(DemoBuild.Which.STABILATOR));
+        add("demo-box", "Demo 3: a practice box", "Ctrl+F3", ALWAYS, () -> window.demo(DemoBuild.Which.BOX));
         add("demo-locker", "Demo 2: the belly locker", "Ctrl+F2", ALWAYS, () -> window.demo(DemoBuild.Which.LOCKER));
         add("gauge", "Gauge: readings sent to a field", "Ctrl+G", ALWAYS, window.cards()::gauge);
         add("batches", "Primer and sealant: batches and their clocks", "Ctrl+M", ALWAYS, window.cards()::mix);

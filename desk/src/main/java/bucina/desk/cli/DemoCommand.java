@@ -21,7 +21,11 @@ final class DemoCommand implements Callable<Integer> {
     @Mixin
     private Common common;
 
-    @Parameters(index = "0", paramLabel = "WHICH", defaultValue = "stabilator", description = "stabilator or locker")
+    @Parameters(
+            index = "0",
+            paramLabel = "WHICH",
+            defaultValue = "stabilator",
+            description = "stabilator, locker or box")
     private String which;
 
     @Option(names = "--to", required = true, description = "The new build file.")
@@ -33,9 +37,11 @@ final class DemoCommand implements Callable<Integer> {
                 switch (which) {
                     case "stabilator" -> DemoBuild.Which.STABILATOR;
                     case "locker" -> DemoBuild.Which.LOCKER;
+                    case "box" -> DemoBuild.Which.BOX;
                     default ->
-                        throw Common.wrong("\"" + which + "\" is no demonstration: write stabilator or locker, like "
-                                + "demo locker --to locker.bucina");
+                        throw Common.wrong(
+                                "\"" + which + "\" is no demonstration: write stabilator, locker or box, like "
+                                        + "demo locker --to locker.bucina");
                 };
         checkNew();
         DemoBuild.write(demo, to, common.catalogue());

@@ -4,6 +4,7 @@ import bucina.core.catalogue.Catalogue;
 import bucina.core.demo.Dunlin;
 import bucina.core.demo.DunlinHistory;
 import bucina.core.demo.Locker;
+import bucina.core.demo.PracticeBox;
 import bucina.core.log.Logbook;
 import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
@@ -26,7 +27,9 @@ public final class DemoBuild {
         /** The left half of the stabilator: inch, solid rivets. */
         STABILATOR("dunlin-demo"),
         /** The belly locker: millimetres, pulled rivets. */
-        LOCKER("dunlin-locker");
+        LOCKER("dunlin-locker"),
+        /** A practice box of two skins and a rib, in plain steps of making. */
+        BOX("dunlin-box");
 
         private final String file;
 
@@ -83,6 +86,11 @@ public final class DemoBuild {
 
     /** Writes one of the demonstrations to a new file. */
     public static void write(Which which, Path path, Catalogue catalogue) {
+        if (which == Which.BOX) {
+            BuildFile.create(path, new Document(PracticeBox.build(catalogue.rules()), Logbook.EMPTY, List.of()))
+                    .close();
+            return;
+        }
         if (which == Which.LOCKER) {
             BuildFile.create(path, new Document(Locker.build(catalogue.rules()), Locker.log(), List.of()))
                     .close();
