@@ -60,15 +60,13 @@ public final class PartEdits {
         }
         Set<Id.Face> held = states.faces(id).stream()
                 .map(Face::id)
-                .filter(f -> states.forGood(id, f))
+                .filter(f -> states.fastened(id, f))
                 .collect(Collectors.toSet());
         if (!held.isEmpty() && held.size() == states.faces(id).size()) {
             throw new InputException(part.name() + " is on for good on " + names(states, id, held)
                     + ": drill out what holds it and correct the log first, then say that it is " + next.word());
         }
-        Set<Id.Face> good = new HashSet<>(part.particulars().forGood());
-        good.addAll(held);
-        return build.with(part.with(part.particulars().withForGood(good)).with(next));
+        return build.with(part.with(part.particulars().withForGood(held)).with(next));
     }
 
     private static String names(PartStates states, Id.Part id, Set<Id.Face> held) {

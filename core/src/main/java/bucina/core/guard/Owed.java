@@ -8,6 +8,7 @@ import bucina.core.log.Operation;
 import bucina.core.measure.Length;
 import bucina.core.part.PartStates;
 import bucina.core.part.PartTask;
+import bucina.core.plan.Come;
 import bucina.core.plan.Fastener;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
@@ -75,7 +76,11 @@ public record Owed(Layer layer, List<Step> steps) {
         Dress dress = i < plies.size() ? plies.get(i).dress() : Dress.PLAIN;
         boolean cleared = dress == Dress.DIMPLE && hole.solution().fastener() instanceof Fastener.PulledRivet;
         List<Step> steps = new ArrayList<>();
-        if (!cleared && !atSize(hole, rules)) {
+        Layer layer = hole.layers().get(i);
+        if (blankUnderAnother(hole, layer)) {
+            steps.add(new Step(Operation.MATCH_DRILLED, Mark.Side.BOTH));
+        }
+        if (!cleared && !atSize(hole, rules) && !comesAtSize(hole, layer)) {
             steps.add(new Step(Operation.FINAL_SIZE, Mark.Side.BOTH));
         }
         if (rules.deburringMarked()) {
@@ -109,6 +114,24 @@ public record Owed(Layer layer, List<Step> steps) {
                 && parts.forGood(layers.get(beside));
     }
 
+    /** True if the sheet comes blank and another of the stack has the hole: it is match-drilled through that one. */
+    private static boolean blankUnderAnother(HoleReading hole, Layer layer) {
+        return come(hole, layer).state() == Come.State.BLANK
+                && hole.layers().stream().anyMatch(l -> come(hole, l).state().there());
+    }
+
+    private static boolean comesAtSize(HoleReading hole, Layer layer) {
+        Come come = come(hole, layer);
+        return come.state() == Come.State.AT_SIZE
+                || come.diameter()
+                        .filter(d -> d.atLeast(hole.solution().hole()))
+                        .isPresent();
+    }
+
+    private static Come come(HoleReading hole, Layer layer) {
+        return layer.holes().of(hole.row().id());
+    }
+
     /** True if nothing is drilled: the kit's holes come at final size, or the drawing says that these do. */
     private static boolean atSize(HoleReading hole, RuleSet rules) {
         Length wanted = hole.solution().hole();
@@ -129,7 +152,10 @@ public record Owed(Layer layer, List<Step> steps) {
         }
         return at == steps.size()
                 ? List.of()
-                : steps.subList(0, at).stream().filter(s -> !done(s, log, hole)).toList();
+                : steps.subList(0, at).stream()
+                        .filter(s -> !(drills(operation) && s.operation() == Operation.MATCH_DRILLED))
+                        .filter(s -> !done(s, log, hole))
+                        .toList();
     }
 
     /** Marking final size on a sheet that is cleared after dimpling is the clearing. */
@@ -139,11 +165,18 @@ public record Owed(Layer layer, List<Step> steps) {
                 : operation;
     }
 
+    /** Final size counts as match-drilled. */
+    private static boolean drills(Operation operation) {
+        return operation == Operation.FINAL_SIZE || operation == Operation.CLEARED;
+    }
+
     private boolean done(Step step, Logbook log, Id.Hole hole) {
         return log.found(layer.part())
                 || log.marked(hole, layer.id(), step.operation(), step.side())
                 || step.operation() == Operation.PRIMED
                         && log.tasks().done(layer.part(), PartTask.PRIME.code()).isPresent()
+                || step.operation() == Operation.MATCH_DRILLED
+                        && log.marked(hole, layer.id(), Operation.FINAL_SIZE, Mark.Side.BOTH)
                 || step.operation() == Operation.CLEARED
                         && log.marked(hole, layer.id(), Operation.FINAL_SIZE, Mark.Side.BOTH);
     }

@@ -137,7 +137,12 @@ public final class PartStates {
     public boolean forGood(Id.Part part, Id.Face face) {
         return part(part).standing() == Standing.ON
                 || part(part).particulars().forGood().contains(face)
-                || fastened.getOrDefault(face, Set.of()).contains(part);
+                || fastened(part, face);
+    }
+
+    /** True if a permanent fastener holds a part on a face. */
+    public boolean fastened(Id.Part part, Id.Face face) {
+        return fastened.getOrDefault(face, Set.of()).contains(part);
     }
 
     /** How a part stands on a face: for good, or as it stands where it is not. */

@@ -2,7 +2,9 @@ package bucina.desk.bench;
 
 import bucina.core.log.Mark;
 import bucina.core.log.Operation;
+import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
+import bucina.desk.session.Progress;
 import java.util.List;
 
 /** Stage Drill: what is drilled and deburred, hole by hole. */
@@ -21,5 +23,14 @@ final class DrillPanel extends WorkPanel {
      */
     DrillPanel(Desk desk, Runnable apart) {
         super(desk, TASKS, apart);
+    }
+
+    /** Which blank sheets are drilled through which, with which drill. */
+    @Override
+    void more(Progress progress) {
+        progress.match()
+                .forEach(m -> below.getChildren()
+                        .add(Ui.wrapped(m.words(desk.session().catalogue().drills(), desk.unit()), "soft")));
+        progress.uncalled().forEach(words -> below.getChildren().add(Ui.wrapped(words, "attention-text")));
     }
 }

@@ -39,7 +39,8 @@ import picocli.CommandLine.Spec;
         description = "Plans and logs rivet work on sheet-metal aircraft kits. Without a verb it opens the window.",
         footer = {
             "",
-            "Windows: bucina FILE   bucina   bucina demo [locker|box] [--fresh]   bucina new FILE   bucina screenshots DIR",
+            "Windows: bucina FILE   bucina   bucina demo [locker|box] [--fresh]   bucina new FILE   "
+                    + "bucina screenshots DIR",
             "Computed figures never approve anything: the kit's drawings and the authority that certifies the "
                     + "aircraft govern."
         })

@@ -6,6 +6,7 @@ import bucina.core.log.Operation;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.progress.DressList;
+import bucina.core.progress.MatchDrill;
 import bucina.core.progress.Task;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
@@ -27,6 +28,8 @@ import java.util.Set;
  * @param skipped holes jumped over in the task
  * @param marks   the same as ids
  * @param dress   how the holes are dressed
+ * @param match    which blank sheets are drilled through which
+ * @param uncalled holes that sheets have and nobody calls for, in sentences
  * @param apart   what to note before its assembly is taken apart
  */
 public record Progress(
@@ -37,6 +40,8 @@ public record Progress(
         List<HoleReading> skipped,
         Set<Id.Hole> marks,
         DressList dress,
+        List<MatchDrill> match,
+        List<String> uncalled,
         Apart apart) {
 
     /**
@@ -63,6 +68,9 @@ public record Progress(
                 skipped,
                 ids,
                 DressList.of(face, build, catalogue, log),
+                MatchDrill.of(face),
+                MatchDrill.uncalled(
+                        face, snapshot.ref(face.face().id()).assembly().unit()),
                 Apart.of(snapshot, snapshot.ref(face.face().id()).assembly(), before.map(Progress::apart)));
     }
 

@@ -3,24 +3,35 @@ package bucina.desk.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import bucina.core.catalogue.CatalogueReader;
+import bucina.core.log.Operation;
+import bucina.core.measure.Unit;
 import bucina.core.plan.Face;
+import bucina.core.plan.Part;
+import bucina.core.plan.Standing;
+import bucina.core.progress.Task;
 import bucina.core.stack.FaceReading;
+import bucina.core.stack.HoleReading;
+import bucina.core.state.Snapshot;
 import bucina.desk.look.Type;
 import bucina.desk.session.DemoBuild;
 import bucina.desk.session.Desk;
+import bucina.desk.session.PartLines;
 import bucina.desk.session.Prefs;
 import bucina.desk.session.Session;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
@@ -145,6 +156,117 @@ class WalkthroughTest {
         assertThat(session.snapshot().derivation().findings(() -> false)).isEmpty();
         assertThat(actions).isLessThanOrEqualTo(MOST);
         assertThat(actions).as("docs/walkthrough.md says eighteen").isEqualTo(18);
+    }
+
+    /** Chooses in a box: one action. */
+    private void choose(FxRobot robot, String query, String word) throws Exception {
+        robot.interact(() -> {
+            ComboBox<?> box = robot.lookup(query).queryAs(ComboBox.class);
+            for (int i = 0; i < box.getItems().size(); i++) {
+                if (words(box, i).equals(word)) {
+                    box.getSelectionModel().select(i);
+                    return;
+                }
+            }
+            throw new AssertionError("no " + word + " in " + query);
+        });
+        actions++;
+        settle();
+    }
+
+    private static <T> String words(ComboBox<T> box, int i) {
+        return box.getConverter().toString(box.getItems().get(i));
+    }
+
+    private void panel(FxRobot robot, String name, String height, String spars, String ribs) throws Exception {
+        key(robot, KeyCode.P);
+        field(robot, "#panel-name", name);
+        field(robot, "#panel-length", "24");
+        field(robot, "#panel-root", height);
+        field(robot, "#panel-tip", height);
+        if (!spars.isEmpty()) {
+            field(robot, "#panel-spars", spars);
+        }
+        field(robot, "#panel-ribs", ribs);
+    }
+
+    @Test
+    void an_empty_build_becomes_a_box_of_parts_that_lie_on_three_faces_in_seventy_actions(FxRobot robot)
+            throws Exception {
+        panel(robot, "Upper skin", "12", "6", "2, 12, 22");
+        field(robot, "#panel-doubler", "9,7 to 15,11");
+        key(robot, KeyCode.ENTER);
+        key(robot, KeyCode.CONTROL, KeyCode.E);
+        field(robot, "#assembly-name", "Box");
+        key(robot, KeyCode.ENTER);
+        key(robot, KeyCode.ESCAPE);
+        panel(robot, "Lower skin", "12", "6", "2, 12, 22");
+        choose(robot, "#panel-into", "Box");
+        assertThat(OnWindow.says(robot, "The same parts as there already: Spar 1, Rib 1, Rib 2, Rib 3"))
+                .isTrue();
+        key(robot, KeyCode.ENTER);
+        panel(robot, "Web", "4", "", "2, 12, 22");
+        choose(robot, "#panel-into", "Box");
+        choose(robot, "#panel-skin", "Spar 1");
+        key(robot, KeyCode.ENTER);
+        assertBox();
+
+        key(robot, KeyCode.F6);
+        robot.interact(() -> {
+            ListView<?> list = robot.lookup("#part-list").queryAs(ListView.class);
+            for (int i = 0; i < list.getItems().size(); i++) {
+                if (((PartLines.Line) list.getItems().get(i)).part().name().equals("Rib 2")) {
+                    list.getSelectionModel().clearAndSelect(i);
+                }
+            }
+        });
+        actions++;
+        key(robot, KeyCode.DIGIT4);
+        Snapshot off = session.snapshot();
+        Part rib = off.parts().named("Rib 2").orElseThrow();
+        assertThat(rib.standing()).isEqualTo(Standing.OFF);
+        assertWaits(off, rib);
+        key(robot, KeyCode.CONTROL, KeyCode.Z);
+        assertThat(session.snapshot().parts().part(rib.id()).standing()).isEqualTo(Standing.DRY);
+        assertThat(actions).isLessThanOrEqualTo(70);
+        assertThat(actions).as("docs/walkthrough.md says thirty-five").isEqualTo(35);
+    }
+
+    /** Every hole through the part waits, on all its faces, and no other does. */
+    private static void assertWaits(Snapshot off, Part rib) {
+        for (Face face : off.parts().faces(rib.id())) {
+            FaceReading reading = off.face(face.id());
+            List<HoleReading> through = reading.readings().stream()
+                    .filter(r -> r.layers().stream().anyMatch(l -> l.part().equals(rib.id())))
+                    .toList();
+            assertThat(through).as(face.name()).isNotEmpty().allSatisfy(r -> {
+                assertThat(off.holds().of(r)).isPresent();
+                assertThat(off.guards(face.id()).setting(r, Unit.INCH)).isPresent();
+                assertThat(off.guards(face.id()).marking(Task.of(Operation.FINAL_SIZE), r, Unit.INCH))
+                        .isPresent();
+            });
+            assertThat(reading.readings().stream()
+                            .filter(r -> !through.contains(r))
+                            .filter(r -> off.holds().of(r).isPresent()))
+                    .as("no other hole of %s waits", face.name())
+                    .isEmpty();
+        }
+    }
+
+    /** Two skins, a web, three ribs on all three, a doubler: seven parts, not one for each sheet. */
+    private void assertBox() {
+        Snapshot now = session.snapshot();
+        assertThat(now.build().assemblies()).hasSize(1);
+        assertThat(now.build().faces()).hasSize(3);
+        assertThat(now.build().parts())
+                .extracting(Part::name)
+                .containsExactlyInAnyOrder("Upper skin", "Lower skin", "Spar 1", "Rib 1", "Rib 2", "Rib 3", "Doubler");
+        for (String name : List.of("Spar 1", "Rib 1", "Rib 2", "Rib 3")) {
+            Part part = now.parts().named(name).orElseThrow();
+            assertThat(now.parts().faces(part.id()))
+                    .extracting(Face::name)
+                    .containsExactly("Upper skin", "Lower skin", "Web");
+        }
     }
 
     @Test
