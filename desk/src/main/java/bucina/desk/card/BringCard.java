@@ -61,6 +61,7 @@ public final class BringCard extends ShownBox {
     private final TextField rivet;
     private final ComboBox<Unit> as;
     private final ComboBox<BringWhere> where;
+    private final BringPart part;
     private Optional<Bringing> brought = Optional.empty();
 
     /**
@@ -96,8 +97,9 @@ public final class BringCard extends ShownBox {
                 u -> u == Unit.INCH ? "inch" : "mm",
                 "bring-unit",
                 this::unit);
-        List<BringWhere> places = BringWhere.all(here);
+        List<BringWhere> places = BringWhere.all(here, session.snapshot().build());
         where = f.choice("Goes", places, places.getFirst(), BringWhere::word, "bring-where", w -> look());
+        part = new BringPart(f, session.snapshot().build());
         name = f.live("Name of the face", "", "bring-name", t -> {});
         thickness = f.live("Sheets without thickness", "", "bring-thickness", t -> sure(false));
         thickness.setPromptText(unit == Unit.INCH ? "as measured, like .025" : "as measured, like 0.6");
@@ -327,17 +329,13 @@ public final class BringCard extends ShownBox {
         }
         session.plan(
                 "bringing in " + (called.isEmpty() ? "a drawing" : called),
-                (Build build) -> to.face()
-                        .map(face -> in.onto(build, face, choices, to.sheets()))
-                        .orElseGet(() -> in.asFace(build, called, as.getValue(), choices)),
-                () -> made.accept(to.face()
-                        .orElseGet(() -> session.snapshot()
-                                .build()
-                                .assemblies()
-                                .getLast()
-                                .faces()
-                                .getLast()
-                                .id())),
+                (Build build) -> {
+                    Build with = to.face()
+                            .map(face -> in.onto(build, face, choices, to.sheets()))
+                            .orElseGet(() -> in.asFace(build, called, as.getValue(), choices));
+                    return to.placed(build, with, part.chosen());
+                },
+                () -> made.accept(to.at(session.snapshot().build())),
                 this::refuse);
     }
 

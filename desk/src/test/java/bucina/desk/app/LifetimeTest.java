@@ -17,16 +17,21 @@ import bucina.desk.card.MixCard;
 import bucina.desk.card.NutPlateCard;
 import bucina.desk.card.OutCard;
 import bucina.desk.card.PanelCard;
+import bucina.desk.card.PartListsCard;
 import bucina.desk.card.ReachCard;
+import bucina.desk.card.RibCard;
 import bucina.desk.card.SearchCard;
 import bucina.desk.card.StationsCard;
+import bucina.desk.card.StructureCard;
 import bucina.desk.card.TypedCard;
 import bucina.desk.card.WhyCard;
+import bucina.desk.card.WorkCard;
 import bucina.desk.gauge.GaugePost;
 import bucina.desk.logbook.LogbookRoom;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Shown;
 import bucina.desk.papers.PapersRoom;
+import bucina.desk.parts.PartsRoom;
 import bucina.desk.rack.Rack;
 import bucina.desk.rules.RulesRoom;
 import bucina.desk.session.Apart;
@@ -104,6 +109,10 @@ class LifetimeTest extends OnWindow {
         ways.put(NutPlateCard.class, () -> new NutPlateCard(desk, Palette.LIGHT, away));
         ways.put(OutCard.class, () -> new OutCard(desk, OutCard.What.FACE, away));
         ways.put(PanelCard.class, () -> new PanelCard(session, Unit.INCH, Palette.LIGHT, f -> {}, away));
+        ways.put(PartListsCard.class, () -> new PartListsCard(desk, away));
+        ways.put(RibCard.class, () -> new RibCard(desk, away));
+        ways.put(StructureCard.class, () -> new StructureCard(desk, away));
+        ways.put(WorkCard.class, () -> new WorkCard(desk, Optional.empty(), 0, away));
         ways.put(ReachCard.class, () -> new ReachCard(desk, away));
         ways.put(SearchCard.class, () -> new SearchCard(new Finder(desk, List.of(), s -> {}), away));
         ways.put(StationsCard.class, () -> new StationsCard(hole("R1.1").row(), away));
@@ -115,6 +124,7 @@ class LifetimeTest extends OnWindow {
 
     private void rooms(Map<Class<?>, Supplier<Shown>> ways, GaugePost post, WorkTimer timer, Runnable away) {
         ways.put(LogbookRoom.class, () -> new LogbookRoom(desk));
+        ways.put(PartsRoom.class, () -> new PartsRoom(desk, away));
         ways.put(RulesRoom.class, () -> new RulesRoom(desk));
         ways.put(PapersRoom.class, () -> new PapersRoom(desk));
         ways.put(

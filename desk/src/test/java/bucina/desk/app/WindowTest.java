@@ -88,7 +88,7 @@ class WindowTest extends OnWindow {
         write(robot, "#log-readings", ".146x.047");
         robot.clickOn("#log-go");
         settle(robot);
-        assertThat(text(robot, "#status")).isEqualTo("Entry 33 saved");
+        assertThat(text(robot, "#status")).isEqualTo("Entry 40 saved");
         assertThat(desk.snapshot().state(hole("R1.6")).set()).isTrue();
         try (BuildFile disk = BuildFile.openToRead(file)) {
             LogEntry last = disk.read().log().entries().getLast();
@@ -99,10 +99,10 @@ class WindowTest extends OnWindow {
         robot.clickOn("#next");
         assertThat(text(robot, ".log-lead")).isEqualTo("R1.7 to R1.18, 12 holes");
         robot.type(KeyCode.F3);
-        assertThat(text(robot, ".bench-title")).isEqualTo("Entry 33");
+        assertThat(text(robot, ".bench-title")).isEqualTo("Entry 40");
         robot.press(KeyCode.CONTROL).type(KeyCode.Z).release(KeyCode.CONTROL);
         settle(robot);
-        assertThat(desk.snapshot().log().entries().getLast().corrects()).contains(33);
+        assertThat(desk.snapshot().log().entries().getLast().corrects()).contains(40);
         assertThat(desk.snapshot().state(hole("R1.6")).set()).isFalse();
         robot.press(KeyCode.CONTROL).type(KeyCode.Y).release(KeyCode.CONTROL);
         settle(robot);
@@ -137,7 +137,9 @@ class WindowTest extends OnWindow {
 
     @Test
     void an_entry_is_corrected_from_the_logbook(FxRobot robot) throws Exception {
-        robot.type(KeyCode.F3).clickOn("#log-correct");
+        robot.type(KeyCode.F3);
+        write(robot, "#log-filter", "#32");
+        robot.clickOn("#log-correct");
         assertThat(text(robot, ".log-lead")).isEqualTo("Correcting entry 32");
         write(robot, "#log-minutes", "61");
         write(robot, "#log-reason", "looked at the clock");
@@ -148,6 +150,7 @@ class WindowTest extends OnWindow {
         assertThat(last.reason()).isEqualTo("looked at the clock");
         assertThat(last.work().orElseThrow().minutes()).isEqualTo(61);
         robot.type(KeyCode.F3);
+        write(robot, "#log-filter", "");
         robot.clickOn("#log-filter").write("#32");
         assertThat(robot.lookup(".struck").queryAll()).isNotEmpty();
     }

@@ -196,7 +196,7 @@ class CliTest extends OnCommandLine {
         assertThat(run((Object[]) line.split(" "))).isEqualTo(2);
         assertThat(err).contains(expected);
         run("log", file.toString(), "--json");
-        assertThat(json().at("/entries").size()).isEqualTo(32);
+        assertThat(json().at("/entries").size()).isEqualTo(39);
         assertThat(Files.readAllBytes(file)).isEqualTo(before);
     }
 

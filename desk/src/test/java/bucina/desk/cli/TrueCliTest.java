@@ -87,7 +87,7 @@ class TrueCliTest extends OnCommandLine {
         assertThat(err).contains("R22.2 in Upper skin is not drilled to final size, not deburred, not dimpled");
         assertThat(set("the kit came with it")).as(err).isZero();
         assertThat(run("log", file.toString(), "--json")).isZero();
-        JsonNode last = json().at("/entries").get(32);
+        JsonNode last = json().at("/entries").get(39);
         assertThat(last.toString()).contains("the kit came with it").contains("@team");
     }
 

@@ -240,9 +240,9 @@ class ViewStateTest extends OnDesk {
             List<String> refused = new ArrayList<>();
             slow.log(LogForm.of(s).draft(f, behind.lengths(), ""), List.of(), e -> {}, refused::add);
             slow.log(LogForm.of(s).draft(f, behind.lengths(), ""), List.of(), e -> {}, refused::add);
-            assertThat(behind.snapshot().log().entries()).hasSize(32);
+            assertThat(behind.snapshot().log().entries()).hasSize(39);
             queue.forEach(Runnable::run);
-            assertThat(behind.snapshot().log().entries()).hasSize(33);
+            assertThat(behind.snapshot().log().entries()).hasSize(40);
             assertThat(refused).singleElement().asString().contains("logged as set");
         }
     }
