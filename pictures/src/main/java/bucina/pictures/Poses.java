@@ -38,7 +38,9 @@ public final class Poses {
         Map<String, Runnable> poses = new LinkedHashMap<>();
         poses.put("sheet", () -> pick(desk, "Upper skin", "R1", 9));
         poses.put("logging", () -> logging(desk, scene));
-        poses.put("logbook", () -> desk.roomProperty().set(Desk.Room.LOGBOOK));
+        poses.put("to-logbook", () -> desk.roomProperty().set(Desk.Room.LOGBOOK));
+        poses.put("logbook", () -> PartPoses.hours(scene));
+        PartPoses.parts(poses, desk, scene);
         poses.put("held-open", () -> {
             desk.roomProperty().set(Desk.Room.SHEET);
             desk.stageProperty().set(Stage.FIT);

@@ -52,7 +52,7 @@ public final class BroughtLog {
             checkReason(missing, because, entry);
             entries.add(missing.isPresent() ? entry.explained(because.strip()) : entry);
         }
-        return Logbook.of(entries, marks(because.strip()));
+        return Logbook.of(entries, marks(because.strip()), log.partMarks());
     }
 
     private static void checkReason(Optional<String> missing, String because, LogEntry entry) {

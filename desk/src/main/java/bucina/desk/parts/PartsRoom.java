@@ -237,7 +237,7 @@ public final class PartsRoom extends ShownPane {
     }
 
     static String key(Standing standing) {
-        return Integer.toString(standing.ordinal() + 1);
+        return "Ctrl+" + (standing.ordinal() + 1);
     }
 
     /** Says how the part chosen stands. */

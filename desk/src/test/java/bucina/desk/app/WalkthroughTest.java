@@ -221,7 +221,7 @@ class WalkthroughTest {
             }
         });
         actions++;
-        key(robot, KeyCode.DIGIT4);
+        key(robot, KeyCode.CONTROL, KeyCode.DIGIT4);
         Snapshot off = session.snapshot();
         Part rib = off.parts().named("Rib 2").orElseThrow();
         assertThat(rib.standing()).isEqualTo(Standing.OFF);

@@ -69,7 +69,7 @@ class WindowKeysTest extends OnWindow {
         shortcut(robot, KeyCode.ENTER);
         settle(robot);
         LogEntry last = desk.snapshot().log().entries().getLast();
-        assertThat(last.id()).isEqualTo(33);
+        assertThat(last.id()).isEqualTo(40);
         assertThat(last.work().orElseThrow().groupCode()).isEqualTo("US-3");
         assertThat(last.work().orElseThrow().minutes()).isEqualTo(30);
     }
@@ -137,8 +137,8 @@ class WindowKeysTest extends OnWindow {
         robot.type(KeyCode.F3).type(KeyCode.W);
         settle(robot);
         LogEntry last = desk.snapshot().log().entries().getLast();
-        assertThat(last.corrects()).contains(32);
-        assertThat(last.work()).isEmpty();
+        assertThat(last.corrects()).contains(39);
+        assertThat(last.deed()).isEmpty();
         assertThat(((ListView<?>) robot.lookup("#log-list").query()).getItems()).hasSizeGreaterThan(33);
     }
 

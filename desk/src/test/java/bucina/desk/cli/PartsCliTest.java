@@ -56,14 +56,14 @@ class PartsCliTest extends OnCommandLine {
     void a_part_is_told_of_and_stays_so() {
         assertThat(part("Main rib 3").at("/standing").asText()).isEqualTo("dry");
         assertThat(part("Main rib 3").at("/faces")).hasSize(4);
-        assertThat(line("part FILE set 'Main rib 3' --number DS-104 --standing out --due 2026-12-04 --measured .0315"))
+        assertThat(line("part FILE set 'Main rib 3' --number DX-9 --standing out --due 2026-12-04 --measured .0315"))
                 .isZero();
         JsonNode rib = part("Main rib 3");
         assertThat(rib.at("/standing").asText()).isEqualTo("out");
         assertThat(rib.at("/due").asText()).isEqualTo("2026-12-04");
-        assertThat(rib.at("/number").asText()).isEqualTo("DS-104");
+        assertThat(rib.at("/number").asText()).isEqualTo("DX-9");
         assertThat(rib.at("/measured/in").asDouble()).isCloseTo(.0315, within(1e-9));
-        assertThat(line("part FILE set DS-104 --standing dry")).isZero();
+        assertThat(line("part FILE set DX-9 --standing dry")).isZero();
         assertThat(part("Main rib 3").at("/due").isNull()).isTrue();
     }
 
@@ -90,10 +90,10 @@ class PartsCliTest extends OnCommandLine {
 
     @Test
     void work_on_a_part_is_logged_and_no_longer_owed() {
-        assertThat(part("Main rib 3").at("/owed").toString()).contains("deburr-edges");
-        assertThat(line("log FILE add --job 'deburr-edges:Main rib 3' --who A --at 2026-11-20T10:00 --minutes 20"))
+        assertThat(part("Main rib 6").at("/owed").toString()).contains("deburr-edges");
+        assertThat(line("log FILE add --job 'deburr-edges:Main rib 6' --who A --at 2026-11-20T10:00 --minutes 20"))
                 .isZero();
-        assertThat(part("Main rib 3").at("/owed").toString()).doesNotContain("deburr-edges");
+        assertThat(part("Main rib 6").at("/owed").toString()).doesNotContain("deburr-edges");
         assertThat(line("log FILE --json")).isZero();
         JsonNode last = json().at("/entries").get(json().at("/entries").size() - 1);
         assertThat(last.at("/work/kind").asText()).isEqualTo("part");

@@ -33,7 +33,7 @@ class TrueCliTest extends OnCommandLine {
         assertThat(Files.readAllBytes(file)).isEqualTo(before);
         assertThat(run("demo", "glider", "--to", folder.resolve("g").toString()))
                 .isEqualTo(2);
-        assertThat(err).contains("stabilator or locker");
+        assertThat(err).contains("stabilator, locker or box");
     }
 
     /* Rear spar web: .032 + .065 = .097 and with the .015 strap .112; -4 in both, closed gaps .015 apart. */

@@ -44,8 +44,9 @@ class LogLinesTest {
     @Test
     void the_newest_day_comes_first_and_every_entry_stands_under_its_day() {
         List<LogLines.Line> lines = LogLines.of(log, "");
-        assertThat(lines.getFirst()).isEqualTo(new LogLines.Day(LocalDate.parse("2026-11-21"), 14, 50));
-        assertThat(numbers(lines)).hasSize(32).startsWith(32);
+        assertThat(lines.getFirst()).isEqualTo(new LogLines.Day(LocalDate.parse("2026-11-22"), 0, 35));
+        assertThat(lines.get(2)).isEqualTo(new LogLines.Day(LocalDate.parse("2026-11-21"), 14, 50));
+        assertThat(numbers(lines)).hasSize(39).startsWith(39, 32);
         List<LocalDate> days = lines.stream()
                 .filter(l -> l instanceof LogLines.Day)
                 .map(l -> ((LogLines.Day) l).date())
@@ -83,10 +84,10 @@ class LogLinesTest {
 
     @Test
     void a_withdrawal_stands_on_the_day_of_what_it_withdraws() {
-        Logbook with = log.plus(LogEntry.Draft.withdraw(32, "wrong").numbered(33, Sessions.CLOCK.instant()));
+        Logbook with = log.plus(LogEntry.Draft.withdraw(32, "wrong").numbered(40, Sessions.CLOCK.instant()));
         List<LogLines.Line> lines = LogLines.of(with, "");
-        assertThat(lines.getFirst()).isEqualTo(new LogLines.Day(LocalDate.parse("2026-11-21"), 0, 0));
-        assertThat(numbers(lines)).startsWith(32, 33);
+        assertThat(lines.get(2)).isEqualTo(new LogLines.Day(LocalDate.parse("2026-11-21"), 0, 0));
+        assertThat(numbers(lines)).startsWith(39, 32, 40);
     }
 
     @Test

@@ -94,7 +94,7 @@ class SessionTest extends OnDesk {
         session.history().undo(refused::add);
         session.history().undo(refused::add);
         assertThat(refused).containsExactly("There is nothing to undo in this session.");
-        assertThat(onDisk()).isEqualTo(32 + 4);
+        assertThat(onDisk()).isEqualTo(39 + 4);
     }
 
     @Test
@@ -131,7 +131,7 @@ class SessionTest extends OnDesk {
                 desk.snapshot().log().entries().getLast().work().orElseThrow());
         session.log(twice, List.of(), e -> fail("written twice"), refused::add);
         assertThat(refused).singleElement().asString().contains("logged as set");
-        assertThat(onDisk()).isEqualTo(33);
+        assertThat(onDisk()).isEqualTo(40);
     }
 
     @Test
@@ -229,9 +229,9 @@ class SessionTest extends OnDesk {
             slow.history().undo(refused::add);
             answers.forEach(Runnable::run);
             assertThat(refused).isEmpty();
-            assertThat(behind.snapshot().log().entries().subList(34, 36))
+            assertThat(behind.snapshot().log().entries().subList(41, 43))
                     .extracting(e -> e.corrects().orElseThrow())
-                    .containsExactly(34, 33);
+                    .containsExactly(41, 40);
             assertThat(slow.history().undoWords()).isEmpty();
             assertThat(slow.history().redoWords()).isPresent();
         }

@@ -2,12 +2,17 @@ package bucina.store.file;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import bucina.core.log.Addition;
+import bucina.core.log.Labour;
 import bucina.core.log.LogEntry;
+import bucina.core.log.Logbook;
 import bucina.core.log.Mark;
 import bucina.core.log.Operation;
+import bucina.core.log.PartMark;
 import bucina.core.plan.Build;
 import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
+import bucina.core.plan.Part;
 import bucina.store.Demo;
 import bucina.store.Document;
 import bucina.store.Trials;
@@ -19,10 +24,12 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
@@ -75,7 +82,9 @@ class KillsTest {
             BuildFile file = BuildFile.open(path);
             Build build = file.read().build();
             for (int i = 0; i < 4; i++) {
-                LogEntry entry = file.append(Demo.entry(build, i, "note"), List.of(), Clock.systemUTC(), o -> {});
+                LogEntry entry = i % 2 == 0
+                        ? file.append(Demo.entry(build, i, "note"), List.of(), Clock.systemUTC(), o -> {})
+                        : work(file, build);
                 confirm(Deed.ENTRY, entry.id());
                 int marks = file.read().log().marks().size();
                 OnFile.mark(file, o -> marks(build));
@@ -95,6 +104,33 @@ class KillsTest {
             BuildFile.open(old).close();
             confirm(Deed.MIGRATED, round);
         }
+    }
+
+    /** Work on a part, and what was marked with it. */
+    private static LogEntry work(BuildFile file, Build build) {
+        Part part = build.parts().getFirst();
+        Labour labour = new Labour(
+                new Labour.OnPart(part.id(), part.name(), "clean"),
+                "",
+                "M. Oake",
+                LocalDateTime.parse("2026-11-23T10:00"),
+                5,
+                "",
+                "",
+                List.of());
+        Addition addition = new Addition(
+                Optional.of(LogEntry.Draft.install(labour)),
+                List.of(),
+                List.of(new PartMark(part.id(), "clean", Instant.EPOCH)));
+        return file.add(o -> addition, List.of(), Clock.systemUTC()).entry().orElseThrow();
+    }
+
+    private static long worked(Logbook log) {
+        return log.entries().stream()
+                .filter(e -> e.labour()
+                        .filter(l -> l.what() instanceof Labour.OnPart)
+                        .isPresent())
+                .count();
     }
 
     private static List<Mark> marks(Build build) {
@@ -186,6 +222,9 @@ class KillsTest {
             assertThat(held.log().entries().getLast().id()).isGreaterThanOrEqualTo(number(confirmed, Deed.ENTRY));
             assertThat(held.log().marks().size()).isGreaterThanOrEqualTo(number(confirmed, Deed.MARK));
             assertThat((held.log().marks().size() - marks) % 2).isZero();
+            assertThat(held.log().partMarks().size() - demo.log().partMarks().size())
+                    .as("an entry and what was marked with it are there, or neither is")
+                    .isEqualTo((int) (worked(held.log()) - worked(demo.log())));
             assertThat(held.build().nextId()).isGreaterThanOrEqualTo(number(confirmed, Deed.PLAN));
         }
         List<Path> made = new ArrayList<>();

@@ -1,0 +1,73 @@
+package bucina.pictures;
+
+import bucina.core.plan.Id;
+import bucina.core.stack.HoleReading;
+import bucina.desk.session.Desk;
+import bucina.desk.session.Selection;
+import bucina.desk.session.Stage;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+
+/** Parts, how one that will not go on is off, and the hours. */
+final class PartPoses {
+
+    private PartPoses() {}
+
+    static void parts(Map<String, Runnable> poses, Desk desk, Scene scene) {
+        poses.put("to-parts", () -> {
+            desk.partProperty().set(desk.snapshot().parts().named("Main rib 2").map(p -> p.id()));
+            desk.roomProperty().set(Desk.Room.PARTS);
+        });
+        poses.put("parts", () -> ((ScrollPane) scene.lookup("#part-detail")).setVvalue(.42));
+        poses.put("to-misfit", () -> {
+            desk.roomProperty().set(Desk.Room.SHEET);
+            desk.partProperty().set(Optional.empty());
+            desk.stageProperty().set(Stage.FIT);
+            desk.show(desk.snapshot()
+                    .build()
+                    .face("Lower skin")
+                    .orElseThrow()
+                    .face()
+                    .id());
+            pick(desk);
+        });
+        poses.put("misfit", () -> {
+            List<String> off = List.of(".002, .041", "0, .044", ".001, .047", "-.001, .05");
+            for (int i = 0; i < off.size(); i++) {
+                ((TextField) scene.lookup("#misfit-" + i)).setText(off.get(i));
+            }
+            ((Button) scene.lookup("#misfit-go")).fire();
+        });
+        poses.put("to-put-away", () -> {
+            desk.misfitProperty().set(Optional.empty());
+            desk.stageProperty().set(Stage.STUDY);
+        });
+    }
+
+    /** Four holes along a rib. */
+    private static void pick(Desk desk) {
+        List<HoleReading> row = desk.face().readings().stream()
+                .filter(r -> r.row().name().equals("R18"))
+                .toList();
+        LinkedHashSet<Id.Hole> holes = new LinkedHashSet<>();
+        for (int i : List.of(0, 2, 4, row.size() - 1)) {
+            holes.add(row.get(i).hole().id());
+        }
+        desk.selectionProperty()
+                .set(new Selection(
+                        desk.face().face().id(),
+                        Optional.of(row.getFirst().hole().id()),
+                        holes));
+    }
+
+    /** The hours in place of an entry. */
+    static void hours(Scene scene) {
+        ((Button) scene.lookup("#log-hours")).fire();
+    }
+}
