@@ -31,14 +31,14 @@ final class PartPoses {
             desk.stageProperty().set(Stage.FIT);
             desk.show(desk.snapshot()
                     .build()
-                    .face("Lower skin")
+                    .face("Upper skin")
                     .orElseThrow()
                     .face()
                     .id());
             pick(desk);
         });
         poses.put("misfit", () -> {
-            List<String> off = List.of(".002, .041", "0, .044", ".001, .047", "-.001, .05");
+            List<String> off = List.of(".010, .021", ".011, .034", ".010, .046", ".009, .058");
             for (int i = 0; i < off.size(); i++) {
                 ((TextField) scene.lookup("#misfit-" + i)).setText(off.get(i));
             }
@@ -50,13 +50,13 @@ final class PartPoses {
         });
     }
 
-    /** Four holes along a rib. */
+    /** Four holes along the rear spar. */
     private static void pick(Desk desk) {
         List<HoleReading> row = desk.face().readings().stream()
-                .filter(r -> r.row().name().equals("R18"))
+                .filter(r -> r.row().name().equals("R2"))
                 .toList();
         LinkedHashSet<Id.Hole> holes = new LinkedHashSet<>();
-        for (int i : List.of(0, 2, 4, row.size() - 1)) {
+        for (int i : List.of(3, 14, 26, row.size() - 3)) {
             holes.add(row.get(i).hole().id());
         }
         desk.selectionProperty()

@@ -1,5 +1,6 @@
 package bucina.core.demo;
 
+import bucina.core.edit.Edit;
 import bucina.core.log.Labour;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
@@ -43,6 +44,12 @@ final class DunlinLife {
         int n = 101;
         for (Part part : build.parts()) {
             next = next.with(told(build, part, "DS-" + n++));
+        }
+        for (Build.FaceRef ref : build.faces()) {
+            for (Group group : ref.face().groups()) {
+                String section = ref.face().name().contains("skin") ? "section 8" : "section 6";
+                next = Edit.group(next, group.id(), g -> g.withPage(section));
+            }
         }
         return next.withWorkshop(
                         next.workshop()

@@ -205,6 +205,11 @@ public record Build(
         return new Build(name, aircraft, rules, Math.max(next, nextId), parts, assemblies, stock, papers, changed);
     }
 
+    /** This build with other counts on hand. */
+    public Build withStock(Map<String, Integer> counts) {
+        return new Build(name, aircraft, rules, nextId, parts, assemblies, counts, papers, workshop);
+    }
+
     /** This build under another rule set. */
     public Build withRules(RuleSet changed) {
         return new Build(name, aircraft, changed, nextId, parts, assemblies, stock, papers, workshop);

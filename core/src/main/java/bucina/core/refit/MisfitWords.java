@@ -18,7 +18,7 @@ import java.util.Locale;
 public record MisfitWords(String part, String right, String up, List<String> labels) {
 
     /** What is said of a shift, nm, and of a turn, degrees. */
-    private static final double SEEN = 2540;
+    private static final double SEEN = 50_800;
 
     private static final double TURNED = 0.02;
 

@@ -4,6 +4,7 @@ import bucina.core.explain.Why;
 import bucina.core.log.Labour;
 import bucina.core.plan.Id;
 import bucina.desk.card.ApartCard;
+import bucina.desk.card.BinsCard;
 import bucina.desk.card.BringCard;
 import bucina.desk.card.CalloutCard;
 import bucina.desk.card.CopiesCard;
@@ -222,6 +223,10 @@ public final class Cards implements AutoCloseable {
      */
     void work(Optional<Labour.Holes> holes, int minutes) {
         change(() -> new WorkCard(desk, holes, minutes, this::putAway));
+    }
+
+    void bins() {
+        show(new BinsCard(desk, this::putAway));
     }
 
     void ribs() {

@@ -24,6 +24,7 @@ final class FaceCommands extends CommandList {
                 "Ctrl+E",
                 ALWAYS,
                 window.cards()::structure);
+        add("bins", "Bins: clecos and rivets on hand", "Ctrl+I", ALWAYS, window.cards()::bins);
         add("ribs", "Ribs and frames: web and flanges in one go", "Ctrl+F", ALWAYS, window.cards()::ribs);
         add(
                 "log-work",

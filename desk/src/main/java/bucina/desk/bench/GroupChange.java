@@ -38,6 +38,11 @@ final class GroupChange extends ChangeForm {
         hold(f, group);
         present(f, group);
         f.committed(
+                "Page",
+                group.page(),
+                "group-page",
+                t -> does(group.code() + ": page " + t, b -> Edit.group(b, group.id(), g -> g.withPage(t.strip()))));
+        f.committed(
                 "Die angle",
                 group.holes().dieAngle().map(a -> a + "°").orElse(""),
                 "group-dies",

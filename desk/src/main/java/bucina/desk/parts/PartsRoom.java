@@ -41,6 +41,18 @@ import org.jspecify.annotations.Nullable;
 /** Lists the parts of the build; the one chosen stands open at the right, where it is changed. */
 public final class PartsRoom extends ShownPane {
 
+    private static final double NUMBER = 68;
+    private static final double NAME = 150;
+    private static final double HAND = 36;
+    private static final double GAUGE = 92;
+    private static final double STANDS = 92;
+    private static final double FACES = 62;
+    private static final double OWES = 54;
+    private static final double ALIKE = 38;
+    private static final double PAGE = 120;
+    /** How much smaller the text of a heading is. */
+    private static final double TINY = .85;
+
     private final Desk desk;
     private final TextField search = new TextField();
     private final ComboBox<PartLines.Show> show = new ComboBox<>();
@@ -69,7 +81,7 @@ public final class PartsRoom extends ShownPane {
         list.setCellFactory(v -> new Cell());
         list.setPlaceholder(Ui.wrapped("No part is so. Choose \"all parts\", or clear the search.", "soft"));
         list.getSelectionModel().selectedItemProperty().addListener((o, was, now) -> chosen(now));
-        VBox lines = new VBox(2, heads(), list);
+        VBox lines = new VBox(2, heads(desk.unit().symbol()), list);
         VBox.setVgrow(list, Priority.ALWAYS);
         setCenter(lines);
         BorderPane.setMargin(lines, new Insets(0, 0, 12, 16));
@@ -104,20 +116,25 @@ public final class PartsRoom extends ShownPane {
     }
 
     /** What stands in the columns of the list. */
-    private static HBox heads() {
+    private static HBox heads(String unit) {
         HBox heads = new HBox(
                 8,
-                column("number", 76, "tiny"),
-                column("name", 170, "tiny"),
-                column("hand", 40, "tiny"),
-                column("gauge", 118, "tiny"),
-                column("stands", 92, "tiny"),
-                column("lies on", 74, "tiny"),
-                column("owes", 58, "tiny"),
-                column("alike", 40, "tiny"),
-                column("page", 60, "tiny"));
+                head("number", NUMBER),
+                head("name", NAME),
+                head("hand", HAND),
+                head("gauge, " + unit, GAUGE),
+                head("stands", STANDS),
+                head("lies on", FACES),
+                head("owes", OWES),
+                head("alike", ALIKE),
+                head("page", PAGE));
         heads.setPadding(new Insets(0, 0, 0, 12));
         return heads;
+    }
+
+    /** A heading: its text is smaller, its column as wide. */
+    private static Label head(String text, double width) {
+        return column(text, width / TINY, "tiny");
     }
 
     private static Label column(String text, double width, String style) {
@@ -267,15 +284,15 @@ public final class PartsRoom extends ShownPane {
             Part part = line.part();
             HBox row = new HBox(
                     8,
-                    column(part.particulars().number(), 76, "log-code"),
-                    column(part.name(), 170, "plain"),
-                    column(hand(part), 40, "soft"),
-                    column(gauge(part), 118, "plain"),
-                    column(line.standing().word(), 92, line.standing().away() ? "attention-text" : "plain"),
-                    column(faces(line), 74, "soft"),
-                    column(line.owed() == 0 ? "" : "owes " + line.owed(), 58, "attention-text"),
-                    column(line.likes().isEmpty() ? "" : "alike", 40, "soft"),
-                    column(part.particulars().page(), 60, "soft"));
+                    column(part.particulars().number(), NUMBER, "log-code"),
+                    column(part.name(), NAME, "plain"),
+                    column(hand(part), HAND, "soft"),
+                    column(gauge(part), GAUGE, "plain"),
+                    column(line.standing().word(), STANDS, line.standing().away() ? "attention-text" : "plain"),
+                    column(faces(line), FACES, "soft"),
+                    column(line.owed() == 0 ? "" : "owes " + line.owed(), OWES, "attention-text"),
+                    column(line.likes().isEmpty() ? "" : "alike", ALIKE, "soft"),
+                    column(part.particulars().page(), PAGE, "soft"));
             row.setAlignment(Pos.CENTER_LEFT);
             return row;
         }
@@ -294,11 +311,11 @@ public final class PartsRoom extends ShownPane {
         private String gauge(Part part) {
             String called = part.particulars().called().map(this::length).orElse("");
             String measured = part.particulars().measured().map(this::length).orElse("");
-            return measured.isEmpty() || measured.equals(called) ? called : called + " is " + measured;
+            return measured.isEmpty() || measured.equals(called) ? called : called + " (" + measured + ")";
         }
 
         private String length(Length length) {
-            return LengthFormat.trade(length, desk.unit());
+            return LengthFormat.trade(length, desk.unit()).replaceAll(" (in|mm)$", "");
         }
     }
 }

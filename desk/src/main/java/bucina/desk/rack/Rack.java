@@ -18,6 +18,7 @@ import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.BorderPane;
@@ -36,6 +37,9 @@ public final class Rack extends ShownPane {
     private Palette palette = Palette.LIGHT;
     private final ScrollPane scroll;
     private final VBox foot;
+    private final CheckBox byPage = new CheckBox("by page");
+    private final HBox turn = new HBox(byPage);
+    private final PageList pages;
     private @Nullable Build filled;
 
     /**
@@ -59,6 +63,11 @@ public final class Rack extends ShownPane {
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.setFocusTraversable(false);
         setCenter(scroll);
+        pages = new PageList(desk);
+        byPage.setId("rack-by-page");
+        byPage.selectedProperty().addListener((o, was, now) -> fill());
+        turn.setAlignment(Pos.CENTER_RIGHT);
+        turn.setPadding(new Insets(6, 10, 0, 10));
         foot = new VBox(
                 0,
                 way("Assemblies, faces", "Ctrl+E", "rack-structure", ways.structure),
@@ -74,7 +83,7 @@ public final class Rack extends ShownPane {
             if (desk.attempting()) {
                 return;
             }
-            if (filled == now.build()) {
+            if (filled == now.build() && !byPage.isSelected()) {
                 counts.forEach(Runnable::run);
             } else {
                 fill();
@@ -121,6 +130,12 @@ public final class Rack extends ShownPane {
         filled = snapshot.build();
         list.getChildren().clear();
         counts.clear();
+        list.getChildren().add(turn);
+        if (byPage.isSelected()) {
+            pages.fill();
+            list.getChildren().add(pages);
+            return;
+        }
         for (Assembly assembly : snapshot.build().assemblies()) {
             list.getChildren().add(Ui.wrapped(assembly.name(), "rack-assembly"));
             list.getChildren()

@@ -4,6 +4,7 @@ import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.plan.KeptSum;
 import bucina.core.plan.Layer;
+import bucina.core.plan.Part;
 import bucina.core.stack.HoleReading;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -24,6 +25,8 @@ public final class Finder {
         ROW("row"),
         HOLE("hole"),
         SHEET("sheet"),
+        PART("part"),
+        JOB("job"),
         SUM("sum"),
         HELP("help");
 
@@ -100,17 +103,12 @@ public final class Finder {
                 .workshop()
                 .sums()
                 .forEach(k -> all.add(new Hit(Kind.SUM, k.name(), "bench sums", () -> open.accept(k))));
+        paged(all);
         for (Build.FaceRef ref : desk.snapshot().build().faces()) {
             Id.Face face = ref.face().id();
             String where = ref.face().name();
             all.add(new Hit(Kind.FACE, where, ref.assembly().name(), () -> desk.show(face)));
-            ref.face()
-                    .groups()
-                    .forEach(group -> all.add(new Hit(
-                            Kind.GROUP,
-                            group.code() + " " + group.name(),
-                            where,
-                            () -> desk.show(new Build.GroupRef(ref.assembly(), ref.face(), group)))));
+            groups(all, ref);
             for (Layer layer : ref.face().layers()) {
                 all.add(new Hit(Kind.SHEET, layer.name(), where, () -> showLayer(face, layer)));
             }
@@ -138,6 +136,34 @@ public final class Finder {
                 }
             }
         }
+    }
+
+    private void groups(List<Hit> all, Build.FaceRef ref) {
+        String where = ref.face().name();
+        ref.face()
+                .groups()
+                .forEach(group -> all.add(new Hit(
+                        Kind.GROUP,
+                        group.code() + " " + group.name(),
+                        where + (group.page().isEmpty() ? "" : ", " + group.page()),
+                        () -> desk.show(new Build.GroupRef(ref.assembly(), ref.face(), group)))));
+    }
+
+    /** Parts, and jobs of the builder's own; each is found by its page too. */
+    private void paged(List<Hit> all) {
+        for (Part part : desk.snapshot().parts().all()) {
+            String said = part.particulars().number() + " " + part.particulars().page();
+            all.add(new Hit(Kind.PART, part.name(), said.strip(), () -> {
+                desk.partProperty().set(Optional.of(part.id()));
+                desk.roomProperty().set(Desk.Room.PARTS);
+            }));
+        }
+        desk.snapshot()
+                .build()
+                .workshop()
+                .jobs()
+                .forEach(j -> all.add(new Hit(
+                        Kind.JOB, j.name(), j.page(), () -> desk.roomProperty().set(Desk.Room.LOGBOOK))));
     }
 
     private void showRow(Id.Face face, Id.Row row) {

@@ -7,6 +7,7 @@ import bucina.core.measure.Unit;
 import bucina.desk.bench.BenchSide;
 import bucina.desk.card.ApartCard;
 import bucina.desk.card.BenchMode;
+import bucina.desk.card.BinsCard;
 import bucina.desk.card.BringCard;
 import bucina.desk.card.CalloutCard;
 import bucina.desk.card.CopiesCard;
@@ -110,6 +111,7 @@ class LifetimeTest extends OnWindow {
         ways.put(OutCard.class, () -> new OutCard(desk, OutCard.What.FACE, away));
         ways.put(PanelCard.class, () -> new PanelCard(session, Unit.INCH, Palette.LIGHT, f -> {}, away));
         ways.put(PartListsCard.class, () -> new PartListsCard(desk, away));
+        ways.put(BinsCard.class, () -> new BinsCard(desk, away));
         ways.put(RibCard.class, () -> new RibCard(desk, away));
         ways.put(StructureCard.class, () -> new StructureCard(desk, away));
         ways.put(WorkCard.class, () -> new WorkCard(desk, Optional.empty(), 0, away));

@@ -48,6 +48,11 @@ final class At {
         return this;
     }
 
+    /** A place that may be empty, for complaints about what is read of it. */
+    At place(String field) {
+        return has(field) ? get(field) : new At(MissingNode.getInstance(), pointer + "/" + field);
+    }
+
     At get(String field) {
         JsonNode child = node.get(field);
         if (child == null) {
@@ -186,6 +191,31 @@ final class At {
 
     private InputException placed(RuntimeException e) {
         return new InputException("at " + (pointer.isEmpty() ? "the top" : pointer) + ": " + e.getMessage(), e);
+    }
+
+    /** True if the field is written, be it as null. */
+    private boolean has(String field) {
+        return node.has(field);
+    }
+
+    /** A text, or what stands for it where the field is left out. */
+    String text(String field, String left) {
+        return has(field) ? text(field) : left;
+    }
+
+    /** A flag; false where the field is left out. */
+    boolean flagged(String field) {
+        return has(field) && flag(field);
+    }
+
+    /** A list; empty where the field is left out. */
+    <T> List<T> some(String field, Function<At, T> each) {
+        return has(field) ? list(field, each) : List.of();
+    }
+
+    /** What is read of a field, or what stands for it where it is left out. */
+    <T> T or(String field, Function<At, T> read, T left) {
+        return has(field) ? read.apply(get(field)) : left;
     }
 
     /** One of the words of an enumeration. */

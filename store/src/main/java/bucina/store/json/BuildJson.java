@@ -3,6 +3,7 @@ package bucina.store.json;
 import static bucina.store.json.PlanJson.NODES;
 import static bucina.store.json.PlanJson.array;
 
+import bucina.core.catalogue.CatalogueReader;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.log.Mark;
@@ -136,12 +137,12 @@ public final class BuildJson {
         At at = new At(tree, "");
         checkHead(tree, at);
         Build build = build(at);
-        List<Mark> marks = at.list("marks", LogJson::mark);
-        List<LogEntry> entries = at.list("log", LogJson::entry);
+        List<Mark> marks = at.some("marks", LogJson::mark);
+        List<LogEntry> entries = at.some("log", LogJson::entry);
         List<PartMark> parts =
                 at.maybe("partMarks").map(p -> p.list(LogJson::partMark)).orElse(List.of());
-        Logbook log = at.get("log").make(() -> Logbook.of(entries, marks, parts));
-        List<Photo> photos = at.list(PHOTOS, BuildJson::photo);
+        Logbook log = at.place("log").make(() -> Logbook.of(entries, marks, parts));
+        List<Photo> photos = at.some(PHOTOS, BuildJson::photo);
         return at.make(() -> new Document(build, log, photos));
     }
 
@@ -160,16 +161,18 @@ public final class BuildJson {
     }
 
     private static Build build(At at) {
-        List<Assembly> assemblies = at.list("assemblies", PlanJson::assembly);
-        List<Part> read = at.list("parts", PlanJson::part);
+        List<Assembly> assemblies = at.some("assemblies", PlanJson::assembly);
+        List<Part> read = at.some("parts", PlanJson::part);
         List<Part> parts = at.whole("version") < 6 ? OlderPlates.known(read, assemblies) : read;
         Map<String, Integer> stock = new HashMap<>();
-        At counts = at.get("stock");
-        counts.names().forEach(name -> stock.put(name, counts.small(name)));
+        if (at.maybe("stock").isPresent()) {
+            At counts = at.get("stock");
+            counts.names().forEach(name -> stock.put(name, counts.small(name)));
+        }
         return at.make(() -> new Build(
                         at.text("name"),
-                        at.text("aircraft"),
-                        PlanJson.rules(at.get("rules")),
+                        at.text("aircraft", ""),
+                        at.or("rules", PlanJson::rules, CatalogueReader.shippedRules()),
                         at.whole("nextId"),
                         parts,
                         assemblies,

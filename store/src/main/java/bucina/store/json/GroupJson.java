@@ -14,6 +14,7 @@ import bucina.core.rivet.HeadStyle;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
@@ -169,8 +170,13 @@ public final class GroupJson {
 
     static Row row(At at) {
         at.only("id", "name", "nextLabel", "holes");
+        List<Hole> holes = at.some("holes", GroupJson::hole);
+        int next = holes.stream().mapToInt(Hole::label).max().orElse(0) + 1;
         return at.make(() -> new Row(
-                new Id.Row(at.whole("id")), at.text("name"), at.small("nextLabel"), at.list("holes", GroupJson::hole)));
+                new Id.Row(at.whole("id")),
+                at.text("name"),
+                at.maybe("nextLabel").isPresent() ? at.small("nextLabel") : next,
+                holes));
     }
 
     static ObjectNode group(Group g) {
@@ -211,18 +217,19 @@ public final class GroupJson {
                 "page",
                 "rows");
         Optional<TypedStack> typed = at.maybe("typed").map(GroupJson::typed);
+        Fastener fastener = fastener(at.get("fastener"));
         return at.make(() -> new Group(
                 new Id.Group(at.whole("id")),
                 at.text("code"),
-                at.text("name"),
-                fastener(at.get("fastener")),
-                at.flag("headFar"),
-                preparation(at.get("preparation")),
-                at.text("callout"),
-                at.list("rows", GroupJson::row),
+                at.text("name", at.text("code")),
+                fastener,
+                at.flagged("headFar"),
+                at.or("preparation", GroupJson::preparation, fastener.flush() ? Preparation.AUTO : Preparation.NONE),
+                at.text("callout", ""),
+                at.some("rows", GroupJson::row),
                 typed,
-                layerIds(at.get("expects")),
-                layerIds(at.get("clears")),
+                at.or("expects", GroupJson::layerIds, Set.of()),
+                at.or("clears", GroupJson::layerIds, Set.of()),
                 at.maybe("holes").map(GroupJson::holePlan).orElse(HolePlan.NONE),
                 at.maybe("page").map(At::text).orElse("")));
     }

@@ -81,25 +81,26 @@ public final class LogJson {
                 "note",
                 "photographs");
         Work.Setup setup = new Work.Setup(
-                at.text("tool"),
+                at.text("tool", ""),
                 at.maybe("setting").map(At::length),
                 at.maybe("hole").map(At::length));
+        List<Work.LoggedHole> holes = at.some("holes", LogJson::logged);
         return at.make(() -> new Work(
                 new Id.Group(at.whole("group")),
-                at.text("groupCode"),
-                at.list("holes", LogJson::logged),
-                at.small("count"),
+                at.text("groupCode", ""),
+                holes,
+                at.maybe("count").isPresent() ? at.small("count") : holes.size(),
                 at.text("designation"),
                 at.maybe("length").map(At::length),
                 at.text("who"),
                 LocalDateTime.parse(at.text("done")),
                 at.small("minutes"),
                 setup,
-                at.list("readings", LogJson::reading),
-                at.list("rejects", LogJson::reject),
-                at.text("explanation"),
-                at.text("note"),
-                at.list("photographs", At::text)));
+                at.some("readings", LogJson::reading),
+                at.some("rejects", LogJson::reject),
+                at.text("explanation", ""),
+                at.text("note", ""),
+                at.some("photographs", At::text)));
     }
 
     /** What was done. */
@@ -155,7 +156,7 @@ public final class LogJson {
                 Instant.parse(at.text("entered")),
                 corrects,
                 at.maybe("work").map(LogJson::deed),
-                at.text("reason")));
+                at.text("reason", "")));
     }
 
     static ObjectNode partMark(PartMark m) {

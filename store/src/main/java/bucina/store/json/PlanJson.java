@@ -1,6 +1,7 @@
 package bucina.store.json;
 
 import bucina.core.catalogue.CatalogueReader;
+import bucina.core.form.PartForm;
 import bucina.core.material.Material;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Unit;
@@ -109,7 +110,7 @@ public final class PlanJson {
         return at.make(() -> new Part(
                 new Id.Part(at.whole("id")),
                 at.text("name"),
-                Material.parse(at.text("material")),
+                Material.parse(at.text("material", PartForm.USUAL)),
                 at.maybe("fittingOrder").isPresent() ? at.small("fittingOrder") : 1,
                 standing(at),
                 kind,
@@ -259,11 +260,11 @@ public final class PlanJson {
         return at.make(() -> new Face(
                 new Id.Face(at.whole("id")),
                 at.text("name"),
-                at.text("viewed"),
-                at.text("xToward"),
-                at.text("yToward"),
-                at.list("layers", PlanJson::layer),
-                at.list("groups", GroupJson::group),
+                at.text("viewed", ""),
+                at.text("xToward", ""),
+                at.text("yToward", ""),
+                at.some("layers", PlanJson::layer),
+                at.some("groups", GroupJson::group),
                 at.maybe("zones").map(PlanJson::zones).orElse(List.of())));
     }
 
@@ -284,10 +285,10 @@ public final class PlanJson {
         return at.make(() -> new Assembly(
                 new Id.Assembly(at.whole("id")),
                 at.text("name"),
-                at.get("hand").word(Hand.values(), GroupJson::lower),
-                at.get("unit").word(Unit.values(), Unit::symbol),
-                at.list("drawings", At::text),
-                at.list("faces", PlanJson::face),
+                at.or("hand", h -> h.word(Hand.values(), GroupJson::lower), Hand.NONE),
+                at.or("unit", u -> u.word(Unit.values(), Unit::symbol), Unit.INCH),
+                at.some("drawings", At::text),
+                at.some("faces", PlanJson::face),
                 at.maybe("twin").map(PlanJson::twin)));
     }
 

@@ -10,6 +10,7 @@ import bucina.core.dress.Preparation;
 import bucina.core.log.Logbook;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
+import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.core.plan.Deviation;
 import bucina.core.plan.Face;
@@ -18,6 +19,7 @@ import bucina.core.plan.Group;
 import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
 import bucina.core.plan.Row;
+import bucina.core.plan.Standing;
 import bucina.core.plan.TypedStack;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.sheet.Point;
@@ -130,6 +132,30 @@ class BuildJsonTest {
         Build more =
                 build.with(face.plus(rows).plus(typed), build.nextId() + 601).checked();
         assertThat(again(new Document(more, demo.log(), demo.photos())).build()).isEqualTo(more);
+    }
+
+    @Test
+    void a_field_that_is_left_out_is_taken_at_its_default() throws IOException {
+        JsonNode least = Json.read("""
+                {"format": "bucina-build", "version": 7, "unit": "mm", "name": "Least", "nextId": 100,
+                 "parts": [{"id": 1, "name": "Skin"}, {"id": 2, "name": "Rib", "standing": "dry"}],
+                 "assemblies": [{"id": 3, "name": "A", "faces": [{"id": 4, "name": "Top", "layers": [
+                    {"id": 5, "part": 1, "name": "Skin", "thickness": 0.8,
+                     "outline": {"outer": [[0, 0], [100, 0], [100, 50], [0, 50]]}}],
+                  "groups": [{"id": 6, "code": "G-1",
+                     "fastener": {"kind": "solid-rivet", "head": "flush", "alloy": "AD", "dash": 3},
+                     "rows": [{"id": 7, "name": "R1", "holes": [{"id": 8, "label": 1, "at": [10, 25]},
+                        {"id": 9, "label": 4, "at": [30, 25]}]}]}]}]}]}""");
+        assertThat(schema().validate(least)).isEmpty();
+        Build build = BuildJson.read(least).build();
+        assertThat(build.parts().getFirst().standing()).isEqualTo(Standing.HERE);
+        assertThat(build.parts().getLast().standing()).isEqualTo(Standing.DRY);
+        assertThat(build.rules()).isEqualTo(CatalogueReader.shippedRules());
+        Group group = build.group("G-1").orElseThrow().group();
+        assertThat(group.preparation()).isEqualTo(Preparation.AUTO);
+        assertThat(group.headFar()).isFalse();
+        assertThat(group.rows().getFirst().nextLabel()).isEqualTo(5);
+        assertThat(build.assemblies().getFirst().unit()).isEqualTo(Unit.INCH);
     }
 
     @Test
