@@ -1,5 +1,6 @@
 package bucina.core.form;
 
+import bucina.core.callout.Callout;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.dress.Preparation;
 import bucina.core.edit.Edit;
@@ -19,6 +20,7 @@ import bucina.core.stack.Solver;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /**
  * A group without holes as it is typed: for the builder who wants an answer now.
@@ -26,7 +28,7 @@ import java.util.Set;
  * @param code        short name; blank takes the next free one
  * @param name        what it is for
  * @param head        manufactured head
- * @param diameter    as typed
+ * @param diameter    as typed; or a whole callout such as {@code ISO 15977 3.2}, which says its head itself
  * @param layers      thicknesses as typed, head side first
  * @param preparation what is done to the sheets
  * @param count       as typed
@@ -40,17 +42,28 @@ public record TypedGroupForm(
         Preparation preparation,
         String count) {
 
+    /** A rivet by its standard, not a diameter: {@code #30} and {@code 3.2 mm} are none. */
+    private static final Pattern CALLOUT = Pattern.compile("(?i)^(iso|structural|ms|an|nas)");
+
     /** What the typed stack takes; throws {@link InputException} while something is not typed yet. */
     public Solution solve(Catalogue catalogue, Build build, LengthParser lengths) {
         return new Solver(catalogue, build.rules())
-                .solve(fastener(catalogue, lengths), asked(), Optional.empty(), layers(lengths), Optional.empty());
+                .solve(
+                        fastener(catalogue, lengths),
+                        asked(fastener(catalogue, lengths)),
+                        Optional.empty(),
+                        layers(lengths),
+                        Optional.empty());
     }
 
-    private Preparation asked() {
-        return head.flush() ? preparation : Preparation.NONE;
+    private Preparation asked(Fastener fastener) {
+        return fastener.flush() ? preparation : Preparation.NONE;
     }
 
     private Fastener fastener(Catalogue catalogue, LengthParser lengths) {
+        if (CALLOUT.matcher(diameter.strip()).find()) {
+            return Callout.parse(diameter).fastener();
+        }
         RivetSize size = catalogue.rivet(head, lengths.parsePositive(diameter, "diameter"));
         return new Fastener.SolidRivet(head, "AD", size.dash());
     }
@@ -73,7 +86,7 @@ public record TypedGroupForm(
                 name.isBlank() ? "Typed stack" : name.strip(),
                 fastener(catalogue, lengths),
                 false,
-                asked(),
+                asked(fastener(catalogue, lengths)),
                 "",
                 List.of(),
                 Optional.of(stack),

@@ -57,6 +57,30 @@ public final class Guards {
                 .or(() -> order(task, hole));
     }
 
+    /**
+     * What is taken for granted where a sheet is worked that is on: deburred, dressed and primed with the part off, it
+     * counts as taken off for that and put back; one that is on for good is worked as it is. Empty where nothing is.
+     */
+    public Optional<String> granted(Task task, HoleReading hole) {
+        boolean off =
+                switch (task.operation()) {
+                    case DEBURRED, DIMPLED, COUNTERSUNK, PRIMED -> true;
+                    case PILOT, CLECOED, MATCH_DRILLED, FINAL_SIZE, CLEARED -> false;
+                };
+        if (!off) {
+            return Optional.empty();
+        }
+        return task.layers(hole).stream()
+                .filter(l -> holds.parts().inPlace(l))
+                .findFirst()
+                .map(l -> {
+                    String part = holds.parts().part(l.part()).name();
+                    return holds.parts().forGood(l)
+                            ? part + " is on for good: it is worked in place, where a tool reaches"
+                            : part + " is on dry: it counts as taken off for this and put back";
+                });
+    }
+
     /** Why no fastener may be set in a hole; empty if it is ready. Names the hole, the sheet and what is missing. */
     public Optional<String> setting(HoleReading hole, Unit unit) {
         return off(hole, "set")

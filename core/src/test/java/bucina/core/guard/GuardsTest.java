@@ -336,4 +336,18 @@ class GuardsTest {
         assertThat(owed.get(1).steps()).isEmpty();
         assertThat(owed.get(2).steps()).isNotEmpty();
     }
+
+    @Test
+    void what_is_worked_while_it_is_on_counts_as_taken_off_and_is_said() {
+        Task dimple = new Task(Operation.DIMPLED, Mark.Side.BOTH, layer("Skin"));
+        Derivation derivation = derivation();
+        Guards dry = new Guards(derivation, new Id.Face(3), log, new Holds(derivation, log));
+        assertThat(dry.granted(dimple, hole(1)))
+                .contains("Part is on dry: it counts as taken off for this and put back");
+        assertThat(dry.granted(Task.of(Operation.FINAL_SIZE), hole(1))).isEmpty();
+        Build off = build.with(build.parts().getFirst().withFitted(false));
+        Derivation lifted = Derivation.of(off, catalogue);
+        assertThat(new Guards(lifted, new Id.Face(3), log, new Holds(lifted, log)).granted(dimple, hole(1)))
+                .isEmpty();
+    }
 }

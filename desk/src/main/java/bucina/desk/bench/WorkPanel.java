@@ -154,6 +154,7 @@ abstract class WorkPanel extends StagePanel {
         picked(task);
         skipped(progress);
         reminded(task, progress);
+        progress.ifPresent(p -> p.sheet().forEach(w -> below.getChildren().add(Ui.wrapped(w, "soft"))));
         progress.ifPresent(this::more);
         filling = false;
     }
@@ -208,6 +209,10 @@ abstract class WorkPanel extends StagePanel {
         offers(open, holes, guarded, task);
         back.setDisable(holes.stream().noneMatch(r -> touched(task, r))
                 || desk.session().readOnly());
+        open.stream()
+                .flatMap(h -> desk.snapshot().guards(desk.face().face().id()).granted(task, h).stream())
+                .findFirst()
+                .ifPresent(words -> below.getChildren().add(Ui.wrapped(words + ".", "soft")));
         if (guarded.isEmpty()) {
             return;
         }

@@ -47,7 +47,7 @@ public final class TypedCard extends ShownBox {
         setMaxSize(470, USE_PREF_SIZE);
         Fields fields = new Fields();
         layers = fields.live("Layers", "", "typed-layers", t -> solve());
-        diameter = fields.live("Diameter", "3/32", "typed-diameter", t -> solve());
+        diameter = fields.live("Diameter or rivet", "3/32", "typed-diameter", t -> solve());
         head = fields.choice(
                 "Head",
                 List.of(HeadStyle.values()),

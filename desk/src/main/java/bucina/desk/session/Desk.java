@@ -79,10 +79,10 @@ public final class Desk implements AutoCloseable {
     private final ObjectProperty<Optional<Id.Layer>> layer = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<Id.Part>> part = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<Misfitting>> misfit = new SimpleObjectProperty<>(Optional.empty());
-    private final ObjectBinding<List<Object>> picked =
-            Bindings.createObjectBinding(() -> List.of(layer.get(), part.get(), misfit.get()), layer, part, misfit);
-    private final ObjectProperty<Room> room = new SimpleObjectProperty<>(Room.SHEET);
     private final ObjectProperty<Task> task = new SimpleObjectProperty<>(Task.of(Operation.FINAL_SIZE));
+    private final ObjectBinding<List<Object>> picked = Bindings.createObjectBinding(
+            () -> List.of(layer.get(), part.get(), misfit.get(), task.get().layer()), layer, part, misfit, task);
+    private final ObjectProperty<Room> room = new SimpleObjectProperty<>(Room.SHEET);
 
     private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.STUDY);
     private final ObjectProperty<Selection> selection = new SimpleObjectProperty<>();

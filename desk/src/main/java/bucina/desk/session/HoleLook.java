@@ -5,7 +5,9 @@ import bucina.core.plan.Id;
 import bucina.core.rule.Level;
 import bucina.core.stack.HoleReading;
 import bucina.core.state.Snapshot;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -25,6 +27,9 @@ public record HoleLook(Fill fill, Overlay overlay, boolean broken) {
 
         /** Where it stands. */
         record ByState(HoleState state) implements Fill {}
+
+        /** It does not go through the sheet that is looked at. */
+        record Absent() implements Fill {}
     }
 
     /** What is to be said about a hole, one thing only. */
@@ -43,13 +48,25 @@ public record HoleLook(Fill fill, Overlay overlay, boolean broken) {
      *
      * @param skipped holes jumped over in the task at hand
      * @param played  states of a plan that is being played; empty while none is
+     * @param sheet   the sheet whose own states are shown; empty for the hole as a whole
      */
     public record Face(
             Snapshot snapshot,
             Stage stage,
             LengthClasses lengths,
             Set<Id.Hole> skipped,
-            Map<Id.Hole, HoleState> played) {
+            Map<Id.Hole, HoleState> played,
+            Optional<Id.Layer> sheet) {
+
+        /** Of holes as a whole. */
+        public Face(
+                Snapshot snapshot,
+                Stage stage,
+                LengthClasses lengths,
+                Set<Id.Hole> skipped,
+                Map<Id.Hole, HoleState> played) {
+            this(snapshot, stage, lengths, skipped, played, Optional.empty());
+        }
 
         /** What the desk shows of the face looked at. */
         public static Face of(Desk desk, LengthClasses lengths) {
@@ -58,7 +75,8 @@ public record HoleLook(Fill fill, Overlay overlay, boolean broken) {
                     desk.stageProperty().get(),
                     lengths,
                     desk.over().skipped(),
-                    desk.over().playingProperty().get().map(Playing::states).orElse(Map.of()));
+                    desk.over().playingProperty().get().map(Playing::states).orElse(Map.of()),
+                    desk.taskProperty().get().layer());
         }
 
         /** How one hole looks. */
@@ -73,6 +91,13 @@ public record HoleLook(Fill fill, Overlay overlay, boolean broken) {
         private Fill fill(HoleReading hole) {
             if (stage == Stage.STUDY) {
                 return new Fill.ByLength(lengths.place(hole), lengths.lengths());
+            }
+            if (sheet.isPresent() && (stage == Stage.DRILL || stage == Stage.DRESS)) {
+                return hole.layers().stream()
+                        .filter(l -> l.id().equals(sheet.get()))
+                        .findFirst()
+                        .<Fill>map(l -> new Fill.ByState(snapshot.log().state(hole.hole(), List.of(l))))
+                        .orElseGet(Fill.Absent::new);
             }
             HoleState state = snapshot.state(hole);
             // In Fit a hole is in, or still a bare ring: the gate says which stay open.

@@ -7,6 +7,7 @@ import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.progress.DressList;
 import bucina.core.progress.MatchDrill;
+import bucina.core.progress.SheetSays;
 import bucina.core.progress.Task;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
@@ -30,6 +31,7 @@ import java.util.Set;
  * @param dress   how the holes are dressed
  * @param match    which blank sheets are drilled through which
  * @param uncalled holes that sheets have and nobody calls for, in sentences
+ * @param sheet    what is done to the sheet that the task is in, and from which side; none where it is in all
  * @param apart   what to note before its assembly is taken apart
  */
 public record Progress(
@@ -42,6 +44,7 @@ public record Progress(
         DressList dress,
         List<MatchDrill> match,
         List<String> uncalled,
+        List<String> sheet,
         Apart apart) {
 
     /**
@@ -71,6 +74,7 @@ public record Progress(
                 MatchDrill.of(face),
                 MatchDrill.uncalled(
                         face, snapshot.ref(face.face().id()).assembly().unit()),
+                task.layer().map(l -> SheetSays.of(face, l)).orElse(List.of()),
                 Apart.of(snapshot, snapshot.ref(face.face().id()).assembly(), before.map(Progress::apart)));
     }
 

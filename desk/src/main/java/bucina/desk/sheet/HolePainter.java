@@ -1,5 +1,6 @@
 package bucina.desk.sheet;
 
+import bucina.core.log.HoleState;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
 import bucina.desk.look.Glyph;
@@ -57,7 +58,7 @@ final class HolePainter {
             HoleLook look = looks.apply(reading);
             double x = t.toX(reading.hole().at().x());
             double y = t.toY(reading.hole().at().y());
-            if (size < LEAST_GLYPH) {
+            if (size < LEAST_GLYPH || look.fill() instanceof HoleLook.Fill.Absent) {
                 g.setFill(dot(look));
                 g.fillRect(x - 1.5, y - 1.5, 3, 3);
             } else {
@@ -74,6 +75,7 @@ final class HolePainter {
         return switch (look.fill()) {
             case HoleLook.Fill.ByLength length -> sprites.ofLength(length.place(), length.of(), mark, size);
             case HoleLook.Fill.ByState state -> sprites.of(state.state(), mark, size);
+            case HoleLook.Fill.Absent absent -> sprites.of(HoleState.PLANNED, mark, size);
         };
     }
 
@@ -84,6 +86,7 @@ final class HolePainter {
         return switch (look.fill()) {
             case HoleLook.Fill.ByLength length -> p.layout();
             case HoleLook.Fill.ByState state -> Glyph.colour(state.state(), p);
+            case HoleLook.Fill.Absent absent -> p.edge();
         };
     }
 

@@ -1,19 +1,28 @@
 package bucina.desk.session;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.fail;
 
 import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.demo.Dunlin;
 import bucina.core.demo.DunlinHistory;
 import bucina.core.log.HoleState;
+import bucina.core.log.Mark;
+import bucina.core.log.Operation;
 import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
+import bucina.core.progress.SheetSays;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
 import bucina.core.state.Snapshot;
+import java.time.Instant;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -64,7 +73,31 @@ class HoleLookTest {
             case HoleLook.Fill.ByState state ->
                 assertThat(state.state().set() ? "SET" : state.state().name())
                         .isEqualTo(fill.equals("PROVED") ? "SET" : fill);
+            case HoleLook.Fill.Absent absent -> fail("no sheet is looked at alone");
         }
+    }
+
+    @Test
+    void a_sheet_looked_at_alone_shows_its_own_states_and_what_does_not_go_through_it_steps_back() {
+        FaceReading upper = face("Upper skin");
+        Layer rib = upper.face().layers().stream()
+                .filter(l -> l.name().equals("Main rib 3 flange"))
+                .findFirst()
+                .orElseThrow();
+        HoleReading through = upper.readings().stream()
+                .filter(r -> r.layers().contains(rib))
+                .findFirst()
+                .orElseThrow();
+        Snapshot marked = snapshot.marked(snapshot.log()
+                .plus(List.of(
+                        new Mark(through.hole().id(), rib.id(), Mark.Side.BOTH, Operation.DIMPLED, Instant.EPOCH))));
+        HoleLook.Face alone = new HoleLook.Face(
+                marked, Stage.DRESS, LengthClasses.of(upper), Set.of(), Map.of(), Optional.of(rib.id()));
+        assertThat(alone.of(through).fill()).isEqualTo(new HoleLook.Fill.ByState(HoleState.DIMPLED));
+        assertThat(marked.state(through)).isNotEqualTo(HoleState.DIMPLED);
+        assertThat(alone.of(hole("Upper skin", "R1.1")).fill()).isEqualTo(new HoleLook.Fill.Absent());
+        assertThat(SheetSays.of(upper, rib.id()).getFirst()).startsWith("Main rib 3 flange: 8 holes");
+        assertThat(SheetSays.of(upper, rib.id()).getLast()).isEqualTo("8 dimpled in from the near side.");
     }
 
     @ParameterizedTest
