@@ -9,6 +9,7 @@ import bucina.core.log.Logbook;
 import bucina.core.log.Mark;
 import bucina.core.log.Operation;
 import bucina.core.log.PartMark;
+import bucina.core.log.Work;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
@@ -97,6 +98,36 @@ final class GrowthSpeed {
         return Logbook.of(entries, marks);
     }
 
+    /** Entries as format 4 had them: each sets five fasteners. */
+    private List<LogEntry> fastenersSet() {
+        List<Work.LoggedHole> holes = new ArrayList<>();
+        build.faces().getFirst().face().groups().getFirst().rows().stream()
+                .flatMap(r -> r.holes().stream())
+                .limit(5)
+                .forEach(h -> holes.add(new Work.LoggedHole(h.id(), "R1." + h.label())));
+        Work work = new Work(
+                build.faces().getFirst().face().groups().getFirst().id(),
+                "G-1",
+                holes,
+                holes.size(),
+                "MS20470AD3-3.5",
+                Optional.empty(),
+                "M. Oake",
+                LocalDateTime.parse("2026-11-20T10:00"),
+                30,
+                Work.Setup.NONE,
+                List.of(),
+                List.of(),
+                "",
+                "",
+                List.of());
+        List<LogEntry> entries = new ArrayList<>();
+        for (int i = 1; i <= ENTRIES; i++) {
+            entries.add(LogEntry.Draft.install(work).numbered(i, Instant.EPOCH.plusSeconds(i)));
+        }
+        return entries;
+    }
+
     private Labour labour() {
         return new Labour(
                 new Labour.OnPart(build.parts().getFirst().id(), "Part", "deburr-edges"),
@@ -166,7 +197,7 @@ final class GrowthSpeed {
     /** Takes a file back to format 4, as far as its tables go, and opens it. */
     private void migration(Path path) throws SQLException {
         Logbook log = log(MARKS);
-        BuildFile.create(path, new Document(build, Logbook.of(List.of(), log.marks()), List.of()))
+        BuildFile.create(path, new Document(build, Logbook.of(fastenersSet(), log.marks()), List.of()))
                 .close();
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path);
                 Statement s = c.createStatement()) {
@@ -189,9 +220,10 @@ final class GrowthSpeed {
         boolean kept = Files.exists(path.resolveSibling("four.bucina.before-version-8"));
         System.out.printf(
                 Locale.ROOT,
-                "format 4 with %d holes and %d marks brought up to date in %.0f ms, copy kept: %b%n",
+                "format 4 with %d holes, %d marks and %d entries brought up to date in %.0f ms, copy kept: %b%n",
                 FACES * EACH,
                 MARKS,
+                ENTRIES,
                 ms,
                 kept);
     }

@@ -1,6 +1,10 @@
 package bucina.speed;
 
+import bucina.core.edit.PartEdits;
 import bucina.core.log.Operation;
+import bucina.core.part.PartStates;
+import bucina.core.plan.Part;
+import bucina.core.plan.Standing;
 import bucina.core.progress.Task;
 import bucina.desk.app.DeskWindow;
 import bucina.desk.look.Type;
@@ -70,7 +74,8 @@ public final class WindowSpeed extends Application {
                 i -> desk[0].show(
                         desk[0].snapshot().build().faces().get(i % faces).face().id()));
         step(todo, "another unit", i -> desk[0].look().turnUnit());
-        todo.add(() -> log(desk[0], 0, new double[RUNS], todo));
+        saved(todo, "a part taken off or put on, on the sheet", (i, then) -> takeOff(desk[0], then));
+        saved(todo, "an entry taken over after it was saved", (i, then) -> log(desk[0], i, then));
     }
 
     private static void stages(Queue<Runnable> todo, Desk[] desk, Stage stage) {
@@ -137,12 +142,12 @@ public final class WindowSpeed extends Application {
 
     private static double held;
 
-    /** Runs what comes back from the worker on the interface thread, and keeps how long it held it. */
+    /** Runs what comes back from the worker on the interface thread, and keeps how long it held it at most. */
     private static void timed(Runnable task) {
         Platform.runLater(() -> {
             long start = System.nanoTime();
             task.run();
-            held = (System.nanoTime() - start) / 1e6;
+            held = Math.max(held, (System.nanoTime() - start) / 1e6);
         });
     }
 
@@ -168,33 +173,50 @@ public final class WindowSpeed extends Application {
         }
     }
 
-    /** Logs one hole after another; what counts is the interface thread taking the new log over. */
-    private static void log(Desk desk, int i, double[] times, Queue<Runnable> todo) {
+    /** Begins a change, and tells when it is taken over. */
+    private interface Change {
+        void begin(int i, Runnable then);
+    }
+
+    /** One change after another; what counts is the interface thread taking over what was saved. */
+    private static void saved(Queue<Runnable> todo, String name, Change change) {
+        todo.add(() -> takeOver(name, change, 0, new double[RUNS], todo));
+    }
+
+    private static void takeOver(String name, Change change, int i, double[] times, Queue<Runnable> todo) {
+        held = 0;
+        change.begin(
+                i,
+                () -> Platform.runLater(() -> {
+                    times[i] = held;
+                    if (i == RUNS - 1) {
+                        print(name, times);
+                        next(todo);
+                    } else {
+                        takeOver(name, change, i + 1, times, todo);
+                    }
+                }));
+    }
+
+    private static void log(Desk desk, int i, Runnable then) {
         desk.selectionProperty()
                 .set(Selection.none(desk.face().face().id()).one(desk.face().reading(i)));
         Suggestion s = Suggestion.of(desk).orElseThrow();
         LogForm.Fields f = LogForm.suggest(s, desk, 1);
         f.who = "M";
         desk.session()
-                .log(
-                        LogForm.of(s).draft(f, desk.lengths(), ""),
-                        List.of(),
-                        entry -> tookOver(times, i, todo, desk),
-                        sentence -> {
-                            throw new IllegalStateException(sentence);
-                        });
+                .log(LogForm.of(s).draft(f, desk.lengths(), ""), List.of(), entry -> then.run(), WindowSpeed::refused);
     }
 
-    private static void tookOver(double[] times, int i, Queue<Runnable> todo, Desk desk) {
-        Platform.runLater(() -> {
-            times[i] = held;
-            if (i == RUNS - 1) {
-                print("an entry taken over after it was saved", times);
-                next(todo);
-            } else {
-                log(desk, i + 1, times, todo);
-            }
-        });
+    private static void takeOff(Desk desk, Runnable then) {
+        PartStates parts = desk.snapshot().parts();
+        Part part = desk.snapshot().build().parts().getLast();
+        Standing other = part.fitted() ? Standing.OFF : Standing.DRY;
+        desk.session().plan("taken off", b -> PartEdits.stands(b, parts, part.id(), other), then, WindowSpeed::refused);
+    }
+
+    private static void refused(String sentence) {
+        throw new IllegalStateException(sentence);
     }
 
     private static void print(String name, double[] times) {

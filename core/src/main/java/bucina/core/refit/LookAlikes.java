@@ -25,7 +25,13 @@ import java.util.Objects;
  */
 public record LookAlikes(Part other, String why) {
 
-    /** What every part of a build looks like; a part that looks like none is not among the keys. */
+    /** As many as a part names; more than a builder can tell apart by a label on each. */
+    public static final int MOST = 12;
+
+    /**
+     * What every part of a build looks like, at most {@link #MOST} each; a part that looks like none is not among the
+     * keys.
+     */
     public static Map<Id.Part, List<LookAlikes>> of(Derivation derivation) {
         Build build = derivation.build();
         Map<Id.Part, List<LookAlikes>> found = new HashMap<>();
@@ -40,6 +46,9 @@ public record LookAlikes(Part other, String why) {
             Map<Id.Part, List<SheetShape>> shapes = shapes(derivation, group);
             for (int i = 0; i < group.size(); i++) {
                 for (int j = i + 1; j < group.size(); j++) {
+                    if (full(found, group.get(i)) && full(found, group.get(j))) {
+                        continue;
+                    }
                     compare(group.get(i), group.get(j), shapes, most, found);
                 }
             }
@@ -49,9 +58,13 @@ public record LookAlikes(Part other, String why) {
 
     private static void add(Map<Id.Part, List<LookAlikes>> found, Part part, Part other, String why) {
         List<LookAlikes> list = found.computeIfAbsent(part.id(), p -> new ArrayList<>());
-        if (list.stream().noneMatch(l -> l.other.id().equals(other.id()))) {
+        if (list.size() < MOST && list.stream().noneMatch(l -> l.other.id().equals(other.id()))) {
             list.add(new LookAlikes(other, why));
         }
+    }
+
+    private static boolean full(Map<Id.Part, List<LookAlikes>> found, Part part) {
+        return found.getOrDefault(part.id(), List.of()).size() >= MOST;
     }
 
     private static void compare(

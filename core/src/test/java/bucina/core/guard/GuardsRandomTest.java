@@ -23,6 +23,7 @@ import bucina.core.plan.Hand;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
+import bucina.core.plan.Standing;
 import bucina.core.progress.Task;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
@@ -33,10 +34,12 @@ import bucina.core.stack.HoleReading;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -53,6 +56,8 @@ class GuardsRandomTest {
             new Fastener.PulledRivet("iso15977", Length.mm(3.2), false),
             new Fastener.PulledRivet("iso15978", Length.mm(3.2), false));
 
+    private static final Set<Standing> IN_PLACE = EnumSet.of(Standing.DRY, Standing.ON);
+
     private final Catalogue catalogue = CatalogueReader.shipped();
     private final Random random = new Random(20261128);
 
@@ -61,7 +66,8 @@ class GuardsRandomTest {
         List<Layer> layers = new ArrayList<>();
         int sheets = 2 + random.nextInt(2);
         for (int i = 0; i < sheets; i++) {
-            parts.add(new Part(new Id.Part(50 + i), "Part " + i, Material.parse("2024-T3"), i, random.nextInt(8) > 0));
+            parts.add(new Part(new Id.Part(50 + i), "Part " + i, Material.parse("2024-T3"), i, true)
+                    .with(random.nextInt(8) > 0 ? Standing.DRY : pick(Standing.values())));
             layers.add(new Layer(
                     new Id.Layer(10 + i),
                     parts.getLast().id(),
@@ -86,6 +92,10 @@ class GuardsRandomTest {
                 Map.of());
     }
 
+    private <T> T pick(T[] of) {
+        return of[random.nextInt(of.length)];
+    }
+
     /** The judge: every step that the list has for a sheet, whatever was marked. */
     private static boolean ready(Build build, HoleReading hole, Logbook log) {
         boolean drilled = build.rules().rule(RuleKey.HOLES_COME).value().equals("under");
@@ -102,7 +112,7 @@ class GuardsRandomTest {
                     || dress == Dress.DIMPLE && !has(log, hole, layer, Operation.DIMPLED)
                     || dress == Dress.COUNTERSINK && !has(log, hole, layer, Operation.COUNTERSUNK)
                     || primed && !has(log, hole, layer, Operation.PRIMED)
-                    || !build.part(layer.part()).fitted()) {
+                    || !IN_PLACE.contains(build.part(layer.part()).standing())) {
                 return false;
             }
         }

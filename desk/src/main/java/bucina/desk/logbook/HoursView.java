@@ -2,8 +2,10 @@ package bucina.desk.logbook;
 
 import bucina.core.log.Hours;
 import bucina.desk.look.Ui;
+import java.util.stream.Stream;
 import javafx.geometry.HPos;
 import javafx.scene.control.Label;
+import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -13,6 +15,8 @@ import javafx.scene.layout.VBox;
 final class HoursView extends VBox {
 
     private static final double LONGEST = 140;
+    private static final double NAME = 98;
+    private static final double TIME = 76;
 
     HoursView(Hours hours) {
         super(10);
@@ -21,20 +25,17 @@ final class HoursView extends VBox {
         if (hours.lines().isEmpty()) {
             getChildren().add(Ui.wrapped("Nothing is logged yet.", "soft"));
         }
-        int most = hours.lines().stream()
-                .flatMap(l -> l.minutes().values().stream())
-                .mapToInt(Integer::intValue)
-                .max()
-                .orElse(1);
+        int most = Math.max(
+                1, Stream.of(Hours.Kind.values()).mapToInt(hours::of).max().orElse(1));
         for (Hours.Line line : hours.lines()) {
             getChildren().add(Ui.label(line.assembly() + ", " + LogLines.time(line.total()), "strong"));
-            getChildren().add(grid(line, Math.max(1, most)));
+            getChildren().add(grid(line, most));
         }
         getChildren().add(Ui.label("By kind", "strong"));
         GridPane kinds = table();
         for (Hours.Kind kind : Hours.Kind.values()) {
             if (hours.of(kind) > 0) {
-                row(kinds, kind.word(), hours.of(kind), Math.max(1, hours.total()));
+                row(kinds, kind.word(), hours.of(kind), most);
             }
         }
         getChildren().add(kinds);
@@ -54,7 +55,14 @@ final class HoursView extends VBox {
         GridPane grid = new GridPane();
         grid.setHgap(10);
         grid.setVgap(4);
+        grid.getColumnConstraints().addAll(column(NAME), column(TIME));
         return grid;
+    }
+
+    private static ColumnConstraints column(double least) {
+        ColumnConstraints column = new ColumnConstraints();
+        column.setMinWidth(least);
+        return column;
     }
 
     private static void row(GridPane grid, String word, int minutes, int most) {

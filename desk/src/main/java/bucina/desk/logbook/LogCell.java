@@ -87,7 +87,7 @@ final class LogCell extends ListCell<LogLines.Line> {
                                         : l.done().toLocalTime().toString(),
                                 46,
                                 struck),
-                        column(l.what().words(), 364, struck),
+                        column(l.what().words(), 368, struck),
                         column(l.who(), 70, struck),
                         column(l.minutes() == 0 ? "" : LogLines.time(l.minutes()), 78, struck)))
                 .orElseGet(() -> List.of(column("withdraws #" + entry.corrects().orElse(0), 300, "attention-text")));

@@ -117,10 +117,16 @@ final class PartSheets extends VBox {
         box.setAccessibleText(words);
         box.setPromptText("another part");
         box.setConverter(new Worded<>(Part::name));
-        all.stream()
-                .map(PartLines.Line::part)
-                .filter(p -> !p.id().equals(part.id()))
-                .forEach(box.getItems()::add);
+        // Filled when it is opened: a build has hundreds of parts.
+        box.setOnShowing(e -> {
+            if (box.getItems().isEmpty()) {
+                box.getItems()
+                        .setAll(all.stream()
+                                .map(PartLines.Line::part)
+                                .filter(p -> !p.id().equals(part.id()))
+                                .toList());
+            }
+        });
         box.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(box, Priority.ALWAYS);
         return box;

@@ -235,7 +235,11 @@ public final class PartsRoom extends ShownPane {
     /** Puts the keyboard into the list. */
     @Override
     public void enter() {
-        desk.partProperty().get().ifPresent(p -> list());
+        Optional<Id.Part> chosen = Optional.ofNullable(list.getSelectionModel().getSelectedItem())
+                .map(l -> l.part().id());
+        if (desk.partProperty().get().isPresent() && !desk.partProperty().get().equals(chosen)) {
+            list();
+        }
         list.requestFocus();
     }
 
