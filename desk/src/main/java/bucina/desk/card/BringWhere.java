@@ -26,15 +26,15 @@ record BringWhere(String word, Optional<Id.Face> face, Optional<Id.Assembly> int
     static List<BringWhere> all(Optional<Id.Face> here, Build build) {
         List<BringWhere> all = new ArrayList<>();
         all.add(new BringWhere("on a new face", Optional.empty(), Optional.empty(), true, false));
+        for (Assembly a : build.assemblies()) {
+            all.add(new BringWhere("on a new face of " + a.name(), Optional.empty(), Optional.of(a.id()), true, false));
+        }
         here.ifPresent(f -> {
             Optional<Id.Face> face = Optional.of(f);
             all.add(new BringWhere("holes onto this face", face, Optional.empty(), false, false));
             all.add(new BringWhere("sheets and holes onto this face", face, Optional.empty(), true, false));
             all.add(new BringWhere("as a new revision of it", face, Optional.empty(), true, true));
         });
-        for (Assembly a : build.assemblies()) {
-            all.add(new BringWhere("on a new face of " + a.name(), Optional.empty(), Optional.of(a.id()), true, false));
-        }
         return all;
     }
 
