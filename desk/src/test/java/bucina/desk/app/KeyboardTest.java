@@ -92,16 +92,12 @@ class KeyboardTest extends OnWindow {
             Set<Node> wanted = new HashSet<>();
             robot.interact(() -> wanted.addAll(controls(node)));
             assertThat(wanted).as(card.getKey()).hasSizeGreaterThan(1);
-            Set<Node> seen = new HashSet<>();
-            for (int i = 0; i < 4 * wanted.size() + 20 && !seen.containsAll(wanted); i++) {
-                robot.interact(() -> {
-                    Node owner = stage.getScene().getFocusOwner();
-                    if (owner != null && inside(owner, node)) {
-                        seen.add(owner);
-                    }
-                });
-                robot.push(KeyCode.TAB);
+            // Some cards leave the keyboard on the sheet, for holes to be picked.
+            if (!inside(stage.getScene().getFocusOwner(), node)) {
+                robot.interact(wanted.iterator().next()::requestFocus);
             }
+            Set<Node> seen = new HashSet<>(through(robot, node, KeyCode.TAB));
+            seen.addAll(through(robot, node, KeyCode.SHIFT, KeyCode.TAB));
             Set<Node> missed = new HashSet<>(wanted);
             missed.removeAll(seen);
             assertThat(missed.stream()
@@ -115,6 +111,19 @@ class KeyboardTest extends OnWindow {
                     .as(card.getKey())
                     .isSameAs(robot.lookup("#sheet").query());
         }
+    }
+
+    /** What the keyboard comes to from where it is, until it leaves the card; it is put back there. */
+    private Set<Node> through(FxRobot robot, Node card, KeyCode... keys) {
+        Node start = stage.getScene().getFocusOwner();
+        Set<Node> seen = new HashSet<>();
+        Node owner = start;
+        while (owner != null && inside(owner, card) && seen.add(owner)) {
+            robot.push(keys);
+            owner = stage.getScene().getFocusOwner();
+        }
+        robot.interact(start::requestFocus);
+        return seen;
     }
 
     private Node open(FxRobot robot, Map.Entry<String, KeyCode[]> card) throws Exception {
