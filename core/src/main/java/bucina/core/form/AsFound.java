@@ -11,6 +11,7 @@ import bucina.core.plan.Part;
 import bucina.core.plan.Row;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.HoleReading;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -88,5 +89,14 @@ public final class AsFound {
             throw new InputException("every hole of " + name + " is logged already");
         }
         return new Labour.Found(name, List.of(), holes, List.of(), 0);
+    }
+
+    /**
+     * What the entry says of it: nobody knows who did it, and it took no time here.
+     *
+     * @param written when it is written down
+     */
+    public static Labour labour(Labour.Found found, String page, LocalDateTime written, String note) {
+        return new Labour(found, page, "not known", written, 0, "", note, List.of());
     }
 }

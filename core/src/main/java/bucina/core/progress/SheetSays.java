@@ -44,6 +44,13 @@ public final class SheetSays {
         List<String> words = new ArrayList<>();
         words.add(sheet.name() + ": " + holes + (holes == 1 ? " hole" : " holes") + ", come "
                 + sheet.holes().come().state().word() + ".");
+        face.readings().stream()
+                .filter(r -> r.layers().contains(sheet)
+                        && sheet.holes().rows().containsKey(r.row().id()))
+                .map(HoleReading::row)
+                .distinct()
+                .forEach(r -> words.add(
+                        r.name() + " comes " + sheet.holes().of(r.id()).state().word() + "."));
         dressed.forEach((word, n) -> words.add(n + " " + word + "."));
         return words;
     }

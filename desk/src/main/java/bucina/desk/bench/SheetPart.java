@@ -4,6 +4,7 @@ import bucina.core.edit.Edit;
 import bucina.core.edit.PartEdits;
 import bucina.core.edit.SheetEdits;
 import bucina.core.form.PanelForm;
+import bucina.core.form.SheetForm;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.plan.Build;
@@ -12,11 +13,14 @@ import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
 import bucina.core.plan.Particulars;
+import bucina.core.plan.Row;
+import bucina.core.plan.SheetHoles;
 import bucina.core.plan.Standing;
 import bucina.core.sheet.Point;
 import bucina.core.sheet.Ring;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Ui;
+import bucina.desk.look.Worded;
 import bucina.desk.session.Desk;
 import java.util.ArrayList;
 import java.util.List;
@@ -29,6 +33,8 @@ import org.jspecify.annotations.Nullable;
 
 /** Whose sheet it is, how its holes come from the kit, and openings cut into it. */
 final class SheetPart extends ChangeForm {
+
+    private Optional<Id.Row> row = Optional.empty();
 
     SheetPart(Desk desk, Consumer<String> refused) {
         super(desk, refused);
@@ -115,18 +121,46 @@ final class SheetPart extends ChangeForm {
     }
 
     private void come(Fields f, Layer layer) {
-        TextField diameter =
-                new TextField(layer.holes().come().diameter().map(this::exact).orElse(""));
-        ComboBox<Come.State> state = f.choice(
-                "Its holes come",
-                List.of(Come.State.values()),
-                layer.holes().come().state(),
-                Come.State::word,
-                "sheet-come",
-                s -> reading(() -> come(layer, s, diameter.getText())));
+        List<Optional<Row>> rows = rows(layer);
+        Optional<Row> of = rows.stream()
+                .filter(r -> r.map(Row::id).equals(row))
+                .findFirst()
+                .orElse(Optional.empty());
+        Come said = of.map(r -> layer.holes().of(r.id())).orElse(layer.holes().come());
+        TextField diameter = new TextField(said.diameter().map(this::exact).orElse(""));
+        ComboBox<Come.State> state = new ComboBox<>();
+        f.choice("Holes of", rows, of, r -> r.map(Row::name).orElse("every row"), "sheet-come-row", r -> {
+            row = r.map(Row::id);
+            Come other =
+                    r.map(o -> layer.holes().of(o.id())).orElse(layer.holes().come());
+            diameter.setText(other.diameter().map(this::exact).orElse(""));
+            state.setValue(other.state());
+        });
+        state.getItems().setAll(Come.State.values());
+        state.setConverter(new Worded<>(Come.State::word));
+        state.setValue(said.state());
+        f.add("They come", state, "sheet-come");
+        // Also told when another row is shown, whose word is then the one that stands already.
+        state.valueProperty().addListener((o, was, now) -> reading(() -> come(layer, now, diameter.getText())));
         diameter.setPromptText("#40, .098");
         f.add("With diameter", diameter, "sheet-come-size");
         Fields.committing(diameter, t -> reading(() -> come(layer, state.getValue(), t)));
+        f.committed(
+                "Not called for",
+                SheetForm.words(layer.holes().uncalled(), desk.unit()),
+                "sheet-uncalled",
+                t -> reading(() -> uncalled(layer, t)));
+    }
+
+    /** Every row together, then each that goes through a sheet. */
+    private List<Optional<Row>> rows(Layer layer) {
+        List<Optional<Row>> rows = new ArrayList<>(List.of(Optional.empty()));
+        desk.face().readings().stream()
+                .filter(r -> r.layers().contains(layer))
+                .map(r -> Optional.of(r.row()))
+                .distinct()
+                .forEach(rows::add);
+        return rows;
     }
 
     private void come(Layer layer, Come.@Nullable State state, String text) {
@@ -134,9 +168,25 @@ final class SheetPart extends ChangeForm {
         Optional<Length> size = text.isBlank() || !said.there()
                 ? Optional.empty()
                 : Optional.of(desk.lengths().parsePositive(text, "the diameter its holes come with"));
+        Come come = new Come(said, size);
+        Optional<Id.Row> of = row;
+        if (come.equals(of.map(layer.holes()::of).orElse(layer.holes().come()))) {
+            return;
+        }
         does(
                 "the holes of " + layer.name() + " come " + said.word(),
-                b -> Edit.layer(b, layer.id(), l -> l.with(l.holes().all(new Come(said, size)))));
+                b -> Edit.layer(
+                        b,
+                        layer.id(),
+                        l -> l.with(of.map(r -> l.holes().with(r, come))
+                                .orElseGet(() -> l.holes().all(come)))));
+    }
+
+    private void uncalled(Layer layer, String text) {
+        List<SheetHoles.Uncalled> holes = SheetForm.uncalled(text, desk.lengths());
+        does(
+                "holes of " + layer.name() + " that nobody calls for",
+                b -> Edit.layer(b, layer.id(), l -> l.with(l.holes().withUncalled(holes))));
     }
 
     private void cut(Layer layer, TextField at, TextField size) {

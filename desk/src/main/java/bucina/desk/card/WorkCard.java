@@ -8,10 +8,7 @@ import bucina.core.log.PartMark;
 import bucina.core.measure.InputException;
 import bucina.core.part.Owing;
 import bucina.core.part.PartTask;
-import bucina.core.plan.Assembly;
 import bucina.core.plan.Build;
-import bucina.core.plan.Id;
-import bucina.core.plan.OwnJob;
 import bucina.core.plan.Part;
 import bucina.desk.look.Fields;
 import bucina.desk.look.ShownBox;
@@ -38,7 +35,8 @@ public final class WorkCard extends ShownBox {
         PART("a part worked"),
         OWN("a job of my own"),
         STOCK("stock taken"),
-        HOLES("holes worked");
+        HOLES("holes worked"),
+        FOUND("fasteners found in");
 
         private final String word;
 
@@ -55,11 +53,10 @@ public final class WorkCard extends ShownBox {
     private final ComboBox<Part> part = new ComboBox<>();
     private final ComboBox<String> task = new ComboBox<>();
     private final CheckBox finished = new CheckBox("and it is done: no longer owed");
-    private final ComboBox<Optional<OwnJob>> job = new ComboBox<>();
-    private final TextField name = new TextField();
-    private final TextField page = new TextField();
-    private final ComboBox<Optional<Assembly>> assembly = new ComboBox<>();
+    private final OwnJobFields own;
+    private final FoundFields found;
     private final TextField counted = new TextField();
+    private final Fields rest = new Fields();
     private final TextField who;
     private final TextField at;
     private final TextField minutes;
@@ -74,6 +71,8 @@ public final class WorkCard extends ShownBox {
         this.desk = desk;
         this.away = away;
         this.holes = holes;
+        own = new OwnJobFields(desk, this::refused);
+        found = new FoundFields(desk);
         getStyleClass().add("card");
         setId("work-card");
         setSpacing(10);
@@ -85,7 +84,6 @@ public final class WorkCard extends ShownBox {
         }
         kind = first.choice(
                 "What", kinds, holes.isPresent() ? Kind.HOLES : Kind.PART, k -> k.word, "work-kind", k -> lay());
-        Fields rest = new Fields();
         who = rest.live("Who", desk.prefs().who(), "work-who", t -> {});
         who.setPromptText("name or initials");
         at = rest.live("Done", desk.session().now().toString().replace('T', ' '), "work-at", t -> {});
@@ -115,17 +113,6 @@ public final class WorkCard extends ShownBox {
         task.setEditable(true);
         finished.setSelected(true);
         finished.setId("work-done");
-        List<Optional<OwnJob>> jobs = new ArrayList<>(List.of(Optional.empty()));
-        build.workshop().jobs().forEach(j -> jobs.add(Optional.of(j)));
-        job.getItems().setAll(jobs);
-        job.setValue(Optional.empty());
-        job.valueProperty().addListener((o, was, now) -> lay());
-        List<Optional<Assembly>> all = new ArrayList<>(List.of(Optional.empty()));
-        build.assemblies().forEach(a -> all.add(Optional.of(a)));
-        assembly.getItems().setAll(all);
-        assembly.setValue(Optional.of(desk.ref().assembly()));
-        name.setPromptText("press the bushing into the bracket");
-        page.setPromptText("page or step of the manual");
         counted.setPromptText("rivets, box 3");
         desk.partProperty()
                 .get()
@@ -146,6 +133,7 @@ public final class WorkCard extends ShownBox {
     /** Shows the fields of the kind chosen. */
     private void lay() {
         what.getChildren().clear();
+        Ui.shown(rest, kind.getValue() != Kind.FOUND);
         Fields f = new Fields();
         switch (kind.getValue()) {
             case PART -> {
@@ -153,20 +141,8 @@ public final class WorkCard extends ShownBox {
                 f.add("Task", task, "work-task");
                 what.getChildren().addAll(f, finished);
             }
-            case OWN -> {
-                choice(f, "Job", job, j -> j.map(OwnJob::name).orElse("a new one"), "work-job");
-                if (job.getValue().isEmpty()) {
-                    f.add("Its name", name, "work-name");
-                    f.add("Page", page, "work-page");
-                    choice(
-                            f,
-                            "Assembly",
-                            assembly,
-                            a -> a.map(Assembly::name).orElse("the whole build"),
-                            "work-assembly");
-                }
-                what.getChildren().add(f);
-            }
+            case OWN -> what.getChildren().add(own);
+            case FOUND -> what.getChildren().add(found);
             case STOCK -> {
                 f.add("Counted", counted, "work-counted");
                 what.getChildren().add(f);
@@ -201,30 +177,19 @@ public final class WorkCard extends ShownBox {
     }
 
     private void write() {
+        if (kind.getValue() == Kind.FOUND) {
+            log(found.labour(note.getText().strip()), List.of());
+            return;
+        }
         String said = minutes.getText().strip();
         if (!said.matches("\\d{1,6}")) {
             throw new InputException("minutes \"" + said + "\" must be a whole number like 25");
         }
-        if (kind.getValue() == Kind.OWN && job.getValue().isEmpty()) {
-            Id.Own id = new Id.Own(desk.session().snapshot().build().nextId());
-            OwnJob made = new OwnJob(
-                    id,
-                    name.getText().strip(),
-                    page.getText().strip(),
-                    assembly.getValue().map(Assembly::id),
-                    List.of(),
-                    note.getText().strip());
-            Labour labour = labour(new Labour.Own(id, made.name()), made.page());
-            desk.session()
-                    .plan(
-                            "adding the job " + made.name(),
-                            b -> b.withWorkshop(b.workshop().with(made), id.n() + 1),
-                            () -> log(labour, List.of()),
-                            this::refused);
+        if (kind.getValue() == Kind.OWN) {
+            own.keep(job -> log(labour(new Labour.Own(job.id(), job.name()), job.page()), List.of()));
             return;
         }
-        Labour labour = labour(what(), page());
-        log(labour, marks());
+        log(labour(what(), page()), marks());
     }
 
     private List<PartMark> marks() {
@@ -240,9 +205,7 @@ public final class WorkCard extends ShownBox {
     }
 
     private String page() {
-        return kind.getValue() == Kind.PART
-                ? part.getValue().particulars().page()
-                : job.getValue().map(OwnJob::page).orElse("");
+        return kind.getValue() == Kind.PART ? part.getValue().particulars().page() : "";
     }
 
     private Labour.What what() {
@@ -253,12 +216,9 @@ public final class WorkCard extends ShownBox {
                 }
                 yield new Labour.OnPart(part.getValue().id(), part.getValue().name(), task());
             }
-            case OWN ->
-                new Labour.Own(
-                        job.getValue().orElseThrow().id(),
-                        job.getValue().orElseThrow().name());
             case STOCK -> new Labour.Stock(counted.getText().strip());
             case HOLES -> holes.orElseThrow();
+            case OWN, FOUND -> throw new IllegalStateException("told by fields of their own");
         };
     }
 
@@ -280,7 +240,9 @@ public final class WorkCard extends ShownBox {
                         new Addition(Optional.of(LogEntry.Draft.install(labour)), List.of(), marks),
                         List.of(),
                         e -> {
-                            desk.prefs().keep("who", labour.who());
+                            if (kind.getValue() != Kind.FOUND) {
+                                desk.prefs().keep("who", labour.who());
+                            }
                             away.run();
                         },
                         this::refused);
@@ -288,6 +250,6 @@ public final class WorkCard extends ShownBox {
 
     private void refused(String sentence) {
         wrong.setText(sentence);
-        Ui.shown(wrong, true);
+        Ui.shown(wrong, !sentence.isBlank());
     }
 }

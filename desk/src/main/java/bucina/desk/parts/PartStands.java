@@ -8,6 +8,7 @@ import bucina.core.log.LogEntry;
 import bucina.core.part.PartStates;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
+import bucina.core.plan.Id;
 import bucina.core.plan.Part;
 import bucina.core.plan.Standing;
 import bucina.desk.look.Fields;
@@ -20,13 +21,19 @@ import java.util.function.UnaryOperator;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
+import javafx.scene.input.DataFormat;
+import javafx.scene.input.TransferMode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
 /** How a part stands, said with a key or a button; for good face by face. */
 final class PartStands extends VBox {
 
+    /** A part of the list on its way to how it stands. */
+    static final DataFormat PART = new DataFormat("application/x-bucina-part");
+
     private static final PseudoClass HERE = PseudoClass.getPseudoClass("here");
+    private static final PseudoClass OVER = PseudoClass.getPseudoClass("over");
 
     private final Desk desk;
     private final Consumer<String> refused;
@@ -48,6 +55,7 @@ final class PartStands extends VBox {
             button.setAccessibleText(
                     part.name() + " is " + standing.word() + (line.standing() == standing ? ", so it is" : ""));
             button.setDisable(desk.session().readOnly());
+            takes(button, standing);
             ways.getChildren().add(button);
         }
         getChildren().add(ways);
@@ -61,6 +69,22 @@ final class PartStands extends VBox {
             getChildren()
                     .add(Ui.wrapped("Found finished, as it is: nothing is owed to it, nothing is proved.", "soft"));
         }
+    }
+
+    /** A line of the list let go over how it stands. */
+    private void takes(Button button, Standing standing) {
+        button.setOnDragOver(e -> {
+            if (e.getDragboard().hasContent(PART)) {
+                e.acceptTransferModes(TransferMode.MOVE);
+            }
+        });
+        button.setOnDragEntered(e -> button.pseudoClassStateChanged(OVER, true));
+        button.setOnDragExited(e -> button.pseudoClassStateChanged(OVER, false));
+        button.setOnDragDropped(e -> {
+            Id.Part id = new Id.Part((Long) e.getDragboard().getContent(PART));
+            stands(desk.session().snapshot().build().part(id), standing);
+            e.setDropCompleted(true);
+        });
     }
 
     private void due(Part part) {
@@ -107,15 +131,8 @@ final class PartStands extends VBox {
                 List.of(part.id()));
         desk.session()
                 .log(
-                        LogEntry.Draft.install(new Labour(
-                                found,
-                                part.particulars().page(),
-                                "not known",
-                                desk.session().now(),
-                                0,
-                                "",
-                                "",
-                                List.of())),
+                        LogEntry.Draft.install(AsFound.labour(
+                                found, part.particulars().page(), desk.session().now(), "")),
                         List.of(),
                         e -> {},
                         refused);

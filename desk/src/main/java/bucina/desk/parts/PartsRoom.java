@@ -32,6 +32,8 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -276,6 +278,17 @@ public final class PartsRoom extends ShownPane {
 
     /** A part as one line with its figures in columns. */
     private final class Cell extends ListCell<PartLines.Line> {
+        Cell() {
+            setOnDragDetected(e -> {
+                if (getItem() != null && !desk.session().readOnly()) {
+                    ClipboardContent part = new ClipboardContent();
+                    part.put(PartStands.PART, getItem().part().id().n());
+                    startDragAndDrop(TransferMode.MOVE).setContent(part);
+                    e.consume();
+                }
+            });
+        }
+
         @Override
         protected void updateItem(PartLines.@Nullable Line line, boolean isEmpty) {
             super.updateItem(line, isEmpty);

@@ -7,13 +7,16 @@ import bucina.core.log.Labour;
 import bucina.core.log.LogEntry;
 import bucina.core.plan.Part;
 import bucina.core.plan.Standing;
+import bucina.core.stack.HoleReading;
 import bucina.desk.session.PartLines;
 import bucina.store.file.BuildFile;
 import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
+import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
@@ -166,5 +169,91 @@ class PartsRoomTest extends OnWindow {
                 .isTrue();
         assertThat(says(robot, hours.total() / 60 + " h " + hours.total() % 60 + " min of work"))
                 .isTrue();
+    }
+
+    @Test
+    void a_part_of_the_list_is_drawn_onto_how_it_stands(FxRobot robot) throws Exception {
+        pick(robot, "Main rib 6");
+        robot.drag(robot.lookup(".list-cell .label")
+                        .match((Labeled l) -> "Main rib 6".equals(l.getText()))
+                        .<Labeled>query())
+                .dropTo(robot.lookup("#stands-off").<Button>query());
+        OnWindow.until(() -> part("Main rib 6").standing() == Standing.OFF);
+    }
+
+    @Test
+    void a_job_of_my_own_is_kept_changed_and_taken_out_unless_hours_name_it(FxRobot robot) throws Exception {
+        desk.prefs().keep("who", "M. Oake");
+        int entries = session.snapshot().log().entries().size();
+        int jobs = session.snapshot().build().workshop().jobs().size();
+        work(robot, "a job of my own");
+        write(robot, "#work-name", "Press the bushing");
+        write(robot, "#work-page", "4-12");
+        fire(robot, "#work-keep");
+        assertThat(session.snapshot().build().workshop().jobs()).hasSize(jobs + 1);
+        write(robot, "#work-notes", "flange outboard");
+        fire(robot, "#work-keep");
+        assertThat(session.snapshot().build().workshop().jobs())
+                .hasSize(jobs + 1)
+                .last()
+                .satisfies(j -> assertThat(j.notes()).isEqualTo("flange outboard"));
+        assertThat(session.snapshot().log().entries()).hasSize(entries);
+        fire(robot, "#work-out");
+        assertThat(session.snapshot().build().workshop().jobs()).hasSize(jobs);
+        write(robot, "#work-name", "Read section 7 twice");
+        write(robot, "#work-minutes", "40");
+        fire(robot, "#work-go");
+        assertThat(session.snapshot().log().entries()).hasSize(entries + 1);
+        work(robot, "a job of my own");
+        robot.interact(() -> robot.lookup("#work-job")
+                .queryAs(ComboBox.class)
+                .getSelectionModel()
+                .selectLast());
+        fire(robot, "#work-out");
+        assertThat(says(robot, "Read section 7 twice stays: 1 entry names it.")).isTrue();
+        assertThat(session.snapshot().build().workshop().jobs()).hasSize(jobs + 1);
+    }
+
+    @Test
+    void a_row_that_was_riveted_before_is_said_to_be_in(FxRobot robot) throws Exception {
+        HoleReading hole = hole("R16.2");
+        assertThat(session.snapshot().log().installedBy(hole.hole().id())).isEmpty();
+        robot.interact(() ->
+                desk.selectionProperty().set(desk.selectionProperty().get().one(hole)));
+        work(robot, "fasteners found in");
+        robot.interact(() -> robot.lookup("#work-row")
+                .queryAs(ComboBox.class)
+                .getSelectionModel()
+                .select(1 + hole.group().rows().indexOf(hole.row())));
+        fire(robot, "#work-go");
+        Labour.Found found = (Labour.Found) session.snapshot()
+                .log()
+                .entries()
+                .getLast()
+                .labour()
+                .orElseThrow()
+                .what();
+        assertThat(found.holes()).hasSize(hole.row().holes().size());
+        assertThat(session.snapshot().log().state(hole.hole(), hole.layers()).set())
+                .isTrue();
+    }
+
+    @SuppressWarnings("unchecked")
+    private static <K> String word(ComboBox<K> of, Object kind) {
+        return of.getConverter().toString((K) kind);
+    }
+
+    private void work(FxRobot robot, String kind) throws Exception {
+        robot.push(KeyCode.CONTROL, KeyCode.L);
+        OnWindow.until(() -> robot.lookup("#work-kind").tryQuery().isPresent());
+        robot.interact(() -> {
+            ComboBox<?> what = robot.lookup("#work-kind").query();
+            what.getSelectionModel()
+                    .select(what.getItems().stream()
+                            .map(k -> word(what, k))
+                            .toList()
+                            .indexOf(kind));
+        });
+        settle(robot);
     }
 }
