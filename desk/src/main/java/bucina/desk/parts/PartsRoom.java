@@ -4,9 +4,6 @@ import static bucina.desk.session.Command.Scope.PARTS;
 
 import bucina.core.edit.PartEdits;
 import bucina.core.form.PartForm;
-import bucina.core.measure.Length;
-import bucina.core.measure.LengthFormat;
-import bucina.core.plan.Hand;
 import bucina.core.plan.Id;
 import bucina.core.plan.Part;
 import bucina.core.plan.Standing;
@@ -35,25 +32,13 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
 /** Lists the parts of the build; the one chosen stands open at the right, where it is changed. */
 public final class PartsRoom extends ShownPane {
-
-    private static final double NUMBER = 68;
-    private static final double NAME = 150;
-    private static final double HAND = 36;
-    private static final double GAUGE = 92;
-    private static final double STANDS = 92;
-    private static final double FACES = 62;
-    private static final double OWES = 54;
-    private static final double ALIKE = 38;
-    private static final double PAGE = 120;
-    /** How much smaller the text of a heading is. */
-    private static final double TINY = .85;
 
     private final Desk desk;
     private final TextField search = new TextField();
@@ -62,8 +47,10 @@ public final class PartsRoom extends ShownPane {
     private final Label totals = Ui.label("", "soft");
     private final Label said = Ui.wrapped("", "stop-text");
     private final ListView<PartLines.Line> list = new ListView<>();
+    private final VBox lines = new VBox(2);
     private final PartDetail detail;
     private final Latest latest;
+    private PartColumns columns;
     private List<PartLines.Line> all = List.of();
     private Map<Id.Part, List<LookAlikes>> likes = Map.of();
     private @Nullable Derivation compared;
@@ -75,6 +62,7 @@ public final class PartsRoom extends ShownPane {
     public PartsRoom(Desk desk, Runnable lists) {
         this.desk = desk;
         latest = desk.session().latest();
+        columns = PartColumns.in(0, 100, desk.unit());
         detail = new PartDetail(desk, this::refused);
         getStyleClass().add("parts-room");
         setTop(top(lists));
@@ -83,13 +71,18 @@ public final class PartsRoom extends ShownPane {
         list.setCellFactory(v -> new Cell());
         list.setPlaceholder(Ui.wrapped("No part is so. Choose \"all parts\", or clear the search.", "soft"));
         list.getSelectionModel().selectedItemProperty().addListener((o, was, now) -> chosen(now));
-        VBox lines = new VBox(2, heads(desk.unit().symbol()), list);
+        lines.getChildren().setAll(columns.heads(), list);
+        lines.setMinWidth(0);
+        list.setMinWidth(0);
         VBox.setVgrow(list, Priority.ALWAYS);
+        list.widthProperty().addListener((o, was, now) -> columns());
         setCenter(lines);
         BorderPane.setMargin(lines, new Insets(0, 0, 12, 16));
         setRight(detail);
         ties.on(desk.session().snapshotProperty(), this::fill);
+        ties.on(desk.look().unitProperty(), this::columns);
         ties.on(desk.look().unitProperty(), this::fill);
+        ties.on(desk.look().scaleProperty(), this::columns);
         ties.on(desk.look().darkProperty(), this::fill);
         fill();
     }
@@ -109,40 +102,12 @@ public final class PartsRoom extends ShownPane {
         add.setDisable(desk.session().readOnly());
         Button in = Ui.button("Lists", "", lists, "quiet");
         in.setId("part-lists");
-        HBox line = new HBox(10, Ui.label("Parts", "room-title"), search, show, sort, Ui.spring(), add, in);
+        FlowPane line = new FlowPane(10, 6, Ui.label("Parts", "room-title"), search, show, sort, add, in);
         line.setAlignment(Pos.CENTER_LEFT);
         Ui.shown(said, false);
         VBox top = new VBox(6, line, totals, said);
         top.setPadding(new Insets(12, 16, 10, 16));
         return top;
-    }
-
-    /** What stands in the columns of the list. */
-    private static HBox heads(String unit) {
-        HBox heads = new HBox(
-                8,
-                head("number", NUMBER),
-                head("name", NAME),
-                head("hand", HAND),
-                head("gauge, " + unit, GAUGE),
-                head("stands", STANDS),
-                head("lies on", FACES),
-                head("owes", OWES),
-                head("alike", ALIKE),
-                head("page", PAGE));
-        heads.setPadding(new Insets(0, 0, 0, 12));
-        return heads;
-    }
-
-    /** A heading: its text is smaller, its column as wide. */
-    private static Label head(String text, double width) {
-        return column(text, width / TINY, "tiny");
-    }
-
-    private static Label column(String text, double width, String style) {
-        Label label = Ui.label(text, style);
-        label.setStyle("-fx-min-width: %1$.2fem; -fx-pref-width: %1$.2fem;".formatted(width / 13));
-        return label;
     }
 
     private <T> void choice(ComboBox<T> box, List<T> values, T first, Function<T, String> word, String id) {
@@ -151,6 +116,17 @@ public final class PartsRoom extends ShownPane {
         box.setValue(first);
         box.setId(id);
         box.valueProperty().addListener((o, was, now) -> list());
+    }
+
+    /** Shows the columns that fit. */
+    private void columns() {
+        PartColumns fit =
+                PartColumns.in(list.getWidth(), desk.look().scaleProperty().get(), desk.unit());
+        if (!fit.same(columns)) {
+            columns = fit;
+            lines.getChildren().set(0, columns.heads());
+            list.refresh();
+        }
     }
 
     /** Shows a sentence about what could not be done; a blank one takes it away. */
@@ -293,46 +269,8 @@ public final class PartsRoom extends ShownPane {
         protected void updateItem(PartLines.@Nullable Line line, boolean isEmpty) {
             super.updateItem(line, isEmpty);
             setText(null);
-            setGraphic(isEmpty || line == null ? null : row(line));
+            setGraphic(isEmpty || line == null ? null : columns.row(line));
             setAccessibleText(line == null ? "" : line.part().name() + ", " + line.stands());
-        }
-
-        private HBox row(PartLines.Line line) {
-            Part part = line.part();
-            HBox row = new HBox(
-                    8,
-                    column(part.particulars().number(), NUMBER, "log-code"),
-                    column(part.name(), NAME, "plain"),
-                    column(hand(part), HAND, "soft"),
-                    column(gauge(part), GAUGE, "plain"),
-                    column(line.standing().word(), STANDS, line.standing().away() ? "attention-text" : "plain"),
-                    column(faces(line), FACES, "soft"),
-                    column(line.owed() == 0 ? "" : "owes " + line.owed(), OWES, "attention-text"),
-                    column(line.likes().isEmpty() ? "" : "alike", ALIKE, "soft"),
-                    column(part.particulars().page(), PAGE, "soft"));
-            row.setAlignment(Pos.CENTER_LEFT);
-            return row;
-        }
-
-        private static String hand(Part part) {
-            return part.particulars().hand() == Hand.NONE
-                    ? ""
-                    : part.particulars().hand().word();
-        }
-
-        private static String faces(PartLines.Line line) {
-            int n = line.faces().size();
-            return n == 0 ? "no face" : n + (n == 1 ? " face" : " faces");
-        }
-
-        private String gauge(Part part) {
-            String called = part.particulars().called().map(this::length).orElse("");
-            String measured = part.particulars().measured().map(this::length).orElse("");
-            return measured.isEmpty() || measured.equals(called) ? called : called + " (" + measured + ")";
-        }
-
-        private String length(Length length) {
-            return LengthFormat.trade(length, desk.unit()).replaceAll(" (in|mm)$", "");
         }
     }
 }

@@ -1,0 +1,159 @@
+package bucina.desk.parts;
+
+import bucina.core.measure.Length;
+import bucina.core.measure.LengthFormat;
+import bucina.core.measure.Unit;
+import bucina.core.plan.Hand;
+import bucina.core.plan.Part;
+import bucina.desk.look.Ui;
+import bucina.desk.session.PartLines;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+
+/** The columns of the list of parts; where there is no room for all, the less important ones are left out. */
+final class PartColumns {
+
+    /** How much smaller the text of a heading is. */
+    private static final double TINY = .85;
+    /** What lies between two columns, and on either side of the list. */
+    private static final double GAP = 8;
+
+    private static final double SIDES = 44;
+
+    /** One column, in the order shown. */
+    private enum Column {
+        NUMBER("number", 68, 2),
+        NAME("name", 150, 0),
+        HAND("hand", 36, 7),
+        GAUGE("gauge", 92, 5),
+        STANDS("stands", 92, 1),
+        FACES("lies on", 62, 4),
+        OWES("owes", 54, 3),
+        ALIKE("alike", 38, 8),
+        PAGE("page", 120, 6);
+
+        private final String title;
+        private final double width;
+        private final int goes;
+
+        Column(String title, double width, int goes) {
+            this.title = title;
+            this.width = width;
+            this.goes = goes;
+        }
+    }
+
+    private final Set<Column> shown;
+    private final Unit unit;
+
+    private PartColumns(Set<Column> shown, Unit unit) {
+        this.shown = shown;
+        this.unit = unit;
+    }
+
+    /**
+     * The columns that fit.
+     *
+     * @param width how much room there is, pixels
+     * @param scale size of the text, percent
+     */
+    static PartColumns in(double width, double scale, Unit unit) {
+        Set<Column> fit = EnumSet.noneOf(Column.class);
+        double left = width - SIDES;
+        List<Column> wanted = Stream.of(Column.values())
+                .sorted(Comparator.comparing(c -> c.goes))
+                .toList();
+        for (Column column : wanted) {
+            left -= column.width * scale / 100 + GAP;
+            if (left >= 0 || column == Column.NAME) {
+                fit.add(column);
+            } else {
+                break;
+            }
+        }
+        return new PartColumns(fit, unit);
+    }
+
+    /** True if the other shows the same. */
+    boolean same(PartColumns other) {
+        return shown.equals(other.shown) && unit == other.unit;
+    }
+
+    /** What stands over them. */
+    HBox heads() {
+        HBox heads = new HBox(GAP);
+        for (Column c : shown) {
+            String title = c == Column.GAUGE ? c.title + ", " + unit.symbol() : c.title;
+            // A heading's text is smaller, its column as wide.
+            heads.getChildren().add(column(title, c.width / TINY, "tiny"));
+        }
+        heads.setPadding(new Insets(0, 0, 0, 12));
+        heads.setMinWidth(0);
+        return heads;
+    }
+
+    /** One part. */
+    HBox row(PartLines.Line line) {
+        HBox row = new HBox(GAP);
+        for (Column c : shown) {
+            row.getChildren().add(column(text(c, line), c.width, style(c, line)));
+        }
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+
+    private static Label column(String text, double width, String style) {
+        Label label = Ui.label(text, style);
+        label.setStyle("-fx-min-width: %1$.2fem; -fx-pref-width: %1$.2fem;".formatted(width / 13));
+        return label;
+    }
+
+    private String text(Column column, PartLines.Line line) {
+        Part part = line.part();
+        return switch (column) {
+            case NUMBER -> part.particulars().number();
+            case NAME -> part.name();
+            case HAND ->
+                part.particulars().hand() == Hand.NONE
+                        ? ""
+                        : part.particulars().hand().word();
+            case GAUGE -> gauge(part);
+            case STANDS -> line.standing().word();
+            case FACES -> faces(line.faces().size());
+            case OWES -> line.owed() == 0 ? "" : "owes " + line.owed();
+            case ALIKE -> line.likes().isEmpty() ? "" : "alike";
+            case PAGE -> part.particulars().page();
+        };
+    }
+
+    private static String style(Column column, PartLines.Line line) {
+        return switch (column) {
+            case NUMBER -> "log-code";
+            case NAME, GAUGE -> "plain";
+            case STANDS -> line.standing().away() ? "attention-text" : "plain";
+            case OWES -> "attention-text";
+            case HAND, FACES, ALIKE, PAGE -> "soft";
+        };
+    }
+
+    private static String faces(int n) {
+        return n == 0 ? "no face" : n + (n == 1 ? " face" : " faces");
+    }
+
+    private String gauge(Part part) {
+        String called = part.particulars().called().map(this::length).orElse("");
+        String measured = part.particulars().measured().map(this::length).orElse("");
+        return measured.isEmpty() || measured.equals(called) ? called : called + " (" + measured + ")";
+    }
+
+    private String length(Length length) {
+        return LengthFormat.trade(length, unit).replaceAll(" (in|mm)$", "");
+    }
+}
