@@ -21,10 +21,13 @@ import java.util.Optional;
 import java.util.Queue;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.stage.Stage;
+import javafx.util.Duration;
 
 /**
  * How long the interface thread is held by what a person does in the whole window, on builds of 20 000 holes and on one
@@ -73,9 +76,11 @@ public final class WindowSpeed extends Application {
                 "another face",
                 i -> desk[0].show(
                         desk[0].snapshot().build().faces().get(i % faces).face().id()));
+        todo.add(() -> enter(desk[0], stage.getScene(), Desk.Room.PARTS, 0, new double[RUNS], todo));
+        todo.add(() -> enter(desk[0], stage.getScene(), Desk.Room.SHEET, 0, new double[RUNS], todo));
         step(todo, "another unit", i -> desk[0].look().turnUnit());
-        saved(todo, "a part taken off or put on, on the sheet", (i, then) -> takeOff(desk[0], then));
         saved(todo, "an entry taken over after it was saved", (i, then) -> log(desk[0], i, then));
+        saved(todo, "a part taken off or put on, on the sheet", (i, then) -> takeOff(desk[0], then));
     }
 
     private static void stages(Queue<Runnable> todo, Desk[] desk, Stage stage) {
@@ -196,6 +201,39 @@ public final class WindowSpeed extends Application {
                         takeOver(name, change, i + 1, times, todo);
                     }
                 }));
+    }
+
+    /** A room entered from another; what counts is the longest piece: the step, or laying out a frame after it. */
+    private static void enter(Desk desk, Scene scene, Desk.Room room, int i, double[] times, Queue<Runnable> todo) {
+        desk.roomProperty().set(room == Desk.Room.SHEET ? Desk.Room.PARTS : Desk.Room.SHEET);
+        PauseTransition there = new PauseTransition(Duration.millis(400));
+        there.setOnFinished(e -> entered(desk, scene, room, i, times, todo));
+        there.play();
+    }
+
+    private static void entered(Desk desk, Scene scene, Desk.Room room, int i, double[] times, Queue<Runnable> todo) {
+        double[] longest = new double[1];
+        long[] start = new long[1];
+        Runnable before = () -> start[0] = System.nanoTime();
+        Runnable after = () -> longest[0] = Math.max(longest[0], (System.nanoTime() - start[0]) / 1e6);
+        scene.addPreLayoutPulseListener(before);
+        scene.addPostLayoutPulseListener(after);
+        before.run();
+        desk.roomProperty().set(room);
+        after.run();
+        PauseTransition rest = new PauseTransition(Duration.millis(400));
+        rest.setOnFinished(e -> {
+            scene.removePreLayoutPulseListener(before);
+            scene.removePostLayoutPulseListener(after);
+            times[i] = longest[0];
+            if (i == RUNS - 1) {
+                print("the " + room.word() + " room entered from another", times);
+                next(todo);
+            } else {
+                enter(desk, scene, room, i + 1, times, todo);
+            }
+        });
+        rest.play();
     }
 
     private static void log(Desk desk, int i, Runnable then) {

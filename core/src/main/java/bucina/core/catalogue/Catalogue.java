@@ -47,6 +47,7 @@ import java.util.stream.Collectors;
  * @param nutPlates two-lug nut plates by screw size
  * @param crib   the tool crib that ships, for a build that has none of its own
  * @param compounds primers and sealants
+ * @param minutes   how long things take until the log knows better
  */
 public record Catalogue(
         DrillTable drills,
@@ -64,7 +65,8 @@ public record Catalogue(
         List<ClecoSize> clecos,
         List<NutPlate> nutPlates,
         List<CribTool> crib,
-        List<ShippedCompound> compounds) {
+        List<ShippedCompound> compounds,
+        TypicalMinutes minutes) {
     public Catalogue {
         rivets = rivets.stream()
                 .sorted(Comparator.comparing(RivetSize::head).thenComparing(RivetSize::dash))

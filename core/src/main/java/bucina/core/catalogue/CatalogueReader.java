@@ -68,7 +68,7 @@ public final class CatalogueReader {
      * Opens one of the shipped tables: {@code drills}, {@code rivets}, {@code blind}, {@code pulled}, {@code rules},
      * {@code rule-choices},
      * {@code bend-radius}, {@code sheets}, {@code bolts}, {@code nuts}, {@code washers},
-     * {@code screws}, {@code clecos}, {@code nutplates}, {@code tools} or {@code compounds}. The caller closes it.
+     * {@code screws}, {@code clecos}, {@code nutplates}, {@code tools}, {@code compounds} or {@code minutes}. The caller closes it.
      */
     public static Reader shippedTable(String name) {
         InputStream in = CatalogueReader.class.getResourceAsStream("/bucina/core/data/" + name + ".csv");
@@ -102,7 +102,14 @@ public final class CatalogueReader {
                 rows("clecos", tables.apply("clecos"), CatalogueReader::cleco),
                 rows("nutplates", tables.apply("nutplates"), CatalogueReader::nutPlate),
                 rows("tools", tables.apply("tools"), CatalogueReader::tool),
-                rows("compounds", tables.apply("compounds"), CatalogueReader::compound));
+                rows("compounds", tables.apply("compounds"), CatalogueReader::compound),
+                TypicalMinutes.filled(
+                        rows("minutes", tables.apply("minutes"), CatalogueReader::minutes),
+                        rows("minutes", shippedTable("minutes"), CatalogueReader::minutes)));
+    }
+
+    private static TypicalMinutes.Line minutes(CSVRecord r) {
+        return new TypicalMinutes.Line(r.get("key"), number(r, "minutes"), r.get("what"), r.get("source"));
     }
 
     private static <E> E word(CSVRecord row, String column, E[] values, Function<E, String> code) {

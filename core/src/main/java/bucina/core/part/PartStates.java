@@ -130,7 +130,9 @@ public final class PartStates {
 
     /** The faces a part lies on, each once. */
     public List<Face> faces(Id.Part part) {
-        return lies(part).stream().map(On::face).distinct().toList();
+        Map<Id.Face, Face> each = new LinkedHashMap<>();
+        lies(part).forEach(on -> each.put(on.face().id(), on.face()));
+        return List.copyOf(each.values());
     }
 
     /** True if a part is on for good on a face: a permanent fastener holds it there, or the builder says so. */

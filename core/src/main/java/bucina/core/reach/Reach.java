@@ -49,6 +49,11 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
         private final String title;
         private final List<Tool.Kind> kinds;
 
+        /** The kinds of tool that do it. */
+        List<Tool.Kind> kinds() {
+            return kinds;
+        }
+
         Work(String operation, String title, Tool.Kind... kinds) {
             this.operation = operation;
             this.title = title;
@@ -99,7 +104,7 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
     }
 
     /** What is done to a hole that wants a tool: hardware is put in by hand. */
-    private static List<Work> wanted(HoleReading hole) {
+    public static List<Work> wanted(HoleReading hole) {
         List<Work> work = new ArrayList<>();
         if (hole.solution().dressing().plies().stream().anyMatch(p -> p.dress() == Dress.DIMPLE)) {
             work.add(Work.DIMPLE);

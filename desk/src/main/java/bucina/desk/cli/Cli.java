@@ -32,6 +32,10 @@ import picocli.CommandLine.Spec;
             MarkCommand.class,
             ReachCommand.class,
             SetupsCommand.class,
+            JobsCommand.class,
+            OrderCommand.class,
+            TonightCommand.class,
+            SlipCommand.class,
             PartCommand.class,
             PartsCommand.class,
             DemoCommand.class

@@ -1,10 +1,13 @@
 package bucina.desk.cli;
 
+import bucina.core.edit.PartEdits;
 import bucina.core.form.AsFound;
 import bucina.core.form.Entries;
-import bucina.core.form.JobId;
 import bucina.core.form.PartForm;
 import bucina.core.guard.LogCheck;
+import bucina.core.hold.Holds;
+import bucina.core.job.JobDone;
+import bucina.core.job.Jobs;
 import bucina.core.log.Addition;
 import bucina.core.log.Disposition;
 import bucina.core.log.Labour;
@@ -24,6 +27,7 @@ import java.nio.file.Path;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
@@ -51,7 +55,8 @@ final class LogAddCommand implements Callable<Integer> {
 
     @Option(
             names = "--job",
-            description = "A job that sets no fastener: own:7, deburr-edges:Main rib 3, deburr:US-1:R1:Upper skin")
+            description =
+                    "A job by its name: deburr:US-1:R1:Upper skin, set:US-1:R1:-, off:Main rib 3, own:7; jobs lists them")
     private @Nullable String job;
 
     @Option(names = "--as-found", description = "Found as it is, nobody knows when: with --part or --group.")
@@ -123,11 +128,21 @@ final class LogAddCommand implements Callable<Integer> {
         try (BuildFile file = common.told(BuildFile.open(log.file()))) {
             OnBuild.Opened opened = log.derived(file);
             List<Photo> pictures = photos.stream().map(PhotoFiles::read).toList();
+            Optional<JobDone> moved = job == null || found ? Optional.empty() : Optional.of(done(opened, said()));
+            moved.flatMap(JobDone::stands)
+                    .ifPresent(s -> file.save(PartEdits.stands(
+                                    opened.build(),
+                                    PartStates.of(opened.derivation(), opened.log()),
+                                    s.getKey(),
+                                    s.getValue())
+                            .checked()));
             LocalDateTime now = LocalDateTime.now(common.top().clock());
             LogEntry entry = file.add(
                             others -> {
                                 OnBuild.Opened is = others.map(log::derived).orElse(opened);
-                                Addition addition = addition(is, pictures, now);
+                                Addition addition = moved.flatMap(
+                                                m -> m.stands().map(s -> m.addition()))
+                                        .orElseGet(() -> addition(is, pictures, now));
                                 new LogCheck(is.derivation(), is.log())
                                         .accept(addition.draft().orElseThrow(), now);
                                 return addition;
@@ -146,16 +161,29 @@ final class LogAddCommand implements Callable<Integer> {
             return Addition.of(found(is, now));
         }
         if (job != null) {
-            JobId.Said said = new JobId.Said(
-                    given(who, "--who", "\"M. Oake\""),
-                    Entries.when(given(at, "--at", "2026-11-20T19:30")),
-                    minutes(),
-                    because.strip(),
-                    note);
-            return JobId.of(job)
-                    .done(is.derivation(), is.log(), said, common.top().clock().instant());
+            return done(is, said()).addition();
         }
         return Addition.of(draft(is, pictures));
+    }
+
+    private JobDone.Said said() {
+        return new JobDone.Said(
+                given(who, "--who", "\"M. Oake\""),
+                Entries.when(given(at, "--at", "2026-11-20T19:30")),
+                minutes(),
+                because.strip(),
+                note);
+    }
+
+    private JobDone done(OnBuild.Opened is, JobDone.Said said) {
+        Jobs jobs = Jobs.of(is.derivation(), is.log(), new Holds(is.derivation(), is.log()));
+        return JobDone.of(
+                jobs,
+                Objects.requireNonNull(job),
+                is.derivation(),
+                is.log(),
+                said,
+                common.top().clock().instant());
     }
 
     private static String given(@Nullable String value, String option, String example) {

@@ -20,8 +20,6 @@ import javafx.scene.layout.HBox;
 /** The columns of the list of parts; where there is no room for all, the less important ones are left out. */
 final class PartColumns {
 
-    /** How much smaller the text of a heading is. */
-    private static final double TINY = .85;
     /** What lies between two columns, and on either side of the list. */
     private static final double GAP = 8;
 
@@ -51,10 +49,12 @@ final class PartColumns {
     }
 
     private final Set<Column> shown;
+    private final double scale;
     private final Unit unit;
 
-    private PartColumns(Set<Column> shown, Unit unit) {
+    private PartColumns(Set<Column> shown, double scale, Unit unit) {
         this.shown = shown;
+        this.scale = scale;
         this.unit = unit;
     }
 
@@ -78,12 +78,12 @@ final class PartColumns {
                 break;
             }
         }
-        return new PartColumns(fit, unit);
+        return new PartColumns(fit, scale, unit);
     }
 
     /** True if the other shows the same. */
     boolean same(PartColumns other) {
-        return shown.equals(other.shown) && unit == other.unit;
+        return shown.equals(other.shown) && scale == other.scale && unit == other.unit;
     }
 
     /** What stands over them. */
@@ -91,8 +91,7 @@ final class PartColumns {
         HBox heads = new HBox(GAP);
         for (Column c : shown) {
             String title = c == Column.GAUGE ? c.title + ", " + unit.symbol() : c.title;
-            // A heading's text is smaller, its column as wide.
-            heads.getChildren().add(column(title, c.width / TINY, "tiny"));
+            heads.getChildren().add(column(title, c.width, "tiny"));
         }
         heads.setPadding(new Insets(0, 0, 0, 12));
         heads.setMinWidth(0);
@@ -109,9 +108,10 @@ final class PartColumns {
         return row;
     }
 
-    private static Label column(String text, double width, String style) {
+    private Label column(String text, double width, String style) {
         Label label = Ui.label(text, style);
-        label.setStyle("-fx-min-width: %1$.2fem; -fx-pref-width: %1$.2fem;".formatted(width / 13));
+        label.setMinWidth(width * scale / 100);
+        label.setPrefWidth(width * scale / 100);
         return label;
     }
 

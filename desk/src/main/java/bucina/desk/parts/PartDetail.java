@@ -3,10 +3,13 @@ package bucina.desk.parts;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.PartLines;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.application.Platform;
 import javafx.geometry.Insets;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
@@ -17,6 +20,7 @@ final class PartDetail extends ScrollPane {
     private final Label title = Ui.wrapped("", "bench-title");
     private final Label stands = Ui.wrapped("", "soft");
     private final VBox body = new VBox(14);
+    private int shown;
     private final PartStands standing;
     private final PartOwes owes;
     private final PartSheets sheets;
@@ -52,18 +56,47 @@ final class PartDetail extends ScrollPane {
         }
         PartLines.Line part = line.get();
         String number = part.part().particulars().number();
+        int now = ++shown;
         title.setText(part.part().name() + (number.isEmpty() ? "" : "  " + number));
         stands.setText(part.part().kind().word() + ", " + part.part().material().code() + "; " + part.stands() + ".");
         standing.show(part);
-        owes.show(part, all);
-        sheets.show(part, all);
-        facts.show(part);
-        body.getChildren().setAll(title, stands, standing, owes, sheets, facts);
+        if (body.getChildren().isEmpty() || body.getChildren().getFirst() == none) {
+            body.getChildren().setAll(title, stands, standing);
+        }
+        later(
+                now,
+                List.<Runnable>of(() -> owes.show(part, all), () -> sheets.show(part, all), () -> facts.show(part))
+                        .iterator());
+    }
+
+    private void put(Node section, Runnable filled) {
+        filled.run();
+        if (!body.getChildren().contains(section)) {
+            body.getChildren().add(section);
+        }
+    }
+
+    /** Shows nothing. */
+    void empty() {
+        shown++;
+        body.getChildren().clear();
+    }
+
+    /** Fills in the rest bit by bit, so that a frame comes between; nothing once another part is shown. */
+    private void later(int of, Iterator<Runnable> steps) {
+        Platform.runLater(() -> {
+            if (of == shown && steps.hasNext()) {
+                steps.next().run();
+                later(of, steps);
+            }
+        });
     }
 
     /** Puts the keyboard into the name of the part shown. */
     void nameIt() {
-        facts.nameIt();
-        setVvalue(1);
+        later(
+                shown,
+                List.<Runnable>of(() -> {}, () -> {}, facts::nameIt, () -> setVvalue(1))
+                        .iterator());
     }
 }

@@ -55,6 +55,7 @@ public final class PartsRoom extends ShownPane {
     private Map<Id.Part, List<LookAlikes>> likes = Map.of();
     private @Nullable Derivation compared;
     private boolean filling;
+    private boolean stale = true;
 
     /**
      * @param lists opens the card that takes a list of parts in and writes one out
@@ -76,6 +77,13 @@ public final class PartsRoom extends ShownPane {
         list.setMinWidth(0);
         VBox.setVgrow(list, Priority.ALWAYS);
         list.widthProperty().addListener((o, was, now) -> columns());
+        // What is not in the window is not styled again when the room is entered.
+        sceneProperty().addListener((o, was, now) -> {
+            if (now == null) {
+                detail.empty();
+                stale = true;
+            }
+        });
         setCenter(lines);
         BorderPane.setMargin(lines, new Insets(0, 0, 12, 16));
         setRight(detail);
@@ -84,7 +92,6 @@ public final class PartsRoom extends ShownPane {
         ties.on(desk.look().unitProperty(), this::fill);
         ties.on(desk.look().scaleProperty(), this::columns);
         ties.on(desk.look().darkProperty(), this::fill);
-        fill();
     }
 
     private VBox top(Runnable lists) {
@@ -135,7 +142,12 @@ public final class PartsRoom extends ShownPane {
         Ui.shown(said, !sentence.isBlank());
     }
 
+    /** Fills the list anew; while another room is shown that waits until this one is entered. */
     private void fill() {
+        stale = getScene() == null;
+        if (stale) {
+            return;
+        }
         refused("");
         all = PartLines.of(desk.session().snapshot(), likes);
         list();
@@ -213,6 +225,9 @@ public final class PartsRoom extends ShownPane {
     /** Puts the keyboard into the list. */
     @Override
     public void enter() {
+        if (stale) {
+            fill();
+        }
         Optional<Id.Part> chosen = Optional.ofNullable(list.getSelectionModel().getSelectedItem())
                 .map(l -> l.part().id());
         if (desk.partProperty().get().isPresent() && !desk.partProperty().get().equals(chosen)) {

@@ -56,6 +56,7 @@ public final class SheetView extends Region implements Shown {
     private boolean panning;
     private final ChangeHands hands;
     private boolean holding;
+    private boolean stale;
     private Optional<SheetDetail> detail = Optional.empty();
     private FaceReading classed;
     private LengthClasses lengths;
@@ -79,6 +80,11 @@ public final class SheetView extends Region implements Shown {
         addEventHandler(MouseEvent.MOUSE_RELEASED, this::release);
         addEventHandler(KeyEvent.KEY_PRESSED, this::key);
         focusedProperty().addListener((o, was, now) -> drawOverlay());
+        sceneProperty().addListener((o, was, now) -> {
+            if (stale) {
+                draw();
+            }
+        });
         ties.on(desk.selectionProperty(), (was, now) -> {
             if (!was.face().equals(now.face())) {
                 fit();
@@ -218,6 +224,11 @@ public final class SheetView extends Region implements Shown {
         if (getWidth() < 2) {
             return;
         }
+        // What is drawn while another room is shown piles up in the canvas and is drawn when the sheet comes back.
+        stale = getScene() == null;
+        if (stale) {
+            return;
+        }
         rest.stop();
         drawn = wanted;
         sheet.getTransforms().clear();
@@ -257,7 +268,7 @@ public final class SheetView extends Region implements Shown {
      * not draw the sheet again.
      */
     private void drawOverlay() {
-        if (overlay.getWidth() < 2) {
+        if (overlay.getWidth() < 2 || getScene() == null) {
             return;
         }
         GraphicsContext g = overlay.getGraphicsContext2D();

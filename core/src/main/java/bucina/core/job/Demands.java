@@ -1,0 +1,420 @@
+package bucina.core.job;
+
+import bucina.core.hold.Held;
+import bucina.core.hold.Holds;
+import bucina.core.part.PartTask;
+import bucina.core.plan.Face;
+import bucina.core.plan.Fastener;
+import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
+import bucina.core.plan.OwnJob;
+import bucina.core.plan.Part;
+import bucina.core.plan.Zone;
+import bucina.core.sheet.Point;
+import bucina.core.stack.HoleReading;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+
+/*
+ * Design. First it is gathered what is open at each part; from that follow the moves; then every job gets its number;
+ * then the demands are laid between numbers, rule by rule. "The part gets its first permanent fastener on this face" is
+ * an event: what is covered comes before it, what sets the part there after.
+ */
+
+/** Lays the demands of P1 to P11 between the jobs of a build. */
+final class Demands {
+
+    /** Done with the part off: P2. Cleaning goes with priming. */
+    private static final Set<PartTask> AT_BENCH = EnumSet.of(
+            PartTask.DEBURR_EDGES, PartTask.DEBURR_OPENINGS, PartTask.CLEAN, PartTask.PRIME, PartTask.CORNER_RELIEF);
+    /** Before the first hole is drilled: P7. */
+    private static final Set<PartTask> STRAIGHTENING = EnumSet.of(PartTask.FLANGE_ANGLES, PartTask.FLUTE);
+
+    private final FaceJobs.Around around;
+    private final List<FaceJobs> faces;
+    private final Holds waits;
+    private final Moves moves;
+    private final PartJobs partJobs;
+    private final List<Job> jobs = new ArrayList<>();
+    private final List<List<Hold>> holds = new ArrayList<>();
+    private final Edges edges = new Edges();
+    private final Map<Id.Part, Map<Op, Integer>> moved = new HashMap<>();
+    private final Map<Id.Part, Map<String, Integer>> tasks = new HashMap<>();
+    private final Map<FaceJobs.Run, Integer> runs = new IdentityHashMap<>();
+    private final Map<List<Id>, Integer> events = new HashMap<>();
+    private int nodes;
+
+    Demands(FaceJobs.Around around, List<FaceJobs> faces, Holds waits) {
+        this.around = around;
+        this.faces = faces;
+        this.waits = waits;
+        this.moves = new Moves(around);
+        this.partJobs = new PartJobs(around, moves);
+    }
+
+    Jobs jobs() {
+        gather();
+        List<Part> parts = around.build().parts().stream()
+                .sorted(Comparator.comparing(Part::fittingOrder))
+                .toList();
+        parts.forEach(this::partJobs);
+        for (FaceJobs face : faces) {
+            for (FaceJobs.Run run : face.runs()) {
+                runs.put(run, add(face.job(run), run.hold.map(List::of).orElse(List.of())));
+            }
+        }
+        around.build().workshop().jobs().forEach(this::own);
+        nodes = jobs.size();
+        parts.forEach(this::straightened);
+        for (FaceJobs face : faces) {
+            face.chains().forEach(c -> hole(face, c));
+            nutPlates(face);
+        }
+        return new Jobs(
+                around.build(), jobs, holds, edges.all(), nodes, around.paces().change("side"));
+    }
+
+    // ---- the jobs
+
+    /** What is open at the parts. */
+    private void gather() {
+        for (FaceJobs face : faces) {
+            for (FaceJobs.Chain chain : face.chains()) {
+                for (int i = 0; i < chain.hole().layers().size(); i++) {
+                    Id.Part part = chain.hole().layers().get(i).part();
+                    moves.set(part);
+                    for (int step : chain.sheets().get(i)) {
+                        if (step >= 0 && face.runs().get(step).op.throughStack()) {
+                            chain.hole().layers().forEach(l -> moves.drilled(l.part()));
+                        } else {
+                            moves.bench(part);
+                        }
+                    }
+                }
+            }
+        }
+        for (Part part : around.build().parts()) {
+            around.parts().owed(part.id()).stream()
+                    .flatMap(o -> PartTask.of(o.task()).stream())
+                    .filter(AT_BENCH::contains)
+                    .forEach(t -> moves.bench(part.id()));
+        }
+    }
+
+    private int add(Job job, List<Hold> why) {
+        jobs.add(job);
+        holds.add(why);
+        return jobs.size() - 1;
+    }
+
+    private void partJobs(Part part) {
+        List<Hold> away = HoleHolds.away(part).map(List::of).orElse(List.of());
+        Map<String, Integer> own = new HashMap<>();
+        for (Job job : partJobs.tasks(part)) {
+            int place = add(job, job.done() ? List.of() : away);
+            if (!job.done()) {
+                own.put(job.word(), place);
+            }
+        }
+        boolean primes = faces.stream().flatMap(f -> f.chains().stream()).anyMatch(c -> primes(c, part.id()));
+        if (primes && !own.containsKey(PartTask.PRIME.code())) {
+            own.put(PartTask.PRIME.code(), add(partJobs.task(part, PartTask.PRIME.code(), false), away));
+        }
+        tasks.put(part.id(), own);
+        Map<Op, Integer> round = new HashMap<>();
+        if (moves.fit(part)) {
+            round.put(Op.FIT, add(partJobs.move(part, Op.FIT), away));
+        }
+        if (moves.off(part)) {
+            round.put(Op.OFF, add(partJobs.move(part, Op.OFF), List.of()));
+        }
+        if (moves.stay(part)) {
+            round.put(Op.ON, add(partJobs.move(part, Op.ON), away));
+        }
+        moved.put(part.id(), round);
+    }
+
+    private static boolean primes(FaceJobs.Chain chain, Id.Part part) {
+        for (int i = 0; i < chain.sheets().size(); i++) {
+            if (chain.hole().layers().get(i).part().equals(part)
+                    && chain.sheets().get(i).contains(-1)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private void own(OwnJob own) {
+        add(partJobs.own(own), List.of());
+    }
+
+    // ---- the demands of a part
+
+    private int move(Id.Part part, Op op) {
+        return moved.getOrDefault(part, Map.of()).getOrDefault(op, -1);
+    }
+
+    private int task(Id.Part part, PartTask task) {
+        return tasks.getOrDefault(part, Map.of()).getOrDefault(task.code(), -1);
+    }
+
+    private void straightened(Part part) {
+        Id.Part id = part.id();
+        String name = part.name();
+        int fit = move(id, Op.FIT);
+        int off = move(id, Op.OFF);
+        int on = move(id, Op.ON);
+        edges.add(fit, off, "P2", name + " goes on before it comes off");
+        edges.add(off, on, "P2", name + " comes off before it goes on to stay");
+        edges.add(
+                task(id, PartTask.FLANGE_ANGLES),
+                task(id, PartTask.FLUTE),
+                "P7",
+                "turning the flanges of " + name + " undoes its flutes");
+        for (PartTask task : STRAIGHTENING) {
+            edges.add(task(id, task), fit, "P7", name + " is straight before the first hole is drilled through it");
+            edges.add(task(id, task), on, "P7", name + " is straight before it goes on to stay");
+        }
+        for (PartTask task : AT_BENCH) {
+            boolean prime = task == PartTask.PRIME || task == PartTask.CLEAN;
+            edges.add(off, task(id, task), "P2", task.word() + ": with " + name + " off");
+            edges.add(
+                    task(id, task),
+                    on,
+                    prime ? "P8" : "P2",
+                    prime
+                            ? name + " is primed before it is on for good"
+                            : task.word() + ": before " + name + " goes on to stay");
+            if (task != PartTask.PRIME) {
+                edges.add(
+                        task(id, task),
+                        task(id, PartTask.PRIME),
+                        "P8",
+                        "metal of " + name + " is cut before it is primed");
+            }
+        }
+        int trim = task(id, PartTask.TRIM);
+        edges.add(
+                trim,
+                task(id, PartTask.DEBURR_EDGES),
+                "P7",
+                "the edge of " + name + " is trimmed before it is deburred");
+        edges.add(trim, task(id, PartTask.PRIME), "P8", "metal of " + name + " is cut before it is primed");
+        edges.add(trim, on, "P7", name + " is trimmed before it goes on to stay");
+    }
+
+    // ---- the demands of a hole
+
+    private int place(FaceJobs face, int run) {
+        return Objects.requireNonNull(runs.get(face.runs().get(run)));
+    }
+
+    private void hole(FaceJobs face, FaceJobs.Chain chain) {
+        HoleReading hole = chain.hole();
+        FaceJobs.Run setting = face.runs().get(chain.set());
+        int set = place(face, chain.set());
+        for (int i = 0; i < hole.layers().size(); i++) {
+            sheet(face, hole, hole.layers().get(i), chain.sheets().get(i), set);
+        }
+        for (Layer layer : hole.layers()) {
+            on(layer.part(), set);
+        }
+        lap(hole, set);
+        for (Map.Entry<Id.Part, String> closed : setting.closes.entrySet()) {
+            outOfTheWay(closed.getKey(), closed.getValue(), set);
+        }
+        if (setting.group.fastener().permanent()) {
+            for (Layer layer : hole.layers()) {
+                edges.add(
+                        good(layer.part(), face),
+                        set,
+                        "P4",
+                        around.parts().part(layer.part()).name() + " is on for good here with its first fastener");
+            }
+        }
+        covered(face, chain, set);
+    }
+
+    /** The chain of P1 in one sheet, with what P2, P7 and P8 say of its part. */
+    private void sheet(FaceJobs face, HoleReading hole, Layer layer, List<Integer> steps, int set) {
+        Part part = around.parts().part(layer.part());
+        int last = -1;
+        Op lastOp = Op.SET;
+        for (int step : steps) {
+            int job = step < 0 ? task(part.id(), PartTask.PRIME) : place(face, step);
+            Op op = step < 0 ? Op.TASK : face.runs().get(step).op;
+            if (op == Op.TASK) {
+                edges.add(
+                        last >= 0 && !holds.get(last).isEmpty() ? -1 : last,
+                        job,
+                        "P8",
+                        part.name() + " is drilled, deburred and dressed before it is primed");
+            } else {
+                edges.add(last, job, "P1", lastOp.word() + " before " + op.word() + ", at the same holes");
+                around(hole, part, job, op);
+            }
+            last = job;
+            lastOp = op;
+        }
+        edges.add(
+                last,
+                set,
+                lastOp == Op.TASK ? "P8" : "P1",
+                lastOp == Op.TASK
+                        ? part.name() + " is primed before it is riveted"
+                        : lastOp.word() + " before the fastener is set");
+    }
+
+    /** What is held is not waited for: it holds what needs it, and only that. */
+    private void around(HoleReading hole, Part part, int job, Op op) {
+        boolean held = !holds.get(job).isEmpty();
+        if (op.throughStack()) {
+            for (Layer layer : hole.layers()) {
+                Part other = around.parts().part(layer.part());
+                edges.add(
+                        move(other.id(), Op.FIT),
+                        job,
+                        "P3",
+                        other.name() + " shares these holes: it is on before they are drilled");
+                edges.add(
+                        held ? -1 : job,
+                        move(other.id(), Op.OFF),
+                        "P2",
+                        "holes are drilled with " + other.name() + " on, before it comes off");
+                for (PartTask task : STRAIGHTENING) {
+                    edges.add(
+                            task(other.id(), task),
+                            job,
+                            "P7",
+                            other.name() + " is straight before the first hole is drilled through it");
+                }
+                edges.add(
+                        held ? -1 : job,
+                        task(other.id(), PartTask.TRIM),
+                        "P7",
+                        other.name() + " is trimmed once its holes are drilled");
+            }
+        } else if (!moves.stays(part)) {
+            edges.add(move(part.id(), Op.OFF), job, "P2", op.word() + " with " + part.name() + " off");
+            edges.add(
+                    held ? -1 : job,
+                    move(part.id(), Op.ON),
+                    "P2",
+                    op.word() + " before " + part.name() + " goes on to stay");
+        }
+    }
+
+    /** Set with every sheet on. */
+    private void on(Id.Part part, int set) {
+        String name = around.parts().part(part).name();
+        int stay = move(part, Op.ON);
+        edges.add(stay >= 0 ? stay : move(part, Op.FIT), set, "P2", name + " is on before a hole through it is set");
+    }
+
+    /** A lap that must be lifted stays open until what slips under it is in. */
+    private void lap(HoleReading hole, int set) {
+        Optional<Held> held = waits.of(hole).filter(h -> h.lap().isPresent());
+        held.ifPresent(h -> h.parts().stream()
+                .flatMap(name -> around.parts().named(name).stream())
+                .forEach(p -> {
+                    int stay = move(p.id(), Op.ON);
+                    edges.add(
+                            stay >= 0 ? stay : move(p.id(), Op.FIT),
+                            set,
+                            "P3",
+                            h.lap().orElseThrow() + " is lifted here for " + p.name());
+                }));
+    }
+
+    /** P5: what no tool reaches with a part on comes before the part, or while it is off. */
+    private void outOfTheWay(Id.Part part, String at, int set) {
+        String name = around.parts().part(part).name();
+        int off = move(part, Op.OFF);
+        int fit = move(part, Op.FIT);
+        int on = move(part, Op.ON);
+        edges.add(set, on >= 0 ? on : fit, "P5", "no tool of the crib reaches " + at + " once " + name + " is on");
+        if (off >= 0 && fit < 0) {
+            edges.add(off, set, "P5", "no tool of the crib reaches " + at + " while " + name + " is on");
+        }
+    }
+
+    // ---- what is covered
+
+    /** The event that a part gets its first permanent fastener on a face; -1 if nothing is covered by it. */
+    private int good(Id.Part part, FaceJobs face) {
+        return events.getOrDefault(List.of(part, face.ref().face().id()), -1);
+    }
+
+    /** P4: what a zone says stands behind is a part that is not on for good yet. */
+    private void covered(FaceJobs face, FaceJobs.Chain chain, int set) {
+        Face plan = face.ref().face();
+        Point at = chain.hole().hole().at();
+        for (Zone zone : plan.zones()) {
+            if (zone.kind() != Zone.Kind.BEHIND || !zone.outline().covers(at)) {
+                continue;
+            }
+            around.parts()
+                    .named(zone.name())
+                    .filter(p -> chain.hole().layers().stream()
+                            .noneMatch(l -> l.part().equals(p.id())))
+                    .ifPresent(p -> edges.add(
+                            set,
+                            move(p.id(), Op.ON),
+                            "P4",
+                            p.name() + " stands behind " + chain.hole().row().name() + " once it is on"));
+        }
+    }
+
+    // ---- nut plates
+
+    /** P1n: the screw holes first, then the plate is drilled on its screw; the screws last. */
+    private void nutPlates(FaceJobs face) {
+        if (around.plates().isEmpty()) {
+            return;
+        }
+        List<Layer> plates = face.ref().face().layers().stream()
+                .filter(l -> around.plates().contains(l.part()))
+                .toList();
+        for (FaceJobs.Chain screw : face.chains()) {
+            Fastener fastener = screw.hole().solution().fastener();
+            if (!(fastener instanceof Fastener.Hardware) || fastener.permanent()) {
+                continue;
+            }
+            for (Layer plate : plates) {
+                if (plate.outline().box().contains(screw.hole().hole().at())) {
+                    plate(face, screw, plate);
+                }
+            }
+        }
+    }
+
+    private void plate(FaceJobs face, FaceJobs.Chain screw, Layer plate) {
+        String name = around.parts().part(plate.part()).name();
+        for (List<Integer> steps : screw.sheets()) {
+            steps.stream()
+                    .filter(s -> s >= 0 && face.runs().get(s).op.throughStack())
+                    .forEach(s -> edges.add(
+                            place(face, s),
+                            move(plate.part(), Op.FIT),
+                            "P1n",
+                            "the screw holes are drilled before " + name + " are screwed on"));
+        }
+        for (FaceJobs.Chain lug : face.chains()) {
+            if (lug.hole().layers().contains(plate)) {
+                edges.add(
+                        place(face, lug.set()),
+                        place(face, screw.set()),
+                        "P1n",
+                        "the lugs are set before the screws go in");
+            }
+        }
+    }
+}

@@ -1,0 +1,373 @@
+package bucina.core.job;
+
+import bucina.core.guard.Owed;
+import bucina.core.log.Logbook;
+import bucina.core.log.Operation;
+import bucina.core.part.PartStates;
+import bucina.core.plan.Build;
+import bucina.core.plan.Group;
+import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
+import bucina.core.plan.Part;
+import bucina.core.plan.Row;
+import bucina.core.plan.Tool;
+import bucina.core.reach.Reach;
+import bucina.core.reach.Ways;
+import bucina.core.setup.Stretch;
+import bucina.core.stack.FaceReading;
+import bucina.core.stack.HoleReading;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+
+/*
+ * Design. A row is gone through hole by hole. What a hole owes in a sheet falls into a run: holes of the row that share
+ * operation, sheet, set-up and the reason they wait. All holes of the row are put into runs, done ones too, so that the
+ * number of a run, and with it the job's name, stays while the work goes on. The chain of steps at each open hole is
+ * kept, as places of runs, for P1.
+ */
+
+/** The jobs on holes of one face. */
+final class FaceJobs {
+
+    private static final double ARM = 28 * 25.4e6;
+
+    private final Around around;
+    private final Build.FaceRef ref;
+    private final FaceReading face;
+    private final Ways.OnFace ways;
+    private final List<Run> runs = new ArrayList<>();
+    private final List<Chain> chains = new ArrayList<>();
+
+    /** What is known of the whole build. */
+    record Around(
+            Build build,
+            Logbook log,
+            PartStates parts,
+            Set<Id.Part> plates,
+            List<Tool> crib,
+            HoleSetups setups,
+            HoleHolds holds,
+            Paces paces) {
+
+        /** True if a part is on for good on some face, so that it does not come off any more. */
+        boolean stays(Id.Part part) {
+            return parts.lies(part).stream()
+                    .anyMatch(on -> parts.forGood(part, on.face().id()));
+        }
+    }
+
+    /** Holes of a row that share a set-up, while they are gathered. */
+    static final class Run {
+        final Op op;
+        final Group group;
+        final Optional<Row> row;
+        final Optional<Id.Part> part;
+        final Setup setup;
+        final Optional<Hold> hold;
+        final List<HoleReading> open = new ArrayList<>();
+        final List<HoleReading> done = new ArrayList<>();
+        final Set<Layer> layers = new LinkedHashSet<>();
+        final Map<Id.Part, String> closes = new HashMap<>();
+        Minutes minutes = new Minutes(0, 0, 0, true);
+        int people = 1;
+        int number;
+
+        Run(Op op, Group group, Optional<Row> row, Optional<Id.Part> part, Setup setup, Optional<Hold> hold) {
+            this.op = op;
+            this.group = group;
+            this.row = row;
+            this.part = part;
+            this.setup = setup;
+            this.hold = hold;
+        }
+
+        void add(HoleReading hole, Minutes each) {
+            if (open.isEmpty() || !open.getLast().equals(hole)) {
+                open.add(hole);
+            }
+            minutes = new Minutes(
+                    minutes.low() + each.low(),
+                    minutes.mid() + each.mid(),
+                    minutes.high() + each.high(),
+                    minutes.own() && each.own());
+        }
+    }
+
+    /**
+     * The open steps of one hole, sheet by sheet, as places of runs; -1 for the priming of the part.
+     *
+     * @param sheets one for each sheet, in the order of the hole's
+     * @param set    the run that sets it
+     */
+    record Chain(HoleReading hole, List<List<Integer>> sheets, int set) {}
+
+    private record Key(Op op, Optional<Id.Part> part, Setup setup, Optional<Hold> hold, int stretch) {}
+
+    FaceJobs(Around around, Build.FaceRef ref, FaceReading face) {
+        this.around = around;
+        this.ref = ref;
+        this.face = face;
+        this.ways = new Ways.OnFace(face, around.crib);
+        for (Group group : ref.face().groups()) {
+            for (Row row : group.rows()) {
+                row(group, row);
+            }
+            group.typed().ifPresent(t -> typed(group, t.count() - around.log.installed(group)));
+        }
+    }
+
+    List<Run> runs() {
+        return runs;
+    }
+
+    List<Chain> chains() {
+        return chains;
+    }
+
+    Build.FaceRef ref() {
+        return ref;
+    }
+
+    FaceReading face() {
+        return face;
+    }
+
+    private void typed(Group group, int left) {
+        Setup setup = new Setup(
+                group.fastener() instanceof bucina.core.plan.Fastener.PulledRivet ? "rivet puller" : "squeezer",
+                group.fastener().name(),
+                "",
+                "",
+                List.of());
+        Run run = new Run(Op.SET, group, Optional.empty(), Optional.empty(), setup, Optional.empty());
+        run.minutes = around.paces.set(group, "set.squeeze").times(Math.max(0, left));
+        run.number = left;
+        runs.add(run);
+    }
+
+    // ---- rows
+
+    private void row(Group group, Row row) {
+        List<HoleReading> holes =
+                row.holes().stream().flatMap(h -> face.of(h.id()).stream()).toList();
+        Map<HoleReading, Optional<Tool>> setting = new LinkedHashMap<>();
+        Map<HoleReading, Ways> reached = new HashMap<>();
+        holes.forEach(h -> setting.put(h, settingTool(h, reached)));
+        Map<HoleReading, Integer> stretch = new HashMap<>();
+        List<Stretch> stretches = Stretch.of(holes, around.build.rules());
+        for (int i = 0; i < stretches.size(); i++) {
+            for (HoleReading h : stretches.get(i).holes()) {
+                stretch.put(h, i);
+            }
+        }
+        Map<Key, Integer> keys = new LinkedHashMap<>();
+        for (HoleReading hole : holes) {
+            int n = Objects.requireNonNull(stretch.get(hole));
+            hole(
+                    group,
+                    row,
+                    hole,
+                    keys,
+                    new Setting(
+                            stretches.get(n),
+                            n,
+                            Objects.requireNonNull(setting.get(hole)),
+                            Optional.ofNullable(reached.get(hole))));
+        }
+        number(keys);
+    }
+
+    private void number(Map<Key, Integer> keys) {
+        Map<List<Object>, List<Integer>> alike = new LinkedHashMap<>();
+        keys.forEach((key, place) -> alike.computeIfAbsent(List.of(key.op, key.part), k -> new ArrayList<>())
+                .add(place));
+        alike.values().stream().filter(places -> places.size() > 1).forEach(places -> {
+            for (int i = 0; i < places.size(); i++) {
+                runs.get(places.get(i)).number = i + 1;
+            }
+        });
+    }
+
+    /** How a hole's fastener goes in. */
+    private record Setting(Stretch stretch, int n, Optional<Tool> tool, Optional<Ways> ways) {}
+
+    private Optional<Tool> settingTool(HoleReading hole, Map<HoleReading, Ways> reached) {
+        for (Reach.Work work : Reach.wanted(hole)) {
+            if ((work == Reach.Work.SQUEEZE || work == Reach.Work.PULL)
+                    && !hole.layers().isEmpty()) {
+                Ways to = ways.to(hole, work, p -> true);
+                reached.put(hole, to);
+                return to.tools().isEmpty() ? Optional.empty() : Optional.of(to.handiest());
+            }
+        }
+        return Optional.empty();
+    }
+
+    private void hole(Group group, Row row, HoleReading hole, Map<Key, Integer> keys, Setting setting) {
+        boolean set = around.log.state(hole.hole(), hole.layers()).set();
+        List<List<Integer>> sheets = new ArrayList<>();
+        for (Owed owed : Owed.of(hole, around.build.rules(), around.parts, around.plates)) {
+            sheets.add(sheet(group, row, hole, owed, set, keys));
+        }
+        int run = setRun(group, row, hole, keys, setting);
+        if (set) {
+            runs.get(run).done.add(hole);
+        } else {
+            boolean plate = hole.layers().stream().anyMatch(l -> around.plates.contains(l.part()));
+            Run r = runs.get(run);
+            r.add(hole, around.paces.set(group, HoleSetups.way(hole, setting.tool, plate)));
+            r.layers.addAll(hole.layers());
+            setting.ways.ifPresent(w -> w.taken().keySet().stream()
+                    .filter(p -> !w.past(p))
+                    .forEach(p -> r.closes.putIfAbsent(p, hole.label())));
+            if (setting.tool
+                    .filter(t -> t.kind() == Tool.Kind.GUN_AND_BAR && farIn(hole))
+                    .isPresent()) {
+                r.people = 2;
+            }
+            chains.add(new Chain(hole, sheets, run));
+        }
+    }
+
+    /** Puts what one sheet owes into runs; gives the open ones in order. */
+    private List<Integer> sheet(
+            Group group, Row row, HoleReading hole, Owed owed, boolean set, Map<Key, Integer> keys) {
+        List<Owed.Step> open =
+                set ? List.of() : owed.open(around.log, hole.hole().id());
+        List<Integer> steps = new ArrayList<>();
+        Optional<Hold> held = Optional.empty();
+        for (Owed.Step step : owed.steps()) {
+            boolean todo = open.contains(step);
+            int run = step(group, row, hole, owed.layer(), step, todo, held, keys);
+            if (todo && (steps.isEmpty() || steps.getLast() != run)) {
+                steps.add(run);
+            }
+            // What comes after a hole that cannot be drilled yet waits with it, and only that.
+            if (todo && run >= 0 && runs.get(run).hold.isPresent()) {
+                held = runs.get(run).hold;
+            }
+        }
+        return steps;
+    }
+
+    private static boolean farIn(HoleReading hole) {
+        for (int i = 0; i < hole.layers().size(); i++) {
+            if (hole.edge(i).nanometres() > ARM) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private int setRun(Group group, Row row, HoleReading hole, Map<Key, Integer> keys, Setting setting) {
+        Optional<Hold> hold = around.holds.of(Op.SET, face, hole).or(() -> unreached(hole, setting));
+        Setup setup = around.setups.set(hole, setting.stretch, setting.tool, side(group));
+        return run(new Key(Op.SET, Optional.empty(), setup, hold, setting.n), group, row, keys);
+    }
+
+    private static Optional<Hold> unreached(HoleReading hole, Setting setting) {
+        return setting.ways
+                .filter(w -> w.tools().isEmpty())
+                .map(w -> new Hold(
+                        "P5", "no tool of the crib reaches " + hole.row().name() + " to set it"));
+    }
+
+    private String side(Group group) {
+        return ref.face().name() + (group.headFar() ? ", far" : ", near");
+    }
+
+    private int run(Key key, Group group, Row row, Map<Key, Integer> keys) {
+        return keys.computeIfAbsent(key, k -> {
+            runs.add(new Run(key.op, group, Optional.of(row), key.part, key.setup, key.hold));
+            return runs.size() - 1;
+        });
+    }
+
+    // ---- steps
+
+    private int step(
+            Group group,
+            Row row,
+            HoleReading hole,
+            Layer layer,
+            Owed.Step step,
+            boolean open,
+            Optional<Hold> held,
+            Map<Key, Integer> keys) {
+        if (step.operation() == Operation.PRIMED) {
+            return -1;
+        }
+        Op op = Op.of(step.operation()).orElseThrow();
+        Optional<Tool> tool = tool(op, hole, layer);
+        String side = op.throughStack() || around.stays(layer.part()) ? side(group) : "";
+        Setup setup = around.setups.marked(op, hole, layer, tool, side);
+        Optional<Id.Part> part = op.throughStack() ? Optional.empty() : Optional.of(layer.part());
+        int place = run(new Key(op, part, setup, held.or(() -> around.holds.of(op, face, hole)), 0), group, row, keys);
+        Run run = runs.get(place);
+        if (open) {
+            boolean again = !run.open.isEmpty() && run.open.getLast().equals(hole);
+            Minutes each = around.paces.hole(op);
+            run.add(hole, again ? each.times(op == Op.DEBURR || op.throughStack() ? 0 : 1) : each);
+            run.layers.add(layer);
+        } else if (run.done.isEmpty() || !run.done.getLast().equals(hole)) {
+            run.done.add(hole);
+        }
+        return place;
+    }
+
+    private Optional<Tool> tool(Op op, HoleReading hole, Layer layer) {
+        Optional<Reach.Work> work =
+                switch (op) {
+                    case DIMPLE -> Optional.of(Reach.Work.DIMPLE);
+                    case COUNTERSINK -> Optional.of(Reach.Work.COUNTERSINK);
+                    default -> Optional.empty();
+                };
+        boolean bench = !around.stays(layer.part());
+        return work.map(w -> ways.to(
+                        hole, w, p -> !bench && around.parts.part(p).standing().inPlace()))
+                .filter(w -> !w.tools().isEmpty())
+                .map(Ways::handiest);
+    }
+
+    // ---- jobs
+
+    /** The job of a run. */
+    Job job(Run run) {
+        int count = run.row.isPresent() ? run.open.size() : Math.max(0, run.number);
+        List<HoleReading> holes = count > 0 ? run.open : run.done;
+        Optional<Part> part = run.part.map(around.parts::part);
+        String id = String.join(
+                        ":",
+                        run.op.code(),
+                        name(run.group.code()),
+                        run.row.map(r -> name(r.name())).orElse("-"),
+                        part.map(p -> name(p.name())).orElse("-"))
+                + (run.row.isPresent() && run.number > 0 ? ":" + run.number : "");
+        return new Job(
+                id,
+                run.op,
+                run.op.code(),
+                Optional.of(ref.assembly()),
+                Optional.of(new Job.Place(ref.face(), run.group, run.row, holes, List.copyOf(run.layers))),
+                count > 0 ? count : holes.size(),
+                part,
+                run.group.page(),
+                run.setup,
+                count > 0 ? run.minutes : new Minutes(0, 0, 0, true),
+                run.people,
+                count == 0,
+                "");
+    }
+
+    /** A name as it stands in a job's id. */
+    static String name(String name) {
+        return name.replace(':', '_');
+    }
+}
