@@ -68,7 +68,8 @@ public final class CatalogueReader {
      * Opens one of the shipped tables: {@code drills}, {@code rivets}, {@code blind}, {@code pulled}, {@code rules},
      * {@code rule-choices},
      * {@code bend-radius}, {@code sheets}, {@code bolts}, {@code nuts}, {@code washers},
-     * {@code screws}, {@code clecos}, {@code nutplates}, {@code tools}, {@code compounds} or {@code minutes}. The caller closes it.
+     * {@code screws}, {@code clecos}, {@code nutplates}, {@code tools}, {@code compounds} or
+     * {@code minutes}. The caller closes it.
      */
     public static Reader shippedTable(String name) {
         InputStream in = CatalogueReader.class.getResourceAsStream("/bucina/core/data/" + name + ".csv");

@@ -61,6 +61,25 @@ public record Tonight(
             changes = List.copyOf(changes);
         }
 
+        /**
+         * A step of an order as a job of an evening.
+         *
+         * @param most how many holes of it, at most
+         */
+        public static Stint of(OrderOfWork.Step step, int most) {
+            Job job = step.job();
+            List<HoleReading> all = job.place().map(Job.Place::holes).orElse(List.of());
+            int count = Math.min(most, job.count());
+            double share = job.count() == 0 ? 1 : (double) count / job.count();
+            return new Stint(
+                    job,
+                    count < all.size() ? all.subList(0, count) : all,
+                    count,
+                    job.op().move() ? 0 : job.minutes().mid() * share,
+                    step.minutes(),
+                    step.changes());
+        }
+
         /** True if only a part of the job is done tonight. */
         public boolean cut() {
             return count < job.count();
@@ -201,18 +220,8 @@ public record Tonight(
             all.addAll(last);
             List<Stint> stints = new ArrayList<>();
             for (OrderOfWork.Step step : OrderOfWork.along(jobs, all)) {
-                Job job = step.job();
-                boolean cut = cutTo >= 0 && job == taken.getLast();
-                List<HoleReading> holes = job.place().map(Job.Place::holes).orElse(List.of());
-                int count = cut ? Math.min(cutTo, job.count()) : job.count();
-                double share = job.count() == 0 ? 1 : (double) count / job.count();
-                stints.add(new Stint(
-                        job,
-                        cut ? holes.subList(0, Math.min(count, holes.size())) : holes,
-                        count,
-                        job.op().move() ? 0 : job.minutes().mid() * share,
-                        step.minutes(),
-                        step.changes()));
+                boolean cut = cutTo >= 0 && step.job() == taken.getLast();
+                stints.add(Stint.of(step, cut ? cutTo : Integer.MAX_VALUE));
             }
             return stints;
         }

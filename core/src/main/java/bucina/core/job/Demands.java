@@ -4,7 +4,6 @@ import bucina.core.hold.Held;
 import bucina.core.hold.Holds;
 import bucina.core.part.PartTask;
 import bucina.core.plan.Face;
-import bucina.core.plan.Fastener;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.OwnJob;
@@ -25,8 +24,7 @@ import java.util.Set;
 
 /*
  * Design. First it is gathered what is open at each part; from that follow the moves; then every job gets its number;
- * then the demands are laid between numbers, rule by rule. "The part gets its first permanent fastener on this face" is
- * an event: what is covered comes before it, what sets the part there after.
+ * then the demands are laid between numbers, rule by rule.
  */
 
 /** Lays the demands of P1 to P11 between the jobs of a build. */
@@ -49,8 +47,6 @@ final class Demands {
     private final Map<Id.Part, Map<Op, Integer>> moved = new HashMap<>();
     private final Map<Id.Part, Map<String, Integer>> tasks = new HashMap<>();
     private final Map<FaceJobs.Run, Integer> runs = new IdentityHashMap<>();
-    private final Map<List<Id>, Integer> events = new HashMap<>();
-    private int nodes;
 
     Demands(FaceJobs.Around around, List<FaceJobs> faces, Holds waits) {
         this.around = around;
@@ -72,14 +68,18 @@ final class Demands {
             }
         }
         around.build().workshop().jobs().forEach(this::own);
-        nodes = jobs.size();
         parts.forEach(this::straightened);
         for (FaceJobs face : faces) {
             face.chains().forEach(c -> hole(face, c));
-            nutPlates(face);
+            new PlateDemands(around, face, n -> place(face, n), p -> move(p, Op.FIT), edges).lay();
         }
         return new Jobs(
-                around.build(), jobs, holds, edges.all(), nodes, around.paces().change("side"));
+                around.build(),
+                jobs,
+                holds,
+                edges.all(),
+                jobs.size(),
+                around.paces().change("side"));
     }
 
     // ---- the jobs
@@ -231,15 +231,6 @@ final class Demands {
         for (Map.Entry<Id.Part, String> closed : setting.closes.entrySet()) {
             outOfTheWay(closed.getKey(), closed.getValue(), set);
         }
-        if (setting.group.fastener().permanent()) {
-            for (Layer layer : hole.layers()) {
-                edges.add(
-                        good(layer.part(), face),
-                        set,
-                        "P4",
-                        around.parts().part(layer.part()).name() + " is on for good here with its first fastener");
-            }
-        }
         covered(face, chain, set);
     }
 
@@ -348,11 +339,6 @@ final class Demands {
 
     // ---- what is covered
 
-    /** The event that a part gets its first permanent fastener on a face; -1 if nothing is covered by it. */
-    private int good(Id.Part part, FaceJobs face) {
-        return events.getOrDefault(List.of(part, face.ref().face().id()), -1);
-    }
-
     /** P4: what a zone says stands behind is a part that is not on for good yet. */
     private void covered(FaceJobs face, FaceJobs.Chain chain, int set) {
         Face plan = face.ref().face();
@@ -370,51 +356,6 @@ final class Demands {
                             move(p.id(), Op.ON),
                             "P4",
                             p.name() + " stands behind " + chain.hole().row().name() + " once it is on"));
-        }
-    }
-
-    // ---- nut plates
-
-    /** P1n: the screw holes first, then the plate is drilled on its screw; the screws last. */
-    private void nutPlates(FaceJobs face) {
-        if (around.plates().isEmpty()) {
-            return;
-        }
-        List<Layer> plates = face.ref().face().layers().stream()
-                .filter(l -> around.plates().contains(l.part()))
-                .toList();
-        for (FaceJobs.Chain screw : face.chains()) {
-            Fastener fastener = screw.hole().solution().fastener();
-            if (!(fastener instanceof Fastener.Hardware) || fastener.permanent()) {
-                continue;
-            }
-            for (Layer plate : plates) {
-                if (plate.outline().box().contains(screw.hole().hole().at())) {
-                    plate(face, screw, plate);
-                }
-            }
-        }
-    }
-
-    private void plate(FaceJobs face, FaceJobs.Chain screw, Layer plate) {
-        String name = around.parts().part(plate.part()).name();
-        for (List<Integer> steps : screw.sheets()) {
-            steps.stream()
-                    .filter(s -> s >= 0 && face.runs().get(s).op.throughStack())
-                    .forEach(s -> edges.add(
-                            place(face, s),
-                            move(plate.part(), Op.FIT),
-                            "P1n",
-                            "the screw holes are drilled before " + name + " are screwed on"));
-        }
-        for (FaceJobs.Chain lug : face.chains()) {
-            if (lug.hole().layers().contains(plate)) {
-                edges.add(
-                        place(face, lug.set()),
-                        place(face, screw.set()),
-                        "P1n",
-                        "the lugs are set before the screws go in");
-            }
         }
     }
 }

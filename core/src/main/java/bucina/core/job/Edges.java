@@ -5,17 +5,13 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 
-/**
- * Which job comes before which. Between two jobs the first reason counts. A node over the number of jobs is an event
- * that many jobs come before and many after, such as "the skin gets its first rivet here"; it takes no time and has no
- * name.
- */
+/** Which job comes before which. Between two jobs the first reason counts. */
 final class Edges {
 
     /**
      * One demand.
      *
-     * @param before the job or event that comes first
+     * @param before the job that comes first
      * @param after  the one that waits
      */
     record Edge(int before, int after, String rule, String text) {}

@@ -5,6 +5,7 @@ import bucina.core.log.Logbook;
 import bucina.core.log.Operation;
 import bucina.core.part.PartStates;
 import bucina.core.plan.Build;
+import bucina.core.plan.Fastener;
 import bucina.core.plan.Group;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
@@ -141,7 +142,7 @@ final class FaceJobs {
 
     private void typed(Group group, int left) {
         Setup setup = new Setup(
-                group.fastener() instanceof bucina.core.plan.Fastener.PulledRivet ? "rivet puller" : "squeezer",
+                group.fastener() instanceof Fastener.PulledRivet ? "rivet puller" : "squeezer",
                 group.fastener().name(),
                 "",
                 "",

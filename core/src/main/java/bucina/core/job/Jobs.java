@@ -12,6 +12,7 @@ import bucina.core.reach.ToolCrib;
 import bucina.core.stack.Derivation;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -20,7 +21,7 @@ import java.util.Optional;
  * Every job of a build, and what comes before what.
  *
  * <p>Jobs are numbered as listed: parts in fitting order with what they owe, then holes face by face as filed, then the
- * builder's own. Numbers from {@link #size()} on are events that jobs come before and after.
+ * builder's own.
  */
 public final class Jobs {
 
@@ -152,7 +153,7 @@ public final class Jobs {
 
     /** What comes before a job, by jobs: events are looked through. Open jobs only. */
     public List<Demand> demands(int job) {
-        Map<String, Demand> found = new java.util.LinkedHashMap<>();
+        Map<String, Demand> found = new LinkedHashMap<>();
         for (Edges.Edge e : before.get(job)) {
             if (e.before() < size()) {
                 found.putIfAbsent(

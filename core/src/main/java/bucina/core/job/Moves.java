@@ -2,6 +2,7 @@ package bucina.core.job;
 
 import bucina.core.plan.Id;
 import bucina.core.plan.Part;
+import bucina.core.plan.Standing;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
@@ -54,7 +55,7 @@ final class Moves {
 
     /** True if it does not come off any more. */
     boolean stays(Part part) {
-        return part.standing() == bucina.core.plan.Standing.ON || around.stays(part.id());
+        return part.standing() == Standing.ON || around.stays(part.id());
     }
 
     /** True if it is put on to be drilled through. */

@@ -1,6 +1,7 @@
 package bucina.core.order;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.BooleanSupplier;
 
@@ -114,7 +115,6 @@ final class Better {
     }
 
     private boolean alike(int a, int b) {
-        return java.util.Arrays.equals(work.slots[a], work.slots[b])
-                && java.util.Arrays.equals(work.values[a], work.values[b]);
+        return Arrays.equals(work.slots[a], work.slots[b]) && Arrays.equals(work.values[a], work.values[b]);
     }
 }

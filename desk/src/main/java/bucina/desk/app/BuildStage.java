@@ -46,6 +46,11 @@ public final class BuildStage {
             }
         });
         show();
+        // A build with work in it opens with what now.
+        if (session.snapshot().build().faces().stream()
+                .anyMatch(f -> !f.face().groups().isEmpty())) {
+            desk.ifPresent(d -> d.roomProperty().set(Desk.Room.TONIGHT));
+        }
     }
 
     private void show() {

@@ -21,6 +21,7 @@ import bucina.desk.session.ToOpen;
 import bucina.desk.session.WorkTimer;
 import bucina.desk.sheet.SheetView;
 import bucina.desk.sumsroom.SumsRoom;
+import bucina.desk.tonight.TonightRoom;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Optional;
@@ -71,6 +72,7 @@ public final class DeskWindow implements Shown {
         cards = new Cards(desk, gauge, this::palette, other, () -> room().enter());
         sheetRoom = new SheetRoom(desk, timer, cards);
         rooms = new Rooms()
+                .with(Desk.Room.TONIGHT, () -> new TonightRoom(desk))
                 .with(Desk.Room.SHEET, () -> sheetRoom)
                 .with(Desk.Room.SUMS, this::sumsRoom)
                 .with(Desk.Room.LOGBOOK, () -> new LogbookRoom(desk))
@@ -203,6 +205,10 @@ public final class DeskWindow implements Shown {
 
     Optional<PartsRoom> parts() {
         return desk.roomProperty().get() == Desk.Room.PARTS ? rooms.entered(PartsRoom.class) : Optional.empty();
+    }
+
+    Optional<TonightRoom> tonight() {
+        return desk.roomProperty().get() == Desk.Room.TONIGHT ? rooms.entered(TonightRoom.class) : Optional.empty();
     }
 
     Optional<LogbookRoom> logbook() {

@@ -95,6 +95,8 @@ final class TopBar extends ShownBox {
                     Ui.button(room.word(), room.key(), () -> desk.roomProperty().set(room), "room");
             button.setId("room-" + room.name().toLowerCase(Locale.ROOT));
             rooms.put(room, button);
+            // The rules are entered from the papers; the bar has no room for all.
+            Ui.shown(button, room != Desk.Room.RULES);
             ways.getChildren().add(button);
         }
     }

@@ -7,6 +7,7 @@ import static bucina.desk.session.Command.Scope.LOGBOOK;
 import bucina.desk.session.DemoBuild;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Selection;
+import bucina.desk.tonight.TonightRoom;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -93,7 +94,9 @@ final class WindowCommands extends CommandList {
     }
 
     private void escape() {
-        if (window.sheet().letGo() || window.cards().putAway()) {
+        if (window.sheet().letGo()
+                || window.cards().putAway()
+                || window.tonight().filter(TonightRoom::back).isPresent()) {
             return;
         }
         if (desk.over().playingProperty().get().isPresent()) {

@@ -55,8 +55,7 @@ final class LogAddCommand implements Callable<Integer> {
 
     @Option(
             names = "--job",
-            description =
-                    "A job by its name: deburr:US-1:R1:Upper skin, set:US-1:R1:-, off:Main rib 3, own:7; jobs lists them")
+            description = "A job by its name: deburr:US-1:R1:Upper skin, set:US-1:R1:-, off:Main rib 3, own:7")
     private @Nullable String job;
 
     @Option(names = "--as-found", description = "Found as it is, nobody knows when: with --part or --group.")

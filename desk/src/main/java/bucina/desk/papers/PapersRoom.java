@@ -8,6 +8,7 @@ import bucina.desk.session.Latest;
 import bucina.desk.session.PapersModel;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.BorderPane;
@@ -37,11 +38,22 @@ public final class PapersRoom extends ShownPane {
         bulletins = new BulletinList(desk, this::refuse);
         hands = new HandList(desk, this::refuse);
         accepted = new AcceptedList(desk, this::refuse);
+        Button rules = Ui.button(
+                "Rules in force",
+                Desk.Room.RULES.key(),
+                () -> desk.roomProperty().set(Desk.Room.RULES));
+        rules.setId("papers-rules");
         HBox columns = new HBox(
                 0,
                 column("Queries", queries),
                 column("Bulletins", bulletins),
-                column("The other hand", hands, Ui.label("Accepted findings", "room-title"), accepted));
+                column(
+                        "The other hand",
+                        hands,
+                        Ui.label("Accepted findings", "room-title"),
+                        accepted,
+                        Ui.label("Rules", "room-title"),
+                        rules));
         watch(columns, desk);
     }
 

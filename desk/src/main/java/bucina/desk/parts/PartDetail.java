@@ -65,7 +65,11 @@ final class PartDetail extends ScrollPane {
         }
         later(
                 now,
-                List.<Runnable>of(() -> owes.show(part, all), () -> sheets.show(part, all), () -> facts.show(part))
+                List.<Runnable>of(
+                                () -> put(owes, () -> owes.show(part, all)),
+                                () -> put(sheets, () -> sheets.show(part, all)),
+                                () -> put(facts, () -> facts.show(part)),
+                                () -> setAccessibleText(part.part().name() + " " + stands.getText()))
                         .iterator());
     }
 

@@ -32,6 +32,8 @@ public final class Desk implements AutoCloseable {
 
     /** The rooms that the top bar shows. */
     public enum Room {
+        /** What to do this evening. */
+        TONIGHT("Tonight", "Tonight room: what now, in which order, what to lay out"),
         /** The sheet on the bench. */
         SHEET("Sheet", "Sheet room"),
         /** Bends, cutting, fasteners: sums with a picture. */
@@ -228,6 +230,19 @@ public final class Desk implements AutoCloseable {
 
     public Prefs prefs() {
         return prefs;
+    }
+
+    /** What a drawn sheet rests on beside what is picked: it is drawn again when one of these changes. */
+    public List<ObservableValue<?>> drawn() {
+        return List.of(
+                snapshotProperty(),
+                stageProperty(),
+                pickedProperty(),
+                look.unitProperty(),
+                look.trimProperty(),
+                look.scaleProperty(),
+                over.playingProperty(),
+                over.reachingProperty());
     }
 
     public ObjectProperty<Room> roomProperty() {

@@ -98,6 +98,11 @@ public final class Prefs {
         keep("copies.days", String.valueOf(wish.days()));
     }
 
+    /** A value that was kept; empty if there is none. */
+    Optional<String> text(String key) {
+        return Optional.ofNullable(values.getProperty(key));
+    }
+
     /** Keeps one value: {@code dark}, {@code unit}, {@code scale}, {@code who}, {@code sound} or {@code last}. */
     public void keep(String key, String value) {
         values.setProperty(key, value);

@@ -25,13 +25,13 @@ record SheetDetail(double x, double y, double width, double height, SheetTransfo
     private static final double GAP = 26;
 
     /** A detail for a hole, if the face as drawn is lower than {@code slim} of the view. */
-    static Optional<SheetDetail> of(
-            HoleReading hole, Box face, SheetTransform drawn, double width, double height, double slim) {
+    static Optional<SheetDetail> of(HoleReading hole, Box face, SheetTransform drawn, double width, double view) {
+        double height = view - SheetTransform.BADGE;
         double r = Brush.RULER;
         double top = drawn.toY(face.maxY());
         double bottom = drawn.toY(face.minY());
         double room = height - bottom - GAP - 8;
-        if ((bottom - top) / (height - r) > slim || room < 120) {
+        if ((bottom - top) / (height - r) > SheetTransform.SLIM || room < 120) {
             return Optional.empty();
         }
         double w = width - r - 28;

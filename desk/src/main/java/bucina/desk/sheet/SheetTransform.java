@@ -16,6 +16,11 @@ public record SheetTransform(double scale, double x0, double y0) {
     private static final double MOST = 2400 / 25.4e6;
 
     private static final double LEAST = 0.2 / 25.4e6;
+    private static final double MARGIN = 30;
+    /** Room kept free at the foot for the orientation badge. */
+    static final double BADGE = 106;
+    /** A face drawn lower than this share of the view leaves room for a detail under it. */
+    static final double SLIM = 0.34;
 
     public SheetTransform {
         if (!(scale > 0)) {
@@ -32,6 +37,14 @@ public record SheetTransform(double scale, double x0, double y0) {
                 scale,
                 width / 2 - scale * (box.minX() + box.width() / 2),
                 height / 2 + scale * (box.minY() + box.height() / 2));
+    }
+
+    /** Lays a whole face into the view of a sheet, beside the rulers; one that is long and thin lies at the top. */
+    static SheetTransform laid(Box box, double width, double height) {
+        double r = Brush.RULER;
+        SheetTransform inner = fit(box, width - r, height - r - BADGE, MARGIN);
+        boolean low = box.height() * inner.scale() < SLIM * (height - r);
+        return inner.moved(r, low ? r + MARGIN - inner.toY(box.maxY()) : r);
     }
 
     public double toX(double x) {

@@ -36,11 +36,6 @@ public final class SheetView extends Region implements Shown {
 
     private final Ties ties = new Ties();
     private static final double REACH = 14;
-    private static final double MARGIN = 30;
-    /** Room kept free at the foot for the orientation badge. */
-    private static final double BADGE = 106;
-    /** A face drawn lower than this share of the view leaves room for a detail under it. */
-    private static final double SLIM = 0.34;
 
     private final Desk desk;
     private final Canvas sheet = new Canvas();
@@ -79,12 +74,12 @@ public final class SheetView extends Region implements Shown {
         addEventHandler(MouseEvent.MOUSE_DRAGGED, this::drag);
         addEventHandler(MouseEvent.MOUSE_RELEASED, this::release);
         addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+        watch();
+    }
+
+    private void watch() {
         focusedProperty().addListener((o, was, now) -> drawOverlay());
-        sceneProperty().addListener((o, was, now) -> {
-            if (stale) {
-                draw();
-            }
-        });
+        sceneProperty().addListener((o, was, now) -> again());
         ties.on(desk.selectionProperty(), (was, now) -> {
             if (!was.face().equals(now.face())) {
                 fit();
@@ -93,23 +88,16 @@ public final class SheetView extends Region implements Shown {
                 reveal();
             }
         });
-        ties.on(desk.snapshotProperty(), this::draw);
-        ties.on(desk.look().unitProperty(), this::draw);
-        ties.on(desk.stageProperty(), this::draw);
-        ties.on(desk.look().trimProperty(), this::draw);
-        ties.on(desk.over().playingProperty(), this::draw);
-        ties.on(desk.over().reachingProperty(), this::draw);
+        desk.drawn().forEach(value -> ties.on(value, this::draw));
         ties.on(desk.over().progressProperty(), (was, now) -> {
             if (!was.map(p -> p.marks()).equals(now.map(p -> p.marks()))) {
                 draw();
             }
         });
-        ties.on(desk.pickedProperty(), this::draw);
         ties.on(desk.changingProperty(), () -> {
             desk.layerProperty().set(Optional.empty());
             draw();
         });
-        ties.on(desk.look().scaleProperty(), this::draw);
     }
 
     /** Draws in the colours of one variant. */
@@ -140,12 +128,7 @@ public final class SheetView extends Region implements Shown {
     /** Shows the whole face. */
     public void fit() {
         fitted = true;
-        FaceReading face = desk.face();
-        Box box = face.face().box();
-        double r = Brush.RULER;
-        SheetTransform inner = SheetTransform.fit(box, getWidth() - r, getHeight() - r - BADGE, MARGIN);
-        boolean low = box.height() * inner.scale() < SLIM * (getHeight() - r);
-        wanted = inner.moved(r, low ? r + MARGIN - inner.toY(box.maxY()) : r);
+        wanted = SheetTransform.laid(desk.face().face().box(), getWidth(), getHeight());
         draw();
     }
 
@@ -220,13 +203,16 @@ public final class SheetView extends Region implements Shown {
 
     // ---- drawing
 
-    private void draw() {
-        if (getWidth() < 2) {
-            return;
-        }
-        // What is drawn while another room is shown piles up in the canvas and is drawn when the sheet comes back.
-        stale = getScene() == null;
+    private void again() {
         if (stale) {
+            draw();
+        }
+    }
+
+    private void draw() {
+        // What is drawn while another room is shown would pile up in the canvas.
+        stale = getScene() == null;
+        if (stale || getWidth() < 2) {
             return;
         }
         rest.stop();
@@ -276,9 +262,7 @@ public final class SheetView extends Region implements Shown {
         FaceReading face = desk.face();
         Brush brush = brush(overlay);
         detail = fitted && !desk.changingProperty().get()
-                ? desk.cursor()
-                        .flatMap(
-                                c -> SheetDetail.of(c, face.face().box(), drawn, getWidth(), getHeight() - BADGE, SLIM))
+                ? desk.cursor().flatMap(c -> SheetDetail.of(c, face.face().box(), drawn, getWidth(), getHeight()))
                 : Optional.empty();
         detail.ifPresent(d -> d.draw(g, desk, lengths, palette, sprites));
         desk.row().ifPresent(new HolePainter(brush, sprites)::flags);

@@ -48,6 +48,7 @@ import bucina.desk.sheet.SheetView;
 import bucina.desk.strip.ClecoBar;
 import bucina.desk.strip.RowStrip;
 import bucina.desk.sumsroom.SumsRoom;
+import bucina.desk.tonight.TonightRoom;
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaModifier;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
@@ -127,6 +128,7 @@ class LifetimeTest extends OnWindow {
     private void rooms(Map<Class<?>, Supplier<Shown>> ways, GaugePost post, WorkTimer timer, Runnable away) {
         ways.put(LogbookRoom.class, () -> new LogbookRoom(desk));
         ways.put(PartsRoom.class, () -> new PartsRoom(desk, away));
+        ways.put(TonightRoom.class, () -> new TonightRoom(desk));
         ways.put(RulesRoom.class, () -> new RulesRoom(desk));
         ways.put(PapersRoom.class, () -> new PapersRoom(desk));
         ways.put(

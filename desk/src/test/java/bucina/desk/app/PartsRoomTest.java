@@ -44,8 +44,20 @@ class PartsRoomTest extends OnWindow {
 
     private void pick(FxRobot robot, String name) throws Exception {
         robot.interact(() -> desk.partProperty().set(Optional.of(part(name).id())));
-        robot.push(KeyCode.F1).push(KeyCode.F6);
+        robot.push(KeyCode.F2).push(KeyCode.F7);
         settle(robot);
+        open(robot, name);
+    }
+
+    /** Waits until the part is shown with everything that is said of it. */
+    private void open(FxRobot robot, String name) throws Exception {
+        OnWindow.until(() -> {
+            String shown = robot.lookup("#part-detail").query().getAccessibleText();
+            return shown != null
+                    && shown.startsWith(name + " ")
+                    && shown.contains(
+                            session.snapshot().parts().words(part(name).id()));
+        });
     }
 
     private void fire(FxRobot robot, String query) throws Exception {
@@ -64,6 +76,7 @@ class PartsRoomTest extends OnWindow {
         robot.push(KeyCode.CONTROL, KeyCode.DIGIT4);
         settle(robot);
         assertThat(part("Main rib 6").standing()).isEqualTo(Standing.OFF);
+        open(robot, "Main rib 6");
         int owed = session.snapshot().parts().owed(part("Main rib 6").id()).size();
         fire(robot, "#owed-deburr-edges");
         assertThat(session.snapshot().parts().owed(part("Main rib 6").id())).hasSize(owed - 1);
@@ -162,7 +175,7 @@ class PartsRoomTest extends OnWindow {
                         .minutes())
                 .isEqualTo(25);
         assertThat(session.snapshot().log().tasks().of(part("Main rib 7").id())).containsKey("deburr-edges");
-        robot.push(KeyCode.F3);
+        robot.push(KeyCode.F4);
         fire(robot, "#log-hours");
         Hours hours = Hours.of(session.snapshot().build(), session.snapshot().log());
         assertThat(says(robot, hours.total() / 60 + " h " + hours.total() % 60 + " min in all"))

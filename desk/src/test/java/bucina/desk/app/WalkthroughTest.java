@@ -211,7 +211,7 @@ class WalkthroughTest {
         key(robot, KeyCode.ENTER);
         assertBox();
 
-        key(robot, KeyCode.F6);
+        key(robot, KeyCode.F7);
         robot.interact(() -> {
             ListView<?> list = robot.lookup("#part-list").queryAs(ListView.class);
             for (int i = 0; i < list.getItems().size(); i++) {

@@ -1,0 +1,344 @@
+package bucina.desk.tonight;
+
+import bucina.core.evening.Tonight;
+import bucina.core.job.Job;
+import bucina.core.job.Op;
+import bucina.core.plan.Hand;
+import bucina.core.plan.Id;
+import bucina.core.plan.Part;
+import bucina.core.stack.Solution;
+import bucina.desk.look.Ties;
+import bucina.desk.look.Ui;
+import bucina.desk.session.Desk;
+import bucina.desk.session.Evening;
+import bucina.desk.sheet.PartMap;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.util.Duration;
+
+/**
+ * The evening job by job, in type that reads from three metres: first that it is the right part, then the work, then
+ * done. One knuckle is enough.
+ */
+final class EveningRun extends BorderPane implements AutoCloseable {
+
+    private static final double MAP = 440;
+
+    private final Ties ties = new Ties();
+    private final Desk desk;
+    private final Evening evening;
+    private final Runnable back;
+    private final VBox words = new VBox(12);
+    private final HBox targets = new HBox(14);
+    private final Label said = Ui.wrapped("", "bench-next");
+    private final TextField typed = new TextField();
+    private final Label clock = Ui.kept("", "bench-mid");
+    private Ask ask = Ask.NOTHING;
+    private String because = "";
+
+    /** What the field is for. */
+    private enum Ask {
+        NOTHING(""),
+        WHO("Who is at the bench? Name or initials"),
+        BECAUSE("Why all the same?"),
+        WRONG("What went wrong? It goes into the entry");
+
+        private final String prompt;
+
+        Ask(String prompt) {
+            this.prompt = prompt;
+        }
+    }
+
+    /**
+     * @param back goes back to the plan of the evening
+     */
+    EveningRun(Desk desk, Evening evening, Runnable back) {
+        this.desk = desk;
+        this.evening = evening;
+        this.back = back;
+        getStyleClass().add("bench-mode");
+        setId("evening-run");
+        setPadding(new Insets(24, 44, 24, 44));
+        setFocusTraversable(true);
+        targets.setAlignment(Pos.CENTER_LEFT);
+        typed.setId("evening-typed");
+        typed.getStyleClass().add("bench-field");
+        typed.setOnAction(e -> next());
+        setCenter(words);
+        setBottom(targets);
+        addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+        Timeline tick = new Timeline(new KeyFrame(Duration.seconds(5), e -> tick()));
+        tick.setCycleCount(Animation.INDEFINITE);
+        ties.play(tick);
+    }
+
+    private void key(KeyEvent e) {
+        if (e.getTarget() == typed) {
+            return;
+        }
+        switch (e.getCode()) {
+            case ENTER -> next();
+            case P -> pause();
+            case W -> wrong();
+            default -> {
+                return;
+            }
+        }
+        e.consume();
+    }
+
+    @Override
+    public void close() {
+        ties.close();
+    }
+
+    /** Takes the keyboard. */
+    void enter() {
+        if (typed.getScene() == null) {
+            requestFocus();
+        } else {
+            typed.requestFocus();
+        }
+    }
+
+    // ---- what is done
+
+    private void next() {
+        if (evening.now().isEmpty()) {
+            evening.end();
+            back.run();
+            return;
+        }
+        switch (ask) {
+            case WHO -> {
+                if (!typed.getText().isBlank()) {
+                    desk.prefs().keep("who", typed.getText().strip());
+                    asks(Ask.NOTHING);
+                    evening.start();
+                }
+            }
+            case BECAUSE -> {
+                because = typed.getText().strip();
+                done("");
+            }
+            case WRONG -> done(typed.getText().strip());
+            case NOTHING -> {
+                if (evening.running()) {
+                    done("");
+                } else if (desk.prefs().who().isBlank()) {
+                    asks(Ask.WHO);
+                } else {
+                    evening.start();
+                }
+            }
+        }
+        fill();
+        enter();
+    }
+
+    private void done(String note) {
+        evening.done(
+                because,
+                note,
+                entry -> {
+                    because = "";
+                    asks(Ask.NOTHING);
+                    said.setText("Written down: entry " + entry.id() + ".");
+                    evening.ask();
+                },
+                sentence -> {
+                    said.setText(sentence);
+                    asks(Ask.BECAUSE);
+                    fill();
+                    enter();
+                });
+    }
+
+    private void pause() {
+        evening.pause();
+        fill();
+    }
+
+    private void wrong() {
+        asks(Ask.WRONG);
+        fill();
+        enter();
+    }
+
+    private void asks(Ask what) {
+        ask = what;
+        typed.clear();
+        typed.setPromptText(what.prompt);
+    }
+
+    // ---- what is shown
+
+    /** Shows the job that is on. */
+    void fill() {
+        words.getChildren().clear();
+        targets.getChildren().clear();
+        List<Tonight.Stint> rest = evening.rest();
+        setRight(null);
+        if (rest.isEmpty()) {
+            words.getChildren()
+                    .addAll(
+                            Ui.wrapped("That was the evening.", "bench-large"),
+                            Ui.wrapped(
+                                    "What was done is in the logbook. Count the tools and the mandrels.", "bench-mid"),
+                            said);
+            targets.getChildren().add(target("Back to the plan", "Enter", this::next, "evening-next"));
+            return;
+        }
+        Tonight.Stint now = rest.getFirst();
+        if (evening.running()) {
+            work(now);
+        } else {
+            confirm(now);
+        }
+        if (ask != Ask.NOTHING) {
+            words.getChildren().add(typed);
+        }
+        if (!said.getText().isEmpty()) {
+            words.getChildren().add(said);
+        }
+        if (rest.size() > 1) {
+            words.getChildren().add(Ui.wrapped("Then: " + rest.get(1).words(), "bench-mid", "soft"));
+        }
+        tick();
+        targets(now);
+        setRight(map(now.job()).orElse(null));
+    }
+
+    /** Where it is: the face with the part lit up. */
+    private Optional<VBox> map(Job job) {
+        Optional<Part> part = parts(job).stream().findFirst();
+        Optional<Id.Face> face = job.place()
+                .map(p -> p.face().id())
+                .or(() -> part.flatMap(p -> desk.session().snapshot().parts().faces(p.id()).stream()
+                        .map(f -> f.id())
+                        .findFirst()));
+        return face.filter(f -> part.isPresent()).map(f -> {
+            VBox box = new VBox(
+                    8,
+                    new PartMap(desk, f, part.orElseThrow().id(), MAP, MAP),
+                    Ui.wrapped(
+                            desk.snapshot().face(f).face().name() + ", "
+                                    + desk.snapshot().face(f).face().viewed(),
+                            "soft"));
+            box.setPadding(new Insets(30, 0, 0, 20));
+            box.setMaxWidth(MAP);
+            return box;
+        });
+    }
+
+    private Button target(String text, String key, Runnable does, String id) {
+        Button button = Ui.button(text, key, does, "knuckle");
+        button.setId(id);
+        return button;
+    }
+
+    private void targets(Tonight.Stint now) {
+        boolean running = evening.running();
+        targets.getChildren().add(target(running ? "Done" : "This is it", "Enter", this::next, "evening-next"));
+        if (running) {
+            targets.getChildren()
+                    .addAll(
+                            target("Went wrong", "W", this::wrong, "evening-wrong"),
+                            target("Pause", "P", this::pause, "evening-pause"));
+        }
+        targets.getChildren().addAll(Ui.spring(), target("Plan", "Esc", back, "evening-back"));
+        targets.setAccessibleText(now.words());
+    }
+
+    /** Before the first hole: this part, this page, this face up, this drill. */
+    private void confirm(Tonight.Stint s) {
+        Job job = s.job();
+        words.getChildren().add(Ui.wrapped("Before you begin: is it this one?", "bench-mid"));
+        List<String> lines = new ArrayList<>();
+        parts(job).forEach(p -> lines.add(stamped(p)));
+        if (!job.page().isBlank()) {
+            lines.add("page " + job.page());
+        }
+        if (!job.setup().side().isEmpty()) {
+            lines.add(job.setup().side() + " side up");
+        }
+        if (!job.setup().die().isEmpty()) {
+            lines.add(job.setup().tool() + ": " + job.setup().die());
+        }
+        words.getChildren().add(Ui.wrapped(s.words(), "bench-large"));
+        lines.forEach(l -> words.getChildren().add(Ui.wrapped(l, "bench-mid")));
+    }
+
+    private List<Part> parts(Job job) {
+        if (job.part().isPresent()) {
+            return List.of(job.part().get());
+        }
+        return job.place().stream()
+                .flatMap(p -> p.layers().stream())
+                .map(l -> desk.session().snapshot().build().part(l.part()))
+                .distinct()
+                .limit(3)
+                .toList();
+    }
+
+    private static String stamped(Part part) {
+        String hand = part.particulars().hand() == Hand.NONE
+                ? ""
+                : ", " + part.particulars().hand().word();
+        String number = part.particulars().number();
+        return part.name() + (number.isEmpty() ? "" : "  " + number) + hand;
+    }
+
+    private void work(Tonight.Stint s) {
+        Job job = s.job();
+        String big = job.place().isPresent() ? Integer.toString(s.count()) : "";
+        if (!big.isEmpty()) {
+            words.getChildren().add(Ui.label(big, "bench-huge"));
+        }
+        words.getChildren().add(Ui.wrapped(s.words(), big.isEmpty() ? "bench-big" : "bench-large"));
+        job.place()
+                .flatMap(p -> p.holes().stream().findFirst())
+                .map(h -> h.solution())
+                .flatMap(Solution::designation)
+                .filter(d -> job.op() == Op.SET)
+                .ifPresent(d -> words.getChildren().add(Ui.label(d, "bench-large")));
+        List<String> needs = new ArrayList<>(
+                List.of(job.setup().tool(), job.setup().die(), job.setup().setting()));
+        needs.removeIf(String::isEmpty);
+        if (!needs.isEmpty()) {
+            words.getChildren().add(Ui.wrapped(String.join(", ", needs), "bench-mid"));
+        }
+        holes(s).ifPresent(h -> words.getChildren().add(Ui.wrapped(h, "bench-mid")));
+        words.getChildren().add(clock);
+    }
+
+    private static Optional<String> holes(Tonight.Stint s) {
+        return s.holes().isEmpty()
+                ? Optional.empty()
+                : Optional.of(s.holes().getFirst().label()
+                        + (s.holes().size() == 1
+                                ? ""
+                                : " to " + s.holes().getLast().label()));
+    }
+
+    private void tick() {
+        evening.now()
+                .filter(s -> evening.running())
+                .ifPresent(s -> clock.setText(
+                        evening.minutes() + " of about " + Math.max(1, Math.round(s.minutes())) + " min"));
+    }
+}

@@ -1,0 +1,69 @@
+package bucina.desk.tonight;
+
+import bucina.desk.look.Palette;
+import bucina.desk.look.Ui;
+import java.util.Locale;
+import java.util.function.Supplier;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+
+/** A job with its tool as a picture and its time as a length. */
+final class JobCell extends ListCell<JobLine> {
+
+    private static final double BAND = 300;
+
+    private final Supplier<Palette> palette;
+
+    JobCell(Supplier<Palette> palette) {
+        this.palette = palette;
+    }
+
+    @Override
+    protected void updateItem(@Nullable JobLine line, boolean empty) {
+        super.updateItem(line, empty);
+        setText(null);
+        setGraphic(empty || line == null ? null : row(line));
+        setAccessibleText(
+                line == null
+                        ? ""
+                        : String.format(
+                                Locale.ROOT,
+                                "%s, %.0f minutes. %s %s",
+                                line.words(),
+                                line.work(),
+                                line.change(),
+                                line.why()));
+        setPrefWidth(0);
+    }
+
+    private HBox row(JobLine line) {
+        VBox words = new VBox(1, Ui.label(line.words(), "job-words"));
+        if (!line.change().isEmpty()) {
+            Label change = Ui.label("first " + line.change(), "attention-text");
+            words.getChildren().add(change);
+        } else if (!line.needs().isEmpty()) {
+            words.getChildren().add(Ui.label(line.needs(), "soft"));
+        }
+        if (!line.why().isEmpty()) {
+            words.getChildren().add(Ui.wrapped("waits: " + line.why(), "soft"));
+        }
+        words.setMinWidth(0);
+        words.setAlignment(Pos.CENTER_LEFT);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        Label minutes =
+                Ui.kept(String.format(Locale.ROOT, "%.0f min", Math.max(1, line.work() + line.lost())), "number-value");
+        HBox row = new HBox(10, new ToolPicture(line.look(), palette.get()), words, minutes);
+        if (line.from() >= 0) {
+            row.getChildren()
+                    .add(new BandLine(
+                            BAND, line.from(), line.lost(), line.work(), line.whole(), line.stop(), palette.get()));
+        }
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+}

@@ -1,0 +1,150 @@
+package bucina.desk.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bucina.core.log.Labour;
+import bucina.core.log.LogEntry;
+import bucina.core.log.Logbook;
+import bucina.desk.session.Evening;
+import bucina.store.file.BuildFile;
+import java.io.IOException;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.ListView;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.Start;
+import org.testfx.framework.junit5.Stop;
+
+class TonightTest extends OnWindow {
+
+    @Start
+    void start(Stage stage) throws IOException {
+        open(stage);
+    }
+
+    @Stop
+    void stop() throws InterruptedException {
+        shut();
+    }
+
+    private void tonight(FxRobot robot) throws Exception {
+        robot.push(KeyCode.F1);
+        until(() -> !robot.lookup("#evening-list")
+                .queryAs(ListView.class)
+                .getItems()
+                .isEmpty());
+    }
+
+    private Logbook log() {
+        return session.snapshot().log();
+    }
+
+    /** Confirms and finishes the job that is on: two keys. */
+    private void job(FxRobot robot) throws Exception {
+        int before = log().entries().size();
+        robot.push(KeyCode.ENTER);
+        settle(robot);
+        robot.push(KeyCode.ENTER);
+        until(() -> log().entries().size() == before + 1);
+        settle(robot);
+    }
+
+    @Test
+    void an_evening_goes_from_the_first_screen_to_the_logbook_with_two_keys_a_job(FxRobot robot) throws Exception {
+        desk.prefs().keep("who", "M. Oake");
+        tonight(robot);
+        int planned =
+                robot.lookup("#evening-list").queryAs(ListView.class).getItems().size();
+        assertThat(planned).isGreaterThan(5);
+        robot.push(KeyCode.ENTER);
+        for (int i = 0; i < 4; i++) {
+            job(robot);
+        }
+        LogEntry last = log().entries().getLast();
+        assertThat(last.labour().orElseThrow().who()).isEqualTo("M. Oake");
+        assertThat(last.labour().orElseThrow().what()).isInstanceOf(Labour.Holes.class);
+        Labour.Sweep sweep =
+                ((Labour.Holes) last.labour().orElseThrow().what()).sweeps().getFirst();
+        assertThat(sweep.holes())
+                .allSatisfy(h -> assertThat(log().marks())
+                        .anyMatch(m -> m.hole().equals(h.id()) && m.operation() == sweep.operation() && m.on()));
+        try (BuildFile disk = BuildFile.openToRead(file)) {
+            assertThat(disk.read().log().entries()).isEqualTo(log().entries());
+        }
+        robot.push(KeyCode.ESCAPE);
+        until(() -> text(robot, "#evening-begin").startsWith("Go on"));
+        assertThat(says(robot, "The evening is under way: " + (planned - 4) + " jobs left."))
+                .isTrue();
+    }
+
+    @Test
+    void an_evening_that_was_killed_in_the_middle_goes_on_where_it_was(FxRobot robot) throws Exception {
+        desk.prefs().keep("who", "M. Oake");
+        tonight(robot);
+        robot.push(KeyCode.ENTER);
+        job(robot);
+        robot.push(KeyCode.ENTER);
+        // The program is killed here: nothing but the file and the settings is left.
+        var again = new Evening(desk);
+        robot.interact(again::ask);
+        until(() -> again.plannedProperty().get().isPresent());
+        robot.interact(() -> {
+            assertThat(again.underWay()).isTrue();
+            assertThat(again.running()).isFalse();
+            assertThat(again.rest()).extracting(s -> s.job().id()).doesNotContain(doneFirst());
+        });
+        again.close();
+    }
+
+    private String doneFirst() {
+        Labour.Sweep sweep = ((Labour.Holes)
+                        log().entries().getLast().labour().orElseThrow().what())
+                .sweeps()
+                .getFirst();
+        return "deburr:" + sweep.code();
+    }
+
+    @Test
+    void what_went_wrong_is_in_the_entry_and_who_is_asked_once(FxRobot robot) throws Exception {
+        desk.prefs().keep("who", "");
+        tonight(robot);
+        robot.push(KeyCode.ENTER).push(KeyCode.ENTER);
+        until(() -> robot.lookup("#evening-typed").tryQuery().isPresent());
+        write(robot, "#evening-typed", "M. Oake");
+        robot.push(KeyCode.ENTER);
+        settle(robot);
+        robot.push(KeyCode.W);
+        write(robot, "#evening-typed", "one hole is egged");
+        int before = log().entries().size();
+        robot.push(KeyCode.ENTER);
+        until(() -> log().entries().size() == before + 1);
+        assertThat(log().entries().getLast().labour().orElseThrow().note()).isEqualTo("one hole is egged");
+        assertThat(log().entries().getLast().labour().orElseThrow().who()).isEqualTo("M. Oake");
+    }
+
+    @Test
+    void hours_helper_and_what_is_listed_change_the_plan(FxRobot robot) throws Exception {
+        tonight(robot);
+        ListView<?> list = robot.lookup("#evening-list").queryAs(ListView.class);
+        int planned = list.getItems().size();
+        for (int i = 0; i < 3; i++) {
+            robot.interact(
+                    () -> robot.lookup("#evening-less").queryAs(Button.class).fire());
+        }
+        until(() -> list.getItems().size() < planned);
+        assertThat(says(robot, "1.0 h")).isTrue();
+        robot.interact(() -> robot.lookup("#evening-show")
+                .queryAs(ComboBox.class)
+                .getSelectionModel()
+                .selectLast());
+        settle(robot);
+        assertThat(robot.lookup(".list-cell .label")
+                        .match((Labeled l) -> l.getText().startsWith("waits: "))
+                        .queryAll())
+                .isNotEmpty();
+    }
+}
