@@ -5,6 +5,7 @@ import bucina.core.job.Jobs;
 import bucina.core.job.Op;
 import bucina.core.log.Logbook;
 import bucina.core.measure.InputException;
+import bucina.core.order.Bench;
 import bucina.core.order.OrderOfWork;
 import bucina.core.part.PartTask;
 import bucina.core.stack.Derivation;
@@ -145,11 +146,13 @@ public record Tonight(
         private final List<Job> last = new ArrayList<>();
         private final List<Job> alone = new ArrayList<>();
         private final Set<Integer> out = new HashSet<>();
+        private final Bench bench;
         private int cutTo = -1;
 
         Choosing(Jobs jobs, double minutes, boolean helper) {
             this.jobs = jobs;
             this.left = minutes;
+            this.bench = new Bench(jobs.turning());
             this.helper = helper;
         }
 
@@ -162,16 +165,15 @@ public record Tonight(
                     alone.add(step.job());
                     drop(place);
                 } else if (cutTo < 0) {
-                    take(step, place);
+                    take(step.job(), place);
                 } else {
                     drop(place);
                 }
             }
         }
 
-        private void take(OrderOfWork.Step step, int place) {
-            Job job = step.job();
-            double lost = lost(job, step);
+        private void take(Job job, int place) {
+            double lost = bench.before(job);
             double all = lost + (job.op().move() ? 0 : job.minutes().mid());
             if (all <= left + 1e-9) {
                 left -= all;
@@ -181,6 +183,7 @@ public record Tonight(
                     drop(place);
                 } else {
                     taken.add(job);
+                    bench.set(job);
                 }
                 return;
             }
@@ -192,16 +195,6 @@ public record Tonight(
                 taken.add(job);
                 cutTo = fit;
             }
-        }
-
-        /** Minutes lost before a job where it comes after the ones taken. */
-        private double lost(Job job, OrderOfWork.Step step) {
-            List<Job> along = new ArrayList<>(taken.isEmpty() ? List.of() : List.of(taken.getLast()));
-            if (along.isEmpty() || step.changes().isEmpty()) {
-                return step.minutes();
-            }
-            along.add(job);
-            return Math.max(step.minutes(), job.lost());
         }
 
         /** Leaves a job out, and with it all that comes after it. */

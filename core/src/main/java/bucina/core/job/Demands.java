@@ -88,13 +88,18 @@ final class Demands {
     private void gather() {
         for (FaceJobs face : faces) {
             for (FaceJobs.Chain chain : face.chains()) {
+                chain.hole().layers().stream().map(Layer::part).distinct().forEach(moves::set);
                 for (int i = 0; i < chain.hole().layers().size(); i++) {
                     Id.Part part = chain.hole().layers().get(i).part();
-                    moves.set(part);
                     for (int step : chain.sheets().get(i)) {
-                        if (step >= 0 && face.runs().get(step).op.throughStack()) {
+                        Op op = step >= 0 ? face.runs().get(step).op : Op.TASK;
+                        if (step >= 0 && face.runs().get(step).hold.isPresent()) {
+                            // For what waits for something else no part goes on or comes off yet.
+                            continue;
+                        }
+                        if (op.drills()) {
                             chain.hole().layers().forEach(l -> moves.drilled(l.part()));
-                        } else {
+                        } else if (!op.throughStack()) {
                             moves.bench(part);
                         }
                     }
@@ -225,7 +230,7 @@ final class Demands {
             sheet(face, hole, hole.layers().get(i), chain.sheets().get(i), set);
         }
         for (Layer layer : hole.layers()) {
-            on(layer.part(), set);
+            on(layer.part(), set, "set");
         }
         lap(hole, set);
         for (Map.Entry<Id.Part, String> closed : setting.closes.entrySet()) {
@@ -267,7 +272,9 @@ final class Demands {
     /** What is held is not waited for: it holds what needs it, and only that. */
     private void around(HoleReading hole, Part part, int job, Op op) {
         boolean held = !holds.get(job).isEmpty();
-        if (op.throughStack()) {
+        if (op == Op.CLEAR) {
+            hole.layers().forEach(l -> on(l.part(), job, "cleared"));
+        } else if (op.throughStack()) {
             for (Layer layer : hole.layers()) {
                 Part other = around.parts().part(layer.part());
                 edges.add(
@@ -303,11 +310,12 @@ final class Demands {
         }
     }
 
-    /** Set with every sheet on. */
-    private void on(Id.Part part, int set) {
+    /** Cleared and set with every sheet on. */
+    private void on(Id.Part part, int set, String what) {
         String name = around.parts().part(part).name();
         int stay = move(part, Op.ON);
-        edges.add(stay >= 0 ? stay : move(part, Op.FIT), set, "P2", name + " is on before a hole through it is set");
+        edges.add(
+                stay >= 0 ? stay : move(part, Op.FIT), set, "P2", name + " is on before a hole through it is " + what);
     }
 
     /** A lap that must be lifted stays open until what slips under it is in. */

@@ -268,16 +268,9 @@ final class FaceJobs {
     }
 
     private int setRun(Group group, Row row, HoleReading hole, Map<Key, Integer> keys, Setting setting) {
-        Optional<Hold> hold = around.holds.of(Op.SET, face, hole).or(() -> unreached(hole, setting));
+        Optional<Hold> hold = around.holds.of(Op.SET, face, hole);
         Setup setup = around.setups.set(hole, setting.stretch, setting.tool, side(group));
         return run(new Key(Op.SET, Optional.empty(), setup, hold, setting.n), group, row, keys);
-    }
-
-    private static Optional<Hold> unreached(HoleReading hole, Setting setting) {
-        return setting.ways
-                .filter(w -> w.tools().isEmpty())
-                .map(w -> new Hold(
-                        "P5", "no tool of the crib reaches " + hole.row().name() + " to set it"));
     }
 
     private String side(Group group) {

@@ -70,8 +70,10 @@ final class Moves {
                 && (bench.contains(part.id()) || fit(part) && around.plates().contains(part.id()));
     }
 
-    /** True if it goes on to stay. */
+    /** True if it goes on to stay: what was taken off again goes back. */
     boolean stay(Part part) {
-        return off(part) || !on(part) && !fit(part) && set.contains(part.id());
+        boolean back = part.standing() == Standing.OFF
+                && !around.parts().lies(part.id()).isEmpty();
+        return off(part) || !on(part) && !fit(part) && (back || set.contains(part.id()));
     }
 }

@@ -66,7 +66,12 @@ public enum Op {
 
     /** True if it goes through the whole stack, with every sheet on. */
     public boolean throughStack() {
-        return this == MATCH || this == FINAL || this == SET;
+        return this == MATCH || this == FINAL || this == CLEAR || this == SET;
+    }
+
+    /** True if parts are drilled through, before they come off again. */
+    boolean drills() {
+        return this == MATCH || this == FINAL;
     }
 
     /** True if holes are worked. */

@@ -169,19 +169,24 @@ public record OrderOfWork(List<Step> steps, double lost, double bound, double as
 
     /** The steps of jobs done one after another on a bare bench, in the order given. */
     public static List<Step> along(Jobs jobs, List<Job> order) {
-        Work work = Work.of(jobs, j -> true);
-        return steps(work, order.stream().map(j -> jobs.place(j.id())).toList(), new boolean[work.waits.length]);
+        List<Step> steps = new ArrayList<>();
+        Bench bench = new Bench(jobs.turning());
+        for (Job job : order) {
+            steps.add(new Step(job, bench.changes(job), bench.before(job), false));
+            bench.set(job);
+        }
+        return steps;
     }
 
     private static List<Step> steps(Work work, List<Integer> order, boolean[] late) {
         List<Step> steps = new ArrayList<>();
-        int[] bench = work.bare();
+        Bench bench = new Bench(work.jobs.turning());
         for (int node : order) {
             if (node < work.jobs.size()) {
-                steps.add(
-                        new Step(work.jobs.job(node), work.changed(node, bench), work.before(node, bench), late[node]));
+                Job job = work.jobs.job(node);
+                steps.add(new Step(job, bench.changes(job), bench.before(job), late[node]));
+                bench.set(job);
             }
-            work.set(node, bench);
         }
         return steps;
     }

@@ -226,24 +226,4 @@ final class Work {
         }
         return minutes;
     }
-
-    /** What is changed before a node, in words; empty where nothing is. */
-    List<String> changed(int node, int[] bench) {
-        List<String> words = new ArrayList<>();
-        if (node >= jobs.size()) {
-            return words;
-        }
-        Job job = jobs.job(node);
-        List<Setup.Item> items = job.setup().items();
-        for (int i = 0; i < slots[node].length; i++) {
-            int there = bench[slots[node][i]];
-            if (there != values[node][i] && !(there < 0 && free[slots[node][i]])) {
-                words.add(
-                        i < items.size()
-                                ? items.get(i).slot() + ": " + items.get(i).value()
-                                : "turn the assembly over: " + job.setup().side() + " up");
-            }
-        }
-        return words;
-    }
 }

@@ -3,7 +3,9 @@ package bucina.desk.cli;
 import bucina.core.drawing.Drawing;
 import bucina.core.drawing.FaceDrawing;
 import bucina.core.drawing.Template;
+import bucina.core.evening.Tonight;
 import bucina.core.hold.Holds;
+import bucina.core.order.OrderOfWork;
 import bucina.core.plan.Build;
 import bucina.core.plan.KeptSum;
 import bucina.core.plan.Row;
@@ -13,6 +15,7 @@ import bucina.core.sums.SumForm;
 import bucina.desk.session.FlatOut;
 import bucina.desk.session.Printing;
 import bucina.store.drawing.DxfWriter;
+import bucina.store.drawing.EveningPdf;
 import bucina.store.drawing.HeldOpenPdf;
 import bucina.store.drawing.HoleCsv;
 import bucina.store.drawing.Paper;
@@ -47,7 +50,7 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
     @Option(
             names = "--what",
             description = "build (everything as json, a face's sheets and holes as svg or dxf), holes, template, "
-                    + "held-open, flat or rules. "
+                    + "held-open, flat, evening or rules. "
                     + "Left out: build for json, svg and dxf, holes for csv, template for pdf.")
     private @Nullable String what;
 
@@ -59,6 +62,12 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
 
     @Option(names = "--flat", description = "With flat: name of the kept bend or bracket; left out: the first.")
     private @Nullable String flat;
+
+    @Option(names = "--hours", defaultValue = "2.5", description = "With evening: how long it is.")
+    private double hours;
+
+    @Option(names = "--helper", description = "With evening: somebody helps.")
+    private boolean helper;
 
     @Option(names = "--paper", defaultValue = "a4", description = "With pdf: a4 or letter.")
     private String paper;
@@ -82,7 +91,7 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
         }
         String from = chosen.equals("flat")
                 ? flat().title() + " to "
-                : opened == null || to.equals("csv") && face == null
+                : opened == null || "evening".equals(what) || to.equals("csv") && face == null
                         ? ""
                         : ref().face().name() + " to ";
         common().answer(Common.object().put("out", out.toString()), List.of("Wrote " + from + out));
@@ -118,8 +127,22 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
                         common().unit(),
                         Paper.of(paper),
                         Printing.FONTS);
+            case "pdf evening" -> evening();
             default -> throw unknown(chosen);
         };
+    }
+
+    private byte[] evening() {
+        JobsOf of = JobsOf.of(opened(), null);
+        Tonight tonight = Tonight.of(
+                of.jobs(), OrderOfWork.of(of.jobs(), j -> true), opened().derivation(), opened().log(), hours, helper);
+        return EveningPdf.write(
+                opened().build().name(),
+                tonight,
+                opened().derivation(),
+                common().unit(),
+                Paper.of(paper),
+                Printing.FONTS);
     }
 
     private String chosen() {
@@ -139,7 +162,7 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
         }
         return Common.wrong("--what " + chosen + " is not something this version writes as " + to
                 + ": there are json build and rules, csv holes, svg and dxf "
-                + "build, holes, template and flat, pdf template, held-open and flat");
+                + "build, holes, template and flat, pdf template, held-open, flat and evening");
     }
 
     private Opened opened() {

@@ -7,12 +7,13 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.application.Platform;
+import javafx.animation.PauseTransition;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 
 /** One part, open: how it stands, what is owed, where it lies, what is said of it. */
 final class PartDetail extends ScrollPane {
@@ -88,12 +89,14 @@ final class PartDetail extends ScrollPane {
 
     /** Fills in the rest bit by bit, so that a frame comes between; nothing once another part is shown. */
     private void later(int of, Iterator<Runnable> steps) {
-        Platform.runLater(() -> {
+        PauseTransition frame = new PauseTransition(Duration.ONE);
+        frame.setOnFinished(e -> {
             if (of == shown && steps.hasNext()) {
                 steps.next().run();
                 later(of, steps);
             }
         });
+        frame.play();
     }
 
     /** Puts the keyboard into the name of the part shown. */

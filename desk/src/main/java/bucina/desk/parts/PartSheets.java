@@ -32,6 +32,9 @@ final class PartSheets extends VBox {
     private static final int WIDE = 380;
     private static final int MOST_HIGH = 120;
 
+    /** So many are shown at once; the rest are asked for. */
+    private static final int MOST = 4;
+
     private final Desk desk;
     private final Consumer<String> refused;
     private final Set<Id.Layer> picked = new LinkedHashSet<>();
@@ -48,7 +51,17 @@ final class PartSheets extends VBox {
         Part part = line.part();
         List<PartStates.On> lies = desk.snapshot().parts().lies(part.id());
         getChildren().add(Ui.label(lies.isEmpty() ? "Lies on no face" : "Lies on", "strong"));
-        lies.forEach(on -> getChildren().add(sheet(part, on, lies.size() > 1)));
+        VBox sheets = new VBox(8);
+        lies.stream().limit(MOST).forEach(on -> sheets.getChildren().add(sheet(part, on, lies.size() > 1)));
+        getChildren().add(sheets);
+        if (lies.size() > MOST) {
+            Button rest = Ui.button("and " + (lies.size() - MOST) + " more sheets", "", () -> {}, "quiet");
+            rest.setOnAction(e -> {
+                getChildren().remove(rest);
+                lies.stream().skip(MOST).forEach(on -> sheets.getChildren().add(sheet(part, on, true)));
+            });
+            getChildren().add(rest);
+        }
         if (!line.likes().isEmpty()) {
             getChildren().add(Ui.label("Easily mixed up with", "strong"));
             line.likes().forEach(l -> getChildren().add(alike(l.other(), l.why())));

@@ -72,6 +72,7 @@ public final class PartsRoom extends ShownPane {
         list.setCellFactory(v -> new Cell());
         list.setPlaceholder(Ui.wrapped("No part is so. Choose \"all parts\", or clear the search.", "soft"));
         list.getSelectionModel().selectedItemProperty().addListener((o, was, now) -> chosen(now));
+        columns();
         lines.getChildren().setAll(columns.heads(), list);
         lines.setMinWidth(0);
         list.setMinWidth(0);
@@ -127,11 +128,15 @@ public final class PartsRoom extends ShownPane {
 
     /** Shows the columns that fit. */
     private void columns() {
+        // Of lines of one height the list measures none but those shown.
+        list.setFixedCellSize(Math.round(30 * desk.look().scaleProperty().get() / 100.0));
         PartColumns fit =
                 PartColumns.in(list.getWidth(), desk.look().scaleProperty().get(), desk.unit());
         if (!fit.same(columns)) {
             columns = fit;
-            lines.getChildren().set(0, columns.heads());
+            if (!lines.getChildren().isEmpty()) {
+                lines.getChildren().set(0, columns.heads());
+            }
             list.refresh();
         }
     }

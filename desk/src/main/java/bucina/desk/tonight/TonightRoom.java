@@ -135,9 +135,16 @@ public final class TonightRoom extends ShownPane {
         show.valueProperty().addListener((o, was, now) -> fill());
         HBox hours = new HBox(8, less, length, more);
         hours.setAlignment(Pos.CENTER_LEFT);
-        FlowPane line = new FlowPane(14, 6, Ui.label("Tonight", "room-title"), hours, helper, assembly, show, begin);
+        FlowPane line =
+                new FlowPane(14, 6, Ui.label("Tonight", "room-title"), hours, helper, assembly, show, begin, card());
         line.setAlignment(Pos.CENTER_LEFT);
         return new VBox(4, line, where, sums);
+    }
+
+    private Button card() {
+        Button card = Ui.button("Card to print", "", () -> EveningCard.write(desk, evening), "quiet");
+        card.setId("evening-card");
+        return card;
     }
 
     private HBox zoom() {
@@ -198,6 +205,10 @@ public final class TonightRoom extends ShownPane {
     private void fill(Evening.Planned planned) {
         Tonight tonight = planned.tonight();
         int at = Math.max(0, list.getSelectionModel().getSelectedIndex());
+        // Of lines of one height the list measures none but those shown.
+        list.setFixedCellSize((show.getValue() == Show.WAITS ? 72 : 52)
+                * desk.look().scaleProperty().get()
+                / 100.0);
         list.getItems().setAll(lines(planned));
         list.getSelectionModel()
                 .clearAndSelect(Math.min(at, Math.max(0, list.getItems().size() - 1)));

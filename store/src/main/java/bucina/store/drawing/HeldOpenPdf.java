@@ -13,7 +13,6 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -131,24 +130,10 @@ public final class HeldOpenPdf {
                         holes + "  (" + r.count() + ")  " + r.group().code() + " "
                                 + r.group().name());
         double line = y - 9.5;
-        for (String part : wrapped(page, r.held().sentence(unit), 2.2)) {
+        for (String part : page.wrapped(r.held().sentence(unit), 2.2, paper.width() - 2 * SIDE - 4)) {
             page.words(SIDE + 4, line, 2.2, part);
             line -= 4;
         }
         return line;
-    }
-
-    private List<String> wrapped(PdfPage page, String text, double mm) throws IOException {
-        List<String> lines = new ArrayList<>();
-        StringBuilder line = new StringBuilder();
-        for (String word : text.split(" ")) {
-            if (!line.isEmpty() && page.wide(line + " " + word, mm) > paper.width() - 2 * SIDE - 4) {
-                lines.add(line.toString());
-                line.setLength(0);
-            }
-            line.append(line.isEmpty() ? "" : " ").append(word);
-        }
-        lines.add(line.toString());
-        return lines;
     }
 }

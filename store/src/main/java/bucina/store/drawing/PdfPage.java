@@ -4,6 +4,7 @@ import bucina.core.drawing.Drawing;
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Point;
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.List;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -187,6 +188,21 @@ final class PdfPage implements AutoCloseable {
                 x0,
                 y0,
                 scale);
+    }
+
+    /** A text as lines no wider than so many millimetres. */
+    List<String> wrapped(String text, double mm, double most) throws IOException {
+        List<String> lines = new ArrayList<>();
+        StringBuilder line = new StringBuilder();
+        for (String word : text.split(" ")) {
+            if (!line.isEmpty() && wide(line + " " + word, mm) > most) {
+                lines.add(line.toString());
+                line.setLength(0);
+            }
+            line.append(line.isEmpty() ? "" : " ").append(word);
+        }
+        lines.add(line.toString());
+        return lines;
     }
 
     @Override

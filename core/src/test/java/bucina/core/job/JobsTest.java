@@ -1,0 +1,135 @@
+package bucina.core.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
+
+import bucina.core.Plans;
+import bucina.core.catalogue.Catalogue;
+import bucina.core.catalogue.CatalogueReader;
+import bucina.core.edit.PartEdits;
+import bucina.core.hold.Holds;
+import bucina.core.log.Logbook;
+import bucina.core.material.Material;
+import bucina.core.measure.InputException;
+import bucina.core.plan.Build;
+import bucina.core.plan.Id;
+import bucina.core.plan.Part;
+import bucina.core.plan.Standing;
+import bucina.core.rule.RuleKey;
+import bucina.core.stack.Derivation;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.util.List;
+import org.assertj.core.data.Offset;
+import org.junit.jupiter.api.Test;
+
+/** One row of 19 universal -4 rivets through a skin and a rib, all on dry, nothing drilled. */
+class JobsTest {
+
+    private static final JobDone.Said SAID =
+            new JobDone.Said("M. Oake", LocalDateTime.parse("2026-11-20T19:30"), 5, "", "");
+
+    private final Catalogue catalogue = CatalogueReader.shipped();
+
+    private Build build() {
+        Build one = Plans.build(20);
+        Part rib = new Part(new Id.Part(3), "Rib", Material.parse("2024-T3"), 2, true);
+        Build build = PartEdits.give(
+                one.withParts(List.of(one.parts().getFirst(), rib), one.nextId()),
+                one.faces().getFirst().face().layers().getLast().id(),
+                rib.id());
+        return build.withRules(
+                build.rules().with(RuleKey.HOLES_COME, "under", "test").with(RuleKey.DEBURR_MARKED, "marked", "test"));
+    }
+
+    private Jobs jobs(Build build) {
+        Derivation derivation = Derivation.of(build, catalogue);
+        return Jobs.of(derivation, Logbook.EMPTY, new Holds(derivation, Logbook.EMPTY));
+    }
+
+    private static Job job(Jobs jobs, String id) {
+        return jobs.job(jobs.place(id));
+    }
+
+    private static List<String> before(Jobs jobs, String id) {
+        return jobs.demands(jobs.place(id)).stream()
+                .map(d -> d.rule() + " " + d.job())
+                .toList();
+    }
+
+    @Test
+    void a_row_is_drilled_through_everything_then_deburred_sheet_by_sheet_with_the_part_off_then_set() {
+        Jobs jobs = jobs(build());
+        Part first = build().parts().getFirst();
+        String deburr = "deburr:G-1:R1:" + first.name();
+        assertThat(job(jobs, "final:G-1:R1:-").count()).isEqualTo(19);
+        // 19 holes of .2 minutes; both sides of a hole take .1 each.
+        assertThat(job(jobs, "final:G-1:R1:-").minutes().mid()).isEqualTo(3.8, Offset.offset(1e-9));
+        assertThat(job(jobs, deburr).minutes().mid()).isEqualTo(3.8, Offset.offset(1e-9));
+        assertThat(before(jobs, deburr)).contains("P1 final:G-1:R1:-", "P2 off:" + first.name());
+        assertThat(before(jobs, "off:" + first.name())).contains("P2 final:G-1:R1:-");
+        assertThat(before(jobs, "on:" + first.name())).contains("P2 " + deburr, "P2 off:" + first.name());
+        assertThat(jobs.named("set:G-1:R1:-"))
+                .isNotEmpty()
+                .allSatisfy(j -> assertThat(before(jobs, j.id())).contains("P2 on:" + first.name()));
+        // 3 minutes and .1 for each cleco, one to four holes.
+        assertThat(job(jobs, "off:" + first.name()).lost()).isEqualTo(3.5, Offset.offset(1e-9));
+    }
+
+    @Test
+    void a_part_that_is_not_on_is_clecoed_on_first_and_one_that_is_out_holds_only_what_needs_it() {
+        Build build = build();
+        Part last = build.parts().getLast();
+        Jobs crate = jobs(build.with(last.with(Standing.HERE)));
+        assertThat(before(crate, "final:G-1:R1:-")).contains("P3 fit:" + last.name());
+        Jobs out = jobs(build.with(last.with(Standing.OUT)));
+        assertThat(out.holds(out.place("final:G-1:R1:-"))).singleElement().satisfies(h -> {
+            assertThat(h.rule()).isEqualTo("P9");
+            assertThat(h.text()).contains(last.name() + " is out");
+        });
+        Part first = build.parts().getFirst();
+        assertThat(out.holds(out.place("deburr-edges:" + first.name()))).isEmpty();
+    }
+
+    @Test
+    void a_job_that_was_done_is_no_longer_open_and_its_marks_are_there() {
+        Derivation derivation = Derivation.of(build(), catalogue);
+        Logbook log = Logbook.EMPTY;
+        Jobs jobs = Jobs.of(derivation, log, new Holds(derivation, log));
+        JobDone done = JobDone.of(jobs, "final:G-1:R1:-", derivation, log, SAID, Instant.EPOCH);
+        assertThat(done.stands()).isEmpty();
+        Logbook next = log.plus(done.addition().draft().orElseThrow().numbered(1, Instant.EPOCH))
+                .plus(done.addition().marks());
+        Jobs after = Jobs.of(derivation, next, new Holds(derivation, next));
+        assertThat(job(after, "final:G-1:R1:-").done()).isTrue();
+        // The builder's own pace from then on: five minutes for 19 holes.
+        assertThatExceptionOfType(InputException.class)
+                .isThrownBy(() -> JobDone.of(after, "final:G-1:R1:-", derivation, next, SAID, Instant.EPOCH))
+                .withMessageContaining("nothing is left to be done of final:G-1:R1:-");
+    }
+
+    @Test
+    void setting_before_what_comes_before_it_is_refused_and_a_name_that_is_none_is_told() {
+        Derivation derivation = Derivation.of(build(), catalogue);
+        Jobs jobs = jobs(build());
+        Part first = build().parts().getFirst();
+        assertThatExceptionOfType(InputException.class)
+                .isThrownBy(() -> JobDone.of(
+                        jobs, "deburr:G-1:R1:" + first.name(), derivation, Logbook.EMPTY, SAID, Instant.EPOCH))
+                .withMessageContaining("not drilled to final size");
+        assertThatExceptionOfType(InputException.class)
+                .isThrownBy(() -> JobDone.of(jobs, "polish:R1", derivation, Logbook.EMPTY, SAID, Instant.EPOCH))
+                .withMessageContaining("\"polish:R1\"")
+                .withMessageContaining("deburr:US-1:R1:Upper skin");
+    }
+
+    @Test
+    void moving_a_part_is_a_job_that_says_how_it_stands() {
+        Derivation derivation = Derivation.of(build(), catalogue);
+        Part first = build().parts().getFirst();
+        JobDone off = JobDone.of(jobs(build()), "off:" + first.name(), derivation, Logbook.EMPTY, SAID, Instant.EPOCH);
+        assertThat(off.stands().orElseThrow().getKey())
+                .isEqualTo(new Id.Part(first.id().n()));
+        assertThat(off.stands().orElseThrow().getValue()).isEqualTo(Standing.OFF);
+    }
+}
