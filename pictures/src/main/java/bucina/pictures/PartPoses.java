@@ -50,6 +50,21 @@ final class PartPoses {
         });
     }
 
+    /** What now, and the job that is on. */
+    static void tonight(Map<String, Runnable> poses, Desk desk, Scene scene) {
+        poses.put("to-tonight", () -> {
+            desk.prefs().keep("who", "M. Oake");
+            desk.roomProperty().set(Desk.Room.TONIGHT);
+        });
+        poses.put("tonight", () -> scene.lookup("#evening-list").requestFocus());
+        poses.put("to-evening", () -> ((Button) scene.lookup("#evening-begin")).fire());
+        poses.put("evening", () -> ((Button) scene.lookup("#evening-next")).fire());
+        poses.put("to-plan", () -> {
+            ((Button) scene.lookup("#evening-back")).fire();
+            desk.roomProperty().set(Desk.Room.SHEET);
+        });
+    }
+
     /** Four holes along the rear spar. */
     private static void pick(Desk desk) {
         List<HoleReading> row = desk.face().readings().stream()

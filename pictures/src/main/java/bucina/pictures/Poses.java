@@ -41,6 +41,7 @@ public final class Poses {
         poses.put("to-logbook", () -> desk.roomProperty().set(Desk.Room.LOGBOOK));
         poses.put("logbook", () -> PartPoses.hours(scene));
         PartPoses.parts(poses, desk, scene);
+        PartPoses.tonight(poses, desk, scene);
         poses.put("held-open", () -> {
             desk.roomProperty().set(Desk.Room.SHEET);
             desk.stageProperty().set(Stage.FIT);

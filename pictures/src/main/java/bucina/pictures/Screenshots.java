@@ -73,8 +73,8 @@ public final class Screenshots extends Application {
             "dragged-edge",
             "making-a-panel",
             "bulletin",
-            "rules",
-            "bench-mode",
+            "tonight",
+            "evening",
             "bend-bench",
             "locker");
 

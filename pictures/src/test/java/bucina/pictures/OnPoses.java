@@ -86,7 +86,7 @@ abstract class OnPoses {
 
     void rest(FxRobot robot) throws Exception {
         settle();
-        WaitForAsyncUtils.sleep(350, TimeUnit.MILLISECONDS);
+        WaitForAsyncUtils.sleep(200, TimeUnit.MILLISECONDS);
         settle();
     }
 
