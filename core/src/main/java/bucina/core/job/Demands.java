@@ -7,10 +7,12 @@ import bucina.core.plan.Face;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.OwnJob;
+import bucina.core.plan.OwnOrder;
 import bucina.core.plan.Part;
 import bucina.core.plan.Zone;
 import bucina.core.sheet.Point;
 import bucina.core.stack.HoleReading;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -39,6 +41,7 @@ final class Demands {
     private final FaceJobs.Around around;
     private final List<FaceJobs> faces;
     private final Holds waits;
+    private final LocalDate today;
     private final Moves moves;
     private final PartJobs partJobs;
     private final List<Job> jobs = new ArrayList<>();
@@ -48,7 +51,8 @@ final class Demands {
     private final Map<Id.Part, Map<String, Integer>> tasks = new HashMap<>();
     private final Map<FaceJobs.Run, Integer> runs = new IdentityHashMap<>();
 
-    Demands(FaceJobs.Around around, List<FaceJobs> faces, Holds waits) {
+    Demands(FaceJobs.Around around, List<FaceJobs> faces, Holds waits, LocalDate today) {
+        this.today = today;
         this.around = around;
         this.faces = faces;
         this.waits = waits;
@@ -73,6 +77,7 @@ final class Demands {
             face.chains().forEach(c -> hole(face, c));
             new PlateDemands(around, face, n -> place(face, n), p -> move(p, Op.FIT), edges).lay();
         }
+        around.build().workshop().orders().forEach(this::said);
         return new Jobs(
                 around.build(),
                 jobs,
@@ -159,6 +164,29 @@ final class Demands {
 
     private void own(OwnJob own) {
         add(partJobs.own(own), List.of());
+    }
+
+    /** P11, and what is put off: of jobs that are still open. */
+    private void said(OwnOrder order) {
+        for (int i = 0; i < jobs.size(); i++) {
+            if (!named(i, order.job())) {
+                continue;
+            }
+            if (order.until().filter(today::isBefore).isPresent()) {
+                List<Hold> more = new ArrayList<>(holds.get(i));
+                more.add(new Hold("P9", "not before " + order.until().get() + ": " + order.reason()));
+                holds.set(i, List.copyOf(more));
+            }
+            for (int k = 0; k < jobs.size(); k++) {
+                if (named(k, order.before())) {
+                    edges.add(i, k, "P11", "you said so: " + order.reason());
+                }
+            }
+        }
+    }
+
+    private boolean named(int job, String id) {
+        return !jobs.get(job).done() && jobs.get(job).id().equals(id);
     }
 
     // ---- the demands of a part

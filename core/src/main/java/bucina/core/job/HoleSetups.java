@@ -97,13 +97,11 @@ final class HoleSetups {
 
     private Setup solid(Fastener.SolidRivet rivet, Stretch stretch, Optional<Tool> tool, String side) {
         String name = tool.map(Tool::name).orElse("squeezer");
-        String set = "set for " + rivet.head().standard() + rivet.dash();
+        String set = "set for " + rivet.name();
         List<Setup.Item> items = new ArrayList<>(List.of(item(name, "set", set, "die")));
         boolean squeezed = tool.filter(t -> t.kind() == Tool.Kind.GUN_AND_BAR).isEmpty();
         String gap = squeezed
-                ? stretch.gap()
-                        .map(g -> LengthFormat.decimal(g, Unit.INCH, 3) + " in")
-                        .orElse("")
+                ? stretch.gap().map(g -> LengthFormat.decimal(g, Unit.INCH, 3)).orElse("")
                 : "";
         if (!gap.isEmpty()) {
             items.add(item(name, "gap", gap, "gap"));

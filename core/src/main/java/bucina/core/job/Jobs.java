@@ -10,6 +10,7 @@ import bucina.core.plan.OwnJob;
 import bucina.core.plan.Part;
 import bucina.core.reach.ToolCrib;
 import bucina.core.stack.Derivation;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -55,8 +56,12 @@ public final class Jobs {
         }
     }
 
-    /** The jobs of a build and its log. */
-    public static Jobs of(Derivation derivation, Logbook log, Holds holds) {
+    /**
+     * The jobs of a build and its log.
+     *
+     * @param today what is put off until a later day waits
+     */
+    public static Jobs of(Derivation derivation, Logbook log, Holds holds, LocalDate today) {
         Build build = derivation.build();
         Paces paces = new Paces(derivation.catalogue().minutes(), build, log);
         FaceJobs.Around around = new FaceJobs.Around(
@@ -72,7 +77,7 @@ public final class Jobs {
         for (Build.FaceRef ref : build.faces()) {
             faces.add(new FaceJobs(around, ref, derivation.face(ref.face().id())));
         }
-        return new Demands(around, faces, holds).jobs();
+        return new Demands(around, faces, holds, today).jobs();
     }
 
     /** The build they were worked out for. */
@@ -120,6 +125,30 @@ public final class Jobs {
                                 && j.op().onHoles()
                                 && wanted.split(":").length == 4)
                 .toList();
+    }
+
+    /**
+     * Why a job must come before another; empty if it need not.
+     *
+     * @return the demand that the first step of the way is
+     */
+    public Optional<Demand> comesBefore(int earlier, int later) {
+        boolean[] seen = new boolean[nodes()];
+        for (Edges.Edge first : after.get(earlier)) {
+            List<Integer> todo = new ArrayList<>(List.of(first.after()));
+            for (int i = 0; i < todo.size(); i++) {
+                if (todo.get(i) == later) {
+                    return Optional.of(new Demand(all.get(earlier).id(), first.rule(), first.text()));
+                }
+                for (int next : after(todo.get(i))) {
+                    if (!seen[next]) {
+                        seen[next] = true;
+                        todo.add(next);
+                    }
+                }
+            }
+        }
+        return Optional.empty();
     }
 
     /** True if the build has such a job. */

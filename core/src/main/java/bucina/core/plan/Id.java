@@ -128,6 +128,14 @@ public sealed interface Id {
         }
     }
 
+    /** Of something the builder says about the order of work. */
+    record Order(long n) implements Id {
+
+        public Order {
+            check(n);
+        }
+    }
+
     /** Of a job of the builder's own. */
     record Own(long n) implements Id {
 

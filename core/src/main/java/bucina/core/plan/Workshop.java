@@ -54,6 +54,21 @@ public record Workshop(Shelf shelf) {
         return new Workshop(shelf.without(OwnJob.class, j -> j.id().equals(id)));
     }
 
+    /** What the builder says about the order of work, oldest first. */
+    public List<OwnOrder> orders() {
+        return shelf.all(OwnOrder.class);
+    }
+
+    /** With something said about the order, or put in the place of the one with its id. */
+    public Workshop with(OwnOrder order) {
+        return new Workshop(shelf.with(OwnOrder.class, order));
+    }
+
+    /** Without something said about the order. */
+    public Workshop without(Id.Order id) {
+        return new Workshop(shelf.without(OwnOrder.class, o -> o.id().equals(id)));
+    }
+
     /** With a sum added, or put in the place of the one with its id. */
     public Workshop with(KeptSum sum) {
         return new Workshop(shelf.with(KeptSum.class, sum));

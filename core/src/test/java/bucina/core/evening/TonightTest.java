@@ -23,6 +23,7 @@ import bucina.core.rule.RuleKey;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.HoleReading;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.HashSet;
 import java.util.List;
@@ -38,7 +39,8 @@ class TonightTest {
                     .with(RuleKey.HOLES_COME, "under", "test")
                     .with(RuleKey.DEBURR_MARKED, "marked", "test")),
             catalogue);
-    private final Jobs jobs = Jobs.of(derivation, Logbook.EMPTY, new Holds(derivation, Logbook.EMPTY));
+    private final Jobs jobs =
+            Jobs.of(derivation, Logbook.EMPTY, new Holds(derivation, Logbook.EMPTY), LocalDate.parse("2026-11-23"));
     private final OrderOfWork order = OrderOfWork.of(jobs, j -> true);
 
     private Tonight tonight(double hours, boolean helper) {

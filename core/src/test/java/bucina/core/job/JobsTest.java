@@ -11,15 +11,19 @@ import bucina.core.hold.Holds;
 import bucina.core.log.Logbook;
 import bucina.core.material.Material;
 import bucina.core.measure.InputException;
+import bucina.core.order.OrderOfWork;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
+import bucina.core.plan.OwnOrder;
 import bucina.core.plan.Part;
 import bucina.core.plan.Standing;
 import bucina.core.rule.RuleKey;
 import bucina.core.stack.Derivation;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
+import java.util.Optional;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 
@@ -44,7 +48,7 @@ class JobsTest {
 
     private Jobs jobs(Build build) {
         Derivation derivation = Derivation.of(build, catalogue);
-        return Jobs.of(derivation, Logbook.EMPTY, new Holds(derivation, Logbook.EMPTY));
+        return Jobs.of(derivation, Logbook.EMPTY, new Holds(derivation, Logbook.EMPTY), LocalDate.parse("2026-11-23"));
     }
 
     private static Job job(Jobs jobs, String id) {
@@ -95,12 +99,12 @@ class JobsTest {
     void a_job_that_was_done_is_no_longer_open_and_its_marks_are_there() {
         Derivation derivation = Derivation.of(build(), catalogue);
         Logbook log = Logbook.EMPTY;
-        Jobs jobs = Jobs.of(derivation, log, new Holds(derivation, log));
+        Jobs jobs = Jobs.of(derivation, log, new Holds(derivation, log), LocalDate.parse("2026-11-23"));
         JobDone done = JobDone.of(jobs, "final:G-1:R1:-", derivation, log, SAID, Instant.EPOCH);
         assertThat(done.stands()).isEmpty();
         Logbook next = log.plus(done.addition().draft().orElseThrow().numbered(1, Instant.EPOCH))
                 .plus(done.addition().marks());
-        Jobs after = Jobs.of(derivation, next, new Holds(derivation, next));
+        Jobs after = Jobs.of(derivation, next, new Holds(derivation, next), LocalDate.parse("2026-11-23"));
         assertThat(job(after, "final:G-1:R1:-").done()).isTrue();
         // The builder's own pace from then on: five minutes for 19 holes.
         assertThatExceptionOfType(InputException.class)
@@ -131,5 +135,68 @@ class JobsTest {
         assertThat(off.stands().orElseThrow().getKey())
                 .isEqualTo(new Id.Part(first.id().n()));
         assertThat(off.stands().orElseThrow().getValue()).isEqualTo(Standing.OFF);
+    }
+
+    private static Build with(Build build, OwnOrder... said) {
+        Build next = build;
+        for (OwnOrder order : said) {
+            next = next.withWorkshop(next.workshop().with(order), next.nextId() + 1);
+        }
+        return next;
+    }
+
+    @Test
+    void what_the_builder_says_comes_before_and_what_is_put_off_waits_until_its_day() {
+        String skin = build().parts().getFirst().name();
+        OwnOrder own = new OwnOrder(
+                new Id.Order(90), "deburr-edges:Rib", "deburr-edges:" + skin, Optional.empty(), "to see it whole");
+        Jobs jobs = jobs(with(build(), own));
+        assertThat(before(jobs, "deburr-edges:" + skin)).contains("P11 deburr-edges:Rib");
+        assertThat(jobs.comesBefore(jobs.place("final:G-1:R1:-"), jobs.place("off:Rib")))
+                .hasValueSatisfying(d -> assertThat(d.rule()).isEqualTo("P2"));
+        assertThat(jobs.comesBefore(jobs.place("off:Rib"), jobs.place("final:G-1:R1:-")))
+                .isEmpty();
+        OwnOrder later = new OwnOrder(
+                new Id.Order(91), "off:Rib", "", Optional.of(LocalDate.parse("2026-11-24")), "the paint is wet");
+        Jobs put = jobs(with(build(), later));
+        assertThat(put.holds(put.place("off:Rib")))
+                .singleElement()
+                .satisfies(h -> assertThat(h.text()).isEqualTo("not before 2026-11-24: the paint is wet"));
+        OwnOrder passed = new OwnOrder(
+                new Id.Order(92), "off:Rib", "", Optional.of(LocalDate.parse("2026-11-23")), "the paint is wet");
+        Jobs now = jobs(with(build(), passed));
+        assertThat(now.holds(now.place("off:Rib"))).isEmpty();
+    }
+
+    @Test
+    void two_wishes_that_go_round_are_a_ring_that_names_both_and_a_way_out() {
+        String skin = build().parts().getFirst().name();
+        Build build = with(
+                build(),
+                new OwnOrder(
+                        new Id.Order(90), "deburr-edges:Rib", "deburr-edges:" + skin, Optional.empty(), "first this"),
+                new OwnOrder(
+                        new Id.Order(91), "deburr-edges:" + skin, "deburr-edges:Rib", Optional.empty(), "first that"));
+        OrderOfWork order = OrderOfWork.of(jobs(build), j -> true);
+        assertThat(order.rings())
+                .singleElement()
+                .satisfies(r -> assertThat(r.sentence())
+                        .contains("first this")
+                        .contains("first that")
+                        .contains("P11")
+                        .contains("Ways out: take your own \"before\" back."));
+        assertThat(order.steps())
+                .hasSize((int) jobs(build).all().stream().filter(j -> !j.done()).count());
+    }
+
+    @Test
+    void an_order_of_ones_own_needs_a_reason_and_one_of_job_and_day() {
+        assertThatExceptionOfType(InputException.class)
+                .isThrownBy(() -> new OwnOrder(new Id.Order(1), "off:Rib", "on:Rib", Optional.empty(), " "))
+                .withMessageContaining("off:Rib")
+                .withMessageContaining("such as \"the paint is wet\"");
+        assertThatExceptionOfType(InputException.class)
+                .isThrownBy(() -> new OwnOrder(new Id.Order(1), "off:Rib", "", Optional.empty(), "why"))
+                .withMessageContaining("or a day, such as 2026-12-01");
     }
 }

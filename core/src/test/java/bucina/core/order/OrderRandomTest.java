@@ -19,6 +19,7 @@ import bucina.core.part.PartStates;
 import bucina.core.plan.Build;
 import bucina.core.stack.Derivation;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -49,7 +50,7 @@ class OrderRandomTest {
     private int waiting;
 
     private static Jobs jobs(Derivation derivation, Logbook log) {
-        return Jobs.of(derivation, log, new Holds(derivation, log));
+        return Jobs.of(derivation, log, new Holds(derivation, log), LocalDate.parse("2026-11-23"));
     }
 
     @Test

@@ -133,7 +133,7 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
     }
 
     private byte[] evening() {
-        JobsOf of = JobsOf.of(opened(), null);
+        JobsOf of = JobsOf.of(opened(), null, common());
         Tonight tonight = Tonight.of(
                 of.jobs(), OrderOfWork.of(of.jobs(), j -> true), opened().derivation(), opened().log(), hours, helper);
         return EveningPdf.write(

@@ -31,7 +31,7 @@ final class JobsCommand extends OnBuild implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        JobsOf of = JobsOf.of(open(), assembly);
+        JobsOf of = JobsOf.of(open(), assembly, common());
         ObjectNode node = Common.object();
         ArrayNode list = node.putArray("jobs");
         List<String> lines = new ArrayList<>();

@@ -5,6 +5,7 @@ import bucina.core.job.Job;
 import bucina.core.job.Jobs;
 import bucina.core.plan.Assembly;
 import bucina.core.plan.Id;
+import java.time.LocalDate;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -17,8 +18,12 @@ import org.jspecify.annotations.Nullable;
  */
 record JobsOf(Jobs jobs, Optional<Id.Assembly> assembly) {
 
-    static JobsOf of(OnBuild.Opened opened, @Nullable String name) {
-        Jobs jobs = Jobs.of(opened.derivation(), opened.log(), new Holds(opened.derivation(), opened.log()));
+    static JobsOf of(OnBuild.Opened opened, @Nullable String name, Common common) {
+        Jobs jobs = Jobs.of(
+                opened.derivation(),
+                opened.log(),
+                new Holds(opened.derivation(), opened.log()),
+                LocalDate.now(common.top().clock()));
         return new JobsOf(jobs, Optional.ofNullable(name).map(n -> assembly(opened, n)));
     }
 

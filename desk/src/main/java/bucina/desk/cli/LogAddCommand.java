@@ -24,6 +24,7 @@ import bucina.desk.session.PhotoFiles;
 import bucina.store.Photo;
 import bucina.store.file.BuildFile;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -175,7 +176,11 @@ final class LogAddCommand implements Callable<Integer> {
     }
 
     private JobDone done(OnBuild.Opened is, JobDone.Said said) {
-        Jobs jobs = Jobs.of(is.derivation(), is.log(), new Holds(is.derivation(), is.log()));
+        Jobs jobs = Jobs.of(
+                is.derivation(),
+                is.log(),
+                new Holds(is.derivation(), is.log()),
+                LocalDate.now(common.top().clock()));
         return JobDone.of(
                 jobs,
                 Objects.requireNonNull(job),

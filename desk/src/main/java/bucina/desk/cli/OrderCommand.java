@@ -24,7 +24,7 @@ final class OrderCommand extends OnBuild implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        JobsOf of = JobsOf.of(open(), assembly);
+        JobsOf of = JobsOf.of(open(), assembly, common());
         OrderOfWork order = OrderOfWork.of(of.jobs(), of::shown);
         ObjectNode node = Common.object();
         ArrayNode list = node.putArray("order");

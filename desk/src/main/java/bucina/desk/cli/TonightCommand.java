@@ -35,7 +35,7 @@ final class TonightCommand extends OnBuild implements Callable<Integer> {
     @Override
     public Integer call() {
         Opened opened = open();
-        JobsOf of = JobsOf.of(opened, assembly);
+        JobsOf of = JobsOf.of(opened, assembly, common());
         OrderOfWork order = OrderOfWork.of(of.jobs(), of::shown);
         Tonight tonight = Tonight.of(of.jobs(), order, opened.derivation(), opened.log(), hours, helper);
         common().answer(tree(tonight), lines(tonight));

@@ -12,6 +12,7 @@ import bucina.core.plan.Id;
 import bucina.core.state.Snapshot;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -128,10 +129,11 @@ public final class Evening implements AutoCloseable {
         Snapshot now = desk.session().snapshot();
         double asked = hours;
         boolean two = helper;
+        LocalDate today = desk.session().today();
         Optional<Id.Assembly> of = assembly;
         latest.ask(
                 () -> {
-                    Jobs jobs = Jobs.of(now.derivation(), now.log(), now.holds());
+                    Jobs jobs = Jobs.of(now.derivation(), now.log(), now.holds(), today);
                     OrderOfWork order = OrderOfWork.of(
                             jobs,
                             j -> of.isEmpty() || j.assembly().map(a -> a.id()).equals(of));

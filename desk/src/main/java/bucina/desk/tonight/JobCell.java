@@ -3,10 +3,14 @@ package bucina.desk.tonight;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Ui;
 import java.util.Locale;
+import java.util.function.BiConsumer;
 import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.DataFormat;
+import javafx.scene.input.TransferMode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -16,11 +20,36 @@ import org.jspecify.annotations.Nullable;
 final class JobCell extends ListCell<JobLine> {
 
     private static final double BAND = 300;
+    /** A job on its way to another place in the order. */
+    private static final DataFormat JOB = new DataFormat("application/x-bucina-job");
 
     private final Supplier<Palette> palette;
 
-    JobCell(Supplier<Palette> palette) {
+    /**
+     * @param before told that a job was let go over another, to be done before it
+     */
+    JobCell(Supplier<Palette> palette, BiConsumer<String, String> before) {
         this.palette = palette;
+        setOnDragDetected(e -> {
+            if (getItem() != null) {
+                ClipboardContent job = new ClipboardContent();
+                job.put(JOB, getItem().id());
+                startDragAndDrop(TransferMode.MOVE).setContent(job);
+                e.consume();
+            }
+        });
+        setOnDragOver(e -> {
+            if (getItem() != null && e.getDragboard().hasContent(JOB)) {
+                e.acceptTransferModes(TransferMode.MOVE);
+            }
+        });
+        setOnDragDropped(e -> {
+            if (getItem() != null) {
+                before.accept(
+                        (String) e.getDragboard().getContent(JOB), getItem().id());
+                e.setDropCompleted(true);
+            }
+        });
     }
 
     @Override

@@ -9,6 +9,7 @@ import java.util.List;
 /**
  * One job in the list.
  *
+ * @param id     the job's name
  * @param words  what is done
  * @param needs  what it needs, in few words; may be empty
  * @param change what is changed before it; empty where nothing is
@@ -21,6 +22,7 @@ import java.util.List;
  * @param why    why it waits; may be empty
  */
 record JobLine(
+        String id,
         String words,
         String needs,
         String change,
@@ -34,6 +36,7 @@ record JobLine(
 
     static JobLine of(Tonight.Stint s, List<Tool> crib, double from, double whole, boolean stop) {
         return new JobLine(
+                s.job().id(),
                 s.words(),
                 needs(s.job()),
                 String.join("; ", s.changes()),
@@ -48,6 +51,7 @@ record JobLine(
 
     static JobLine of(OrderOfWork.Step s, List<Tool> crib, String why) {
         return new JobLine(
+                s.job().id(),
                 s.job().words(),
                 needs(s.job()),
                 String.join("; ", s.changes()),

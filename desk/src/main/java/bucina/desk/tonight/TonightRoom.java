@@ -63,6 +63,7 @@ public final class TonightRoom extends ShownPane {
     private final ListView<JobLine> list = new ListView<>();
     private final LayOutView layOut;
     private final WorkBand band = new WorkBand();
+    private final OrderBar orders;
     private final Button begin;
     private final VBox plan = new VBox(8);
     private final EveningRun run;
@@ -75,6 +76,7 @@ public final class TonightRoom extends ShownPane {
         evening = new Evening(desk);
         ties.keep(evening::close);
         layOut = new LayOutView(desk);
+        orders = new OrderBar(desk, evening, () -> line(0), () -> line(-1));
         run = new EveningRun(desk, evening, this::planAgain);
         ties.keep(run::close);
         getStyleClass().add("tonight-room");
@@ -92,25 +94,40 @@ public final class TonightRoom extends ShownPane {
     }
 
     private void layPlan() {
-        HBox middle = new HBox(16, list, layOut);
-        HBox.setHgrow(list, Priority.ALWAYS);
+        VBox listed = new VBox(6, list, orders);
+        VBox.setVgrow(list, Priority.ALWAYS);
+        listed.setMinWidth(0);
+        HBox middle = new HBox(16, listed, layOut);
+        HBox.setHgrow(listed, Priority.ALWAYS);
         VBox.setVgrow(middle, Priority.ALWAYS);
         list.setId("evening-list");
         list.setMinWidth(0);
         list.setAccessibleText("Jobs");
-        list.setCellFactory(v -> new JobCell(() -> palette));
+        list.setCellFactory(v -> new JobCell(() -> palette, orders::before));
+        list.getSelectionModel().selectedItemProperty().addListener((o, was, now) -> orders.fill());
         list.setPlaceholder(Ui.wrapped(
                 "Nothing is open here. Jobs come from the plan: make a panel or bring in a drawing"
                         + " on the sheet, or write down a job of your own with Ctrl+L.",
                 "soft"));
         list.setOnKeyPressed(e -> {
-            if (e.getCode() == KeyCode.ENTER && !begin.isDisabled()) {
+            if (e.getCode() == KeyCode.UP && e.isAltDown()) {
+                line(0).ifPresent(job -> line(-1).ifPresent(other -> orders.before(job, other)));
+                e.consume();
+            } else if (e.getCode() == KeyCode.ENTER && !begin.isDisabled()) {
                 begin();
                 e.consume();
             }
         });
         plan.getChildren().setAll(top(), middle, zoom(), band);
         plan.setPadding(new Insets(12, 16, 10, 16));
+    }
+
+    /** The job so many lines below the one picked; empty if there is none. */
+    private Optional<String> line(int below) {
+        int at = list.getSelectionModel().getSelectedIndex() + below;
+        return at >= 0 && at < list.getItems().size()
+                ? Optional.of(list.getItems().get(at).id())
+                : Optional.empty();
     }
 
     private VBox top() {

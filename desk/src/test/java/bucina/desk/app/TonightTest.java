@@ -2,6 +2,7 @@ package bucina.desk.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import bucina.core.job.Jobs;
 import bucina.core.log.Labour;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
@@ -146,5 +147,65 @@ class TonightTest extends OnWindow {
                         .match((Labeled l) -> l.getText().startsWith("waits: "))
                         .queryAll())
                 .isNotEmpty();
+    }
+
+    @Test
+    void a_job_goes_before_the_one_above_with_a_reason_or_is_refused_with_the_rule(FxRobot robot) throws Exception {
+        tonight(robot);
+        robot.interact(() -> robot.lookup("#evening-show")
+                .queryAs(ComboBox.class)
+                .getSelectionModel()
+                .select(1));
+        settle(robot);
+        robot.interact(() -> robot.lookup("#evening-list")
+                .queryAs(ListView.class)
+                .getSelectionModel()
+                .clearAndSelect(2));
+        robot.interact(() -> robot.lookup("#order-before").queryAs(Button.class).fire());
+        settle(robot);
+        assertThat(says(robot, "needs a reason")).isTrue();
+        write(robot, "#order-reason", "to see it whole");
+        robot.interact(() -> robot.lookup("#order-before").queryAs(Button.class).fire());
+        until(() -> session.snapshot().build().workshop().orders().size() == 1);
+        String job = session.snapshot().build().workshop().orders().getFirst().job();
+        try (BuildFile disk = BuildFile.openToRead(file)) {
+            assertThat(disk.read().build().workshop().orders().getFirst().job()).isEqualTo(job);
+        }
+        settle(robot);
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        until(() -> session.snapshot().build().workshop().orders().isEmpty());
+    }
+
+    @Test
+    void what_a_rule_wants_first_cannot_be_put_after(FxRobot robot) throws Exception {
+        tonight(robot);
+        robot.interact(() -> robot.lookup("#evening-show")
+                .queryAs(ComboBox.class)
+                .getSelectionModel()
+                .select(1));
+        settle(robot);
+        write(robot, "#order-reason", "why not");
+        ListView<?> list = robot.lookup("#evening-list").queryAs(ListView.class);
+        Jobs jobs = Jobs.of(
+                session.snapshot().derivation(), log(), session.snapshot().holds(), session.today());
+        int at = -1;
+        for (int i = 1; i < list.getItems().size() && at < 0; i++) {
+            boolean after = jobs.comesBefore(
+                            jobs.place(id(list.getItems().get(i - 1))),
+                            jobs.place(id(list.getItems().get(i))))
+                    .isPresent();
+            at = after ? i : at;
+        }
+        int place = at;
+        assertThat(place).isPositive();
+        robot.interact(() -> list.getSelectionModel().clearAndSelect(place));
+        robot.interact(() -> robot.lookup("#order-before").queryAs(Button.class).fire());
+        settle(robot);
+        assertThat(says(robot, "comes first, rule P")).isTrue();
+        assertThat(session.snapshot().build().workshop().orders()).isEmpty();
+    }
+
+    private static String id(Object line) {
+        return line.toString().replaceAll("^JobLine\\[id=(.*?), words=.*", "$1");
     }
 }

@@ -24,7 +24,14 @@ final class Opening {
     static final int APPLICATION_ID = 0x42754369;
 
     static final Migrations MIGRATIONS = new Migrations(List.of(
-            Version2::run, Version3::run, Version4::run, Version5::run, Version6::run, Version7::run, Version8::run));
+            Version2::run,
+            Version3::run,
+            Version4::run,
+            Version5::run,
+            Version6::run,
+            Version7::run,
+            Version8::run,
+            Version9::run));
     private static final int HEADER = 100;
 
     private Opening() {}

@@ -19,7 +19,8 @@ public final class Kinds {
             BatchJson.KIND,
             IndexMarkJson.KIND,
             FitReadingJson.KIND,
-            OwnJobJson.KIND);
+            OwnJobJson.KIND,
+            OwnOrderJson.KIND);
 
     private Kinds() {}
 

@@ -13,7 +13,7 @@ final class OldFile {
 
     private OldFile() {}
 
-    /** Takes away what version 8 brought. */
+    /** Takes away what versions 8 and 9 brought. */
     static void toVersion7(Statement s) throws SQLException {
         for (String sql : List.of(
                 "ALTER TABLE part ADD COLUMN fitted INTEGER NOT NULL DEFAULT 0",
@@ -24,6 +24,7 @@ final class OldFile {
                 "ALTER TABLE fastener_group DROP COLUMN page",
                 "DROP TABLE part_mark",
                 "DROP TABLE own_job",
+                "DROP TABLE own_order",
                 "PRAGMA user_version = 7")) {
             s.execute(sql);
         }

@@ -238,7 +238,7 @@ class BuildJsonTest {
             delimiter = '|',
             quoteCharacter = '`',
             value = {
-                "/version|8|versions 1 to 7",
+                "/version|9|versions 1 to 8",
                 "/unit|\"in\"|/unit",
                 "/parts/0/fittingOrder|\"x\"|/parts/0/fittingOrder: must be a whole number",
                 "/assemblies/0/faces/1/layers/2/thickness|\"thin\"|/assemblies/0/faces/1/layers/2/thickness: must "

@@ -28,6 +28,7 @@ import bucina.core.plan.IndexMark;
 import bucina.core.plan.KeptSum;
 import bucina.core.plan.Layer;
 import bucina.core.plan.OwnJob;
+import bucina.core.plan.OwnOrder;
 import bucina.core.plan.Part;
 import bucina.core.plan.Particulars;
 import bucina.core.plan.Row;
@@ -110,8 +111,19 @@ public final class FullBuild {
                         false,
                         List.of(-.1),
                         at));
-        return lived(papered.withWorkshop(shop.with(job(papered, free + 4)), free + 5))
-                .checked();
+        Workshop ordered = ordered(shop.with(job(papered, free + 4)), free + 5);
+        return lived(papered.withWorkshop(ordered, free + 7)).checked();
+    }
+
+    private static Workshop ordered(Workshop shop, long free) {
+        return shop.with(
+                        new OwnOrder(new Id.Order(free), "off:Lid", "off:Lid rim", Optional.empty(), "to see it whole"))
+                .with(new OwnOrder(
+                        new Id.Order(free + 1),
+                        "own:3",
+                        "",
+                        Optional.of(LocalDate.of(2026, 12, 1)),
+                        "the paint is wet"));
     }
 
     private static OwnJob job(Build build, long id) {
