@@ -88,6 +88,11 @@ abstract class OnPoses {
         settle();
         WaitForAsyncUtils.sleep(200, TimeUnit.MILLISECONDS);
         settle();
+        // What is worked out aside is there before anything is pressed.
+        WaitForAsyncUtils.waitFor(30, TimeUnit.SECONDS, () -> {
+            Node begin = stage.getScene().lookup("#evening-begin");
+            return begin == null || !begin.isDisabled();
+        });
     }
 
     /** What is cut, or lies outside the window though nothing scrolls it. */

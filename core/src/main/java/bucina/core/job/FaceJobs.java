@@ -46,11 +46,16 @@ final class FaceJobs {
     private final List<Run> runs = new ArrayList<>();
     private final List<Chain> chains = new ArrayList<>();
 
-    /** What is known of the whole build. */
+    /**
+     * What is known of the whole build.
+     *
+     * @param staying parts that are on for good on some face
+     */
     record Around(
             Build build,
             Logbook log,
             PartStates parts,
+            Set<Id.Part> staying,
             Set<Id.Part> plates,
             List<Tool> crib,
             HoleSetups setups,
@@ -59,8 +64,7 @@ final class FaceJobs {
 
         /** True if a part is on for good on some face, so that it does not come off any more. */
         boolean stays(Id.Part part) {
-            return parts.lies(part).stream()
-                    .anyMatch(on -> parts.forGood(part, on.face().id()));
+            return staying.contains(part);
         }
     }
 

@@ -4,6 +4,7 @@ import bucina.core.edit.NutPlateEdits;
 import bucina.core.hold.Holds;
 import bucina.core.log.Logbook;
 import bucina.core.measure.InputException;
+import bucina.core.part.PartStates;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.plan.OwnJob;
@@ -17,6 +18,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Every job of a build, and what comes before what.
@@ -68,6 +71,7 @@ public final class Jobs {
                 build,
                 log,
                 holds.parts(),
+                staying(holds.parts()),
                 NutPlateEdits.plates(build),
                 ToolCrib.of(build, derivation.catalogue()),
                 new HoleSetups(derivation.catalogue(), paces),
@@ -78,6 +82,14 @@ public final class Jobs {
             faces.add(new FaceJobs(around, ref, derivation.face(ref.face().id())));
         }
         return new Demands(around, faces, holds, today).jobs();
+    }
+
+    private static Set<Id.Part> staying(PartStates parts) {
+        return parts.all().stream()
+                .map(Part::id)
+                .filter(p -> parts.lies(p).stream()
+                        .anyMatch(on -> parts.forGood(p, on.face().id())))
+                .collect(Collectors.toSet());
     }
 
     /** The build they were worked out for. */

@@ -5,6 +5,7 @@ import bucina.core.catalogue.TypicalMinutes;
 import bucina.core.log.Labour;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
+import bucina.core.log.Mark;
 import bucina.core.log.Operation;
 import bucina.core.plan.Build;
 import bucina.core.plan.Fastener;
@@ -13,9 +14,11 @@ import bucina.core.plan.Id;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** How long each kind of work takes this builder, from the log; typical until the log knows. */
 final class Paces {
@@ -27,11 +30,18 @@ final class Paces {
     private final Logbook log;
     private final Build build;
     private final boolean anySet;
+    /** Sheets that each hole was marked in. */
+    private final Map<Id.Hole, Map<Operation, Set<Id.Layer>>> worked = new HashMap<>();
 
     Paces(TypicalMinutes typical, Build build, Logbook log) {
         this.typical = typical;
         this.build = build;
         this.log = log;
+        for (Mark mark : log.marks()) {
+            worked.computeIfAbsent(mark.hole(), h -> new EnumMap<>(Operation.class))
+                    .computeIfAbsent(mark.operation(), o -> new HashSet<>())
+                    .add(mark.layer());
+        }
         Map<Operation, List<Double>> byOperation = new EnumMap<>(Operation.class);
         Map<String, List<Double>> byTask = new HashMap<>();
         boolean set = false;
@@ -46,20 +56,33 @@ final class Paces {
         byTask.forEach((task, each) -> tasks.put(task, median(each)));
     }
 
-    private static void learn(
-            Labour labour, Map<Operation, List<Double>> byOperation, Map<String, List<Double>> byTask) {
+    private void learn(Labour labour, Map<Operation, List<Double>> byOperation, Map<String, List<Double>> byTask) {
         switch (labour.what()) {
             case Labour.Holes h
             when h.sweeps().stream().map(Labour.Sweep::operation).distinct().count() == 1 -> {
-                int count = h.sweeps().stream().mapToInt(s -> s.holes().size()).sum();
-                byOperation
-                        .computeIfAbsent(h.sweeps().getFirst().operation(), o -> new ArrayList<>())
-                        .add((double) labour.minutes() / count);
+                Operation operation = h.sweeps().getFirst().operation();
+                int count = h.sweeps().stream()
+                        .flatMap(s -> s.holes().stream())
+                        .mapToInt(hole -> sheets(operation, hole.id()))
+                        .sum();
+                byOperation.computeIfAbsent(operation, o -> new ArrayList<>()).add((double) labour.minutes() / count);
             }
             case Labour.OnPart p ->
                 byTask.computeIfAbsent(p.task(), t -> new ArrayList<>()).add((double) labour.minutes());
             default -> {}
         }
+    }
+
+    /** In how many sheets a hole was worked so: drilling goes through all at once. */
+    private int sheets(Operation operation, Id.Hole hole) {
+        boolean each = Op.of(operation).filter(op -> !op.throughStack()).isPresent();
+        return each
+                ? Math.max(
+                        1,
+                        worked.getOrDefault(hole, Map.of())
+                                .getOrDefault(operation, Set.of())
+                                .size())
+                : 1;
     }
 
     private static double median(List<Double> of) {

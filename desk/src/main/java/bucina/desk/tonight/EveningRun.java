@@ -22,10 +22,11 @@ import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 
@@ -42,7 +43,7 @@ final class EveningRun extends BorderPane implements AutoCloseable {
     private final Evening evening;
     private final Runnable back;
     private final VBox words = new VBox(12);
-    private final HBox targets = new HBox(14);
+    private final FlowPane targets = new FlowPane(14, 10);
     private final Label said = Ui.wrapped("", "bench-next");
     private final TextField typed = new TextField();
     private final Label clock = Ui.kept("", "bench-mid");
@@ -78,7 +79,11 @@ final class EveningRun extends BorderPane implements AutoCloseable {
         typed.setId("evening-typed");
         typed.getStyleClass().add("bench-field");
         typed.setOnAction(e -> next());
-        setCenter(words);
+        // In the largest text the words scroll; what is pressed stays where it is.
+        ScrollPane pane = Ui.scroll(words);
+        pane.getStyleClass().add("bench-words");
+        pane.setMinHeight(0);
+        setCenter(pane);
         setBottom(targets);
         addEventHandler(KeyEvent.KEY_PRESSED, this::key);
         Timeline tick = new Timeline(new KeyFrame(Duration.seconds(5), e -> tick()));
@@ -260,7 +265,7 @@ final class EveningRun extends BorderPane implements AutoCloseable {
                             target("Went wrong", "W", this::wrong, "evening-wrong"),
                             target("Pause", "P", this::pause, "evening-pause"));
         }
-        targets.getChildren().addAll(Ui.spring(), target("Plan", "Esc", back, "evening-back"));
+        targets.getChildren().add(target("Plan", "Esc", back, "evening-back"));
         targets.setAccessibleText(now.words());
     }
 

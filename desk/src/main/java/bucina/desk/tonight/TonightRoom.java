@@ -8,6 +8,7 @@ import bucina.core.log.Labour;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Work;
 import bucina.core.order.OrderOfWork;
+import bucina.core.order.Ring;
 import bucina.core.plan.Assembly;
 import bucina.core.plan.Id;
 import bucina.core.reach.ToolCrib;
@@ -22,6 +23,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -57,6 +59,7 @@ public final class TonightRoom extends ShownPane {
     private final Label where = Ui.wrapped("", "soft");
     private final Label length = Ui.label("", "bench-title");
     private final Label sums = Ui.wrapped("", "soft");
+    private final Label rings = Ui.wrapped("", "stop-text");
     private final CheckBox helper = new CheckBox("somebody helps");
     private final ComboBox<Optional<Assembly>> assembly = new ComboBox<>();
     private final ComboBox<Show> show = new ComboBox<>();
@@ -82,7 +85,8 @@ public final class TonightRoom extends ShownPane {
         getStyleClass().add("tonight-room");
         begin = Ui.button("Begin", "Enter", this::begin, "primary");
         begin.setId("evening-begin");
-        begin.setDisable(desk.session().readOnly());
+        // Until it is worked out there is nothing to begin.
+        begin.setDisable(true);
         layPlan();
         ties.on(evening.plannedProperty(), this::fill);
         ties.on(desk.session().snapshotProperty(), () -> {
@@ -155,7 +159,8 @@ public final class TonightRoom extends ShownPane {
         FlowPane line =
                 new FlowPane(14, 6, Ui.label("Tonight", "room-title"), hours, helper, assembly, show, begin, card());
         line.setAlignment(Pos.CENTER_LEFT);
-        return new VBox(4, line, where, sums);
+        Ui.shown(rings, false);
+        return new VBox(4, line, where, sums, rings);
     }
 
     private Button card() {
@@ -170,7 +175,9 @@ public final class TonightRoom extends ShownPane {
                 Ui.label("All open work", "strong"),
                 Ui.button("this week", "", () -> window(400), "quiet", "slim"),
                 Ui.button("this month", "", () -> window(2000), "quiet", "slim"),
-                Ui.button("to the last rivet", "", () -> window(Double.MAX_VALUE), "quiet", "slim"));
+                Ui.button("to the last rivet", "", () -> window(Double.MAX_VALUE), "quiet", "slim"),
+                Ui.spring(),
+                Ui.label("copper: something is changed first; green: a good place to stop; hatched: waits", "soft"));
         line.setAlignment(Pos.CENTER_LEFT);
         return line;
     }
@@ -230,6 +237,8 @@ public final class TonightRoom extends ShownPane {
         list.getSelectionModel()
                 .clearAndSelect(Math.min(at, Math.max(0, list.getItems().size() - 1)));
         layOut.show(planned, palette);
+        rings.setText(planned.order().rings().stream().map(Ring::sentence).collect(Collectors.joining(" ")));
+        Ui.shown(rings, !planned.order().rings().isEmpty());
         double minutes = evening.hours() * 60;
         band.show(planned.order().steps(), minutes, window, palette);
         begin.setDisable(desk.session().readOnly() || tonight.stints().isEmpty());

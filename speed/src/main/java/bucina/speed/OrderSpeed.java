@@ -1,0 +1,76 @@
+package bucina.speed;
+
+import bucina.core.catalogue.Catalogue;
+import bucina.core.catalogue.CatalogueReader;
+import bucina.core.demo.Dunlin;
+import bucina.core.evening.Tonight;
+import bucina.core.hold.Holds;
+import bucina.core.job.Jobs;
+import bucina.core.log.Logbook;
+import bucina.core.order.OrderOfWork;
+import bucina.core.plan.Build;
+import bucina.core.plan.Standing;
+import bucina.core.stack.Derivation;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.Locale;
+
+/** Jobs, order and evening of a whole aircraft, and how much is lost beside the bound and the order as drawn. */
+public final class OrderSpeed {
+
+    private static final int RUNS = 9;
+    private static final LocalDate TODAY = LocalDate.parse("2026-11-28");
+
+    private OrderSpeed() {}
+
+    public static void main(String[] args) {
+        Catalogue catalogue = CatalogueReader.shipped();
+        show("the stabilator, nothing done", fresh(Dunlin.build(catalogue.rules())), catalogue);
+        show("40 faces of 500 holes", fresh(BigBuild.of(40, 500, catalogue.rules())), catalogue);
+    }
+
+    /** Every part at hand and none on. */
+    private static Build fresh(Build build) {
+        return build.withParts(
+                build.parts().stream().map(p -> p.with(Standing.HERE)).toList(), build.nextId());
+    }
+
+    private static void show(String name, Build build, Catalogue catalogue) {
+        Derivation derivation = Derivation.of(build, catalogue);
+        Holds holds = new Holds(derivation, Logbook.EMPTY);
+        double[][] times = new double[3][RUNS];
+        Jobs jobs = Jobs.of(derivation, Logbook.EMPTY, holds, TODAY);
+        OrderOfWork order = OrderOfWork.of(jobs, j -> true);
+        for (int i = 0; i < RUNS; i++) {
+            long start = System.nanoTime();
+            jobs = Jobs.of(derivation, Logbook.EMPTY, holds, TODAY);
+            long listed = System.nanoTime();
+            order = OrderOfWork.of(jobs, j -> true);
+            long ordered = System.nanoTime();
+            Tonight.of(jobs, order, derivation, Logbook.EMPTY, 2.5, true);
+            times[0][i] = (listed - start) / 1e6;
+            times[1][i] = (ordered - listed) / 1e6;
+            times[2][i] = (System.nanoTime() - ordered) / 1e6;
+        }
+        Arrays.stream(times).forEach(Arrays::sort);
+        System.gc();
+        long used = (Runtime.getRuntime().totalMemory() - Runtime.getRuntime().freeMemory()) / 1_000_000;
+        System.out.printf(
+                Locale.ROOT,
+                "%s: %d parts, %d jobs, %d demands; jobs %.0f ms, order %.0f ms, tonight %.0f ms, %d MB in use%n"
+                        + "  lost %.1f min, bound %.1f (%.2f), as drawn %.1f (%.2f of it)%n",
+                name,
+                build.parts().size(),
+                jobs.size(),
+                jobs.demands(),
+                times[0][RUNS / 2],
+                times[1][RUNS / 2],
+                times[2][RUNS / 2],
+                used,
+                order.lost(),
+                order.bound(),
+                order.lost() / order.bound(),
+                order.asDrawn(),
+                order.lost() / order.asDrawn());
+    }
+}
