@@ -45,6 +45,8 @@ class DeskBordersTest {
                     "bucina.desk.card..",
                     "bucina.desk.papers..",
                     "bucina.desk.rules..",
+                    "bucina.desk.parts..",
+                    "bucina.desk.tonight..",
                     "bucina.desk.sumsroom..")
             .should()
             .dependOnClassesThat()

@@ -17,6 +17,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -49,6 +50,9 @@ final class Demands {
     private final Edges edges = new Edges();
     private final Map<Id.Part, Map<Op, Integer>> moved = new HashMap<>();
     private final Map<Id.Part, Map<String, Integer>> tasks = new HashMap<>();
+    /** Parts with holes that owe primer. */
+    private final Set<Id.Part> primed = new HashSet<>();
+
     private final Map<FaceJobs.Run, Integer> runs = new IdentityHashMap<>();
 
     Demands(FaceJobs.Around around, List<FaceJobs> faces, Holds waits, LocalDate today) {
@@ -97,6 +101,9 @@ final class Demands {
                 for (int i = 0; i < chain.hole().layers().size(); i++) {
                     Id.Part part = chain.hole().layers().get(i).part();
                     for (int step : chain.sheets().get(i)) {
+                        if (step < 0) {
+                            primed.add(part);
+                        }
                         Op op = step >= 0 ? face.runs().get(step).op : Op.TASK;
                         if (step >= 0 && face.runs().get(step).hold.isPresent()) {
                             // For what waits for something else no part goes on or comes off yet.
@@ -134,8 +141,7 @@ final class Demands {
                 own.put(job.word(), place);
             }
         }
-        boolean primes = faces.stream().flatMap(f -> f.chains().stream()).anyMatch(c -> primes(c, part.id()));
-        if (primes && !own.containsKey(PartTask.PRIME.code())) {
+        if (primed.contains(part.id()) && !own.containsKey(PartTask.PRIME.code())) {
             own.put(PartTask.PRIME.code(), add(partJobs.task(part, PartTask.PRIME.code(), false), away));
         }
         tasks.put(part.id(), own);
@@ -150,16 +156,6 @@ final class Demands {
             round.put(Op.ON, add(partJobs.move(part, Op.ON), away));
         }
         moved.put(part.id(), round);
-    }
-
-    private static boolean primes(FaceJobs.Chain chain, Id.Part part) {
-        for (int i = 0; i < chain.sheets().size(); i++) {
-            if (chain.hole().layers().get(i).part().equals(part)
-                    && chain.sheets().get(i).contains(-1)) {
-                return true;
-            }
-        }
-        return false;
     }
 
     private void own(OwnJob own) {

@@ -29,6 +29,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
@@ -170,6 +171,12 @@ public record JobDone(Optional<Map.Entry<Id.Part, Standing>> stands, Addition ad
                 .toList();
     }
 
+    /** What the set-ups of all runs have alike; blank where they differ, so that no gap stands for two. */
+    private static String same(List<Job> jobs, Function<Setup, String> what) {
+        Set<String> all = jobs.stream().map(Job::setup).map(what).collect(Collectors.toSet());
+        return all.size() == 1 ? all.iterator().next() : "";
+    }
+
     private static LogEntry.Draft set(
             List<Job> jobs, List<HoleReading> holes, int count, Derivation derivation, Said said) {
         Job first = jobs.getFirst();
@@ -200,10 +207,10 @@ public record JobDone(Optional<Map.Entry<Id.Part, Standing>> stands, Addition ad
                 said.done,
                 said.minutes,
                 new Work.Setup(
-                        first.setup().tool(),
+                        same(jobs, Setup::tool),
                         solution.choice()
                                 .map(c -> c.squeezerGap())
-                                .filter(g -> !first.setup().setting().isEmpty()),
+                                .filter(g -> !same(jobs, Setup::setting).isEmpty()),
                         Optional.empty()),
                 List.of(),
                 List.of(),

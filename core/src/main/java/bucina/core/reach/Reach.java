@@ -166,7 +166,8 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
         };
     }
 
-    private static Optional<Blocked> block(Tool tool, Length in, Length edge, Near near) {
+    /** Why a tool does not get to a hole; empty if it does. */
+    static Optional<Blocked> block(Tool tool, Length in, Length edge, Near near) {
         if (!in.atMost(tool.throat())) {
             return tooDeep(tool, in);
         }
@@ -205,7 +206,7 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
     }
 
     /** The nearest thing that stands up. */
-    private record Near(Length away, String what) {}
+    record Near(Length away, String what) {}
 
     /** What stands up from the face: flanges at the tangents of parts in place, and what is known to be behind. */
     private record Obstacles(List<Standing> all) {

@@ -56,6 +56,9 @@ public record Ways(List<Tool> tools, Map<Id.Part, List<Tool>> taken) {
     /** Asked hole by hole for one face. Holds what stands up from it, by part. */
     public static final class OnFace {
 
+        /** Nothing stands anywhere near, nm. */
+        private static final double FREE = 1e14;
+
         private final List<Tool> crib;
         private final List<Layer> flanges;
         private final List<Zone> behind;
@@ -100,26 +103,28 @@ public record Ways(List<Tool> tools, Map<Id.Part, List<Tool>> taken) {
             double own = Math.min(
                     zone(at),
                     hole.layers().stream()
-                            .mapToDouble(l -> near.getOrDefault(l.part(), Double.MAX_VALUE))
+                            .mapToDouble(l -> near.getOrDefault(l.part(), FREE))
                             .min()
-                            .orElse(Double.MAX_VALUE));
+                            .orElse(FREE));
             hole.layers().forEach(l -> near.remove(l.part()));
             List<Tool> tools = crib.stream()
                     .filter(t -> work.kinds().contains(t.kind()))
-                    .filter(t ->
-                            Length.nm(in).atMost(t.throat()) && Length.nm(own).atLeast(t.clear()))
-                    .filter(t ->
-                            t.kind() != Tool.Kind.STOP_CAGE || Length.nm(edge).atLeast(t.clear()))
+                    .filter(t -> gets(t, in, edge, own))
                     .toList();
             Map<Id.Part, List<Tool>> taken = new LinkedHashMap<>();
             near.forEach((part, away) -> {
                 List<Tool> gone = new ArrayList<>(tools);
-                gone.removeIf(t -> Length.nm(away).atLeast(t.clear()));
+                gone.removeIf(t -> gets(t, in, edge, away));
                 if (!gone.isEmpty()) {
                     taken.put(part, gone);
                 }
             });
             return new Ways(tools, taken);
+        }
+
+        private static boolean gets(Tool tool, double in, double edge, double near) {
+            return Reach.block(tool, Length.nm(in), Length.nm(edge), new Reach.Near(Length.nm(near), ""))
+                    .isEmpty();
         }
 
         private static boolean into(HoleReading hole, int i, Reach.Work work) {
@@ -148,7 +153,7 @@ public record Ways(List<Tool> tools, Map<Id.Part, List<Tool>> taken) {
         }
 
         private double zone(Point at) {
-            double least = Double.MAX_VALUE;
+            double least = FREE;
             for (Zone zone : behind) {
                 least = Math.min(
                         least,

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import bucina.core.Plans;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
+import bucina.core.demo.Dunlin;
 import bucina.core.edit.PartEdits;
 import bucina.core.hold.Holds;
 import bucina.core.log.Logbook;
@@ -198,5 +199,52 @@ class JobsTest {
         assertThatExceptionOfType(InputException.class)
                 .isThrownBy(() -> new OwnOrder(new Id.Order(1), "off:Rib", "", Optional.empty(), "why"))
                 .withMessageContaining("or a day, such as 2026-12-01");
+    }
+
+    @Test
+    void a_group_without_geometry_is_set_by_its_count() {
+        Derivation derivation = Derivation.of(build(), catalogue);
+        Jobs jobs = jobs(build());
+        assertThat(job(jobs, "set:T-1:-:-").count()).isEqualTo(10);
+        JobDone done = JobDone.of(jobs, "set:T-1:-:-", derivation, Logbook.EMPTY, SAID, Instant.EPOCH);
+        assertThat(done.addition().draft().orElseThrow().work().orElseThrow().count())
+                .isEqualTo(10);
+        Logbook log = Logbook.EMPTY.plus(done.addition().draft().orElseThrow().numbered(1, Instant.EPOCH));
+        Jobs after = Jobs.of(derivation, log, new Holds(derivation, log), LocalDate.parse("2026-11-23"));
+        assertThat(job(after, "set:T-1:-:-").done()).isTrue();
+    }
+
+    /** The demo's row R1 takes one rivet at two gaps: named as a whole, no gap is written down for both. */
+    @Test
+    void one_gap_never_stands_for_two() {
+        Derivation dunlin = Derivation.of(Dunlin.build(catalogue.rules()), catalogue);
+        Jobs jobs = jobs(dunlin.build());
+        int two = 0;
+        for (Job job : jobs.all()) {
+            List<Job> runs = jobs.named(job.id().replaceAll(":\\d+$", "")).stream()
+                    .filter(j -> !j.done())
+                    .toList();
+            boolean differ =
+                    runs.stream().map(j -> j.setup().setting()).distinct().count() > 1;
+            if (job.op() != Op.SET || !differ) {
+                continue;
+            }
+            try {
+                String row = job.id().replaceAll(":\\d+$", "");
+                JobDone done = JobDone.of(jobs, row, dunlin, Logbook.EMPTY, SAID, Instant.EPOCH);
+                assertThat(done.addition()
+                                .draft()
+                                .orElseThrow()
+                                .work()
+                                .orElseThrow()
+                                .setup()
+                                .setting())
+                        .isEmpty();
+                two++;
+            } catch (InputException differentRivets) {
+                assertThat(differentRivets).hasMessageContaining("log it by its runs");
+            }
+        }
+        assertThat(two).isPositive();
     }
 }

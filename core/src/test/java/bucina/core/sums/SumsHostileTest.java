@@ -133,7 +133,7 @@ class SumsHostileTest {
         Random random = new Random(77);
         for (Sum sum : Sums.ALL) {
             List<Ask> asks = sum.asks(BARE);
-            for (int i = 0; i < 70; i++) {
+            for (int i = 0; i < 150; i++) {
                 Map<String, String> typed = new HashMap<>();
                 for (int k = 0; k < 1 + random.nextInt(asks.size()); k++) {
                     Ask ask = asks.get(random.nextInt(asks.size()));
@@ -159,7 +159,7 @@ class SumsHostileTest {
     void figures_near_the_first_ones_are_answered_in_both_units_alike() {
         Random random = new Random(78);
         for (Sum sum : Sums.ALL) {
-            for (int i = 0; i < 30; i++) {
+            for (int i = 0; i < 60; i++) {
                 Map<String, String> typed = new HashMap<>();
                 for (Ask ask : sum.asks(BARE)) {
                     String first = ask.start(Unit.INCH);

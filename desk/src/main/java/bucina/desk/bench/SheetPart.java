@@ -146,10 +146,11 @@ final class SheetPart extends ChangeForm {
         f.add("With diameter", diameter, "sheet-come-size");
         Fields.committing(diameter, t -> reading(() -> come(layer, state.getValue(), t)));
         f.committed(
-                "Not called for",
-                SheetForm.words(layer.holes().uncalled(), desk.unit()),
-                "sheet-uncalled",
-                t -> reading(() -> uncalled(layer, t)));
+                        "Not called for",
+                        SheetForm.words(layer.holes().uncalled(), desk.unit()),
+                        "sheet-uncalled",
+                        t -> reading(() -> uncalled(layer, t)))
+                .setPromptText("3.2, 1.5, .098; x, y and diameter of each");
     }
 
     /** Every row together, then each that goes through a sheet. */

@@ -128,20 +128,15 @@ final class LogAddCommand implements Callable<Integer> {
         try (BuildFile file = common.told(BuildFile.open(log.file()))) {
             OnBuild.Opened opened = log.derived(file);
             List<Photo> pictures = photos.stream().map(PhotoFiles::read).toList();
-            Optional<JobDone> moved = job == null || found ? Optional.empty() : Optional.of(done(opened, said()));
-            moved.flatMap(JobDone::stands)
-                    .ifPresent(s -> file.save(PartEdits.stands(
-                                    opened.build(),
-                                    PartStates.of(opened.derivation(), opened.log()),
-                                    s.getKey(),
-                                    s.getValue())
-                            .checked()));
             LocalDateTime now = LocalDateTime.now(common.top().clock());
+            Optional<JobDone> made = job == null || found ? Optional.empty() : Optional.of(done(opened, said()));
+            Optional<JobDone> moved = made.filter(m -> m.stands().isPresent());
+            moved.ifPresent(m -> move(file, opened, m, now));
             LogEntry entry = file.add(
                             others -> {
                                 OnBuild.Opened is = others.map(log::derived).orElse(opened);
-                                Addition addition = moved.flatMap(
-                                                m -> m.stands().map(s -> m.addition()))
+                                Addition addition = moved.or(() -> others.isEmpty() ? made : Optional.empty())
+                                        .map(JobDone::addition)
                                         .orElseGet(() -> addition(is, pictures, now));
                                 new LogCheck(is.derivation(), is.log())
                                         .accept(addition.draft().orElseThrow(), now);
@@ -154,6 +149,16 @@ final class LogAddCommand implements Callable<Integer> {
             common.answer(Common.object().put("id", entry.id()), List.of(Integer.toString(entry.id())));
             return Cli.FINE;
         }
+    }
+
+    /** Says how a part stands now; nothing is written if the entry would be refused. */
+    private static void move(BuildFile file, OnBuild.Opened opened, JobDone moved, LocalDateTime now) {
+        new LogCheck(opened.derivation(), opened.log())
+                .accept(moved.addition().draft().orElseThrow(), now);
+        var stands = moved.stands().orElseThrow();
+        PartStates states = PartStates.of(opened.derivation(), opened.log());
+        file.save(PartEdits.stands(opened.build(), states, stands.getKey(), stands.getValue())
+                .checked());
     }
 
     private Addition addition(OnBuild.Opened is, List<Photo> pictures, LocalDateTime now) {

@@ -37,6 +37,7 @@ public final class Evening implements AutoCloseable {
     private boolean helper;
     private Optional<Id.Assembly> assembly = Optional.empty();
     private Optional<Instant> started = Optional.empty();
+    private boolean writing;
     private List<Going> going;
 
     /**
@@ -157,13 +158,24 @@ public final class Evening implements AutoCloseable {
                 planned.get().map(p -> p.tonight().stints()).orElse(List.of());
         List<Going> all = new ArrayList<>(
                 stints.stream().map(s -> new Going(s.job().id(), s.count())).toList());
-        // The one picked comes first.
         if (at > 0 && at < all.size()) {
-            all.addFirst(all.remove(at));
+            forward(all, at);
         }
         going = List.copyOf(all);
         started = Optional.empty();
         keep();
+    }
+
+    /** The one picked comes first, after what must come before it. */
+    private void forward(List<Going> all, int at) {
+        Jobs jobs = planned.get().orElseThrow().jobs();
+        int picked = jobs.place(all.get(at).id);
+        List<Going> first = new ArrayList<>(all.subList(0, at).stream()
+                .filter(g -> jobs.comesBefore(jobs.place(g.id), picked).isPresent())
+                .toList());
+        first.add(all.get(at));
+        all.removeAll(first);
+        all.addAll(0, first);
     }
 
     private void keep() {
@@ -242,9 +254,14 @@ public final class Evening implements AutoCloseable {
     public void done(String because, String note, Consumer<LogEntry> then, Consumer<String> refused) {
         Optional<Tonight.Stint> on = now();
         Optional<Planned> from = planned.get();
-        if (on.isEmpty() || from.isEmpty()) {
+        if (on.isEmpty() || from.isEmpty() || writing) {
             return;
         }
+        writing = true;
+        Consumer<String> not = sentence -> {
+            writing = false;
+            refused.accept(sentence);
+        };
         Tonight.Stint stint = on.get();
         JobDone.Said said =
                 new JobDone.Said(desk.prefs().who(), desk.session().now(), minutes(), because.strip(), note.strip());
@@ -253,8 +270,8 @@ public final class Evening implements AutoCloseable {
         desk.session()
                 .aside(
                         () -> done(from.get().jobs(), stint, is, said, instant),
-                        made -> write(stint.job(), made, then, refused),
-                        refused);
+                        made -> write(stint.job(), made, then, not),
+                        not);
     }
 
     private static JobDone done(Jobs jobs, Tonight.Stint stint, Snapshot is, JobDone.Said said, Instant instant) {
@@ -267,6 +284,7 @@ public final class Evening implements AutoCloseable {
 
     private void write(Job job, JobDone made, Consumer<LogEntry> then, Consumer<String> refused) {
         Consumer<LogEntry> next = entry -> {
+            writing = false;
             started = Optional.empty();
             going = going.stream().filter(g -> !g.id.equals(job.id())).toList();
             keep();

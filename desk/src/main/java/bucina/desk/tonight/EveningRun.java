@@ -13,8 +13,10 @@ import bucina.desk.session.Desk;
 import bucina.desk.session.Evening;
 import bucina.desk.sheet.PartMap;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
@@ -24,6 +26,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.FlowPane;
@@ -47,8 +50,12 @@ final class EveningRun extends BorderPane implements AutoCloseable {
     private final Label said = Ui.wrapped("", "bench-next");
     private final TextField typed = new TextField();
     private final Label clock = Ui.kept("", "bench-mid");
+    /** Keys that are down: what changes a record happens once a press. */
+    private final Set<KeyCode> down = EnumSet.noneOf(KeyCode.class);
+
     private Ask ask = Ask.NOTHING;
-    private String because = "";
+    /** What went wrong, while a reason is asked for as well. */
+    private String note = "";
 
     /** What the field is for. */
     private enum Ask {
@@ -78,7 +85,12 @@ final class EveningRun extends BorderPane implements AutoCloseable {
         targets.setAlignment(Pos.CENTER_LEFT);
         typed.setId("evening-typed");
         typed.getStyleClass().add("bench-field");
-        typed.setOnAction(e -> next());
+        typed.setOnAction(e -> {
+            if (down.add(KeyCode.ENTER)) {
+                next();
+            }
+        });
+        addEventFilter(KeyEvent.KEY_RELEASED, e -> down.remove(e.getCode()));
         // In the largest text the words scroll; what is pressed stays where it is.
         ScrollPane pane = Ui.scroll(words);
         pane.getStyleClass().add("bench-words");
@@ -92,7 +104,7 @@ final class EveningRun extends BorderPane implements AutoCloseable {
     }
 
     private void key(KeyEvent e) {
-        if (e.getTarget() == typed) {
+        if (e.getTarget() == typed || !down.add(e.getCode())) {
             return;
         }
         switch (e.getCode()) {
@@ -109,6 +121,19 @@ final class EveningRun extends BorderPane implements AutoCloseable {
     @Override
     public void close() {
         ties.close();
+    }
+
+    /** Comes into view, perhaps by a key that is still down. */
+    void begin(boolean byEnter) {
+        down.clear();
+        if (byEnter) {
+            down.add(KeyCode.ENTER);
+        }
+        asks(Ask.NOTHING);
+        note = "";
+        said.setText("");
+        fill();
+        enter();
     }
 
     /** Takes the keyboard. */
@@ -136,11 +161,11 @@ final class EveningRun extends BorderPane implements AutoCloseable {
                     evening.start();
                 }
             }
-            case BECAUSE -> {
-                because = typed.getText().strip();
+            case BECAUSE -> done(typed.getText());
+            case WRONG -> {
+                note = typed.getText().strip();
                 done("");
             }
-            case WRONG -> done(typed.getText().strip());
             case NOTHING -> {
                 if (evening.running()) {
                     done("");
@@ -155,12 +180,12 @@ final class EveningRun extends BorderPane implements AutoCloseable {
         enter();
     }
 
-    private void done(String note) {
+    private void done(String because) {
         evening.done(
                 because,
                 note,
                 entry -> {
-                    because = "";
+                    note = "";
                     asks(Ask.NOTHING);
                     said.setText("Written down: entry " + entry.id() + ".");
                     evening.ask();
@@ -194,6 +219,7 @@ final class EveningRun extends BorderPane implements AutoCloseable {
 
     /** Shows the job that is on. */
     void fill() {
+        boolean typing = typed.isFocused();
         words.getChildren().clear();
         targets.getChildren().clear();
         List<Tonight.Stint> rest = evening.rest();
@@ -226,6 +252,9 @@ final class EveningRun extends BorderPane implements AutoCloseable {
         tick();
         targets(now);
         setRight(map(now.job()).orElse(null));
+        if (typing && ask != Ask.NOTHING) {
+            typed.requestFocus();
+        }
     }
 
     /** Where it is: the face with the part lit up. */

@@ -11,6 +11,7 @@ import bucina.desk.session.Evening;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -26,6 +27,7 @@ final class OrderBar extends VBox {
     private final Evening evening;
     private final Supplier<Optional<String>> picked;
     private final TextField reason = new TextField();
+    private final Label lost = Ui.wrapped("", "attention-text");
     private final Label said = Ui.wrapped("", "stop-text");
     private final Button take;
 
@@ -55,19 +57,38 @@ final class OrderBar extends VBox {
         HBox line = new HBox(6, reason, later, before, take);
         line.setAlignment(Pos.CENTER_LEFT);
         Ui.shown(said, false);
-        getChildren().addAll(line, said);
+        Ui.shown(lost, false);
+        getChildren().addAll(line, lost, said);
         setDisable(desk.session().readOnly());
     }
 
-    /** Shows what there is to take back for the job picked. */
+    /** Shows what there is to take back: of the job picked, and of names that no job has any more. */
     void fill() {
         Ui.shown(take, !own().isEmpty());
+        List<OwnOrder> gone = all().stream().filter(this::gone).toList();
+        Ui.shown(lost, !gone.isEmpty());
+        lost.setText(gone.stream()
+                .map(o -> "What you said about " + o.job() + (o.before().isEmpty() ? "" : " and " + o.before())
+                        + " holds no more: there is no job of that name.")
+                .collect(Collectors.joining(" ")));
+    }
+
+    private List<OwnOrder> all() {
+        return desk.session().snapshot().build().workshop().orders();
+    }
+
+    private boolean gone(OwnOrder order) {
+        return evening.plannedProperty()
+                .get()
+                .map(Evening.Planned::jobs)
+                .filter(j -> !j.has(order.job()) || !order.before().isEmpty() && !j.has(order.before()))
+                .isPresent();
     }
 
     private List<OwnOrder> own() {
         String job = picked.get().orElse("");
-        return desk.session().snapshot().build().workshop().orders().stream()
-                .filter(o -> o.job().equals(job) || o.before().equals(job))
+        return all().stream()
+                .filter(o -> o.job().equals(job) || o.before().equals(job) || gone(o))
                 .toList();
     }
 

@@ -18,6 +18,7 @@ import bucina.desk.look.Ui;
 import bucina.desk.look.Worded;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Evening;
+import bucina.desk.session.EveningCard;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
@@ -83,7 +84,7 @@ public final class TonightRoom extends ShownPane {
         run = new EveningRun(desk, evening, this::planAgain);
         ties.keep(run::close);
         getStyleClass().add("tonight-room");
-        begin = Ui.button("Begin", "Enter", this::begin, "primary");
+        begin = Ui.button("Begin", "Enter", () -> begin(false), "primary");
         begin.setId("evening-begin");
         // Until it is worked out there is nothing to begin.
         begin.setDisable(true);
@@ -118,7 +119,7 @@ public final class TonightRoom extends ShownPane {
                 line(0).ifPresent(job -> line(-1).ifPresent(other -> orders.before(job, other)));
                 e.consume();
             } else if (e.getCode() == KeyCode.ENTER && !begin.isDisabled()) {
-                begin();
+                begin(true);
                 e.consume();
             }
         });
@@ -236,6 +237,7 @@ public final class TonightRoom extends ShownPane {
         list.getItems().setAll(lines(planned));
         list.getSelectionModel()
                 .clearAndSelect(Math.min(at, Math.max(0, list.getItems().size() - 1)));
+        orders.fill();
         layOut.show(planned, palette);
         rings.setText(planned.order().rings().stream().map(Ring::sentence).collect(Collectors.joining(" ")));
         Ui.shown(rings, !planned.order().rings().isEmpty());
@@ -332,16 +334,15 @@ public final class TonightRoom extends ShownPane {
 
     // ---- under way
 
-    private void begin() {
+    private void begin(boolean byEnter) {
         if (!evening.underWay()) {
             int at = show.getValue() == Show.TONIGHT
                     ? Math.max(0, list.getSelectionModel().getSelectedIndex())
                     : 0;
             evening.begin(at);
         }
-        run.fill();
         setCenter(run);
-        run.enter();
+        run.begin(byEnter);
     }
 
     /** Goes back from the job that is on to the plan; true if it did. */

@@ -72,10 +72,10 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
 
-/** What is put away is gone: everything shown is opened and closed fifteen times, and nothing of it stays in memory. */
+/** What is put away is gone: everything shown is opened and closed thirty times, and nothing of it stays in memory. */
 class LifetimeTest extends OnWindow {
 
-    private static final int TIMES = 15;
+    private static final int TIMES = 30;
     /** Opened and closed with {@link BenchSide}. */
     private static final String PANEL = BenchSide.class.getPackageName() + ".StagePanel";
 

@@ -2,18 +2,25 @@ package bucina.desk.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import bucina.core.evening.Tonight;
 import bucina.core.job.Jobs;
 import bucina.core.log.Labour;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
+import bucina.core.plan.Id;
+import bucina.core.plan.OwnOrder;
 import bucina.desk.session.Evening;
 import bucina.store.file.BuildFile;
 import java.io.IOException;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
@@ -203,6 +210,76 @@ class TonightTest extends OnWindow {
         settle(robot);
         assertThat(says(robot, "comes first, rule P")).isTrue();
         assertThat(session.snapshot().build().workshop().orders()).isEmpty();
+    }
+
+    @Test
+    void a_key_that_is_held_begins_an_evening_and_writes_nothing(FxRobot robot) throws Exception {
+        desk.prefs().keep("who", "M. Oake");
+        tonight(robot);
+        int before = log().entries().size();
+        robot.interact(() -> held(robot.lookup("#evening-list").query(), 1));
+        robot.interact(() -> held(robot.lookup("#evening-run").query(), 8));
+        settle(robot);
+        assertThat(log().entries()).hasSize(before);
+        assertThat(says(robot, "Before you begin: is it this one?")).isTrue();
+        robot.interact(() -> robot.lookup("#evening-run")
+                .query()
+                .fireEvent(new KeyEvent(KeyEvent.KEY_RELEASED, "", "", KeyCode.ENTER, false, false, false, false)));
+        robot.interact(() -> held(robot.lookup("#evening-run").query(), 8));
+        settle(robot);
+        assertThat(robot.lookup("#evening-pause").tryQuery()).isPresent();
+        assertThat(log().entries()).hasSize(before);
+    }
+
+    private static void held(Node node, int times) {
+        for (int i = 0; i < times; i++) {
+            node.fireEvent(new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.ENTER, false, false, false, false));
+        }
+    }
+
+    @Test
+    void a_job_picked_out_of_its_turn_comes_after_what_must_come_before_it(FxRobot robot) throws Exception {
+        var evening = new Evening(desk);
+        robot.interact(() -> evening.wish(20, true, Optional.empty()));
+        until(() -> evening.plannedProperty().get().isPresent());
+        robot.interact(() -> {
+            Jobs jobs = evening.plannedProperty().get().orElseThrow().jobs();
+            List<Tonight.Stint> stints =
+                    evening.plannedProperty().get().orElseThrow().tonight().stints();
+            int last = stints.size() - 1;
+            while (jobs.demands(jobs.place(stints.get(last).job().id())).isEmpty()) {
+                last--;
+            }
+            evening.begin(last);
+            List<String> order = evening.rest().stream().map(s -> s.job().id()).toList();
+            int picked = order.indexOf(stints.get(last).job().id());
+            assertThat(picked).isPositive().isLessThan(last);
+            assertThat(order.subList(0, picked))
+                    .allSatisfy(id -> assertThat(jobs.comesBefore(jobs.place(id), jobs.place(order.get(picked))))
+                            .isPresent());
+        });
+        evening.close();
+    }
+
+    @Test
+    void a_wish_about_a_job_that_is_gone_is_told(FxRobot robot) throws Exception {
+        robot.interact(() -> session.plan(
+                "a wish",
+                b -> b.withWorkshop(
+                        b.workshop()
+                                .with(new OwnOrder(
+                                        new Id.Order(b.nextId()),
+                                        "off:Old name",
+                                        "off:Upper skin",
+                                        Optional.empty(),
+                                        "so")),
+                        b.nextId() + 1),
+                () -> {},
+                s -> {}));
+        tonight(robot);
+        until(robot, "What you said about off:Old name and off:Upper skin holds no more");
+        robot.interact(() -> robot.lookup("#order-back").queryAs(Button.class).fire());
+        until(() -> session.snapshot().build().workshop().orders().isEmpty());
     }
 
     private static String id(Object line) {

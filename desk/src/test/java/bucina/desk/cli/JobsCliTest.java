@@ -79,13 +79,7 @@ class JobsCliTest extends OnCommandLine {
         assertThat(job("deburr:US-4:R8:Nose rib 5").at("/done").asBoolean()).isTrue();
         assertThat(line("log FILE add --job 'off:Upper skin' --who M --at 2026-11-22T19:40 --minutes 9"))
                 .isZero();
-        assertThat(line("parts FILE --json")).isZero();
-        boolean off = false;
-        for (JsonNode part : json().at("/parts")) {
-            off |= part.at("/name").asText().equals("Upper skin")
-                    && part.at("/standing").asText().equals("off");
-        }
-        assertThat(off).isTrue();
+        assertThat(standing("Upper skin")).isEqualTo("off");
         assertThat(line("log FILE add --job 'off:Nobody' --who M --at 2026-11-22T19:40 --minutes 9"))
                 .isEqualTo(2);
         assertThat(err).contains("there is no job \"off:Nobody\"");
@@ -135,5 +129,15 @@ class JobsCliTest extends OnCommandLine {
         assertThat(json().at("/undo").asText()).isEqualTo("yes");
         assertThat(line("slip FILE --hole 'Upper skin R99.1'")).isEqualTo(2);
         assertThat(err).contains("no hole \"R99.1\"");
+    }
+
+    private String standing(String name) {
+        assertThat(line("parts FILE --json")).isZero();
+        for (JsonNode part : json().at("/parts")) {
+            if (part.at("/name").asText().equals(name)) {
+                return part.at("/standing").asText();
+            }
+        }
+        throw new AssertionError("no part " + name);
     }
 }

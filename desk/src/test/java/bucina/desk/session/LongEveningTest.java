@@ -199,7 +199,7 @@ class LongEveningTest extends OnDesk {
         Random random = new Random(seed);
         List<Stand> stands = new ArrayList<>(List.of(stand()));
         int done = 0;
-        for (int i = 0; i < 30; i++) {
+        for (int i = 0; i < 60; i++) {
             int before = refused.size();
             Build was = session.snapshot().build();
             act(random);
@@ -215,7 +215,7 @@ class LongEveningTest extends OnDesk {
                 onDisk();
             }
         }
-        assertThat(done).isGreaterThan(17);
+        assertThat(done).isGreaterThan(35);
         while (session.history().undoWords().isPresent()) {
             session.history().undo(refused::add);
         }
@@ -244,7 +244,7 @@ class LongEveningTest extends OnDesk {
         Random random = new Random(9);
         List<Stand> path = new ArrayList<>(List.of(stand()));
         int at = 0;
-        for (int i = 0; i < 60; i++) {
+        for (int i = 0; i < 120; i++) {
             int way = random.nextInt(3);
             if (way == 0 && at > 0) {
                 session.history().undo(refused::add);
