@@ -54,6 +54,10 @@ public final class Poses {
         });
         CardPoses.cards(desk, window, scene, poses);
         poses.put("drilling", () -> drilling(desk));
+        poses.put("bolts", () -> {
+            desk.stageProperty().set(Stage.STUDY);
+            pick(desk, "Main spar web", "R12", 1);
+        });
         poses.put("dragged-edge", () -> draggedEdge(desk, window));
         lookPoses(poses, window, desk, scene);
         return poses;
@@ -252,6 +256,7 @@ public final class Poses {
     static Map<String, Runnable> locker(Desk desk, DeskWindow window, Scene scene) {
         Map<String, Runnable> poses = new LinkedHashMap<>();
         poses.put("locker", () -> pick(desk, "Locker floor", "R2", 5));
+        poses.put("buried", () -> pick(desk, "Belly skin lap", "R1", 4));
         poses.put("to-apart", window.cards()::apart);
         poses.put("apart", () -> CardPoses.apart(scene));
         return poses;

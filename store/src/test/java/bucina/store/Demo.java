@@ -19,9 +19,16 @@ public final class Demo {
 
     public static final Photo PHOTO = Photo.of("image/png", "not really a picture".getBytes(StandardCharsets.UTF_8));
 
+    /** Nothing in it changes: made once for all tests of a process. */
+    private static final Document DOCUMENT = made();
+
     private Demo() {}
 
     public static Document document() {
+        return DOCUMENT;
+    }
+
+    private static Document made() {
         var catalogue = CatalogueReader.shipped();
         Build build = Dunlin.build(catalogue.rules());
         return new Document(build, DunlinHistory.of(Derivation.of(build, catalogue)), List.of(PHOTO));

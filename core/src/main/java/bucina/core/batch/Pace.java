@@ -75,6 +75,7 @@ public record Pace(double fast, double usual, double slow, int count, String of)
             case Fastener.SolidRivet r -> "solid rivets";
             case Fastener.PulledRivet r -> "pulled rivets";
             case Fastener.Hardware h -> "bolts and screws";
+            case Fastener.RivetNut n -> "rivet nuts";
         };
     }
 

@@ -29,12 +29,18 @@ public record Callout(Optional<Integer> count, Fastener fastener, String text) {
     private static final Pattern PULLED =
             Pattern.compile("(?:ISO)?\\s*(15977|15978)(?:\\s*(SS|STAINLESS|A2))?[ -]+(\\d(?:\\.\\d{1,2})?)"
                     + "(?:\\s*[X×]\\s*(\\d{1,2}(?:\\.\\d)?))?(?:\\s*MM)?(?:\\s+(SS|STAINLESS|A2))?");
-    private static final Pattern BOLT = Pattern.compile("AN\\s*([345])(H?)-(\\d{1,2})(A?)");
+    private static final Pattern BOLT = Pattern.compile("AN\\s*([345])(H?)(?:-(\\d{1,2})(A?))?");
+    /** A rivet nut with its maker's figures, all in mm. */
+    private static final Pattern RIVET_NUT =
+            Pattern.compile("RIVET NUT ([A-Z0-9/#-]{2,8}),? BODY (N),? HOLE (N),? GRIP (N)-(N),? STROKE (N)(?: MM)?"
+                    .replace("N)", "\\d{1,3}(?:\\.\\d{1,3})?)"));
+
     private static final Pattern SCREW = Pattern.compile("MS27039-(0[68]|1-?)(\\d{2})");
     private static final Pattern FAMILY =
             Pattern.compile("(?:MS20|MS 20|AN|NAS|MS)?[ -]?(470|426|1097)[ -]?([A-Z]{1,2})[ -]?(\\d{1,2})");
     private static final String EXAMPLE =
-            "write it like 18× MS20426AD3-4, AN470AD4-5 (9X), 24× ISO 15977 3.2 × 8 or 6× AN4-6A";
+            "write it like 18× MS20426AD3-4, AN470AD4-5 (9X), 24× ISO 15977 3.2 × 8, 6× AN4-6A or, with the "
+                    + "length from the stack, 6× AN4";
 
     /**
      * Reads a callout as people write it, the count before or behind.
@@ -99,7 +105,24 @@ public record Callout(Optional<Integer> count, Fastener fastener, String text) {
     private record Named(Fastener fastener, String code) {}
 
     private static Optional<Named> named(String text) {
-        return solid(text).or(() -> pulled(text)).or(() -> hardware(text));
+        return solid(text).or(() -> pulled(text)).or(() -> hardware(text)).or(() -> rivetNut(text));
+    }
+
+    private static Optional<Named> rivetNut(String text) {
+        Matcher m = RIVET_NUT.matcher(text);
+        if (!m.matches()) {
+            return Optional.empty();
+        }
+        Fastener.RivetNut nut = new Fastener.RivetNut(
+                "rivet nut " + m.group(1), m.group(1), mm(m, 2), mm(m, 3), mm(m, 4), mm(m, 5), mm(m, 6));
+        return Optional.of(new Named(
+                nut,
+                "rivet nut %s, body %s, hole %s, grip %s-%s, stroke %s mm"
+                        .formatted(m.group(1), m.group(2), m.group(3), m.group(4), m.group(5), m.group(6))));
+    }
+
+    private static Length mm(Matcher m, int group) {
+        return Length.mm(Double.parseDouble(m.group(group)));
     }
 
     private static Optional<Named> solid(String text) {
@@ -163,7 +186,8 @@ public record Callout(Optional<Integer> count, Fastener fastener, String text) {
                         case "4" -> Length.in(.25);
                         default -> Length.in(.3125);
                     };
-            String code = "AN" + bolt.group(1) + bolt.group(2) + "-" + bolt.group(3) + bolt.group(4);
+            String dash = bolt.group(3) == null ? "" : "-" + bolt.group(3) + bolt.group(4);
+            String code = "AN" + bolt.group(1) + bolt.group(2) + dash;
             return Optional.of(new Named(new Fastener.Hardware(code, shank, shank, false), code));
         }
         return screw(text);

@@ -9,6 +9,7 @@ import bucina.core.material.Material;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Assembly;
+import bucina.core.plan.Bay;
 import bucina.core.plan.Build;
 import bucina.core.plan.Deviation;
 import bucina.core.plan.Face;
@@ -87,14 +88,23 @@ public final class Locker {
         Build build =
                 new Build("Dunlin belly locker", "Dunlin", rules, next, parts, List.of(assembly), stock()).checked();
         Build asked = Queries.kept(build, LocalDate.of(2026, 11, 9));
-        Id.Part hat = parts.stream()
-                .filter(p -> p.name().equals("Floor stiffener"))
+        KeptSum profile = profile(asked, named("Floor stiffener"));
+        Bay bay = new Bay(
+                new Id.Bay(asked.nextId() + 1),
+                "Lap bay",
+                List.of(named("Closing sheet")),
+                Set.of(named("Belly stringers")),
+                "the stringers are reached from behind until the closing sheet is in");
+        return asked.withWorkshop(Workshop.NONE.with(profile).with(bay), asked.nextId() + 2)
+                .checked();
+    }
+
+    private Id.Part named(String name) {
+        return parts.stream()
+                .filter(p -> p.name().equals(name))
                 .findFirst()
                 .orElseThrow()
                 .id();
-        KeptSum profile = profile(asked, hat);
-        return asked.withWorkshop(Workshop.NONE.with(profile), asked.nextId() + 1)
-                .checked();
     }
 
     private static KeptSum profile(Build asked, Id.Part hat) {

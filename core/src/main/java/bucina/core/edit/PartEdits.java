@@ -3,6 +3,7 @@ package bucina.core.edit;
 import bucina.core.measure.InputException;
 import bucina.core.part.PartStates;
 import bucina.core.plan.Assembly;
+import bucina.core.plan.Bay;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
 import bucina.core.plan.Id;
@@ -212,6 +213,11 @@ public final class PartEdits {
                                 .distinct()
                                 .toList(),
                         job.notes()));
+            }
+        }
+        for (Bay bay : shop.bays()) {
+            if (bay.parts().contains(second)) {
+                next = next.with(bay.renamed(second, first));
             }
         }
         Optional<IndexMark> mark = shop.mark(second);

@@ -4,6 +4,7 @@ import bucina.core.cleco.ClecoSize;
 import bucina.core.job.Job;
 import bucina.core.job.Op;
 import bucina.core.plan.Id;
+import bucina.core.stack.Bolted;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.HoleReading;
 import bucina.core.stack.Solution;
@@ -14,6 +15,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 
 /**
  * What to lay out before the first job.
@@ -23,7 +25,7 @@ import java.util.TreeSet;
  * @param drills     by name
  * @param fasteners  by designation, one for each hole that is set
  * @param clecos     by size, for the parts that go on
- * @param hardware   the rest: nut plates and what is cut first, with how many
+ * @param hardware   the rest: nuts, washers and what is cut first, with how many
  */
 public record LayOut(
         List<String> tools,
@@ -74,10 +76,19 @@ public record LayOut(
         }
         for (HoleReading hole : stint.holes()) {
             fasteners.merge(hole.solution().designation().orElse("none"), 1, Integer::sum);
+            hole.solution().bolt().ifPresent(b -> bolt(b, hardware));
             if (hole.solution().cut()) {
                 hardware.merge("rivet cutter: cut to " + hole.solution().dash(), 1, Integer::sum);
             }
         }
+    }
+
+    private static void bolt(Bolted bolt, Map<String, Integer> hardware) {
+        bolt.nut().ifPresent(n -> hardware.merge("nut " + n.name() + " " + n.thread(), 1, Integer::sum));
+        bolt.fit()
+                .ifPresent(f -> Stream.concat(f.underHead().stream(), f.underNut().stream())
+                        .forEach(w -> hardware.merge(
+                                "washer " + w.name() + " for " + bolt.thread().name(), 1, Integer::sum)));
     }
 
     /** A fourth of the part's open holes, by the size of cleco that fits. */

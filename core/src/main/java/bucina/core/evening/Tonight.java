@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /*
@@ -86,6 +87,14 @@ public record Tonight(
             return count < job.count();
         }
 
+        /** Its holes, first to last: {@code R1.1 to R1.14}; empty for work on a part. */
+        public Optional<String> range() {
+            return holes.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(holes.getFirst().label()
+                            + (holes.size() == 1 ? "" : " to " + holes.getLast().label()));
+        }
+
         /** What is done, in few words. */
         public String words() {
             return cut()
@@ -123,7 +132,7 @@ public record Tonight(
                 LayOut.of(stints, derivation),
                 stops(stints),
                 stints.stream()
-                        .filter(s -> waits(s.job()))
+                        .filter(s -> waits(s.job()) || s.job().wet())
                         .map(s -> s.words() + ": once it is mixed, all of it is used")
                         .toList(),
                 choosing.alone,
@@ -174,6 +183,11 @@ public record Tonight(
 
         private void take(Job job, int place) {
             double lost = bench.before(job);
+            if (job.wet() && lost + batch(place) > left + 1e-9) {
+                // Sealant that is mixed is used up: what does not fit as a whole is not begun.
+                drop(place);
+                return;
+            }
             double all = lost + (job.op().move() ? 0 : job.minutes().mid());
             if (all <= left + 1e-9) {
                 left -= all;
@@ -195,6 +209,15 @@ public record Tonight(
                 taken.add(job);
                 cutTo = fit;
             }
+        }
+
+        /** Minutes from a job to the end of its batch of sealant. */
+        private double batch(int place) {
+            double minutes = 0;
+            for (int job = place; job >= 0; job = jobs.then(job)) {
+                minutes += jobs.job(job).minutes().mid();
+            }
+            return minutes;
         }
 
         /** Leaves a job out, and with it all that comes after it. */

@@ -52,15 +52,45 @@ public final class Explain {
         } else if (solution.blind().isPresent()) {
             pulled(solution, solution.blind().get(), numbers);
         } else if (solution.fastener() instanceof Fastener.Hardware h) {
-            hardware(numbers, h);
+            hardware(numbers, h, solution);
+        } else if (solution.fastener() instanceof Fastener.RivetNut n) {
+            rivetNut(numbers, n, solution);
         }
         numbers.add(hole(solution));
         return numbers;
     }
 
-    private static void hardware(List<Why> numbers, Fastener.Hardware h) {
+    private void hardware(List<Why> numbers, Fastener.Hardware h, Solution solution) {
+        if (solution.bolt().isEmpty()) {
+            numbers.add(new Why(
+                    "Use",
+                    h.name(),
+                    "",
+                    "",
+                    "the drawing's callout",
+                    "Length and washers are as the drawing gives them."));
+            return;
+        }
+        numbers.addAll(new ExplainBolt(unit).of(h, solution, solution.bolt().get()));
+    }
+
+    private void rivetNut(List<Why> numbers, Fastener.RivetNut nut, Solution solution) {
         numbers.add(new Why(
-                "Use", h.name(), "", "", "the drawing's callout", "Length and washers are as the drawing gives them."));
+                "Use",
+                nut.name(),
+                "G from least to most",
+                "G = " + figure(solution.grip()) + ", " + figure(nut.least()) + " to " + figure(nut.most()),
+                "maker's grip range",
+                nut.holds(solution.grip())
+                        ? "A drop of thread lock keeps it from turning."
+                        : "The stack is outside its grip range: it spins, or does not clamp."));
+        numbers.add(new Why(
+                "Stroke",
+                show(nut.stroke()),
+                "",
+                "",
+                "maker's figure",
+                "Set the tool to it and try it on a coupon of the same stack."));
     }
 
     private Why grip(Solution solution, List<String> names) {

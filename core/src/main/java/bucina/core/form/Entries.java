@@ -7,7 +7,9 @@ import bucina.core.measure.Length;
 import bucina.core.measure.LengthFormat;
 import bucina.core.measure.LengthParser;
 import bucina.core.measure.Unit;
+import bucina.core.part.PartStates;
 import bucina.core.plan.Hole;
+import bucina.core.plan.Part;
 import bucina.core.plan.Row;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -15,6 +17,7 @@ import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /** Reads what people type into a log entry, at the bench and on the command line. */
@@ -78,6 +81,22 @@ public final class Entries {
                     .append(LengthFormat.reading(reading, unit));
         }
         return all.toString();
+    }
+
+    /**
+     * Parts as people write them, with commas; none for nothing written.
+     *
+     * @throws InputException if one is not in the build
+     */
+    public static List<Part> parts(String names, PartStates states) {
+        return Arrays.stream(names.split(",", -1))
+                .map(String::strip)
+                .filter(s -> !s.isEmpty())
+                .map(s -> states.named(s)
+                        .orElseThrow(() -> new InputException("there is no part \"" + s
+                                + "\": write names or numbers with commas, as the parts list has them")))
+                .distinct()
+                .toList();
     }
 
     /** The holes of a row named by labels: {@code 1-40}, {@code 1,3,5-9}. */

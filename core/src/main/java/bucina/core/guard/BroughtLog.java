@@ -102,6 +102,9 @@ public final class BroughtLog {
         Task task = new Task(mark.operation(), mark.side(), Optional.of(mark.layer()));
         for (Build.FaceRef ref : derivation.build().faces()) {
             Optional<HoleReading> hole = derivation.face(ref.face().id()).of(mark.hole());
+            if (hole.isPresent() && mark.operation().afterSet()) {
+                return bolt(guards(ref), task, hole.get());
+            }
             if (hole.isPresent()) {
                 return log.state(hole.get().hole(), hole.get().layers()).set()
                         ? Optional.empty()
@@ -109,6 +112,14 @@ public final class BroughtLog {
             }
         }
         return Optional.empty();
+    }
+
+    /** A bolt that came out again since is not asked for: what was done to it went with it. */
+    private Optional<String> bolt(Guards guards, Task task, HoleReading hole) {
+        boolean out = !log.state(hole.hole(), hole.layers()).set()
+                && log.entries().stream()
+                        .anyMatch(e -> Logbook.covered(e).contains(hole.hole().id()));
+        return out ? Optional.empty() : guards.bolt(task.operation(), hole);
     }
 
     private Guards guards(Build.FaceRef ref) {
@@ -131,6 +142,7 @@ public final class BroughtLog {
                 }
             }
         }
-        return Optional.empty();
+        return new Bays(derivation, log, holds.parts())
+                .leftOpen(work.holes().stream().map(Work.LoggedHole::id).collect(Collectors.toSet()));
     }
 }

@@ -49,6 +49,9 @@ public final class Guards {
 
     /** Why a hole must not get what a task does; empty if it may. Names the hole, the sheet and what is missing. */
     public Optional<String> marking(Task task, HoleReading hole, Unit unit) {
+        if (task.operation().afterSet()) {
+            return bolt(task.operation(), hole);
+        }
         if (log.state(hole.hole(), hole.layers()).set()) {
             return Optional.of(hole.label() + " has its fastener in: nothing is done to the hole behind it");
         }
@@ -65,7 +68,9 @@ public final class Guards {
         boolean off =
                 switch (task.operation()) {
                     case DEBURRED, DIMPLED, COUNTERSUNK, PRIMED -> true;
-                    case PILOT, CLECOED, MATCH_DRILLED, FINAL_SIZE, CLEARED -> false;
+                    case PILOT, CLECOED, MATCH_DRILLED, FINAL_SIZE, REAMED, CLEARED, TEMPORARY, TORQUED, STRIPED ->
+                        false;
+                    case WIRED, PINNED -> false;
                 };
         if (!off) {
             return Optional.empty();
@@ -108,9 +113,27 @@ public final class Guards {
                 + (more == 0 ? "" : "; " + more + " more " + (more == 1 ? "hole is" : "holes are") + " not ready");
     }
 
+    /** A bolt is torqued once it is in, then striped, then wired or pinned. */
+    Optional<String> bolt(Operation operation, HoleReading hole) {
+        if (!log.state(hole.hole(), hole.layers()).set()) {
+            return Optional.of(hole.label() + " has no bolt in: it is set before it is " + operation.code());
+        }
+        List<Operation> steps = hole.solution().afterSet();
+        if (!steps.contains(operation)) {
+            return Optional.of(
+                    hole.label() + " takes " + hole.solution().called() + ", which is not " + operation.code());
+        }
+        List<Operation> open = Owed.openAfterSet(hole, log);
+        return open.stream()
+                .filter(o -> steps.indexOf(o) < steps.indexOf(operation))
+                .findFirst()
+                .map(o -> hole.label() + " is not " + o.code() + ", which comes before " + operation.code());
+    }
+
     private Optional<String> drilling(Operation operation, HoleReading hole, Unit unit) {
         if (operation != Operation.FINAL_SIZE
                 && operation != Operation.MATCH_DRILLED
+                && operation != Operation.REAMED
                 && operation != Operation.CLEARED) {
             return Optional.empty();
         }

@@ -1,5 +1,6 @@
 package bucina.core.guard;
 
+import bucina.core.bulletin.Reviews;
 import bucina.core.callout.Queries;
 import bucina.core.hold.Holds;
 import bucina.core.log.Deed;
@@ -78,6 +79,7 @@ public final class LogCheck {
                 .ifPresent(l -> new LabourCheck(
                                 derivation.build(), log, draft.corrects().flatMap(log::entry))
                         .accept((Labour) l));
+        draft.deed().filter(Labour.class::isInstance).ifPresent(l -> new TorqueCheck(derivation).accept((Labour) l));
         draft.work().ifPresent(work -> {
             Owner ref = owner(work);
             holes(work, ref.group, draft.corrects());
@@ -169,7 +171,8 @@ public final class LogCheck {
                 .map(Work.LoggedHole::id)
                 .collect(Collectors.toSet());
         Id.Face face = at.face().id();
-        Guards guards = new Guards(derivation, face, log, holds != null ? holds : new Holds(derivation, log));
+        Holds now = holds != null ? holds : new Holds(derivation, log);
+        Guards guards = new Guards(derivation, face, log, now);
         List<String> missing = work.holes().stream()
                 .filter(h -> !in.contains(h.id()))
                 .flatMap(h -> derivation.face(face).of(h.id()).stream())
@@ -179,6 +182,17 @@ public final class LogCheck {
             throw new InputException(
                     Guards.together(missing) + ": mark what is done first, or give the reason it is set all the same");
         }
+        Set<Id.Hole> setting = work.holes().stream()
+                .map(Work.LoggedHole::id)
+                .filter(h -> !in.contains(h))
+                .collect(Collectors.toSet());
+        Optional.ofNullable(Reviews.due(derivation, log).get(work.groupCode())).ifPresent(due -> {
+            throw new InputException(due.words() + ". Look first, and log it as a job of your own called \""
+                    + Reviews.job(due.bulletin()) + "\", or give the reason it is set all the same");
+        });
+        new Bays(derivation, log, now.parts()).shutting(setting).ifPresent(why -> {
+            throw new InputException(why + ". Do that first, or give the reason it is closed all the same");
+        });
     }
 
     private record Owner(Build.FaceRef at, Group group) {
@@ -275,14 +289,21 @@ public final class LogCheck {
     /** What is odd about the rivet used in one stack; empty if nothing is. */
     private Optional<String> wrong(Work work, Solution solution) {
         if (solution.fastener() instanceof Fastener.Hardware hardware) {
-            return work.designation().equalsIgnoreCase(hardware.name())
-                    ? Optional.empty()
-                    : Optional.of(work.designation() + " is not the " + hardware.name() + " of the plan");
+            return other(work, solution.designation().orElse(hardware.name()));
+        }
+        if (solution.fastener() instanceof Fastener.RivetNut nut) {
+            return other(work, nut.name());
         }
         if (solution.fastener() instanceof Fastener.PulledRivet pulled) {
             return wrong(work, solution, pulled);
         }
         return solid(work, solution);
+    }
+
+    private static Optional<String> other(Work work, String planned) {
+        return work.designation().equalsIgnoreCase(planned)
+                ? Optional.empty()
+                : Optional.of(work.designation() + " is not the " + planned + " of the plan");
     }
 
     private Optional<String> solid(Work work, Solution solution) {

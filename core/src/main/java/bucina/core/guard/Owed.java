@@ -48,6 +48,12 @@ public record Owed(Layer layer, List<Step> steps) {
                 case PILOT -> "piloted";
                 case CLECOED -> "clecoed";
                 case MATCH_DRILLED -> "match-drilled";
+                case REAMED -> "reamed";
+                case TEMPORARY -> "held by a temporary bolt";
+                case TORQUED -> "torqued";
+                case STRIPED -> "striped";
+                case WIRED -> "wired";
+                case PINNED -> "pinned";
             };
         }
     }
@@ -71,6 +77,20 @@ public record Owed(Layer layer, List<Step> steps) {
         return owed;
     }
 
+    /** What a bolt that is in still owes, in order; of a hole that is not set all of it. */
+    public static List<Operation> openAfterSet(HoleReading hole, Logbook log) {
+        boolean found = log.installedBy(hole.hole().id())
+                .filter(e -> e.work().isEmpty())
+                .isPresent();
+        if (hole.layers().isEmpty() || found) {
+            return List.of();
+        }
+        Id.Layer head = hole.layers().getFirst().id();
+        return hole.solution().afterSet().stream()
+                .filter(o -> !log.marked(hole.hole().id(), head, o, Mark.Side.BOTH))
+                .toList();
+    }
+
     private static List<Step> steps(HoleReading hole, int i, RuleSet rules, PartStates parts) {
         List<Dressing.Ply> plies = hole.solution().dressing().plies();
         Dress dress = i < plies.size() ? plies.get(i).dress() : Dress.PLAIN;
@@ -82,6 +102,10 @@ public record Owed(Layer layer, List<Step> steps) {
         }
         if (!cleared && !atSize(hole, rules) && !comesAtSize(hole, layer)) {
             steps.add(new Step(Operation.FINAL_SIZE, Mark.Side.BOTH));
+        }
+        if (hole.solution().fastener() instanceof Fastener.Hardware h
+                && h.bolting().reamed()) {
+            steps.add(new Step(Operation.REAMED, Mark.Side.BOTH));
         }
         if (rules.deburringMarked()) {
             // Layers are head side first; the near side of the face is the head's unless the heads are on the far side.

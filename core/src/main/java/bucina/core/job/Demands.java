@@ -1,16 +1,14 @@
 package bucina.core.job;
 
+import bucina.core.guard.Bays;
 import bucina.core.hold.Held;
 import bucina.core.hold.Holds;
 import bucina.core.part.PartTask;
-import bucina.core.plan.Face;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.OwnJob;
 import bucina.core.plan.OwnOrder;
 import bucina.core.plan.Part;
-import bucina.core.plan.Zone;
-import bucina.core.sheet.Point;
 import bucina.core.stack.HoleReading;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -39,9 +37,10 @@ final class Demands {
     /** Before the first hole is drilled: P7. */
     private static final Set<PartTask> STRAIGHTENING = EnumSet.of(PartTask.FLANGE_ANGLES, PartTask.FLUTE);
 
-    private final FaceJobs.Around around;
+    private final Around around;
     private final List<FaceJobs> faces;
     private final Holds waits;
+    private final Bays bays;
     private final LocalDate today;
     private final Moves moves;
     private final PartJobs partJobs;
@@ -50,12 +49,14 @@ final class Demands {
     private final Edges edges = new Edges();
     private final Map<Id.Part, Map<Op, Integer>> moved = new HashMap<>();
     private final Map<Id.Part, Map<String, Integer>> tasks = new HashMap<>();
+    private final Map<Id.Own, Integer> owns = new HashMap<>();
     /** Parts with holes that owe primer. */
     private final Set<Id.Part> primed = new HashSet<>();
 
     private final Map<FaceJobs.Run, Integer> runs = new IdentityHashMap<>();
 
-    Demands(FaceJobs.Around around, List<FaceJobs> faces, Holds waits, LocalDate today) {
+    Demands(Around around, List<FaceJobs> faces, Holds waits, Bays bays, LocalDate today) {
+        this.bays = bays;
         this.today = today;
         this.around = around;
         this.faces = faces;
@@ -72,7 +73,11 @@ final class Demands {
         parts.forEach(this::partJobs);
         for (FaceJobs face : faces) {
             for (FaceJobs.Run run : face.runs()) {
-                runs.put(run, add(face.job(run), run.hold.map(List::of).orElse(List.of())));
+                runs.put(
+                        run,
+                        add(
+                                face.job(run, around.parts()),
+                                run.hold.map(List::of).orElse(List.of())));
             }
         }
         around.build().workshop().jobs().forEach(this::own);
@@ -81,14 +86,17 @@ final class Demands {
             face.chains().forEach(c -> hole(face, c));
             new PlateDemands(around, face, n -> place(face, n), p -> move(p, Op.FIT), edges).lay();
         }
+        new LateDemands(faces, runs, edges).lay(owns, around.holds().reviews());
         around.build().workshop().orders().forEach(this::said);
+        int nodes = new BayDemands(around, faces, runs, owns, edges).lay(jobs, p -> move(p, Op.ON), bays);
+        Map<Integer, Integer> then = new WetDemands(around, faces, runs, edges, jobs).lay(holds);
+        Map<Id.Bay, Id.Part> last = new HashMap<>();
+        around.build()
+                .workshop()
+                .bays()
+                .forEach(b -> bays.open(b).stream().reduce((x, y) -> y).ifPresent(p -> last.put(b.id(), p.id())));
         return new Jobs(
-                around.build(),
-                jobs,
-                holds,
-                edges.all(),
-                jobs.size(),
-                around.paces().change("side"));
+                around, faces, jobs, holds, edges.all(), nodes, then, new Jobs.Asked(new Object(), today, last));
     }
 
     // ---- the jobs
@@ -159,7 +167,7 @@ final class Demands {
     }
 
     private void own(OwnJob own) {
-        add(partJobs.own(own), List.of());
+        owns.put(own.id(), add(partJobs.own(own), List.of()));
     }
 
     /** P11, and what is put off: of jobs that are still open. */
@@ -248,7 +256,6 @@ final class Demands {
 
     private void hole(FaceJobs face, FaceJobs.Chain chain) {
         HoleReading hole = chain.hole();
-        FaceJobs.Run setting = face.runs().get(chain.set());
         int set = place(face, chain.set());
         for (int i = 0; i < hole.layers().size(); i++) {
             sheet(face, hole, hole.layers().get(i), chain.sheets().get(i), set);
@@ -257,32 +264,29 @@ final class Demands {
             on(layer.part(), set, "set");
         }
         lap(hole, set);
-        for (Map.Entry<Id.Part, String> closed : setting.closes.entrySet()) {
-            outOfTheWay(closed.getKey(), closed.getValue(), set);
-        }
-        covered(face, chain, set);
+        new BuriedDemands(around, moved, edges).lay(face, chain, set);
     }
 
     /** The chain of P1 in one sheet, with what P2, P7 and P8 say of its part. */
     private void sheet(FaceJobs face, HoleReading hole, Layer layer, List<Integer> steps, int set) {
         Part part = around.parts().part(layer.part());
+        int free = -1;
         int last = -1;
         Op lastOp = Op.SET;
         for (int step : steps) {
             int job = step < 0 ? task(part.id(), PartTask.PRIME) : place(face, step);
             Op op = step < 0 ? Op.TASK : face.runs().get(step).op;
             if (op == Op.TASK) {
-                edges.add(
-                        last >= 0 && !holds.get(last).isEmpty() ? -1 : last,
-                        job,
-                        "P8",
-                        part.name() + " is drilled, deburred and dressed before it is primed");
+                // What is held is not waited for, but what came before it is.
+                edges.add(free, job, "P8", () -> part.name() + " is drilled, deburred and dressed before it is primed");
             } else {
-                edges.add(last, job, "P1", lastOp.word() + " before " + op.word() + ", at the same holes");
+                String was = lastOp.word();
+                edges.add(last, job, "P1", () -> was + " before " + op.word() + ", at the same holes");
                 around(hole, part, job, op);
             }
             last = job;
             lastOp = op;
+            free = holds.get(job).isEmpty() ? job : free;
         }
         edges.add(
                 last,
@@ -305,32 +309,32 @@ final class Demands {
                         move(other.id(), Op.FIT),
                         job,
                         "P3",
-                        other.name() + " shares these holes: it is on before they are drilled");
+                        () -> other.name() + " shares these holes: it is on before they are drilled");
                 edges.add(
                         held ? -1 : job,
                         move(other.id(), Op.OFF),
                         "P2",
-                        "holes are drilled with " + other.name() + " on, before it comes off");
+                        () -> "holes are drilled with " + other.name() + " on, before it comes off");
                 for (PartTask task : STRAIGHTENING) {
                     edges.add(
                             task(other.id(), task),
                             job,
                             "P7",
-                            other.name() + " is straight before the first hole is drilled through it");
+                            () -> other.name() + " is straight before the first hole is drilled through it");
                 }
                 edges.add(
                         held ? -1 : job,
                         task(other.id(), PartTask.TRIM),
                         "P7",
-                        other.name() + " is trimmed once its holes are drilled");
+                        () -> other.name() + " is trimmed once its holes are drilled");
             }
         } else if (!moves.stays(part)) {
-            edges.add(move(part.id(), Op.OFF), job, "P2", op.word() + " with " + part.name() + " off");
+            edges.add(move(part.id(), Op.OFF), job, "P2", () -> op.word() + " with " + part.name() + " off");
             edges.add(
                     held ? -1 : job,
                     move(part.id(), Op.ON),
                     "P2",
-                    op.word() + " before " + part.name() + " goes on to stay");
+                    () -> op.word() + " before " + part.name() + " goes on to stay");
         }
     }
 
@@ -339,7 +343,10 @@ final class Demands {
         String name = around.parts().part(part).name();
         int stay = move(part, Op.ON);
         edges.add(
-                stay >= 0 ? stay : move(part, Op.FIT), set, "P2", name + " is on before a hole through it is " + what);
+                stay >= 0 ? stay : move(part, Op.FIT),
+                set,
+                "P2",
+                () -> name + " is on before a hole through it is " + what);
     }
 
     /** A lap that must be lifted stays open until what slips under it is in. */
@@ -355,39 +362,5 @@ final class Demands {
                             "P3",
                             h.lap().orElseThrow() + " is lifted here for " + p.name());
                 }));
-    }
-
-    /** P5: what no tool reaches with a part on comes before the part, or while it is off. */
-    private void outOfTheWay(Id.Part part, String at, int set) {
-        String name = around.parts().part(part).name();
-        int off = move(part, Op.OFF);
-        int fit = move(part, Op.FIT);
-        int on = move(part, Op.ON);
-        edges.add(set, on >= 0 ? on : fit, "P5", "no tool of the crib reaches " + at + " once " + name + " is on");
-        if (off >= 0 && fit < 0) {
-            edges.add(off, set, "P5", "no tool of the crib reaches " + at + " while " + name + " is on");
-        }
-    }
-
-    // ---- what is covered
-
-    /** P4: what a zone says stands behind is a part that is not on for good yet. */
-    private void covered(FaceJobs face, FaceJobs.Chain chain, int set) {
-        Face plan = face.ref().face();
-        Point at = chain.hole().hole().at();
-        for (Zone zone : plan.zones()) {
-            if (zone.kind() != Zone.Kind.BEHIND || !zone.outline().covers(at)) {
-                continue;
-            }
-            around.parts()
-                    .named(zone.name())
-                    .filter(p -> chain.hole().layers().stream()
-                            .noneMatch(l -> l.part().equals(p.id())))
-                    .ifPresent(p -> edges.add(
-                            set,
-                            move(p.id(), Op.ON),
-                            "P4",
-                            p.name() + " stands behind " + chain.hole().row().name() + " once it is on"));
-        }
     }
 }

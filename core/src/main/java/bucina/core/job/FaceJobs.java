@@ -1,7 +1,6 @@
 package bucina.core.job;
 
 import bucina.core.guard.Owed;
-import bucina.core.log.Logbook;
 import bucina.core.log.Operation;
 import bucina.core.part.PartStates;
 import bucina.core.plan.Build;
@@ -45,28 +44,7 @@ final class FaceJobs {
     private final Ways.OnFace ways;
     private final List<Run> runs = new ArrayList<>();
     private final List<Chain> chains = new ArrayList<>();
-
-    /**
-     * What is known of the whole build.
-     *
-     * @param staying parts that are on for good on some face
-     */
-    record Around(
-            Build build,
-            Logbook log,
-            PartStates parts,
-            Set<Id.Part> staying,
-            Set<Id.Part> plates,
-            List<Tool> crib,
-            HoleSetups setups,
-            HoleHolds holds,
-            Paces paces) {
-
-        /** True if a part is on for good on some face, so that it does not come off any more. */
-        boolean stays(Id.Part part) {
-            return staying.contains(part);
-        }
-    }
+    private final List<Bolt> bolts = new ArrayList<>();
 
     /** Holes of a row that share a set-up, while they are gathered. */
     static final class Run {
@@ -113,18 +91,25 @@ final class FaceJobs {
      */
     record Chain(HoleReading hole, List<List<Integer>> sheets, int set) {}
 
+    /**
+     * What a bolt owes once it is in, as places of runs, in order.
+     *
+     * @param set the run that puts it in; -1 if it is in
+     */
+    record Bolt(HoleReading hole, int set, List<Integer> steps) {}
+
     private record Key(Op op, Optional<Id.Part> part, Setup setup, Optional<Hold> hold, int stretch) {}
 
     FaceJobs(Around around, Build.FaceRef ref, FaceReading face) {
         this.around = around;
         this.ref = ref;
         this.face = face;
-        this.ways = new Ways.OnFace(face, around.crib);
+        this.ways = new Ways.OnFace(face, around.crib());
         for (Group group : ref.face().groups()) {
             for (Row row : group.rows()) {
                 row(group, row);
             }
-            group.typed().ifPresent(t -> typed(group, t.count() - around.log.installed(group)));
+            group.typed().ifPresent(t -> typed(group, t.count() - around.log().installed(group)));
         }
     }
 
@@ -134,6 +119,10 @@ final class FaceJobs {
 
     List<Chain> chains() {
         return chains;
+    }
+
+    List<Bolt> bolts() {
+        return bolts;
     }
 
     Build.FaceRef ref() {
@@ -152,7 +141,7 @@ final class FaceJobs {
                 "",
                 List.of());
         Run run = new Run(Op.SET, group, Optional.empty(), Optional.empty(), setup, Optional.empty());
-        run.minutes = around.paces.set(group, "set.squeeze").times(Math.max(0, left));
+        run.minutes = around.paces().set(group, "set.squeeze").times(Math.max(0, left));
         run.number = left;
         runs.add(run);
     }
@@ -166,7 +155,7 @@ final class FaceJobs {
         Map<HoleReading, Ways> reached = new HashMap<>();
         holes.forEach(h -> setting.put(h, settingTool(h, reached)));
         Map<HoleReading, Integer> stretch = new HashMap<>();
-        List<Stretch> stretches = Stretch.of(holes, around.build.rules());
+        List<Stretch> stretches = Stretch.of(holes, around.build().rules());
         for (int i = 0; i < stretches.size(); i++) {
             for (HoleReading h : stretches.get(i).holes()) {
                 stretch.put(h, i);
@@ -216,18 +205,18 @@ final class FaceJobs {
     }
 
     private void hole(Group group, Row row, HoleReading hole, Map<Key, Integer> keys, Setting setting) {
-        boolean set = around.log.state(hole.hole(), hole.layers()).set();
+        boolean set = around.log().state(hole.hole(), hole.layers()).set();
         List<List<Integer>> sheets = new ArrayList<>();
-        for (Owed owed : Owed.of(hole, around.build.rules(), around.parts, around.plates)) {
+        for (Owed owed : Owed.of(hole, around.build().rules(), around.parts(), around.plates())) {
             sheets.add(sheet(group, row, hole, owed, set, keys));
         }
         int run = setRun(group, row, hole, keys, setting);
         if (set) {
             runs.get(run).done.add(hole);
         } else {
-            boolean plate = hole.layers().stream().anyMatch(l -> around.plates.contains(l.part()));
+            boolean plate = hole.layers().stream().anyMatch(l -> around.plates().contains(l.part()));
             Run r = runs.get(run);
-            r.add(hole, around.paces.set(group, HoleSetups.way(hole, setting.tool, plate)));
+            r.add(hole, around.paces().set(group, HoleSetups.way(hole, setting.tool, plate)));
             r.layers.addAll(hole.layers());
             setting.ways.ifPresent(w -> w.taken().keySet().stream()
                     .filter(p -> !w.past(p))
@@ -239,13 +228,35 @@ final class FaceJobs {
             }
             chains.add(new Chain(hole, sheets, run));
         }
+        bolt(group, row, hole, set ? -1 : run, keys);
+    }
+
+    /** What is done to a bolt once it is in. */
+    private void bolt(Group group, Row row, HoleReading hole, int set, Map<Key, Integer> keys) {
+        List<Operation> open = Owed.openAfterSet(hole, around.log());
+        List<Integer> steps = new ArrayList<>();
+        for (Operation operation : hole.solution().afterSet()) {
+            Op op = Op.of(operation).orElseThrow();
+            Setup setup = around.setups().bolt(op, hole, side(group));
+            int place = run(new Key(op, Optional.empty(), setup, Optional.empty(), 0), group, row, keys);
+            if (set >= 0 || open.contains(operation)) {
+                runs.get(place).add(hole, around.paces().hole(op));
+                hole.layers().stream().findFirst().ifPresent(runs.get(place).layers::add);
+                steps.add(place);
+            } else {
+                runs.get(place).done.add(hole);
+            }
+        }
+        if (!steps.isEmpty()) {
+            bolts.add(new Bolt(hole, set, steps));
+        }
     }
 
     /** Puts what one sheet owes into runs; gives the open ones in order. */
     private List<Integer> sheet(
             Group group, Row row, HoleReading hole, Owed owed, boolean set, Map<Key, Integer> keys) {
         List<Owed.Step> open =
-                set ? List.of() : owed.open(around.log, hole.hole().id());
+                set ? List.of() : owed.open(around.log(), hole.hole().id());
         List<Integer> steps = new ArrayList<>();
         Optional<Hold> held = Optional.empty();
         for (Owed.Step step : owed.steps()) {
@@ -272,8 +283,8 @@ final class FaceJobs {
     }
 
     private int setRun(Group group, Row row, HoleReading hole, Map<Key, Integer> keys, Setting setting) {
-        Optional<Hold> hold = around.holds.of(Op.SET, face, hole);
-        Setup setup = around.setups.set(hole, setting.stretch, setting.tool, side(group));
+        Optional<Hold> hold = around.holds().of(Op.SET, face, hole);
+        Setup setup = around.setups().set(hole, setting.stretch, setting.tool, side(group));
         return run(new Key(Op.SET, Optional.empty(), setup, hold, setting.n), group, row, keys);
     }
 
@@ -305,13 +316,14 @@ final class FaceJobs {
         Op op = Op.of(step.operation()).orElseThrow();
         Optional<Tool> tool = tool(op, hole, layer);
         String side = op.throughStack() || around.stays(layer.part()) ? side(group) : "";
-        Setup setup = around.setups.marked(op, hole, layer, tool, side);
+        Setup setup = around.setups().marked(op, hole, layer, tool, side);
         Optional<Id.Part> part = op.throughStack() ? Optional.empty() : Optional.of(layer.part());
-        int place = run(new Key(op, part, setup, held.or(() -> around.holds.of(op, face, hole)), 0), group, row, keys);
+        int place =
+                run(new Key(op, part, setup, held.or(() -> around.holds().of(op, face, hole)), 0), group, row, keys);
         Run run = runs.get(place);
         if (open) {
             boolean again = !run.open.isEmpty() && run.open.getLast().equals(hole);
-            Minutes each = around.paces.hole(op);
+            Minutes each = around.paces().hole(op);
             run.add(hole, again ? each.times(op == Op.DEBURR || op.throughStack() ? 0 : 1) : each);
             run.layers.add(layer);
         } else if (run.done.isEmpty() || !run.done.getLast().equals(hole)) {
@@ -329,18 +341,24 @@ final class FaceJobs {
                 };
         boolean bench = !around.stays(layer.part());
         return work.map(w -> ways.to(
-                        hole, w, p -> !bench && around.parts.part(p).standing().inPlace()))
+                        hole,
+                        w,
+                        p -> !bench && around.parts().part(p).standing().inPlace()))
                 .filter(w -> !w.tools().isEmpty())
                 .map(Ways::handiest);
     }
 
     // ---- jobs
 
-    /** The job of a run. */
-    Job job(Run run) {
+    /**
+     * The job of a run.
+     *
+     * @param parts as they are now: a part may have come to go on at another time
+     */
+    Job job(Run run, PartStates parts) {
         int count = run.row.isPresent() ? run.open.size() : Math.max(0, run.number);
         List<HoleReading> holes = count > 0 ? run.open : run.done;
-        Optional<Part> part = run.part.map(around.parts::part);
+        Optional<Part> part = run.part.map(parts::part);
         String id = String.join(
                         ":",
                         run.op.code(),

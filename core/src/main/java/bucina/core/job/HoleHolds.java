@@ -1,5 +1,6 @@
 package bucina.core.job;
 
+import bucina.core.bulletin.Reviews;
 import bucina.core.hold.Held;
 import bucina.core.hold.Holds;
 import bucina.core.plan.Build;
@@ -19,11 +20,21 @@ import java.util.Optional;
 final class HoleHolds {
 
     private final Holds holds;
+    private final Map<String, Reviews.Due> reviews;
     private final Map<Id.Group, Query> queries = new HashMap<>();
 
-    HoleHolds(Build build, Holds holds) {
+    /**
+     * @param reviews of bulletins that are due, by code of the group that waits
+     */
+    HoleHolds(Build build, Holds holds, Map<String, Reviews.Due> reviews) {
         this.holds = holds;
+        this.reviews = reviews;
         build.papers().queries().stream().filter(Query::open).forEach(q -> queries.putIfAbsent(q.group(), q));
+    }
+
+    /** The reviews that are due, by code of the group that waits. */
+    Map<String, Reviews.Due> reviews() {
+        return reviews;
     }
 
     /** Why any work at a hole waits; empty if none does. */
@@ -31,6 +42,10 @@ final class HoleHolds {
         Query query = queries.get(hole.group().id());
         if (query != null) {
             return Optional.of(new Hold("P9", hole.group().code() + " has an open query: " + query.text()));
+        }
+        Reviews.Due review = reviews.get(hole.group().code());
+        if (review != null && review.job().isEmpty()) {
+            return Optional.of(new Hold("P9", review.words()));
         }
         if (op.throughStack()) {
             for (Layer layer : hole.layers()) {

@@ -11,6 +11,7 @@ import bucina.core.plan.Fastener;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Tool;
 import bucina.core.setup.Stretch;
+import bucina.core.stack.Bolted;
 import bucina.core.stack.HoleReading;
 import java.util.ArrayList;
 import java.util.List;
@@ -34,6 +35,10 @@ final class HoleSetups {
             case FINAL, CLEAR -> drill(hole.solution().hole(), side);
             case DIMPLE -> dimple(hole, tool, side);
             case COUNTERSINK -> countersink(hole, layer, tool, side);
+            case REAM -> {
+                String reamer = LengthFormat.trade(hole.solution().hole(), Unit.INCH);
+                yield new Setup("reamer", reamer, "", side, List.of(item("reamer", "size", reamer, "drill")));
+            }
             default -> new Setup("deburring tool", "", "", side, List.of());
         };
     }
@@ -45,6 +50,18 @@ final class HoleSetups {
                 .map(DrillSize::name)
                 .orElseGet(() -> LengthFormat.trade(diameter, Unit.INCH));
         return new Setup("drill", bit, "", side, List.of(item("drill", "bit", bit, "drill")));
+    }
+
+    /** For what is done to a bolt that is in. */
+    Setup bolt(Op op, HoleReading hole, String side) {
+        Optional<Bolted> bolt = hole.solution().bolt();
+        if (op != Op.TORQUE) {
+            String tool = op == Op.STRIPE ? "torque stripe" : op == Op.WIRE ? "safety wire and pliers" : "cotter pins";
+            return new Setup(tool, "", "", side, List.of());
+        }
+        String socket = bolt.map(Bolted::socket).orElse("socket");
+        String torque = bolt.map(Bolted::torqueWords).orElse("as its maker says");
+        return new Setup("torque wrench", socket, torque, side, List.of());
     }
 
     private Setup.Item item(String tool, String part, String value, String change) {
@@ -87,11 +104,22 @@ final class HoleSetups {
 
     /** For setting; one gap serves one stretch. */
     Setup set(HoleReading hole, Stretch stretch, Optional<Tool> tool, String side) {
+        Setup dry = dry(hole, stretch, tool, side);
+        return hole.group().holes().wet() ? dry.saying("wet") : dry;
+    }
+
+    private Setup dry(HoleReading hole, Stretch stretch, Optional<Tool> tool, String side) {
         return switch (hole.solution().fastener()) {
             case Fastener.SolidRivet r -> solid(r, stretch, tool, side);
             case Fastener.PulledRivet r -> pulled(r, tool, side);
             case Fastener.Hardware h ->
-                new Setup(h.permanent() ? "wrench" : "screwdriver", h.name(), "", side, List.of());
+                new Setup(
+                        h.permanent() ? "wrench" : "screwdriver",
+                        hole.solution().designation().orElse(h.name()),
+                        "",
+                        side,
+                        List.of());
+            case Fastener.RivetNut n -> rivetNut(n, side);
         };
     }
 
@@ -115,6 +143,18 @@ final class HoleSetups {
         return new Setup(name, nose, "", side, List.of(item(name, "nose", nose, "nose")));
     }
 
+    private Setup rivetNut(Fastener.RivetNut nut, String side) {
+        String tool = "rivet nut tool";
+        String mandrel = nut.thread() + " mandrel";
+        String stroke = LengthFormat.trade(nut.stroke(), Unit.MM);
+        return new Setup(
+                tool,
+                mandrel,
+                "stroke " + stroke + ", a drop of thread lock",
+                side,
+                List.of(item(tool, "mandrel", mandrel, "nose")));
+    }
+
     /** How one fastener goes in, as the table of minutes names it. */
     static String way(HoleReading hole, Optional<Tool> tool, boolean plate) {
         return switch (hole.solution().fastener()) {
@@ -123,6 +163,7 @@ final class HoleSetups {
                 tool.filter(t -> t.kind() == Tool.Kind.GUN_AND_BAR).isPresent() ? "set.gun" : "set.squeeze";
             case Fastener.PulledRivet r -> "set.pull";
             case Fastener.Hardware h -> h.permanent() ? "set.bolt" : "set.screw";
+            case Fastener.RivetNut n -> "set.rivet-nut";
         };
     }
 }

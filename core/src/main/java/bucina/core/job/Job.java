@@ -55,6 +55,23 @@ public record Job(
         }
     }
 
+    /** This job with something more said of its set-up. */
+    Job saying(String more) {
+        return new Job(
+                id, op, word, assembly, place, count, part, page, setup.saying(more), minutes, people, done, title);
+    }
+
+    /** True if it sets fasteners wet, with sealant. */
+    public boolean wet() {
+        return op == Op.SET && place.filter(p -> p.group().holes().wet()).isPresent();
+    }
+
+    /** This job on its part as it is now. */
+    Job of(Part now) {
+        return new Job(
+                id, op, word, assembly, place, count, Optional.of(now), page, setup, minutes, people, done, title);
+    }
+
     /** Minutes that a job of moving a part costs between jobs: all of it is lost time. */
     public double lost() {
         return op.move() ? minutes.mid() : 0;

@@ -6,7 +6,9 @@ import bucina.core.log.Labour;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.log.Mark;
+import bucina.core.log.Operation;
 import bucina.core.log.PartMark;
+import bucina.core.log.Tightened;
 import bucina.core.log.Work;
 import bucina.core.measure.InputException;
 import bucina.core.measure.LengthFormat;
@@ -48,8 +50,15 @@ public record JobDone(Optional<Map.Entry<Id.Part, Standing>> stands, Addition ad
      * @param minutes how long
      * @param because why it was done although something was missing; may be blank
      * @param note    may be blank
+     * @param tightened how bolts were; empty where nobody said
      */
-    public record Said(String who, LocalDateTime done, int minutes, String because, String note) {
+    public record Said(
+            String who, LocalDateTime done, int minutes, String because, String note, Optional<Tightened> tightened) {
+
+        /** Nothing tightened. */
+        public Said(String who, LocalDateTime done, int minutes, String because, String note) {
+            this(who, done, minutes, because, note, Optional.empty());
+        }
 
         private LogEntry.Draft draft(Labour.What what, String page) {
             return LogEntry.Draft.install(new Labour(what, page, who, done, minutes, because, note, List.of()));
@@ -155,14 +164,7 @@ public record JobDone(Optional<Map.Entry<Id.Part, Standing>> stands, Addition ad
             Task task = new Task(first.op().marked().orElseThrow(), Mark.Side.BOTH, Optional.of(sheet));
             marks.addAll(task.marks(log, holes, true, now));
         }
-        Labour.Sweep sweep =
-                new Labour.Sweep(first.op().marked().orElseThrow(), group.id(), group.code(), logged(holes));
-        return new JobDone(
-                Optional.empty(),
-                new Addition(
-                        Optional.of(said.draft(new Labour.Holes(List.of(sweep)), group.page())),
-                        new MarkCheck(derivation, log).accepted(marks, said.because),
-                        List.of()));
+        return swept(first.op().marked().orElseThrow(), group, holes, marks, derivation, log, said);
     }
 
     private static List<Work.LoggedHole> logged(List<HoleReading> holes) {
@@ -175,6 +177,42 @@ public record JobDone(Optional<Map.Entry<Id.Part, Standing>> stands, Addition ad
     private static String same(List<Job> jobs, Function<Setup, String> what) {
         Set<String> all = jobs.stream().map(Job::setup).map(what).collect(Collectors.toSet());
         return all.size() == 1 ? all.iterator().next() : "";
+    }
+
+    /**
+     * A step of bolts that are in.
+     *
+     * @param holes of one group, at least one
+     * @throws InputException if a bolt does not owe it, or owes something before it
+     */
+    public static JobDone bolts(
+            Operation step, List<HoleReading> holes, Derivation derivation, Logbook log, Said said, Instant now) {
+        return swept(
+                step,
+                holes.getFirst().group(),
+                holes,
+                Task.of(step).marks(log, holes, true, now),
+                derivation,
+                log,
+                said);
+    }
+
+    private static JobDone swept(
+            Operation operation,
+            Group group,
+            List<HoleReading> holes,
+            List<Mark> marks,
+            Derivation derivation,
+            Logbook log,
+            Said said) {
+        Optional<Tightened> tightened = operation == Operation.TORQUED ? said.tightened : Optional.empty();
+        Labour.Sweep sweep = new Labour.Sweep(operation, group.id(), group.code(), logged(holes), tightened);
+        return new JobDone(
+                Optional.empty(),
+                new Addition(
+                        Optional.of(said.draft(new Labour.Holes(List.of(sweep)), group.page())),
+                        new MarkCheck(derivation, log).accepted(marks, said.because),
+                        List.of()));
     }
 
     private static LogEntry.Draft set(
@@ -207,7 +245,7 @@ public record JobDone(Optional<Map.Entry<Id.Part, Standing>> stands, Addition ad
                 said.done,
                 said.minutes,
                 new Work.Setup(
-                        same(jobs, Setup::tool),
+                        group.setUp(same(jobs, Setup::tool)),
                         solution.choice()
                                 .map(c -> c.squeezerGap())
                                 .filter(g -> !same(jobs, Setup::setting).isEmpty()),

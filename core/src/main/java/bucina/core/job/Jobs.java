@@ -1,25 +1,36 @@
 package bucina.core.job;
 
+import bucina.core.bulletin.Reviews;
 import bucina.core.edit.NutPlateEdits;
+import bucina.core.guard.Bays;
 import bucina.core.hold.Holds;
 import bucina.core.log.Logbook;
 import bucina.core.measure.InputException;
 import bucina.core.part.PartStates;
+import bucina.core.part.PartTask;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.plan.OwnJob;
 import bucina.core.plan.Part;
 import bucina.core.reach.ToolCrib;
 import bucina.core.stack.Derivation;
+import bucina.core.stack.FaceReading;
+import bucina.core.stack.HoleReading;
+import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Every job of a build, and what comes before what.
@@ -29,18 +40,47 @@ import java.util.stream.Collectors;
  */
 public final class Jobs {
 
+    /** Rules by which work is done before a part goes on. */
+    private static final Set<String> BURIED = Set.of("P4", "P5", "P10");
+
     private final Build build;
+    private final Around around;
+    private final List<FaceJobs> faces;
     private final double turning;
+    /** The same for jobs between which the same is demanded, however they are numbered. */
+    private final Object token;
+
+    private final LocalDate today;
+    /** By bay, the part that closes it last. */
+    private final Map<Id.Bay, Id.Part> last;
+
     private final List<Job> all;
     private final List<List<Hold>> holds;
     private final List<Edges.Edge> edges;
     private final List<List<Edges.Edge>> before;
     private final List<List<Edges.Edge>> after;
+    /** By job, the one that follows at once because both are set in one batch of sealant. */
+    private final Map<Integer, Integer> then;
+
     private final Map<String, Integer> places = new HashMap<>();
 
-    Jobs(Build build, List<Job> all, List<List<Hold>> holds, List<Edges.Edge> edges, int nodes, double turning) {
-        this.turning = turning;
-        this.build = build;
+    Jobs(
+            Around around,
+            List<FaceJobs> faces,
+            List<Job> all,
+            List<List<Hold>> holds,
+            List<Edges.Edge> edges,
+            int nodes,
+            Map<Integer, Integer> then,
+            Asked asked) {
+        this.then = Map.copyOf(then);
+        this.turning = around.paces().change("side");
+        this.token = asked.token;
+        this.today = asked.today;
+        this.last = asked.last;
+        this.around = around;
+        this.faces = faces;
+        this.build = around.build();
         this.all = List.copyOf(all);
         this.holds = holds;
         this.edges = edges;
@@ -50,10 +90,8 @@ public final class Jobs {
             before.add(new ArrayList<>(2));
             after.add(new ArrayList<>(2));
         }
-        for (Edges.Edge e : edges) {
-            before.get(e.after()).add(e);
-            after.get(e.before()).add(e);
-        }
+        edges.forEach(e -> before.get(e.after()).add(e));
+        edges.forEach(e -> after.get(e.before()).add(e));
         for (int i = 0; i < all.size(); i++) {
             places.put(all.get(i).id(), i);
         }
@@ -65,9 +103,19 @@ public final class Jobs {
      * @param today what is put off until a later day waits
      */
     public static Jobs of(Derivation derivation, Logbook log, Holds holds, LocalDate today) {
+        return of(Optional.empty(), derivation, log, holds, today);
+    }
+
+    /**
+     * The same where they were worked out before: where only the order in which parts go on changed, what is done at
+     * the holes is not worked out again.
+     *
+     * @param before of the build as it was
+     */
+    public static Jobs of(Optional<Jobs> before, Derivation derivation, Logbook log, Holds holds, LocalDate today) {
         Build build = derivation.build();
         Paces paces = new Paces(derivation.catalogue().minutes(), build, log);
-        FaceJobs.Around around = new FaceJobs.Around(
+        Around around = new Around(
                 build,
                 log,
                 holds.parts(),
@@ -75,13 +123,57 @@ public final class Jobs {
                 NutPlateEdits.plates(build),
                 ToolCrib.of(build, derivation.catalogue()),
                 new HoleSetups(derivation.catalogue(), paces),
-                new HoleHolds(build, holds),
+                new HoleHolds(build, holds, Reviews.due(derivation, log)),
                 paces);
+        Bays bays = new Bays(derivation, log, holds.parts());
+        Map<FaceReading, FaceJobs> known =
+                before.filter(b -> around.atHolesAs(b.around)).map(Jobs::byFace).orElse(Map.of());
         List<FaceJobs> faces = new ArrayList<>();
+        boolean same = before.isPresent() && before.get().today.equals(today);
         for (Build.FaceRef ref : build.faces()) {
-            faces.add(new FaceJobs(around, ref, derivation.face(ref.face().id())));
+            FaceReading face = derivation.face(ref.face().id());
+            FaceJobs was = known.get(face);
+            same &= was != null;
+            faces.add(was == null ? new FaceJobs(around, ref, face) : was);
         }
-        return new Demands(around, faces, holds, today).jobs();
+        return same && before.get().asksTheSame(around, bays)
+                ? Refitted.of(before.get(), around, faces)
+                : new Demands(around, faces, holds, bays, today).jobs();
+    }
+
+    /** True if nothing changed but when parts go on, and that asks for nothing else. */
+    private boolean asksTheSame(Around now, Bays bays) {
+        return now.build().workshop() == build.workshop()
+                && build.workshop().bays().stream().allMatch(b -> {
+                    List<Part> open = bays.open(b);
+                    return open.isEmpty() || open.getLast().id().equals(last.get(b.id()));
+                });
+    }
+
+    /** For which day, and what is demanded beside the plan. */
+    record Asked(Object token, LocalDate today, Map<Id.Bay, Id.Part> last) {}
+
+    Asked asked() {
+        return new Asked(token, today, last);
+    }
+
+    /** True if these are the jobs of others, with the same between them; only their numbers may differ. */
+    public boolean askTheSameAs(Jobs others) {
+        return token == others.token;
+    }
+
+    List<Edges.Edge> edges() {
+        return edges;
+    }
+
+    Map<Integer, Integer> thens() {
+        return then;
+    }
+
+    private static Map<FaceReading, FaceJobs> byFace(Jobs jobs) {
+        Map<FaceReading, FaceJobs> known = new IdentityHashMap<>();
+        jobs.faces.forEach(f -> known.put(f.face(), f));
+        return known;
     }
 
     private static Set<Id.Part> staying(PartStates parts) {
@@ -105,6 +197,11 @@ public final class Jobs {
     /** How many jobs. */
     public int size() {
         return all.size();
+    }
+
+    /** The job that follows at once because both are set in one batch of sealant; -1 if any may. */
+    public int then(int node) {
+        return then.getOrDefault(node, -1);
     }
 
     /** How many jobs and events. */
@@ -208,6 +305,75 @@ public final class Jobs {
             }
         }
         return List.copyOf(found.values());
+    }
+
+    private record Said(Set<String> work, Set<String> rules) {}
+
+    /**
+     * What must be done at holes before a part goes on or a bay is shut (P4, P5, P10), by hole: one sentence for each
+     * reason.
+     */
+    public Map<Id.Hole, List<String>> befores() {
+        Map<Id.Hole, Map<String, Said>> found = new HashMap<>();
+        for (Edges.Edge e : edges) {
+            if (BURIED.contains(e.rule()) && e.before() < size()) {
+                Job job = all.get(e.before());
+                List<HoleReading> holes = job.done()
+                        ? List.of()
+                        : job.place().map(Job.Place::holes).orElse(List.of());
+                for (HoleReading hole : holes) {
+                    Said is = found.computeIfAbsent(hole.hole().id(), h -> new LinkedHashMap<>())
+                            .computeIfAbsent(e.text(), t -> new Said(new LinkedHashSet<>(), new LinkedHashSet<>()));
+                    is.work.add(job.op().word());
+                    is.rules.add(e.rule());
+                }
+            }
+        }
+        Map<Id.Hole, List<String>> said = new HashMap<>();
+        found.forEach((hole, reasons) -> said.put(
+                hole,
+                reasons.entrySet().stream()
+                        .map(r -> String.join(", ", r.getValue().work) + " first: " + r.getKey() + " ("
+                                + String.join(", ", r.getValue().rules) + ")")
+                        .toList()));
+        return said;
+    }
+
+    /**
+     * Before when a job is not done: the day that the builder put it off to, or a part that is out is due; empty where
+     * nobody says.
+     */
+    public Optional<LocalDate> notBefore(int job) {
+        Stream<LocalDate> said = build.workshop().orders().stream()
+                .filter(o -> o.job().equals(all.get(job).id()))
+                .flatMap(o -> o.until().stream())
+                .filter(today::isBefore);
+        Stream<Part> parts = all.get(job).op().throughStack()
+                ? all.get(job).place().stream()
+                        .flatMap(p -> p.layers().stream())
+                        .map(l -> part(l.part()))
+                : all.get(job).part().stream();
+        Stream<LocalDate> due = holds.get(job).isEmpty()
+                ? Stream.empty()
+                : parts.filter(p -> p.standing().away()).flatMap(p -> p.particulars().due().stream());
+        return all.get(job).done() ? Optional.empty() : Stream.concat(said, due).max(Comparator.naturalOrder());
+    }
+
+    /**
+     * When the primer of the parts that a job touches is dry enough to handle, typically; empty where it is or none is
+     * wet.
+     */
+    public Optional<Instant> dry(int job, Instant now) {
+        Stream<Part> parts = all.get(job).op() == Op.SET
+                ? all.get(job).place().stream()
+                        .flatMap(p -> p.layers().stream())
+                        .map(l -> part(l.part()))
+                : all.get(job).part().stream();
+        Duration wait = Duration.ofMinutes(Math.round(around.paces().typical("wait.prime")));
+        return parts.flatMap(p -> around.log().tasks().done(p.id(), PartTask.PRIME.code()).stream())
+                .map(m -> m.at().plus(wait))
+                .filter(now::isBefore)
+                .max(Comparator.naturalOrder());
     }
 
     /** Minutes to turn an assembly over. */

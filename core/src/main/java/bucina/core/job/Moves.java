@@ -17,7 +17,7 @@ import java.util.Set;
 /** Which parts go on, come off and go on again. */
 final class Moves {
 
-    private final FaceJobs.Around around;
+    private final Around around;
     /** Parts that holes are still drilled through, with every sheet on. */
     private final Set<Id.Part> drilled = new HashSet<>();
     /** Parts that are still set through. */
@@ -27,7 +27,7 @@ final class Moves {
     /** Holes with no fastener yet, by part. */
     private final Map<Id.Part, Integer> open = new HashMap<>();
 
-    Moves(FaceJobs.Around around) {
+    Moves(Around around) {
         this.around = around;
     }
 

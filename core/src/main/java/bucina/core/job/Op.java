@@ -7,11 +7,16 @@ import java.util.Optional;
 public enum Op {
     MATCH("match", "match-drill", Operation.MATCH_DRILLED),
     FINAL("final", "drill to final size", Operation.FINAL_SIZE),
+    REAM("ream", "ream", Operation.REAMED),
     DEBURR("deburr", "deburr", Operation.DEBURRED),
     DIMPLE("dimple", "dimple", Operation.DIMPLED),
     COUNTERSINK("countersink", "countersink", Operation.COUNTERSUNK),
     CLEAR("clear", "clear to final size", Operation.CLEARED),
     SET("set", "set"),
+    TORQUE("torque", "torque", Operation.TORQUED),
+    STRIPE("stripe", "stripe", Operation.STRIPED),
+    WIRE("wire", "wire", Operation.WIRED),
+    PIN("pin", "pin", Operation.PINNED),
     /** A part goes on in clecos, to be drilled through. */
     FIT("fit", "cleco on"),
     /** It comes off again. */
@@ -66,17 +71,22 @@ public enum Op {
 
     /** True if it goes through the whole stack, with every sheet on. */
     public boolean throughStack() {
-        return this == MATCH || this == FINAL || this == CLEAR || this == SET;
+        return this == MATCH || this == FINAL || this == REAM || this == CLEAR || this == SET;
+    }
+
+    /** True if it is done to a bolt that is in. */
+    public boolean afterSet() {
+        return ordinal() > SET.ordinal() && ordinal() <= PIN.ordinal();
     }
 
     /** True if parts are drilled through, before they come off again. */
     boolean drills() {
-        return this == MATCH || this == FINAL;
+        return this == MATCH || this == FINAL || this == REAM;
     }
 
     /** True if holes are worked. */
     public boolean onHoles() {
-        return ordinal() <= SET.ordinal();
+        return ordinal() <= PIN.ordinal();
     }
 
     /** True if a part is moved: on or off. */

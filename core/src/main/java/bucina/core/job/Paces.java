@@ -142,6 +142,11 @@ final class Paces {
         return Minutes.typical(typical.of("move.part") + typical.of("move.cleco") * clecos);
     }
 
+    /** Minutes of another key that the table has. */
+    double typical(String key) {
+        return typical.of(key);
+    }
+
     /** Minutes to change something between jobs. */
     double change(String what) {
         return typical.of("change." + what);

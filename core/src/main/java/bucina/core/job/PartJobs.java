@@ -18,10 +18,10 @@ final class PartJobs {
     /** A part longer than this is handled by two. */
     private static final double LONG = 48 * 25.4e6;
 
-    private final FaceJobs.Around around;
+    private final Around around;
     private final Moves moves;
 
-    PartJobs(FaceJobs.Around around, Moves moves) {
+    PartJobs(Around around, Moves moves) {
         this.around = around;
         this.moves = moves;
     }
@@ -91,7 +91,7 @@ final class PartJobs {
                 Setup.NONE,
                 minutes,
                 1,
-                minutes.own(),
+                around.log().logged(job.id()),
                 job.name());
     }
 }

@@ -10,7 +10,7 @@ import java.util.function.ToIntFunction;
 /** P1n: the screw holes first, then the plate is drilled on its screw; the screws last. */
 final class PlateDemands {
 
-    private final FaceJobs.Around around;
+    private final Around around;
     private final FaceJobs face;
     private final IntUnaryOperator place;
     private final ToIntFunction<Id.Part> fit;
@@ -20,8 +20,7 @@ final class PlateDemands {
      * @param place the number of a run's job
      * @param fit   the number of the job that puts a part on to be drilled; -1 if there is none
      */
-    PlateDemands(
-            FaceJobs.Around around, FaceJobs face, IntUnaryOperator place, ToIntFunction<Id.Part> fit, Edges edges) {
+    PlateDemands(Around around, FaceJobs face, IntUnaryOperator place, ToIntFunction<Id.Part> fit, Edges edges) {
         this.around = around;
         this.face = face;
         this.place = place;

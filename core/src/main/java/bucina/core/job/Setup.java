@@ -2,6 +2,8 @@ package bucina.core.job;
 
 import java.util.List;
 import java.util.Objects;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What is set up before a job starts.
@@ -36,5 +38,15 @@ public record Setup(String tool, String die, String setting, String side, List<I
 
     public Setup {
         items = List.copyOf(items);
+    }
+
+    /** Tool, die and setting in few words; empty for nothing in particular. */
+    public String words() {
+        return Stream.of(tool, die, setting).filter(s -> !s.isEmpty()).collect(Collectors.joining(", "));
+    }
+
+    /** The same with something added to the setting. */
+    Setup saying(String more) {
+        return new Setup(tool, die, setting.isEmpty() ? more : setting + ", " + more, side, items);
     }
 }

@@ -1,5 +1,9 @@
 package bucina.core.log;
 
+import bucina.core.plan.Id;
+import java.util.HashMap;
+import java.util.Map;
+
 /** What was marked on a hole in one layer: two bits for each operation, near side and far. */
 final class Bits {
 
@@ -29,6 +33,18 @@ final class Bits {
             }
         }
         return furthest;
+    }
+
+    /** True if a temporary bolt was in, or something was done to a bolt that was. */
+    static boolean bolted(int marked) {
+        return marked >> shift(Operation.TEMPORARY) != 0;
+    }
+
+    /** The same after another bolt went in. */
+    static Map<Id.Layer, Integer> unbolted(Map<Id.Layer, Integer> marked) {
+        Map<Id.Layer, Integer> left = new HashMap<>();
+        marked.forEach((layer, bits) -> left.put(layer, bits & (1 << shift(Operation.TEMPORARY)) - 1));
+        return Map.copyOf(left);
     }
 
     private static int shift(Operation operation) {

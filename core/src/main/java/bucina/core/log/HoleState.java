@@ -33,11 +33,13 @@ public enum HoleState {
         return switch (operation) {
             case PILOT -> PLANNED;
             case CLECOED -> CLECOED;
-            case MATCH_DRILLED, FINAL_SIZE -> DRILLED;
+            case MATCH_DRILLED, FINAL_SIZE, REAMED -> DRILLED;
             case DEBURRED -> DEBURRED;
             case DIMPLED, CLEARED -> DIMPLED;
             case COUNTERSUNK -> COUNTERSUNK;
             case PRIMED -> PRIMED;
+            // What is done to a bolt says nothing of the hole once the bolt is out again.
+            case TEMPORARY, TORQUED, STRIPED, WIRED, PINNED -> PLANNED;
         };
     }
 }

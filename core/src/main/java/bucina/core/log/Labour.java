@@ -5,6 +5,7 @@ import bucina.core.plan.Id;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 
 /**
  * Work that sets no fastener: holes worked, a part worked, a job of the builder's own, stock taken, or what was found
@@ -70,17 +71,34 @@ public record Labour(
      * @param group     the group
      * @param code      its code at the time
      * @param holes     each once, not empty
+     * @param tightened of bolts that were torqued; empty for other work, and where nobody said
      */
-    public record Sweep(Operation operation, Id.Group group, String code, List<Work.LoggedHole> holes) {
+    public record Sweep(
+            Operation operation,
+            Id.Group group,
+            String code,
+            List<Work.LoggedHole> holes,
+            Optional<Tightened> tightened) {
+
+        /** Holes worked with nothing tightened. */
+        public Sweep(Operation operation, Id.Group group, String code, List<Work.LoggedHole> holes) {
+            this(operation, group, code, holes, Optional.empty());
+        }
+
         public Sweep {
             Objects.requireNonNull(operation, "operation");
+            Objects.requireNonNull(tightened, "tightened");
+            require(
+                    tightened.isEmpty() || operation == Operation.TORQUED,
+                    "a torque goes with bolts that were torqued, not " + operation.code());
             Objects.requireNonNull(group, "group");
             holes = List.copyOf(holes);
             require(!holes.isEmpty(), "work on holes of " + code + " needs the holes that were worked");
         }
 
         String words() {
-            return operation.code().replace('-', ' ') + " " + holes.size() + " of " + code;
+            return operation.code().replace('-', ' ') + " " + holes.size() + " of " + code
+                    + tightened.map(t -> ", " + t.words()).orElse("");
         }
     }
 

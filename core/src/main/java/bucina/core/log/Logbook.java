@@ -85,6 +85,10 @@ public final class Logbook {
         Map<Id.Hole, Map<Id.Layer, Integer>> done = new HashMap<>();
         Map<Id.Layer, Instant> cut = new HashMap<>();
         for (Mark mark : marks) {
+            boolean bolt = mark.operation().afterSet() || mark.operation() == Operation.TEMPORARY;
+            if (bolt && log.setSince(mark)) {
+                continue;
+            }
             if (cuts(mark)) {
                 cut.merge(mark.layer(), mark.at(), Logbook::later);
             }
@@ -119,15 +123,33 @@ public final class Logbook {
             throw new InputException("entry " + entry.id() + " comes after entry " + last);
         }
         Optional<LogEntry> gone = entry.corrects().map(c -> corrected(entry, c));
+        PMap<Id.Hole, Map<Id.Layer, Integer>> next = done;
+        if (gone.isEmpty()) {
+            for (Work.LoggedHole hole : Entered.holes(entry)) {
+                Map<Id.Layer, Integer> marked = next.getOrDefault(hole.id(), Map.of());
+                if (marked.values().stream().anyMatch(Bits::bolted)) {
+                    next = next.plus(hole.id(), Bits.unbolted(marked));
+                }
+            }
+        }
         return new Logbook(
                 entries.plus(entry),
                 marks,
                 partMarks,
                 places.plus(entry.id(), entries.size()),
                 gone.map(entered::without).orElse(entered).plus(entry),
-                done,
+                next,
                 cut,
                 tasks);
+    }
+
+    /** True if a fastener went into a hole after it was marked: what was done to the one before is gone with it. */
+    private boolean setSince(Mark mark) {
+        LogEntry by = entered.by(mark.hole()).orElse(null);
+        while (by != null && by.corrects().isPresent()) {
+            by = entry(by.corrects().get()).orElse(null);
+        }
+        return by != null && by.entered().isAfter(mark.at());
     }
 
     private LogEntry corrected(LogEntry entry, int id) {
@@ -167,8 +189,8 @@ public final class Logbook {
     private static boolean cuts(Mark mark) {
         return mark.on()
                 && switch (mark.operation()) {
-                    case MATCH_DRILLED, FINAL_SIZE, DEBURRED, COUNTERSUNK, CLEARED -> true;
-                    case PILOT, CLECOED, DIMPLED, PRIMED -> false;
+                    case MATCH_DRILLED, FINAL_SIZE, REAMED, DEBURRED, COUNTERSUNK, CLEARED -> true;
+                    case PILOT, CLECOED, DIMPLED, PRIMED, TEMPORARY, TORQUED, STRIPED, WIRED, PINNED -> false;
                 };
     }
 
@@ -189,6 +211,14 @@ public final class Logbook {
     /** Every entry, oldest first. */
     public List<LogEntry> entries() {
         return entries;
+    }
+
+    /** True if an entry in force says that a job of the builder's own was done. */
+    public boolean logged(Id.Own job) {
+        return entries.stream()
+                .filter(this::inForce)
+                .flatMap(e -> e.labour().stream())
+                .anyMatch(l -> l.what() instanceof Labour.Own o && o.job().equals(job));
     }
 
     /** Every mark, oldest first. */

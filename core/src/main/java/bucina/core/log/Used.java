@@ -34,6 +34,7 @@ public record Used(String code, Optional<Length> length) {
             }
             case Fastener.PulledRivet r -> pulled(r, typed);
             case Fastener.Hardware h -> new Used(typed.strip(), Optional.empty());
+            case Fastener.RivetNut n -> new Used(typed.strip(), Optional.empty());
         };
     }
 

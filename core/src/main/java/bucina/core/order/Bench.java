@@ -48,13 +48,21 @@ public final class Bench {
         List<String> words = new ArrayList<>();
         for (Setup.Item item : job.setup().items()) {
             if (!item.value().equals(there.get(item.slot()))) {
-                words.add(item.slot() + ": " + item.value());
+                words.add(change(item));
             }
         }
         if (turned(job)) {
             words.add("turn the assembly over: " + job.setup().side() + " up");
         }
         return words;
+    }
+
+    /** A gap that was set for another stretch is reset; what is set anew is tried on a coupon. */
+    private String change(Setup.Item item) {
+        boolean gap = item.slot().endsWith(" gap");
+        boolean tried = gap || item.slot().endsWith(" cage") || item.slot().endsWith(" dies");
+        return (gap && there.containsKey(item.slot()) ? "reset " : "") + item.slot() + ": " + item.value()
+                + (tried ? ", coupon first" : "");
     }
 
     /** The job is done: what it needed is in place. */

@@ -63,7 +63,7 @@ final class Better {
 
     /** Tries a stretch at every start of another that the demands let it reach; keeps the best. */
     private void move(int from, int to) {
-        if (to > order.size() || from >= to) {
+        if (to > order.size() || from >= to || tied(from) || tied(to)) {
             return;
         }
         double least = work.lost(order);
@@ -88,7 +88,9 @@ final class Better {
             high++;
         }
         for (int at = Math.max(low, from - FAR); at <= Math.min(high, from + FAR); at++) {
-            if (at == from || at < rest.size() && at > 0 && alike(rest.get(at - 1), rest.get(at))) {
+            if (at == from
+                    || at < rest.size() && work.tied[rest.get(at)]
+                    || at < rest.size() && at > 0 && alike(rest.get(at - 1), rest.get(at))) {
                 continue;
             }
             List<Integer> tried = new ArrayList<>(rest);
@@ -103,6 +105,11 @@ final class Better {
             order.clear();
             order.addAll(best);
         }
+    }
+
+    /** True if what stands at a place follows the one before it at once. */
+    private boolean tied(int at) {
+        return at < order.size() && work.tied[order.get(at)];
     }
 
     private boolean leads(int node, boolean[] in) {

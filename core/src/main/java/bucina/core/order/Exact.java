@@ -62,8 +62,9 @@ final class Exact {
             best = List.copyOf(going);
             return;
         }
-        List<Integer> state = new ArrayList<>(bench.length + 1);
+        List<Integer> state = new ArrayList<>(bench.length + 2);
         state.add(done);
+        state.add(going.isEmpty() ? -1 : work.then[going.getLast()]);
         for (int value : bench) {
             state.add(value);
         }
@@ -72,8 +73,10 @@ final class Exact {
             return;
         }
         seen.put(state, minutes);
+        int tied = going.isEmpty() ? -1 : work.then[going.getLast()];
         for (int i = 0; i < nodes.length; i++) {
-            if ((done >> i & 1) == 0 && (masks[i] & ~done) == 0) {
+            boolean free = tied < 0 || nodes[i] == tied;
+            if (free && (done >> i & 1) == 0 && (masks[i] & ~done) == 0) {
                 int[] next = bench.clone();
                 double more = work.before(nodes[i], bench);
                 work.set(nodes[i], next);

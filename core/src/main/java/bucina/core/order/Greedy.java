@@ -20,8 +20,15 @@ import java.util.TreeMap;
 /** One feasible order, made step by step. */
 final class Greedy {
 
-    /** More changes than these are not tried at one step. */
+    /** More changes than these are not tried at one step, in plans of up to {@link #LARGE} jobs and in larger ones. */
     private static final int MOST_TRIED = 48;
+
+    private static final int FEWER_TRIED = 10;
+    /** So many jobs that a change leads to are looked at, likewise. */
+    private static final int FAR = 4000;
+
+    private static final int NEAR = 300;
+    private static final int LARGE = 3000;
 
     private final Work work;
     private final int[] rank;
@@ -30,8 +37,14 @@ final class Greedy {
     private final List<Integer> order = new ArrayList<>();
     private final Map<List<Integer>, Integer> kinds = new HashMap<>();
     private final int[] kind;
+    private final boolean large;
     private final TreeMap<Integer, PriorityQueue<Integer>> ready = new TreeMap<>();
-    private final Map<Long, Integer> left = new HashMap<>();
+    /** By slot, the thing in it as one number; -1 for nothing, or what nothing left needs. */
+    private final int[] there;
+    /** By thing, how many that are left need it. */
+    private final int[] left;
+    /** By thing, how many of those that a change leads to need it; nought between two tries. */
+    private final int[] used;
     /** The kind of the job before: one goes on with it while one can. */
     private int last = -1;
 
@@ -41,6 +54,17 @@ final class Greedy {
         this.waits = work.waits.clone();
         this.bench = bench;
         this.kind = new int[work.waits.length];
+        this.large = work.nodes.length > LARGE;
+        this.left = new int[work.kinds];
+        this.used = new int[work.kinds];
+        this.there = new int[bench.length];
+        Arrays.fill(there, -1);
+        for (int node : work.nodes) {
+            for (int i = 0; i < work.slots[node].length; i++) {
+                int slot = work.slots[node][i];
+                there[slot] = bench[slot] == work.values[node][i] ? work.items[node][i] : there[slot];
+            }
+        }
         for (int node : work.nodes) {
             kind[node] = kinds.computeIfAbsent(needs(node), k -> kinds.size());
             if (in[node]) {
@@ -69,13 +93,9 @@ final class Greedy {
         return needs;
     }
 
-    private static long item(int slot, int value) {
-        return (long) slot << 32 | value;
-    }
-
     private void count(int node, int by) {
-        for (int i = 0; i < work.slots[node].length; i++) {
-            left.merge(item(work.slots[node][i], work.values[node][i]), by, Integer::sum);
+        for (int item : work.items[node]) {
+            left[item] += by;
         }
     }
 
@@ -109,11 +129,14 @@ final class Greedy {
     private void take(int node, boolean[] in) {
         last = kind[node];
         PriorityQueue<Integer> queue = Objects.requireNonNull(ready.get(kind[node]));
-        queue.remove();
+        queue.remove(node);
         if (queue.isEmpty()) {
             ready.remove(kind[node]);
         }
         work.set(node, bench);
+        for (int i = 0; i < work.slots[node].length; i++) {
+            there[work.slots[node][i]] = work.items[node][i];
+        }
         count(node, -1);
         order.add(node);
         for (int after : work.after[node]) {
@@ -125,6 +148,10 @@ final class Greedy {
 
     /** What to do next; empty when all is done. */
     private int[] pick() {
+        int tied = order.isEmpty() ? -1 : work.then[order.getLast()];
+        if (tied >= 0 && ready.containsKey(kind[tied]) && ready.get(kind[tied]).contains(tied)) {
+            return new int[] {tied};
+        }
         PriorityQueue<Integer> going = ready.get(last);
         if (going != null && work.changes(Objects.requireNonNull(going.peek()), bench) == 0) {
             return new int[] {Objects.requireNonNull(going.peek())};
@@ -150,24 +177,26 @@ final class Greedy {
         if (costly.size() == 1) {
             return costly.getFirst();
         }
-        if (costly.size() > MOST_TRIED) {
+        int most = large ? FEWER_TRIED : MOST_TRIED;
+        if (costly.size() > most) {
             costly.sort((a, b) -> Double.compare(work.changes(a, bench), work.changes(b, bench)) != 0
                     ? Double.compare(work.changes(a, bench), work.changes(b, bench))
                     : rank[a] - rank[b]);
-            costly.subList(MOST_TRIED, costly.size()).clear();
+            costly.subList(most, costly.size()).clear();
         }
         int best = -1;
         double least = Double.MAX_VALUE;
-        int most = 0;
+        int longest = 0;
         for (int node : costly) {
             Tried tried = new Tried(node);
             double again = tried.again();
             boolean better = again < least - 1e-9
-                    || again < least + 1e-9 && (tried.done > most || tried.done == most && rank[node] < rank[best]);
+                    || again < least + 1e-9
+                            && (tried.done > longest || tried.done == longest && rank[node] < rank[best]);
             if (best < 0 || better) {
                 best = node;
                 least = again;
-                most = tried.done;
+                longest = tried.done;
             }
         }
         return best;
@@ -189,7 +218,7 @@ final class Greedy {
                     open.addAll(queue);
                 }
             }
-            for (int i = 0; i < open.size() && i < 4000; i++) {
+            for (int i = 0; i < open.size() && i < (large ? NEAR : FAR); i++) {
                 int node = open.get(i);
                 went.add(node);
                 for (int next : work.after[node]) {
@@ -209,28 +238,27 @@ final class Greedy {
         /** Minutes of what must be put in again later: what was taken out or put in and is still wanted. */
         double again() {
             double minutes = 0;
-            Map<Long, Integer> used = new HashMap<>();
-            for (int node : went) {
-                for (int i = 0; i < work.slots[node].length; i++) {
-                    used.merge(item(work.slots[node][i], work.values[node][i]), 1, Integer::sum);
-                }
-            }
+            count(1);
             for (int i = 0; i < work.slots[first].length; i++) {
                 int slot = work.slots[first][i];
-                long in = item(slot, work.values[first][i]);
-                int was = bench[slot];
-                if (was == work.values[first][i]) {
+                if (bench[slot] == work.values[first][i]) {
                     continue;
                 }
-                if (left.getOrDefault(in, 0) > used.getOrDefault(in, 0)) {
-                    minutes += work.change[slot];
-                }
-                long out = item(slot, was);
-                if (was >= 0 && left.getOrDefault(out, 0) > used.getOrDefault(out, 0)) {
-                    minutes += work.change[slot];
+                int in = work.items[first][i];
+                int out = there[slot];
+                minutes += left[in] > used[in] ? work.change[slot] : 0;
+                minutes += out >= 0 && left[out] > used[out] ? work.change[slot] : 0;
+            }
+            count(-1);
+            return minutes;
+        }
+
+        private void count(int by) {
+            for (int node : went) {
+                for (int item : work.items[node]) {
+                    used[item] += by;
                 }
             }
-            return minutes;
         }
     }
 

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.Random;
 import java.util.Set;
@@ -57,6 +58,25 @@ public record OrderOfWork(List<Step> steps, double lost, double bound, double as
     /** The order of the open jobs that are shown. */
     public static OrderOfWork of(Jobs jobs, Predicate<Job> shown) {
         return of(jobs, shown, () -> false);
+    }
+
+    /**
+     * Likewise, where an order is known of jobs between which the same is demanded: it stays, and only what follows
+     * from the numbering is worked out again.
+     *
+     * @param known of the jobs {@code of}, with the same shown
+     */
+    public static OrderOfWork of(Jobs jobs, Predicate<Job> shown, Optional<OrderOfWork> known, Jobs of) {
+        if (known.isEmpty() || !jobs.askTheSameAs(of)) {
+            return of(jobs, shown);
+        }
+        Work work = Work.of(jobs, shown);
+        List<Ring> rings = known.get().rings.isEmpty() ? List.of() : Rings.of(work);
+        List<Step> steps = known.get().steps.stream()
+                .map(s -> new Step(jobs.job(jobs.place(s.job.id())), s.changes, s.minutes, s.waits))
+                .toList();
+        boolean[] late = late(work, rings);
+        return new OrderOfWork(steps, known.get().lost, known.get().bound, work.lost(asDrawn(work, late)), rings);
     }
 
     /**
@@ -153,7 +173,8 @@ public record OrderOfWork(List<Step> steps, double lost, double bound, double as
         boolean[] there = new boolean[waits.length];
         List<Integer> order = new ArrayList<>();
         while (!ready.isEmpty()) {
-            int node = ready.remove();
+            int tied = order.isEmpty() ? -1 : work.then[order.getLast()];
+            int node = tied >= 0 && ready.remove(tied) ? tied : ready.remove();
             order.add(node);
             there[node] = true;
             for (int next : work.after[node]) {

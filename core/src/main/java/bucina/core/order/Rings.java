@@ -4,6 +4,7 @@ import bucina.core.job.Demand;
 import bucina.core.job.Job;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -23,13 +24,14 @@ final class Rings {
     private Rings() {}
 
     static List<Ring> of(Work work) {
+        boolean[] ringed = ringed(work);
         Graph<Integer, DefaultEdge> graph = new SimpleDirectedGraph<>(DefaultEdge.class);
-        for (int node : work.nodes) {
-            graph.addVertex(node);
-        }
-        for (int node : work.nodes) {
+        Arrays.stream(work.nodes).filter(n -> ringed[n]).forEach(graph::addVertex);
+        for (int node : graph.vertexSet()) {
             for (int next : work.after[node]) {
-                graph.addEdge(node, next);
+                if (ringed[next]) {
+                    graph.addEdge(node, next);
+                }
             }
         }
         return new GabowStrongConnectivityInspector<>(graph)
@@ -38,6 +40,29 @@ final class Rings {
                         .sorted(Comparator.comparing(Collections::min))
                         .map(s -> ring(work, s))
                         .toList();
+    }
+
+    /** What is in a ring or comes after one: what is left when all that waits for nothing is taken away. */
+    private static boolean[] ringed(Work work) {
+        int[] waits = work.waits.clone();
+        boolean[] left = new boolean[waits.length];
+        int[] free = new int[work.nodes.length];
+        int end = 0;
+        for (int node : work.nodes) {
+            left[node] = true;
+            if (waits[node] == 0) {
+                free[end++] = node;
+            }
+        }
+        for (int i = 0; i < end; i++) {
+            left[free[i]] = false;
+            for (int next : work.after[free[i]]) {
+                if (--waits[next] == 0) {
+                    free[end++] = next;
+                }
+            }
+        }
+        return left;
     }
 
     private static Ring ring(Work work, Set<Integer> within) {
@@ -102,12 +127,12 @@ final class Rings {
     private static String name(Work work, int node) {
         return node < work.jobs.size()
                 ? Optional.of(work.jobs.job(node)).map(Job::words).orElseThrow()
-                : "its first fastener there";
+                : "closing the bay";
     }
 
     private static String way(String rule) {
         return switch (rule) {
-            case "P4" -> "fit the part later, or leave it off";
+            case "P4", "P10" -> "fit the part later, or leave it off";
             case "P5" -> "set it with another tool";
             case "P11" -> "take your own \"before\" back";
             case "P3" -> "leave those holes until the part is on";

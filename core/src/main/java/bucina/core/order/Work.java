@@ -9,7 +9,6 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.function.Predicate;
 
 /*
@@ -28,6 +27,10 @@ final class Work {
     final int[][] slots;
 
     final int[][] values;
+    /** By node, each thing it needs in a slot as one number. */
+    final int[][] items;
+    /** How many different things are needed in slots. */
+    final int kinds;
     /** By slot, minutes of a change. */
     final double[] change;
     /** By slot, true if what is there first costs nothing: an assembly lies on some side. */
@@ -42,6 +45,10 @@ final class Work {
 
     final int[][] after;
     final int[] waits;
+    /** By node, the one that follows at once; -1 if any may. */
+    final int[] then;
+    /** By node, true if it follows another at once. */
+    final boolean[] tied;
 
     private Work(Jobs jobs, Predicate<Job> shown) {
         this.jobs = jobs;
@@ -58,11 +65,15 @@ final class Work {
         nodes = all.stream().mapToInt(Integer::intValue).toArray();
         slots = new int[in.length][];
         values = new int[in.length][];
+        items = new int[in.length][];
         lost = new double[in.length];
         operation = new int[in.length];
         minutes = new double[in.length];
         after = new int[in.length][];
         waits = new int[in.length];
+        then = new int[in.length];
+        tied = new boolean[in.length];
+        Arrays.fill(then, -1);
         Numbers numbers = new Numbers(jobs.turning());
         for (int node : nodes) {
             List<Integer> next = jobs.after(node);
@@ -72,11 +83,21 @@ final class Work {
                 waits[n]++;
             }
             needs(node, numbers);
+            tie(node, in);
         }
+        kinds = numbers.items.size();
         change = numbers.minutes.stream().mapToDouble(Double::doubleValue).toArray();
         free = new boolean[change.length];
         for (int i = 0; i < free.length; i++) {
             free[i] = numbers.free.get(i);
+        }
+    }
+
+    private void tie(int node, boolean[] in) {
+        int follows = jobs.then(node);
+        if (follows >= 0 && in[follows]) {
+            then[node] = follows;
+            tied[follows] = true;
         }
     }
 
@@ -89,16 +110,17 @@ final class Work {
         if (node >= jobs.size()) {
             slots[node] = new int[0];
             values[node] = new int[0];
+            items[node] = new int[0];
             return;
         }
         Job job = jobs.job(node);
-        List<Setup.Item> items = job.setup().items();
+        List<Setup.Item> set = job.setup().items();
         boolean side = !job.setup().side().isEmpty();
-        int n = items.size() + (side ? 1 : 0);
+        int n = set.size() + (side ? 1 : 0);
         slots[node] = new int[n];
         values[node] = new int[n];
-        for (int i = 0; i < items.size(); i++) {
-            Setup.Item item = items.get(i);
+        for (int i = 0; i < set.size(); i++) {
+            Setup.Item item = set.get(i);
             slots[node][i] = numbers.slot(item.slot(), item.minutes(), false);
             values[node][i] = numbers.value(item.value());
         }
@@ -107,6 +129,10 @@ final class Work {
                     job.assembly().map(Assembly::id).map(Object::toString).orElse("");
             slots[node][n - 1] = numbers.slot("side of " + which, numbers.turn, true);
             values[node][n - 1] = numbers.value(job.setup().side());
+        }
+        items[node] = new int[n];
+        for (int i = 0; i < n; i++) {
+            items[node][i] = numbers.item(slots[node][i], values[node][i]);
         }
         lost[node] = job.lost();
         operation[node] = job.op().ordinal() + 1;
@@ -146,6 +172,7 @@ final class Work {
         private final double turn;
         private final Map<String, Integer> slots = new HashMap<>();
         private final Map<String, Integer> values = new HashMap<>();
+        private final Map<Long, Integer> items = new HashMap<>();
         private final List<Double> minutes = new ArrayList<>();
         private final List<Boolean> free = new ArrayList<>();
 
@@ -159,6 +186,10 @@ final class Work {
                 free.add(first);
                 return minutes.size() - 1;
             });
+        }
+
+        int item(int slot, int value) {
+            return items.computeIfAbsent(slot * 1_000_003L + value, k -> items.size());
         }
 
         int value(String name) {
@@ -212,13 +243,14 @@ final class Work {
     /** What no order avoids: each thing in each tool once, each part on and off. */
     double bound() {
         double minutes = 0;
-        Map<Long, Boolean> seen = new HashMap<>();
+        boolean[] seen = new boolean[kinds];
         boolean[] there = new boolean[change.length];
         for (int node : nodes) {
             minutes += lost[node];
             for (int i = 0; i < slots[node].length; i++) {
                 int slot = slots[node][i];
-                if (Objects.isNull(seen.put((long) slot << 32 | values[node][i], true))) {
+                if (!seen[items[node][i]]) {
+                    seen[items[node][i]] = true;
                     minutes += free[slot] && !there[slot] ? 0 : change[slot];
                     there[slot] = true;
                 }

@@ -20,6 +20,11 @@ public sealed interface Fastener {
     /** True if a part that it holds is on for good: it is not taken out to get at something. */
     boolean permanent();
 
+    /** True if a head is formed on it, at the bench or blind. */
+    default boolean rivet() {
+        return this instanceof SolidRivet || this instanceof PulledRivet;
+    }
+
     /** How it is named without a length: {@code MS20426AD3}. */
     String name();
 
@@ -106,20 +111,30 @@ public sealed interface Fastener {
     }
 
     /**
-     * A bolt, screw or other hardware whose designation the drawing gives; it is checked for edge distance and
-     * logged, its length is not chosen.
+     * A bolt, screw or other hardware whose designation the drawing gives. A bolt of the catalogue is checked against
+     * its stack; named by its series alone, {@code AN4}, its length is worked out.
      *
-     * @param name  designation as on the drawing, not blank
-     * @param shank D, over 0
-     * @param hole  final hole, at least D
-     * @param flush true for a flush head
+     * @param name    designation as on the drawing, not blank
+     * @param shank   D, over 0
+     * @param hole    final hole, at least D
+     * @param flush   true for a flush head
+     * @param bolting how a bolt is fitted and tightened
      */
-    record Hardware(String name, Length shank, Length hole, boolean flush) implements Fastener {
+    record Hardware(String name, Length shank, Length hole, boolean flush, Bolting bolting) implements Fastener {
 
+        private static final Pattern BOLT = Pattern.compile("(?i)bolt|^AN([3-9]|1[0-9]|20)(H?-\\d|H\\d|H?$)"
+                + "|^NAS\\d{3,4}|^MS200(0[4-9]|[12]\\d)|ISO (4014|4017|4762)");
         private static final Pattern SCREW =
-                Pattern.compile("(?i)screw|^(MS2469[34]|MS27039|AN50[79]|AN52[56]|NAS51[47])|^#\\d");
+                Pattern.compile("(?i)screw|^(MS2469[34]|MS27039|AN50[79]|AN52[56]|NAS51[47])|^#\\d"
+                        + "|^ISO (2009|704[5-7]|7380|10642|14581)");
+
+        /** Hardware of which no more is said. */
+        public Hardware(String name, Length shank, Length hole, boolean flush) {
+            this(name, shank, hole, flush, Bolting.NONE);
+        }
 
         public Hardware {
+            Objects.requireNonNull(bolting, "bolting");
             if (name.isBlank() || name.contains("{}")) {
                 throw new InputException("hardware needs a designation such as AN4-5A");
             }
@@ -129,10 +144,63 @@ public sealed interface Fastener {
             }
         }
 
+        /** True if it is named as a bolt: it is torqued and marked. */
+        public boolean bolt() {
+            return permanent() && BOLT.matcher(name).find();
+        }
+
         /** A bolt is; a screw comes out again. */
         @Override
         public boolean permanent() {
             return !(flush || SCREW.matcher(name).find());
+        }
+    }
+
+    /**
+     * A rivet nut, a blind threaded insert: what its maker says of it.
+     *
+     * @param name    as the maker calls it, not blank
+     * @param thread  {@code M4}, {@code 8-32}; not blank
+     * @param body    diameter, over 0
+     * @param hole    at least the body
+     * @param least   thinnest stack that it holds, at least 0
+     * @param most    thickest stack, over the thinnest
+     * @param stroke  of the setting tool, over 0
+     */
+    record RivetNut(String name, String thread, Length body, Length hole, Length least, Length most, Length stroke)
+            implements Fastener {
+        public RivetNut {
+            if (name.isBlank() || thread.isBlank() || name.contains("{}") || thread.contains("{}")) {
+                throw new InputException("a rivet nut needs its maker's name and its thread, such as M4");
+            }
+            if (!(body.positive() && hole.atLeast(body))) {
+                throw new InputException(
+                        "a rivet nut needs a body over 0 and a hole no smaller, was " + body + " in " + hole);
+            }
+            if (!(least.nanometres() >= 0 && most.minus(least).positive() && stroke.positive())) {
+                throw new InputException("a rivet nut holds from a least to a greater grip, by a stroke over 0, was "
+                        + least + " to " + most + " by " + stroke);
+            }
+        }
+
+        @Override
+        public Length shank() {
+            return body;
+        }
+
+        @Override
+        public boolean flush() {
+            return false;
+        }
+
+        @Override
+        public boolean permanent() {
+            return true;
+        }
+
+        /** True if it holds a stack; ends inclusive. */
+        public boolean holds(Length grip) {
+            return grip.atLeast(least) && most.atLeast(grip);
         }
     }
 }

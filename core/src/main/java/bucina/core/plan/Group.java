@@ -88,6 +88,14 @@ public record Group(
         this(id, code, name, fastener, headFar, preparation, callout, rows, typed, expects, clears, holes, "");
     }
 
+    /** How an entry says it was set up, with why the heads are on the side they are, if the builder said so. */
+    public String setUp(String tool) {
+        String heads = "heads " + (headFar ? "far" : "near") + ": " + holes.headWhy();
+        return holes.headWhy().isEmpty() || tool.contains(heads)
+                ? tool.strip()
+                : tool.isBlank() ? heads : tool.strip() + "; " + heads;
+    }
+
     /** How many fasteners: its holes, or the typed count. */
     public int count() {
         return typed.map(TypedStack::count)

@@ -13,8 +13,18 @@ import java.util.Optional;
  * @param until    what a hold by the drawing waits for, {@code the fairing is fitted}; not blank where {@code hold}
  *     is OPEN
  * @param dieAngle angle of the dimple dies planned, degrees, 60 to 150; empty for the dies that belong to the head
+ * @param wet      true if the fasteners are set wet, with sealant
+ * @param headWhy  why the heads are on the side they are, as the builder says; may be empty
  */
-public record HolePlan(Optional<Length> present, Hold hold, String until, Optional<Integer> dieAngle) {
+public record HolePlan(
+        Optional<Length> present, Hold hold, String until, Optional<Integer> dieAngle, boolean wet, String headWhy) {
+
+    /** Set dry. */
+    public HolePlan(Optional<Length> present, Hold hold, String until, Optional<Integer> dieAngle) {
+        this(present, hold, until, dieAngle, false, "");
+    }
+
+    private static final int LONGEST = 400;
 
     /** The drawing says nothing. */
     public static final HolePlan NONE = new HolePlan(Optional.empty(), Hold.AUTO, "", Optional.empty());
@@ -23,6 +33,10 @@ public record HolePlan(Optional<Length> present, Hold hold, String until, Option
         Objects.requireNonNull(hold, "hold");
         Objects.requireNonNull(until, "until");
         check(present, hold, until, dieAngle);
+        if (headWhy.length() > LONGEST || headWhy.contains("{}")) {
+            throw new InputException(
+                    "a reason for the side of the heads has up to " + LONGEST + " characters, had " + headWhy.length());
+        }
     }
 
     private static void check(Optional<Length> present, Hold hold, String until, Optional<Integer> dieAngle) {
@@ -39,8 +53,23 @@ public record HolePlan(Optional<Length> present, Hold hold, String until, Option
         }
     }
 
+    /** The same with another reason for the side of the heads. */
+    public HolePlan because(String reason) {
+        return new HolePlan(present, hold, until, dieAngle, wet, reason);
+    }
+
+    /** The same with other holes at present, and other dies. */
+    public HolePlan with(Optional<Length> holes, Optional<Integer> dies) {
+        return new HolePlan(holes, hold, until, dies, wet, headWhy);
+    }
+
+    /** The same set wet, or dry. */
+    public HolePlan with(boolean sealant) {
+        return new HolePlan(present, hold, until, dieAngle, sealant, headWhy);
+    }
+
     /** The same with another hold. */
     public HolePlan with(Hold next, String word) {
-        return new HolePlan(present, next, word, dieAngle);
+        return new HolePlan(present, next, word, dieAngle, wet, headWhy);
     }
 }

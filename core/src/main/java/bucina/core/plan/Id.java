@@ -128,6 +128,14 @@ public sealed interface Id {
         }
     }
 
+    /** Of a bay. */
+    record Bay(long n) implements Id {
+
+        public Bay {
+            check(n);
+        }
+    }
+
     /** Of something the builder says about the order of work. */
     record Order(long n) implements Id {
 

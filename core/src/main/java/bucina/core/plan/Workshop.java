@@ -54,6 +54,21 @@ public record Workshop(Shelf shelf) {
         return new Workshop(shelf.without(OwnJob.class, j -> j.id().equals(id)));
     }
 
+    /** Bays that parts close, oldest first. */
+    public List<Bay> bays() {
+        return shelf.all(Bay.class);
+    }
+
+    /** With a bay added, or put in the place of the one with its id. */
+    public Workshop with(Bay bay) {
+        return new Workshop(shelf.with(Bay.class, bay));
+    }
+
+    /** Without a bay. */
+    public Workshop without(Id.Bay id) {
+        return new Workshop(shelf.without(Bay.class, b -> b.id().equals(id)));
+    }
+
     /** What the builder says about the order of work, oldest first. */
     public List<OwnOrder> orders() {
         return shelf.all(OwnOrder.class);

@@ -153,6 +153,7 @@ public record DressList(List<Way> first, List<Way> ways) {
             case Fastener.SolidRivet s ->
                 catalogue.rivet(s.head(), s.dash()).map(z -> FlushHead.of100(z.headDiameter(), z.headHeight()));
             case Fastener.PulledRivet p -> r.solution().heads().cone();
+            case Fastener.RivetNut n -> Optional.empty();
             case Fastener.Hardware h ->
                 catalogue.screws().stream()
                         .filter(s -> s.shank().same(h.shank()))

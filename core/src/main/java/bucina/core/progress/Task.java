@@ -54,6 +54,12 @@ public record Task(Operation operation, Mark.Side side, Optional<Id.Layer> layer
         return switch (operation) {
             case DIMPLED -> dress == Dress.DIMPLE;
             case COUNTERSUNK -> dress == Dress.COUNTERSINK;
+            case REAMED ->
+                reading.solution().fastener() instanceof Fastener.Hardware h
+                        && h.bolting().reamed();
+            case TEMPORARY -> i == 0 && reading.solution().fastener() instanceof Fastener.Hardware;
+            case TORQUED, STRIPED, WIRED, PINNED ->
+                i == 0 && reading.solution().afterSet().contains(operation);
             case CLEARED -> dress == Dress.DIMPLE && reading.solution().fastener() instanceof Fastener.PulledRivet;
             default -> true;
         };
@@ -70,10 +76,10 @@ public record Task(Operation operation, Mark.Side side, Optional<Id.Layer> layer
                                 && log.marked(reading.hole().id(), l.id(), Operation.FINAL_SIZE, Mark.Side.BOTH));
     }
 
-    /** True if the hole waits for it: some layer takes it and lacks it, and no fastener is in. */
+    /** True if the hole waits for it: some layer takes it and lacks it, and no fastener is in; a bolt is. */
     public boolean waits(Logbook log, HoleReading reading) {
         return !done(log, reading)
-                && !log.state(reading.hole(), reading.layers()).set();
+                && log.state(reading.hole(), reading.layers()).set() == operation.afterSet();
     }
 
     /** Holes of a face that still wait. */

@@ -116,6 +116,7 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
             case Fastener.SolidRivet r -> work.add(Work.SQUEEZE);
             case Fastener.PulledRivet r -> work.add(Work.PULL);
             case Fastener.Hardware h -> {}
+            case Fastener.RivetNut n -> {}
         }
         return work;
     }

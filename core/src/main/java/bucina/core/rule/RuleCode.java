@@ -10,6 +10,10 @@ public enum RuleCode {
     BEND_ALONG_GRAIN,
     /** {@code bend-tangent}. */
     BEND_TANGENT,
+    /** {@code bolt-grip}. */
+    BOLT_GRIP,
+    /** {@code bolt-nut}. */
+    BOLT_NUT,
     /** {@code catches-cleared-layer}. */
     CATCHES_CLEARED_LAYER,
     /** {@code catches-unlisted-layer}. */

@@ -58,6 +58,7 @@ final class PulledSolver {
                 dressing,
                 Optional.empty(),
                 blind,
+                Optional.empty(),
                 new Solution.Heads(head, tail, cone),
                 EdgeRule.of(rules, rivet.shank(), rivet.flush()),
                 faults);

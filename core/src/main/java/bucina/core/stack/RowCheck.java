@@ -69,7 +69,7 @@ public final class RowCheck {
      * sheet.
      */
     private static Optional<Integer> widest(List<HoleReading> row) {
-        if (row.getFirst().group().fastener() instanceof Fastener.Hardware) {
+        if (!row.getFirst().group().fastener().rivet()) {
             return Optional.empty();
         }
         int best = -1;

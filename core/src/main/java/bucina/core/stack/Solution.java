@@ -4,6 +4,7 @@ import bucina.core.blind.BlindChoice;
 import bucina.core.blind.BlindRivet;
 import bucina.core.dress.Dressing;
 import bucina.core.dress.FlushHead;
+import bucina.core.log.Operation;
 import bucina.core.measure.Length;
 import bucina.core.measure.LengthFormat;
 import bucina.core.measure.Unit;
@@ -12,6 +13,7 @@ import bucina.core.rivet.RivetChoice;
 import bucina.core.rule.EdgeRule;
 import bucina.core.rule.Finding;
 import bucina.core.rule.RuleSet;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -23,6 +25,7 @@ import java.util.Optional;
  * @param dressing what is done to each sheet, head side first; no sheets where the hole misses all of them
  * @param choice   the rivet; empty for hardware, for an empty stack and for a rivet the catalogue lacks
  * @param blind    the pulled rivet; empty for other fasteners and an empty stack
+ * @param bolt     what a bolt of the catalogue takes here; empty for everything else
  * @param heads    how far its heads reach
  * @param edge     the edge distance rule for this fastener
  * @param faults   what is wrong whatever the place: levels and sentences, without the place
@@ -33,6 +36,7 @@ public record Solution(
         Dressing dressing,
         Optional<RivetChoice> choice,
         Optional<BlindChoice> blind,
+        Optional<Bolted> bolt,
         Heads heads,
         EdgeRule edge,
         List<Finding> faults) {
@@ -51,7 +55,8 @@ public record Solution(
             case Fastener.SolidRivet r -> choice.map(c -> c.pick().dash()).orElse("none");
             case Fastener.PulledRivet r ->
                 blind.flatMap(b -> b.rivet().map(c -> b.bench(c, r.diameter()))).orElse("none");
-            case Fastener.Hardware h -> h.name();
+            case Fastener.Hardware h -> bolted(h);
+            case Fastener.RivetNut n -> n.name();
         };
     }
 
@@ -61,8 +66,17 @@ public record Solution(
             case Fastener.SolidRivet r ->
                 choice.flatMap(c -> c.pick().designation()).map(d -> d.code());
             case Fastener.PulledRivet r -> blind.flatMap(BlindChoice::rivet).map(c -> designation(r, c));
-            case Fastener.Hardware h -> Optional.of(h.name());
+            case Fastener.Hardware h -> Optional.of(bolted(h));
+            case Fastener.RivetNut n -> Optional.of(n.name());
         };
+    }
+
+    /** A bolt named by its series alone has its length from the stack. */
+    private String bolted(Fastener.Hardware h) {
+        return bolt.filter(Bolted::chosen)
+                .flatMap(Bolted::fit)
+                .map(f -> f.bolt().designation())
+                .orElse(h.name());
     }
 
     /** The designation as lists and tables name it: {@code MS20426AD3-4 cut} where it is cut first. */
@@ -82,6 +96,16 @@ public record Solution(
      */
     public Optional<Length> punchFirst(RuleSet rules) {
         return PulledSolver.punch(this, rules);
+    }
+
+    /** What a bolt owes once it is in, in order: torque, a stripe, and wire or a pin; nothing for what is no bolt. */
+    public List<Operation> afterSet() {
+        if (!(fastener instanceof Fastener.Hardware h) || !h.bolt()) {
+            return List.of();
+        }
+        List<Operation> steps = new ArrayList<>(List.of(Operation.TORQUED, Operation.STRIPED));
+        bolt.flatMap(Bolted::secured).ifPresent(steps::add);
+        return steps;
     }
 
     /** True if what goes in is cut shorter first. */

@@ -94,16 +94,8 @@ public final class Solver {
         return switch (ask.fastener) {
             case Fastener.SolidRivet rivet -> solid(rivet, ask);
             case Fastener.PulledRivet rivet -> new PulledSolver(catalogue, rules).solve(rivet, ask);
-            case Fastener.Hardware h ->
-                new Solution(
-                        h,
-                        ask.drilled.orElse(h.hole()),
-                        Dressing.plain(ask.layers),
-                        Optional.empty(),
-                        Optional.empty(),
-                        new Solution.Heads(h.shank(), h.shank(), Optional.empty()),
-                        edge(h),
-                        List.of());
+            case Fastener.Hardware h -> new BoltSolver(catalogue, rules).hardware(h, ask);
+            case Fastener.RivetNut n -> new BoltSolver(catalogue, rules).rivetNut(n, ask);
         };
     }
 
@@ -125,6 +117,7 @@ public final class Solver {
                     rivet,
                     ask.drilled.orElse(rivet.shank()),
                     Dressing.plain(ask.layers),
+                    Optional.empty(),
                     Optional.empty(),
                     Optional.empty(),
                     new Solution.Heads(rivet.shank(), tail, Optional.empty()),
@@ -153,6 +146,7 @@ public final class Solver {
                 hole,
                 dressing,
                 choice,
+                Optional.empty(),
                 Optional.empty(),
                 new Solution.Heads(size.get().headDiameter().times(0.5), tail, cone),
                 edge(rivet),

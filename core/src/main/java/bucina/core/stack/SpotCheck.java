@@ -128,7 +128,7 @@ final class SpotCheck {
         boolean row = slot.row().id().equals(other.row().id());
         RuleKey key = row ? RuleKey.PITCH_LEAST : RuleKey.GAUGE_LEAST;
         Length least = rules.times(key, shank);
-        boolean rivets = !(solution.fastener() instanceof Fastener.Hardware) && !(its instanceof Fastener.Hardware);
+        boolean rivets = solution.fastener().rivet() && its.rivet();
         String name = other.row().label(other.hole());
         if ((row || rivets) && !apart.atLeast(least)) {
             tooNear(found, row, name, apart, least, key);

@@ -7,6 +7,7 @@ import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.demo.Dunlin;
 import bucina.core.demo.PracticeBox;
+import bucina.core.edit.Edit;
 import bucina.core.hold.Holds;
 import bucina.core.job.Demand;
 import bucina.core.job.Jobs;
@@ -18,7 +19,9 @@ import bucina.core.log.Work;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.order.OrderOfWork;
+import bucina.core.plan.Build;
 import bucina.core.plan.Fastener;
+import bucina.core.plan.Group;
 import bucina.core.rule.RuleKey;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.HoleReading;
@@ -64,6 +67,36 @@ class TonightTest {
             assertThat(tonight.stints()).isNotEmpty();
             assertThat(tonight.stops()).contains(tonight.stints().size() - 1);
         }
+    }
+
+    @Test
+    void what_is_set_wet_is_begun_only_if_all_of_its_batch_fits_and_is_never_cut() {
+        Build wet = derivation.build();
+        for (Group group :
+                wet.faces().stream().flatMap(f -> f.face().groups().stream()).toList()) {
+            wet = Edit.group(wet, group.id(), g -> g.withHoles(g.holes().with(true)));
+        }
+        Derivation sealed = Derivation.of(wet, catalogue);
+        Jobs all = Jobs.of(sealed, Logbook.EMPTY, new Holds(sealed, Logbook.EMPTY), LocalDate.parse("2026-11-23"));
+        OrderOfWork wetOrder = OrderOfWork.of(all, j -> true);
+        int begun = 0;
+        int cut = 0;
+        for (double hours = .5; hours < 12; hours += .25) {
+            Tonight evening = Tonight.of(all, wetOrder, sealed, Logbook.EMPTY, hours, true);
+            List<Tonight.Stint> stints = evening.stints();
+            for (int i = 0; i < stints.size(); i++) {
+                int then = all.then(all.place(stints.get(i).job().id()));
+                if (then >= 0) {
+                    assertThat(stints.get(i + 1).job()).isEqualTo(all.job(then));
+                }
+                begun += stints.get(i).job().id().startsWith("set:") ? 1 : 0;
+                cut += stints.get(i).cut() ? 1 : 0;
+                assertThat(stints.get(i).cut() && stints.get(i).job().id().startsWith("set:"))
+                        .isFalse();
+            }
+        }
+        assertThat(begun).isGreaterThan(0);
+        assertThat(cut).isGreaterThan(0);
     }
 
     @Test

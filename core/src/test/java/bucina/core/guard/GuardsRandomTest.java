@@ -34,6 +34,7 @@ import bucina.core.stack.HoleReading;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -47,6 +48,11 @@ import org.junit.jupiter.api.Test;
  * says what was allowed.
  */
 class GuardsRandomTest {
+
+    /** What a rivet's hole can owe. */
+    private static final List<Operation> BEFORE_SET = Arrays.stream(Operation.values())
+            .filter(o -> !o.afterSet() && o != Operation.TEMPORARY && o != Operation.REAMED)
+            .toList();
 
     private static final LocalDateTime NOW = LocalDateTime.parse("2026-11-23T10:00");
     private static final Instant AT = Instant.parse("2026-11-01T10:00:00Z");
@@ -191,7 +197,7 @@ class GuardsRandomTest {
     }
 
     private Logbook marked(Derivation derivation, Logbook log, HoleReading hole) {
-        Operation operation = Operation.values()[random.nextInt(Operation.values().length)];
+        Operation operation = BEFORE_SET.get(random.nextInt(BEFORE_SET.size()));
         List<Mark> marks = Task.of(operation).marks(log, List.of(hole), true, AT);
         try {
             return log.plus(new MarkCheck(derivation, log).accepted(marks, ""));

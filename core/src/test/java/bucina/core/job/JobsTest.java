@@ -13,6 +13,7 @@ import bucina.core.log.Logbook;
 import bucina.core.material.Material;
 import bucina.core.measure.InputException;
 import bucina.core.order.OrderOfWork;
+import bucina.core.plan.Bay;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.plan.OwnOrder;
@@ -25,6 +26,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 
@@ -246,5 +248,50 @@ class JobsTest {
             }
         }
         assertThat(two).isPositive();
+    }
+
+    @Test
+    void parts_that_go_on_in_another_order_give_what_would_be_worked_out_from_nothing() {
+        Derivation derivation = Derivation.of(Dunlin.build(catalogue.rules()), catalogue);
+        LocalDate today = LocalDate.parse("2026-11-23");
+        Jobs was = Jobs.of(derivation, Logbook.EMPTY, new Holds(derivation, Logbook.EMPTY), today);
+        OrderOfWork order = OrderOfWork.of(was, j -> true);
+        int moved = 0;
+        for (int p = 0; p < derivation.build().parts().size(); p += 4) {
+            Part part = derivation.build().parts().get(p);
+            Derivation next = derivation.after(derivation.build().with(part.withFittingOrder(3)));
+            Holds holds = new Holds(next, Logbook.EMPTY);
+            Jobs quick = Jobs.of(Optional.of(was), next, Logbook.EMPTY, holds, today);
+            Jobs fresh = Jobs.of(next, Logbook.EMPTY, holds, today);
+            assertThat(quick.askTheSameAs(was)).isTrue();
+            assertThat(quick.all()).isEqualTo(fresh.all());
+            for (int i = 0; i < fresh.size(); i++) {
+                assertThat(quick.holds(i)).isEqualTo(fresh.holds(i));
+                assertThat(quick.demands(i)).containsExactlyInAnyOrderElementsOf(fresh.demands(i));
+            }
+            OrderOfWork kept = OrderOfWork.of(quick, j -> true, Optional.of(order), was);
+            assertThat(kept.asDrawn())
+                    .isEqualTo(OrderOfWork.of(fresh, j -> true).asDrawn());
+            moved += quick.all().equals(was.all()) ? 0 : 1;
+        }
+        assertThat(moved).isGreaterThan(3);
+    }
+
+    @Test
+    void where_another_part_would_close_a_bay_last_it_is_worked_out_anew() {
+        Build plan = build();
+        Id.Part skin = plan.parts().getFirst().id();
+        Id.Part rib = plan.parts().getLast().id();
+        Build bay = plan.withWorkshop(
+                plan.workshop().with(new Bay(new Id.Bay(plan.nextId()), "Bay", List.of(skin, rib), Set.of(), "")),
+                plan.nextId() + 1);
+        Derivation derivation = Derivation.of(bay, catalogue);
+        LocalDate today = LocalDate.parse("2026-11-23");
+        Jobs was = Jobs.of(derivation, Logbook.EMPTY, new Holds(derivation, Logbook.EMPTY), today);
+        for (int order : List.of(0, 90)) {
+            Derivation next = derivation.after(bay.with(bay.part(rib).withFittingOrder(order)));
+            Jobs now = Jobs.of(Optional.of(was), next, Logbook.EMPTY, new Holds(next, Logbook.EMPTY), today);
+            assertThat(now.askTheSameAs(was)).isEqualTo(order == 90);
+        }
     }
 }

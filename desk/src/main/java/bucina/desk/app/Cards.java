@@ -4,6 +4,7 @@ import bucina.core.explain.Why;
 import bucina.core.log.Labour;
 import bucina.core.plan.Id;
 import bucina.desk.card.ApartCard;
+import bucina.desk.card.BaysCard;
 import bucina.desk.card.BinsCard;
 import bucina.desk.card.BringCard;
 import bucina.desk.card.CalloutCard;
@@ -21,6 +22,7 @@ import bucina.desk.card.SearchCard;
 import bucina.desk.card.StationsCard;
 import bucina.desk.card.StructureCard;
 import bucina.desk.card.TypedCard;
+import bucina.desk.card.WhatIfCard;
 import bucina.desk.card.WhyCard;
 import bucina.desk.card.WorkCard;
 import bucina.desk.gauge.GaugePost;
@@ -83,6 +85,12 @@ public final class Cards implements AutoCloseable {
     /** True while a card lies over the window. */
     boolean covered() {
         return card.isPresent();
+    }
+
+    /** Does what the card says that lies over the window; true if there is one. */
+    boolean act() {
+        card.ifPresent(Shown::act);
+        return covered();
     }
 
     /** Puts the card away that lies over the window; true if there was one. */
@@ -235,6 +243,14 @@ public final class Cards implements AutoCloseable {
 
     void structure() {
         show(new StructureCard(desk, this::putAway));
+    }
+
+    void whatIf() {
+        change(() -> new WhatIfCard(desk, this::putAway));
+    }
+
+    void bays() {
+        show(new BaysCard(desk, this::putAway));
     }
 
     void partLists() {

@@ -78,7 +78,7 @@ public final class DeskWindow implements Shown {
                 .with(Desk.Room.LOGBOOK, () -> new LogbookRoom(desk))
                 .with(Desk.Room.RULES, () -> new RulesRoom(desk))
                 .with(Desk.Room.PAPERS, () -> new PapersRoom(desk))
-                .with(Desk.Room.PARTS, () -> new PartsRoom(desk, cards::partLists));
+                .with(Desk.Room.PARTS, () -> new PartsRoom(desk, cards::partLists, cards::bays));
         keys = new Keys(desk, this);
         finder = new Finder(desk, keys.commands(), this::kept);
         shift = new Shift(desk, timer);

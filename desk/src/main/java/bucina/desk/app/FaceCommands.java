@@ -33,6 +33,13 @@ final class FaceCommands extends CommandList {
                 ALWAYS,
                 () -> window.cards().work(Optional.empty(), window.minutes()));
         add("callouts", "Callouts: read them in", "K", FREE, window.cards()::callouts);
+        add(
+                "what-if",
+                "What if: a part at another time, a tool less, a bulletin",
+                "Ctrl+T",
+                ALWAYS,
+                window.cards()::whatIf);
+        add("bays", "Bays: which part closes one, and what is open inside", "Ctrl+H", ALWAYS, window.cards()::bays);
         add("crib", "Will the tool fit? The tool crib, and what it reaches", "V", FREE, window.cards()::reach);
         add("reach", "Reach on the sheet: what tools get where, or stop", "Z", FREE, desk.over()::turnReach);
         add("apart", "Before taking apart: index marks and readings", "Ctrl+D", ALWAYS, window.cards()::apart);

@@ -83,12 +83,12 @@ final class WorkCommands extends CommandList {
                     FREE,
                     () -> stage(stage));
         }
-        addChanging(
-                "act",
-                "Log or mark what is picked",
-                "Ctrl+Enter",
-                ALWAYS,
-                () -> window.bench().act());
+        addChanging("act", "Log or mark what is picked", "Ctrl+Enter", ALWAYS, () -> {
+            // What lies under a card is not done from there.
+            if (!window.cards().act()) {
+                window.bench().act();
+            }
+        });
     }
 
     private void change(boolean on) {

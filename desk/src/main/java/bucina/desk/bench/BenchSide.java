@@ -144,6 +144,7 @@ public final class BenchSide extends ShownPane {
             title.setText(r.label() + (picked > 1 ? "  of " + picked + " picked" : ""));
             where.setText(r.group().code() + " " + r.group().name() + ", "
                     + desk.snapshot().state(r).words()
+                    + (TemporaryBolt.in(desk, r) ? ", temporary bolt in: its own is owed" : "")
                     + r.hole().deviation().map(d -> ". Deviates: " + d.reason()).orElse(""));
         } else if (typed) {
             desk.typedGroupProperty()

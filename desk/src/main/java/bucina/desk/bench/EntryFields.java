@@ -7,6 +7,7 @@ import bucina.desk.look.Ui;
 import bucina.desk.session.LogForm;
 import java.util.List;
 import java.util.function.Supplier;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.ColumnConstraints;
@@ -51,7 +52,7 @@ final class EntryFields extends GridPane {
         ColumnConstraints values = new ColumnConstraints();
         values.setHgrow(Priority.ALWAYS);
         getColumnConstraints().addAll(names, values, names, values);
-        row(0, "Rivet", designation);
+        row(0, "Use", designation);
         row(1, "Count", count, "Cut to", length);
         row(2, "Who", who, "Minutes", minutes);
         row(3, "Done", done);
@@ -87,8 +88,21 @@ final class EntryFields extends GridPane {
         add(label, column, row);
     }
 
-    /** Puts texts into the fields. */
-    void show(LogForm.Fields f, boolean countTyped) {
+    /**
+     * Puts texts into the fields.
+     *
+     * @param rivet true if a head is formed: only then are there a gap, a length to cut to and heads to measure
+     */
+    void show(LogForm.Fields f, boolean countTyped, boolean rivet) {
+        for (TextField each : List.of(length, setting, readings)) {
+            Ui.shown(each, rivet);
+        }
+        for (Node child : getChildren()) {
+            if (child instanceof Label label && label.getLabelFor() != null) {
+                Ui.shown(label, label.getLabelFor().isVisible());
+            }
+        }
+        tool.setPromptText(rivet ? "squeezer, gun and bar" : "wrench, socket");
         count.setText(f.count);
         count.setDisable(!countTyped);
         designation.setText(f.designation);

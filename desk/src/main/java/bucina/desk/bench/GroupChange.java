@@ -4,16 +4,22 @@ import bucina.core.callout.Callout;
 import bucina.core.edit.Edit;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
+import bucina.core.plan.Bolting;
+import bucina.core.plan.Fastener;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hold;
-import bucina.core.plan.HolePlan;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
+import bucina.core.plan.Row;
+import bucina.core.reach.HeadSide;
+import bucina.core.stack.Bolted;
 import bucina.core.stack.HoleReading;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -37,6 +43,16 @@ final class GroupChange extends ChangeForm {
         callout(f, group);
         hold(f, group);
         present(f, group);
+        f.choice(
+                "Set",
+                List.of(false, true),
+                group.holes().wet(),
+                wet -> wet ? "wet, with sealant" : "dry",
+                "group-wet",
+                wet -> wet(group, wet));
+        if (group.fastener() instanceof Fastener.Hardware h && h.bolt()) {
+            bolting(f, group, h);
+        }
         f.committed(
                 "Page",
                 group.page(),
@@ -47,8 +63,58 @@ final class GroupChange extends ChangeForm {
                 group.holes().dieAngle().map(a -> a + "°").orElse(""),
                 "group-dies",
                 t -> reading(() -> dies(group, t)));
+        body.getChildren().addAll(Ui.label("Group " + group.code() + ", " + group.name(), "strong"), f);
+        heads(body, reading);
+        body.getChildren().add(keys(group, reading));
+    }
+
+    /** What the rule says of the heads, where it says otherwise than the plan, and why the plan does. */
+    private void heads(VBox body, HoleReading hole) {
+        Group group = hole.group();
+        Map<String, HeadSide> rows = new LinkedHashMap<>();
+        for (Row row : group.rows()) {
+            List<HoleReading> holes = row.holes().stream()
+                    .flatMap(h -> desk.face().of(h.id()).stream())
+                    .toList();
+            HeadSide.of(holes, desk.snapshot().parts()).ifPresent(side -> rows.put(row.name(), side));
+        }
+        HeadSide rule = rows.get(hole.row().name());
+        if (rule == null) {
+            return;
+        }
+        String where = group.headFar() ? "far" : "near";
+        List<String> others = rows.entrySet().stream()
+                .filter(r -> r.getValue().decides() && r.getValue().far() != rule.far())
+                .map(Map.Entry::getKey)
+                .toList();
+        boolean against = rule.decides() && rule.far() != group.headFar();
         body.getChildren()
-                .addAll(Ui.label("Group " + group.code() + ", " + group.name(), "strong"), f, keys(group, reading));
+                .add(Ui.wrapped(
+                        "Heads are on the " + where + " side. By the rule " + rule.words() + "."
+                                + told(
+                                        rule.otherwise().stream()
+                                                .map(HoleReading::label)
+                                                .toList(),
+                                        "of the row")
+                                + told(others, "of the group, by rows,"),
+                        against && group.holes().headWhy().isEmpty() ? "attention-text" : "soft"));
+        Fields why = new Fields();
+        why.committed(
+                "Heads, why",
+                group.holes().headWhy(),
+                "group-head-why",
+                t -> reading(() -> does(
+                        "saying why the heads of " + group.code() + " are there",
+                        b -> Edit.group(
+                                b, group.id(), g -> g.withHoles(g.holes().because(t.strip()))))));
+        body.getChildren().add(why);
+    }
+
+    private static String told(List<String> others, String of) {
+        return others.isEmpty()
+                ? ""
+                : " " + others.size() + " " + of + " would say the other side, first " + others.getFirst()
+                        + ": heads go the same way along a row and in a group.";
     }
 
     private FlowPane keys(Group group, HoleReading reading) {
@@ -61,6 +127,52 @@ final class GroupChange extends ChangeForm {
                                 "turning the heads of " + group.code(),
                                 b -> Edit.group(b, group.id(), g -> g.withHeadFar(!g.headFar())))),
                 expects(reading));
+    }
+
+    private void wet(Group group, boolean wet) {
+        if (wet != group.holes().wet()) {
+            does(
+                    "saying how " + group.code() + " is set",
+                    b -> Edit.group(b, group.id(), g -> g.withHoles(g.holes().with(wet))));
+        }
+    }
+
+    /** The nut, which part the wrench turns, and whether the holes are reamed. */
+    private void bolting(Fields f, Group group, Fastener.Hardware bolt) {
+        Bolting is = bolt.bolting();
+        TextField nut = f.committed(
+                "Nut",
+                is.nut(),
+                "group-nut",
+                t -> reading(() -> {
+                    Bolted.checkNut(t, bolt, desk.snapshot().derivation().catalogue());
+                    bolted(group, bolt, new Bolting(t.strip(), is.headTurns(), is.reamed()));
+                }));
+        nut.setPromptText("as the bolt asks, or castle:.25");
+        f.choice(
+                "Wrench turns",
+                List.of(false, true),
+                is.headTurns(),
+                head -> head ? "the head" : "the nut",
+                "group-turns",
+                head -> bolted(group, bolt, new Bolting(is.nut(), head, is.reamed())));
+        f.choice(
+                "Holes",
+                List.of(false, true),
+                is.reamed(),
+                reamed -> reamed ? "are reamed to size" : "are drilled to size",
+                "group-reamed",
+                reamed -> bolted(group, bolt, new Bolting(is.nut(), is.headTurns(), reamed)));
+    }
+
+    private void bolted(Group group, Fastener.Hardware bolt, Bolting bolting) {
+        if (!bolting.equals(bolt.bolting())) {
+            Fastener.Hardware changed =
+                    new Fastener.Hardware(bolt.name(), bolt.shank(), bolt.hole(), bolt.flush(), bolting);
+            does(
+                    "saying how the bolts of " + group.code() + " are fitted",
+                    b -> Edit.group(b, group.id(), g -> g.withFastener(changed, g.callout())));
+        }
     }
 
     private void present(Fields f, Group group) {
@@ -77,11 +189,8 @@ final class GroupChange extends ChangeForm {
                             b -> Edit.group(
                                     b,
                                     group.id(),
-                                    g -> g.withHoles(new HolePlan(
-                                            present,
-                                            g.holes().hold(),
-                                            g.holes().until(),
-                                            g.holes().dieAngle()))));
+                                    g -> g.withHoles(
+                                            g.holes().with(present, g.holes().dieAngle()))));
                 }));
     }
 
@@ -151,10 +260,7 @@ final class GroupChange extends ChangeForm {
         does(
                 "saying the dies of " + group.code(),
                 b -> Edit.group(
-                        b,
-                        group.id(),
-                        g -> g.withHoles(new HolePlan(
-                                g.holes().present(), g.holes().hold(), g.holes().until(), angle))));
+                        b, group.id(), g -> g.withHoles(g.holes().with(g.holes().present(), angle))));
     }
 
     private static Optional<Integer> angle(String typed) {

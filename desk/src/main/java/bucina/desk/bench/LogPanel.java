@@ -51,10 +51,10 @@ public final class LogPanel extends StagePanel {
     private final Button go = Ui.button("Log", "Ctrl+Enter", this::submit, "primary");
     private final VBox form = new VBox(7);
     private final VBox footer = new VBox(6);
-    private final VBox nothing = new VBox(10);
-    private final Label nothingHead = Ui.wrapped("", "log-lead");
     private final SectionView section = new SectionView();
     private final NextStep next;
+    private final BoltSteps bolts;
+    private final TemporaryBolt temporary;
     private final Runnable written;
     private @Nullable LogForm current;
     private LogForm.Fields fields = new LogForm.Fields();
@@ -73,10 +73,11 @@ public final class LogPanel extends StagePanel {
         super(8);
         this.written = written;
         this.next = next;
-        section.setPrefHeight(134);
         section.setMinHeight(134);
         this.desk = desk;
         this.timer = timer;
+        bolts = new BoltSteps(desk, timer);
+        temporary = new TemporaryBolt(desk, this::error);
         entry = new EntryFields(desk::unit, this::typed);
         photos = new EntryPhotos(desk.session(), this::error);
         setId("log-panel");
@@ -92,26 +93,14 @@ public final class LogPanel extends StagePanel {
         addReject.setId("log-add-reject");
         Button addPhoto = Ui.button("Photograph", "Ctrl+P", this::photograph, "quiet");
         addPhoto.setId("log-add-photo");
-        HBox adding = new HBox(8, addReject, addPhoto);
+        HBox adding = new HBox(8, addReject, addPhoto, temporary);
         Button cancel = Ui.button("Leave it as it is", "Esc", this::cancel, "quiet");
         cancel.setId("log-cancel");
-        cancel.visibleProperty().bind(reason.visibleProperty());
-        cancel.managedProperty().bind(reason.visibleProperty());
+        reason.visibleProperty().subscribe(shown -> Ui.shown(cancel, shown));
         lay(adding);
         footer.getChildren().addAll(error, go, cancel);
         footer.setPadding(new Insets(8, 14, 12, 14));
-        layNothing();
-    }
-
-    private void layNothing() {
         photos.takeDropsOn(this);
-        nothing.getChildren()
-                .addAll(
-                        nothingHead,
-                        Ui.wrapped(
-                                "Pick the holes that were set: a row by double click, a stretch with Shift, a group "
-                                        + "in the rack. What they take is filled in.",
-                                "soft"));
     }
 
     private void lay(HBox adding) {
@@ -140,18 +129,21 @@ public final class LogPanel extends StagePanel {
     @Override
     public void use(Palette colours, double scale) {
         section.use(colours, scale);
+        bolts.use(colours, scale);
     }
 
     /** What is wrong and the button that writes it down; while nothing is written, what is set next. */
     @Override
     Optional<Node> footer() {
-        return Optional.of(current != null ? footer : next.button());
+        return Optional.of(current != null ? footer : bolts.owes() ? bolts.button() : next.button());
     }
 
     @Override
-    void act() {
+    public void act() {
         if (current != null) {
             submit();
+        } else if (bolts.owes()) {
+            bolts.act();
         } else {
             next.act();
         }
@@ -181,8 +173,11 @@ public final class LogPanel extends StagePanel {
         if (suggestion.isEmpty()) {
             current = null;
             next.fill();
-            nothingHead.setText(Suggestion.why(desk));
-            getChildren().setAll(nothing);
+            if (bolts.fill()) {
+                getChildren().setAll(bolts);
+                return;
+            }
+            getChildren().setAll(Ui.wrapped(Suggestion.why(desk), "log-lead"), Ui.wrapped(Suggestion.HOW, "soft"));
             return;
         }
         Suggestion s = suggestion.get();
@@ -199,6 +194,7 @@ public final class LogPanel extends StagePanel {
             show(now);
         }
         words(s, now);
+        temporary.fill();
         getChildren().setAll(form);
     }
 
@@ -254,7 +250,10 @@ public final class LogPanel extends StagePanel {
     /** Puts the fields' texts into the controls; what the controls hold meanwhile is not taken for typed. */
     private void show(LogForm now) {
         showing = true;
-        entry.show(fields, now.countTyped());
+        entry.show(
+                fields,
+                now.countTyped(),
+                solution.map(x -> x.fastener().rivet()).orElse(true));
         explanation.setText(fields.explanation);
         note.setText(fields.note);
         reason.setText("");

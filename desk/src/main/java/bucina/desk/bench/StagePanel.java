@@ -21,9 +21,6 @@ abstract class StagePanel extends ShownBox {
         return Optional.empty();
     }
 
-    /** Does what the button at the foot says. */
-    void act() {}
-
     /** What it contributes to the keys and the search box; done by the panel that is shown. */
     List<Command> commands() {
         return List.of();

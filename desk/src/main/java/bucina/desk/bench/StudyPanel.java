@@ -38,6 +38,7 @@ final class StudyPanel extends StagePanel {
     private final Label caption = Ui.wrapped("", "caption");
     private final VBox numbers = new VBox(0);
     private final FindingsView findings;
+    private final VBox before = new VBox();
     private final HBox ends;
     private final Label caution =
             Ui.wrapped("Worked out from the plan, not approved: the kit's drawing governs.", "caution");
@@ -58,6 +59,11 @@ final class StudyPanel extends StagePanel {
         ends = new HBox(6, Ui.label("goes in", "tiny"), slider, Ui.label("flatter", "tiny"));
         HBox.setHgrow(slider, Priority.ALWAYS);
         ends.setAlignment(Pos.CENTER);
+        ties.on(desk.over().beforeProperty(), () -> {
+            if (getScene() != null) {
+                fill();
+            }
+        });
     }
 
     @Override
@@ -77,6 +83,7 @@ final class StudyPanel extends StagePanel {
         } else if (typed.isPresent()) {
             stack(typed.get(), List.of());
             numbers(explain.stack(typed.get(), List.of()), Optional.empty());
+            before.getChildren().clear();
             findings(typed.get().faults());
         } else {
             nothing.fill();
@@ -90,7 +97,22 @@ final class StudyPanel extends StagePanel {
         stack(hole.solution(), desk.snapshot().sheets(hole.layers()));
         numbers(explain.hole(hole), Optional.of(hole));
         row(hole);
+        before(hole);
         findings(StackCheck.findings(desk.face().face(), hole));
+    }
+
+    /** What is done here before a part goes on that covers it, bars the tool or shuts a bay. */
+    private void before(HoleReading hole) {
+        before.getChildren().clear();
+        List<String> said =
+                desk.over().beforeProperty().get().getOrDefault(hole.hole().id(), List.of());
+        if (!said.isEmpty()) {
+            VBox box = new VBox(2, Ui.label("Not after it is closed up", "strong"));
+            said.forEach(words -> box.getChildren().add(Ui.wrapped(words, "attention-text")));
+            box.getStyleClass().add("finding-warning");
+            box.setId("study-before");
+            before.getChildren().add(box);
+        }
     }
 
     private void stack(Solution solution, List<Snapshot.Sheet> stack) {
@@ -100,6 +122,8 @@ final class StudyPanel extends StagePanel {
                 stack.stream().map(Snapshot.Sheet::hatch).toList(),
                 desk.unit());
         caption.setText(section.caption());
+        Ui.shown(caption, !caption.getText().isBlank());
+        Ui.shown(ends, solution.fastener().rivet());
         section.describe();
         sheets(solution, stack);
     }
@@ -107,7 +131,7 @@ final class StudyPanel extends StagePanel {
     private void findings(List<Finding> list) {
         findings.show(list);
         section.setPrefHeight(list.isEmpty() ? 206 : 172);
-        getChildren().setAll(section, ends, caption, findings, sheets, numbers, caution);
+        getChildren().setAll(section, ends, caption, before, findings, sheets, numbers, caution);
     }
 
     @Override
@@ -116,7 +140,7 @@ final class StudyPanel extends StagePanel {
     }
 
     @Override
-    void act() {
+    public void act() {
         next.act();
     }
 
@@ -128,9 +152,9 @@ final class StudyPanel extends StagePanel {
             HBox line = new HBox(
                     6,
                     Ui.kept((i + 1) + "", "soft"),
-                    Ui.label(i < stack.size() ? stack.get(i).name() : "Layer " + (i + 1), "plain"));
+                    Ui.wrapped(i < stack.size() ? stack.get(i).name() : "Layer " + (i + 1), "plain"));
             if (i < stack.size()) {
-                line.getChildren().add(Ui.label(stack.get(i).material(), "tiny"));
+                line.getChildren().add(Ui.kept(stack.get(i).material(), "tiny"));
             }
             ply(line, ply);
             line.setAlignment(Pos.BASELINE_LEFT);

@@ -117,7 +117,7 @@ abstract class WorkPanel extends StagePanel {
     }
 
     @Override
-    void act() {
+    public void act() {
         mark();
     }
 

@@ -9,7 +9,6 @@ import bucina.desk.session.Desk;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
-import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 
 /** Callouts pasted or typed, one on a line: each becomes a group, or the callout of the group named before a colon. */
@@ -36,7 +35,6 @@ public final class CalloutCard extends ShownBox {
         text.textProperty().addListener((o, was, now) -> look());
         go = Ui.button("Read them in", "Ctrl+Enter", this::go, "primary");
         go.setId("callout-go");
-        enters();
         lay(away);
         look();
     }
@@ -54,15 +52,6 @@ public final class CalloutCard extends ShownBox {
                         says,
                         error,
                         new HBox(8, go, Ui.button("Close", "Esc", away, "quiet")));
-    }
-
-    private void enters() {
-        text.setOnKeyPressed(e -> {
-            if (e.isShortcutDown() && e.getCode() == KeyCode.ENTER) {
-                go();
-                e.consume();
-            }
-        });
     }
 
     /** Puts the keyboard into the field. */
@@ -90,5 +79,10 @@ public final class CalloutCard extends ShownBox {
             error.setText(sentence);
             Ui.shown(error, true);
         });
+    }
+
+    @Override
+    public void act() {
+        go();
     }
 }

@@ -1,11 +1,13 @@
 package bucina.desk.card;
 
+import bucina.core.form.Entries;
 import bucina.core.log.Labour;
 import bucina.core.log.LogEntry;
 import bucina.core.measure.InputException;
 import bucina.core.plan.Assembly;
 import bucina.core.plan.Id;
 import bucina.core.plan.OwnJob;
+import bucina.core.plan.Part;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
@@ -13,6 +15,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
@@ -28,6 +31,7 @@ final class OwnJobFields extends VBox {
     private final TextField name;
     private final TextField page;
     private final ComboBox<Optional<Assembly>> assembly;
+    private final TextField parts;
     private final TextField notes;
     private final Button out;
 
@@ -54,16 +58,26 @@ final class OwnJobFields extends VBox {
                 a -> a.map(Assembly::name).orElse("the whole build"),
                 "work-assembly",
                 a -> {});
+        parts = f.add("On parts", new TextField(), "work-parts");
+        parts.setPromptText("parts it is about, with commas; in a bay it is done before that is closed");
         notes = f.add("To remember", new TextField(), "work-notes");
         name.setPromptText("press the bushing into the bracket");
         page.setPromptText("page or step of the manual");
         notes.setPromptText("mirrored on the other hand");
-        Button keep = Ui.button("Keep the job, log nothing", "", () -> keep(j -> again(Optional.of(j))), "quiet");
+        Button keep = Ui.button("Keep the job, log nothing", "", this::keepAlone, "quiet");
         keep.setId("work-keep");
         out = Ui.button("Take it out", "", this::out, "quiet");
         out.setId("work-out");
         Ui.shown(out, false);
         getChildren().addAll(f, new HBox(8, keep, out));
+    }
+
+    private void keepAlone() {
+        try {
+            keep(j -> again(Optional.of(j)));
+        } catch (InputException e) {
+            refused.accept(e.getMessage());
+        }
     }
 
     private List<Optional<OwnJob>> jobs() {
@@ -76,6 +90,9 @@ final class OwnJobFields extends VBox {
         name.setText(chosen.map(OwnJob::name).orElse(""));
         page.setText(chosen.map(OwnJob::page).orElse(""));
         notes.setText(chosen.map(OwnJob::notes).orElse(""));
+        parts.setText(chosen.map(OwnJob::parts).orElse(List.of()).stream()
+                .map(p -> desk.session().snapshot().build().part(p).name())
+                .collect(Collectors.joining(", ")));
         assembly.setValue(
                 chosen.isEmpty()
                         ? Optional.of(desk.ref().assembly())
@@ -96,7 +113,7 @@ final class OwnJobFields extends VBox {
     /**
      * Keeps the job as the fields say it, and goes on with it.
      *
-     * @throws InputException if it has no name
+     * @throws InputException if it has no name, or a part is not in the build
      */
     void keep(Consumer<OwnJob> then) {
         Optional<OwnJob> was = job.getValue();
@@ -107,7 +124,9 @@ final class OwnJobFields extends VBox {
                 name.getText().strip(),
                 page.getText().strip(),
                 assembly.getValue().map(Assembly::id),
-                was.map(OwnJob::parts).orElse(List.of()),
+                Entries.parts(parts.getText(), desk.session().snapshot().parts()).stream()
+                        .map(Part::id)
+                        .toList(),
                 notes.getText().strip());
         if (was.equals(Optional.of(told))) {
             then.accept(told);

@@ -146,4 +146,11 @@ public final class PartListsCard extends ShownBox {
         chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Tables", "*.csv", "*.txt", "*.tsv"));
         return chooser;
     }
+
+    @Override
+    public void act() {
+        if (!take.isDisabled()) {
+            take();
+        }
+    }
 }

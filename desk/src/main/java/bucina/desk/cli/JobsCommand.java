@@ -8,9 +8,13 @@ import bucina.core.plan.Row;
 import bucina.core.stack.HoleReading;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -38,7 +42,7 @@ final class JobsCommand extends OnBuild implements Callable<Integer> {
         for (int i = 0; i < of.jobs().size(); i++) {
             Job job = of.jobs().job(i);
             if (of.shown(job) && !(open && job.done())) {
-                list.add(tree(of.jobs(), i));
+                list.add(tree(of.jobs(), i, common().top().clock()));
                 lines.add(line(of.jobs(), i));
             }
         }
@@ -61,7 +65,7 @@ final class JobsCommand extends OnBuild implements Callable<Integer> {
     }
 
     /** One job as the contract has it. */
-    static ObjectNode tree(Jobs jobs, int i) {
+    static ObjectNode tree(Jobs jobs, int i, Clock clock) {
         Job job = jobs.job(i);
         ObjectNode node = Common.object().put("id", job.id()).put("operation", job.word());
         node.put("face", job.place().map(p -> p.face().name()).orElse(null));
@@ -93,7 +97,11 @@ final class JobsCommand extends OnBuild implements Callable<Integer> {
                         .put("text", d.text()));
         ArrayNode holds = node.putArray("holds");
         jobs.holds(i).forEach(h -> holds.addObject().put("rule", h.rule()).put("text", h.text()));
-        node.putNull("not_before");
+        Optional<String> dry = jobs.dry(i, clock.instant())
+                .map(t -> LocalDateTime.ofInstant(t, clock.getZone()).toString());
+        node.put(
+                "not_before",
+                dry.or(() -> jobs.notBefore(i).map(LocalDate::toString)).orElse(null));
         return node.put("done", job.done());
     }
 }

@@ -13,6 +13,7 @@ import bucina.core.log.Disposition;
 import bucina.core.log.Labour;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
+import bucina.core.log.Tightened;
 import bucina.core.log.Used;
 import bucina.core.log.Work;
 import bucina.core.measure.Length;
@@ -120,6 +121,12 @@ final class LogAddCommand implements Callable<Integer> {
             description = "Why holes that are not ready, or an odd length, were set all the same.")
     private String because;
 
+    @Option(names = "--torque", description = "Of bolts that were torqued: what was set without the drag, in-lb.")
+    private @Nullable Double torque;
+
+    @Option(names = "--drag", defaultValue = "0", description = "Running drag measured, in-lb.")
+    private double drag;
+
     @Option(names = "--corrects", description = "Number of the entry this one stands in place of.")
     private @Nullable Integer corrects;
 
@@ -177,7 +184,8 @@ final class LogAddCommand implements Callable<Integer> {
                 Entries.when(given(at, "--at", "2026-11-20T19:30")),
                 minutes(),
                 because.strip(),
-                note);
+                note,
+                Optional.ofNullable(torque).map(t -> new Tightened(t, drag)));
     }
 
     private JobDone done(OnBuild.Opened is, JobDone.Said said) {
@@ -269,7 +277,8 @@ final class LogAddCommand implements Callable<Integer> {
         int many = found.typed().isPresent()
                 ? count == null ? found.count() - opened.log().installed(found) : count
                 : named.size();
-        Work.Setup setup = new Work.Setup(tool, optional(setting, "--setting"), optional(holeSize, "--hole-size"));
+        Work.Setup setup =
+                new Work.Setup(found.setUp(tool), optional(setting, "--setting"), optional(holeSize, "--hole-size"));
         Work work = new Work(
                 found.id(),
                 found.code(),

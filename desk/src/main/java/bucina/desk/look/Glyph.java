@@ -32,6 +32,8 @@ public final class Glyph {
         QUERY("in query"),
         /** Its neighbours on both sides are done and it is not. */
         SKIPPED("jumped over"),
+        /** It is done before a part goes on that covers it, bars the tool or shuts a bay: a lid over it. */
+        BEFORE("do it before a part goes on"),
         /** The hole deviates from its group. */
         DEVIATION("differs from its group");
 
@@ -156,8 +158,18 @@ public final class Glyph {
             case HOLD -> hold(g, p, r, x, y);
             case QUERY -> query(g, p, r, x, y);
             case SKIPPED -> skipped(g, p, r, x, y);
+            case BEFORE -> lid(g, p, r, x, y);
             case DEVIATION -> deviation(g, p, r, x, y);
         }
+    }
+
+    private static void lid(GraphicsContext g, Palette p, double r, double x, double y) {
+        g.setStroke(p.attention());
+        g.setLineWidth(Math.max(1.4, r * 0.24));
+        g.strokePolyline(
+                new double[] {x - r * 1.3, x - r * 1.3, x + r * 1.3, x + r * 1.3},
+                new double[] {y - r * 0.95, y - r * 1.5, y - r * 1.5, y - r * 0.95},
+                4);
     }
 
     private static void deviation(GraphicsContext g, Palette p, double r, double x, double y) {

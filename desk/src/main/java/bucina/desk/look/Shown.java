@@ -16,6 +16,9 @@ public interface Shown extends AutoCloseable {
         node().requestFocus();
     }
 
+    /** Does what its first button says: Ctrl+Enter. */
+    default void act() {}
+
     /** Draws in the colours of one variant, text larger by a factor. */
     default void use(Palette colours, double scale) {}
 

@@ -2,15 +2,18 @@ package bucina.desk.papers;
 
 import bucina.core.bulletin.Bulletins;
 import bucina.core.bulletin.Review;
+import bucina.core.bulletin.Reviews;
 import bucina.core.measure.InputException;
 import bucina.core.plan.Bulletin;
 import bucina.core.plan.Id;
+import bucina.core.plan.OwnJob;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.PapersModel;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.control.Button;
@@ -125,6 +128,7 @@ final class BulletinList extends VBox {
             box.getChildren().add(Ui.wrapped("It changes nothing yet.", "soft"));
         }
         installed(review, box);
+        review(b, review, box);
         Button turn = Ui.button(
                 b.inForce() ? "Switch it off to see the difference" : "Switch it on",
                 "",
@@ -139,6 +143,42 @@ final class BulletinList extends VBox {
         box.getChildren().add(turn);
         box.getStyleClass().add(b.inForce() ? "finding-warning" : "paper-off");
         return box;
+    }
+
+    /** Looking at what is in becomes a job: more of the same waits for it. */
+    private void review(Bulletin b, Review review, VBox box) {
+        String name = Reviews.job(b);
+        boolean there = desk.session().snapshot().build().workshop().jobs().stream()
+                .anyMatch(j -> j.name().equals(name));
+        if (review.installed().isEmpty() || !b.inForce()) {
+            return;
+        }
+        if (there) {
+            box.getChildren()
+                    .add(Ui.wrapped("The job \"" + name + "\" is in Tonight; more of the same waits.", "soft"));
+            return;
+        }
+        Button make = Ui.button(
+                "Make the review a job",
+                "",
+                () -> desk.session()
+                        .plan(
+                                "adding the job " + name,
+                                x -> x.withWorkshop(
+                                        x.workshop()
+                                                .with(new OwnJob(
+                                                        new Id.Own(x.nextId()),
+                                                        name,
+                                                        "",
+                                                        Optional.empty(),
+                                                        List.of(),
+                                                        review.installed().size() + " are in as before")),
+                                        x.nextId() + 1),
+                                () -> refused.accept(""),
+                                refused));
+        make.setId("bulletin-review-" + b.id().n());
+        make.setDisable(desk.session().readOnly());
+        box.getChildren().add(make);
     }
 
     private static void installed(Review review, VBox box) {

@@ -59,14 +59,15 @@ public final class PartsRoom extends ShownPane {
 
     /**
      * @param lists opens the card that takes a list of parts in and writes one out
+     * @param bays  opens the card that says which parts close a bay
      */
-    public PartsRoom(Desk desk, Runnable lists) {
+    public PartsRoom(Desk desk, Runnable lists, Runnable bays) {
         this.desk = desk;
         latest = desk.session().latest();
         columns = PartColumns.in(0, 100, desk.unit());
         detail = new PartDetail(desk, this::refused);
         getStyleClass().add("parts-room");
-        setTop(top(lists));
+        setTop(top(lists, bays));
         list.setId("part-list");
         list.setAccessibleText("Parts");
         list.setCellFactory(v -> new Cell());
@@ -95,7 +96,7 @@ public final class PartsRoom extends ShownPane {
         ties.on(desk.look().darkProperty(), this::fill);
     }
 
-    private VBox top(Runnable lists) {
+    private VBox top(Runnable lists, Runnable bays) {
         search.setId("part-search");
         search.setPromptText("search: name, number, page, what is owed");
         search.setAccessibleText("Search the parts");
@@ -110,7 +111,9 @@ public final class PartsRoom extends ShownPane {
         add.setDisable(desk.session().readOnly());
         Button in = Ui.button("Lists", "", lists, "quiet");
         in.setId("part-lists");
-        FlowPane line = new FlowPane(10, 6, Ui.label("Parts", "room-title"), search, show, sort, add, in);
+        Button shut = Ui.button("Bays", "", bays, "quiet");
+        shut.setId("part-bays");
+        FlowPane line = new FlowPane(10, 6, Ui.label("Parts", "room-title"), search, show, sort, add, in, shut);
         line.setAlignment(Pos.CENTER_LEFT);
         Ui.shown(said, false);
         VBox top = new VBox(6, line, totals, said);

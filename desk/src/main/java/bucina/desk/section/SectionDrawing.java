@@ -5,6 +5,7 @@ import bucina.core.measure.LengthFormat;
 import bucina.core.measure.Unit;
 import bucina.core.rivet.ShopHeadLimits;
 import bucina.core.rule.ShopSchool;
+import bucina.core.stack.Bolted;
 import bucina.core.stack.Solution;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Type;
@@ -54,6 +55,10 @@ final class SectionDrawing {
         double proud = s.choice().isPresent()
                 ? new SectionShape(s, Length.nm(d)).proud().max(Length.nm(d)).nanometres()
                 : d * 0.6;
+        if (s.bolt().flatMap(Bolted::fit).isPresent()) {
+            over = BoltSection.over(s);
+            proud = BoltSection.beyond(s);
+        }
         if (s.blind().isPresent()) {
             over = s.fastener().flush() ? 0 : d * 0.4;
             proud = behind(s).nanometres();
@@ -64,7 +69,11 @@ final class SectionDrawing {
         double shown = s.choice().isPresent()
                 ? new SectionShape(s, Length.nm(d)).farFace()
                         + style.height.orElseThrow().nanometres()
-                : s.grip().nanometres() * 1.2 + (s.blind().isPresent() ? proud * 0.9 : 0);
+                : s.grip().nanometres() * 1.2
+                        + (s.blind().isPresent()
+                                        || s.bolt().flatMap(Bolted::fit).isPresent()
+                                ? proud * 0.9
+                                : 0);
         this.top = Math.max(10, (h - 30 - (over + shown) * k) / 2) + over * k;
         this.reach = Math.min(axis - 34, w - axis - 92);
         this.shape = new SectionShape(s, Length.nm(reach / k));
@@ -88,7 +97,7 @@ final class SectionDrawing {
         } else if (s.blind().isPresent()) {
             pulled();
         } else {
-            bolt();
+            new BoltSection(g, palette, s, z -> y(z), r -> x(r)).draw();
         }
         g.setStroke(palette.soft());
         g.setLineWidth(0.8);
@@ -251,18 +260,6 @@ final class SectionDrawing {
         }
         g.fillPolygon(xs, ys, xs.length);
         g.strokePolygon(xs, ys, xs.length);
-    }
-
-    private void bolt() {
-        double r = s.fastener().shank().nanometres() / 2;
-        g.setFill(palette.layout().interpolate(palette.film(), 0.72));
-        g.setStroke(palette.layout());
-        g.setLineWidth(1.6);
-        double end = s.grip().nanometres() * 1.18;
-        g.fillRect(x(-r), y(0), 2 * r * k, end * k);
-        g.strokeRect(x(-r), y(0), 2 * r * k, end * k);
-        g.fillRect(x(-r * 1.7), y(-r * 0.7), 3.4 * r * k, r * 0.7 * k);
-        g.strokeRect(x(-r * 1.7), y(-r * 0.7), 3.4 * r * k, r * 0.7 * k);
     }
 
     /** Both schools' limits: widths under the head, heights beside it. */

@@ -7,6 +7,7 @@ import bucina.core.job.JobDone;
 import bucina.core.job.Jobs;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
+import bucina.core.log.Tightened;
 import bucina.core.order.OrderOfWork;
 import bucina.core.plan.Id;
 import bucina.core.state.Snapshot;
@@ -61,12 +62,20 @@ public final class Evening implements AutoCloseable {
     /**
      * What was worked out.
      *
-     * @param of      from what
-     * @param jobs    every job
-     * @param order   the open ones in order
-     * @param tonight what fits
+     * @param of       from what
+     * @param assembly which is worked on; empty for all
+     * @param jobs     every job
+     * @param order    the open ones in order
+     * @param tonight  what fits
+     * @param since    what is new since the day before this one that the build was looked at; empty on the first
      */
-    public record Planned(Snapshot of, Jobs jobs, OrderOfWork order, Tonight tonight) {}
+    public record Planned(
+            Snapshot of,
+            Optional<Id.Assembly> assembly,
+            Jobs jobs,
+            OrderOfWork order,
+            Tonight tonight,
+            Optional<KnownJobs.Since> since) {}
 
     public Evening(Desk desk) {
         this.desk = desk;
@@ -132,17 +141,32 @@ public final class Evening implements AutoCloseable {
         boolean two = helper;
         LocalDate today = desk.session().today();
         Optional<Id.Assembly> of = assembly;
+        Optional<Planned> before = planned.get();
         latest.ask(
                 () -> {
-                    Jobs jobs = Jobs.of(now.derivation(), now.log(), now.holds(), today);
+                    Jobs jobs = Jobs.of(before.map(Planned::jobs), now.derivation(), now.log(), now.holds(), today);
+                    Optional<OrderOfWork> known =
+                            before.filter(b -> b.assembly().equals(of)).map(Planned::order);
                     OrderOfWork order = OrderOfWork.of(
                             jobs,
-                            j -> of.isEmpty() || j.assembly().map(a -> a.id()).equals(of));
+                            j -> of.isEmpty() || j.assembly().map(a -> a.id()).equals(of),
+                            known,
+                            before.map(Planned::jobs).orElse(jobs));
                     return new Planned(
-                            now, jobs, order, Tonight.of(jobs, order, now.derivation(), now.log(), asked, two));
+                            now,
+                            of,
+                            jobs,
+                            order,
+                            Tonight.of(jobs, order, now.derivation(), now.log(), asked, two),
+                            known(jobs, today));
                 },
                 made -> planned.set(Optional.of(made)),
                 desk.session()::say);
+    }
+
+    private Optional<KnownJobs.Since> known(Jobs jobs, LocalDate today) {
+        return new KnownJobs(desk.prefs().folder(), desk.session().path())
+                .since(jobs.all().stream().filter(j -> !j.done()).map(Job::id).toList(), today);
     }
 
     // ---- under way
@@ -248,10 +272,16 @@ public final class Evening implements AutoCloseable {
      *
      * @param because why something was done that is not ready; blank for no reason
      * @param note    may be blank
+     * @param tightened how bolts were; empty for other work
      * @param then    told the entry once it is on the disk
      * @param refused told the sentence if it cannot be
      */
-    public void done(String because, String note, Consumer<LogEntry> then, Consumer<String> refused) {
+    public void done(
+            String because,
+            String note,
+            Optional<Tightened> tightened,
+            Consumer<LogEntry> then,
+            Consumer<String> refused) {
         Optional<Tonight.Stint> on = now();
         Optional<Planned> from = planned.get();
         if (on.isEmpty() || from.isEmpty() || writing) {
@@ -263,8 +293,8 @@ public final class Evening implements AutoCloseable {
             refused.accept(sentence);
         };
         Tonight.Stint stint = on.get();
-        JobDone.Said said =
-                new JobDone.Said(desk.prefs().who(), desk.session().now(), minutes(), because.strip(), note.strip());
+        JobDone.Said said = new JobDone.Said(
+                desk.prefs().who(), desk.session().now(), minutes(), because.strip(), note.strip(), tightened);
         Instant instant = desk.session().instant();
         Snapshot is = desk.session().snapshot();
         desk.session()

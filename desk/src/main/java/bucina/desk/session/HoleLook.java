@@ -40,6 +40,7 @@ public record HoleLook(Fill fill, Overlay overlay, boolean broken) {
         QUERY,
         WARNING,
         SKIPPED,
+        BEFORE,
         DEVIATION
     }
 
@@ -49,6 +50,7 @@ public record HoleLook(Fill fill, Overlay overlay, boolean broken) {
      * @param skipped holes jumped over in the task at hand
      * @param played  states of a plan that is being played; empty while none is
      * @param sheet   the sheet whose own states are shown; empty for the hole as a whole
+     * @param before  holes to be done before a part goes on
      */
     public record Face(
             Snapshot snapshot,
@@ -56,7 +58,8 @@ public record HoleLook(Fill fill, Overlay overlay, boolean broken) {
             LengthClasses lengths,
             Set<Id.Hole> skipped,
             Map<Id.Hole, HoleState> played,
-            Optional<Id.Layer> sheet) {
+            Optional<Id.Layer> sheet,
+            Set<Id.Hole> before) {
 
         /** Of holes as a whole. */
         public Face(
@@ -65,7 +68,7 @@ public record HoleLook(Fill fill, Overlay overlay, boolean broken) {
                 LengthClasses lengths,
                 Set<Id.Hole> skipped,
                 Map<Id.Hole, HoleState> played) {
-            this(snapshot, stage, lengths, skipped, played, Optional.empty());
+            this(snapshot, stage, lengths, skipped, played, Optional.empty(), Set.of());
         }
 
         /** What the desk shows of the face looked at. */
@@ -76,7 +79,8 @@ public record HoleLook(Fill fill, Overlay overlay, boolean broken) {
                     lengths,
                     desk.over().skipped(),
                     desk.over().playingProperty().get().map(Playing::states).orElse(Map.of()),
-                    desk.taskProperty().get().layer());
+                    desk.taskProperty().get().layer(),
+                    desk.over().before().keySet());
         }
 
         /** How one hole looks. */
@@ -105,9 +109,12 @@ public record HoleLook(Fill fill, Overlay overlay, boolean broken) {
         }
 
         private Overlay jumped(HoleReading hole) {
-            return stage != Stage.STUDY && skipped.contains(hole.hole().id())
-                    ? Overlay.SKIPPED
-                    : overlay(snapshot, hole, stage);
+            if (stage != Stage.STUDY && skipped.contains(hole.hole().id())) {
+                return Overlay.SKIPPED;
+            }
+            Overlay worst = overlay(snapshot, hole, stage);
+            boolean room = worst == Overlay.NONE || worst == Overlay.DEVIATION;
+            return room && before.contains(hole.hole().id()) ? Overlay.BEFORE : worst;
         }
     }
 

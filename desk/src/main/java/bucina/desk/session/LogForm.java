@@ -1,6 +1,7 @@
 package bucina.desk.session;
 
 import bucina.core.form.Entries;
+import bucina.core.guard.Bays;
 import bucina.core.guard.Guards;
 import bucina.core.log.Disposition;
 import bucina.core.log.LogEntry;
@@ -13,6 +14,7 @@ import bucina.core.measure.LengthParser;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Fastener;
 import bucina.core.plan.Group;
+import bucina.core.plan.Id;
 import bucina.core.rivet.Grade;
 import bucina.core.rivet.RivetChooser;
 import bucina.core.rivet.RivetDesignation;
@@ -24,7 +26,9 @@ import bucina.store.Photo;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** What is typed into the log panel, as text, and the entry it makes. No nodes; the panel shows and changes it. */
@@ -184,7 +188,18 @@ public final class LogForm {
                 .flatMap(h -> face.of(h.id()).stream())
                 .flatMap(r -> guards.setting(r, desk.unit()).stream())
                 .toList();
-        return missing.isEmpty() ? "" : Guards.together(missing);
+        return missing.isEmpty() ? shutting(desk) : Guards.together(missing);
+    }
+
+    /** What is open in a bay that these holes would shut. */
+    private String shutting(Desk desk) {
+        Set<Id.Hole> setting = holes.stream().map(Work.LoggedHole::id).collect(Collectors.toSet());
+        return new Bays(
+                        desk.snapshot().derivation(),
+                        desk.snapshot().log(),
+                        desk.snapshot().parts())
+                .shutting(setting)
+                .orElse("");
     }
 
     /**
@@ -305,7 +320,9 @@ public final class LogForm {
                 ? used.length()
                 : Optional.of(lengths.parsePositive(f.length, "length used"));
         Work.Setup setup = new Work.Setup(
-                f.tool.strip(), optional(f.setting, "setting", lengths), optional(f.hole, "hole size", lengths));
+                corrects.isPresent() ? f.tool.strip() : group.setUp(f.tool),
+                optional(f.setting, "setting", lengths),
+                optional(f.hole, "hole size", lengths));
         List<Work.Reject> rejects = f.rejects.stream()
                 .map(r -> new Work.Reject(r.hole(), 1, r.what(), r.note()))
                 .toList();

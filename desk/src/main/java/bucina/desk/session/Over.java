@@ -1,5 +1,6 @@
 package bucina.desk.session;
 
+import bucina.core.job.Jobs;
 import bucina.core.log.Operation;
 import bucina.core.plan.Id;
 import bucina.core.progress.Task;
@@ -7,13 +8,18 @@ import bucina.core.reach.Reach;
 import bucina.core.reach.ToolCrib;
 import bucina.core.stack.FaceReading;
 import bucina.core.state.Snapshot;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import javafx.animation.PauseTransition;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.util.Duration;
 
 /**
  * What lies over the sheet: how far it has come, what tools reach, clecos that are played. Worked out off the interface
@@ -27,6 +33,11 @@ public final class Over {
     private final ObjectProperty<Optional<Playing>> playing = new SimpleObjectProperty<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<Progress>> progress = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<Reaching>> reaching = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Map<Id.Hole, List<String>>> before = new ReadOnlyObjectWrapper<>(Map.of());
+    private final Latest befores;
+    /** What is to be done before is worked out once the hand rests: it takes a look at the whole build. */
+    private final PauseTransition rest = new PauseTransition(Duration.millis(600));
+
     /** The work whose reach is shown or on its way. */
     private Optional<Reach.Work> wished = Optional.empty();
     /** Counted last, of any face. */
@@ -36,6 +47,8 @@ public final class Over {
         this.desk = desk;
         counts = desk.session().latest();
         reaches = desk.session().latest();
+        befores = desk.session().latest();
+        rest.setOnFinished(e -> first());
     }
 
     /** Follows what is looked at, from now on. */
@@ -50,11 +63,39 @@ public final class Over {
             playing.set(Optional.empty());
             if (!desk.attempting()) {
                 again();
+                rest.playFromStart();
             }
         });
         desk.taskProperty().addListener((o, was, now) -> count());
-        desk.stageProperty().addListener((o, was, now) -> playing.set(Optional.empty()));
+        desk.stageProperty().addListener((o, was, now) -> {
+            playing.set(Optional.empty());
+            rest.playFromStart();
+        });
+        desk.roomProperty().addListener((o, was, now) -> rest.playFromStart());
         count();
+        rest.playFromStart();
+    }
+
+    /** What is to be done at holes before a part goes on or a bay is shut, in sentences; of every face. */
+    public ReadOnlyObjectProperty<Map<Id.Hole, List<String>>> beforeProperty() {
+        return before.getReadOnlyProperty();
+    }
+
+    /** The same in the stages that show it; nothing in others. */
+    Map<Id.Hole, List<String>> before() {
+        Stage stage = desk.stageProperty().get();
+        return stage == Stage.STUDY || stage == Stage.SET ? before.get() : Map.of();
+    }
+
+    private void first() {
+        Stage stage = desk.stageProperty().get();
+        if (stage != Stage.STUDY && stage != Stage.SET || desk.roomProperty().get() != Desk.Room.SHEET) {
+            return;
+        }
+        Snapshot now = desk.snapshot();
+        LocalDate today = desk.session().now().toLocalDate();
+        befores.ask(
+                () -> Jobs.of(now.derivation(), now.log(), now.holds(), today).befores(), before::set, s -> {});
     }
 
     private void again() {

@@ -32,6 +32,11 @@ public final class Prefs {
         return prefs;
     }
 
+    /** Where they are kept. */
+    Path folder() {
+        return file.resolveSibling(".").normalize();
+    }
+
     /** True for the dark variant. */
     public boolean dark() {
         return Boolean.parseBoolean(values.getProperty("dark", "false"));

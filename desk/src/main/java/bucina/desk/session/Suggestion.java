@@ -26,6 +26,11 @@ import java.util.Optional;
  */
 public record Suggestion(Group group, List<Work.LoggedHole> holes, int count, Solution solution, List<Stretch> then) {
 
+    /** How holes are picked that were set. */
+    public static final String HOW =
+            "Pick the holes that were set: a row by double click, a stretch with Shift, a group in the rack. What they "
+                    + "take is filled in.";
+
     /** What to offer for what is picked; empty if nothing picked is still open. */
     public static Optional<Suggestion> of(Desk desk) {
         return of(desk, desk.selectionProperty().get());

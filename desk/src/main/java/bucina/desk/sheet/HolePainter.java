@@ -99,6 +99,7 @@ final class HolePainter {
             case QUERY -> Glyph.Mark.QUERY;
             case WARNING -> Glyph.Mark.WARNING;
             case SKIPPED -> Glyph.Mark.SKIPPED;
+            case BEFORE -> Glyph.Mark.BEFORE;
             case DEVIATION -> Glyph.Mark.DEVIATION;
         };
     }

@@ -94,6 +94,11 @@ public final class SheetView extends Region implements Shown {
                 draw();
             }
         });
+        ties.on(desk.over().beforeProperty(), (was, now) -> {
+            if (!was.keySet().equals(now.keySet())) {
+                draw();
+            }
+        });
         ties.on(desk.changingProperty(), () -> {
             desk.layerProperty().set(Optional.empty());
             draw();

@@ -3,9 +3,12 @@ package bucina.desk.tonight;
 import bucina.core.evening.Tonight;
 import bucina.core.job.Job;
 import bucina.core.job.Op;
+import bucina.core.log.Tightened;
+import bucina.core.measure.InputException;
 import bucina.core.plan.Hand;
 import bucina.core.plan.Id;
 import bucina.core.plan.Part;
+import bucina.core.stack.Bolted;
 import bucina.core.stack.Solution;
 import bucina.desk.look.Ties;
 import bucina.desk.look.Ui;
@@ -57,11 +60,14 @@ final class EveningRun extends BorderPane implements AutoCloseable {
     /** What went wrong, while a reason is asked for as well. */
     private String note = "";
 
+    private Optional<Tightened> tightened = Optional.empty();
+
     /** What the field is for. */
     private enum Ask {
         NOTHING(""),
         WHO("Who is at the bench? Name or initials"),
         BECAUSE("Why all the same?"),
+        TORQUE("Torque + running drag, in-lb: 60 + 8"),
         WRONG("What went wrong? It goes into the entry");
 
         private final String prompt;
@@ -162,12 +168,16 @@ final class EveningRun extends BorderPane implements AutoCloseable {
                 }
             }
             case BECAUSE -> done(typed.getText());
+            case TORQUE -> torqued();
             case WRONG -> {
                 note = typed.getText().strip();
                 done("");
             }
             case NOTHING -> {
-                if (evening.running()) {
+                if (evening.running() && bolt().isPresent()) {
+                    asks(Ask.TORQUE);
+                    bolt().map(Bolted::torque).ifPresent(t -> typed.setText(Math.round(t.low()) + " + "));
+                } else if (evening.running()) {
                     done("");
                 } else if (desk.prefs().who().isBlank()) {
                     asks(Ask.WHO);
@@ -180,12 +190,32 @@ final class EveningRun extends BorderPane implements AutoCloseable {
         enter();
     }
 
+    /** The bolts that are torqued in the job that is on. */
+    private Optional<Bolted> bolt() {
+        return evening.now()
+                .filter(s -> s.job().op() == Op.TORQUE)
+                .flatMap(s -> s.holes().stream().findFirst())
+                .flatMap(h -> h.solution().bolt());
+    }
+
+    private void torqued() {
+        try {
+            tightened = Optional.of(Tightened.parse(
+                    typed.getText(), bolt().filter(Bolted::drags).isPresent()));
+            done("");
+        } catch (InputException e) {
+            said.setText(e.getMessage());
+        }
+    }
+
     private void done(String because) {
         evening.done(
                 because,
                 note,
+                tightened,
                 entry -> {
                     note = "";
+                    tightened = Optional.empty();
                     asks(Ask.NOTHING);
                     said.setText("Written down: entry " + entry.id() + ".");
                     evening.ask();
@@ -313,6 +343,7 @@ final class EveningRun extends BorderPane implements AutoCloseable {
         if (!job.setup().die().isEmpty()) {
             lines.add(job.setup().tool() + ": " + job.setup().die());
         }
+        s.changes().forEach(c -> lines.add("first " + c));
         words.getChildren().add(Ui.wrapped(s.words(), "bench-large"));
         lines.forEach(l -> words.getChildren().add(Ui.wrapped(l, "bench-mid")));
     }
@@ -350,23 +381,11 @@ final class EveningRun extends BorderPane implements AutoCloseable {
                 .flatMap(Solution::designation)
                 .filter(d -> job.op() == Op.SET)
                 .ifPresent(d -> words.getChildren().add(Ui.label(d, "bench-large")));
-        List<String> needs = new ArrayList<>(
-                List.of(job.setup().tool(), job.setup().die(), job.setup().setting()));
-        needs.removeIf(String::isEmpty);
-        if (!needs.isEmpty()) {
-            words.getChildren().add(Ui.wrapped(String.join(", ", needs), "bench-mid"));
+        if (!job.setup().words().isEmpty()) {
+            words.getChildren().add(Ui.wrapped(job.setup().words(), "bench-mid"));
         }
-        holes(s).ifPresent(h -> words.getChildren().add(Ui.wrapped(h, "bench-mid")));
+        s.range().ifPresent(h -> words.getChildren().add(Ui.wrapped(h, "bench-mid")));
         words.getChildren().add(clock);
-    }
-
-    private static Optional<String> holes(Tonight.Stint s) {
-        return s.holes().isEmpty()
-                ? Optional.empty()
-                : Optional.of(s.holes().getFirst().label()
-                        + (s.holes().size() == 1
-                                ? ""
-                                : " to " + s.holes().getLast().label()));
     }
 
     private void tick() {

@@ -71,7 +71,12 @@ final class JobCell extends ListCell<JobLine> {
     }
 
     private HBox row(JobLine line) {
-        VBox words = new VBox(1, Ui.label(line.words(), "job-words"));
+        HBox title = new HBox(8, Ui.label(line.words(), "job-words"));
+        if (line.fresh()) {
+            title.getChildren().add(Ui.kept("new", "tag"));
+        }
+        title.setAlignment(Pos.CENTER_LEFT);
+        VBox words = new VBox(1, title);
         if (!line.change().isEmpty()) {
             Label change = Ui.label("first " + line.change(), "attention-text");
             words.getChildren().add(change);

@@ -20,6 +20,7 @@ import java.util.List;
  * @param whole  minutes of the band
  * @param stop   true if it is natural to stop after it
  * @param why    why it waits; may be empty
+ * @param fresh  true if it was not open when the build was looked at on another day
  */
 record JobLine(
         String id,
@@ -32,9 +33,10 @@ record JobLine(
         double work,
         double whole,
         boolean stop,
-        String why) {
+        String why,
+        boolean fresh) {
 
-    static JobLine of(Tonight.Stint s, List<Tool> crib, double from, double whole, boolean stop) {
+    static JobLine of(Tonight.Stint s, List<Tool> crib, double from, double whole, boolean stop, boolean fresh) {
         return new JobLine(
                 s.job().id(),
                 s.words(),
@@ -46,10 +48,11 @@ record JobLine(
                 s.minutes(),
                 whole,
                 stop,
-                "");
+                "",
+                fresh);
     }
 
-    static JobLine of(OrderOfWork.Step s, List<Tool> crib, String why) {
+    static JobLine of(OrderOfWork.Step s, List<Tool> crib, String why, boolean fresh) {
         return new JobLine(
                 s.job().id(),
                 s.job().words(),
@@ -61,7 +64,8 @@ record JobLine(
                 s.job().minutes().mid(),
                 1,
                 false,
-                why);
+                why,
+                fresh);
     }
 
     private static ToolPicture.Look look(Job job, List<Tool> crib) {
@@ -71,10 +75,7 @@ record JobLine(
     }
 
     private static String needs(Job job) {
-        List<String> parts =
-                List.of(job.setup().tool(), job.setup().die(), job.setup().setting());
-        String needs =
-                String.join(", ", parts.stream().filter(p -> !p.isEmpty()).toList());
+        String needs = job.setup().words();
         return job.people() > 1 ? needs + (needs.isEmpty() ? "" : "; ") + "two people" : needs;
     }
 }

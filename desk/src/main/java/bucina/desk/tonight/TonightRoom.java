@@ -251,17 +251,19 @@ public final class TonightRoom extends ShownPane {
                 .mapToDouble(s -> s.job().op().move() ? 0 : s.job().minutes().mid())
                 .sum();
         sums.setText(String.format(
-                Locale.ROOT,
-                "%d jobs, %.0f min of work and %.0f min between them. %s"
-                        + "Open in all: %d jobs, about %.0f h; %.0f min go between them in this order, %.0f as drawn.",
-                tonight.stints().size(),
-                work,
-                tonight.minutes() - work,
-                helpers(tonight),
-                planned.order().steps().size(),
-                all / 60,
-                planned.order().lost(),
-                planned.order().asDrawn()));
+                        Locale.ROOT,
+                        "%d jobs, %.0f min of work and %.0f min between them. %s"
+                                + "Open in all: %d jobs, about %.0f h; %.0f min go between them in this order, "
+                                + "%.0f as drawn.",
+                        tonight.stints().size(),
+                        work,
+                        tonight.minutes() - work,
+                        helpers(tonight),
+                        planned.order().steps().size(),
+                        all / 60,
+                        planned.order().lost(),
+                        planned.order().asDrawn())
+                + since(planned));
     }
 
     private static String helpers(Tonight tonight) {
@@ -282,17 +284,29 @@ public final class TonightRoom extends ShownPane {
             for (int i = 0; i < stints.size(); i++) {
                 Tonight.Stint s = stints.get(i);
                 lines.add(JobLine.of(
-                        s, crib, from, whole, planned.tonight().stops().contains(i)));
+                        s, crib, from, whole, planned.tonight().stops().contains(i), fresh(planned, s.job())));
                 from += s.lost() + s.minutes();
             }
             return lines;
         }
         for (OrderOfWork.Step step : planned.order().steps()) {
             if (show.getValue() == Show.OPEN || step.waits()) {
-                lines.add(JobLine.of(step, crib, why(planned, step.job())));
+                lines.add(JobLine.of(step, crib, why(planned, step.job()), fresh(planned, step.job())));
             }
         }
         return lines;
+    }
+
+    private static boolean fresh(Evening.Planned planned, Job job) {
+        return planned.since().filter(s -> s.fresh().contains(job.id())).isPresent();
+    }
+
+    /** What came since the build was looked at on another day; blank if nothing did. */
+    private static String since(Evening.Planned planned) {
+        return planned.since()
+                .filter(s -> !s.fresh().isEmpty() || s.gone() > 0)
+                .map(s -> " Since " + s.day() + ": " + s.fresh().size() + " new, " + s.gone() + " done or gone.")
+                .orElse("");
     }
 
     /** Why a job cannot be done now, in a sentence; blank if it can. */

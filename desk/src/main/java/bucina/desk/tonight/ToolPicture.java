@@ -65,7 +65,9 @@ final class ToolPicture extends Canvas {
             case "squeezer" -> Look.SQUEEZER;
             case "rivet puller" -> Look.PULLER;
             case "screwdriver" -> Look.DRIVER;
-            case "wrench" -> Look.WRENCH;
+            case "wrench", "torque wrench" -> Look.WRENCH;
+            case "reamer" -> Look.DRILL;
+            case "rivet nut tool" -> Look.PULLER;
             default -> Look.HANDS;
         });
     }

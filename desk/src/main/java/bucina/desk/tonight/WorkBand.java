@@ -72,10 +72,10 @@ final class WorkBand extends Region {
     private static int track(Job job) {
         return switch (job.op()) {
             case FIT, OFF, ON -> 0;
-            case MATCH, FINAL, CLEAR -> 1;
+            case MATCH, FINAL, REAM, CLEAR -> 1;
             case DEBURR -> 2;
             case DIMPLE, COUNTERSINK -> 3;
-            case SET -> 4;
+            case SET, TORQUE, STRIPE, WIRE, PIN -> 4;
             case TASK -> job.word().startsWith("deburr") ? 2 : 5;
             case OWN -> 5;
         };

@@ -6,6 +6,7 @@ import bucina.core.explain.Why;
 import bucina.core.measure.Unit;
 import bucina.desk.bench.BenchSide;
 import bucina.desk.card.ApartCard;
+import bucina.desk.card.BaysCard;
 import bucina.desk.card.BenchMode;
 import bucina.desk.card.BinsCard;
 import bucina.desk.card.BringCard;
@@ -25,6 +26,7 @@ import bucina.desk.card.SearchCard;
 import bucina.desk.card.StationsCard;
 import bucina.desk.card.StructureCard;
 import bucina.desk.card.TypedCard;
+import bucina.desk.card.WhatIfCard;
 import bucina.desk.card.WhyCard;
 import bucina.desk.card.WorkCard;
 import bucina.desk.gauge.GaugePost;
@@ -112,6 +114,7 @@ class LifetimeTest extends OnWindow {
         ways.put(OutCard.class, () -> new OutCard(desk, OutCard.What.FACE, away));
         ways.put(PanelCard.class, () -> new PanelCard(session, Unit.INCH, Palette.LIGHT, f -> {}, away));
         ways.put(PartListsCard.class, () -> new PartListsCard(desk, away));
+        ways.put(BaysCard.class, () -> new BaysCard(desk, away));
         ways.put(BinsCard.class, () -> new BinsCard(desk, away));
         ways.put(RibCard.class, () -> new RibCard(desk, away));
         ways.put(StructureCard.class, () -> new StructureCard(desk, away));
@@ -120,6 +123,7 @@ class LifetimeTest extends OnWindow {
         ways.put(SearchCard.class, () -> new SearchCard(new Finder(desk, List.of(), s -> {}), away));
         ways.put(StationsCard.class, () -> new StationsCard(hole("R1.1").row(), away));
         ways.put(TypedCard.class, () -> new TypedCard(desk, away));
+        ways.put(WhatIfCard.class, () -> new WhatIfCard(desk, away));
         ways.put(WhyCard.class, () -> new WhyCard(why(), away));
         rooms(ways, post, timer, away);
         return ways;
@@ -127,7 +131,7 @@ class LifetimeTest extends OnWindow {
 
     private void rooms(Map<Class<?>, Supplier<Shown>> ways, GaugePost post, WorkTimer timer, Runnable away) {
         ways.put(LogbookRoom.class, () -> new LogbookRoom(desk));
-        ways.put(PartsRoom.class, () -> new PartsRoom(desk, away));
+        ways.put(PartsRoom.class, () -> new PartsRoom(desk, away, away));
         ways.put(TonightRoom.class, () -> new TonightRoom(desk));
         ways.put(RulesRoom.class, () -> new RulesRoom(desk));
         ways.put(PapersRoom.class, () -> new PapersRoom(desk));

@@ -149,7 +149,7 @@ class ViewStateTest extends OnDesk {
         List<Why> numbers = new Explain(desk.snapshot().build().rules(), Unit.INCH).hole(hole("R12.1"));
         assertThat(numbers)
                 .extracting(Why::title)
-                .startsWith("Grip G", "Use", "Hole")
+                .startsWith("Grip G", "Use", "Washers", "Torque", "Hole")
                 .doesNotContain("Shop head");
         assertThat(numbers.get(1).value()).isEqualTo("AN4-6A");
     }

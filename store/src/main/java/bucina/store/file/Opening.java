@@ -31,7 +31,8 @@ final class Opening {
             Version6::run,
             Version7::run,
             Version8::run,
-            Version9::run));
+            Version9::run,
+            Version10::run));
     private static final int HEADER = 100;
 
     private Opening() {}

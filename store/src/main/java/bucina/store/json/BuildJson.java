@@ -31,7 +31,7 @@ import java.util.Map;
 public final class BuildJson {
 
     /** The version of the format written; older ones are read, newer ones refused. */
-    public static final int VERSION = 8;
+    public static final int VERSION = 9;
 
     private static final String FORMAT = "bucina-build";
 

@@ -1,6 +1,7 @@
 package bucina.store.json;
 
 import bucina.core.dress.Preparation;
+import bucina.core.plan.Bolting;
 import bucina.core.plan.Deviation;
 import bucina.core.plan.Fastener;
 import bucina.core.plan.Group;
@@ -41,15 +42,45 @@ public final class GroupJson {
                         .put("family", r.family())
                         .put("diameter", Mm.of(r.diameter()))
                         .put("stainless", r.stainless());
-            case Fastener.Hardware h ->
+            case Fastener.Hardware h -> hardware(h);
+            case Fastener.RivetNut n ->
                 PlanJson.NODES
                         .objectNode()
-                        .put("kind", "hardware")
-                        .put("name", h.name())
-                        .put("shank", Mm.of(h.shank()))
-                        .put("hole", Mm.of(h.hole()))
-                        .put("flush", h.flush());
+                        .put("kind", "rivet-nut")
+                        .put("name", n.name())
+                        .put("thread", n.thread())
+                        .put("body", Mm.of(n.body()))
+                        .put("hole", Mm.of(n.hole()))
+                        .put("least", Mm.of(n.least()))
+                        .put("most", Mm.of(n.most()))
+                        .put("stroke", Mm.of(n.stroke()));
         };
+    }
+
+    private static ObjectNode hardware(Fastener.Hardware h) {
+        ObjectNode node = PlanJson.NODES
+                .objectNode()
+                .put("kind", "hardware")
+                .put("name", h.name())
+                .put("shank", Mm.of(h.shank()))
+                .put("hole", Mm.of(h.hole()))
+                .put("flush", h.flush());
+        if (!h.bolting().equals(Bolting.NONE)) {
+            node.put("nut", h.bolting().nut())
+                    .put("headTurns", h.bolting().headTurns())
+                    .put("reamed", h.bolting().reamed());
+        }
+        return node;
+    }
+
+    private static Fastener hardware(At at) {
+        at.only("kind", "name", "shank", "hole", "flush", "nut", "headTurns", "reamed");
+        return at.make(() -> new Fastener.Hardware(
+                at.text("name"),
+                at.length("shank"),
+                at.length("hole"),
+                at.flag("flush"),
+                new Bolting(at.text("nut", ""), at.flagged("headTurns"), at.flagged("reamed"))));
     }
 
     static Fastener fastener(At at) {
@@ -65,12 +96,19 @@ public final class GroupJson {
                 yield at.make(
                         () -> new Fastener.PulledRivet(at.text("family"), at.length("diameter"), at.flag("stainless")));
             }
-            case "hardware" -> {
-                at.only("kind", "name", "shank", "hole", "flush");
-                yield at.make(() -> new Fastener.Hardware(
-                        at.text("name"), at.length("shank"), at.length("hole"), at.flag("flush")));
+            case "hardware" -> hardware(at);
+            case "rivet-nut" -> {
+                at.only("kind", "name", "thread", "body", "hole", "least", "most", "stroke");
+                yield at.make(() -> new Fastener.RivetNut(
+                        at.text("name"),
+                        at.text("thread"),
+                        at.length("body"),
+                        at.length("hole"),
+                        at.length("least"),
+                        at.length("most"),
+                        at.length("stroke")));
             }
-            default -> throw at.get("kind").wrong("must be solid-rivet, pulled-rivet or hardware");
+            default -> throw at.get("kind").wrong("must be solid-rivet, pulled-rivet, hardware or rivet-nut");
         };
     }
 
@@ -242,16 +280,24 @@ public final class GroupJson {
             node.put("until", plan.until());
         }
         plan.dieAngle().ifPresent(a -> node.put("dieAngle", a));
+        if (plan.wet()) {
+            node.put("wet", true);
+        }
+        if (!plan.headWhy().isEmpty()) {
+            node.put("headWhy", plan.headWhy());
+        }
         return node;
     }
 
     static HolePlan holePlan(At at) {
-        at.only("hold", "present", "until", "dieAngle");
+        at.only("hold", "present", "until", "dieAngle", "wet", "headWhy");
         return at.make(() -> new HolePlan(
                 at.maybe("present").map(At::length),
                 at.get("hold").word(Hold.values(), Hold::code),
                 at.maybe("until").map(At::text).orElse(""),
-                at.maybe("dieAngle").map(a -> at.small("dieAngle"))));
+                at.maybe("dieAngle").map(a -> at.small("dieAngle")),
+                at.flagged("wet"),
+                at.text("headWhy", "")));
     }
 
     /** Reads it from one column of the build file. */

@@ -20,7 +20,8 @@ public final class Kinds {
             IndexMarkJson.KIND,
             FitReadingJson.KIND,
             OwnJobJson.KIND,
-            OwnOrderJson.KIND);
+            OwnOrderJson.KIND,
+            BayJson.KIND);
 
     private Kinds() {}
 

@@ -5,6 +5,7 @@ import static bucina.store.json.PlanJson.array;
 
 import bucina.core.log.Labour;
 import bucina.core.log.Operation;
+import bucina.core.log.Tightened;
 import bucina.core.plan.Id;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.LocalDateTime;
@@ -39,11 +40,12 @@ final class LabourJson {
     }
 
     private static ObjectNode sweep(Labour.Sweep s) {
-        return NODES.objectNode()
+        ObjectNode node = NODES.objectNode()
                 .put("operation", s.operation().code())
                 .put("group", s.group().n())
-                .put("groupCode", s.code())
-                .set("holes", LogJson.holes(s.holes()));
+                .put("groupCode", s.code());
+        s.tightened().ifPresent(t -> node.put("torque", t.torque()).put("drag", t.drag()));
+        return node.set("holes", LogJson.holes(s.holes()));
     }
 
     private static void found(ObjectNode node, Labour.Found f) {
@@ -107,11 +109,14 @@ final class LabourJson {
     }
 
     private static Labour.Sweep sweep(At at) {
-        at.only("operation", "group", "groupCode", "holes");
+        at.only("operation", "group", "groupCode", "torque", "drag", "holes");
         return at.make(() -> new Labour.Sweep(
                 at.get("operation").word(Operation.values(), Operation::code),
                 new Id.Group(at.whole("group")),
                 at.text("groupCode"),
-                at.list("holes", LogJson::logged)));
+                at.list("holes", LogJson::logged),
+                at.maybe("torque")
+                        .map(t -> new Tightened(
+                                t.number(), at.maybe("drag").map(At::number).orElse(0.0)))));
     }
 }

@@ -13,7 +13,7 @@ final class OldFile {
 
     private OldFile() {}
 
-    /** Takes away what versions 8 and 9 brought. */
+    /** Takes away what versions 8 to 10 brought. */
     static void toVersion7(Statement s) throws SQLException {
         for (String sql : List.of(
                 "ALTER TABLE part ADD COLUMN fitted INTEGER NOT NULL DEFAULT 0",
@@ -25,6 +25,7 @@ final class OldFile {
                 "DROP TABLE part_mark",
                 "DROP TABLE own_job",
                 "DROP TABLE own_order",
+                "DROP TABLE bay",
                 "PRAGMA user_version = 7")) {
             s.execute(sql);
         }

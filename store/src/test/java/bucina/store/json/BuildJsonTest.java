@@ -11,6 +11,7 @@ import bucina.core.log.Logbook;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
+import bucina.core.plan.Bolting;
 import bucina.core.plan.Build;
 import bucina.core.plan.Deviation;
 import bucina.core.plan.Face;
@@ -101,7 +102,7 @@ class BuildJsonTest {
                     new Point(random.nextGaussian() * 1e9, random.nextGaussian() * 1e-3),
                     Optional.of(new Deviation(
                             Optional.of(Length.nm(random.nextDouble() * 1e7 + 1)),
-                            Optional.of(new Fastener.Hardware("AN4-5A", Length.in(.25), Length.in(.25), true)),
+                            Optional.of(fastener(i)),
                             Optional.of(Preparation.COUNTERSINK),
                             "é \"quoted\" \\ \u2028"))));
         }
@@ -238,7 +239,7 @@ class BuildJsonTest {
             delimiter = '|',
             quoteCharacter = '`',
             value = {
-                "/version|9|versions 1 to 8",
+                "/version|10|versions 1 to 9",
                 "/unit|\"in\"|/unit",
                 "/parts/0/fittingOrder|\"x\"|/parts/0/fittingOrder: must be a whole number",
                 "/assemblies/0/faces/1/layers/2/thickness|\"thin\"|/assemblies/0/faces/1/layers/2/thickness: must "
@@ -347,5 +348,19 @@ class BuildJsonTest {
                 "/assemblies/0/faces/0/layers/0/thickness",
                 JsonNodeFactory.instance.numberNode(new BigDecimal("1e-999999999")));
         assertThatThrownBy(() -> BuildJson.read(tree)).isInstanceOf(InputException.class);
+    }
+
+    private static Fastener fastener(int i) {
+        return i % 2 == 0
+                ? new Fastener.Hardware(
+                        "AN4-5A", Length.in(.25), Length.in(.25), true, new Bolting("castle:.25", i % 4 == 0, true))
+                : new Fastener.RivetNut(
+                        "rivet nut M4",
+                        "M4",
+                        Length.mm(6),
+                        Length.mm(6.1),
+                        Length.mm(.5),
+                        Length.mm(3),
+                        Length.mm(2.5));
     }
 }

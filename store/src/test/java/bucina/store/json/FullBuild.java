@@ -15,6 +15,7 @@ import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Acceptance;
 import bucina.core.plan.Batch;
+import bucina.core.plan.Bay;
 import bucina.core.plan.Build;
 import bucina.core.plan.Come;
 import bucina.core.plan.Compound;
@@ -111,8 +112,17 @@ public final class FullBuild {
                         false,
                         List.of(-.1),
                         at));
-        Workshop ordered = ordered(shop.with(job(papered, free + 4)), free + 5);
-        return lived(papered.withWorkshop(ordered, free + 7)).checked();
+        Workshop ordered = ordered(shop.with(job(papered, free + 4)), free + 5).with(bay(papered, free + 7));
+        return lived(papered.withWorkshop(ordered, free + 8)).checked();
+    }
+
+    private static Bay bay(Build build, long id) {
+        return new Bay(
+                new Id.Bay(id),
+                "Nose bay",
+                List.of(build.parts().getLast().id()),
+                Set.of(build.parts().getFirst().id()),
+                "the line runs through it");
     }
 
     private static Workshop ordered(Workshop shop, long free) {

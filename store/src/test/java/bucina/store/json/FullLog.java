@@ -5,6 +5,7 @@ import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.log.Operation;
 import bucina.core.log.PartMark;
+import bucina.core.log.Tightened;
 import bucina.core.log.Work;
 import bucina.core.measure.Length;
 import bucina.core.plan.Build;
@@ -36,6 +37,8 @@ public final class FullLog {
         List<Work.LoggedHole> holes = List.of(new Work.LoggedHole(hole.id(), row.label(hole)));
         List<Labour.What> all = List.of(
                 new Labour.Holes(List.of(new Labour.Sweep(Operation.DEBURRED, group.id(), group.code(), holes))),
+                new Labour.Holes(List.of(new Labour.Sweep(
+                        Operation.TORQUED, group.id(), group.code(), holes, Optional.of(new Tightened(60.5, 8))))),
                 new Labour.OnPart(part.id(), part.name(), "deburr-edges"),
                 new Labour.Own(job.id(), job.name()),
                 new Labour.Stock("rivets, box 3"),

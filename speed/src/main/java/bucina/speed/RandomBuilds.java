@@ -1,18 +1,21 @@
-package bucina.core.order;
+package bucina.speed;
 
-import bucina.core.Plans;
 import bucina.core.catalogue.Catalogue;
+import bucina.core.dress.Preparation;
 import bucina.core.material.Material;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Assembly;
+import bucina.core.plan.Bay;
 import bucina.core.plan.Build;
+import bucina.core.plan.Bulletin;
 import bucina.core.plan.Come;
 import bucina.core.plan.Face;
 import bucina.core.plan.Fastener;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hand;
 import bucina.core.plan.Hole;
+import bucina.core.plan.HolePlan;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Paperwork;
@@ -21,23 +24,33 @@ import bucina.core.plan.Query;
 import bucina.core.plan.Row;
 import bucina.core.plan.SheetHoles;
 import bucina.core.plan.Standing;
+import bucina.core.plan.Tool;
+import bucina.core.plan.Workshop;
+import bucina.core.reach.ToolCrib;
+import bucina.core.rivet.HeadStyle;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
+import bucina.core.sheet.Segment;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 
-/** Skins with ribs under them on one to three faces; parts lie on several, stand anyhow, holes come anyhow. */
+/**
+ * Skins with ribs under them on one to three faces; parts lie on several, stand anyhow, holes come anyhow. Some rows
+ * are set wet, some ribs stand in the way of others, some skins close a bay, a tool may be missing, a query open, a
+ * bulletin in force.
+ */
 final class RandomBuilds {
 
     private static final List<Fastener> FASTENERS = List.of(
-            Plans.UNIVERSAL,
-            Plans.FLUSH,
+            new Fastener.SolidRivet(HeadStyle.UNIVERSAL, "AD", 4),
+            new Fastener.SolidRivet(HeadStyle.FLUSH, "AD", 3),
             new Fastener.PulledRivet("iso15977", Length.mm(3.2), false),
             new Fastener.PulledRivet("iso15978", Length.mm(3.2), false),
             new Fastener.Hardware("AN3-5A", Length.in(.19), Length.in(.19), false));
@@ -88,18 +101,61 @@ final class RandomBuilds {
                 parts,
                 List.of(new Assembly(new Id.Assembly(2), "A", Hand.LEFT, Unit.INCH, List.of(), all)),
                 Map.of());
-        if (random.nextInt(3) == 0 && !groups.isEmpty()) {
-            Query query = new Query(
-                    new Id.Query(next++),
-                    pick(groups).id(),
-                    LocalDate.parse("2026-11-01"),
-                    "18 or 19?",
-                    Optional.empty(),
-                    Optional.empty());
-            Paperwork papers = build.papers();
-            build = build.withPapers(new Paperwork(papers.shelf().with(Query.class, List.of(query))), next + 1_000_000);
+        return said(build, groups).checked();
+    }
+
+    /** What is said beside the plan: a query, a bay, tools that are not there, a bulletin, an order of one's own. */
+    private Build said(Build plain, List<Group> groups) {
+        Build build = plain;
+        Workshop shop = build.workshop();
+        if (random.nextInt(3) == 0) {
+            List<Tool> crib = new ArrayList<>(ToolCrib.of(build, catalogue));
+            crib.remove(random.nextInt(crib.size()));
+            shop = shop.withTools(crib.stream()
+                    .map(t -> new Tool(new Id.Tool(next++), t.kind(), t.name(), t.sizes()))
+                    .toList());
         }
-        return build;
+        List<Part> skins =
+                build.parts().stream().filter(p -> p.kind() == Part.Kind.SKIN).toList();
+        if (random.nextInt(3) == 0 && skins.size() > 1) {
+            shop = shop.with(
+                    new Bay(new Id.Bay(next++), "Bay", List.of(pick(skins).id()), Set.of(), ""));
+        }
+        build = build.withWorkshop(shop, next + 1_000_000);
+        if (random.nextInt(3) == 0 && !groups.isEmpty()) {
+            build = queried(build, pick(groups));
+        }
+        return random.nextInt(4) == 0 && !groups.isEmpty() ? bulletin(build, pick(groups)) : build;
+    }
+
+    private Build queried(Build build, Group group) {
+        Query query = new Query(
+                new Id.Query(next++),
+                group.id(),
+                LocalDate.parse("2026-11-01"),
+                "18 or 19?",
+                Optional.empty(),
+                Optional.empty());
+        Paperwork papers = build.papers();
+        return build.withPapers(new Paperwork(papers.shelf().with(Query.class, List.of(query))), next + 1_000_000);
+    }
+
+    /** A bulletin that put another fastener in a group. */
+    private Build bulletin(Build build, Group group) {
+        Group was = group.withFastener(FASTENERS.getFirst(), "");
+        Bulletin bulletin = new Bulletin(
+                new Id.Bulletin(next++),
+                "B-1",
+                LocalDate.parse("2026-11-02"),
+                true,
+                List.of(new Bulletin.Change<>(
+                        build.faces().stream()
+                                .filter(f -> f.face().groups().contains(group))
+                                .<Id>map(f -> f.face().id())
+                                .findFirst(),
+                        Optional.of(was),
+                        Optional.of(group))));
+        return build.withPapers(build.papers().with(bulletin), next + 1_000_000);
     }
 
     private Part part(String name, Part.Kind kind, int order) {
@@ -124,14 +180,36 @@ final class RandomBuilds {
                         0,
                         3 * r + 2,
                         12));
-                groups.add(Plans.group(
-                        next++,
-                        "F" + f + "-" + (r + 1),
-                        pick(FASTENERS),
-                        List.of(row("R" + (r + 1), 3 * r + 1.5, each))));
+                groups.add(group(r, f, each));
             }
         }
         return new Face(new Id.Face(next++), "Face " + (f + 1), "from above", "outboard", "forward", layers, groups);
+    }
+
+    private Group group(int r, int f, int each) {
+        Fastener fastener = pick(FASTENERS);
+        HolePlan holes = HolePlan.NONE.with(random.nextInt(5) == 0);
+        return new Group(
+                new Id.Group(next++),
+                "F" + f + "-" + (r + 1),
+                "Row " + (r + 1),
+                fastener,
+                false,
+                fastener.flush() ? Preparation.AUTO : Preparation.NONE,
+                "",
+                rows(r, each),
+                Optional.empty(),
+                Set.of(),
+                Set.of(),
+                holes);
+    }
+
+    private List<Row> rows(int r, int each) {
+        List<Row> rows = new ArrayList<>(List.of(row("R" + (r + 1), 3 * r + 1.5, each)));
+        if (random.nextInt(4) == 0) {
+            rows.add(row("R" + (r + 1) + "b", 3 * r + 1.8, each));
+        }
+        return rows;
     }
 
     private Row row(String name, double x, int each) {
@@ -142,9 +220,22 @@ final class RandomBuilds {
         return new Row(new Id.Row(next++), name, each + 1, holes);
     }
 
+    /** Ribs have a flange: at their own edge, or near the row of the rib before. */
+    private List<Segment> bends(double x0, double x1, String name) {
+        double at = random.nextInt(4) == 0 ? x0 - 1.1 : x1 + .2;
+        return name.startsWith("Rib") && random.nextBoolean()
+                ? List.of(new Segment(Point.in(at, 0), Point.in(at, 12)))
+                : List.of();
+    }
+
     private Layer layer(Part part, String name, Length thick, double x0, double y0, double x1, double y1) {
         Layer layer = new Layer(
-                new Id.Layer(next++), part.id(), name, thick, Outline.rectangle(Point.in(x0, y0), Point.in(x1, y1)));
+                new Id.Layer(next++),
+                part.id(),
+                name,
+                thick,
+                Outline.rectangle(Point.in(x0, y0), Point.in(x1, y1)),
+                bends(x0, x1, name));
         return switch (random.nextInt(4)) {
             case 0 -> layer.with(SheetHoles.NONE.all(new Come(Come.State.BLANK, Optional.empty())));
             case 1 -> layer.with(SheetHoles.NONE.all(new Come(Come.State.PILOT, Optional.of(Length.in(.089)))));

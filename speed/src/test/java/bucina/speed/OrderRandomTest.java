@@ -1,4 +1,4 @@
-package bucina.core.order;
+package bucina.speed;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -15,13 +15,13 @@ import bucina.core.job.Op;
 import bucina.core.job.Setup;
 import bucina.core.log.Addition;
 import bucina.core.log.Logbook;
+import bucina.core.order.OrderOfWork;
 import bucina.core.part.PartStates;
 import bucina.core.plan.Build;
 import bucina.core.stack.Derivation;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -35,8 +35,7 @@ import org.junit.jupiter.api.Test;
 
 /**
  * Orders of random builds, judged by going through them: every job is done as the order says, with marks and entries
- * that the guards of the log refuse where P1 or P2 are broken. Lost time is counted anew, and small builds are tried in
- * every order. Nothing of the planner is used.
+ * that the guards of the log refuse where P1 or P2 are broken. Lost time is counted anew. The planner is not used.
  */
 class OrderRandomTest {
 
@@ -49,7 +48,7 @@ class OrderRandomTest {
     private int done;
     private int waiting;
 
-    private static Jobs jobs(Derivation derivation, Logbook log) {
+    static Jobs jobs(Derivation derivation, Logbook log) {
         return Jobs.of(derivation, log, new Holds(derivation, log), LocalDate.parse("2026-11-23"));
     }
 
@@ -148,7 +147,7 @@ class OrderRandomTest {
 
     // ---- lost time, counted anew
 
-    private static double lost(List<Job> order) {
+    static double lost(List<Job> order) {
         Map<String, String> tools = new HashMap<>();
         double minutes = 0;
         for (Job job : order) {
@@ -166,44 +165,6 @@ class OrderRandomTest {
             }
         }
         return minutes;
-    }
-
-    @Test
-    void few_jobs_lose_no_more_than_the_best_of_all_their_orders() {
-        int tried = 0;
-        for (int i = 0; i < 1500 && tried < 120; i++) {
-            Build build = builds.build(1 + random.nextInt(2), 1 + random.nextInt(2), 1 + random.nextInt(2));
-            Jobs jobs = jobs(Derivation.of(build, catalogue), Logbook.EMPTY);
-            // Work on parts as one thing needs nothing set up: without it more builds are small enough.
-            OrderOfWork order = OrderOfWork.of(jobs, j -> j.op() != Op.TASK);
-            List<Job> open = order.steps().stream().map(OrderOfWork.Step::job).toList();
-            if (open.size() < 4 || open.size() > 9 || order.steps().stream().anyMatch(OrderOfWork.Step::waits)) {
-                continue;
-            }
-            tried++;
-            assertThat(order.lost()).isCloseTo(best(jobs, open, new ArrayList<>(), Double.MAX_VALUE), within());
-        }
-        assertThat(tried).isGreaterThan(60);
-    }
-
-    private static double best(Jobs jobs, List<Job> open, List<Job> going, double least) {
-        if (going.size() == open.size()) {
-            return Math.min(least, lost(going));
-        }
-        double found = least;
-        Set<String> there = going.stream().map(Job::id).collect(Collectors.toSet());
-        Set<String> all = open.stream().map(Job::id).collect(Collectors.toSet());
-        for (Job job : open) {
-            boolean ready = !there.contains(job.id())
-                    && jobs.demands(jobs.place(job.id())).stream()
-                            .allMatch(d -> there.contains(d.job()) || !all.contains(d.job()));
-            if (ready) {
-                going.add(job);
-                found = lost(going) < found ? best(jobs, open, going, found) : found;
-                going.removeLast();
-            }
-        }
-        return found;
     }
 
     /** True if the open jobs cannot all be done: taking away whatever waits for nothing leaves some. */

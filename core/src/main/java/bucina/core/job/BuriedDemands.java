@@ -1,0 +1,64 @@
+package bucina.core.job;
+
+import bucina.core.plan.Face;
+import bucina.core.plan.Id;
+import bucina.core.plan.Zone;
+import bucina.core.sheet.Point;
+import java.util.Map;
+
+/** P4 and P5 of one hole: what covers it, and what is in the way of every tool, comes after it. */
+final class BuriedDemands {
+
+    private final Around around;
+    private final Map<Id.Part, Map<Op, Integer>> moved;
+    private final Edges edges;
+
+    /**
+     * @param moved the jobs that move a part
+     */
+    BuriedDemands(Around around, Map<Id.Part, Map<Op, Integer>> moved, Edges edges) {
+        this.around = around;
+        this.moved = moved;
+        this.edges = edges;
+    }
+
+    void lay(FaceJobs face, FaceJobs.Chain chain, int set) {
+        face.runs().get(chain.set()).closes.forEach((part, at) -> outOfTheWay(part, at, set));
+        covered(face.ref().face(), chain, set);
+    }
+
+    private int move(Id.Part part, Op op) {
+        return moved.getOrDefault(part, Map.of()).getOrDefault(op, -1);
+    }
+
+    /** P5: what no tool reaches with a part on comes before the part, or while it is off. */
+    private void outOfTheWay(Id.Part part, String at, int set) {
+        String name = around.parts().part(part).name();
+        int off = move(part, Op.OFF);
+        int fit = move(part, Op.FIT);
+        int on = move(part, Op.ON);
+        edges.add(set, on >= 0 ? on : fit, "P5", "no tool of the crib reaches " + at + " once " + name + " is on");
+        if (off >= 0 && fit < 0) {
+            edges.add(off, set, "P5", "no tool of the crib reaches " + at + " while " + name + " is on");
+        }
+    }
+
+    /** P4: what a zone says stands behind is a part that is not on for good yet. */
+    private void covered(Face plan, FaceJobs.Chain chain, int set) {
+        Point at = chain.hole().hole().at();
+        for (Zone zone : plan.zones()) {
+            if (zone.kind() == Zone.Kind.BEHIND && zone.outline().covers(at)) {
+                around.parts()
+                        .named(zone.name())
+                        .filter(p -> chain.hole().layers().stream()
+                                .noneMatch(l -> l.part().equals(p.id())))
+                        .ifPresent(p -> edges.add(
+                                set,
+                                move(p.id(), Op.ON),
+                                "P4",
+                                p.name() + " stands behind "
+                                        + chain.hole().row().name() + " once it is on"));
+            }
+        }
+    }
+}

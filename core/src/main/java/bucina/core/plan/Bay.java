@@ -1,0 +1,62 @@
+package bucina.core.plan;
+
+import bucina.core.measure.InputException;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/**
+ * A space that is shut by parts: what is done inside is done before the last of them is on for good.
+ *
+ * @param id      its id
+ * @param name    as people call it, {@code Leading edge bay}; not blank
+ * @param closers parts that shut it, each once, at least one
+ * @param inside  parts that lie in it or bound it; none for every other part of the assemblies that the closers lie on
+ * @param notes   what runs through it, what to remember; may be empty
+ */
+public record Bay(Id.Bay id, String name, List<Id.Part> closers, Set<Id.Part> inside, String notes) implements Kept {
+
+    private static final int LONGEST = 4000;
+
+    public Bay {
+        Objects.requireNonNull(id, "id");
+        Names.check("a bay", name);
+        closers = List.copyOf(new LinkedHashSet<>(closers));
+        inside = Set.copyOf(inside);
+        if (closers.isEmpty()) {
+            throw new InputException("bay " + name + " needs a part that closes it, such as the lid");
+        }
+        if (closers.stream().anyMatch(inside::contains)) {
+            throw new InputException("a part that closes bay " + name + " does not lie inside it as well");
+        }
+        if (notes.length() > LONGEST) {
+            throw new InputException(
+                    "the notes of a bay have up to " + LONGEST + " characters, were " + notes.length());
+        }
+    }
+
+    /** This bay with one part in the place of another. */
+    public Bay renamed(Id.Part second, Id.Part first) {
+        List<Id.Part> shutting = new ArrayList<>(closers);
+        shutting.replaceAll(p -> p.equals(second) ? first : p);
+        Set<Id.Part> lying = new LinkedHashSet<>(inside);
+        if (lying.remove(second)) {
+            lying.add(first);
+        }
+        shutting.forEach(lying::remove);
+        return new Bay(id, name, shutting, lying, notes);
+    }
+
+    @Override
+    public List<Id.Part> parts() {
+        return Stream.concat(closers.stream(), inside.stream()).toList();
+    }
+
+    @Override
+    public String called() {
+        return "bay " + name;
+    }
+}
