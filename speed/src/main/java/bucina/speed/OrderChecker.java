@@ -29,9 +29,8 @@ import java.util.stream.Collectors;
 
 /*
  * Design. The checker knows the handbook's section 14 and the plan, nothing of how jobs, demands and orders are worked
- * out: it goes through the steps one by one with a picture of the bench of its own (what is done at each hole of each
- * sheet, which part is on, what is set) and writes down what is broken. Of a step it takes what a person is told: what
- * is done, at which holes, in which sheets, on which part.
+ * out: it goes through the steps one by one with a bench of its own (what is done at each hole of each sheet, which
+ * part is on) and writes down what is broken. Of a step it takes what a person is told: what, at which holes.
  */
 
 /** Goes through an order of work of a build on which nothing is set yet, and says what it breaks. */
@@ -47,10 +46,12 @@ public final class OrderChecker {
     private final Set<Id.Part> on = new HashSet<>();
     private final Map<Id.Hole, HoleReading> holes = new HashMap<>();
     private final Map<Id.Part, Set<String>> tasks = new HashMap<>();
+    private final ReachChecker reach;
 
     private OrderChecker(Derivation derivation) {
         this.derivation = derivation;
         this.build = derivation.build();
+        this.reach = new ReachChecker(derivation);
         for (Build.FaceRef ref : build.faces()) {
             derivation
                     .face(ref.face().id())
@@ -241,12 +242,10 @@ public final class OrderChecker {
         if (set.contains(hole.hole().id())) {
             fail(job, "P1: " + hole.label() + " is set already");
         }
-        Set<Id.Layer> sheets =
-                job.place().orElseThrow().layers().stream().map(Layer::id).collect(Collectors.toSet());
         for (int i = 0; i < hole.layers().size(); i++) {
             Layer layer = hole.layers().get(i);
             List<String> owed = owed(hole, i);
-            if (sheets.contains(layer.id()) && owed.contains(op)) {
+            if (job.place().orElseThrow().layers().contains(layer) && owed.contains(op)) {
                 for (String before : owed.subList(0, owed.indexOf(op))) {
                     if (!done.contains(key(hole, layer, before))) {
                         fail(job, "P1: " + hole.label() + " in " + layer.name() + " lacks " + before);
@@ -275,6 +274,7 @@ public final class OrderChecker {
             if (!set.add(hole.hole().id())) {
                 fail(job, "set twice");
             }
+            reach.broken(job, hole, on).ifPresent(why -> fail(job, why));
         }
         build.workshop().bays().forEach(b -> shut(job, b));
     }
@@ -283,6 +283,9 @@ public final class OrderChecker {
         for (HoleReading hole : job.place().orElseThrow().holes()) {
             if (!set.contains(hole.hole().id())) {
                 fail(job, "P1: " + hole.label() + " is not in");
+            }
+            if (op.equals("torque")) {
+                reach.broken(job, hole, on).ifPresent(why -> fail(job, why));
             }
             if (op.equals("stripe") && !done.contains(hole.hole().id() + "/torque")) {
                 fail(job, "P1: " + hole.label() + " is not torqued");
@@ -320,9 +323,8 @@ public final class OrderChecker {
             if (inside && !set.contains(hole.hole().id())) {
                 fail(job, "P4: it shuts " + bay.name() + " and " + hole.label() + " inside is not set");
             }
-            if (inside
-                    && after(hole).stream()
-                            .anyMatch(a -> !done.contains(hole.hole().id() + "/" + a))) {
+            String id = hole.hole().id() + "/";
+            if (inside && after(hole).stream().anyMatch(a -> !done.contains(id + a))) {
                 fail(job, "P10: it shuts " + bay.name() + " and " + hole.label() + " inside is not torqued");
             }
         }

@@ -12,6 +12,7 @@ import bucina.core.plan.Bulletin;
 import bucina.core.plan.Come;
 import bucina.core.plan.Face;
 import bucina.core.plan.Fastener;
+import bucina.core.plan.Flange;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hand;
 import bucina.core.plan.Hole;
@@ -114,6 +115,10 @@ final class RandomBuilds {
             shop = shop.withTools(crib.stream()
                     .map(t -> new Tool(new Id.Tool(next++), t.kind(), t.name(), t.sizes()))
                     .toList());
+        }
+        if (random.nextInt(6) == 0) {
+            shop = shop.lacking(
+                    new Id.Tool(next++), Tool.Kind.values()[1 + random.nextInt(Tool.Kind.values().length - 1)]);
         }
         List<Part> skins =
                 build.parts().stream().filter(p -> p.kind() == Part.Kind.SKIN).toList();
@@ -220,12 +225,14 @@ final class RandomBuilds {
         return new Row(new Id.Row(next++), name, each + 1, holes);
     }
 
-    /** Ribs have a flange: at their own edge, or near the row of the rib before. */
-    private List<Segment> bends(double x0, double x1, String name) {
-        double at = random.nextInt(4) == 0 ? x0 - 1.1 : x1 + .2;
+    /** Ribs have a flange: at their own edge, or so near the row of the rib before that tools get there no more. */
+    private Flange flange(double x0, double x1, String name) {
+        // The row of the rib before stands 2.5 in before the edge of this one.
+        double at = random.nextInt(3) == 0 ? x0 - 2.5 + .1 + random.nextInt(9) * .1 : x1 + .2;
         return name.startsWith("Rib") && random.nextBoolean()
-                ? List.of(new Segment(Point.in(at, 0), Point.in(at, 12)))
-                : List.of();
+                ? Flange.at(List.of(new Segment(Point.in(at, 0), Point.in(at, 12))))
+                        .with(Flange.Stands.values()[random.nextInt(3)], Length.ZERO)
+                : Flange.NONE;
     }
 
     private Layer layer(Part part, String name, Length thick, double x0, double y0, double x1, double y1) {
@@ -235,7 +242,8 @@ final class RandomBuilds {
                 name,
                 thick,
                 Outline.rectangle(Point.in(x0, y0), Point.in(x1, y1)),
-                bends(x0, x1, name));
+                flange(x0, x1, name),
+                SheetHoles.NONE);
         return switch (random.nextInt(4)) {
             case 0 -> layer.with(SheetHoles.NONE.all(new Come(Come.State.BLANK, Optional.empty())));
             case 1 -> layer.with(SheetHoles.NONE.all(new Come(Come.State.PILOT, Optional.of(Length.in(.089)))));

@@ -14,6 +14,7 @@ import bucina.core.plan.Build;
 import bucina.core.plan.Deviation;
 import bucina.core.plan.Face;
 import bucina.core.plan.Fastener;
+import bucina.core.plan.Flange;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hand;
 import bucina.core.plan.Hold;
@@ -159,7 +160,8 @@ public final class Locker {
     }
 
     private Layer layer(Part part, String name, double t, Outline outline, Segment... bends) {
-        return new Layer(new Id.Layer(next++), part.id(), name, Length.mm(t), outline, List.of(bends));
+        Layer flat = new Layer(new Id.Layer(next++), part.id(), name, Length.mm(t), outline);
+        return bends.length == 0 ? flat : flat.with(Flange.at(List.of(bends)).with(Flange.Stands.FAR, Length.mm(20)));
     }
 
     private static Point at(double x, double y) {

@@ -129,12 +129,15 @@ public final class SheetEdits {
         return build.with(face.withLayers(layers), build.nextId());
     }
 
-    /** A layer taken off a face; groups no longer expect or clear it. */
+    /** A layer taken off a face; groups no longer expect it, clear it or lie under it. */
     public static Build drop(Build build, Id.Layer id) {
         Face face = Edit.faceOf(build, id);
         List<Group> groups = face.groups().stream()
                 .map(g -> g.expects().contains(id) || g.clears().contains(id)
                         ? g.withLayers(without(g.expects(), id), without(g.clears(), id))
+                        : g)
+                .map(g -> g.holes().under().contains(id)
+                        ? g.withHoles(g.holes().under(without(g.holes().under(), id)))
                         : g)
                 .toList();
         return build.with(

@@ -101,7 +101,7 @@ public final class Hands {
                 note(layer.id(), mate, layer.name() + " is missing on this hand.");
             } else if (!other.thickness().same(layer.thickness())
                     || !other.outline().equals(layer.outline())
-                    || !other.bends().equals(layer.bends())
+                    || !other.flange().equals(layer.flange())
                     || !other.holes().come().equals(layer.holes().come())) {
                 note(
                         other.id(),
@@ -109,7 +109,7 @@ public final class Hands {
                         other.name()
                                 + (other.thickness().same(layer.thickness())
                                         ? other.outline().equals(layer.outline())
-                                                        && other.bends().equals(layer.bends())
+                                                        && other.flange().equals(layer.flange())
                                                 ? " has holes that come otherwise."
                                                 : " has another outline."
                                         : " has another thickness."));
@@ -266,7 +266,7 @@ public final class Hands {
                                 layer.name(),
                                 layer.thickness(),
                                 layer.outline(),
-                                layer.bends(),
+                                layer.flange(),
                                 layer.holes().renumbered(r -> new Id.Row(pairs.computeIfAbsent(r.n(), n -> next++))))));
             }
             old.stream()
@@ -329,7 +329,7 @@ public final class Hands {
                         group.typed(),
                         layers(group.expects(), there),
                         layers(group.clears(), there),
-                        head.holes(),
+                        head == group ? group.holes().under(layers(group.holes().under(), there)) : head.holes(),
                         group.page()));
             }
             old.stream()

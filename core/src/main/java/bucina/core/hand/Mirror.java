@@ -174,7 +174,7 @@ public final class Mirror {
                         g.typed(),
                         layers(g.expects()),
                         layers(g.clears()),
-                        g.holes(),
+                        g.holes().under(layers(g.holes().under())),
                         g.page()))
                 .toList();
     }
@@ -187,7 +187,7 @@ public final class Mirror {
                         l.name(),
                         l.thickness(),
                         l.outline(),
-                        l.bends(),
+                        l.flange(),
                         l.holes().renumbered(r -> new Id.Row(pair(r)))))
                 .toList();
     }
@@ -230,9 +230,10 @@ public final class Mirror {
                 swapped(l.name()),
                 l.thickness(),
                 image(l.outline()),
-                l.bends().stream()
-                        .map(b -> new Segment(image(b.a()), image(b.b())))
-                        .toList(),
+                l.flange()
+                        .with(l.bends().stream()
+                                .map(b -> new Segment(image(b.a()), image(b.b())))
+                                .toList()),
                 l.holes()
                         .withUncalled(l.holes().uncalled().stream()
                                 .map(u -> new SheetHoles.Uncalled(image(u.at()), u.diameter()))

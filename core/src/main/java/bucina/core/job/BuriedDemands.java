@@ -5,8 +5,9 @@ import bucina.core.plan.Id;
 import bucina.core.plan.Zone;
 import bucina.core.sheet.Point;
 import java.util.Map;
+import java.util.function.IntUnaryOperator;
 
-/** P4 and P5 of one hole: what covers it, and what is in the way of every tool, comes after it. */
+/** P4 and P5: what covers it, and what is in the way of every tool, comes after it. */
 final class BuriedDemands {
 
     private final Around around;
@@ -22,9 +23,17 @@ final class BuriedDemands {
         this.edges = edges;
     }
 
-    void lay(FaceJobs face, FaceJobs.Chain chain, int set) {
-        face.runs().get(chain.set()).closes.forEach((part, at) -> outOfTheWay(part, at, set));
-        covered(face.ref().face(), chain, set);
+    /**
+     * @param job the number of the job of a run
+     */
+    void lay(FaceJobs face, IntUnaryOperator job) {
+        for (int run = 0; run < face.runs().size(); run++) {
+            int place = run;
+            face.runs().get(run).closes.forEach((part, why) -> outOfTheWay(part, why, job.applyAsInt(place)));
+        }
+        for (FaceJobs.Chain chain : face.chains()) {
+            covered(face.ref().face(), chain, job.applyAsInt(chain.set()));
+        }
     }
 
     private int move(Id.Part part, Op op) {
@@ -32,14 +41,13 @@ final class BuriedDemands {
     }
 
     /** P5: what no tool reaches with a part on comes before the part, or while it is off. */
-    private void outOfTheWay(Id.Part part, String at, int set) {
-        String name = around.parts().part(part).name();
+    private void outOfTheWay(Id.Part part, String why, int set) {
         int off = move(part, Op.OFF);
         int fit = move(part, Op.FIT);
         int on = move(part, Op.ON);
-        edges.add(set, on >= 0 ? on : fit, "P5", "no tool of the crib reaches " + at + " once " + name + " is on");
-        if (off >= 0 && fit < 0) {
-            edges.add(off, set, "P5", "no tool of the crib reaches " + at + " while " + name + " is on");
+        edges.add(set, on >= 0 ? on : fit, "P5", why);
+        if (off >= 0) {
+            edges.add(off, set, "P5", why.replace(" once ", " while "));
         }
     }
 

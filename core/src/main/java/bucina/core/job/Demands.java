@@ -84,6 +84,7 @@ final class Demands {
         parts.forEach(this::straightened);
         for (FaceJobs face : faces) {
             face.chains().forEach(c -> hole(face, c));
+            new BuriedDemands(around, moved, edges).lay(face, n -> place(face, n));
             new PlateDemands(around, face, n -> place(face, n), p -> move(p, Op.FIT), edges).lay();
         }
         new LateDemands(faces, runs, edges).lay(owns, around.holds().reviews());
@@ -264,7 +265,6 @@ final class Demands {
             on(layer.part(), set, "set");
         }
         lap(hole, set);
-        new BuriedDemands(around, moved, edges).lay(face, chain, set);
     }
 
     /** The chain of P1 in one sheet, with what P2, P7 and P8 say of its part. */

@@ -36,12 +36,10 @@ import java.util.Set;
 /** The jobs on holes of one face. */
 final class FaceJobs {
 
-    private static final double ARM = 28 * 25.4e6;
-
     private final Around around;
     private final Build.FaceRef ref;
     private final FaceReading face;
-    private final Ways.OnFace ways;
+    private final FaceTools tools;
     private final List<Run> runs = new ArrayList<>();
     private final List<Chain> chains = new ArrayList<>();
     private final List<Bolt> bolts = new ArrayList<>();
@@ -57,7 +55,9 @@ final class FaceJobs {
         final List<HoleReading> open = new ArrayList<>();
         final List<HoleReading> done = new ArrayList<>();
         final Set<Layer> layers = new LinkedHashSet<>();
-        final Map<Id.Part, String> closes = new HashMap<>();
+        /** Why it comes before a part is on: the tool does not get there any more. */
+        final Map<Id.Part, String> closes = new LinkedHashMap<>();
+
         Minutes minutes = new Minutes(0, 0, 0, true);
         int people = 1;
         int number;
@@ -104,7 +104,7 @@ final class FaceJobs {
         this.around = around;
         this.ref = ref;
         this.face = face;
-        this.ways = new Ways.OnFace(face, around.crib());
+        this.tools = new FaceTools(around, face);
         for (Group group : ref.face().groups()) {
             for (Row row : group.rows()) {
                 row(group, row);
@@ -153,7 +153,7 @@ final class FaceJobs {
                 row.holes().stream().flatMap(h -> face.of(h.id()).stream()).toList();
         Map<HoleReading, Optional<Tool>> setting = new LinkedHashMap<>();
         Map<HoleReading, Ways> reached = new HashMap<>();
-        holes.forEach(h -> setting.put(h, settingTool(h, reached)));
+        holes.forEach(h -> setting.put(h, tools.setting(h, reached)));
         Map<HoleReading, Integer> stretch = new HashMap<>();
         List<Stretch> stretches = Stretch.of(holes, around.build().rules());
         for (int i = 0; i < stretches.size(); i++) {
@@ -192,18 +192,6 @@ final class FaceJobs {
     /** How a hole's fastener goes in. */
     private record Setting(Stretch stretch, int n, Optional<Tool> tool, Optional<Ways> ways) {}
 
-    private Optional<Tool> settingTool(HoleReading hole, Map<HoleReading, Ways> reached) {
-        for (Reach.Work work : Reach.wanted(hole)) {
-            if ((work == Reach.Work.SQUEEZE || work == Reach.Work.PULL)
-                    && !hole.layers().isEmpty()) {
-                Ways to = ways.to(hole, work, p -> true);
-                reached.put(hole, to);
-                return to.tools().isEmpty() ? Optional.empty() : Optional.of(to.handiest());
-            }
-        }
-        return Optional.empty();
-    }
-
     private void hole(Group group, Row row, HoleReading hole, Map<Key, Integer> keys, Setting setting) {
         boolean set = around.log().state(hole.hole(), hole.layers()).set();
         List<List<Integer>> sheets = new ArrayList<>();
@@ -218,12 +206,8 @@ final class FaceJobs {
             Run r = runs.get(run);
             r.add(hole, around.paces().set(group, HoleSetups.way(hole, setting.tool, plate)));
             r.layers.addAll(hole.layers());
-            setting.ways.ifPresent(w -> w.taken().keySet().stream()
-                    .filter(p -> !w.past(p))
-                    .forEach(p -> r.closes.putIfAbsent(p, hole.label())));
-            if (setting.tool
-                    .filter(t -> t.kind() == Tool.Kind.GUN_AND_BAR && farIn(hole))
-                    .isPresent()) {
+            setting.ways.ifPresent(w -> tools.closed(hole, w, setting.tool).forEach(r.closes::putIfAbsent));
+            if (tools.twoPeople(hole, setting.tool)) {
                 r.people = 2;
             }
             chains.add(new Chain(hole, sheets, run));
@@ -237,9 +221,14 @@ final class FaceJobs {
         List<Integer> steps = new ArrayList<>();
         for (Operation operation : hole.solution().afterSet()) {
             Op op = Op.of(operation).orElseThrow();
-            Setup setup = around.setups().bolt(op, hole, side(group));
-            int place = run(new Key(op, Optional.empty(), setup, Optional.empty(), 0), group, row, keys);
+            Optional<Ways> to = op == Op.TORQUE && !hole.layers().isEmpty()
+                    ? Optional.of(tools.to(hole, Reach.Work.TURN))
+                    : Optional.empty();
+            Optional<Tool> with = to.filter(w -> !w.tools().isEmpty()).map(w -> w.handiest(Optional.empty()));
+            Setup setup = around.setups().bolt(op, hole, with, side(group));
+            int place = run(new Key(op, Optional.empty(), setup, tools.lacking(hole, op), 0), group, row, keys);
             if (set >= 0 || open.contains(operation)) {
+                to.ifPresent(w -> tools.closed(hole, w, with).forEach(runs.get(place).closes::putIfAbsent));
                 runs.get(place).add(hole, around.paces().hole(op));
                 hole.layers().stream().findFirst().ifPresent(runs.get(place).layers::add);
                 steps.add(place);
@@ -273,17 +262,8 @@ final class FaceJobs {
         return steps;
     }
 
-    private static boolean farIn(HoleReading hole) {
-        for (int i = 0; i < hole.layers().size(); i++) {
-            if (hole.edge(i).nanometres() > ARM) {
-                return true;
-            }
-        }
-        return false;
-    }
-
     private int setRun(Group group, Row row, HoleReading hole, Map<Key, Integer> keys, Setting setting) {
-        Optional<Hold> hold = around.holds().of(Op.SET, face, hole);
+        Optional<Hold> hold = around.holds().of(Op.SET, face, hole).or(() -> tools.lacking(hole, Op.SET));
         Setup setup = around.setups().set(hole, setting.stretch, setting.tool, side(group));
         return run(new Key(Op.SET, Optional.empty(), setup, hold, setting.n), group, row, keys);
     }
@@ -314,12 +294,20 @@ final class FaceJobs {
             return -1;
         }
         Op op = Op.of(step.operation()).orElseThrow();
-        Optional<Tool> tool = tool(op, hole, layer);
+        Optional<Tool> tool = tools.atBench(op, hole, layer);
         String side = op.throughStack() || around.stays(layer.part()) ? side(group) : "";
         Setup setup = around.setups().marked(op, hole, layer, tool, side);
         Optional<Id.Part> part = op.throughStack() ? Optional.empty() : Optional.of(layer.part());
-        int place =
-                run(new Key(op, part, setup, held.or(() -> around.holds().of(op, face, hole)), 0), group, row, keys);
+        int place = run(
+                new Key(
+                        op,
+                        part,
+                        setup,
+                        held.or(() -> around.holds().of(op, face, hole)).or(() -> tools.lacking(hole, op)),
+                        0),
+                group,
+                row,
+                keys);
         Run run = runs.get(place);
         if (open) {
             boolean again = !run.open.isEmpty() && run.open.getLast().equals(hole);
@@ -330,22 +318,6 @@ final class FaceJobs {
             run.done.add(hole);
         }
         return place;
-    }
-
-    private Optional<Tool> tool(Op op, HoleReading hole, Layer layer) {
-        Optional<Reach.Work> work =
-                switch (op) {
-                    case DIMPLE -> Optional.of(Reach.Work.DIMPLE);
-                    case COUNTERSINK -> Optional.of(Reach.Work.COUNTERSINK);
-                    default -> Optional.empty();
-                };
-        boolean bench = !around.stays(layer.part());
-        return work.map(w -> ways.to(
-                        hole,
-                        w,
-                        p -> !bench && around.parts().part(p).standing().inPlace()))
-                .filter(w -> !w.tools().isEmpty())
-                .map(Ways::handiest);
     }
 
     // ---- jobs

@@ -52,8 +52,8 @@ final class HoleSetups {
         return new Setup("drill", bit, "", side, List.of(item("drill", "bit", bit, "drill")));
     }
 
-    /** For what is done to a bolt that is in. */
-    Setup bolt(Op op, HoleReading hole, String side) {
+    /** For what is done to a bolt that is in; the tool is empty where nothing reaches. */
+    Setup bolt(Op op, HoleReading hole, Optional<Tool> with, String side) {
         Optional<Bolted> bolt = hole.solution().bolt();
         if (op != Op.TORQUE) {
             String tool = op == Op.STRIPE ? "torque stripe" : op == Op.WIRE ? "safety wire and pliers" : "cotter pins";
@@ -61,7 +61,13 @@ final class HoleSetups {
         }
         String socket = bolt.map(Bolted::socket).orElse("socket");
         String torque = bolt.map(Bolted::torqueWords).orElse("as its maker says");
-        return new Setup("torque wrench", socket, torque, side, List.of());
+        boolean open = with.filter(t -> t.kind() == Tool.Kind.WRENCH).isPresent();
+        return new Setup(
+                "torque wrench",
+                open ? socket.replace("socket", "open end") + ", square to it" : socket,
+                torque,
+                side,
+                List.of());
     }
 
     private Setup.Item item(String tool, String part, String value, String change) {
@@ -127,7 +133,7 @@ final class HoleSetups {
         String name = tool.map(Tool::name).orElse("squeezer");
         String set = "set for " + rivet.name();
         List<Setup.Item> items = new ArrayList<>(List.of(item(name, "set", set, "die")));
-        boolean squeezed = tool.filter(t -> t.kind() == Tool.Kind.GUN_AND_BAR).isEmpty();
+        boolean squeezed = tool.filter(HoleSetups::driven).isEmpty();
         String gap = squeezed
                 ? stretch.gap().map(g -> LengthFormat.decimal(g, Unit.INCH, 3)).orElse("")
                 : "";
@@ -135,6 +141,11 @@ final class HoleSetups {
             items.add(item(name, "gap", gap, "gap"));
         }
         return new Setup(name, set, gap.isEmpty() ? "" : "gap " + gap, side, items);
+    }
+
+    /** Driven with a gun, so that no gap is set. */
+    private static boolean driven(Tool tool) {
+        return tool.kind() == Tool.Kind.GUN_AND_BAR || tool.kind() == Tool.Kind.BACK_RIVET;
     }
 
     private Setup pulled(Fastener.PulledRivet rivet, Optional<Tool> tool, String side) {
@@ -159,8 +170,7 @@ final class HoleSetups {
     static String way(HoleReading hole, Optional<Tool> tool, boolean plate) {
         return switch (hole.solution().fastener()) {
             case Fastener.SolidRivet r when plate -> "set.nutplate";
-            case Fastener.SolidRivet r ->
-                tool.filter(t -> t.kind() == Tool.Kind.GUN_AND_BAR).isPresent() ? "set.gun" : "set.squeeze";
+            case Fastener.SolidRivet r -> tool.filter(HoleSetups::driven).isPresent() ? "set.gun" : "set.squeeze";
             case Fastener.PulledRivet r -> "set.pull";
             case Fastener.Hardware h -> h.permanent() ? "set.bolt" : "set.screw";
             case Fastener.RivetNut n -> "set.rivet-nut";

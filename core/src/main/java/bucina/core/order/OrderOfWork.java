@@ -95,7 +95,7 @@ public record OrderOfWork(List<Step> steps, double lost, double bound, double as
             second[node] = late[node];
         }
         int[] bench = work.bare();
-        List<Integer> order = new ArrayList<>(best(work, bench, first, cancelled));
+        List<Integer> order = new ArrayList<>(Wishes.order(work, best(work, bench, first, cancelled)));
         order.forEach(n -> work.set(n, bench));
         order.addAll(held(work, bench, second, rings));
         return new OrderOfWork(

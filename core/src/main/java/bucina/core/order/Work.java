@@ -93,6 +93,14 @@ final class Work {
         }
     }
 
+    /** True if two jobs need the same and do the same, so that which goes first costs nothing. */
+    boolean same(int a, int b) {
+        return operation[a] == operation[b]
+                && lost[a] == lost[b]
+                && Arrays.equals(slots[a], slots[b])
+                && Arrays.equals(values[a], values[b]);
+    }
+
     private void tie(int node, boolean[] in) {
         int follows = jobs.then(node);
         if (follows >= 0 && in[follows]) {

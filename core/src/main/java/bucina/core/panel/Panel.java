@@ -8,6 +8,7 @@ import bucina.core.measure.Length;
 import bucina.core.plan.Assembly;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
+import bucina.core.plan.Flange;
 import bucina.core.plan.Group;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
@@ -219,7 +220,9 @@ public final class Panel {
     }
 
     private Layer layer(Part part, String name, Length thickness, Outline outline, List<Segment> bends) {
-        return new Layer(new Id.Layer(next++), part.id(), name, thickness, outline, bends);
+        Layer flat = new Layer(new Id.Layer(next++), part.id(), name, thickness, outline);
+        // The skin lies nearest: what carries it stands up behind.
+        return bends.isEmpty() ? flat : flat.with(Flange.at(bends).with(Flange.Stands.FAR, Length.ZERO));
     }
 
     private Group group(String code, String name) {

@@ -11,6 +11,7 @@ import bucina.core.measure.Length;
 import bucina.core.plan.Build;
 import bucina.core.plan.Come;
 import bucina.core.plan.Face;
+import bucina.core.plan.Flange;
 import bucina.core.plan.Group;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
@@ -109,7 +110,8 @@ public final class Ribs {
                 part.name() + " flange, " + face.name(),
                 plan.flange().thickness(),
                 Outline.rectangle(new Point(x - half, low), new Point(x + half, high)),
-                List.of(new Segment(new Point(bend, low), new Point(bend, high))),
+                Flange.at(List.of(new Segment(new Point(bend, low), new Point(bend, high))))
+                        .with(Flange.Stands.FAR, Length.ZERO),
                 SheetHoles.NONE.all(come));
         Come others = new Come(on.fromSkin() ? Come.State.PILOT : Come.State.BLANK, Optional.empty());
         build = Edit.face(build, face.id(), f -> {

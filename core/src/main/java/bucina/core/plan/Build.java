@@ -106,7 +106,9 @@ public record Build(
             ids.take(group.id(), "group " + group.code());
             require(codes.add(group.code()), "two groups have the code " + group.code());
             require(
-                    layers.containsAll(group.expects()) && layers.containsAll(group.clears()),
+                    layers.containsAll(group.expects())
+                            && layers.containsAll(group.clears())
+                            && layers.containsAll(group.holes().under()),
                     "group " + group.code() + " names a layer that face " + face.name() + " does not have");
             for (Row row : group.rows()) {
                 ids.take(row.id(), "row " + row.name());

@@ -4,6 +4,7 @@ import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * What the drawing says about the holes of a group, beside the fastener.
@@ -15,13 +16,22 @@ import java.util.Optional;
  * @param dieAngle angle of the dimple dies planned, degrees, 60 to 150; empty for the dies that belong to the head
  * @param wet      true if the fasteners are set wet, with sealant
  * @param headWhy  why the heads are on the side they are, as the builder says; may be empty
+ * @param under    sheets of the face that come to lie over the holes and are not joined by them
+ * @param with     the kind of tool that the builder wants them set with, where it reaches; empty for what comes first
  */
 public record HolePlan(
-        Optional<Length> present, Hold hold, String until, Optional<Integer> dieAngle, boolean wet, String headWhy) {
+        Optional<Length> present,
+        Hold hold,
+        String until,
+        Optional<Integer> dieAngle,
+        boolean wet,
+        String headWhy,
+        Set<Id.Layer> under,
+        Optional<Tool.Kind> with) {
 
     /** Set dry. */
     public HolePlan(Optional<Length> present, Hold hold, String until, Optional<Integer> dieAngle) {
-        this(present, hold, until, dieAngle, false, "");
+        this(present, hold, until, dieAngle, false, "", Set.of(), Optional.empty());
     }
 
     private static final int LONGEST = 400;
@@ -33,6 +43,7 @@ public record HolePlan(
         Objects.requireNonNull(hold, "hold");
         Objects.requireNonNull(until, "until");
         check(present, hold, until, dieAngle);
+        under = Set.copyOf(under);
         if (headWhy.length() > LONGEST || headWhy.contains("{}")) {
             throw new InputException(
                     "a reason for the side of the heads has up to " + LONGEST + " characters, had " + headWhy.length());
@@ -55,21 +66,31 @@ public record HolePlan(
 
     /** The same with another reason for the side of the heads. */
     public HolePlan because(String reason) {
-        return new HolePlan(present, hold, until, dieAngle, wet, reason);
+        return new HolePlan(present, hold, until, dieAngle, wet, reason, under, with);
     }
 
     /** The same with other holes at present, and other dies. */
     public HolePlan with(Optional<Length> holes, Optional<Integer> dies) {
-        return new HolePlan(holes, hold, until, dies, wet, headWhy);
+        return new HolePlan(holes, hold, until, dies, wet, headWhy, under, with);
     }
 
     /** The same set wet, or dry. */
     public HolePlan with(boolean sealant) {
-        return new HolePlan(present, hold, until, dieAngle, sealant, headWhy);
+        return new HolePlan(present, hold, until, dieAngle, sealant, headWhy, under, with);
     }
 
     /** The same with another hold. */
     public HolePlan with(Hold next, String word) {
-        return new HolePlan(present, next, word, dieAngle, wet, headWhy);
+        return new HolePlan(present, next, word, dieAngle, wet, headWhy, under, with);
+    }
+
+    /** The same under other sheets. */
+    public HolePlan under(Set<Id.Layer> sheets) {
+        return new HolePlan(present, hold, until, dieAngle, wet, headWhy, sheets, with);
+    }
+
+    /** The same set with another kind of tool. */
+    public HolePlan setWith(Optional<Tool.Kind> kind) {
+        return new HolePlan(present, hold, until, dieAngle, wet, headWhy, under, kind);
     }
 }

@@ -1,5 +1,6 @@
 package bucina.core.plan;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
@@ -21,7 +22,22 @@ public record Workshop(Shelf shelf) {
 
     /** Tools in the crib. */
     public List<Tool> tools() {
-        return shelf.all(Tool.class);
+        return shelf.all(Tool.class).stream().filter(t -> !t.lacking()).toList();
+    }
+
+    /** Kinds of tool of which the builder says that there is none. */
+    public List<Tool> lacking() {
+        return shelf.all(Tool.class).stream().filter(Tool::lacking).toList();
+    }
+
+    /** With no tool of a kind, and none that ships taken for one. */
+    public Workshop lacking(Id.Tool id, Tool.Kind kind) {
+        return new Workshop(shelf.without(Tool.class, t -> t.kind() == kind).with(Tool.class, Tool.none(id, kind)));
+    }
+
+    /** With what ships of a kind again, unless there is a tool of the builder's own. */
+    public Workshop notLacking(Tool.Kind kind) {
+        return new Workshop(shelf.without(Tool.class, t -> t.kind() == kind && t.lacking()));
     }
 
     /** Batches of primer and sealant, oldest first. */
@@ -99,9 +115,13 @@ public record Workshop(Shelf shelf) {
         return sums().stream().filter(s -> s.id().equals(id)).findFirst();
     }
 
-    /** With other tools. */
+    /** With other tools. A kind of which there is one now is lacking no more. */
     public Workshop withTools(List<Tool> changed) {
-        return new Workshop(shelf.with(Tool.class, changed));
+        List<Tool> all = new ArrayList<>(changed);
+        lacking().stream()
+                .filter(l -> changed.stream().noneMatch(t -> t.kind() == l.kind()))
+                .forEach(all::add);
+        return new Workshop(shelf.with(Tool.class, all));
     }
 
     /** With a batch added, or put in the place of the one with its id. */

@@ -1,17 +1,19 @@
 package bucina.core.reach;
 
 import bucina.core.dress.Dress;
+import bucina.core.dress.Dressing;
+import bucina.core.log.Logbook;
 import bucina.core.measure.Length;
 import bucina.core.measure.Sentence;
 import bucina.core.plan.Build;
 import bucina.core.plan.Fastener;
+import bucina.core.plan.Flange;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
 import bucina.core.plan.Tool;
-import bucina.core.plan.Zone;
+import bucina.core.sheet.Box;
 import bucina.core.sheet.Point;
-import bucina.core.sheet.Segment;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
 import java.util.ArrayList;
@@ -20,7 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.stream.IntStream;
+import java.util.function.Predicate;
 
 /**
  * Which tools get at a hole for one piece of work.
@@ -29,8 +31,9 @@ import java.util.stream.IntStream;
  * @param work    what is done
  * @param tools   that reach, in the order of the crib
  * @param blocked that do not, each with its reason
+ * @param waysOut where none reaches, what would let one; a sentence each
  */
-public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked> blocked) {
+public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked> blocked, List<String> waysOut) {
 
     /** Pieces of work that want a tool at the hole. */
     public enum Work {
@@ -42,17 +45,13 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
                 Tool.Kind.REDUCED_DIES,
                 Tool.Kind.FLAT_BAR),
         COUNTERSINK("countersunk", "countersinking", Tool.Kind.STOP_CAGE, Tool.Kind.PILOTED_CUTTER),
-        SQUEEZE("set", "setting", Tool.Kind.YOKE, Tool.Kind.GUN_AND_BAR),
-        PULL("set", "pulling", Tool.Kind.PULLED_GUN, Tool.Kind.HAND_PULLER);
+        SQUEEZE("set", "setting", Tool.Kind.YOKE, Tool.Kind.GUN_AND_BAR, Tool.Kind.BACK_RIVET),
+        PULL("set", "pulling", Tool.Kind.PULLED_GUN, Tool.Kind.HAND_PULLER, Tool.Kind.NOSE_EXTENSION, Tool.Kind.WEDGE),
+        TURN("torqued", "torquing", Tool.Kind.SOCKET, Tool.Kind.WRENCH);
 
         private final String operation;
         private final String title;
         private final List<Tool.Kind> kinds;
-
-        /** The kinds of tool that do it. */
-        List<Tool.Kind> kinds() {
-            return kinds;
-        }
 
         Work(String operation, String title, Tool.Kind... kinds) {
             this.operation = operation;
@@ -70,7 +69,24 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
             return kinds.getFirst();
         }
 
-        /** The word in commands: {@code dimpled}, {@code countersunk} or {@code set}. */
+        /** True if a kind of tool does it at a hole: only flush heads are back-riveted. */
+        boolean by(Tool.Kind kind, HoleReading hole) {
+            return kinds.contains(kind)
+                    && (kind != Tool.Kind.BACK_RIVET
+                            || hole.solution().fastener().flush());
+        }
+
+        /** The kinds of tool that do it at a hole. */
+        public List<Tool.Kind> kinds(HoleReading hole) {
+            return kinds.stream().filter(k -> by(k, hole)).toList();
+        }
+
+        /** True if some tool of a crib does it at a hole, whether it gets there or not. */
+        public boolean done(HoleReading hole, List<Tool> crib) {
+            return crib.stream().anyMatch(t -> by(t.kind(), hole));
+        }
+
+        /** The word in commands: {@code dimpled}, {@code countersunk}, {@code set} or {@code torqued}. */
         public String operation() {
             return operation;
         }
@@ -87,23 +103,31 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
     public Reach {
         tools = List.copyOf(tools);
         blocked = List.copyOf(blocked);
+        waysOut = List.copyOf(waysOut);
     }
 
-    /** Everything on a face that wants a tool, hole by hole; parts not in place yet are not in the way. */
+    /**
+     * Everything on a face that wants a tool, hole by hole; parts not in place yet are not in the way.
+     *
+     * @param typical tools that ship: one of them may reach where the builder's own of its kind does not
+     * @param log     heads that are set stand up
+     */
+    public static List<Reach> of(FaceReading face, Build build, List<Tool> crib, List<Tool> typical, Logbook log) {
+        return of(face, face.readings(), build, crib, typical, log);
+    }
+
+    /** The same for some holes of the face. */
+    public static List<Reach> of(
+            FaceReading face, List<HoleReading> holes, Build build, List<Tool> crib, List<Tool> typical, Logbook log) {
+        return new OnFace(face, build, crib, typical, log).all(holes);
+    }
+
+    /** The same with nothing set, and no more tools than those of the crib. */
     public static List<Reach> of(FaceReading face, Build build, List<Tool> crib) {
-        Map<Id.Part, Part> parts = new HashMap<>();
-        build.parts().forEach(p -> parts.put(p.id(), p));
-        Obstacles obstacles = Obstacles.of(face, parts);
-        List<Reach> all = new ArrayList<>();
-        for (HoleReading hole : face.readings()) {
-            for (Work work : wanted(hole)) {
-                all.add(at(hole, work, crib, obstacles, parts));
-            }
-        }
-        return all;
+        return of(face, build, crib, List.of(), Logbook.EMPTY);
     }
 
-    /** What is done to a hole that wants a tool: hardware is put in by hand. */
+    /** What is done to a hole that wants a tool: hardware is put in by hand, a bolt is torqued. */
     public static List<Work> wanted(HoleReading hole) {
         List<Work> work = new ArrayList<>();
         if (hole.solution().dressing().plies().stream().anyMatch(p -> p.dress() == Dress.DIMPLE)) {
@@ -115,133 +139,169 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
         switch (hole.solution().fastener()) {
             case Fastener.SolidRivet r -> work.add(Work.SQUEEZE);
             case Fastener.PulledRivet r -> work.add(Work.PULL);
-            case Fastener.Hardware h -> {}
+            case Fastener.Hardware h -> {
+                if (h.bolt()) {
+                    work.add(Work.TURN);
+                }
+            }
             case Fastener.RivetNut n -> {}
         }
         return work;
     }
 
-    private static Reach at(
-            HoleReading hole, Work work, List<Tool> crib, Obstacles obstacles, Map<Id.Part, Part> parts) {
-        Point p = hole.hole().at();
-        Near near = obstacles.nearest(p);
-        Length in = IntStream.range(0, hole.layers().size())
-                .filter(i -> works(hole, i, work, parts))
-                .mapToObj(i -> hole.layers().get(i).outline().outer().distance(p))
-                .reduce(Length::max)
-                .orElse(Length.ZERO);
-        Length edge = edge(hole, p);
-        List<Tool> tools = new ArrayList<>();
-        List<Blocked> blocked = new ArrayList<>();
-        for (Tool tool : crib) {
-            if (work.kinds.contains(tool.kind())) {
-                block(tool, in, edge, near).ifPresentOrElse(blocked::add, () -> tools.add(tool));
-            }
-        }
-        return new Reach(hole, work, tools, blocked);
-    }
-
-    private static Length edge(HoleReading hole, Point p) {
-        return hole.layers().stream()
-                .map(l -> l.outline().edgeDistance(p))
-                .reduce(Length::min)
-                .orElse(Length.ZERO);
-    }
-
-    private static boolean fitted(Layer layer, Map<Id.Part, Part> parts) {
-        return Objects.requireNonNull(parts.get(layer.part()), "a build has the parts of its sheets")
-                .fitted();
-    }
-
     /**
-     * True if the tool reaches into a sheet for the work: each sheet that is dimpled by itself, so the one in which the
-     * hole is farthest in decides; a rivet is squeezed in all that is in place. A pulled rivet's gun and a cutter come
-     * straight down.
+     * How far in from the edge of what is worked a hole lies, nm: each sheet that is dimpled by itself, so the one in
+     * which the hole is farthest in decides; a rivet is squeezed in all that is in place. A pulled rivet's gun, a
+     * cutter and a socket come straight down.
+     *
+     * @param there tells if a sheet is in place
      */
-    private static boolean works(HoleReading hole, int i, Work work, Map<Id.Part, Part> parts) {
-        return switch (work) {
-            case DIMPLE -> hole.solution().dressing().plies().get(i).dress() == Dress.DIMPLE;
-            case COUNTERSINK -> hole.solution().dressing().plies().get(i).dress() == Dress.COUNTERSINK;
-            case SQUEEZE -> fitted(hole.layers().get(i), parts);
-            case PULL -> true;
-        };
-    }
-
-    /** Why a tool does not get to a hole; empty if it does. */
-    static Optional<Blocked> block(Tool tool, Length in, Length edge, Near near) {
-        if (!in.atMost(tool.throat())) {
-            return tooDeep(tool, in);
+    static double in(HoleReading hole, Work work, Predicate<Layer> there) {
+        double in = 0;
+        List<Dressing.Ply> plies = hole.solution().dressing().plies();
+        for (int i = 0; i < hole.layers().size(); i++) {
+            Layer layer = hole.layers().get(i);
+            boolean worked =
+                    switch (work) {
+                        case DIMPLE -> plies.get(i).dress() == Dress.DIMPLE;
+                        case COUNTERSINK -> plies.get(i).dress() == Dress.COUNTERSINK;
+                        case SQUEEZE -> there.test(layer);
+                        case PULL, TURN -> true;
+                    };
+            if (worked) {
+                in = Math.max(
+                        in, layer.outline().outer().distance(hole.hole().at()).nanometres());
+            }
         }
-        if (!near.away.atLeast(tool.clear())) {
-            return tooClose(tool, near);
+        return in;
+    }
+
+    /** To the nearest edge of any of its sheets, nm. */
+    static double edge(HoleReading hole) {
+        double least = Double.MAX_VALUE;
+        for (int i = 0; i < hole.layers().size(); i++) {
+            least = Math.min(least, hole.edge(i).nanometres());
         }
-        if (tool.kind() == Tool.Kind.STOP_CAGE && !edge.atLeast(tool.clear())) {
-            return tips(tool, edge);
+        return hole.layers().isEmpty() ? 0 : least;
+    }
+
+    /** One face with what is in the way on it now. */
+    private static final class OnFace {
+
+        /** No head is wider to each side, nm. */
+        private static final double WIDEST = 12.7e6;
+
+        private final FaceReading face;
+        private final List<Tool> crib;
+        private final List<Tool> typical;
+        private final Logbook log;
+        private final Map<Id.Part, Part> parts = new HashMap<>();
+        private final List<Obstacle> obstacles;
+
+        OnFace(FaceReading face, Build build, List<Tool> crib, List<Tool> typical, Logbook log) {
+            this.face = face;
+            this.crib = crib;
+            this.typical = typical;
+            this.log = log;
+            build.parts().forEach(p -> parts.put(p.id(), p));
+            obstacles = Obstacle.of(face.face(), build).stream()
+                    .filter(o -> o.part().map(this::fitted).orElse(true))
+                    .toList();
         }
-        return Optional.empty();
-    }
 
-    private static Optional<Blocked> tooClose(Tool tool, Near near) {
-        return Optional.of(new Blocked(
-                tool,
-                Sentence.of(tool.name() + " needs {} clear; " + near.what + " is {} away.", tool.clear(), near.away),
-                near.away,
-                tool.clear()));
-    }
+        private boolean fitted(Id.Part id) {
+            return Objects.requireNonNull(parts.get(id), "a build has the parts of its sheets")
+                    .fitted();
+        }
 
-    private static Optional<Blocked> tooDeep(Tool tool, Length in) {
-        return Optional.of(new Blocked(
-                tool,
-                Sentence.of(tool.name() + " reaches {} from an edge; the hole is {} from it.", tool.throat(), in),
-                in,
-                tool.throat()));
-    }
-
-    private static Optional<Blocked> tips(Tool tool, Length edge) {
-        return Optional.of(new Blocked(
-                tool,
-                Sentence.of(
-                        tool.name() + " tips over the edge: it needs {} of sheet, there is {}.", tool.clear(), edge),
-                edge,
-                tool.clear()));
-    }
-
-    /** The nearest thing that stands up. */
-    record Near(Length away, String what) {}
-
-    /** What stands up from the face: flanges at the tangents of parts in place, and what is known to be behind. */
-    private record Obstacles(List<Standing> all) {
-
-        private record Standing(List<Segment> lines, Optional<Zone> zone, String what) {}
-
-        static Obstacles of(FaceReading face, Map<Id.Part, Part> parts) {
-            List<Standing> all = new ArrayList<>();
-            for (Layer l : face.face().layers()) {
-                if (!l.bends().isEmpty() && fitted(l, parts)) {
-                    all.add(new Standing(l.bends(), Optional.empty(), "the flange of " + l.name()));
+        List<Reach> all(List<HoleReading> holes) {
+            List<Reach> all = new ArrayList<>();
+            for (HoleReading hole : holes) {
+                for (Work work : wanted(hole)) {
+                    all.add(at(hole, work));
                 }
             }
-            face.face().zones().stream()
-                    .filter(z -> z.kind() == Zone.Kind.BEHIND)
-                    .forEach(z -> all.add(new Standing(List.of(), Optional.of(z), z.name())));
-            return new Obstacles(all);
+            return all;
         }
 
-        Near nearest(Point p) {
-            Near near = new Near(Length.nm(1e14), "");
-            for (Standing s : all) {
-                Length away = s.zone.map(z -> z.outline().covers(p)
-                                ? Length.ZERO
-                                : z.outline().outer().distance(p))
-                        .orElseGet(() -> s.lines.stream()
-                                .map(line -> line.distance(p))
-                                .reduce(Length::min)
-                                .orElse(Length.nm(1e14)));
-                if (away.compareTo(near.away) < 0) {
-                    near = new Near(away, s.what);
+        private Reach at(HoleReading hole, Work work) {
+            double in = in(hole, work, l -> fitted(l.part()));
+            Fit.Spot spot =
+                    new Fit.Spot(hole, work, in, edge(hole), hole.group().headFar());
+            List<Obstacle> near = new ArrayList<>(obstacles);
+            near.removeIf(o -> !o.about(hole.group()));
+            heads(hole, work, near);
+            List<Tool> tools = new ArrayList<>();
+            List<Blocked> blocked = new ArrayList<>();
+            for (Tool tool : crib) {
+                if (work.by(tool.kind(), hole)) {
+                    Fit.block(tool, spot, near).ifPresentOrElse(blocked::add, () -> tools.add(tool));
                 }
             }
-            return near;
+            return new Reach(hole, work, tools, blocked, tools.isEmpty() ? waysOut(spot, near) : List.of());
+        }
+
+        /** Heads that are set near a hole and stand up: what lies flat on the sheet rides on them. */
+        private void heads(HoleReading hole, Work work, List<Obstacle> near) {
+            if (log.entries().isEmpty() || work != Work.COUNTERSINK && work != Work.SQUEEZE) {
+                return;
+            }
+            double most = WIDEST
+                    + crib.stream()
+                            .filter(t -> work.by(t.kind(), hole))
+                            .mapToDouble(t -> t.span().nanometres())
+                            .max()
+                            .orElse(0);
+            Point p = hole.hole().at();
+            for (int i : face.in(new Box(p.x() - most, p.y() - most, p.x() + most, p.y() + most))) {
+                HoleReading other = face.reading(i);
+                Fastener fastener = other.solution().fastener();
+                if (!fastener.flush()
+                        && !other.equals(hole)
+                        && log.state(other.hole(), other.layers()).set()) {
+                    near.add(new Obstacle(
+                            Optional.empty(),
+                            "the head of " + other.label(),
+                            other.group().headFar() ? Flange.Stands.FAR : Flange.Stands.NEAR,
+                            Length.ZERO,
+                            // A head is about twice as wide as its shank.
+                            new Obstacle.Head(
+                                    other.hole().at(), fastener.shank().nanometres())));
+                }
+            }
+        }
+
+        /** Something off, the other side, another tool. */
+        private List<String> waysOut(Fit.Spot spot, List<Obstacle> near) {
+            List<String> ways = new ArrayList<>();
+            near.stream().flatMap(o -> o.part().stream()).distinct().forEach(part -> {
+                boolean own =
+                        spot.hole().layers().stream().anyMatch(l -> l.part().equals(part));
+                List<Obstacle> rest = near.stream()
+                        .filter(o -> !o.part().equals(Optional.of(part)))
+                        .toList();
+                if (!own) {
+                    reaches(spot, rest, crib)
+                            .ifPresent(t -> ways.add("With "
+                                    + Objects.requireNonNull(parts.get(part)).name() + " off: " + t.name() + "."));
+                }
+            });
+            String turn = spot.work() == Work.PULL
+                    ? "From the other side, heads of " + spot.hole().group().code() + " turned: "
+                    : "Turning the other end of the bolt: ";
+            if (spot.work() == Work.PULL || spot.work() == Work.TURN) {
+                reaches(spot.over(), near, crib).ifPresent(t -> ways.add(turn + t.name() + "."));
+            }
+            reaches(spot, near, typical)
+                    .ifPresent(t -> ways.add("Another tool: " + t.name() + ", such as others have it."));
+            return ways;
+        }
+
+        private static Optional<Tool> reaches(Fit.Spot spot, List<Obstacle> near, List<Tool> tools) {
+            return tools.stream()
+                    .filter(t -> spot.work().by(t.kind(), spot.hole()))
+                    .filter(t -> Fit.block(t, spot, near).isEmpty())
+                    .findFirst();
         }
     }
 }

@@ -12,6 +12,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** The tools at hand: the builder's own, and for the kinds that the crib lacks those that ship. Pure. */
 public final class ToolCrib {
@@ -24,11 +25,45 @@ public final class ToolCrib {
         long id = build.nextId();
         for (Catalogue.CribTool t : catalogue.crib()) {
             Tool.Kind kind = t.kind();
-            if (build.workshop().tools().stream().noneMatch(own -> own.kind() == kind)) {
+            if (Stream.of(build.workshop().tools(), build.workshop().lacking())
+                    .flatMap(List::stream)
+                    .noneMatch(own -> own.kind() == kind)) {
                 tools.add(new Tool(new Id.Tool(id++), kind, t.name(), t.sizes()));
             }
         }
         return tools;
+    }
+
+    /** Those that ship, of all kinds: what others have. */
+    public static List<Tool> typical(Catalogue catalogue) {
+        return catalogue.crib().stream()
+                .map(t -> new Tool(new Id.Tool(1), t.kind(), t.name(), t.sizes()))
+                .toList();
+    }
+
+    /** The build with no tool of a kind in the crib, nor one that ships taken for it. */
+    public static Build lacking(Build build, Tool.Kind kind) {
+        return build.withWorkshop(build.workshop().lacking(new Id.Tool(build.nextId()), kind), build.nextId() + 1);
+    }
+
+    /** The build with what ships of a kind in the crib again. */
+    public static Build notLacking(Build build, Tool.Kind kind) {
+        return build.withWorkshop(build.workshop().notLacking(kind), build.nextId());
+    }
+
+    /** The build without one tool: of others that ship with it, the rest become the builder's own. */
+    public static Build less(Build build, Tool gone, Catalogue catalogue) {
+        List<Tool> left = of(build, catalogue).stream()
+                .filter(t -> t.kind() == gone.kind() && !t.id().equals(gone.id()))
+                .toList();
+        if (left.isEmpty()) {
+            return lacking(build, gone.kind());
+        }
+        Build less = own(build, gone) ? without(build, gone) : build;
+        for (Tool t : left) {
+            less = own(build, t) ? less : plus(less, t.kind(), t.name(), t.sizes());
+        }
+        return less;
     }
 
     /** True for a tool of the builder's own. */

@@ -84,6 +84,8 @@ public enum RuleCode {
     PLATE_HITS_PART,
     /** {@code plates-overlap}. */
     PLATES_OVERLAP,
+    /** {@code proud-under-layer}. */
+    PROUD_UNDER_LAYER,
     /** {@code query-open}. */
     QUERY_OPEN,
     /** {@code rivet-not-in-catalogue}. */

@@ -44,7 +44,12 @@ public enum RuleKey {
     FIT_STRAIGHT("fit.straight.most", "Widest gap under a straight-edge along the longest row", Kind.LENGTH),
     FIT_SHIFT("fit.shift.most", "How much a length may change from before taking apart to after", Kind.LENGTH),
     FIT_TURN("fit.turn.most", "How much an angle may change from before taking apart to after", Kind.DEGREES),
-    FIT_MATCH("fit.match.most", "How far holes may be out for a part still to go on the wrong way", Kind.LENGTH);
+    FIT_MATCH("fit.match.most", "How far holes may be out for a part still to go on the wrong way", Kind.LENGTH),
+    ACCESS_ARM("access.arm", "Arm's reach from an opening, the shoulder outside", Kind.LENGTH),
+    ACCESS_HAND("access.hand.wide", "Width of an opening for a hand", Kind.LENGTH),
+    ACCESS_HIGH("access.hand.high", "Height of an opening for a hand", Kind.LENGTH),
+    ACCESS_BAR("access.bar.high", "Height of an opening for a hand with a bar or a wrench", Kind.LENGTH),
+    ACCESS_FRAME("access.frame", "Metal round a hatch for the screws of its cover", Kind.LENGTH);
 
     /** What a value of the rule is. */
     public enum Kind {

@@ -88,6 +88,9 @@ final class HoleReader {
         BitSet places = new BitSet(face.layers().size());
         List<Integer> beside = new ArrayList<>(0);
         for (int l : near) {
+            if (group.holes().under().contains(face.layers().get(l).id())) {
+                continue;
+            }
             if (face.layers().get(l).outline().covers(at)) {
                 places.set(l);
             } else {

@@ -40,6 +40,7 @@ public final class StackCheck {
                     Sentence.of(reading.label() + " " + wrong.words.formatted(wrong.layer(face))),
                     Sentence.of("Read the drawing again before drilling; move the hole or mend the layers.")));
         }
+        proud(face, reading, findings);
         for (int i = 0; i < reading.layers().size(); i++) {
             if (!reading.solution().edge().allows(reading.edge(i))) {
                 Layer layer = reading.layers().get(i);
@@ -58,7 +59,41 @@ public final class StackCheck {
     }
 
     static boolean catchesWell(Group group, List<Layer> layers) {
-        return catches(group, layers).isEmpty();
+        return catches(group, layers).isEmpty() && group.holes().under().isEmpty();
+    }
+
+    /** A sheet that comes to lie over a hole lies flat only on a flush head: not on one that stands, nor on a tail. */
+    private static void proud(Face face, HoleReading reading, List<Finding> findings) {
+        List<Id.Layer> order = face.layers().stream().map(Layer::id).toList();
+        for (Layer over : over(face, reading)) {
+            int place = order.indexOf(over.id());
+            boolean near = reading.layers().stream().allMatch(l -> place < order.indexOf(l.id()));
+            boolean head = near != reading.group().headFar();
+            if (!head || !reading.solution().fastener().flush()) {
+                findings.add(new Finding(
+                        RuleCode.PROUD_UNDER_LAYER,
+                        Level.WARNING,
+                        place(face, reading, over.name()),
+                        Optional.empty(),
+                        Optional.empty(),
+                        SOURCE,
+                        Sentence.of(reading.label() + ": its " + (head ? "head" : "tail") + " stands up under "
+                                + over.name() + ", which comes to lie over it."),
+                        Sentence.of("A flush head on that side, or a hole in " + over.name()
+                                + " that clears it; say so with the reason.")));
+            }
+        }
+    }
+
+    /** Sheets that come to lie over a hole and are not joined by it, near side first. */
+    public static List<Layer> over(Face face, HoleReading reading) {
+        Set<Id.Layer> under = reading.group().holes().under();
+        return under.isEmpty()
+                ? List.of()
+                : face.layers().stream()
+                        .filter(l -> under.contains(l.id())
+                                && l.outline().covers(reading.hole().at()))
+                        .toList();
     }
 
     /** One wrong catch: a sentence with a place for the layer's name. */

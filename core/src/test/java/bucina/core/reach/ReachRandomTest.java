@@ -14,6 +14,7 @@ import bucina.core.plan.Assembly;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
 import bucina.core.plan.Fastener;
+import bucina.core.plan.Flange;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hand;
 import bucina.core.plan.Hole;
@@ -21,6 +22,7 @@ import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
 import bucina.core.plan.Row;
+import bucina.core.plan.SheetHoles;
 import bucina.core.plan.Tool;
 import bucina.core.plan.Zone;
 import bucina.core.rivet.HeadStyle;
@@ -71,14 +73,8 @@ class ReachRandomTest {
                 Optional.empty(),
                 Set.of(),
                 Set.of());
-        List<Zone> zones = random.nextBoolean()
-                ? List.of()
-                : List.of(new Zone(
-                        new Id.Zone(id++),
-                        "Hinge",
-                        Zone.Kind.BEHIND,
-                        Outline.rectangle(Point.in(5, 2), Point.in(6, 3)),
-                        Length.in(.2)));
+        List<Zone> zones = hinge(id++);
+        group = group.withHeadFar(random.nextBoolean());
         Face face = new Face(new Id.Face(3), "Top", "from above", "outboard", "forward", layers, List.of(group), zones);
         return new Build(
                 "Test",
@@ -88,6 +84,17 @@ class ReachRandomTest {
                 parts,
                 List.of(new Assembly(new Id.Assembly(2), "A", Hand.LEFT, Unit.INCH, List.of(), List.of(face))),
                 Map.of());
+    }
+
+    private List<Zone> hinge(long id) {
+        return random.nextBoolean()
+                ? List.of()
+                : List.of(new Zone(
+                        new Id.Zone(id),
+                        "Hinge",
+                        Zone.Kind.BEHIND,
+                        Outline.rectangle(Point.in(5, 2), Point.in(6, 3)),
+                        Length.in(.2)));
     }
 
     private long sheets(long id, List<Part> parts, List<Layer> layers) {
@@ -106,7 +113,8 @@ class ReachRandomTest {
                     "Sheet " + i,
                     Length.in(new double[] {.025, .032, .063, .080}[random.nextInt(4)]),
                     Outline.rectangle(Point.in(x, 0), Point.in(x + w, 6)),
-                    bends));
+                    new Flange(bends, Flange.Stands.values()[random.nextInt(3)], Length.ZERO),
+                    SheetHoles.NONE));
         }
         return id;
     }
@@ -139,18 +147,28 @@ class ReachRandomTest {
         return best;
     }
 
-    /** What stands nearest: flanges of parts in place, and what is behind. */
-    private static double standing(Point p, Build build) {
+    /** True for tools that come from the head side alone. */
+    private static boolean oneSided(Tool tool) {
+        return switch (tool.kind()) {
+            case PULLED_GUN, HAND_PULLER, STOP_CAGE, PILOTED_CUTTER -> true;
+            default -> false;
+        };
+    }
+
+    /** What stands nearest on the sides a tool needs: flanges of parts in place, and what is behind. */
+    private static double standing(Point p, Build build, Tool tool) {
         Face face = build.faces().getFirst().face();
+        boolean far = face.groups().getFirst().headFar();
+        Flange.Stands away = far ? Flange.Stands.NEAR : Flange.Stands.FAR;
         double best = Double.MAX_VALUE;
         for (Layer l : face.layers()) {
-            if (build.part(l.part()).fitted()) {
+            if (build.part(l.part()).fitted() && !(oneSided(tool) && l.flange().stands() == away)) {
                 for (Segment s : l.bends()) {
                     best = Math.min(best, along(p, s.a(), s.b()));
                 }
             }
         }
-        for (Zone z : face.zones()) {
+        for (Zone z : oneSided(tool) && !far ? List.<Zone>of() : face.zones()) {
             best = Math.min(best, z.outline().covers(p) ? 0 : edge(p, z.outline()));
         }
         return best;
@@ -181,7 +199,6 @@ class ReachRandomTest {
             var reading = Derivation.of(build, catalogue).face(new Id.Face(3));
             for (Reach r : Reach.of(reading, build, crib)) {
                 Point p = r.hole().hole().at();
-                double standing = standing(p, build);
                 List<Layer> there = r.hole().layers().stream()
                         .filter(l -> r.work() != Reach.Work.SQUEEZE
                                 || build.part(l.part()).fitted())
@@ -194,9 +211,9 @@ class ReachRandomTest {
                         .mapToDouble(l -> edge(p, l.outline()))
                         .min()
                         .orElse(0);
-                reached = reaches(r, standing, in, least, reached);
+                reached = reaches(r, build, in, least, reached);
                 for (Reach.Blocked b : r.blocked()) {
-                    blockedRightly(b, in, standing, least);
+                    blockedRightly(b, in, standing(p, build, b.tool()), least);
                     blocked++;
                 }
                 r.blocked().forEach(b -> assertThat(r.tools()).doesNotContain(b.tool()));
@@ -219,8 +236,9 @@ class ReachRandomTest {
                 .sum();
     }
 
-    private static int reaches(Reach r, double standing, double in, double least, int reached) {
+    private static int reaches(Reach r, Build build, double in, double least, int reached) {
         for (Tool tool : r.tools()) {
+            double standing = standing(r.hole().hole().at(), build, tool);
             assertThat(standing)
                     .as(tool.name())
                     .isGreaterThanOrEqualTo(tool.clear().in() - STEP);
@@ -237,6 +255,10 @@ class ReachRandomTest {
         List<Tool> crib = new ArrayList<>();
         long id = 90_000;
         for (Catalogue.CribTool t : catalogue.crib()) {
+            // These have a body to one side, or two widths: ReachTest works them out by hand.
+            if (Set.of(Tool.Kind.BACK_RIVET, Tool.Kind.WEDGE, Tool.Kind.WRENCH).contains(t.kind())) {
+                continue;
+            }
             crib.add(new Tool(new Id.Tool(id++), t.kind(), t.name(), t.sizes()));
         }
         return crib;

@@ -10,6 +10,7 @@ import bucina.desk.card.BringCard;
 import bucina.desk.card.CalloutCard;
 import bucina.desk.card.CopiesCard;
 import bucina.desk.card.GaugeCard;
+import bucina.desk.card.HatchCard;
 import bucina.desk.card.LostCard;
 import bucina.desk.card.MixCard;
 import bucina.desk.card.NutPlateCard;
@@ -247,6 +248,10 @@ public final class Cards implements AutoCloseable {
 
     void whatIf() {
         change(() -> new WhatIfCard(desk, this::putAway));
+    }
+
+    void hatches() {
+        show(new HatchCard(desk, palette.get(), this::putAway));
     }
 
     void bays() {

@@ -33,16 +33,7 @@ final class FaceCommands extends CommandList {
                 ALWAYS,
                 () -> window.cards().work(Optional.empty(), window.minutes()));
         add("callouts", "Callouts: read them in", "K", FREE, window.cards()::callouts);
-        add(
-                "what-if",
-                "What if: a part at another time, a tool less, a bulletin",
-                "Ctrl+T",
-                ALWAYS,
-                window.cards()::whatIf);
-        add("bays", "Bays: which part closes one, and what is open inside", "Ctrl+H", ALWAYS, window.cards()::bays);
-        add("crib", "Will the tool fit? The tool crib, and what it reaches", "V", FREE, window.cards()::reach);
-        add("reach", "Reach on the sheet: what tools get where, or stop", "Z", FREE, desk.over()::turnReach);
-        add("apart", "Before taking apart: index marks and readings", "Ctrl+D", ALWAYS, window.cards()::apart);
+        before();
         add("nut-plates", "Nut plates behind screws", "O", FREE, window.cards()::nutPlates);
         add(
                 "write-out",
@@ -57,5 +48,25 @@ final class FaceCommands extends CommandList {
         add("legend", "Legend of the glyphs", "L", FREE, desk.look()::turnLegend);
         add("bench-mode", "Bench mode: the job in large type", "B", FREE, desk.look()::turnBench);
         add("typed-stack", "Typed stack: an answer without a drawing", "N", FREE, window.cards()::addTyped);
+    }
+
+    /** What is asked before work is done: reach, bays, what would be if. */
+    private void before() {
+        add(
+                "what-if",
+                "What if: a part at another time, a tool less, a bulletin",
+                "Ctrl+T",
+                ALWAYS,
+                window.cards()::whatIf);
+        add("bays", "Bays: which part closes one, and what is open inside", "Ctrl+H", ALWAYS, window.cards()::bays);
+        add(
+                "hatches",
+                "Arms and hatches: what is within reach through openings",
+                "Ctrl+J",
+                FREE,
+                window.cards()::hatches);
+        add("crib", "Will the tool fit? The tool crib, and what it reaches", "V", FREE, window.cards()::reach);
+        add("reach", "Reach on the sheet: what tools get where, or stop", "Z", FREE, desk.over()::turnReach);
+        add("apart", "Before taking apart: index marks and readings", "Ctrl+D", ALWAYS, window.cards()::apart);
     }
 }

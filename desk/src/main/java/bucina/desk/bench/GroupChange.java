@@ -8,21 +8,28 @@ import bucina.core.plan.Bolting;
 import bucina.core.plan.Fastener;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hold;
+import bucina.core.plan.HolePlan;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Row;
+import bucina.core.plan.Tool;
 import bucina.core.reach.HeadSide;
+import bucina.core.reach.Reach;
+import bucina.core.reach.ToolCrib;
 import bucina.core.stack.Bolted;
 import bucina.core.stack.HoleReading;
+import bucina.core.state.Snapshot;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
@@ -53,6 +60,8 @@ final class GroupChange extends ChangeForm {
         if (group.fastener() instanceof Fastener.Hardware h && h.bolt()) {
             bolting(f, group, h);
         }
+        with(f, reading);
+        under(f, reading);
         f.committed(
                 "Page",
                 group.page(),
@@ -65,6 +74,7 @@ final class GroupChange extends ChangeForm {
                 t -> reading(() -> dies(group, t)));
         body.getChildren().addAll(Ui.label("Group " + group.code() + ", " + group.name(), "strong"), f);
         heads(body, reading);
+        backRiveted(body, reading);
         body.getChildren().add(keys(group, reading));
     }
 
@@ -115,6 +125,84 @@ final class GroupChange extends ChangeForm {
                 ? ""
                 : " " + others.size() + " " + of + " would say the other side, first " + others.getFirst()
                         + ": heads go the same way along a row and in a group.";
+    }
+
+    /** The kind of tool that it is set with; where none is wanted, one that most parts leave room for. */
+    private void with(Fields f, HoleReading reading) {
+        List<Optional<Tool.Kind>> kinds = new ArrayList<>(List.of(Optional.empty()));
+        Reach.wanted(reading).stream()
+                .filter(w -> w == Reach.Work.SQUEEZE || w == Reach.Work.PULL)
+                .forEach(w -> w.kinds(reading).forEach(k -> kinds.add(Optional.of(k))));
+        if (kinds.size() > 1) {
+            Group group = reading.group();
+            f.choice(
+                    "Set with",
+                    kinds,
+                    group.holes().with(),
+                    k -> k.map(Tool.Kind::word).orElse("what reaches most"),
+                    "group-with",
+                    k -> holes(group, "saying what " + group.code() + " is set with", h -> h.setWith(k)));
+        }
+    }
+
+    /** A sheet that comes to lie over the holes without being joined by them. */
+    private void under(Fields f, HoleReading reading) {
+        Group group = reading.group();
+        List<Optional<Layer>> sheets = new ArrayList<>(List.of(Optional.empty()));
+        desk.face().face().layers().stream()
+                .filter(l -> l.outline().covers(reading.hole().at()))
+                .forEach(l -> sheets.add(Optional.of(l)));
+        Optional<Layer> is = sheets.stream()
+                .flatMap(Optional::stream)
+                .filter(l -> group.holes().under().contains(l.id()))
+                .findFirst();
+        f.choice(
+                "Comes under",
+                sheets,
+                is,
+                l -> l.map(Layer::name).orElse("nothing"),
+                "group-under",
+                l -> holes(
+                        group,
+                        "saying what " + group.code() + " comes under",
+                        h -> h.under(l.map(x -> Set.of(x.id())).orElse(Set.of()))));
+    }
+
+    private void holes(Group group, String words, UnaryOperator<HolePlan> change) {
+        if (!change.apply(group.holes()).equals(group.holes())) {
+            does(words, b -> Edit.group(b, group.id(), g -> g.withHoles(change.apply(g.holes()))));
+        }
+    }
+
+    /** Where flush heads can be back-riveted, that is offered. */
+    private void backRiveted(VBox body, HoleReading hole) {
+        if (!Reach.Work.SQUEEZE.kinds(hole).contains(Tool.Kind.BACK_RIVET)
+                || !(hole.solution().fastener() instanceof Fastener.SolidRivet)) {
+            return;
+        }
+        Snapshot now = desk.snapshot();
+        List<HoleReading> row = hole.row().holes().stream()
+                .flatMap(h -> desk.face().of(h.id()).stream())
+                .toList();
+        long there = Reach.of(
+                        desk.face(),
+                        row,
+                        now.build(),
+                        ToolCrib.of(now.build(), desk.session().catalogue()),
+                        List.of(),
+                        now.log())
+                .stream()
+                .filter(r -> r.tools().stream().anyMatch(t -> t.kind() == Tool.Kind.BACK_RIVET))
+                .count();
+        if (there > 0) {
+            body.getChildren()
+                    .add(Ui.wrapped(
+                            "Back-riveting gets at " + there + " of " + row.size() + " in "
+                                    + hole.row().name()
+                                    + ": the plate under the heads, the set straight in from behind. Choose it at"
+                                    + " \"Set with\".",
+                            "soft"));
+        }
     }
 
     private FlowPane keys(Group group, HoleReading reading) {

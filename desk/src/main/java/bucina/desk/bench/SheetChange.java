@@ -3,8 +3,10 @@ package bucina.desk.bench;
 import bucina.core.edit.Edit;
 import bucina.core.edit.PartEdits;
 import bucina.core.edit.SheetEdits;
+import bucina.core.form.Bends;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
+import bucina.core.plan.Flange;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
 import bucina.core.plan.Standing;
@@ -13,6 +15,7 @@ import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import java.util.List;
 import java.util.function.Consumer;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
@@ -29,6 +32,7 @@ final class SheetChange extends ChangeForm {
         Fields f = new Fields();
         thickness(f, layer);
         order(f, part);
+        flange(f, layer);
         List<Layer> layers = desk.face().face().layers();
         int place = layers.indexOf(layer) + 1;
         body.getChildren()
@@ -91,6 +95,43 @@ final class SheetChange extends ChangeForm {
                             "changing when " + part.name() + " goes on",
                             b -> b.with(part.withFittingOrder(Integer.parseInt(t.strip()))));
                 }));
+    }
+
+    /** Where it is bent away from the face, to which side, and how high that stands: tools keep off it. */
+    private void flange(Fields f, Layer layer) {
+        Flange is = layer.flange();
+        TextField bends = f.committed(
+                "Bends, " + desk.unit().symbol(),
+                Bends.words(is.bends(), this::exact),
+                "sheet-bends",
+                t -> reading(() -> flange(layer, is.with(Bends.parse(t, desk.lengths())))));
+        bends.setPromptText(".4, 0 to .4, 12");
+        if (is.bends().isEmpty()) {
+            return;
+        }
+        f.choice(
+                "Flange stands",
+                List.of(Flange.Stands.values()),
+                is.stands(),
+                Flange.Stands::word,
+                "sheet-stands",
+                side -> flange(layer, is.with(side, is.height())));
+        TextField high = f.committed(
+                "Flange, high",
+                is.height().positive() ? exact(is.height()) : "",
+                "sheet-high",
+                t -> reading(() -> flange(
+                        layer,
+                        is.with(
+                                is.stands(),
+                                t.isBlank() ? Length.ZERO : desk.lengths().parsePositive(t, "height")))));
+        high.setPromptText("not measured");
+    }
+
+    private void flange(Layer layer, Flange flange) {
+        if (!flange.equals(layer.flange())) {
+            does("saying how " + layer.name() + " is bent", b -> Edit.layer(b, layer.id(), l -> l.with(flange)));
+        }
     }
 
     private void thickness(Fields f, Layer layer) {

@@ -120,7 +120,7 @@ public final class ReachCard extends ShownBox {
 
     private void layKind() {
         kind.getItems().setAll(Tool.Kind.values());
-        kind.setConverter(new Worded<>(k -> k.code().replace('-', ' ')));
+        kind.setConverter(new Worded<>(Tool.Kind::word));
         kind.setValue(Tool.Kind.YOKE);
         kind.setId("crib-kind");
     }
@@ -142,35 +142,66 @@ public final class ReachCard extends ShownBox {
         crib.addRow(
                 0, Ui.label("Tool", "soft"), Ui.label("Figures", "soft"), Ui.label("", "soft"), Ui.label("", "soft"));
         for (Tool tool : ToolCrib.of(snapshot.build(), desk.session().catalogue())) {
-            boolean own = ToolCrib.own(snapshot.build(), tool);
-            TextField field =
-                    new TextField(tool.sizes().stream().map(this::figure).collect(Collectors.joining(", ")));
-            field.setPrefColumnCount(9);
-            field.setAccessibleText("Figures of " + tool.name());
-            field.setDisable(desk.session().readOnly());
-            Fields.committing(field, t -> change(tool, t));
-            String says = tool.kind().figures().isEmpty()
-                    ? "steps"
-                    : String.join(", ", tool.kind().figures());
-            Button drop = Ui.button(
-                    "Drop",
-                    "",
-                    () -> plan("dropping " + tool.name(), b -> ToolCrib.without(b, tool)),
-                    "quiet",
-                    "dress-pick");
-            Ui.shown(drop, own && !desk.session().readOnly());
-            Label words = Ui.wrapped(tool.name(), own ? "strong" : "plain");
-            crib.addRow(crib.getRowCount(), words, field, Ui.kept(says + (own ? "" : ", typical"), "tiny"), drop);
+            tool(tool, ToolCrib.own(snapshot.build(), tool));
         }
+        snapshot.build().workshop().lacking().forEach(this::lacking);
         reached.getChildren().setAll(Ui.label("Looking.", "soft"));
         var face = desk.face();
         reaches.ask(
                 () -> ToolCrib.alike(Reach.of(
                         face,
                         snapshot.build(),
-                        ToolCrib.of(snapshot.build(), desk.session().catalogue()))),
+                        ToolCrib.of(snapshot.build(), desk.session().catalogue()),
+                        ToolCrib.typical(desk.session().catalogue()),
+                        snapshot.log())),
                 this::show,
                 this::refuse);
+    }
+
+    private void tool(Tool tool, boolean own) {
+        TextField field = new TextField(tool.sizes().stream().map(this::figure).collect(Collectors.joining(", ")));
+        field.setPrefColumnCount(9);
+        field.setAccessibleText("Figures of " + tool.name());
+        field.setDisable(desk.session().readOnly());
+        Fields.committing(field, t -> change(tool, t));
+        String says = tool.kind().figures().isEmpty()
+                ? "steps"
+                : String.join(", ", tool.kind().figures());
+        Button drop = Ui.button(
+                own ? "Drop" : "None here",
+                "",
+                () -> plan(
+                        "dropping " + tool.name(),
+                        b -> own
+                                ? ToolCrib.without(b, tool)
+                                : ToolCrib.less(b, tool, desk.session().catalogue())),
+                "quiet",
+                "dress-pick");
+        drop.setAccessibleText((own ? "Drop " : "There is no ") + tool.name());
+        Ui.shown(drop, !desk.session().readOnly());
+        crib.addRow(
+                crib.getRowCount(),
+                Ui.wrapped(tool.name(), own ? "strong" : "plain"),
+                field,
+                Ui.wrapped(says + (own ? "" : ", typical"), "tiny"),
+                drop);
+    }
+
+    /** A kind of which there is none: nothing is planned with it. */
+    private void lacking(Tool none) {
+        Button again = Ui.button(
+                "Typical again",
+                "",
+                () -> plan("having a " + none.kind().word(), b -> ToolCrib.notLacking(b, none.kind())),
+                "quiet",
+                "dress-pick");
+        Ui.shown(again, !desk.session().readOnly());
+        crib.addRow(
+                crib.getRowCount(),
+                Ui.wrapped(none.name(), "strong"),
+                Ui.wrapped("nothing is planned with it", "tiny"),
+                Ui.label("", "tiny"),
+                again);
     }
 
     private String figure(Length length) {
@@ -203,6 +234,9 @@ public final class ReachCard extends ShownBox {
                                             .map(b -> b.why().in(desk.unit()))
                                             .collect(Collectors.joining(" ")),
                             none ? "attention-text" : "tiny"));
+        }
+        if (!one.waysOut().isEmpty()) {
+            box.getChildren().add(Ui.wrapped("What would: " + String.join(" ", one.waysOut()), "plain"));
         }
         reached.getChildren().add(box);
     }

@@ -7,7 +7,6 @@ import bucina.core.order.WhatIf;
 import bucina.core.plan.Build;
 import bucina.core.plan.Bulletin;
 import bucina.core.plan.Part;
-import bucina.core.plan.Tool;
 import bucina.core.reach.ToolCrib;
 import bucina.core.state.Snapshot;
 import bucina.desk.look.Fields;
@@ -81,7 +80,10 @@ public final class WhatIfCard extends ShownBox {
         Stream<Try> parts = now.build().parts().stream()
                 .map(p -> new Try(p.name() + " went on at another time", b -> b.with(moved(b.part(p.id()))), true));
         Stream<Try> tools = ToolCrib.of(now.build(), desk.session().catalogue()).stream()
-                .map(t -> new Try("there was no " + t.name(), b -> without(b, t), false));
+                .map(t -> new Try(
+                        "there was no " + t.name(),
+                        b -> ToolCrib.less(b, t, desk.session().catalogue()),
+                        false));
         Stream<Try> papers = now.build().papers().bulletins().stream()
                 .map(b -> new Try(said(b), x -> Bulletins.switched(x, b.id()), false));
         return Stream.of(papers, parts, tools).flatMap(s -> s).toList();
@@ -97,22 +99,6 @@ public final class WhatIfCard extends ShownBox {
             throw new InputException("the fitting order is a number from 0, like 3, was \"" + typed + "\"");
         }
         return part.withFittingOrder(Integer.parseInt(typed));
-    }
-
-    /** The crib as it is, without one tool: those that ship become the builder's own. */
-    private Build without(Build build, Tool gone) {
-        List<Tool> left = ToolCrib.of(build, desk.session().catalogue()).stream()
-                .filter(t -> !t.id().equals(gone.id()))
-                .toList();
-        boolean last = left.stream().noneMatch(t -> t.kind() == gone.kind());
-        if (last) {
-            throw new InputException(
-                    gone.name() + " is the last " + gone.kind().code().replace('-', ' ')
-                            + ": the program keeps one of each kind. Put in one that reaches less to see");
-        }
-        long next = Math.max(
-                build.nextId(), left.stream().mapToLong(t -> t.id().n()).max().orElse(0) + 1);
-        return build.withWorkshop(build.workshop().withTools(left), next);
     }
 
     private void ask() {

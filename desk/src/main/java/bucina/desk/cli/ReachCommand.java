@@ -25,7 +25,9 @@ final class ReachCommand extends OnBuild implements Callable<Integer> {
     @Option(names = "--face", required = true, description = "Name of the face: \"Upper skin\"")
     private String face;
 
-    @Option(names = "--operation", description = "dimpled, countersunk or set; left out: all that a hole takes.")
+    @Option(
+            names = "--operation",
+            description = "dimpled, countersunk, set or torqued; left out: all that a hole takes.")
     private @Nullable String operation;
 
     @Override
@@ -34,7 +36,13 @@ final class ReachCommand extends OnBuild implements Callable<Integer> {
         Opened opened = open();
         var ref = face(opened, face);
         List<Tool> crib = ToolCrib.of(opened.build(), common().catalogue());
-        List<Reach> reaches = Reach.of(opened.derivation().face(ref.face().id()), opened.build(), crib).stream()
+        List<Reach> reaches = Reach.of(
+                        opened.derivation().face(ref.face().id()),
+                        opened.build(),
+                        crib,
+                        ToolCrib.typical(common().catalogue()),
+                        opened.log())
+                .stream()
                 .filter(r -> operation == null || r.work().operation().equals(operation))
                 .toList();
         ObjectNode node = Common.object().put("face", ref.face().name());
@@ -50,8 +58,8 @@ final class ReachCommand extends OnBuild implements Callable<Integer> {
         if (operation != null
                 && Arrays.stream(Reach.Work.values())
                         .noneMatch(w -> w.operation().equals(operation))) {
-            throw Common.wrong(
-                    "--operation \"" + operation + "\" wants no tool at the hole: write dimpled, countersunk or set");
+            throw Common.wrong("--operation \"" + operation
+                    + "\" wants no tool at the hole: write dimpled, countersunk, set or torqued");
         }
     }
 
@@ -69,6 +77,8 @@ final class ReachCommand extends OnBuild implements Callable<Integer> {
             each.set("measured", Common.length(b.measured()));
             each.set("required", Common.length(b.required()));
         }
+        ArrayNode ways = node.putArray("ways_out");
+        r.waysOut().forEach(ways::add);
         return node;
     }
 
@@ -91,6 +101,7 @@ final class ReachCommand extends OnBuild implements Callable<Integer> {
                     + list.getFirst().blocked().stream()
                             .map(b -> b.why().in(common().unit()))
                             .collect(Collectors.joining(" ")));
+            list.getFirst().waysOut().forEach(w -> lines.add("            " + w));
         }
     }
 }

@@ -200,7 +200,12 @@ public final class Over {
                 () -> Reaching.of(
                         face,
                         now.build(),
-                        ToolCrib.of(now.build(), desk.session().catalogue()),
+                        Reach.of(
+                                face,
+                                now.build(),
+                                ToolCrib.of(now.build(), desk.session().catalogue()),
+                                ToolCrib.typical(desk.session().catalogue()),
+                                now.log()),
                         work),
                 r -> {
                     wished = r.map(Reaching::work);

@@ -62,11 +62,11 @@ public record Reaching(
     /**
      * Works it out.
      *
+     * @param all   what reaches on the face
      * @param asked the work; where no hole wants it, the first that one wants
      * @return empty if no hole of the face wants a tool
      */
-    public static Optional<Reaching> of(FaceReading face, Build build, List<Tool> crib, Reach.Work asked) {
-        List<Reach> all = Reach.of(face, build, crib);
+    public static Optional<Reaching> of(FaceReading face, Build build, List<Reach> all, Reach.Work asked) {
         Set<Reach.Work> wanted = all.stream().map(Reach::work).collect(Collectors.toCollection(HashSet::new));
         List<Reach.Work> works =
                 Arrays.stream(Reach.Work.values()).filter(wanted::contains).toList();
@@ -115,7 +115,8 @@ public record Reaching(
                 ? "no tool of the crib gets there."
                 : reach.tools().stream().map(Tool::name).collect(Collectors.joining(", ")) + ".";
         String not = reach.blocked().stream().map(b -> " " + b.why().in(unit)).collect(Collectors.joining());
-        return hole.label() + ", " + work.operation() + ": " + by + not;
+        String out = reach.waysOut().stream().map(w -> " " + w).collect(Collectors.joining());
+        return hole.label() + ", " + work.operation() + ": " + by + not + out;
     }
 
     /** The next piece of work that some hole wants. */

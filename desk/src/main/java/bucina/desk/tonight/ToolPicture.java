@@ -76,8 +76,9 @@ final class ToolPicture extends Canvas {
         return switch (kind) {
             case STEP_DRILL -> Look.DRILL;
             case YOKE -> Look.SQUEEZER;
-            case GUN_AND_BAR -> Look.GUN;
-            case PULLED_GUN, HAND_PULLER -> Look.PULLER;
+            case GUN_AND_BAR, BACK_RIVET -> Look.GUN;
+            case PULLED_GUN, HAND_PULLER, NOSE_EXTENSION, WEDGE -> Look.PULLER;
+            case WRENCH, SOCKET -> Look.WRENCH;
             case C_FRAME, YOKE_DIES, REDUCED_DIES, FLAT_BAR -> Look.DIES;
             case STOP_CAGE, PILOTED_CUTTER -> Look.CAGE;
         };

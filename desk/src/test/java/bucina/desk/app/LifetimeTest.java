@@ -13,6 +13,7 @@ import bucina.desk.card.BringCard;
 import bucina.desk.card.CalloutCard;
 import bucina.desk.card.CopiesCard;
 import bucina.desk.card.GaugeCard;
+import bucina.desk.card.HatchCard;
 import bucina.desk.card.LegendCard;
 import bucina.desk.card.LostCard;
 import bucina.desk.card.MixCard;
@@ -115,6 +116,7 @@ class LifetimeTest extends OnWindow {
         ways.put(PanelCard.class, () -> new PanelCard(session, Unit.INCH, Palette.LIGHT, f -> {}, away));
         ways.put(PartListsCard.class, () -> new PartListsCard(desk, away));
         ways.put(BaysCard.class, () -> new BaysCard(desk, away));
+        ways.put(HatchCard.class, () -> new HatchCard(desk, Palette.LIGHT, away));
         ways.put(BinsCard.class, () -> new BinsCard(desk, away));
         ways.put(RibCard.class, () -> new RibCard(desk, away));
         ways.put(StructureCard.class, () -> new StructureCard(desk, away));

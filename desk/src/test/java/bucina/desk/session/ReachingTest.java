@@ -37,7 +37,8 @@ class ReachingTest {
     private static Reaching reaching(Build build, Catalogue catalogue, String face, Reach.Work work) {
         FaceReading reading = Derivation.of(build, catalogue)
                 .face(build.face(face).orElseThrow().face().id());
-        return Reaching.of(reading, build, ToolCrib.of(build, catalogue), work).orElseThrow();
+        return Reaching.of(reading, build, Reach.of(reading, build, ToolCrib.of(build, catalogue)), work)
+                .orElseThrow();
     }
 
     private static long all(Reaching r) {

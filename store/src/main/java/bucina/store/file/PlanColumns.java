@@ -2,6 +2,7 @@ package bucina.store.file;
 
 import bucina.core.plan.Assembly;
 import bucina.core.plan.Face;
+import bucina.core.plan.Flange;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hole;
 import bucina.core.plan.Kept;
@@ -84,7 +85,9 @@ final class PlanColumns {
         c.put("name", l.name());
         c.put("thickness_nm", l.thickness().nanometres());
         c.put("outline", Json.line(PlanJson.outline(l.outline())));
-        c.put("bends", Json.line(PlanJson.bends(l.bends())));
+        Flange flange = l.flange();
+        boolean said = !flange.equals(Flange.at(flange.bends()));
+        c.put("bends", Json.line(said ? PlanJson.flange(flange) : PlanJson.bends(flange.bends())));
         c.put("holes", Json.line(SheetHolesJson.write(l.holes())));
     }
 

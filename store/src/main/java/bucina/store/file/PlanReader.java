@@ -168,7 +168,7 @@ final class PlanReader {
                         r.getString("name"),
                         Length.nm(r.getDouble("thickness_nm")),
                         PlanJson.outlineFrom(r.getString("outline")),
-                        PlanJson.bendsFrom(r.getString("bends")),
+                        PlanJson.flangeFrom(r.getString("bends")),
                         SheetHolesJson.from(r.getString("holes"))));
     }
 

@@ -10,6 +10,7 @@ import bucina.core.plan.Hole;
 import bucina.core.plan.HolePlan;
 import bucina.core.plan.Id;
 import bucina.core.plan.Row;
+import bucina.core.plan.Tool;
 import bucina.core.plan.TypedStack;
 import bucina.core.rivet.HeadStyle;
 import com.fasterxml.jackson.databind.node.ArrayNode;
@@ -286,18 +287,24 @@ public final class GroupJson {
         if (!plan.headWhy().isEmpty()) {
             node.put("headWhy", plan.headWhy());
         }
+        if (!plan.under().isEmpty()) {
+            node.set("under", layerIds(plan.under()));
+        }
+        plan.with().ifPresent(k -> node.put("with", k.code()));
         return node;
     }
 
     static HolePlan holePlan(At at) {
-        at.only("hold", "present", "until", "dieAngle", "wet", "headWhy");
+        at.only("hold", "present", "until", "dieAngle", "wet", "headWhy", "under", "with");
         return at.make(() -> new HolePlan(
                 at.maybe("present").map(At::length),
                 at.get("hold").word(Hold.values(), Hold::code),
                 at.maybe("until").map(At::text).orElse(""),
                 at.maybe("dieAngle").map(a -> at.small("dieAngle")),
                 at.flagged("wet"),
-                at.text("headWhy", "")));
+                at.text("headWhy", ""),
+                at.or("under", GroupJson::layerIds, Set.of()),
+                at.maybe("with").map(w -> w.word(Tool.Kind.values(), Tool.Kind::code))));
     }
 
     /** Reads it from one column of the build file. */

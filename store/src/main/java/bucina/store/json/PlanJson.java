@@ -4,9 +4,11 @@ import bucina.core.catalogue.CatalogueReader;
 import bucina.core.form.PartForm;
 import bucina.core.material.Material;
 import bucina.core.measure.InputException;
+import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Assembly;
 import bucina.core.plan.Face;
+import bucina.core.plan.Flange;
 import bucina.core.plan.Hand;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
@@ -177,6 +179,10 @@ public final class PlanJson {
         if (!l.bends().isEmpty()) {
             node.set("bends", bends(l.bends()));
         }
+        if (!l.flange().equals(Flange.at(l.bends()))) {
+            node.put("stands", l.flange().stands().code())
+                    .put("standsHigh", Mm.of(l.flange().height()));
+        }
         if (!l.holes().equals(SheetHoles.NONE)) {
             node.set("holes", SheetHolesJson.write(l.holes()));
         }
@@ -184,15 +190,32 @@ public final class PlanJson {
     }
 
     static Layer layer(At at) {
-        at.only("id", "part", "name", "thickness", "outline", "bends", "holes");
+        at.only("id", "part", "name", "thickness", "outline", "bends", "stands", "standsHigh", "holes");
         return at.make(() -> new Layer(
                 new Id.Layer(at.whole("id")),
                 new Id.Part(at.whole("part")),
                 at.text("name"),
                 at.length("thickness"),
                 outline(at.get("outline")),
-                at.maybe("bends").map(PlanJson::bends).orElse(List.of()),
+                flange(at),
                 at.maybe("holes").map(SheetHolesJson::read).orElse(SheetHoles.NONE)));
+    }
+
+    private static Flange flange(At at) {
+        return new Flange(
+                at.maybe("bends").map(PlanJson::bends).orElse(List.of()),
+                at.maybe("stands")
+                        .map(s -> s.word(Flange.Stands.values(), Flange.Stands::code))
+                        .orElse(Flange.Stands.UNSAID),
+                at.maybe("standsHigh").map(At::length).orElse(Length.ZERO));
+    }
+
+    /** What of a sheet is bent, for one column of the build file. */
+    public static ObjectNode flange(Flange flange) {
+        return NODES.objectNode()
+                .put("stands", flange.stands().code())
+                .put("standsHigh", Mm.of(flange.height()))
+                .set("bends", bends(flange.bends()));
     }
 
     /** Bend tangents: two points each. */
@@ -204,9 +227,10 @@ public final class PlanJson {
         return at.list(b -> new Segment(point(b.item(0)), point(b.item(1))));
     }
 
-    /** Reads bend tangents from one column of the build file. */
-    public static List<Segment> bendsFrom(String text) {
-        return bends(new At(Json.read(text), "bends"));
+    /** Reads what of a sheet is bent from one column of the build file: tangents alone, or how they stand too. */
+    public static Flange flangeFrom(String text) {
+        At at = new At(Json.read(text), "bends");
+        return text.startsWith("[") ? Flange.at(bends(at)) : flange(at.only("bends", "stands", "standsHigh"));
     }
 
     /** The zones of a face. */

@@ -20,6 +20,7 @@ import bucina.core.plan.Build;
 import bucina.core.plan.Come;
 import bucina.core.plan.Compound;
 import bucina.core.plan.FitReading;
+import bucina.core.plan.Flange;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hand;
 import bucina.core.plan.Hold;
@@ -89,13 +90,7 @@ public final class FullBuild {
         Workshop shop = Workshop.NONE
                 .with(sum)
                 .withTools(List.of(drill))
-                .with(Batch.mixed(
-                                new Id.Batch(free),
-                                new Compound("Epoxy primer", Compound.Kind.PRIMER, 30, 480, 30),
-                                at,
-                                List.of(new Batch.Surface(layer, false), new Batch.Surface(layer, true)))
-                        .stirred(at.plusSeconds(1800))
-                        .ended(at.plusSeconds(2000)))
+                .with(primer(new Id.Batch(free), at, layer))
                 .with(new IndexMark(
                         new Id.Index(free + 1), papered.parts().getFirst().id(), "OUTBD ->", at))
                 .with(new FitReading(
@@ -112,8 +107,20 @@ public final class FullBuild {
                         false,
                         List.of(-.1),
                         at));
-        Workshop ordered = ordered(shop.with(job(papered, free + 4)), free + 5).with(bay(papered, free + 7));
-        return lived(papered.withWorkshop(ordered, free + 8)).checked();
+        Workshop ordered = ordered(shop.with(job(papered, free + 4)), free + 5)
+                .with(bay(papered, free + 7))
+                .lacking(new Id.Tool(free + 8), Tool.Kind.C_FRAME);
+        return lived(papered.withWorkshop(ordered, free + 9)).checked();
+    }
+
+    private static Batch primer(Id.Batch id, Instant at, Id.Layer layer) {
+        return Batch.mixed(
+                        id,
+                        new Compound("Epoxy primer", Compound.Kind.PRIMER, 30, 480, 30),
+                        at,
+                        List.of(new Batch.Surface(layer, false), new Batch.Surface(layer, true)))
+                .stirred(at.plusSeconds(1800))
+                .ended(at.plusSeconds(2000));
     }
 
     private static Bay bay(Build build, long id) {
@@ -199,6 +206,8 @@ public final class FullBuild {
     }
 
     private static Build edited(Build begun, Id.Group group, Build build) {
+        Id.Layer skin =
+                Edit.faceOf(begun, group).orElseThrow().layers().getFirst().id();
         Build changed = Edit.group(
                 begun,
                 group,
@@ -211,7 +220,9 @@ public final class FullBuild {
                                         .fastener(),
                                 "20× ISO 15977 3.2")
                         .withHoles(new HolePlan(
-                                Optional.of(Length.mm(2.5)), Hold.OPEN, "the cover is fitted", Optional.of(120))));
+                                        Optional.of(Length.mm(2.5)), Hold.OPEN, "the cover is fitted", Optional.of(120))
+                                .setWith(Optional.of(Tool.Kind.HAND_PULLER))
+                                .under(Set.of(skin))));
         changed = HoleEdits.delete(
                 changed,
                 Set.of(changed.group("LS-7")
@@ -234,13 +245,8 @@ public final class FullBuild {
         changed = Edit.layer(
                 changed,
                 changed.faces().getFirst().face().layers().getFirst().id(),
-                l -> new Layer(
-                        l.id(),
-                        l.part(),
-                        l.name(),
-                        l.thickness(),
-                        l.outline(),
-                        List.of(new Segment(Point.in(0, 0), Point.in(1, 2)))));
+                l -> l.with(new Flange(
+                        List.of(new Segment(Point.in(0, 0), Point.in(1, 2))), Flange.Stands.FAR, Length.mm(19))));
         return changed;
     }
 

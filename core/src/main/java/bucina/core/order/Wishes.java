@@ -1,0 +1,126 @@
+package bucina.core.order;
+
+import bucina.core.job.Job;
+import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
+import bucina.core.plan.Part;
+import bucina.core.sheet.Box;
+import bucina.core.sheet.Point;
+import bucina.core.stack.HoleReading;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/*
+ * Design. Wishes break ties only. Within a stretch of the finished order in which nothing is changed and nothing is
+ * demanded, jobs change places until they stand as wished; what is lost stays the same to the minute.
+ */
+
+/**
+ * What is liked better of orders that lose the same: what wants a helper together, structure before skins, larger
+ * diameters first, from the middle of the face outward.
+ */
+final class Wishes {
+
+    private static final Comparator<Wish> LIKED = Comparator.comparing((Wish w) -> -w.people)
+            .thenComparing(w -> w.skin)
+            .thenComparing(w -> -w.diameter)
+            .thenComparing(w -> w.out);
+
+    private final Work work;
+    private final Set<Id.Part> skins = new HashSet<>();
+
+    /**
+     * How a job is liked.
+     *
+     * @param diameter of its fasteners, nm
+     * @param out      from the middle of its face to the middle of its holes, nm
+     */
+    private record Wish(int people, boolean skin, double diameter, double out) {}
+
+    private Wishes(Work work) {
+        this.work = work;
+        work.jobs.build().parts().stream()
+                .filter(p -> p.kind() == Part.Kind.SKIN)
+                .forEach(p -> skins.add(p.id()));
+    }
+
+    /** The order as wished, where it costs nothing. */
+    static List<Integer> order(Work work, List<Integer> known) {
+        Wishes wishes = new Wishes(work);
+        List<Integer> order = new ArrayList<>();
+        int from = 0;
+        while (from < known.size()) {
+            int to = from + 1;
+            while (to < known.size() && wishes.free(known, from, to)) {
+                to++;
+            }
+            List<Integer> stretch = new ArrayList<>(known.subList(from, to));
+            if (stretch.size() > 1) {
+                stretch.sort(Comparator.comparing(wishes::of, LIKED));
+            }
+            order.addAll(stretch);
+            from = to;
+        }
+        return order;
+    }
+
+    /** True if a job can stand anywhere among those of a stretch: it needs the same and waits for none of them. */
+    private boolean free(List<Integer> order, int from, int at) {
+        int first = order.get(from);
+        int node = order.get(at);
+        if (setting(first) && setting(node) && work.same(first, node)) {
+            for (int i = from; i < at; i++) {
+                for (int next : work.after[order.get(i)]) {
+                    if (next == node) {
+                        return false;
+                    }
+                }
+            }
+            return true;
+        }
+        return false;
+    }
+
+    /** A job of setting that is tied to no other. */
+    private boolean setting(int node) {
+        return node < work.jobs.size()
+                && work.jobs.job(node).place().isPresent()
+                && work.then[node] < 0
+                && !work.tied[node];
+    }
+
+    private Wish of(int node) {
+        Job job = work.jobs.job(node);
+        Job.Place place = job.place().orElseThrow();
+        boolean skin = place.holes().stream()
+                .flatMap(h -> h.layers().stream())
+                .map(Layer::part)
+                .anyMatch(skins::contains);
+        double diameter = place.holes().stream()
+                .mapToDouble(h -> h.solution().fastener().shank().nanometres())
+                .max()
+                .orElse(0);
+        return new Wish(job.people(), skin, diameter, out(place));
+    }
+
+    private static double out(Job.Place place) {
+        Box box = null;
+        for (Layer layer : place.face().layers()) {
+            box = box == null ? layer.outline().box() : box.with(layer.outline().box());
+        }
+        if (box == null || place.holes().isEmpty()) {
+            return 0;
+        }
+        Point middle = new Point((box.minX() + box.maxX()) / 2, (box.minY() + box.maxY()) / 2);
+        double x = 0;
+        double y = 0;
+        for (HoleReading hole : place.holes()) {
+            x += hole.hole().at().x() / place.holes().size();
+            y += hole.hole().at().y() / place.holes().size();
+        }
+        return middle.to(new Point(x, y)).nanometres();
+    }
+}

@@ -1,0 +1,150 @@
+package bucina.core.reach;
+
+import static bucina.core.reach.AccessPlans.BOLT;
+import static bucina.core.reach.AccessPlans.PULLED;
+import static bucina.core.reach.AccessPlans.along;
+import static bucina.core.reach.AccessPlans.held;
+import static bucina.core.reach.AccessPlans.plain;
+import static bucina.core.reach.AccessPlans.wall;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bucina.core.Plans;
+import bucina.core.catalogue.Catalogue;
+import bucina.core.catalogue.CatalogueReader;
+import bucina.core.edit.SheetEdits;
+import bucina.core.hold.Holds;
+import bucina.core.job.Jobs;
+import bucina.core.log.Logbook;
+import bucina.core.material.Material;
+import bucina.core.measure.Length;
+import bucina.core.order.OrderOfWork;
+import bucina.core.plan.Build;
+import bucina.core.plan.Flange;
+import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
+import bucina.core.plan.Part;
+import bucina.core.plan.Standing;
+import bucina.core.plan.Tool;
+import bucina.core.sheet.Outline;
+import bucina.core.sheet.Point;
+import bucina.core.stack.Derivation;
+import bucina.core.stack.StackCheck;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+/** What keeps tools away puts jobs in order. */
+class AccessOrderTest {
+
+    private final Catalogue catalogue = CatalogueReader.shipped();
+
+    private Jobs jobs(Build build) {
+        Derivation derivation = Derivation.of(build, catalogue);
+        return Jobs.of(derivation, Logbook.EMPTY, new Holds(derivation, Logbook.EMPTY), LocalDate.parse("2026-11-29"));
+    }
+
+    private static List<String> after(Jobs jobs, String id) {
+        return jobs.demands(jobs.place(id)).stream()
+                .map(d -> d.job() + " " + d.rule() + " " + d.text())
+                .toList();
+    }
+
+    @Test
+    void bolts_whose_nuts_vanish_are_torqued_before_the_part_that_hides_them() {
+        Build open = wall(plain(BOLT), "Rib", Standing.CRATE, Flange.Stands.FAR, 0, along(2.3));
+        assertThat(after(jobs(open), "on:Rib"))
+                .contains("torque:G-1:R1:- P5 no tool of the crib reaches R1.1 once Rib is on");
+        Build clear = wall(plain(BOLT), "Rib", Standing.CRATE, Flange.Stands.FAR, 0, along(3));
+        assertThat(after(jobs(clear), "on:Rib")).noneMatch(d -> d.contains("torque"));
+    }
+
+    @Test
+    void where_two_parts_each_leave_another_tool_the_job_comes_before_one_of_them() {
+        // The wide part leaves the flat puller, the high one the long gun; together they leave nothing.
+        Build build = ToolCrib.plus(plain(PULLED), Tool.Kind.PULLED_GUN, "Gun", List.of(Length.in(.5)));
+        build = ToolCrib.plus(build, Tool.Kind.NOSE_EXTENSION, "Nose", List.of(Length.in(1), Length.in(.6)));
+        build = ToolCrib.lacking(ToolCrib.lacking(build, Tool.Kind.HAND_PULLER), Tool.Kind.WEDGE);
+        Build one = wall(build, "Low rib", Standing.CRATE, Flange.Stands.NEAR, .5, along(2.4));
+        Build two = wall(one, "High rib", Standing.CRATE, Flange.Stands.NEAR, 3, along(1.45));
+        assertThat(after(jobs(one), "on:Low rib")).noneMatch(d -> d.contains(" P5 "));
+        List<String> low = after(jobs(two), "on:Low rib");
+        List<String> high = after(jobs(two), "on:High rib");
+        assertThat(List.of(low, high).stream().filter(l -> l.stream().anyMatch(d -> d.contains(" P5 "))))
+                .hasSize(1);
+    }
+
+    @Test
+    void work_that_no_tool_does_waits_for_one_and_says_so() {
+        Build none = ToolCrib.lacking(plain(BOLT), Tool.Kind.SOCKET);
+        Jobs some = jobs(none);
+        assertThat(some.holds(some.place("torque:G-1:R1:-"))).isEmpty();
+        Jobs held = jobs(ToolCrib.lacking(none, Tool.Kind.WRENCH));
+        assertThat(held.holds(held.place("torque:G-1:R1:-")))
+                .singleElement()
+                .satisfies(h -> assertThat(h.text()).startsWith("there is no tool in the crib for torquing"));
+        Build again = ToolCrib.notLacking(none, Tool.Kind.SOCKET);
+        assertThat(ToolCrib.of(again, catalogue)).anyMatch(t -> t.kind() == Tool.Kind.SOCKET);
+        assertThat(ToolCrib.of(none, catalogue)).noneMatch(t -> t.kind() == Tool.Kind.SOCKET);
+    }
+
+    // ---- under a sheet that comes later
+
+    /** A doubler with a rivet of its own comes to lie over the row. */
+    private static Build doubled() {
+        Build plain = plain(Plans.FLUSH);
+        Part doubler = new Part(new Id.Part(70_001), "Doubler", Material.parse("2024-T3"), 9, false);
+        List<Part> parts = new ArrayList<>(plain.parts());
+        parts.add(doubler);
+        Layer over = new Layer(
+                new Id.Layer(70_002),
+                doubler.id(),
+                "Doubler",
+                Length.in(.032),
+                Outline.rectangle(Point.in(0, 1), Point.in(20, 3)));
+        Build covered =
+                held(SheetEdits.addLayer(plain.withParts(parts, plain.nextId()), new Id.Face(3), 0, over), 12, 2);
+        return covered.with(
+                covered.faces()
+                        .getFirst()
+                        .face()
+                        .withGroups(covered.faces().getFirst().face().groups().stream()
+                                .map(g -> g.code().equals("G-1")
+                                        ? g.withHoles(g.holes().under(Set.of(over.id())))
+                                        : g)
+                                .toList()),
+                covered.nextId());
+    }
+
+    @Test
+    void a_row_under_a_doubler_is_no_stack_with_it_and_comes_before_it() {
+        Build under = doubled();
+        var face = Derivation.of(under, catalogue).face(new Id.Face(3));
+        assertThat(face.readings().getFirst().layers()).extracting(Layer::name).containsExactly("Skin", "Strip");
+        assertThat(StackCheck.findings(face.face(), face.readings().getFirst()))
+                .noneMatch(f -> f.rule().code().equals("proud-under-layer"));
+        Jobs jobs = jobs(under);
+        assertThat(after(jobs, "on:Doubler"))
+                .anyMatch(d -> d.startsWith("set:G-1:R1:") && d.contains(" P5 no tool of the crib reaches R1."));
+        List<String> order = OrderOfWork.of(jobs, j -> true).steps().stream()
+                .map(s -> s.job().id())
+                .toList();
+        int set = order.lastIndexOf(order.stream()
+                .filter(id -> id.startsWith("set:G-1:R1"))
+                .reduce((a, b) -> b)
+                .orElseThrow());
+        assertThat(set).isLessThan(order.indexOf("on:Doubler"));
+        Build universal = under.with(
+                under.faces()
+                        .getFirst()
+                        .face()
+                        .withGroups(under.faces().getFirst().face().groups().stream()
+                                .map(g -> g.withFastener(Plans.UNIVERSAL, ""))
+                                .toList()),
+                under.nextId());
+        var proud = Derivation.of(universal, catalogue).face(new Id.Face(3));
+        assertThat(StackCheck.findings(proud.face(), proud.readings().getFirst()))
+                .anyMatch(f -> f.rule().code().equals("proud-under-layer"));
+    }
+}
