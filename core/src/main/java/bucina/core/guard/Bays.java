@@ -1,8 +1,6 @@
 package bucina.core.guard;
 
 import bucina.core.log.Logbook;
-import bucina.core.log.Mark;
-import bucina.core.log.Operation;
 import bucina.core.part.Owing;
 import bucina.core.part.PartStates;
 import bucina.core.part.PartTask;
@@ -133,12 +131,7 @@ public final class Bays {
         if (log.state(hole.hole(), hole.layers()).set()) {
             return Owed.openAfterSet(hole, log).stream().findFirst().map(o -> "not " + o.code());
         }
-        return Optional.of(temporary(hole) ? "held by a temporary bolt" : "not set");
-    }
-
-    private boolean temporary(HoleReading hole) {
-        return hole.layers().stream()
-                .anyMatch(l -> log.marked(hole.hole().id(), l.id(), Operation.TEMPORARY, Mark.Side.BOTH));
+        return Optional.of(log.temporary(hole.hole().id(), hole.layers()) ? "held by a temporary bolt" : "not set");
     }
 
     /**

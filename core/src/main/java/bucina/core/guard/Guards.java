@@ -55,7 +55,8 @@ public final class Guards {
         if (log.state(hole.hole(), hole.layers()).set()) {
             return Optional.of(hole.label() + " has its fastener in: nothing is done to the hole behind it");
         }
-        return drilling(task.operation(), hole, unit)
+        return covered(hole)
+                .or(() -> drilling(task.operation(), hole, unit))
                 .or(() -> task.operation() == Operation.MATCH_DRILLED ? off(hole, "match-drilled") : Optional.empty())
                 .or(() -> order(task, hole));
     }
@@ -89,6 +90,7 @@ public final class Guards {
     /** Why no fastener may be set in a hole; empty if it is ready. Names the hole, the sheet and what is missing. */
     public Optional<String> setting(HoleReading hole, Unit unit) {
         return off(hole, "set")
+                .or(() -> covered(hole))
                 .or(() -> holds.of(hole)
                         .map(h -> hole.label() + " is held open for " + h.waitsFor()
                                 + ": set it after that, or say in the plan that the part is in place"))
@@ -160,6 +162,36 @@ public final class Guards {
         return d.hole().isPresent()
                 || d.fastener().isPresent()
                 || d.preparation().isPresent();
+    }
+
+    /** P4: what lies over a hole without being joined by it is off while the hole is worked. */
+    private Optional<String> covered(HoleReading hole) {
+        return StackCheck.over(face.face(), hole).stream()
+                .filter(l -> holds.parts().inPlace(l))
+                .findFirst()
+                .map(l -> hole.label() + " lies under " + l.name() + ", which is on: take it off first");
+    }
+
+    /**
+     * P4: why holes must not get permanent fasteners now: one of their sheets comes to lie over a hole that is not set
+     * yet. Empty if they may.
+     */
+    Optional<String> burying(List<HoleReading> setting) {
+        Set<Id.Layer> lids = setting.stream()
+                .filter(h -> h.solution().fastener().permanent())
+                .flatMap(h -> h.layers().stream())
+                .map(Layer::id)
+                .collect(Collectors.toSet());
+        boolean any = face.face().groups().stream()
+                .anyMatch(g -> g.holes().under().stream().anyMatch(lids::contains));
+        return any
+                ? face.readings().stream()
+                        .filter(h -> !log.state(h.hole(), h.layers()).set())
+                        .flatMap(h -> StackCheck.over(face.face(), h).stream()
+                                .filter(l -> lids.contains(l.id()))
+                                .map(l -> l.name() + " comes to lie over " + h.label() + ", which is not set"))
+                        .findFirst()
+                : Optional.empty();
     }
 
     /** P2: every sheet of the stack is on. */

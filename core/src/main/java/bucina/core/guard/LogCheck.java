@@ -190,6 +190,12 @@ public final class LogCheck {
             throw new InputException(due.words() + ". Look first, and log it as a job of your own called \""
                     + Reviews.job(due.bulletin()) + "\", or give the reason it is set all the same");
         });
+        List<HoleReading> coming = setting.stream()
+                .flatMap(h -> derivation.face(face).of(h).stream())
+                .toList();
+        guards.burying(coming).ifPresent(why -> {
+            throw new InputException(why + ": set that first, or give the reason it is covered all the same");
+        });
         new Bays(derivation, log, now.parts()).shutting(setting).ifPresent(why -> {
             throw new InputException(why + ". Do that first, or give the reason it is closed all the same");
         });

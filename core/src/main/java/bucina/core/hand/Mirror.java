@@ -2,6 +2,7 @@ package bucina.core.hand;
 
 import bucina.core.measure.InputException;
 import bucina.core.plan.Assembly;
+import bucina.core.plan.Bay;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
 import bucina.core.plan.Group;
@@ -13,6 +14,7 @@ import bucina.core.plan.Part;
 import bucina.core.plan.Row;
 import bucina.core.plan.SheetHoles;
 import bucina.core.plan.Twin;
+import bucina.core.plan.Workshop;
 import bucina.core.plan.Zone;
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Outline;
@@ -20,6 +22,7 @@ import bucina.core.sheet.Point;
 import bucina.core.sheet.Ring;
 import bucina.core.sheet.Segment;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -30,6 +33,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Makes the mirror image of an assembly. */
 public final class Mirror {
@@ -69,8 +73,10 @@ public final class Mirror {
         parts.addAll(mirror.parts(build, first));
         List<Assembly> assemblies = new ArrayList<>(build.assemblies());
         assemblies.add(mirror.assembly(first));
+        Workshop shop = mirror.bays(build);
         return build.withParts(parts, mirror.next)
                 .withAssemblies(assemblies, mirror.next)
+                .withWorkshop(shop, mirror.next)
                 .checked();
     }
 
@@ -125,6 +131,25 @@ public final class Mirror {
             }
         }
         return made;
+    }
+
+    /** Bays whose parts all have their like on this hand now come again, closed by those. */
+    private Workshop bays(Build build) {
+        Workshop shop = build.workshop();
+        for (Bay bay : build.workshop().bays()) {
+            boolean all = Stream.of(bay.closers(), bay.inside())
+                    .flatMap(Collection::stream)
+                    .allMatch(p -> pairs.containsKey(p.n()));
+            if (all) {
+                shop = shop.with(new Bay(
+                        new Id.Bay(next++),
+                        otherName(bay.name(), hand),
+                        bay.closers().stream().map(p -> new Id.Part(pair(p))).toList(),
+                        bay.inside().stream().map(p -> new Id.Part(pair(p))).collect(Collectors.toSet()),
+                        bay.notes()));
+            }
+        }
+        return shop;
     }
 
     private long pair(Id id) {

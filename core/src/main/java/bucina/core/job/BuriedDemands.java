@@ -29,7 +29,7 @@ final class BuriedDemands {
     void lay(FaceJobs face, IntUnaryOperator job) {
         for (int run = 0; run < face.runs().size(); run++) {
             int place = run;
-            face.runs().get(run).closes.forEach((part, why) -> outOfTheWay(part, why, job.applyAsInt(place)));
+            face.runs().get(run).closes.forEach((part, shut) -> outOfTheWay(part, shut, job.applyAsInt(place)));
         }
         for (FaceJobs.Chain chain : face.chains()) {
             covered(face.ref().face(), chain, job.applyAsInt(chain.set()));
@@ -41,13 +41,13 @@ final class BuriedDemands {
     }
 
     /** P5: what no tool reaches with a part on comes before the part, or while it is off. */
-    private void outOfTheWay(Id.Part part, String why, int set) {
+    private void outOfTheWay(Id.Part part, FaceTools.Shut shut, int set) {
         int off = move(part, Op.OFF);
         int fit = move(part, Op.FIT);
         int on = move(part, Op.ON);
-        edges.add(set, on >= 0 ? on : fit, "P5", why);
+        edges.add(set, on >= 0 ? on : fit, shut.rule(), shut.why());
         if (off >= 0) {
-            edges.add(off, set, "P5", why.replace(" once ", " while "));
+            edges.add(off, set, shut.rule(), shut.why().replace(" once ", " while "));
         }
     }
 

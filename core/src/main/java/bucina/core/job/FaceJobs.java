@@ -56,10 +56,13 @@ final class FaceJobs {
         final List<HoleReading> done = new ArrayList<>();
         final Set<Layer> layers = new LinkedHashSet<>();
         /** Why it comes before a part is on: the tool does not get there any more. */
-        final Map<Id.Part, String> closes = new LinkedHashMap<>();
+        final Map<Id.Part, FaceTools.Shut> closes = new LinkedHashMap<>();
 
         Minutes minutes = new Minutes(0, 0, 0, true);
         int people = 1;
+        /** So many of its holes have a temporary bolt in. */
+        int temporary;
+
         int number;
 
         Run(Op op, Group group, Optional<Row> row, Optional<Id.Part> part, Setup setup, Optional<Hold> hold) {
@@ -206,6 +209,8 @@ final class FaceJobs {
             Run r = runs.get(run);
             r.add(hole, around.paces().set(group, HoleSetups.way(hole, setting.tool, plate)));
             r.layers.addAll(hole.layers());
+            r.temporary += around.log().temporary(hole.hole().id(), hole.layers()) ? 1 : 0;
+            tools.lids(hole).forEach(r.closes::putIfAbsent);
             setting.ways.ifPresent(w -> tools.closed(hole, w, setting.tool).forEach(r.closes::putIfAbsent));
             if (tools.twoPeople(hole, setting.tool)) {
                 r.people = 2;
@@ -228,6 +233,7 @@ final class FaceJobs {
             Setup setup = around.setups().bolt(op, hole, with, side(group));
             int place = run(new Key(op, Optional.empty(), setup, tools.lacking(hole, op), 0), group, row, keys);
             if (set >= 0 || open.contains(operation)) {
+                tools.lids(hole).forEach(runs.get(place).closes::putIfAbsent);
                 to.ifPresent(w -> tools.closed(hole, w, with).forEach(runs.get(place).closes::putIfAbsent));
                 runs.get(place).add(hole, around.paces().hole(op));
                 hole.layers().stream().findFirst().ifPresent(runs.get(place).layers::add);
@@ -347,7 +353,7 @@ final class FaceJobs {
                 count > 0 ? count : holes.size(),
                 part,
                 run.group.page(),
-                run.setup,
+                run.temporary == 0 ? run.setup : run.setup.saying("temporary bolts come out: " + run.temporary),
                 count > 0 ? run.minutes : new Minutes(0, 0, 0, true),
                 run.people,
                 count == 0,

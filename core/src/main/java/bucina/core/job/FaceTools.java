@@ -8,6 +8,7 @@ import bucina.core.reach.Ways;
 import bucina.core.rule.RuleKey;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
+import bucina.core.stack.StackCheck;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -16,10 +17,19 @@ import java.util.Optional;
 final class FaceTools {
 
     private final Around around;
+    private final FaceReading face;
     private final Ways.OnFace ways;
+
+    /**
+     * Why work comes before a part is on.
+     *
+     * @param rule {@code P4} or {@code P5}
+     */
+    record Shut(String rule, String why) {}
 
     FaceTools(Around around, FaceReading face) {
         this.around = around;
+        this.face = face;
         this.ways = new Ways.OnFace(face, around.build(), around.crib());
     }
 
@@ -43,18 +53,31 @@ final class FaceTools {
         return Optional.empty();
     }
 
+    /** Parts that come to lie over a hole without being joined by it. */
+    Map<Id.Part, Shut> lids(HoleReading hole) {
+        Map<Id.Part, Shut> lids = new LinkedHashMap<>();
+        StackCheck.over(face.face(), hole)
+                .forEach(l ->
+                        lids.put(l.part(), new Shut("P4", l.name() + " lies over " + hole.label() + " once it is on")));
+        return lids;
+    }
+
     /** A part that takes every tool, or the one that is left when other parts have taken the rest, comes after. */
-    Map<Id.Part, String> closed(HoleReading hole, Ways to, Optional<Tool> with) {
-        Map<Id.Part, String> closed = new LinkedHashMap<>();
+    Map<Id.Part, Shut> closed(HoleReading hole, Ways to, Optional<Tool> with) {
+        Map<Id.Part, Shut> closed = new LinkedHashMap<>();
         to.taken().forEach((part, gone) -> {
             String name = around.parts().part(part).name();
             if (!to.past(part)) {
-                closed.put(part, "no tool of the crib reaches " + hole.label() + " once " + name + " is on");
+                closed.put(
+                        part,
+                        new Shut("P5", "no tool of the crib reaches " + hole.label() + " once " + name + " is on"));
             } else if (with.filter(gone::contains).isPresent()) {
                 closed.put(
                         part,
-                        with.get().name() + " does not reach " + hole.label() + " once " + name
-                                + " is on, and it is what the job is done with");
+                        new Shut(
+                                "P5",
+                                with.get().name() + " does not reach " + hole.label() + " once " + name
+                                        + " is on, and it is what the job is done with"));
             }
         });
         return closed;

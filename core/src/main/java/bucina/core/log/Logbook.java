@@ -271,6 +271,11 @@ public final class Logbook {
         return entered.found().containsKey(part);
     }
 
+    /** True if a temporary bolt holds a place until the one that stays is in. */
+    public boolean temporary(Id.Hole hole, List<Layer> layers) {
+        return layers.stream().anyMatch(l -> marked(hole, l.id(), Operation.TEMPORARY, Mark.Side.BOTH));
+    }
+
     /**
      * Where a hole stands: by the log if it is logged, otherwise by the layer that is furthest behind among those it
      * goes through. In a part that was found finished nothing is behind.

@@ -12,11 +12,13 @@ import bucina.core.edit.HoleEdits;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.plan.Assembly;
+import bucina.core.plan.Bay;
 import bucina.core.plan.Build;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hand;
 import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
+import bucina.core.plan.Part;
 import bucina.core.rule.Level;
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Point;
@@ -79,6 +81,24 @@ class MirrorTest {
         assertThat(other.faces().getFirst().xToward()).isEqualTo("inboard");
         assertThat(both.parts()).hasSize(2 * build.parts().size());
         assertThat(both.parts().getLast().fitted()).isFalse();
+    }
+
+    @Test
+    void a_bay_comes_again_on_the_other_hand_closed_by_the_parts_there() {
+        Part skin = build.parts().stream()
+                .filter(p -> p.name().equals("Upper skin"))
+                .findFirst()
+                .orElseThrow();
+        Bay bay = new Bay(new Id.Bay(build.nextId()), "Nose bay", List.of(skin.id()), Set.of(), "line inside");
+        Build both = Mirror.add(build.withWorkshop(build.workshop().with(bay), build.nextId() + 1), first.id());
+        assertThat(both.workshop().bays()).hasSize(2);
+        Bay other = both.workshop().bays().getLast();
+        Id.Part closer = other.closers().getFirst();
+        assertThat(closer).isNotEqualTo(skin.id());
+        assertThat(twin(both).faces().getFirst().layers())
+                .anyMatch(l -> l.part().equals(closer));
+        assertThat(other.notes()).isEqualTo("line inside");
+        assertThat(other.name()).isNotEqualTo(bay.name());
     }
 
     @Test

@@ -7,31 +7,47 @@ import static bucina.core.reach.AccessPlans.held;
 import static bucina.core.reach.AccessPlans.plain;
 import static bucina.core.reach.AccessPlans.wall;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import bucina.core.Plans;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.edit.SheetEdits;
+import bucina.core.guard.Guards;
+import bucina.core.guard.LogCheck;
 import bucina.core.hold.Holds;
 import bucina.core.job.Jobs;
+import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
+import bucina.core.log.Mark;
+import bucina.core.log.Operation;
+import bucina.core.log.Work;
 import bucina.core.material.Material;
+import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
+import bucina.core.measure.Unit;
 import bucina.core.order.OrderOfWork;
 import bucina.core.plan.Build;
 import bucina.core.plan.Flange;
+import bucina.core.plan.Group;
+import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
 import bucina.core.plan.Standing;
 import bucina.core.plan.Tool;
+import bucina.core.rule.RuleKey;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.StackCheck;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
@@ -126,7 +142,7 @@ class AccessOrderTest {
                 .noneMatch(f -> f.rule().code().equals("proud-under-layer"));
         Jobs jobs = jobs(under);
         assertThat(after(jobs, "on:Doubler"))
-                .anyMatch(d -> d.startsWith("set:G-1:R1:") && d.contains(" P5 no tool of the crib reaches R1."));
+                .anyMatch(d -> d.startsWith("set:G-1:R1:") && d.contains(" P4 Doubler lies over R1."));
         List<String> order = OrderOfWork.of(jobs, j -> true).steps().stream()
                 .map(s -> s.job().id())
                 .toList();
@@ -146,5 +162,78 @@ class AccessOrderTest {
         var proud = Derivation.of(universal, catalogue).face(new Id.Face(3));
         assertThat(StackCheck.findings(proud.face(), proud.readings().getFirst()))
                 .anyMatch(f -> f.rule().code().equals("proud-under-layer"));
+    }
+
+    /** The doubler on dry, nothing owed at holes but their fasteners. */
+    private static Build ready() {
+        Build build = doubled();
+        Part doubler = build.parts().stream()
+                .filter(p -> p.name().equals("Doubler"))
+                .findFirst()
+                .orElseThrow();
+        return build.with(doubler.with(Standing.DRY))
+                .withRules(build.rules()
+                        .with(RuleKey.HOLES_COME, "final", "test")
+                        .with(RuleKey.DEBURR_MARKED, "not-marked", "test"));
+    }
+
+    private static Work rivets(Group group, String designation, String because, Hole... holes) {
+        return new Work(
+                group.id(),
+                group.code(),
+                Arrays.stream(holes)
+                        .map(h -> new Work.LoggedHole(
+                                h.id(), group.rows().getFirst().label(h)))
+                        .toList(),
+                holes.length,
+                designation,
+                Optional.empty(),
+                "M. Oake",
+                LocalDateTime.parse("2026-11-29T10:00"),
+                5,
+                Work.Setup.NONE,
+                List.of(),
+                List.of(),
+                because,
+                "",
+                List.of());
+    }
+
+    @Test
+    void what_a_doubler_lies_over_is_not_set_with_it_on_and_it_is_not_riveted_over_what_is_open() {
+        Build build = ready();
+        Derivation derivation = Derivation.of(build, catalogue);
+        var face = derivation.face(new Id.Face(3));
+        var buried = face.readings().getFirst();
+        Guards guards = new Guards(derivation, new Id.Face(3), Logbook.EMPTY, new Holds(derivation, Logbook.EMPTY));
+        assertThat(guards.setting(buried, Unit.INCH))
+                .contains("R1.1 lies under Doubler, which is on: take it off first");
+        Group own = build.faces().getFirst().face().groups().getLast();
+        Hole hole = own.rows().getFirst().holes().getFirst();
+        String wanted =
+                face.of(hole.id()).orElseThrow().solution().designation().orElseThrow();
+        LogCheck check = new LogCheck(derivation, Logbook.EMPTY);
+        LocalDateTime now = LocalDateTime.parse("2026-11-29T20:00");
+        assertThatExceptionOfType(InputException.class)
+                .isThrownBy(() -> check.accept(LogEntry.Draft.install(rivets(own, wanted, "", hole)), now))
+                .withMessageStartingWith("Doubler comes to lie over R1.1, which is not set");
+        check.accept(LogEntry.Draft.install(rivets(own, wanted, "they are set through its holes", hole)), now);
+        Group row = build.faces().getFirst().face().groups().getFirst();
+        Logbook done = Logbook.EMPTY.plus(LogEntry.Draft.install(rivets(
+                        row, "MS20426AD3-5", "", row.rows().getFirst().holes().toArray(new Hole[0])))
+                .numbered(1, Instant.EPOCH));
+        new LogCheck(derivation, done).accept(LogEntry.Draft.install(rivets(own, wanted, "", hole)), now);
+    }
+
+    @Test
+    void a_temporary_bolt_is_owed_its_lasting_one_and_the_job_says_so() {
+        Build build = plain(BOLT);
+        Logbook held = Logbook.EMPTY.plus(List.of(new Mark(
+                new Id.Hole(1002), new Id.Layer(11), Mark.Side.BOTH, Operation.TEMPORARY, Instant.EPOCH, true, "")));
+        Derivation derivation = Derivation.of(build, catalogue);
+        Jobs jobs = Jobs.of(derivation, held, new Holds(derivation, held), LocalDate.parse("2026-11-29"));
+        assertThat(jobs.job(jobs.place("set:G-1:R1:-")).setup().words()).endsWith("temporary bolts come out: 1");
+        assertThat(jobs(build).job(jobs(build).place("set:G-1:R1:-")).setup().words())
+                .doesNotContain("temporary");
     }
 }

@@ -8,10 +8,15 @@ import bucina.core.log.Operation;
 import bucina.core.log.Tightened;
 import bucina.core.plan.Bay;
 import bucina.core.plan.Fastener;
+import bucina.core.plan.Id;
+import bucina.core.plan.OwnOrder;
 import bucina.desk.session.Selection;
 import java.io.IOException;
+import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
@@ -59,9 +64,8 @@ class BoltsTest extends OnWindow {
         settle(robot);
     }
 
-    @Test
-    void hinge_bolts_are_set_torqued_with_their_drag_and_striped_and_the_entry_says_the_total(FxRobot robot)
-            throws Exception {
+    /** Puts the four hinge bolts in. */
+    private void put(FxRobot robot) throws Exception {
         desk.prefs().keep("who", "M. Oake");
         hinge(robot, bucina.desk.session.Stage.SET);
         write(robot, "#log-who", "M. Oake");
@@ -69,6 +73,18 @@ class BoltsTest extends OnWindow {
         write(robot, "#log-explanation", "reamed on the bench");
         robot.interact(() -> robot.lookup("#log-panel").query().requestFocus());
         logged(robot, 1);
+    }
+
+    /** What the last entry says of torque. */
+    private Optional<Tightened> tightened() {
+        Labour last = session.snapshot().log().entries().getLast().labour().orElseThrow();
+        return ((Labour.Holes) last.what()).sweeps().getFirst().tightened();
+    }
+
+    @Test
+    void hinge_bolts_are_set_torqued_with_their_drag_and_striped_and_the_entry_says_the_total(FxRobot robot)
+            throws Exception {
+        put(robot);
         hinge(robot, bucina.desk.session.Stage.SET);
         assertThat(says(robot, "4 bolts AN4-6A in, not torqued")).isTrue();
         assertThat(says(robot, "2 regular under the nut")).isTrue();
@@ -79,20 +95,73 @@ class BoltsTest extends OnWindow {
         write(robot, "#bolt-torque", "60");
         assertThat(text(robot, "#bolt-total")).isEqualTo("Set the wrench to 60 + 8 drag = 68 in-lb");
         logged(robot, 1);
-        Labour.Holes what = (Labour.Holes) session.snapshot()
-                .log()
-                .entries()
-                .getLast()
-                .labour()
-                .orElseThrow()
-                .what();
-        assertThat(what.sweeps().getFirst().tightened()).contains(new Tightened(60, 8));
+        assertThat(tightened()).contains(new Tightened(60, 8));
         assertThat(says(robot, "4 bolts AN4-6A in, not striped")).isTrue();
         logged(robot, 1);
         assertThat(Owed.openAfterSet(hole("R12.1"), session.snapshot().log())).isEmpty();
         assertThat(session.snapshot().log().marks())
                 .filteredOn(m -> m.operation() == Operation.STRIPED)
                 .hasSize(4);
+    }
+
+    @Test
+    void bench_mode_asks_for_torque_and_drag_and_takes_nothing_off_the_table(FxRobot robot) throws Exception {
+        put(robot);
+        robot.push(KeyCode.F1);
+        settle(robot);
+        until(() -> first(robot).isPresent());
+        String soonest = first(robot).orElseThrow();
+        robot.interact(() -> session.plan(
+                "torquing first",
+                b -> b.withWorkshop(
+                        b.workshop()
+                                .with(new OwnOrder(
+                                        new Id.Order(b.nextId()),
+                                        "torque:MW-3:R12:-",
+                                        soonest,
+                                        Optional.empty(),
+                                        "the wrench is lent")),
+                        b.nextId() + 1),
+                () -> {},
+                sentence -> {}));
+        until(() -> torque(robot) >= 0);
+        robot.interact(() -> {
+            ListView<?> list = robot.lookup("#evening-list").queryAs(ListView.class);
+            list.getSelectionModel().select(torque(robot));
+            list.requestFocus();
+        });
+        robot.push(KeyCode.ENTER).push(KeyCode.ENTER);
+        settle(robot);
+        robot.push(KeyCode.ENTER);
+        until(() -> robot.lookup("#evening-typed").tryQuery().isPresent());
+        assertThat(robot.lookup("#evening-typed").queryAs(TextField.class).getText())
+                .isEqualTo("50 + ");
+        write(robot, "#evening-typed", "60");
+        robot.push(KeyCode.ENTER);
+        until(robot, "drag");
+        int before = entries();
+        write(robot, "#evening-typed", "60 + 8");
+        robot.push(KeyCode.ENTER);
+        until(() -> entries() == before + 1);
+        assertThat(tightened()).contains(new Tightened(60, 8));
+    }
+
+    private static Optional<String> first(FxRobot robot) {
+        return ((List<?>) robot.lookup("#evening-list").queryAs(ListView.class).getItems())
+                .stream()
+                        .map(j -> j.toString().replaceAll("(?s)^.*?id=([^,]*),.*$", "$1"))
+                        .findFirst();
+    }
+
+    /** The place of the job of torquing in the list of the evening; -1 if it is not there. */
+    private static int torque(FxRobot robot) {
+        List<?> jobs = robot.lookup("#evening-list").queryAs(ListView.class).getItems();
+        for (int i = 0; i < jobs.size(); i++) {
+            if (jobs.get(i).toString().contains("id=torque:")) {
+                return i;
+            }
+        }
+        return -1;
     }
 
     @Test
