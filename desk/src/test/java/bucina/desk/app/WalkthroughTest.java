@@ -104,6 +104,12 @@ class WalkthroughTest {
 
     /** Types into the field that has the keyboard or is clicked: one committed field is one action. */
     private void field(FxRobot robot, String query, String text) throws Exception {
+        WaitForAsyncUtils.waitFor(
+                30,
+                TimeUnit.SECONDS,
+                () -> WaitForAsyncUtils.asyncFx(
+                                () -> robot.lookup(query).tryQuery().isPresent())
+                        .get());
         robot.interact(() -> {
             TextField field = robot.lookup(query).queryAs(TextField.class);
             field.requestFocus();
