@@ -17,11 +17,13 @@ import bucina.core.reach.HeadSide;
 import bucina.core.reach.Reach;
 import bucina.core.reach.ToolCrib;
 import bucina.core.stack.Bolted;
+import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
 import bucina.core.state.Snapshot;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
+import bucina.desk.session.Latest;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -32,6 +34,7 @@ import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
@@ -39,8 +42,11 @@ import javafx.scene.layout.VBox;
 /** A group: its callout, what the drawing says of its holes, its dies, its heads and the sheets it catches. */
 final class GroupChange extends ChangeForm {
 
+    private final Latest riveted;
+
     GroupChange(Desk desk, Consumer<String> refused) {
         super(desk, refused);
+        riveted = desk.session().latest();
     }
 
     /** Fields for the group of a hole. */
@@ -180,29 +186,34 @@ final class GroupChange extends ChangeForm {
                 || !(hole.solution().fastener() instanceof Fastener.SolidRivet)) {
             return;
         }
+        Label offer = Ui.wrapped("", "soft");
+        Ui.shown(offer, false);
+        body.getChildren().add(offer);
         Snapshot now = desk.snapshot();
+        FaceReading face = desk.face();
+        riveted.ask(
+                () -> backRiveted(
+                        face, hole, now, ToolCrib.of(now.build(), desk.session().catalogue())),
+                words -> {
+                    offer.setText(words);
+                    Ui.shown(offer, !words.isEmpty());
+                },
+                sentence -> {});
+    }
+
+    /** How many of a row can be back-riveted, in words; empty for none. */
+    private static String backRiveted(FaceReading face, HoleReading hole, Snapshot now, List<Tool> crib) {
         List<HoleReading> row = hole.row().holes().stream()
-                .flatMap(h -> desk.face().of(h.id()).stream())
+                .flatMap(h -> face.of(h.id()).stream())
                 .toList();
-        long there = Reach.of(
-                        desk.face(),
-                        row,
-                        now.build(),
-                        ToolCrib.of(now.build(), desk.session().catalogue()),
-                        List.of(),
-                        now.log())
-                .stream()
+        long there = Reach.of(face, row, now.build(), crib, List.of(), now.log()).stream()
                 .filter(r -> r.tools().stream().anyMatch(t -> t.kind() == Tool.Kind.BACK_RIVET))
                 .count();
-        if (there > 0) {
-            body.getChildren()
-                    .add(Ui.wrapped(
-                            "Back-riveting gets at " + there + " of " + row.size() + " in "
-                                    + hole.row().name()
-                                    + ": the plate under the heads, the set straight in from behind. Choose it at"
-                                    + " \"Set with\".",
-                            "soft"));
-        }
+        return there == 0
+                ? ""
+                : "Back-riveting gets at " + there + " of " + row.size() + " in "
+                        + hole.row().name()
+                        + ": the plate under the heads, the set straight in from behind. Choose it at \"Set with\".";
     }
 
     private FlowPane keys(Group group, HoleReading reading) {
