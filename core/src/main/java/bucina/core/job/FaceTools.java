@@ -19,6 +19,7 @@ final class FaceTools {
     private final Around around;
     private final FaceReading face;
     private final Ways.OnFace ways;
+    private final boolean complete;
 
     /**
      * Why work comes before a part is on.
@@ -30,6 +31,7 @@ final class FaceTools {
     FaceTools(Around around, FaceReading face) {
         this.around = around;
         this.face = face;
+        this.complete = around.build().workshop().lacking().isEmpty();
         this.ways = new Ways.OnFace(face, around.build(), around.crib());
     }
 
@@ -102,6 +104,9 @@ final class FaceTools {
 
     /** Work that no tool in the crib does waits for one. */
     Optional<Hold> lacking(HoleReading hole, Op op) {
+        if (complete) {
+            return Optional.empty();
+        }
         for (Reach.Work work : Reach.wanted(hole)) {
             if (op(work) == op && !work.done(hole, around.crib())) {
                 return Optional.of(new Hold(
@@ -123,6 +128,9 @@ final class FaceTools {
 
     /** The tool for work on one sheet, at the bench or where its part is on for good. */
     Optional<Tool> atBench(Op op, HoleReading hole, Layer layer) {
+        if (op != Op.DIMPLE && op != Op.COUNTERSINK) {
+            return Optional.empty();
+        }
         Optional<Reach.Work> work =
                 Reach.wanted(hole).stream().filter(w -> op(w) == op).findFirst();
         boolean bench = !around.stays(layer.part());

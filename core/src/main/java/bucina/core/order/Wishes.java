@@ -1,6 +1,7 @@
 package bucina.core.order;
 
 import bucina.core.job.Job;
+import bucina.core.plan.Face;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
@@ -9,8 +10,10 @@ import bucina.core.sheet.Point;
 import bucina.core.stack.HoleReading;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 
 /*
@@ -31,6 +34,7 @@ final class Wishes {
 
     private final Work work;
     private final Set<Id.Part> skins = new HashSet<>();
+    private final Map<Id.Face, Point> middles = new HashMap<>();
 
     /**
      * How a job is liked.
@@ -57,14 +61,19 @@ final class Wishes {
             while (to < known.size() && wishes.free(known, from, to)) {
                 to++;
             }
-            List<Integer> stretch = new ArrayList<>(known.subList(from, to));
-            if (stretch.size() > 1) {
-                stretch.sort(Comparator.comparing(wishes::of, LIKED));
-            }
-            order.addAll(stretch);
+            wishes.liked(known.subList(from, to)).forEach(order::add);
             from = to;
         }
         return order;
+    }
+
+    private List<Integer> liked(List<Integer> stretch) {
+        if (stretch.size() == 1) {
+            return stretch;
+        }
+        Map<Integer, Wish> wished = new HashMap<>();
+        stretch.forEach(n -> wished.put(n, of(n)));
+        return stretch.stream().sorted(Comparator.comparing(wished::get, LIKED)).toList();
     }
 
     /** True if a job can stand anywhere among those of a stretch: it needs the same and waits for none of them. */
@@ -106,15 +115,19 @@ final class Wishes {
         return new Wish(job.people(), skin, diameter, out(place));
     }
 
-    private static double out(Job.Place place) {
-        Box box = null;
-        for (Layer layer : place.face().layers()) {
-            box = box == null ? layer.outline().box() : box.with(layer.outline().box());
+    private static Point middle(Face face) {
+        Box box = face.layers().getFirst().outline().box();
+        for (Layer layer : face.layers()) {
+            box = box.with(layer.outline().box());
         }
-        if (box == null || place.holes().isEmpty()) {
+        return new Point((box.minX() + box.maxX()) / 2, (box.minY() + box.maxY()) / 2);
+    }
+
+    private double out(Job.Place place) {
+        if (place.holes().isEmpty() || place.face().layers().isEmpty()) {
             return 0;
         }
-        Point middle = new Point((box.minX() + box.maxX()) / 2, (box.minY() + box.maxY()) / 2);
+        Point middle = middles.computeIfAbsent(place.face().id(), f -> middle(place.face()));
         double x = 0;
         double y = 0;
         for (HoleReading hole : place.holes()) {

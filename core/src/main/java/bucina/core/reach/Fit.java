@@ -96,6 +96,13 @@ final class Fit {
         return near;
     }
 
+    /** True if a tool gets to a hole: the same without a sentence, asked for every hole of an aircraft. */
+    static boolean gets(Tool tool, Spot spot, List<Obstacle> obstacles) {
+        return Length.nm(spot.in).atMost(tool.throat())
+                && (tool.kind() != Tool.Kind.STOP_CAGE || Length.nm(spot.edge).atLeast(tool.clear()))
+                && (obstacles.isEmpty() || new Fit(tool, spot, obstacles).near().isEmpty());
+    }
+
     /** True if something is on a side that the tool needs. */
     private boolean needed(Obstacle o) {
         return switch (tool.kind()) {

@@ -114,13 +114,13 @@ public record Ways(List<Tool> tools, Map<Id.Part, List<Tool>> taken) {
             }
             List<Tool> tools = crib.stream()
                     .filter(t -> work.by(t.kind(), hole))
-                    .filter(t -> Fit.block(t, spot, always).isEmpty())
+                    .filter(t -> Fit.gets(t, spot, always))
                     .toList();
             Map<Id.Part, List<Tool>> taken = new LinkedHashMap<>();
             others.forEach((part, its) -> {
                 its.addAll(always);
                 List<Tool> gone = new ArrayList<>(tools);
-                gone.removeIf(t -> Fit.block(t, spot, its).isEmpty());
+                gone.removeIf(t -> Fit.gets(t, spot, its));
                 if (!gone.isEmpty()) {
                     taken.put(part, gone);
                 }
