@@ -115,7 +115,7 @@ public final class EveningPdf {
             job(page, stints.get(i), y, each);
             y -= each;
             if (tonight.stops().contains(i)) {
-                page.grey(0.4).width(0.2).line(SIDE, y + each * .12, paper.width() - SIDE, y + each * .12);
+                page.grey(0.4).width(0.2).line(SIDE, y - each * .07, paper.width() - SIDE, y - each * .07);
             }
         }
         if (room < stints.size()) {
@@ -135,7 +135,7 @@ public final class EveningPdf {
         page.words(paper.width() - SIDE - page.wide(right, big), line, big, right);
         String small = small(stint);
         if (!small.isEmpty() && each > 7) {
-            page.grey(0.25).words(x, line - each * .38, 2.1, small);
+            page.grey(0.25).words(x, line - each * .34, 2.1, small);
         }
     }
 
