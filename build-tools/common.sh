@@ -85,7 +85,8 @@ lend_displays() {
     [ ! -e "/tmp/.X${tens}1-lock" ] && [ ! -e "/tmp/.X${tens}2-lock" ] || continue
     pids=
     for n in 1 2; do
-      Xvfb ":$tens$n" -screen 0 1280x800x24 -nolisten tcp >/dev/null 2>&1 &
+      # Without repeating a key that is held: on a busy machine one press would count as many.
+      Xvfb ":$tens$n" -r -screen 0 1280x800x24 -nolisten tcp >/dev/null 2>&1 &
       pids="$pids $!"
     done
     for _ in $(seq 50); do [ -e "/tmp/.X11-unix/X${tens}1" ] && [ -e "/tmp/.X11-unix/X${tens}2" ] && break; sleep 0.1; done
