@@ -2,6 +2,7 @@ package bucina.core;
 
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.dress.Preparation;
+import bucina.core.log.Work;
 import bucina.core.material.Material;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
@@ -20,6 +21,7 @@ import bucina.core.plan.TypedStack;
 import bucina.core.rivet.HeadStyle;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -116,5 +118,38 @@ public final class Plans {
                 List.of(
                         group(20, "G-1", UNIVERSAL, List.of(row(1000, "R1", 2, 19))),
                         typed(21, "T-1", 10, .032, .040))));
+    }
+
+    /** An entry of five minutes on the morning of 28 November 2026 that set some holes. */
+    public static Work set(Group group, String designation, String because, Work.LoggedHole... holes) {
+        return new Work(
+                group.id(),
+                group.code(),
+                List.of(holes),
+                holes.length,
+                designation,
+                Optional.empty(),
+                "M. Oake",
+                LocalDateTime.parse("2026-11-28T10:00"),
+                5,
+                Work.Setup.NONE,
+                List.of(),
+                List.of(),
+                because,
+                "",
+                List.of());
+    }
+
+    /** The same for some holes of the group's first row, counted from 1. */
+    public static Work set(Group group, String designation, String because, int... holes) {
+        Row row = group.rows().getFirst();
+        return set(
+                group,
+                designation,
+                because,
+                Arrays.stream(holes)
+                        .mapToObj(n -> row.holes().get(n - 1))
+                        .map(h -> new Work.LoggedHole(h.id(), row.label(h)))
+                        .toArray(Work.LoggedHole[]::new));
     }
 }

@@ -18,7 +18,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /**
@@ -131,15 +130,15 @@ public final class BroughtLog {
             return Optional.empty();
         }
         for (Build.FaceRef ref : derivation.build().faces()) {
-            Predicate<Work.LoggedHole> here =
-                    h -> derivation.face(ref.face().id()).of(h.id()).isPresent();
-            for (Work.LoggedHole hole : work.holes().stream().filter(here).toList()) {
-                HoleReading reading =
-                        derivation.face(ref.face().id()).of(hole.id()).orElseThrow();
-                Optional<String> lacks = guards(ref).unready(reading);
-                if (lacks.isPresent()) {
-                    return lacks;
-                }
+            List<HoleReading> here = work.holes().stream()
+                    .flatMap(h -> derivation.face(ref.face().id()).of(h.id()).stream())
+                    .toList();
+            Optional<String> lacks = here.stream()
+                    .flatMap(h -> guards(ref).unready(h).stream())
+                    .findFirst()
+                    .or(() -> guards(ref).burying(here));
+            if (lacks.isPresent()) {
+                return lacks;
             }
         }
         return new Bays(derivation, log, holds.parts())

@@ -1,5 +1,6 @@
 package bucina.core.guard;
 
+import bucina.core.bulletin.Reviews;
 import bucina.core.edit.NutPlateEdits;
 import bucina.core.hold.Held;
 import bucina.core.hold.Holds;
@@ -9,6 +10,7 @@ import bucina.core.measure.LengthFormat;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.core.plan.Deviation;
+import bucina.core.plan.Group;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
@@ -28,6 +30,7 @@ import java.util.stream.Collectors;
 /** Why something must not be done at a hole of one face now. Made for one state of plan and log. */
 public final class Guards {
 
+    private final Derivation derivation;
     private final Build build;
     private final FaceReading face;
     private final Logbook log;
@@ -35,6 +38,7 @@ public final class Guards {
     private final Set<Id.Part> plates;
 
     public Guards(Derivation derivation, Id.Face face, Logbook log, Holds holds) {
+        this.derivation = derivation;
         this.build = derivation.build();
         this.face = derivation.face(face);
         this.log = log;
@@ -55,8 +59,7 @@ public final class Guards {
         if (log.state(hole.hole(), hole.layers()).set()) {
             return Optional.of(hole.label() + " has its fastener in: nothing is done to the hole behind it");
         }
-        return covered(hole)
-                .or(() -> drilling(task.operation(), hole, unit))
+        return drilling(task.operation(), hole, unit)
                 .or(() -> task.operation() == Operation.MATCH_DRILLED ? off(hole, "match-drilled") : Optional.empty())
                 .or(() -> order(task, hole));
     }
@@ -96,6 +99,32 @@ public final class Guards {
                                 + ": set it after that, or say in the plan that the part is in place"))
                 .or(() -> missing(hole))
                 .or(() -> error(hole, unit));
+    }
+
+    /**
+     * The first of what P1 to P4, P9 and P10 have against setting holes now, and open errors; empty if they may be set.
+     *
+     * @param holes of the group, those that are not in yet
+     */
+    public Optional<Against> against(Group group, List<HoleReading> holes, Unit unit) {
+        List<String> missing =
+                holes.stream().flatMap(h -> setting(h, unit).stream()).toList();
+        if (!missing.isEmpty()) {
+            return Optional.of(new Against(
+                    together(missing), ": mark what is done first, or give the reason it is set all the same"));
+        }
+        Optional<Reviews.Due> review =
+                Optional.ofNullable(Reviews.due(derivation, log).get(group.code()));
+        return review.map(due -> new Against(
+                        due.words(),
+                        ". Look first, and log it as a job of your own called \"" + Reviews.job(due.bulletin())
+                                + "\", or give the reason it is set all the same"))
+                .or(() -> burying(holes)
+                        .map(why ->
+                                new Against(why, ": set that first, or give the reason it is covered all the same")))
+                .or(() -> new Bays(derivation, log, holds.parts())
+                        .shutting(holes.stream().map(h -> h.hole().id()).collect(Collectors.toSet()))
+                        .map(why -> new Against(why, ". Do that first, or give the reason it is closed all the same")));
     }
 
     /** What P1 misses before a step that is said to be done; holds may have come later. */
@@ -138,6 +167,10 @@ public final class Guards {
                 && operation != Operation.REAMED
                 && operation != Operation.CLEARED) {
             return Optional.empty();
+        }
+        Optional<String> lid = covered(hole);
+        if (lid.isPresent()) {
+            return lid;
         }
         Optional<Held> held = holds.of(hole);
         if (held.filter(Held::underSize).isPresent()) {

@@ -1,6 +1,5 @@
 package bucina.core.guard;
 
-import bucina.core.bulletin.Reviews;
 import bucina.core.callout.Queries;
 import bucina.core.hold.Holds;
 import bucina.core.log.Deed;
@@ -86,7 +85,7 @@ public final class LogCheck {
             readings(work, ref.group);
             queried(ref.group);
             sense(work, ref);
-            ready(work, ref.at, draft.corrects());
+            ready(work, ref.at, ref.group, draft.corrects());
         });
     }
 
@@ -162,7 +161,7 @@ public final class LogCheck {
     /**
      * A hole that is not ready is set only with a reason. Holes that the corrected entry covers are in already.
      */
-    private void ready(Work work, Build.FaceRef at, Optional<Integer> corrects) {
+    private void ready(Work work, Build.FaceRef at, Group group, Optional<Integer> corrects) {
         if (!work.explanation().isBlank()) {
             return;
         }
@@ -171,34 +170,15 @@ public final class LogCheck {
                 .map(Work.LoggedHole::id)
                 .collect(Collectors.toSet());
         Id.Face face = at.face().id();
-        Holds now = holds != null ? holds : new Holds(derivation, log);
-        Guards guards = new Guards(derivation, face, log, now);
-        List<String> missing = work.holes().stream()
+        List<HoleReading> coming = work.holes().stream()
                 .filter(h -> !in.contains(h.id()))
                 .flatMap(h -> derivation.face(face).of(h.id()).stream())
-                .flatMap(r -> guards.setting(r, at.assembly().unit()).stream())
                 .toList();
-        if (!missing.isEmpty()) {
-            throw new InputException(
-                    Guards.together(missing) + ": mark what is done first, or give the reason it is set all the same");
-        }
-        Set<Id.Hole> setting = work.holes().stream()
-                .map(Work.LoggedHole::id)
-                .filter(h -> !in.contains(h))
-                .collect(Collectors.toSet());
-        Optional.ofNullable(Reviews.due(derivation, log).get(work.groupCode())).ifPresent(due -> {
-            throw new InputException(due.words() + ". Look first, and log it as a job of your own called \""
-                    + Reviews.job(due.bulletin()) + "\", or give the reason it is set all the same");
-        });
-        List<HoleReading> coming = setting.stream()
-                .flatMap(h -> derivation.face(face).of(h).stream())
-                .toList();
-        guards.burying(coming).ifPresent(why -> {
-            throw new InputException(why + ": set that first, or give the reason it is covered all the same");
-        });
-        new Bays(derivation, log, now.parts()).shutting(setting).ifPresent(why -> {
-            throw new InputException(why + ". Do that first, or give the reason it is closed all the same");
-        });
+        new Guards(derivation, face, log, holds != null ? holds : new Holds(derivation, log))
+                .against(group, coming, at.assembly().unit())
+                .ifPresent(a -> {
+                    throw new InputException(a.sentence());
+                });
     }
 
     private record Owner(Build.FaceRef at, Group group) {

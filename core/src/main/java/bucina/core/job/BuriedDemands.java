@@ -28,8 +28,10 @@ final class BuriedDemands {
      */
     void lay(FaceJobs face, IntUnaryOperator job) {
         for (int run = 0; run < face.runs().size(); run++) {
-            int place = run;
-            face.runs().get(run).closes.forEach((part, shut) -> outOfTheWay(part, shut, job.applyAsInt(place)));
+            FaceJobs.Run of = face.runs().get(run);
+            int node = job.applyAsInt(run);
+            boolean drilled = of.op != Op.SET && of.op.throughStack();
+            of.closes.forEach((part, shut) -> outOfTheWay(part, shut, node, drilled));
         }
         for (FaceJobs.Chain chain : face.chains()) {
             covered(face.ref().face(), chain, job.applyAsInt(chain.set()));
@@ -41,12 +43,13 @@ final class BuriedDemands {
     }
 
     /** P5: what no tool reaches with a part on comes before the part, or while it is off. */
-    private void outOfTheWay(Id.Part part, FaceTools.Shut shut, int set) {
+    private void outOfTheWay(Id.Part part, FaceTools.Shut shut, int set, boolean drilled) {
         int off = move(part, Op.OFF);
         int fit = move(part, Op.FIT);
         int on = move(part, Op.ON);
-        edges.add(set, on >= 0 ? on : fit, shut.rule(), shut.why());
-        if (off >= 0) {
+        // A hole is drilled before what lies over it comes on dry, and set when that is off again.
+        edges.add(set, drilled && fit >= 0 || on < 0 ? fit : on, shut.rule(), shut.why());
+        if (off >= 0 && !(drilled && fit >= 0)) {
             edges.add(off, set, shut.rule(), shut.why().replace(" once ", " while "));
         }
     }

@@ -320,6 +320,9 @@ final class FaceJobs {
             Minutes each = around.paces().hole(op);
             run.add(hole, again ? each.times(op == Op.DEBURR || op.throughStack() ? 0 : 1) : each);
             run.layers.add(layer);
+            if (op.throughStack()) {
+                tools.lids(hole).forEach(run.closes::putIfAbsent);
+            }
         } else if (run.done.isEmpty() || !run.done.getLast().equals(hole)) {
             run.done.add(hole);
         }

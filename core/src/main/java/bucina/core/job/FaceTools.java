@@ -37,7 +37,7 @@ final class FaceTools {
 
     /** The ways to a hole, whatever part goes on. */
     Ways to(HoleReading hole, Reach.Work work) {
-        return ways.to(hole, work, p -> true);
+        return ways.to(hole, work, around::stays, p -> true);
     }
 
     /** The tool that a fastener is set with; the ways to its hole are put down. */
@@ -137,7 +137,8 @@ final class FaceTools {
         return work.map(w -> ways.to(
                         hole,
                         w,
-                        p -> !bench && around.parts().part(p).standing().inPlace()))
+                        p -> !bench && around.parts().part(p).standing().inPlace(),
+                        p -> false))
                 .filter(w -> !w.tools().isEmpty())
                 .map(w -> w.handiest(Optional.empty()));
     }

@@ -20,6 +20,9 @@ import java.util.Optional;
 /** What is set up for work on holes. */
 final class HoleSetups {
 
+    /** Said where the crib has a tool for it, and none gets there. */
+    private static final String NONE = "no tool of the crib gets there";
+
     private final Catalogue catalogue;
     private final Paces paces;
 
@@ -30,6 +33,11 @@ final class HoleSetups {
 
     /** For an operation that is marked; the tool is empty where nothing reaches. */
     Setup marked(Op op, HoleReading hole, Layer layer, Optional<Tool> tool, String side) {
+        Setup setup = reached(op, hole, layer, tool, side);
+        return tool.isEmpty() && (op == Op.DIMPLE || op == Op.COUNTERSINK) ? setup.saying(NONE) : setup;
+    }
+
+    private Setup reached(Op op, HoleReading hole, Layer layer, Optional<Tool> tool, String side) {
         return switch (op) {
             case MATCH -> drill(through(hole), side);
             case FINAL, CLEAR -> drill(hole.solution().hole(), side);
@@ -62,12 +70,13 @@ final class HoleSetups {
         String socket = bolt.map(Bolted::socket).orElse("socket");
         String torque = bolt.map(Bolted::torqueWords).orElse("as its maker says");
         boolean open = with.filter(t -> t.kind() == Tool.Kind.WRENCH).isPresent();
-        return new Setup(
+        Setup setup = new Setup(
                 "torque wrench",
                 open ? socket.replace("socket", "open end") + ", square to it" : socket,
                 torque,
                 side,
                 List.of());
+        return with.isEmpty() && !hole.layers().isEmpty() ? setup.saying(NONE) : setup;
     }
 
     private Setup.Item item(String tool, String part, String value, String change) {
@@ -110,7 +119,11 @@ final class HoleSetups {
 
     /** For setting; one gap serves one stretch. */
     Setup set(HoleReading hole, Stretch stretch, Optional<Tool> tool, String side) {
-        Setup dry = dry(hole, stretch, tool, side);
+        boolean rivet = hole.solution().fastener() instanceof Fastener.SolidRivet
+                || hole.solution().fastener() instanceof Fastener.PulledRivet;
+        Setup dry = rivet && tool.isEmpty() && !hole.layers().isEmpty()
+                ? dry(hole, stretch, tool, side).saying(NONE)
+                : dry(hole, stretch, tool, side);
         return hole.group().holes().wet() ? dry.saying("wet") : dry;
     }
 

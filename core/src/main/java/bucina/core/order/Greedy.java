@@ -14,7 +14,8 @@ import java.util.TreeMap;
  * changed; each change that lets a job begin is tried: how much is done with it until the next change, and which of the
  * things put in or taken out will be needed again. The change that leaves the least to be put in again wins, then the
  * one that gets the most done. Jobs with the same needs wait in one queue, so that few changes are tried even with
- * twenty thousand jobs. Deterministic: ties go to the job listed first, or as the variant shuffles them.
+ * twenty thousand jobs. Deterministic: ties go to the larger diameter, then to the
+ * job listed first, or as the variant shuffles them.
  */
 
 /** One feasible order, made step by step. */
@@ -191,8 +192,7 @@ final class Greedy {
             Tried tried = new Tried(node);
             double again = tried.again();
             boolean better = again < least - 1e-9
-                    || again < least + 1e-9
-                            && (tried.done > longest || tried.done == longest && rank[node] < rank[best]);
+                    || again < least + 1e-9 && (tried.done > longest || tried.done == longest && liked(node, best));
             if (best < 0 || better) {
                 best = node;
                 least = again;
@@ -200,6 +200,11 @@ final class Greedy {
             }
         }
         return best;
+    }
+
+    /** Of two changes as good as each other the larger diameter first, then what most waits behind. */
+    private boolean liked(int node, int best) {
+        return work.shank[node] == work.shank[best] ? rank[node] < rank[best] : work.shank[node] > work.shank[best];
     }
 
     /** What a change leads to, until the next change: worked out on the side and taken back. */

@@ -22,14 +22,13 @@ import java.util.Set;
  */
 
 /**
- * What is liked better of orders that lose the same: what wants a helper together, structure before skins, larger
- * diameters first, from the middle of the face outward.
+ * What is liked better of orders that lose the same: what wants a helper together, structure before skins, from
+ * the middle of the face outward.
  */
 final class Wishes {
 
     private static final Comparator<Wish> LIKED = Comparator.comparing((Wish w) -> -w.people)
             .thenComparing(w -> w.skin)
-            .thenComparing(w -> -w.diameter)
             .thenComparing(w -> w.out);
 
     private final Work work;
@@ -39,10 +38,9 @@ final class Wishes {
     /**
      * How a job is liked.
      *
-     * @param diameter of its fasteners, nm
-     * @param out      from the middle of its face to the middle of its holes, nm
+     * @param out from the middle of its face to the middle of its holes, nm
      */
-    private record Wish(int people, boolean skin, double diameter, double out) {}
+    private record Wish(int people, boolean skin, double out) {}
 
     private Wishes(Work work) {
         this.work = work;
@@ -108,11 +106,7 @@ final class Wishes {
                 .flatMap(h -> h.layers().stream())
                 .map(Layer::part)
                 .anyMatch(skins::contains);
-        double diameter = place.holes().stream()
-                .mapToDouble(h -> h.solution().fastener().shank().nanometres())
-                .max()
-                .orElse(0);
-        return new Wish(job.people(), skin, diameter, out(place));
+        return new Wish(job.people(), skin, out(place));
     }
 
     private static Point middle(Face face) {

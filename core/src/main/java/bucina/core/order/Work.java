@@ -2,8 +2,10 @@ package bucina.core.order;
 
 import bucina.core.job.Job;
 import bucina.core.job.Jobs;
+import bucina.core.job.Op;
 import bucina.core.job.Setup;
 import bucina.core.plan.Assembly;
+import bucina.core.stack.HoleReading;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -40,6 +42,8 @@ final class Work {
 
     /** By node, what is done; jobs that do the same are done one after another where that costs nothing. */
     final int[] operation;
+    /** By node, the shank of what is set there, nm; nought for other work. */
+    final double[] shank;
     /** By node, minutes of work. */
     final double[] minutes;
 
@@ -69,6 +73,7 @@ final class Work {
         lost = new double[in.length];
         operation = new int[in.length];
         minutes = new double[in.length];
+        shank = new double[in.length];
         after = new int[in.length][];
         waits = new int[in.length];
         then = new int[in.length];
@@ -91,6 +96,14 @@ final class Work {
         for (int i = 0; i < free.length; i++) {
             free[i] = numbers.free.get(i);
         }
+    }
+
+    private static double shank(Job job) {
+        double most = 0;
+        for (HoleReading hole : job.place().map(Job.Place::holes).orElse(List.of())) {
+            most = Math.max(most, hole.solution().fastener().shank().nanometres());
+        }
+        return most;
     }
 
     /** True if two jobs need the same and do the same, so that which goes first costs nothing. */
@@ -145,6 +158,7 @@ final class Work {
         lost[node] = job.lost();
         operation[node] = job.op().ordinal() + 1;
         minutes[node] = job.minutes().mid();
+        shank[node] = job.op() == Op.SET ? shank(job) : 0;
     }
 
     /** By node, minutes of the longest chain of work from its beginning; 0 in a ring. */

@@ -209,13 +209,6 @@ public final class PartStates {
 
     /** The part with this name, number or other name, as people write it; empty if there is none. */
     public Optional<Part> named(String name) {
-        String wanted = name.strip();
-        return parts.values().stream()
-                .filter(p -> p.name().equalsIgnoreCase(wanted))
-                .findFirst()
-                .or(() -> parts.values().stream()
-                        .filter(p -> p.particulars().number().equalsIgnoreCase(wanted)
-                                || p.particulars().aliases().stream().anyMatch(wanted::equalsIgnoreCase))
-                        .findFirst());
+        return build.named(name);
     }
 }

@@ -230,6 +230,18 @@ public record Build(
                 .orElseThrow(() -> new InputException("no part " + id.n()));
     }
 
+    /** The part with this name, number or other name, as people write it; empty if there is none. */
+    public Optional<Part> named(String name) {
+        String wanted = name.strip();
+        return parts.stream()
+                .filter(p -> p.name().equalsIgnoreCase(wanted))
+                .findFirst()
+                .or(() -> parts.stream()
+                        .filter(p -> p.particulars().number().equalsIgnoreCase(wanted)
+                                || p.particulars().aliases().stream().anyMatch(wanted::equalsIgnoreCase))
+                        .findFirst());
+    }
+
     /** A face and the assembly it belongs to. */
     public record FaceRef(Assembly assembly, Face face) {}
 

@@ -4,6 +4,7 @@ import bucina.core.measure.Length;
 import bucina.core.plan.Face;
 import bucina.core.plan.Fastener;
 import bucina.core.plan.Flange;
+import bucina.core.plan.Group;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Row;
 import bucina.core.rule.RuleKey;
@@ -42,6 +43,7 @@ import java.util.Optional;
  * @param beyond  what no hatch anywhere would reach
  * @param fewest  true if no fewer of the places tried would do
  * @param walls   how many flanges were taken for walls
+ * @param grid    how far the places tried were from each other
  */
 public record Hatches(
         Layer sheet,
@@ -51,10 +53,13 @@ public record Hatches(
         List<Point> hatches,
         List<HoleReading> beyond,
         boolean fewest,
-        int walls) {
+        int walls,
+        Length grid) {
 
-    /** Between two places that are tried, nm. */
+    /** Between two places that are tried, nm; more on a sheet that would have too many of them. */
     private static final double GRID = 25.4e6;
+
+    private static final int MOST_PLACES = 20_000;
 
     private static final int MOST_HATCHES = 8;
     private static final int MOST_TRIED = 400_000;
@@ -129,6 +134,7 @@ public record Hatches(
         private final Layer sheet;
         private final List<Segment> walls = new ArrayList<>();
         private final double arm;
+        private final double grid;
         private int tried;
 
         Search(FaceReading reading, RuleSet rules, Layer sheet) {
@@ -137,6 +143,8 @@ public record Hatches(
             this.rules = rules;
             this.sheet = sheet;
             arm = nm(RuleKey.ACCESS_ARM);
+            Box box = sheet.outline().box();
+            grid = Math.max(GRID, Math.sqrt(box.width() * box.height() / MOST_PLACES));
             face.layers().stream()
                     .filter(l -> l.flange().stands().on(Flange.Stands.FAR))
                     .filter(l -> !low(l.flange().height()))
@@ -158,28 +166,28 @@ public record Hatches(
             List<HoleReading> out = wanted.stream()
                     .filter(h -> ways.stream().noneMatch(w -> (bolt(h) ? w.bar() : w.hand()) && arm(w.at(), h)))
                     .toList();
-            Map<BitSet, Point> places = places(out);
+            Map<BitSet, List<Point>> places = places(out);
             BitSet reached = new BitSet();
             places.keySet().forEach(reached::or);
+            List<Point> hatches = new ArrayList<>();
+            BitSet left = (BitSet) reached.clone();
+            int n = 1;
+            while (n <= MOST_HATCHES && tried < MOST_TRIED && !cover(places, reached, n, hatches)) {
+                n++;
+            }
+            boolean fewest = reached.isEmpty() || !hatches.isEmpty();
+            if (fewest) {
+                left.clear();
+            } else {
+                hatches = greedy(places, left);
+            }
             List<HoleReading> beyond = new ArrayList<>();
             for (int i = 0; i < out.size(); i++) {
-                if (!reached.get(i)) {
+                if (!reached.get(i) || left.get(i)) {
                     beyond.add(out.get(i));
                 }
             }
-            List<Point> hatches = new ArrayList<>();
-            boolean fewest = true;
-            if (!reached.isEmpty()) {
-                List<BitSet> sets = List.copyOf(places.keySet());
-                List<Integer> chosen = new ArrayList<>();
-                int n = 1;
-                while (n <= MOST_HATCHES && tried < MOST_TRIED && !cover(sets, (BitSet) reached.clone(), n, chosen)) {
-                    n++;
-                }
-                fewest = !chosen.isEmpty();
-                (fewest ? chosen : greedy(sets, reached)).forEach(i -> hatches.add(places.get(sets.get(i))));
-            }
-            return new Hatches(sheet, ways, wanted, out, hatches, beyond, fewest, walls.size());
+            return new Hatches(sheet, ways, wanted, out, hatches, beyond, fewest, walls.size(), Length.nm(grid));
         }
 
         private static boolean bolt(HoleReading hole) {
@@ -188,17 +196,16 @@ public record Hatches(
 
         private List<HoleReading> wanted(For what) {
             List<HoleReading> wanted = new ArrayList<>();
-            for (HoleReading hole : reading.readings()) {
-                Row row = hole.row();
-                int at = row.holes().indexOf(hole.hole());
-                boolean seen = at == 0
-                        || at == row.holes().size() - 1
-                        || at == row.holes().size() / 2;
-                if (bolt(hole)
-                        || what == For.JOINTS
-                                && seen
-                                && hole.solution().fastener().permanent()) {
-                    wanted.add(hole);
+            for (Group group : face.groups()) {
+                for (Row row : group.rows()) {
+                    int size = row.holes().size();
+                    for (int i = 0; i < size; i++) {
+                        boolean seen = what == For.JOINTS && (i == 0 || i == size - 1 || i == size / 2);
+                        reading.of(row.holes().get(i).id())
+                                .filter(h -> bolt(h)
+                                        || seen && h.solution().fastener().permanent())
+                                .ifPresent(wanted::add);
+                    }
                 }
             }
             return wanted;
@@ -213,32 +220,27 @@ public record Hatches(
 
         // ---- hatches there might be
 
-        /** Places for a hatch by what they bring within reach; of those that bring the same the most central. */
-        private Map<BitSet, Point> places(List<HoleReading> out) {
-            Map<BitSet, Point> places = new LinkedHashMap<>();
+        /** Places for a hatch by what they bring within reach, the most central first. */
+        private Map<BitSet, List<Point>> places(List<HoleReading> out) {
+            Map<BitSet, List<Point>> places = new LinkedHashMap<>();
             if (out.isEmpty()) {
                 return places;
             }
             Box box = sheet.outline().box();
-            for (double x = box.minX() + GRID / 2; x < box.maxX(); x += GRID) {
-                for (double y = box.minY() + GRID / 2; y < box.maxY(); y += GRID) {
+            for (double x = box.minX() + grid / 2; x < box.maxX(); x += grid) {
+                for (double y = box.minY() + grid / 2; y < box.maxY(); y += grid) {
                     Point at = new Point(x, y);
                     BitSet reached = new BitSet();
                     for (int i = 0; i < out.size(); i++) {
                         reached.set(i, arm(at, out.get(i)));
                     }
-                    if (!reached.isEmpty() && nearer(places, reached, at, out) && free(at)) {
-                        places.put(reached, at);
+                    if (!reached.isEmpty() && free(at)) {
+                        places.computeIfAbsent(reached, r -> new ArrayList<>()).add(at);
                     }
                 }
             }
+            places.forEach((reached, at) -> at.sort(Comparator.comparingDouble(p -> far(p, reached, out))));
             return places;
-        }
-
-        /** True if a place is worth a look: no other brings the same and lies more central. */
-        private static boolean nearer(Map<BitSet, Point> places, BitSet reached, Point at, List<HoleReading> out) {
-            Point was = places.get(reached);
-            return was == null || far(at, reached, out) < far(was, reached, out);
         }
 
         private static double far(Point from, BitSet reached, List<HoleReading> out) {
@@ -279,30 +281,22 @@ public record Hatches(
             return a.minX() <= b.maxX() && b.minX() <= a.maxX() && a.minY() <= b.maxY() && b.minY() <= a.maxY();
         }
 
-        /** Looks for so many sets that hold all that is left; what fewest hold is tried first. */
-        private boolean cover(List<BitSet> sets, BitSet left, int most, List<Integer> chosen) {
+        /** Looks for so many hatches that bring all that is left within reach; what fewest bring is tried first. */
+        private boolean cover(Map<BitSet, List<Point>> places, BitSet left, int most, List<Point> chosen) {
             if (left.isEmpty()) {
                 return true;
             }
             if (most == 0 || ++tried > MOST_TRIED) {
                 return false;
             }
-            int rare = -1;
-            long fewest = Long.MAX_VALUE;
-            for (int i = left.nextSetBit(0); i >= 0; i = left.nextSetBit(i + 1)) {
-                int item = i;
-                long holders = sets.stream().filter(s -> s.get(item)).count();
-                if (holders < fewest) {
-                    fewest = holders;
-                    rare = i;
-                }
-            }
-            for (int i = 0; i < sets.size(); i++) {
-                if (sets.get(i).get(rare)) {
+            int rare = rare(places, left);
+            for (Map.Entry<BitSet, List<Point>> each : places.entrySet()) {
+                Optional<Point> at = each.getKey().get(rare) ? apart(each.getValue(), chosen) : Optional.empty();
+                if (at.isPresent()) {
                     BitSet rest = (BitSet) left.clone();
-                    rest.andNot(sets.get(i));
-                    chosen.add(i);
-                    if (cover(sets, rest, most - 1, chosen)) {
+                    rest.andNot(each.getKey());
+                    chosen.add(at.get());
+                    if (cover(places, rest, most - 1, chosen)) {
                         return true;
                     }
                     chosen.removeLast();
@@ -311,24 +305,45 @@ public record Hatches(
             return false;
         }
 
-        private static List<Integer> greedy(List<BitSet> sets, BitSet all) {
-            List<Integer> chosen = new ArrayList<>();
-            BitSet left = (BitSet) all.clone();
-            while (!left.isEmpty()) {
-                int best = 0;
-                int most = -1;
-                for (int i = 0; i < sets.size(); i++) {
-                    BitSet gain = (BitSet) sets.get(i).clone();
-                    gain.and(left);
-                    if (gain.cardinality() > most) {
-                        most = gain.cardinality();
-                        best = i;
-                    }
-                }
-                left.andNot(sets.get(best));
-                chosen.add(best);
-            }
+        private static int rare(Map<BitSet, List<Point>> places, BitSet left) {
+            return left.stream()
+                    .boxed()
+                    .min(Comparator.comparingLong(
+                            i -> places.keySet().stream().filter(s -> s.get(i)).count()))
+                    .orElseThrow();
+        }
+
+        /** The most central place at which a hatch and its frame lie clear of those chosen. */
+        private Optional<Point> apart(List<Point> places, List<Point> chosen) {
+            double x = 2 * (half(rules, RuleKey.ACCESS_HAND) + nm(RuleKey.ACCESS_FRAME));
+            double y = 2 * (half(rules, RuleKey.ACCESS_BAR) + nm(RuleKey.ACCESS_FRAME));
+            return places.stream()
+                    .filter(p ->
+                            chosen.stream().allMatch(q -> Math.abs(p.x() - q.x()) >= x || Math.abs(p.y() - q.y()) >= y))
+                    .findFirst();
+        }
+
+        /** One after the other, each the one that brings most of what is left; what none brings stays in it. */
+        private List<Point> greedy(Map<BitSet, List<Point>> places, BitSet left) {
+            List<Point> chosen = new ArrayList<>();
+            Optional<Map.Entry<BitSet, List<Point>>> best = Optional.empty();
+            do {
+                best = places.entrySet().stream()
+                        .filter(e -> e.getKey().intersects(left)
+                                && apart(e.getValue(), chosen).isPresent())
+                        .max(Comparator.comparingInt(e -> gain(e.getKey(), left)));
+                best.ifPresent(e -> {
+                    chosen.add(apart(e.getValue(), chosen).orElseThrow());
+                    left.andNot(e.getKey());
+                });
+            } while (best.isPresent());
             return chosen;
+        }
+
+        private static int gain(BitSet brought, BitSet left) {
+            BitSet gain = (BitSet) brought.clone();
+            gain.and(left);
+            return gain.cardinality();
         }
     }
 }

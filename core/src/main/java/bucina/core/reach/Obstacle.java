@@ -62,14 +62,6 @@ record Obstacle(Optional<Id.Part> part, String what, Flange.Stands stands, Lengt
         return outline.covers(p) ? 0 : outline.outer().distance(p).nanometres();
     }
 
-    private static Optional<Id.Part> part(Build build, String name) {
-        return build.parts().stream()
-                .filter(p -> p.name().equalsIgnoreCase(name.strip())
-                        || p.particulars().number().equalsIgnoreCase(name.strip()))
-                .map(Part::id)
-                .findFirst();
-    }
-
     /** True if it can be in the way at holes of a group at all. */
     boolean about(Group group) {
         return !(shape instanceof Lid lid) || lid.group.equals(group.id());
@@ -94,7 +86,11 @@ record Obstacle(Optional<Id.Part> part, String what, Flange.Stands stands, Lengt
         for (Zone z : face.zones()) {
             if (z.kind() == Zone.Kind.BEHIND) {
                 all.add(new Obstacle(
-                        part(build, z.name()), z.name(), Flange.Stands.FAR, z.room(), new Over(z.outline())));
+                        build.named(z.name()).map(Part::id),
+                        z.name(),
+                        Flange.Stands.FAR,
+                        z.room(),
+                        new Over(z.outline())));
             }
         }
         for (Group group : face.groups()) {

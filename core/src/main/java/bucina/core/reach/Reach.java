@@ -243,7 +243,8 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
 
         /** Heads that are set near a hole and stand up: what lies flat on the sheet rides on them. */
         private void heads(HoleReading hole, Work work, List<Obstacle> near) {
-            if (log.entries().isEmpty() || work != Work.COUNTERSINK && work != Work.SQUEEZE) {
+            boolean flat = work == Work.COUNTERSINK || work.by(Tool.Kind.BACK_RIVET, hole);
+            if (log.entries().isEmpty() || !flat) {
                 return;
             }
             double most = WIDEST

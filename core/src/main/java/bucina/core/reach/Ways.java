@@ -16,7 +16,7 @@ import java.util.function.Predicate;
 /**
  * Which tools get at a hole, and which of them each other part takes away once it is on.
  *
- * @param tools that reach with nothing on but the hole's own sheets, in the order of the crib
+ * @param tools that reach with nothing on but the hole's own sheets and what stays, in the order of the crib
  * @param taken per part that is no sheet of the hole, the tools that it is in the way of; parts in the way of none are
  *     left out
  */
@@ -87,9 +87,10 @@ public record Ways(List<Tool> tools, Map<Id.Part, List<Tool>> taken) {
         /**
          * The ways to one hole for one piece of work.
          *
-         * @param inTheWay parts that can be in the way at all: others are off while the work is done
+         * @param stays    parts that are in the way whatever comes: they do not come off any more
+         * @param inTheWay of the others, those that can be in the way at all: the rest is off while the work is done
          */
-        public Ways to(HoleReading hole, Reach.Work work, Predicate<Id.Part> inTheWay) {
+        public Ways to(HoleReading hole, Reach.Work work, Predicate<Id.Part> stays, Predicate<Id.Part> inTheWay) {
             Fit.Spot spot = new Fit.Spot(
                     hole,
                     work,
@@ -101,6 +102,7 @@ public record Ways(List<Tool> tools, Map<Id.Part, List<Tool>> taken) {
             Map<Id.Part, List<Obstacle>> others = new LinkedHashMap<>();
             for (Obstacle o : obstacles) {
                 boolean own = o.part().isEmpty()
+                        || stays.test(o.part().get())
                         || hole.layers().stream()
                                 .anyMatch(l -> l.part().equals(o.part().get()));
                 if (o.about(hole.group()) && (own || inTheWay.test(o.part().get())) && o.from(spot.at()) < most) {

@@ -129,26 +129,14 @@ class BaysTest {
                 "");
     }
 
-    private Work work(long group, String code, String designation, String because, long... holes) {
-        List<Work.LoggedHole> logged = Arrays.stream(holes)
-                .mapToObj(h -> new Work.LoggedHole(new Id.Hole(h), (h < 200 ? "R1." : "R2.") + h % 100))
-                .toList();
-        return new Work(
-                new Id.Group(group),
-                code,
-                logged,
-                holes.length,
+    private static Work work(long group, String code, String designation, String because, long... holes) {
+        return Plans.set(
+                Plans.group(group, code, BOLT, List.of()),
                 designation,
-                Optional.empty(),
-                "M. Oake",
-                NOW.minusDays(1),
-                5,
-                Work.Setup.NONE,
-                List.of(),
-                List.of(),
                 because,
-                "",
-                List.of());
+                Arrays.stream(holes)
+                        .mapToObj(h -> new Work.LoggedHole(new Id.Hole(h), (h < 200 ? "R1." : "R2.") + h % 100))
+                        .toArray(Work.LoggedHole[]::new));
     }
 
     private void add(Derivation derivation, Work work) {

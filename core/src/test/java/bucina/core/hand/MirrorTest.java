@@ -14,6 +14,7 @@ import bucina.core.measure.Length;
 import bucina.core.plan.Assembly;
 import bucina.core.plan.Bay;
 import bucina.core.plan.Build;
+import bucina.core.plan.Face;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hand;
 import bucina.core.plan.Hole;
@@ -99,6 +100,31 @@ class MirrorTest {
                 .anyMatch(l -> l.part().equals(closer));
         assertThat(other.notes()).isEqualTo("line inside");
         assertThat(other.name()).isNotEqualTo(bay.name());
+    }
+
+    @Test
+    void a_row_under_a_sheet_lies_under_its_like_on_the_other_hand_and_that_is_no_difference() {
+        Face face = first.faces().getFirst();
+        Group group = face.groups().getFirst();
+        Build under = Edit.group(
+                build,
+                group.id(),
+                g -> g.withHoles(g.holes().under(Set.of(face.layers().getFirst().id()))));
+        Build both = Mirror.add(under, first.id());
+        Id.Layer lid = twin(both)
+                .faces()
+                .getFirst()
+                .groups()
+                .getFirst()
+                .holes()
+                .under()
+                .iterator()
+                .next();
+        assertThat(lid)
+                .isEqualTo(twin(both).faces().getFirst().layers().getFirst().id());
+        assertThat(Hands.differences(both, twin(both))).isEmpty();
+        Build other = Edit.group(both, group.id(), g -> g.withHoles(g.holes().under(Set.of())));
+        assertThat(Hands.differences(other, twin(other))).isNotEmpty();
     }
 
     @Test

@@ -122,26 +122,8 @@ class LateJobsTest {
 
     // ---- bulletins
 
-    private static Work set(String designation, String because, int... holes) {
-        List<Work.LoggedHole> logged = Arrays.stream(holes)
-                .mapToObj(h -> new Work.LoggedHole(new Id.Hole(1000 + h), "R1." + h))
-                .toList();
-        return new Work(
-                new Id.Group(20),
-                "G-1",
-                logged,
-                holes.length,
-                designation,
-                Optional.empty(),
-                "M. Oake",
-                NOW.minusDays(1),
-                5,
-                Work.Setup.NONE,
-                List.of(),
-                List.of(),
-                because,
-                "",
-                List.of());
+    private Work set(String designation, String because, int... holes) {
+        return Plans.set(rows(5).group("G-1").orElseThrow().group(), designation, because, holes);
     }
 
     private final Logbook twoIn = Logbook.EMPTY.plus(

@@ -11,7 +11,9 @@ import bucina.core.log.Logbook;
 import bucina.core.material.Material;
 import bucina.core.measure.Length;
 import bucina.core.plan.Build;
+import bucina.core.plan.Face;
 import bucina.core.plan.Fastener;
+import bucina.core.plan.Group;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.OwnOrder;
@@ -99,5 +101,21 @@ class WishesTest {
                 build.nextId() + 1);
         List<String> order = order(said);
         assertThat(order.indexOf("set:G-1:R1:-")).isLessThan(order.indexOf("set:G-1:R2:-"));
+    }
+
+    @Test
+    void of_two_set_ups_as_good_as_each_other_the_larger_diameter_goes_first() {
+        Build build = rows(1, 9);
+        Face face = build.faces().getFirst().face();
+        Group small = face.groups()
+                .getFirst()
+                .withRows(List.of(face.groups().getFirst().rows().getFirst()));
+        Fastener large = new Fastener.PulledRivet("iso15977", Length.mm(4), false);
+        Group other = Plans.group(
+                30, "G-0", large, List.of(face.groups().getFirst().rows().getLast()));
+        for (List<Group> groups : List.of(List.of(small, other), List.of(other, small))) {
+            assertThat(order(build.with(face.withGroups(groups), build.nextId())))
+                    .containsExactly("set:G-0:R2:-", "set:G-1:R1:-");
+        }
     }
 }

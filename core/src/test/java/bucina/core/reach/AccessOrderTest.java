@@ -13,6 +13,7 @@ import bucina.core.Plans;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.edit.SheetEdits;
+import bucina.core.guard.BroughtLog;
 import bucina.core.guard.Guards;
 import bucina.core.guard.LogCheck;
 import bucina.core.hold.Holds;
@@ -21,7 +22,6 @@ import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.log.Mark;
 import bucina.core.log.Operation;
-import bucina.core.log.Work;
 import bucina.core.material.Material;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
@@ -36,6 +36,7 @@ import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
 import bucina.core.plan.Standing;
 import bucina.core.plan.Tool;
+import bucina.core.progress.Task;
 import bucina.core.rule.RuleKey;
 import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
@@ -45,9 +46,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
@@ -177,28 +176,6 @@ class AccessOrderTest {
                         .with(RuleKey.DEBURR_MARKED, "not-marked", "test"));
     }
 
-    private static Work rivets(Group group, String designation, String because, Hole... holes) {
-        return new Work(
-                group.id(),
-                group.code(),
-                Arrays.stream(holes)
-                        .map(h -> new Work.LoggedHole(
-                                h.id(), group.rows().getFirst().label(h)))
-                        .toList(),
-                holes.length,
-                designation,
-                Optional.empty(),
-                "M. Oake",
-                LocalDateTime.parse("2026-11-29T10:00"),
-                5,
-                Work.Setup.NONE,
-                List.of(),
-                List.of(),
-                because,
-                "",
-                List.of());
-    }
-
     @Test
     void what_a_doubler_lies_over_is_not_set_with_it_on_and_it_is_not_riveted_over_what_is_open() {
         Build build = ready();
@@ -215,14 +192,13 @@ class AccessOrderTest {
         LogCheck check = new LogCheck(derivation, Logbook.EMPTY);
         LocalDateTime now = LocalDateTime.parse("2026-11-29T20:00");
         assertThatExceptionOfType(InputException.class)
-                .isThrownBy(() -> check.accept(LogEntry.Draft.install(rivets(own, wanted, "", hole)), now))
+                .isThrownBy(() -> check.accept(LogEntry.Draft.install(Plans.set(own, wanted, "", 1)), now))
                 .withMessageStartingWith("Doubler comes to lie over R1.1, which is not set");
-        check.accept(LogEntry.Draft.install(rivets(own, wanted, "they are set through its holes", hole)), now);
+        check.accept(LogEntry.Draft.install(Plans.set(own, wanted, "they are set through its holes", 1)), now);
         Group row = build.faces().getFirst().face().groups().getFirst();
-        Logbook done = Logbook.EMPTY.plus(LogEntry.Draft.install(rivets(
-                        row, "MS20426AD3-5", "", row.rows().getFirst().holes().toArray(new Hole[0])))
+        Logbook done = Logbook.EMPTY.plus(LogEntry.Draft.install(Plans.set(row, "MS20426AD3-5", "", 1, 2, 3, 4, 5))
                 .numbered(1, Instant.EPOCH));
-        new LogCheck(derivation, done).accept(LogEntry.Draft.install(rivets(own, wanted, "", hole)), now);
+        new LogCheck(derivation, done).accept(LogEntry.Draft.install(Plans.set(own, wanted, "", 1)), now);
     }
 
     @Test
@@ -235,5 +211,56 @@ class AccessOrderTest {
         assertThat(jobs.job(jobs.place("set:G-1:R1:-")).setup().words()).endsWith("temporary bolts come out: 1");
         assertThat(jobs(build).job(jobs(build).place("set:G-1:R1:-")).setup().words())
                 .doesNotContain("temporary");
+    }
+
+    @Test
+    void a_log_that_is_brought_in_with_a_doubler_riveted_over_open_holes_wants_a_reason() {
+        Derivation derivation = Derivation.of(ready(), catalogue);
+        Group own = derivation.build().faces().getFirst().face().groups().getLast();
+        String wanted = derivation
+                .face(new Id.Face(3))
+                .of(own.rows().getFirst().holes().getFirst().id())
+                .orElseThrow()
+                .solution()
+                .designation()
+                .orElseThrow();
+        Logbook over = Logbook.EMPTY.plus(
+                LogEntry.Draft.install(Plans.set(own, wanted, "", 1)).numbered(1, Instant.EPOCH));
+        assertThatExceptionOfType(InputException.class)
+                .isThrownBy(() -> new BroughtLog(derivation, over).accepted(""))
+                .withMessageContaining("Doubler comes to lie over R1.1, which is not set");
+        assertThat(new BroughtLog(derivation, over)
+                        .accepted("set through its holes")
+                        .entries())
+                .hasSize(1);
+    }
+
+    @Test
+    void holes_are_drilled_before_what_comes_over_them_is_on_dry_and_worked_at_the_bench_meanwhile() {
+        Build build = doubled().withRules(doubled().rules().with(RuleKey.HOLES_COME, "under", "test"));
+        assertThat(after(jobs(build), "fit:Doubler"))
+                .anyMatch(d -> d.startsWith("final:G-1:R1:") && d.contains(" P4 Doubler lies over R1."));
+        Build on = ready().withRules(build.rules());
+        Derivation derivation = Derivation.of(on, catalogue);
+        Guards guards = new Guards(derivation, new Id.Face(3), Logbook.EMPTY, new Holds(derivation, Logbook.EMPTY));
+        var hole = derivation.face(new Id.Face(3)).readings().getFirst();
+        assertThat(guards.marking(Task.of(Operation.FINAL_SIZE), hole, Unit.INCH))
+                .contains("R1.1 lies under Doubler, which is on: take it off first");
+        assertThat(guards.marking(Task.of(Operation.DEBURRED), hole, Unit.INCH))
+                .isNotEqualTo(guards.marking(Task.of(Operation.FINAL_SIZE), hole, Unit.INCH));
+    }
+
+    @Test
+    void what_is_on_for_good_is_in_the_way_whatever_comes_and_the_job_says_where_nothing_gets_there() {
+        Build near = ToolCrib.plus(plain(PULLED), Tool.Kind.PULLED_GUN, "Gun", List.of(Length.in(.5)));
+        Build only = ToolCrib.lacking(
+                ToolCrib.lacking(ToolCrib.lacking(near, Tool.Kind.HAND_PULLER), Tool.Kind.WEDGE),
+                Tool.Kind.NOSE_EXTENSION);
+        Build dry = wall(only, "Rib", Standing.DRY, Flange.Stands.NEAR, 0, along(2.3));
+        assertThat(jobs(dry).job(jobs(dry).place("set:G-1:R1:-")).setup().words())
+                .isEqualTo("Gun, 3.20 mm nose");
+        Build good = wall(only, "Rib", Standing.ON, Flange.Stands.NEAR, 0, along(2.3));
+        assertThat(jobs(good).job(jobs(good).place("set:G-1:R1:-")).setup().words())
+                .endsWith("no tool of the crib gets there");
     }
 }

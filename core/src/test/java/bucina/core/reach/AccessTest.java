@@ -13,7 +13,6 @@ import bucina.core.catalogue.CatalogueReader;
 import bucina.core.edit.SheetEdits;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
-import bucina.core.log.Work;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
@@ -28,10 +27,8 @@ import bucina.core.sheet.Outline;
 import bucina.core.sheet.Point;
 import bucina.core.stack.Derivation;
 import java.time.Instant;
-import java.time.LocalDateTime;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -197,23 +194,8 @@ class AccessTest {
 
     // ---- back-riveting
 
-    private static Logbook set(String row, long hole) {
-        return Logbook.EMPTY.plus(LogEntry.Draft.install(new Work(
-                        new Id.Group(30),
-                        "G-2",
-                        List.of(new Work.LoggedHole(new Id.Hole(hole), row)),
-                        1,
-                        "MS20470AD4-6",
-                        Optional.empty(),
-                        "M. Oake",
-                        LocalDateTime.parse("2026-11-29T10:00"),
-                        5,
-                        Work.Setup.NONE,
-                        List.of(),
-                        List.of(),
-                        "",
-                        "",
-                        List.of()))
+    private static Logbook set(Group group, int hole) {
+        return Logbook.EMPTY.plus(LogEntry.Draft.install(Plans.set(group, "MS20470AD4-6", "", hole))
                 .numbered(1, Instant.EPOCH));
     }
 
@@ -240,11 +222,10 @@ class AccessTest {
         Tool back = tool(Tool.Kind.BACK_RIVET, .4, .3);
         assertThat(reach(two, Logbook.EMPTY, Reach.Work.SQUEEZE, back).tools()).hasSize(1);
         // Its head is an eighth to each side of a point half an inch off: .375 in away.
-        Reach blocked = reach(two, set("R2.3", 2003), Reach.Work.SQUEEZE, back);
+        Reach blocked = reach(two, set(other, 3), Reach.Work.SQUEEZE, back);
         assertThat(blocked.tools()).isEmpty();
         assertThat(blocked.blocked().getFirst().why().in(Unit.INCH)).contains("the head of R2.3 is .375 in away");
-        assertThat(reach(two, set("R2.1", 2001), Reach.Work.SQUEEZE, back).tools())
-                .hasSize(1);
+        assertThat(reach(two, set(other, 1), Reach.Work.SQUEEZE, back).tools()).hasSize(1);
     }
 
     // ---- what would let one in

@@ -165,4 +165,26 @@ class HatchesTest {
         assertThat(then.out()).isEmpty();
         assertThat(then.ways()).hasSize(2).allMatch(HandHole::bar);
     }
+
+    @Test
+    void two_hatches_beside_a_wall_do_not_overlap() {
+        // The wall is a line with no metal of its own over the skin: only the hatches themselves keep apart.
+        Layer wall = new Layer(
+                new Id.Layer(15),
+                new Id.Part(1),
+                "Rib",
+                Length.in(.032),
+                Outline.rectangle(Point.in(0, 0), Point.in(.5, .5)),
+                new Flange(List.of(new Segment(Point.in(50, 0), Point.in(50, 20))), Flange.Stands.FAR, Length.ZERO),
+                SheetHoles.NONE);
+        Build build = SheetEdits.addLayer(bolts(48, 52), new Id.Face(3), 2, wall);
+        List<Point> at = hatches(build).hatches();
+        assertThat(at).hasSize(2);
+        for (Point p : at) {
+            build = SheetEdits.cut(build, new Id.Layer(11), Hatches.opening(p, build.rules()));
+        }
+        assertThat(Math.abs(at.getFirst().x() - at.getLast().x()) / 25.4e6 > 5.6
+                        || Math.abs(at.getFirst().y() - at.getLast().y()) / 25.4e6 > 5.1)
+                .isTrue();
+    }
 }

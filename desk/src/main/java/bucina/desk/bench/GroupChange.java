@@ -25,7 +25,9 @@ import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Latest;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -151,27 +153,36 @@ final class GroupChange extends ChangeForm {
         }
     }
 
-    /** A sheet that comes to lie over the holes without being joined by them. */
+    /** Sheets that come to lie over the holes without being joined by them: those there are, one alone, one more. */
     private void under(Fields f, HoleReading reading) {
         Group group = reading.group();
-        List<Optional<Layer>> sheets = new ArrayList<>(List.of(Optional.empty()));
-        desk.face().face().layers().stream()
-                .filter(l -> l.outline().covers(reading.hole().at()))
-                .forEach(l -> sheets.add(Optional.of(l)));
-        Optional<Layer> is = sheets.stream()
-                .flatMap(Optional::stream)
-                .filter(l -> group.holes().under().contains(l.id()))
-                .findFirst();
+        Set<Id.Layer> is = group.holes().under();
+        Set<Set<Id.Layer>> choices = new LinkedHashSet<>(List.of(Set.of()));
+        choices.add(is);
+        for (Layer layer : desk.face().face().layers()) {
+            if (layer.outline().covers(reading.hole().at())) {
+                Set<Id.Layer> more = new HashSet<>(is);
+                more.add(layer.id());
+                choices.add(Set.of(layer.id()));
+                choices.add(more);
+            }
+        }
         f.choice(
                 "Comes under",
-                sheets,
+                List.copyOf(choices),
                 is,
-                l -> l.map(Layer::name).orElse("nothing"),
+                this::names,
                 "group-under",
-                l -> holes(
-                        group,
-                        "saying what " + group.code() + " comes under",
-                        h -> h.under(l.map(x -> Set.of(x.id())).orElse(Set.of()))));
+                sheets -> holes(group, "saying what " + group.code() + " comes under", h -> h.under(sheets)));
+    }
+
+    private String names(Set<Id.Layer> sheets) {
+        return sheets.isEmpty()
+                ? "nothing"
+                : desk.face().face().layers().stream()
+                        .filter(l -> sheets.contains(l.id()))
+                        .map(Layer::name)
+                        .collect(Collectors.joining(" and "));
     }
 
     private void holes(Group group, String words, UnaryOperator<HolePlan> change) {

@@ -180,7 +180,9 @@ public final class HatchCard extends ShownBox {
         return (n == 1 ? "One hatch" : n + " hatches") + " would bring "
                 + (is.beyond().isEmpty() ? "them" : "the rest") + " within reach, with the middle at "
                 + is.hatches().stream().map(this::place).collect(Collectors.joining("; "))
-                + (is.fewest() ? ". No fewer would do." : ". Whether fewer would do was not found out.");
+                + (is.fewest()
+                        ? ". No fewer would do of places " + figure(is.grid()) + " apart."
+                        : ". Whether fewer would do was not found out.");
     }
 
     /** The main action. */

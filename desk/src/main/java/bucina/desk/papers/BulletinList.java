@@ -7,6 +7,7 @@ import bucina.core.measure.InputException;
 import bucina.core.plan.Bulletin;
 import bucina.core.plan.Id;
 import bucina.core.plan.OwnJob;
+import bucina.core.state.Snapshot;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
@@ -148,14 +149,21 @@ final class BulletinList extends VBox {
     /** Looking at what is in becomes a job: more of the same waits for it. */
     private void review(Bulletin b, Review review, VBox box) {
         String name = Reviews.job(b);
-        boolean there = desk.session().snapshot().build().workshop().jobs().stream()
-                .anyMatch(j -> j.name().equals(name));
+        Snapshot now = desk.session().snapshot();
+        Optional<OwnJob> job = now.build().workshop().jobs().stream()
+                .filter(j -> j.name().equals(name))
+                .findFirst();
         if (review.installed().isEmpty() || !b.inForce()) {
             return;
         }
-        if (there) {
+        if (job.isPresent()) {
+            boolean looked = now.log().logged(job.get().id());
             box.getChildren()
-                    .add(Ui.wrapped("The job \"" + name + "\" is in Tonight; more of the same waits.", "soft"));
+                    .add(Ui.wrapped(
+                            looked
+                                    ? "They were looked at: the job \"" + name + "\" is in the logbook."
+                                    : "The job \"" + name + "\" is in Tonight; more of the same waits.",
+                            "soft"));
             return;
         }
         Button make = Ui.button(

@@ -1,8 +1,7 @@
 package bucina.desk.session;
 
 import bucina.core.form.Entries;
-import bucina.core.guard.Bays;
-import bucina.core.guard.Guards;
+import bucina.core.guard.Against;
 import bucina.core.log.Disposition;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Used;
@@ -14,21 +13,19 @@ import bucina.core.measure.LengthParser;
 import bucina.core.measure.Unit;
 import bucina.core.plan.Fastener;
 import bucina.core.plan.Group;
-import bucina.core.plan.Id;
 import bucina.core.rivet.Grade;
 import bucina.core.rivet.RivetChooser;
 import bucina.core.rivet.RivetDesignation;
 import bucina.core.rivet.ShopHeadLimits;
 import bucina.core.rule.RuleSet;
 import bucina.core.stack.FaceReading;
+import bucina.core.stack.HoleReading;
 import bucina.core.stack.Solution;
 import bucina.store.Photo;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** What is typed into the log panel, as text, and the entry it makes. No nodes; the panel shows and changes it. */
@@ -183,22 +180,12 @@ public final class LogForm {
             return "";
         }
         FaceReading face = desk.face();
-        Guards guards = desk.snapshot().guards(face.face().id());
-        List<String> missing = holes.stream()
-                .flatMap(h -> face.of(h.id()).stream())
-                .flatMap(r -> guards.setting(r, desk.unit()).stream())
-                .toList();
-        return missing.isEmpty() ? shutting(desk) : Guards.together(missing);
-    }
-
-    /** What is open in a bay that these holes would shut. */
-    private String shutting(Desk desk) {
-        Set<Id.Hole> setting = holes.stream().map(Work.LoggedHole::id).collect(Collectors.toSet());
-        return new Bays(
-                        desk.snapshot().derivation(),
-                        desk.snapshot().log(),
-                        desk.snapshot().parts())
-                .shutting(setting)
+        List<HoleReading> coming =
+                holes.stream().flatMap(h -> face.of(h.id()).stream()).toList();
+        return desk.snapshot()
+                .guards(face.face().id())
+                .against(group, coming, desk.unit())
+                .map(Against::what)
                 .orElse("");
     }
 

@@ -111,7 +111,7 @@ class AccessTest extends OnWindow {
         until(() -> group("US-1").holes().with().equals(Optional.of(Tool.Kind.BACK_RIVET)));
         int sheets = hole("R1.5").layers().size();
         Layer skin = layer("Upper skin");
-        choose(robot, "#group-under", Optional.of(skin));
+        choose(robot, "#group-under", Set.of(skin.id()));
         until(() -> group("US-1").holes().under().equals(Set.of(skin.id())));
         until(() -> hole("R1.5").layers().size() == sheets - 1);
     }
