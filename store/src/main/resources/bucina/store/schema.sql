@@ -34,6 +34,7 @@ CREATE TABLE part_mark (
   reading_nm REAL, note TEXT NOT NULL);
 CREATE TABLE log_entry (
   id INTEGER PRIMARY KEY, entered TEXT NOT NULL, corrects INTEGER UNIQUE REFERENCES log_entry, work TEXT, reason TEXT NOT NULL,
+  follows TEXT NOT NULL DEFAULT '', first INTEGER NOT NULL DEFAULT 0, hash TEXT NOT NULL DEFAULT '',
   CHECK (work IS NOT NULL OR corrects IS NOT NULL));
 CREATE TRIGGER log_entry_is_never_changed BEFORE UPDATE ON log_entry
   BEGIN SELECT RAISE(ABORT, 'a log entry is never changed: add one that corrects it'); END;
@@ -41,5 +42,6 @@ CREATE TRIGGER log_entry_is_never_deleted BEFORE DELETE ON log_entry
   BEGIN SELECT RAISE(ABORT, 'a log entry is never deleted: add one that corrects it'); END;
 CREATE TABLE photo (sha256 TEXT PRIMARY KEY, type TEXT NOT NULL, content BLOB NOT NULL) WITHOUT ROWID;
 CREATE TABLE state (
-  id INTEGER PRIMARY KEY CHECK (id = 1), build TEXT NOT NULL, format INTEGER NOT NULL, plan INTEGER NOT NULL, log INTEGER NOT NULL, seals INTEGER NOT NULL);
+  id INTEGER PRIMARY KEY CHECK (id = 1), build TEXT NOT NULL, format INTEGER NOT NULL, plan INTEGER NOT NULL, log INTEGER NOT NULL, seals INTEGER NOT NULL,
+  entries INTEGER NOT NULL DEFAULT 0, heads TEXT NOT NULL DEFAULT '', late INTEGER NOT NULL DEFAULT 0);
 CREATE TABLE seal (name TEXT NOT NULL, part INTEGER NOT NULL, digest INTEGER NOT NULL, PRIMARY KEY (name, part)) WITHOUT ROWID;

@@ -1,8 +1,13 @@
 package bucina.core.guard;
 
+import bucina.core.log.CloseOut;
+import bucina.core.log.GaugeCheck;
 import bucina.core.log.Labour;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
+import bucina.core.log.Proof;
+import bucina.core.log.Reset;
+import bucina.core.log.Taken;
 import bucina.core.log.Work;
 import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
@@ -41,6 +46,11 @@ final class LabourCheck {
             case Labour.Own o -> job(o.job());
             case Labour.Stock s -> {}
             case Labour.Found f -> found(f);
+            case Proof p -> proof(p);
+            case GaugeCheck c -> {}
+            case Reset r -> {}
+            case CloseOut c -> bay(c);
+            case Taken t -> taken(t);
         }
     }
 
@@ -66,6 +76,40 @@ final class LabourCheck {
                 .filter(g -> g.id().equals(id))
                 .findFirst()
                 .orElseThrow(() -> new InputException("group " + code + " is not in this build"));
+    }
+
+    /** Only what is in is proved. */
+    private void proof(Proof proof) {
+        Group group = group(proof.group(), proof.code());
+        Set<Id.Hole> own = holes(group);
+        for (Proof.Head head : proof.heads()) {
+            if (head.hole().isEmpty()) {
+                if (group.typed().isEmpty() || head.number() > log.installed(group)) {
+                    throw new InputException(head.called() + " of group " + proof.code() + " is not set: "
+                            + log.installed(group) + " are");
+                }
+                continue;
+            }
+            Work.LoggedHole hole = head.hole().get();
+            if (!own.contains(hole.id())) {
+                throw new InputException("hole " + hole.label() + " is not in group " + proof.code());
+            }
+            if (log.installedBy(hole.id()).isEmpty()) {
+                throw new InputException("hole " + hole.label() + " has no fastener in that could be proved");
+            }
+        }
+    }
+
+    private void bay(CloseOut closed) {
+        if (build.workshop().bays().stream().noneMatch(b -> b.id().equals(closed.bay()))) {
+            throw new InputException("bay " + closed.name() + " is not in this build");
+        }
+    }
+
+    private void taken(Taken taken) {
+        if (build.workshop().gagings().stream().noneMatch(g -> g.id().equals(taken.of()))) {
+            throw new InputException("reading " + taken.name() + " is not asked for in this build");
+        }
     }
 
     private void part(Id.Part id) {

@@ -1,6 +1,7 @@
 package bucina.core.log;
 
 import bucina.core.plan.Assembly;
+import bucina.core.plan.Bay;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.plan.OwnJob;
@@ -25,7 +26,8 @@ public record Hours(List<Line> lines) {
         PART("parts worked"),
         OWN("jobs of my own"),
         STOCK("stock taken"),
-        FOUND("as found");
+        FOUND("as found"),
+        PROOF("proved and closed out");
 
         private final String word;
 
@@ -49,6 +51,11 @@ public record Hours(List<Line> lines) {
                         case Labour.Own o -> OWN;
                         case Labour.Stock s -> STOCK;
                         case Labour.Found f -> FOUND;
+                        case Proof p -> PROOF;
+                        case GaugeCheck c -> PROOF;
+                        case Reset r -> PROOF;
+                        case CloseOut c -> PROOF;
+                        case Taken t -> PROOF;
                     };
             };
         }
@@ -109,6 +116,12 @@ public record Hours(List<Line> lines) {
         for (OwnJob job : build.workshop().jobs()) {
             job.assembly().ifPresent(a -> owners.put(job.id(), a));
         }
+        for (Bay bay : build.workshop().bays()) {
+            Id.Assembly at = owners.get(bay.closers().getFirst());
+            if (at != null) {
+                owners.put(bay.id(), at);
+            }
+        }
         return owners;
     }
 
@@ -123,6 +136,11 @@ public record Hours(List<Line> lines) {
                             case Labour.OnPart p -> owners.get(p.part());
                             case Labour.Own o -> owners.get(o.job());
                             case Labour.Stock s -> null;
+                            case Proof p -> owners.get(p.group());
+                            case GaugeCheck c -> null;
+                            case Reset r -> null;
+                            case CloseOut c -> owners.get(c.bay());
+                            case Taken t -> null;
                             case Labour.Found f ->
                                 f.parts().isEmpty()
                                         ? null

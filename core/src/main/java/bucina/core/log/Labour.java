@@ -8,8 +8,8 @@ import java.util.Objects;
 import java.util.Optional;
 
 /**
- * Work that sets no fastener: holes worked, a part worked, a job of the builder's own, stock taken, or what was found
- * as it is.
+ * Work that sets no fastener: holes worked, a part worked, a job of the builder's own, stock taken, what was found as
+ * it is, heads proved, a gauge checked, a set-up made anew, a bay closed out, a reading taken.
  *
  * @param what        what was done
  * @param page        of the manual; may be empty
@@ -32,7 +32,7 @@ public record Labour(
         implements Deed {
 
     /** What was done. */
-    public sealed interface What {
+    public sealed interface What permits Holes, OnPart, Own, Stock, Found, Proof, GaugeCheck, Reset, CloseOut, Taken {
 
         /** In a few words, for a list: {@code deburred 48 of US-1}. */
         String words();

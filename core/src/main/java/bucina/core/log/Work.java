@@ -27,6 +27,7 @@ import java.util.Optional;
  *     were set all the same; may be empty
  * @param note        may be empty
  * @param photos      photographs by the SHA-256 of their content, lower-case hex
+ * @param removal     what was drilled out of the holes before; empty where they were open
  */
 public record Work(
         Id.Group group,
@@ -43,9 +44,48 @@ public record Work(
         List<Reject> rejects,
         String explanation,
         String note,
-        List<String> photos)
+        List<String> photos,
+        Optional<Removal> removal)
         implements Deed {
+
+    /** Fasteners set in open holes. */
+    public Work(
+            Id.Group group,
+            String groupCode,
+            List<LoggedHole> holes,
+            int count,
+            String designation,
+            Optional<Length> length,
+            String who,
+            LocalDateTime done,
+            int minutes,
+            Setup setup,
+            List<Reading> readings,
+            List<Reject> rejects,
+            String explanation,
+            String note,
+            List<String> photos) {
+        this(
+                group,
+                groupCode,
+                holes,
+                count,
+                designation,
+                length,
+                who,
+                done,
+                minutes,
+                setup,
+                readings,
+                rejects,
+                explanation,
+                note,
+                photos,
+                Optional.empty());
+    }
+
     public Work {
+        Objects.requireNonNull(removal, "removal");
         Objects.requireNonNull(group, "group");
         Objects.requireNonNull(done, "done");
         Objects.requireNonNull(setup, "setup");
@@ -70,7 +110,38 @@ public record Work(
                             || holes.stream().anyMatch(h -> h.label().equals(reject.hole())),
                     "a reject names hole " + reject.hole() + ", which the entry does not cover");
         }
+        checkReadings(holes, readings, removal);
         require(rejected <= count, "more rejects than fasteners: " + rejected + " of " + count);
+    }
+
+    private static void checkReadings(List<LoggedHole> holes, List<Reading> readings, Optional<Removal> removal) {
+        for (Reading reading : readings) {
+            require(
+                    reading.hole().isEmpty()
+                            || holes.stream().anyMatch(h -> h.label().equals(reading.hole())),
+                    "a reading names hole " + reading.hole() + ", which the entry does not cover");
+        }
+        require(
+                removal.isEmpty() || holes.size() == 1,
+                "a rivet drilled out is logged hole by hole, was " + holes.size() + " holes");
+    }
+
+    /**
+     * The reading of one hole: the one that names it, else the n-th that names none, if it is the n-th hole.
+     *
+     * @param place of the hole among those of the entry, from 0
+     */
+    public Optional<Reading> reading(int place) {
+        Optional<Reading> named = holes.isEmpty()
+                ? Optional.empty()
+                : readings.stream()
+                        .filter(r -> r.hole().equals(holes.get(place).label()))
+                        .reduce((a, b) -> b);
+        return named.or(() -> {
+            List<Reading> unnamed =
+                    readings.stream().filter(r -> r.hole().isEmpty()).toList();
+            return place < unnamed.size() ? Optional.of(unnamed.get(place)) : Optional.empty();
+        });
     }
 
     @Override
@@ -90,7 +161,8 @@ public record Work(
                 rejects,
                 because,
                 note,
-                photos);
+                photos,
+                removal);
     }
 
     /** How many of them are in and sound: all but the rejects that left a hole open. */
@@ -122,19 +194,53 @@ public record Work(
      * @param tool    may be empty
      * @param setting closed gap of the squeezer, or what the tool has
      * @param hole    hole size as measured or drilled
+     * @param die     or rivet set; may be empty
      */
-    public record Setup(String tool, Optional<Length> setting, Optional<Length> hole) {
+    public record Setup(String tool, Optional<Length> setting, Optional<Length> hole, String die) {
+
+        /** With no die said. */
+        public Setup(String tool, Optional<Length> setting, Optional<Length> hole) {
+            this(tool, setting, hole, "");
+        }
+
         /** Nothing said. */
         public static final Setup NONE = new Setup("", Optional.empty(), Optional.empty());
     }
 
     /**
+     * What was drilled out before.
+     *
+     * @param hole as measured afterwards; empty where it was not
+     * @param why  it had to go, not blank
+     */
+    public record Removal(Optional<Length> hole, String why) {
+        public Removal {
+            require(!why.isBlank(), "what was drilled out needs its reason, such as the head was folded over");
+            require(
+                    hole.isEmpty() || hole.get().positive(),
+                    "the hole measures over 0 after drilling out, such as .131");
+        }
+    }
+
+    /**
      * One shop head as measured.
      *
+     * @param hole     label of the hole; empty where nobody said
      * @param diameter over 0
      * @param height   over 0
      */
-    public record Reading(Length diameter, Length height) {
+    public record Reading(String hole, Length diameter, Length height) {
+
+        /** A head of which nobody said in which hole it is. */
+        public Reading(Length diameter, Length height) {
+            this("", diameter, height);
+        }
+
+        /** The same of a hole. */
+        public Reading of(String label) {
+            return new Reading(label, diameter, height);
+        }
+
         public Reading {
             require(
                     diameter.positive() && height.positive(),

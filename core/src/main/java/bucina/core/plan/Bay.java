@@ -15,13 +15,32 @@ import java.util.stream.Stream;
  * @param name    as people call it, {@code Leading edge bay}; not blank
  * @param closers parts that shut it, each once, at least one
  * @param inside  parts that lie in it or bound it; none for every other part of the assemblies that the closers lie on
- * @param notes   what runs through it, what to remember; may be empty
+ * @param notes   what to remember; may be empty
+ * @param photos  photographs asked for before it is shut, in words
+ * @param loose   things counted out before it is shut, such as drillings; mandrels are counted without being named
  */
-public record Bay(Id.Bay id, String name, List<Id.Part> closers, Set<Id.Part> inside, String notes) implements Kept {
+public record Bay(
+        Id.Bay id,
+        String name,
+        List<Id.Part> closers,
+        Set<Id.Part> inside,
+        String notes,
+        List<String> photos,
+        List<String> loose)
+        implements Kept {
 
     private static final int LONGEST = 4000;
 
+    /** A bay of which nothing more is asked. */
+    public Bay(Id.Bay id, String name, List<Id.Part> closers, Set<Id.Part> inside, String notes) {
+        this(id, name, closers, inside, notes, List.of(), List.of());
+    }
+
     public Bay {
+        photos = List.copyOf(photos);
+        loose = List.copyOf(loose);
+        photos.forEach(p -> Names.check("a photograph asked for", p));
+        loose.forEach(l -> Names.check("a thing counted out", l));
         Objects.requireNonNull(id, "id");
         Names.check("a bay", name);
         closers = List.copyOf(new LinkedHashSet<>(closers));
@@ -47,7 +66,7 @@ public record Bay(Id.Bay id, String name, List<Id.Part> closers, Set<Id.Part> in
             lying.add(first);
         }
         shutting.forEach(lying::remove);
-        return new Bay(id, name, shutting, lying, notes);
+        return new Bay(id, name, shutting, lying, notes, photos, loose);
     }
 
     @Override

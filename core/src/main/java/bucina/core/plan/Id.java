@@ -152,6 +152,38 @@ public sealed interface Id {
         }
     }
 
+    /** Of something that is measured. */
+    record Gaging(long n) implements Id {
+
+        public Gaging {
+            check(n);
+        }
+    }
+
+    /** Of something that runs through. */
+    record Run(long n) implements Id {
+
+        public Run {
+            check(n);
+        }
+    }
+
+    /** Of a departure from the drawing. */
+    record Departure(long n) implements Id {
+
+        public Departure {
+            check(n);
+        }
+    }
+
+    /** Of a photograph's place. */
+    record Pin(long n) implements Id {
+
+        public Pin {
+            check(n);
+        }
+    }
+
     /** Of a hole. */
     record Hole(long n) implements Id {
         public Hole {

@@ -27,6 +27,21 @@ public record Paperwork(Shelf shelf) {
         return shelf.all(Bulletin.class);
     }
 
+    /** Departures from the drawing, oldest first. */
+    public List<Departure> departures() {
+        return shelf.all(Departure.class);
+    }
+
+    /** With a departure added, or put in the place of the one with its id. */
+    public Paperwork with(Departure departure) {
+        return new Paperwork(shelf.with(Departure.class, departure));
+    }
+
+    /** Without a departure. */
+    public Paperwork without(Id.Departure id) {
+        return new Paperwork(shelf.without(Departure.class, d -> d.id().equals(id)));
+    }
+
     /** With a query added, or put in the place of the one with its id. */
     public Paperwork with(Query query) {
         return new Paperwork(shelf.with(Query.class, query));

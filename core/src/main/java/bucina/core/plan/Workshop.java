@@ -85,6 +85,46 @@ public record Workshop(Shelf shelf) {
         return new Workshop(shelf.without(Bay.class, b -> b.id().equals(id)));
     }
 
+    /** What is measured whenever an assembly is moved, oldest first. */
+    public List<Gaging> gagings() {
+        return shelf.all(Gaging.class);
+    }
+
+    /** With something to measure added, or put in the place of the one with its id. */
+    public Workshop with(Gaging gaging) {
+        return new Workshop(shelf.with(Gaging.class, gaging));
+    }
+
+    /** Without something to measure. */
+    public Workshop without(Id.Gaging id) {
+        return new Workshop(shelf.without(Gaging.class, g -> g.id().equals(id)));
+    }
+
+    /** What runs through, oldest first. */
+    public List<RunThrough> runs() {
+        return shelf.all(RunThrough.class);
+    }
+
+    /** With something that runs through added, or put in the place of the one with its id. */
+    public Workshop with(RunThrough run) {
+        return new Workshop(shelf.with(RunThrough.class, run));
+    }
+
+    /** Without something that runs through. */
+    public Workshop without(Id.Run id) {
+        return new Workshop(shelf.without(RunThrough.class, r -> r.id().equals(id)));
+    }
+
+    /** Where photographs belong, oldest first. */
+    public List<Pin> pins() {
+        return shelf.all(Pin.class);
+    }
+
+    /** With a photograph pinned, or put in the place of the one with its id. */
+    public Workshop with(Pin pin) {
+        return new Workshop(shelf.with(Pin.class, pin));
+    }
+
     /** What the builder says about the order of work, oldest first. */
     public List<OwnOrder> orders() {
         return shelf.all(OwnOrder.class);

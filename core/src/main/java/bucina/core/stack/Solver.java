@@ -26,7 +26,8 @@ import java.util.Optional;
 public final class Solver {
 
     private static final int SOLID_ANGLE = 100;
-    static final String PRACTICE = "sheet-metal practice, FAA-H-8083-31";
+    /** The source of what is common practice. */
+    public static final String PRACTICE = "sheet-metal practice, FAA-H-8083-31";
 
     private final Catalogue catalogue;
     private final RuleSet rules;

@@ -25,6 +25,9 @@ import picocli.CommandLine.Command;
             CalcClecoCommand.class,
             CalcNutplateCommand.class,
             CalcSwingCommand.class,
-            CalcMisfitCommand.class
+            CalcMisfitCommand.class,
+            CalcJudgeCommand.class,
+            CalcDrilloutCommand.class,
+            CalcSampleCommand.class
         })
 final class CalcCommand {}

@@ -58,8 +58,8 @@ final class CalcRivetCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        HeadStyle style = style();
-        Preparation preparation = preparation(style);
+        HeadStyle style = style(head);
+        Preparation preparation = preparation(prep, head, style);
         Length d = common.shank(diameter);
         RivetSize size = common.catalogue().rivet(style, d);
         Optional<Length> drilled =
@@ -84,7 +84,8 @@ final class CalcRivetCommand implements Callable<Integer> {
         return choice.pick().usable() ? Common.exit(faults) : Cli.FINDINGS;
     }
 
-    private HeadStyle style() {
+    /** Reads {@code --head}. */
+    static HeadStyle style(String head) {
         return switch (head) {
             case "flush" -> HeadStyle.FLUSH;
             case "universal" -> HeadStyle.UNIVERSAL;
@@ -93,7 +94,8 @@ final class CalcRivetCommand implements Callable<Integer> {
         };
     }
 
-    private Preparation preparation(HeadStyle style) {
+    /** Reads {@code --prep}; flush without it is countersunk. */
+    static Preparation preparation(@Nullable String prep, String head, HeadStyle style) {
         String asked = prep == null ? style.flush() ? "csk" : "none" : prep;
         Preparation preparation =
                 switch (asked) {
@@ -104,11 +106,11 @@ final class CalcRivetCommand implements Callable<Integer> {
                     default ->
                         throw Common.wrong("--prep \"" + asked + "\" is not known: write none, csk, dimple or auto");
                 };
-        check(style, preparation, asked);
+        check(style, head, preparation, asked);
         return preparation;
     }
 
-    private void check(HeadStyle style, Preparation preparation, String asked) {
+    private static void check(HeadStyle style, String head, Preparation preparation, String asked) {
         if (style.flush() && preparation == Preparation.NONE) {
             throw Common.wrong("--prep none does not go with --head " + head
                     + ": a flush head wants a countersink or a dimple, as --prep csk");

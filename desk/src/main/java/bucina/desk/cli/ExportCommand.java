@@ -189,7 +189,8 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
     private void build() {
         try (BuildFile file = common().told(BuildFile.openToRead(file()))) {
             BuildFile.Contents contents = file.read();
-            write(stream -> BuildJson.write(contents.build(), contents.log(), file.photographs(), stream));
+            write(stream ->
+                    BuildJson.write(contents.build(), contents.log(), file.chain(), file.photographs(), stream));
         }
     }
 

@@ -17,7 +17,7 @@ import picocli.CommandLine.Command;
         name = "log",
         mixinStandardHelpOptions = true,
         description = "The log entries of a build, or with add one more.",
-        subcommands = LogAddCommand.class)
+        subcommands = {LogAddCommand.class, LogVerifyCommand.class})
 final class LogCommand extends OnBuild implements Callable<Integer> {
 
     @Override

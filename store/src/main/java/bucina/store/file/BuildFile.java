@@ -5,6 +5,7 @@ import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
+import bucina.store.Chain;
 import bucina.store.Document;
 import bucina.store.Photo;
 import java.io.IOException;
@@ -18,7 +19,9 @@ import java.sql.Statement;
 import java.time.Clock;
 import java.time.DateTimeException;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
@@ -186,7 +189,7 @@ public final class BuildFile implements AutoCloseable {
         Contents contents = read();
         List<Photo> photos = new ArrayList<>();
         photographs().forEach(photos::add);
-        return new Document(contents.build(), contents.log(), photos);
+        return new Document(contents.build(), contents.log(), photos, chain());
     }
 
     /** The photographs in the order of their names, each read when it is asked for. */
@@ -250,32 +253,54 @@ public final class BuildFile implements AutoCloseable {
      * @return what was written
      */
     public Addition.Done add(Function<Optional<Contents>, Addition> asked, List<Photo> photos, Clock clock) {
-        return logged((rows, others) -> {
+        return logged((rows, others, chain) -> {
             Addition addition = asked.apply(others);
             Optional<LogEntry> entry = Optional.empty();
+            FileState.Chained next = chain;
             if (addition.draft().isPresent()) {
                 entry = Optional.of(addition.draft().get().numbered(rows.nextEntry(), clock.instant()));
                 rows.photos(photos);
-                rows.entry(entry.get());
+                Chain.Link link = rows.link(entry.get(), chain);
+                rows.entry(entry.get(), link);
+                next = chain.plus(link.hash());
             }
             rows.marks(addition.marks());
             rows.partMarks(addition.parts());
-            return new Addition.Done(entry, addition.marks(), addition.parts());
+            return new Added(new Addition.Done(entry, addition.marks(), addition.parts()), next);
         });
     }
+
+    /** What was added, and what the entries are bound to then. */
+    private record Added(Addition.Done done, FileState.Chained chain) {}
 
     /** What adds to the log, told what others have written. */
-    private interface Logging<T> {
-        T run(LogRows rows, Optional<Contents> others) throws SQLException;
+    private interface Logging {
+        Added run(LogRows rows, Optional<Contents> others, FileState.Chained chain) throws SQLException;
     }
 
-    private <T> T logged(Logging<T> logging) {
+    private Addition.Done logged(Logging logging) {
         return transaction((writing, now) -> {
             boolean mine = now.equals(known);
-            T result = logging.run(
-                    new LogRows(connection, writing), mine ? Optional.empty() : Optional.of(guarded(this::contents)));
-            return new Done<>(result, now.logged(), mine ? now.logged() : known);
+            Added added = logging.run(
+                    new LogRows(connection, writing),
+                    mine ? Optional.empty() : Optional.of(guarded(this::contents)),
+                    now.chain());
+            FileState after = now.logged().with(added.chain);
+            return new Done<>(added.done, after, mine ? after : known);
         });
+    }
+
+    /** What binds the entries to each other, by their numbers. */
+    public Map<Integer, Chain.Link> chain() {
+        Map<Integer, Chain.Link> chain = new LinkedHashMap<>();
+        entries().forEach(e -> chain.put(e.id(), e.link()));
+        return chain;
+    }
+
+    /** The entries as they are written, with what binds them, in the order of their numbers. */
+    public List<Chain.Text> entries() {
+        check.await();
+        return guarded(() -> new PlanReader(connection).texts());
     }
 
     /**

@@ -4,6 +4,7 @@ import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.List;
 import java.util.UUID;
 
 /**
@@ -12,12 +13,31 @@ import java.util.UUID;
  * @param build drawn when the build was made; a copy has the same
  * @param plan  how often the plan was changed
  * @param log   how often entries or marks were added
+ * @param chain what its entries are bound to
  */
-public record FileState(String build, long plan, long log) {
+public record FileState(String build, long plan, long log, Chained chain) {
+
+    /**
+     * What the entries are bound to.
+     *
+     * @param entries how many there are
+     * @param heads   the newest hashes, sorted
+     * @param late    how many were bound only when the file was brought to format 11
+     */
+    public record Chained(int entries, List<String> heads, int late) {
+        public Chained {
+            heads = List.copyOf(heads);
+        }
+
+        /** With one entry more, which follows all that were newest. */
+        Chained plus(String hash) {
+            return new Chained(entries + 1, List.of(hash), late);
+        }
+    }
 
     static FileState read(Connection connection) throws SQLException {
         try (Statement s = connection.createStatement();
-                ResultSet r = s.executeQuery("SELECT build, format, plan, log FROM state")) {
+                ResultSet r = s.executeQuery("SELECT build, format, plan, log, entries, heads, late FROM state")) {
             if (!r.next()) {
                 throw new IllegalArgumentException("it does not say which build it is");
             }
@@ -26,7 +46,15 @@ public record FileState(String build, long plan, long log) {
                 throw new IllegalArgumentException(
                         "its first page says format " + format + ", its table state " + r.getInt("format"));
             }
-            return new FileState(r.getString("build"), r.getLong("plan"), r.getLong("log"));
+            String heads = r.getString("heads");
+            return new FileState(
+                    r.getString("build"),
+                    r.getLong("plan"),
+                    r.getLong("log"),
+                    new Chained(
+                            r.getInt("entries"),
+                            heads.isEmpty() ? List.of() : List.of(heads.split(" ", -1)),
+                            r.getInt("late")));
         }
     }
 
@@ -40,14 +68,26 @@ public record FileState(String build, long plan, long log) {
     }
 
     FileState planned() {
-        return new FileState(build, plan + 1, log);
+        return new FileState(build, plan + 1, log, chain);
     }
 
     FileState logged() {
-        return new FileState(build, plan, log + 1);
+        return new FileState(build, plan, log + 1, chain);
+    }
+
+    FileState with(Chained next) {
+        return new FileState(build, plan, log, next);
     }
 
     void write(Connection connection, long seals) throws SQLException {
-        PlanRows.execute(connection, "UPDATE state SET plan = ?, log = ?, seals = ?", plan, log, seals);
+        PlanRows.execute(
+                connection,
+                "UPDATE state SET plan = ?, log = ?, seals = ?, entries = ?, heads = ?, late = ?",
+                plan,
+                log,
+                seals,
+                chain.entries,
+                String.join(" ", chain.heads),
+                chain.late);
     }
 }

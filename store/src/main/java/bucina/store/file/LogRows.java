@@ -4,9 +4,8 @@ import bucina.core.log.LogEntry;
 import bucina.core.log.Mark;
 import bucina.core.log.PartMark;
 import bucina.core.measure.Length;
+import bucina.store.Chain;
 import bucina.store.Photo;
-import bucina.store.json.Json;
-import bucina.store.json.LogJson;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
@@ -38,12 +37,29 @@ final class LogRows {
         }
     }
 
-    void entry(LogEntry entry) throws SQLException {
+    /** What binds a new entry to those that are there. */
+    Chain.Link link(LogEntry entry, FileState.Chained chain) throws SQLException {
+        String corrected = "";
+        if (entry.corrects().isPresent()) {
+            try (PreparedStatement s = connection.prepareStatement("SELECT hash FROM log_entry WHERE id = ?")) {
+                s.setInt(1, entry.corrects().get());
+                try (ResultSet r = s.executeQuery()) {
+                    corrected = r.next() ? r.getString(1) : "";
+                }
+            }
+        }
+        return Chain.link(entry, chain.heads(), corrected);
+    }
+
+    void entry(LogEntry entry, Chain.Link link) throws SQLException {
         Map<String, @Nullable Object> columns = new LinkedHashMap<>();
         columns.put("entered", entry.entered().toString());
         columns.put("corrects", entry.corrects().orElse(null));
-        columns.put("work", entry.deed().map(d -> Json.line(LogJson.deed(d))).orElse(null));
+        columns.put("work", Chain.work(entry));
         columns.put("reason", entry.reason());
+        columns.put("follows", String.join(" ", link.follows()));
+        columns.put("first", link.first());
+        columns.put("hash", link.hash());
         add("log_entry", entry.id(), columns);
     }
 

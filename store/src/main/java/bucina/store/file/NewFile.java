@@ -1,6 +1,7 @@
 package bucina.store.file;
 
 import bucina.core.log.LogEntry;
+import bucina.store.Chain;
 import bucina.store.Document;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -9,6 +10,8 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 
 /** Makes build files: whole under their name, or not at all. */
 final class NewFile {
@@ -59,13 +62,16 @@ final class NewFile {
             FileState.begin(connection, Opening.MIGRATIONS.newest());
             PlanRows.write(connection, writing, null, document.build());
             LogRows rows = new LogRows(connection, writing);
-            for (LogEntry entry : document.log().entries()) {
-                rows.entry(entry);
+            List<LogEntry> entries = document.log().entries();
+            Map<Integer, Chain.Link> links = Chain.bind(entries, document.chain());
+            for (LogEntry entry : entries) {
+                rows.entry(entry, Objects.requireNonNull(links.get(entry.id())));
             }
             rows.marks(document.log().marks());
             rows.partMarks(document.log().partMarks());
             rows.photos(document.photos());
-            writing.end(FileState.read(connection));
+            writing.end(FileState.read(connection)
+                    .with(new FileState.Chained(entries.size(), Chain.heads(links.values()), 0)));
             s.execute("COMMIT");
         }
     }

@@ -32,7 +32,8 @@ final class Opening {
             Version7::run,
             Version8::run,
             Version9::run,
-            Version10::run));
+            Version10::run,
+            Version11::run));
     private static final int HEADER = 100;
 
     private Opening() {}

@@ -26,6 +26,7 @@ import bucina.core.plan.Shelf;
 import bucina.core.plan.Standing;
 import bucina.core.plan.Workshop;
 import bucina.core.sheet.Point;
+import bucina.store.Chain;
 import bucina.store.json.GroupJson;
 import bucina.store.json.Json;
 import bucina.store.json.Kind;
@@ -281,6 +282,21 @@ final class PlanReader {
             texts.add(text.asText());
         }
         return texts;
+    }
+
+    /** The entries as they are written. */
+    List<Chain.Text> texts() throws SQLException {
+        return all(
+                "SELECT * FROM log_entry ORDER BY id",
+                r -> new Chain.Text(
+                        r.getInt("id"),
+                        r.getString("entered"),
+                        optional(r, "corrects").orElse(null),
+                        r.getString("work"),
+                        r.getString("reason"),
+                        r.getString("follows"),
+                        r.getInt("first"),
+                        r.getString("hash")));
     }
 
     Logbook log() throws SQLException {

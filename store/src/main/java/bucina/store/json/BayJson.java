@@ -23,17 +23,25 @@ final class BayJson {
         List<Id.Part> inside =
                 b.inside().stream().sorted(Comparator.comparing(Id.Part::n)).toList();
         node.set("inside", PlanJson.array(inside, p -> NODES.numberNode(p.n())));
+        if (!b.photos().isEmpty()) {
+            node.set("photographs", PlanJson.texts(b.photos()));
+        }
+        if (!b.loose().isEmpty()) {
+            node.set("loose", PlanJson.texts(b.loose()));
+        }
         return node.put("notes", b.notes());
     }
 
     static Bay read(At at) {
-        at.only("id", "name", "closers", "inside", "notes");
+        at.only("id", "name", "closers", "inside", "notes", "photographs", "loose");
         return at.make(() -> new Bay(
                 new Id.Bay(at.whole("id")),
                 at.text("name"),
                 at.list("closers", BayJson::part),
                 new HashSet<>(at.some("inside", BayJson::part)),
-                at.text("notes", "")));
+                at.text("notes", ""),
+                at.some("photographs", At::text),
+                at.some("loose", At::text)));
     }
 
     private static Id.Part part(At at) {

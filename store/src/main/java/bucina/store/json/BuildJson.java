@@ -15,6 +15,7 @@ import bucina.core.plan.Paperwork;
 import bucina.core.plan.Part;
 import bucina.core.plan.Shelf;
 import bucina.core.plan.Workshop;
+import bucina.store.Chain;
 import bucina.store.Document;
 import bucina.store.Photo;
 import com.fasterxml.jackson.core.JsonGenerator;
@@ -31,7 +32,7 @@ import java.util.Map;
 public final class BuildJson {
 
     /** The version of the format written; older ones are read, newer ones refused. */
-    public static final int VERSION = 9;
+    public static final int VERSION = 10;
 
     private static final String FORMAT = "bucina-build";
 
@@ -60,7 +61,7 @@ public final class BuildJson {
 
     /** The document as a tree. */
     public static ObjectNode write(Document document) {
-        ObjectNode node = head(document.build(), document.log());
+        ObjectNode node = head(document.build(), document.log(), document.chain());
         node.set(PHOTOS, array(document.photos(), BuildJson::photo));
         return node;
     }
@@ -70,10 +71,12 @@ public final class BuildJson {
      *
      * @throws IOException if it cannot be written
      */
-    public static void write(Build build, Logbook log, Iterable<Photo> photos, OutputStream out) throws IOException {
+    public static void write(
+            Build build, Logbook log, Map<Integer, Chain.Link> chain, Iterable<Photo> photos, OutputStream out)
+            throws IOException {
         try (JsonGenerator json = Json.pretty(out)) {
             json.writeStartObject();
-            for (Map.Entry<String, JsonNode> field : head(build, log).properties()) {
+            for (Map.Entry<String, JsonNode> field : head(build, log, chain).properties()) {
                 json.writeFieldName(field.getKey());
                 json.writeTree(field.getValue());
             }
@@ -87,7 +90,7 @@ public final class BuildJson {
         }
     }
 
-    private static ObjectNode head(Build build, Logbook log) {
+    private static ObjectNode head(Build build, Logbook log, Map<Integer, Chain.Link> chain) {
         ObjectNode node = NODES.objectNode()
                 .put("format", FORMAT)
                 .put("version", VERSION)
@@ -112,7 +115,7 @@ public final class BuildJson {
         if (!log.partMarks().isEmpty()) {
             node.set("partMarks", array(log.partMarks(), LogJson::partMark));
         }
-        node.set("log", array(log.entries(), LogJson::entry));
+        node.set("log", array(log.entries(), e -> LogJson.entry(e, chain)));
         return node;
     }
 
@@ -143,7 +146,9 @@ public final class BuildJson {
                 at.maybe("partMarks").map(p -> p.list(LogJson::partMark)).orElse(List.of());
         Logbook log = at.place("log").make(() -> Logbook.of(entries, marks, parts));
         List<Photo> photos = at.some(PHOTOS, BuildJson::photo);
-        return at.make(() -> new Document(build, log, photos));
+        Map<Integer, Chain.Link> chain = new HashMap<>();
+        at.some("log", LogJson::link).forEach(l -> l.ifPresent(e -> chain.put(e.getKey(), e.getValue())));
+        return at.make(() -> new Document(build, log, photos, chain));
     }
 
     private static void checkHead(JsonNode tree, At at) {

@@ -21,7 +21,11 @@ public final class Kinds {
             FitReadingJson.KIND,
             OwnJobJson.KIND,
             OwnOrderJson.KIND,
-            BayJson.KIND);
+            BayJson.KIND,
+            DepartureJson.KIND,
+            GagingJson.KIND,
+            RunThroughJson.KIND,
+            PinJson.KIND);
 
     private Kinds() {}
 

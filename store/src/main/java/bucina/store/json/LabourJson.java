@@ -3,8 +3,13 @@ package bucina.store.json;
 import static bucina.store.json.PlanJson.NODES;
 import static bucina.store.json.PlanJson.array;
 
+import bucina.core.log.CloseOut;
+import bucina.core.log.GaugeCheck;
 import bucina.core.log.Labour;
 import bucina.core.log.Operation;
+import bucina.core.log.Proof;
+import bucina.core.log.Reset;
+import bucina.core.log.Taken;
 import bucina.core.log.Tightened;
 import bucina.core.plan.Id;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -27,6 +32,15 @@ final class LabourJson {
             case Labour.Own o -> node.put("job", o.job().n()).put("name", o.name());
             case Labour.Stock s -> node.put("counted", s.counted());
             case Labour.Found f -> found(node, f);
+            case Proof p -> ProofJson.write(node, p);
+            case GaugeCheck c ->
+                node.put("gauge", c.gauge()).put("known", Mm.of(c.known())).put("read", Mm.of(c.read()));
+            case Reset r -> {
+                node.put("tool", r.tool()).put("die", r.die());
+                r.setting().ifPresent(g -> node.put("setting", Mm.of(g)));
+            }
+            case CloseOut c -> ProofJson.write(node, c);
+            case Taken t -> ProofJson.write(node, t);
         }
         if (!l.page().isEmpty()) {
             node.put("page", l.page());
@@ -98,7 +112,31 @@ final class LabourJson {
                                 .orElse(List.of()),
                         at.maybe("count").isPresent() ? at.small("count") : 0));
             }
-            default -> throw at.get("kind").wrong("must be one of holes, part, own, stock, as-found");
+            case "proof" -> {
+                only(at, "group", "groupCode", "gauge", "heads");
+                yield ProofJson.proof(at);
+            }
+            case "gauge-check" -> {
+                only(at, "gauge", "known", "read");
+                yield at.make(() -> new GaugeCheck(at.text("gauge"), at.length("known"), at.length("read")));
+            }
+            case "reset" -> {
+                only(at, "tool", "die", "setting");
+                yield at.make(() -> new Reset(
+                        at.text("tool"), at.text("die", ""), at.maybe("setting").map(At::length)));
+            }
+            case "close-out" -> {
+                only(at, "bay", "name", "open", "counted");
+                yield ProofJson.closeOut(at);
+            }
+            case "taken" -> {
+                only(at, "of", "name", "value", "unit", "held");
+                yield ProofJson.taken(at);
+            }
+            default ->
+                throw at.get("kind")
+                        .wrong("must be one of holes, part, own, stock, as-found, proof, gauge-check, reset,"
+                                + " close-out, taken");
         };
     }
 

@@ -13,11 +13,13 @@ import bucina.core.log.Operation;
 import bucina.core.log.PartMark;
 import bucina.core.log.Work;
 import bucina.core.plan.Id;
+import bucina.store.Chain;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** Log entries and marks as JSON trees and back. */
@@ -37,13 +39,10 @@ public final class LogJson {
                 .put("tool", w.setup().tool());
         w.setup().setting().ifPresent(s -> node.put("setting", Mm.of(s)));
         w.setup().hole().ifPresent(h -> node.put("hole", Mm.of(h)));
-        node.set(
-                "readings",
-                array(
-                        w.readings(),
-                        r -> NODES.objectNode()
-                                .put("diameter", Mm.of(r.diameter()))
-                                .put("height", Mm.of(r.height()))));
+        if (!w.setup().die().isEmpty()) {
+            node.put("die", w.setup().die());
+        }
+        node.set("readings", array(w.readings(), LogJson::reading));
         node.set(
                 "rejects",
                 array(
@@ -54,7 +53,18 @@ public final class LogJson {
                                 .put("what", r.what().code())
                                 .put("note", r.note())));
         node.put("explanation", w.explanation()).put("note", w.note());
-        return node.set("photographs", PlanJson.texts(w.photos()));
+        node.set("photographs", PlanJson.texts(w.photos()));
+        w.removal().ifPresent(r -> {
+            ObjectNode out = node.putObject("removed").put("why", r.why());
+            r.hole().ifPresent(h -> out.put("hole", Mm.of(h)));
+        });
+        return node;
+    }
+
+    static ObjectNode reading(Work.Reading r) {
+        ObjectNode node =
+                NODES.objectNode().put("diameter", Mm.of(r.diameter())).put("height", Mm.of(r.height()));
+        return r.hole().isEmpty() ? node : node.put("hole", r.hole());
     }
 
     static ArrayNode holes(List<Work.LoggedHole> holes) {
@@ -75,6 +85,8 @@ public final class LogJson {
                 "tool",
                 "setting",
                 "hole",
+                "die",
+                "removed",
                 "readings",
                 "rejects",
                 "explanation",
@@ -83,7 +95,8 @@ public final class LogJson {
         Work.Setup setup = new Work.Setup(
                 at.text("tool", ""),
                 at.maybe("setting").map(At::length),
-                at.maybe("hole").map(At::length));
+                at.maybe("hole").map(At::length),
+                at.text("die", ""));
         List<Work.LoggedHole> holes = at.some("holes", LogJson::logged);
         return at.make(() -> new Work(
                 new Id.Group(at.whole("group")),
@@ -100,7 +113,13 @@ public final class LogJson {
                 at.some("rejects", LogJson::reject),
                 at.text("explanation", ""),
                 at.text("note", ""),
-                at.some("photographs", At::text)));
+                at.some("photographs", At::text),
+                at.maybe("removed").map(LogJson::removal)));
+    }
+
+    private static Work.Removal removal(At at) {
+        at.only("hole", "why");
+        return at.make(() -> new Work.Removal(at.maybe("hole").map(At::length), at.text("why")));
     }
 
     /** What was done. */
@@ -125,9 +144,9 @@ public final class LogJson {
         return at.make(() -> new Work.LoggedHole(new Id.Hole(at.whole("id")), at.text("label")));
     }
 
-    private static Work.Reading reading(At at) {
-        at.only("diameter", "height");
-        return at.make(() -> new Work.Reading(at.length("diameter"), at.length("height")));
+    static Work.Reading reading(At at) {
+        at.only("hole", "diameter", "height");
+        return at.make(() -> new Work.Reading(at.text("hole", ""), at.length("diameter"), at.length("height")));
     }
 
     private static Work.Reject reject(At at) {
@@ -148,8 +167,33 @@ public final class LogJson {
         return node.put("reason", e.reason());
     }
 
+    /** One entry with what binds it. */
+    static ObjectNode entry(LogEntry e, Map<Integer, Chain.Link> chain) {
+        ObjectNode node = entry(e);
+        Chain.Link link = chain.get(e.id());
+        if (link != null) {
+            node.set("follows", PlanJson.texts(link.follows()));
+            node.put("first", link.first()).put("hash", link.hash());
+        }
+        return node;
+    }
+
+    /** What binds an entry; empty where it does not say. */
+    static Optional<Map.Entry<Integer, Chain.Link>> link(At at) {
+        return at.maybe("hash")
+                .map(h -> Map.entry(
+                        at.small("id"), new Chain.Link(at.some("follows", LogJson::hash), at.small("first"), hash(h))));
+    }
+
+    private static String hash(At at) {
+        if (!at.text().matches("[0-9a-f]{64}")) {
+            throw at.wrong("must be a SHA-256, 64 digits 0-9 and a-f");
+        }
+        return at.text();
+    }
+
     static LogEntry entry(At at) {
-        at.only("id", "entered", "corrects", "work", "reason");
+        at.only("id", "entered", "corrects", "work", "reason", "follows", "first", "hash");
         Optional<Integer> corrects = at.maybe("corrects").map(c -> at.small("corrects"));
         return at.make(() -> new LogEntry(
                 at.small("id"),

@@ -13,7 +13,7 @@ final class OldFile {
 
     private OldFile() {}
 
-    /** Takes away what versions 8 to 10 brought. */
+    /** Takes away what versions 8 to 11 brought. */
     static void toVersion7(Statement s) throws SQLException {
         for (String sql : List.of(
                 "ALTER TABLE part ADD COLUMN fitted INTEGER NOT NULL DEFAULT 0",
@@ -26,6 +26,16 @@ final class OldFile {
                 "DROP TABLE own_job",
                 "DROP TABLE own_order",
                 "DROP TABLE bay",
+                "DROP TABLE departure",
+                "DROP TABLE gaging",
+                "DROP TABLE run_through",
+                "DROP TABLE pin",
+                "ALTER TABLE log_entry DROP COLUMN follows",
+                "ALTER TABLE log_entry DROP COLUMN first",
+                "ALTER TABLE log_entry DROP COLUMN hash",
+                "ALTER TABLE state DROP COLUMN entries",
+                "ALTER TABLE state DROP COLUMN heads",
+                "ALTER TABLE state DROP COLUMN late",
                 "PRAGMA user_version = 7")) {
             s.execute(sql);
         }

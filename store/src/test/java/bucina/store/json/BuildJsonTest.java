@@ -57,7 +57,7 @@ class BuildJsonTest {
     @Test
     void written_bit_by_bit_it_is_the_same() throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        BuildJson.write(demo.build(), demo.log(), demo.photos(), out);
+        BuildJson.write(demo.build(), demo.log(), demo.chain(), demo.photos(), out);
         assertThat(out.toString(StandardCharsets.UTF_8)).isEqualTo(Json.pretty(BuildJson.write(demo)) + "\n");
     }
 
@@ -75,7 +75,7 @@ class BuildJsonTest {
                     return Photo.of("image/png", content);
                 })
                 .iterator();
-        BuildJson.write(demo.build(), demo.log(), photos, out);
+        BuildJson.write(demo.build(), demo.log(), demo.chain(), photos, out);
         assertThat(out.size()).isGreaterThan(8 * bytes);
     }
 
@@ -239,7 +239,7 @@ class BuildJsonTest {
             delimiter = '|',
             quoteCharacter = '`',
             value = {
-                "/version|10|versions 1 to 9",
+                "/version|11|versions 1 to 10",
                 "/unit|\"in\"|/unit",
                 "/parts/0/fittingOrder|\"x\"|/parts/0/fittingOrder: must be a whole number",
                 "/assemblies/0/faces/1/layers/2/thickness|\"thin\"|/assemblies/0/faces/1/layers/2/thickness: must "

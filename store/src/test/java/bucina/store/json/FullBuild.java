@@ -19,8 +19,10 @@ import bucina.core.plan.Bay;
 import bucina.core.plan.Build;
 import bucina.core.plan.Come;
 import bucina.core.plan.Compound;
+import bucina.core.plan.Departure;
 import bucina.core.plan.FitReading;
 import bucina.core.plan.Flange;
+import bucina.core.plan.Gaging;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hand;
 import bucina.core.plan.Hold;
@@ -34,6 +36,7 @@ import bucina.core.plan.OwnOrder;
 import bucina.core.plan.Part;
 import bucina.core.plan.Particulars;
 import bucina.core.plan.Row;
+import bucina.core.plan.RunThrough;
 import bucina.core.plan.SheetHoles;
 import bucina.core.plan.Standing;
 import bucina.core.plan.Tool;
@@ -110,7 +113,51 @@ public final class FullBuild {
         Workshop ordered = ordered(shop.with(job(papered, free + 4)), free + 5)
                 .with(bay(papered, free + 7))
                 .lacking(new Id.Tool(free + 8), Tool.Kind.C_FRAME);
-        return lived(papered.withWorkshop(ordered, free + 9)).checked();
+        Part part = papered.parts().getFirst();
+        Build proved = papered.withWorkshop(proving(ordered, part, free + 7, free + 9), free + 13);
+        Departure thin = new Departure(
+                new Id.Departure(free + 13),
+                "Nose rib 1, US-1",
+                "a thin washer for a regular one",
+                "the bolt ran out of thread",
+                LocalDate.of(2026, 11, 24),
+                "the kit's maker by letter",
+                List.of(part.id()));
+        return lived(proved.withPapers(proved.papers().with(thin), free + 14)).checked();
+    }
+
+    private static Workshop proving(Workshop shop, Part part, long bay, long free) {
+        return shop.with(new Gaging(
+                        new Id.Gaging(free),
+                        "Horn to skin",
+                        Gaging.Kind.CLEARANCE,
+                        Gaging.Unit.LENGTH,
+                        Optional.empty(),
+                        Optional.of(Length.in(.125).nanometres()),
+                        Optional.empty(),
+                        Optional.of(new Id.Bay(bay)),
+                        "full travel both ways"))
+                .with(new Gaging(
+                        new Id.Gaging(free + 1),
+                        "Twist at the tip",
+                        Gaging.Kind.WASHOUT,
+                        Gaging.Unit.DEGREES,
+                        Optional.of(1.5),
+                        Optional.of(1.25),
+                        Optional.of(1.75),
+                        Optional.empty(),
+                        ""))
+                .with(new RunThrough(
+                        new Id.Run(free + 2),
+                        "Trim wire",
+                        RunThrough.Kind.CONDUIT,
+                        Length.in(.25),
+                        Hand.LEFT,
+                        Optional.of(new Id.Bay(bay)),
+                        List.of(new RunThrough.Station(part.id(), Length.in(.5), Optional.of(Length.in(.375)), true)),
+                        "at the tip rib",
+                        true,
+                        "over the pitot line"));
     }
 
     private static Batch primer(Id.Batch id, Instant at, Id.Layer layer) {
@@ -129,7 +176,9 @@ public final class FullBuild {
                 "Nose bay",
                 List.of(build.parts().getLast().id()),
                 Set.of(build.parts().getFirst().id()),
-                "the line runs through it");
+                "the line runs through it",
+                List.of("the bolts, striped"),
+                List.of("drillings"));
     }
 
     private static Workshop ordered(Workshop shop, long free) {
