@@ -1,22 +1,19 @@
 package bucina.core.guard;
 
+import bucina.core.log.CloseOut;
+import bucina.core.log.Labour;
+import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
-import bucina.core.part.Owing;
 import bucina.core.part.PartStates;
-import bucina.core.part.PartTask;
 import bucina.core.plan.Bay;
-import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.HoleReading;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -103,35 +100,42 @@ public final class Bays {
                 : permanent.stream().anyMatch(set);
     }
 
-    /** What is still to be done in a bay, one line for each group, part and job. */
+    /** What is still to be done in a bay before it is signed, in words: see {@link BayPoints}. */
     public List<String> points(Bay bay) {
-        Set<Id.Part> inside = inside(bay, parts);
-        Map<String, Integer> counts = new LinkedHashMap<>();
-        for (Build.FaceRef ref : derivation.build().faces()) {
-            for (HoleReading hole : derivation.face(ref.face().id()).readings()) {
-                if (holds(bay, inside, hole)) {
-                    lacks(hole).ifPresent(w -> counts.merge(hole.group().code() + ": {} " + w, 1, Integer::sum));
-                }
-            }
-        }
-        List<String> points = new ArrayList<>();
-        counts.forEach((words, n) -> points.add(words.replace("{}", String.valueOf(n))));
-        derivation.build().parts().stream()
-                .filter(p -> inside.contains(p.id()))
-                .forEach(p -> parts.owed(p.id()).stream()
-                        .map(Owing::task)
-                        .forEach(t -> points.add(p.name() + ": " + PartTask.words(t))));
-        derivation.build().workshop().jobs().stream()
-                .filter(j -> j.parts().stream().anyMatch(inside::contains) && !log.logged(j.id()))
-                .forEach(j -> points.add(j.name()));
-        return points;
+        return new BayPoints(derivation, log, parts)
+                .of(bay).stream().map(BayPoints.Point::text).toList();
     }
 
-    private Optional<String> lacks(HoleReading hole) {
-        if (log.state(hole.hole(), hole.layers()).set()) {
-            return Owed.openAfterSet(hole, log).stream().findFirst().map(o -> "not " + o.code());
+    /** The close-out of a bay that holds: signed, and no closing part was taken off since. */
+    public Optional<LogEntry> signed(Bay bay) {
+        LogEntry signed = null;
+        for (LogEntry entry : log.entries()) {
+            Labour.What what =
+                    log.inForce(entry) ? entry.labour().map(Labour::what).orElse(null) : null;
+            if (what instanceof CloseOut c && c.bay().equals(bay.id())) {
+                signed = entry;
+            } else if (what instanceof Labour.OnPart p
+                    && p.task().equals("off")
+                    && bay.closers().contains(p.part())) {
+                signed = null;
+            }
         }
-        return Optional.of(log.temporary(hole.hole().id(), hole.layers()) ? "held by a temporary bolt" : "not set");
+        return Optional.ofNullable(signed);
+    }
+
+    /** Why a bay may not be shut: it is not signed, or a point came up since; empty if it may. */
+    private Optional<String> unsigned(Bay bay) {
+        List<String> points = points(bay);
+        Set<String> left = signed(bay).flatMap(LogEntry::labour).map(Labour::what).stream()
+                .flatMap(w -> ((CloseOut) w).open().stream())
+                .map(CloseOut.Left::point)
+                .collect(Collectors.toSet());
+        List<String> open = points.stream().filter(p -> !left.contains(p)).toList();
+        if (!open.isEmpty()) {
+            return Optional.of("inside is open: " + open.stream().limit(3).collect(Collectors.joining("; "))
+                    + (open.size() > 3 ? "; " + (open.size() - 3) + " more" : ""));
+        }
+        return signed(bay).isPresent() ? Optional.empty() : Optional.of("its close-out is not signed");
     }
 
     /**
@@ -141,13 +145,11 @@ public final class Bays {
      */
     public Optional<String> shutting(Set<Id.Hole> setting) {
         for (Bay bay : derivation.build().workshop().bays()) {
-            List<Part> open = open(bay);
-            if (!open.isEmpty() && open.stream().allMatch(p -> shut(p.id(), setting))) {
-                List<String> points = points(bay);
-                if (!points.isEmpty()) {
-                    return Optional.of(open.getLast().name() + " closes " + bay.name() + ", and inside is open: "
-                            + points.stream().limit(3).collect(Collectors.joining("; "))
-                            + (points.size() > 3 ? "; " + (points.size() - 3) + " more" : ""));
+            List<Part> shutting = open(bay);
+            if (!shutting.isEmpty() && shutting.stream().allMatch(p -> shut(p.id(), setting))) {
+                Optional<String> open = unsigned(bay);
+                if (open.isPresent()) {
+                    return Optional.of(shutting.getLast().name() + " closes " + bay.name() + ", and " + open.get());
                 }
             }
         }
@@ -160,9 +162,9 @@ public final class Bays {
             boolean by = bay.closers().stream()
                     .flatMap(p -> through(p).stream())
                     .anyMatch(h -> set.contains(h.hole().id()));
-            List<String> points = by && open(bay).isEmpty() ? points(bay) : List.of();
-            if (!points.isEmpty()) {
-                return Optional.of(bay.name() + " is shut, and inside is open: " + points.getFirst());
+            Optional<String> left = by && open(bay).isEmpty() ? unsigned(bay) : Optional.empty();
+            if (left.isPresent()) {
+                return Optional.of(bay.name() + " is shut, and " + left.get());
             }
         }
         return Optional.empty();

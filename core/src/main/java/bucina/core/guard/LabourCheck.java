@@ -10,11 +10,15 @@ import bucina.core.log.Reset;
 import bucina.core.log.Taken;
 import bucina.core.log.Work;
 import bucina.core.measure.InputException;
+import bucina.core.part.PartStates;
+import bucina.core.plan.Bay;
 import bucina.core.plan.Build;
 import bucina.core.plan.Group;
 import bucina.core.plan.Id;
+import bucina.core.stack.Derivation;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -26,6 +30,7 @@ final class LabourCheck {
     private static final Labour.Found NOTHING =
             new Labour.Found("", List.of(new Id.Part(Long.MAX_VALUE)), List.of(), List.of(), 0);
 
+    private final Derivation derivation;
     private final Build build;
     private final Logbook log;
     private final Optional<LogEntry> instead;
@@ -33,8 +38,9 @@ final class LabourCheck {
     /**
      * @param instead the entry it stands in place of
      */
-    LabourCheck(Build build, Logbook log, Optional<LogEntry> instead) {
-        this.build = build;
+    LabourCheck(Derivation derivation, Logbook log, Optional<LogEntry> instead) {
+        this.derivation = derivation;
+        this.build = derivation.build();
         this.log = log;
         this.instead = instead;
     }
@@ -100,9 +106,29 @@ final class LabourCheck {
         }
     }
 
+    /** A bay is signed with every open point that has no reason done; what the signing itself counts is counted. */
     private void bay(CloseOut closed) {
-        if (build.workshop().bays().stream().noneMatch(b -> b.id().equals(closed.bay()))) {
-            throw new InputException("bay " + closed.name() + " is not in this build");
+        Bay bay = build.workshop().bays().stream()
+                .filter(b -> b.id().equals(closed.bay()))
+                .findFirst()
+                .orElseThrow(() -> new InputException("bay " + closed.name() + " is not in this build"));
+        BayPoints points = new BayPoints(derivation, log, PartStates.of(derivation, log));
+        Set<String> left = closed.open().stream().map(CloseOut.Left::point).collect(Collectors.toSet());
+        Map<String, Integer> due = points.loose(bay);
+        Set<String> counted = closed.counted().stream()
+                .filter(c -> c.out() >= due.getOrDefault(c.what(), 0))
+                .map(CloseOut.Counted::what)
+                .collect(Collectors.toSet());
+        List<String> open = points.of(bay).stream()
+                .filter(p -> !(p.kind() == BayPoints.Kind.LOOSE && counted.contains(p.where())))
+                .map(BayPoints.Point::text)
+                .filter(t -> !left.contains(t))
+                .toList();
+        if (!open.isEmpty()) {
+            throw new InputException(bay.name() + " is not signed with points open and no reason: "
+                    + open.stream().limit(3).collect(Collectors.joining("; "))
+                    + (open.size() > 3 ? "; " + (open.size() - 3) + " more" : "")
+                    + ". Do them, or give a reason for each, such as \"pulled from outside after closing\"");
         }
     }
 

@@ -75,9 +75,8 @@ public final class LogCheck {
         draft.deed().ifPresent(d -> past(d, now));
         draft.deed()
                 .filter(Labour.class::isInstance)
-                .ifPresent(l -> new LabourCheck(
-                                derivation.build(), log, draft.corrects().flatMap(log::entry))
-                        .accept((Labour) l));
+                .ifPresent(
+                        l -> new LabourCheck(derivation, log, draft.corrects().flatMap(log::entry)).accept((Labour) l));
         draft.deed().filter(Labour.class::isInstance).ifPresent(l -> new TorqueCheck(derivation).accept((Labour) l));
         draft.work().ifPresent(work -> {
             Owner ref = owner(work);
@@ -171,7 +170,7 @@ public final class LogCheck {
                 .collect(Collectors.toSet());
         Id.Face face = at.face().id();
         List<HoleReading> coming = work.holes().stream()
-                .filter(h -> !in.contains(h.id()))
+                .filter(h -> !in.contains(h.id()) && work.removal().isEmpty())
                 .flatMap(h -> derivation.face(face).of(h.id()).stream())
                 .toList();
         new Guards(derivation, face, log, holds != null ? holds : new Holds(derivation, log))
@@ -229,14 +228,37 @@ public final class LogCheck {
             if (!seen.add(hole.id())) {
                 throw new InputException("hole " + hole.label() + " is named twice");
             }
-            log.installedBy(hole.id())
-                    .filter(e -> corrects.isEmpty() || e.id() != corrects.get())
-                    .ifPresent(e -> {
-                        if (log.state(holeOf(group, hole.id()), List.of()) != HoleState.REJECTED) {
-                            throw new InputException("hole " + hole.label() + " is logged as set in entry " + e.id()
-                                    + ": correct that entry instead");
-                        }
-                    });
+            if (work.removal().isPresent()) {
+                drilledOut(work, hole, corrects);
+            } else {
+                open(group, hole, corrects);
+            }
+        }
+    }
+
+    private void open(Group group, Work.LoggedHole hole, Optional<Integer> corrects) {
+        log.installedBy(hole.id())
+                .filter(e -> corrects.isEmpty() || e.id() != corrects.get())
+                .ifPresent(e -> {
+                    if (log.state(holeOf(group, hole.id()), List.of()) != HoleState.REJECTED) {
+                        throw new InputException("hole " + hole.label() + " is logged as set in entry " + e.id()
+                                + ": correct that entry instead");
+                    }
+                });
+    }
+
+    /** Only what is in is drilled out, and a second time at the same hole asks for a reason. */
+    private void drilledOut(Work work, Work.LoggedHole hole, Optional<Integer> corrects) {
+        if (log.installedBy(hole.id()).isEmpty()) {
+            throw new InputException("hole " + hole.label() + " has no fastener in that could be drilled out");
+        }
+        boolean before = log.entries().stream()
+                .filter(e -> log.inForce(e) && corrects.filter(c -> c == e.id()).isEmpty())
+                .flatMap(e -> e.work().stream())
+                .anyMatch(w -> w.removal().isPresent() && w.holes().stream().anyMatch(h -> h.id().equals(hole.id())));
+        if (before && work.explanation().isBlank()) {
+            throw new InputException("hole " + hole.label() + " is drilled out a second time: it grows each time."
+                    + " Ask the kit's maker, and give the answer with its source as the reason");
         }
     }
 

@@ -17,15 +17,26 @@ import org.pcollections.PStack;
  * @param holes     the entries in force that cover a hole, the last one on top
  * @param typed     how many of a group without geometry are in and sound
  * @param found     how often a part is said to be found finished
+ * @param proved    numbers of the entries in force that prove a hole's head, the last on top
  */
 record Entered(
         PSet<Integer> corrected,
         PMap<Id.Hole, PStack<LogEntry>> holes,
         PMap<Id.Group, Integer> typed,
-        PMap<Id.Part, Integer> found) {
+        PMap<Id.Part, Integer> found,
+        PMap<Id.Hole, PStack<Integer>> proved) {
 
-    static final Entered NONE =
-            new Entered(HashTreePSet.empty(), HashTreePMap.empty(), HashTreePMap.empty(), HashTreePMap.empty());
+    static final Entered NONE = new Entered(
+            HashTreePSet.empty(),
+            HashTreePMap.empty(),
+            HashTreePMap.empty(),
+            HashTreePMap.empty(),
+            HashTreePMap.empty());
+
+    /** The number of the last entry that proves a hole's head. */
+    Optional<Integer> provedBy(Id.Hole hole) {
+        return Optional.ofNullable(proved.get(hole)).map(s -> s.get(0));
+    }
 
     /** The entry that counts for a hole. */
     Optional<LogEntry> by(Id.Hole hole) {
@@ -49,7 +60,7 @@ record Entered(
             next = next.plus(
                     hole.id(), next.getOrDefault(hole.id(), ConsPStack.empty()).plus(entry));
         }
-        return new Entered(corrected, next, typed, found).counted(entry, 1);
+        return new Entered(corrected, next, typed, found, proved).counted(entry, 1);
     }
 
     /** Without an entry, which another corrects. */
@@ -60,7 +71,7 @@ record Entered(
                     next.getOrDefault(hole.id(), ConsPStack.empty()).minus(entry);
             next = left.isEmpty() ? next.minus(hole.id()) : next.plus(hole.id(), left);
         }
-        return new Entered(corrected.plus(entry.id()), next, typed, found).counted(entry, -1);
+        return new Entered(corrected.plus(entry.id()), next, typed, found, proved).counted(entry, -1);
     }
 
     private Entered counted(LogEntry entry, int sign) {
@@ -78,7 +89,23 @@ record Entered(
                 parts = more(parts, part, sign);
             }
         }
-        return new Entered(corrected, holes, counts, parts);
+        return new Entered(corrected, holes, counts, parts, proofs(entry, sign > 0));
+    }
+
+    /** A head that was measured and left is proved. */
+    private PMap<Id.Hole, PStack<Integer>> proofs(LogEntry entry, boolean added) {
+        PMap<Id.Hole, PStack<Integer>> next = proved;
+        if (entry.labour().map(Labour::what).orElse(null) instanceof Proof proof) {
+            for (Proof.Head head : proof.heads()) {
+                if (head.hole().isPresent() && head.decided() == Verdict.LEAVE) {
+                    Id.Hole hole = head.hole().get().id();
+                    PStack<Integer> was = next.getOrDefault(hole, ConsPStack.empty());
+                    PStack<Integer> is = added ? was.plus(entry.id()) : was.minus(Integer.valueOf(entry.id()));
+                    next = is.isEmpty() ? next.minus(hole) : next.plus(hole, is);
+                }
+            }
+        }
+        return next;
     }
 
     private static <K> PMap<K, Integer> more(PMap<K, Integer> counts, K key, int by) {

@@ -300,18 +300,21 @@ public final class Logbook {
         return behind == null ? HoleState.PLANNED : behind;
     }
 
-    private static HoleState logged(LogEntry entry, Id.Hole hole) {
+    private HoleState logged(LogEntry entry, Id.Hole hole) {
         Optional<Work> set = entry.work();
+        boolean proved = entered.provedBy(hole).filter(n -> n > entry.id()).isPresent();
         if (set.isEmpty()) {
-            return HoleState.SET;
+            return proved ? HoleState.PROVED : HoleState.SET;
         }
         Work work = set.get();
-        for (Work.LoggedHole logged : work.holes()) {
+        for (int i = 0; i < work.holes().size(); i++) {
+            Work.LoggedHole logged = work.holes().get(i);
             if (logged.id().equals(hole)) {
                 boolean open = work.rejects().stream()
                         .anyMatch(r ->
                                 r.hole().equals(logged.label()) && !r.what().filled());
-                return open ? HoleState.REJECTED : work.readings().isEmpty() ? HoleState.SET : HoleState.PROVED;
+                boolean read = proved || work.reading(i).isPresent();
+                return open ? HoleState.REJECTED : read ? HoleState.PROVED : HoleState.SET;
             }
         }
         throw new IllegalStateException("hole " + hole.n() + " is indexed under an entry that does not name it");

@@ -36,7 +36,17 @@ public final class Judge {
     public enum Head {
         UNIVERSAL,
         FLUSH,
-        BLIND
+        BLIND;
+
+        /** True if a defect can be seen at such a head. */
+        public boolean shows(Seen.What what) {
+            return switch (what) {
+                case CRACK, FOLD, OFFSET, DISH -> this != BLIND;
+                case PROUD, BELOW -> this != UNIVERSAL;
+                case ROCKS, MANDREL -> this == BLIND;
+                case HEAD_GAP, SHEET_GAP, CUT -> true;
+            };
+        }
     }
 
     /** What it was set with. */
@@ -83,14 +93,7 @@ public final class Judge {
         }
 
         private static void check(Head head, Seen s) {
-            boolean fits =
-                    switch (s.what()) {
-                        case CRACK, FOLD, OFFSET, DISH -> head != Head.BLIND;
-                        case PROUD, BELOW -> head != Head.UNIVERSAL;
-                        case ROCKS, MANDREL -> head == Head.BLIND;
-                        case HEAD_GAP, SHEET_GAP, CUT -> true;
-                    };
-            if (!fits) {
+            if (!head.shows(s.what())) {
                 String other =
                         switch (s.what()) {
                             case PROUD, BELOW -> "a universal head stands on the sheet: say it of a flush one";

@@ -38,6 +38,11 @@ import picocli.CommandLine.Spec;
             SlipCommand.class,
             PartCommand.class,
             PartsCommand.class,
+            ProveCommand.class,
+            SuspectsCommand.class,
+            RecallCommand.class,
+            CloseoutCommand.class,
+            DeparturesCommand.class,
             DemoCommand.class
         },
         description = "Plans and logs rivet work on sheet-metal aircraft kits. Without a verb it opens the window.",

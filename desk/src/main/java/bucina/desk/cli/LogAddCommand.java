@@ -18,7 +18,6 @@ import bucina.core.log.Used;
 import bucina.core.log.Work;
 import bucina.core.measure.Length;
 import bucina.core.part.PartStates;
-import bucina.core.plan.Build;
 import bucina.core.plan.Group;
 import bucina.core.plan.Row;
 import bucina.desk.session.PhotoFiles;
@@ -257,14 +256,7 @@ final class LogAddCommand implements Callable<Integer> {
     }
 
     private static Group group(OnBuild.Opened opened, String group) {
-        return opened.build()
-                .group(group)
-                .orElseThrow(() -> Common.wrong("there is no group \"" + group + "\"; this build has "
-                        + opened.build().faces().stream()
-                                .flatMap((Build.FaceRef f) -> f.face().groups().stream())
-                                .map(Group::code)
-                                .collect(Collectors.joining(", "))))
-                .group();
+        return OnBuild.group(opened, group).group();
     }
 
     private LogEntry.Draft draft(OnBuild.Opened opened, List<Photo> pictures) {

@@ -2,6 +2,7 @@ package bucina.desk.cli;
 
 import bucina.core.log.Logbook;
 import bucina.core.plan.Build;
+import bucina.core.plan.Group;
 import bucina.core.stack.Derivation;
 import bucina.store.file.BuildFile;
 import java.nio.file.Path;
@@ -42,6 +43,17 @@ abstract class OnBuild {
                 .orElseThrow(() -> Common.wrong("there is no face \"" + name + "\"; this build has "
                         + opened.build().faces().stream()
                                 .map(f -> f.face().name())
+                                .collect(Collectors.joining(", "))));
+    }
+
+    /** The group with this code. */
+    static Build.GroupRef group(Opened opened, String code) {
+        return opened.build()
+                .group(code)
+                .orElseThrow(() -> Common.wrong("there is no group \"" + code + "\"; this build has "
+                        + opened.build().faces().stream()
+                                .flatMap((Build.FaceRef f) -> f.face().groups().stream())
+                                .map(Group::code)
                                 .collect(Collectors.joining(", "))));
     }
 
