@@ -37,8 +37,9 @@ import java.util.function.Function;
  * @param group  the group
  * @param lines  one for each fastener set, in setting order
  * @param failed how many heads failed, those since replaced too
+ * @param gone   fasteners that were drilled out since, as they were: their readings still tell of their set-up
  */
-public record Proving(Group group, List<Line> lines, int failed) {
+public record Proving(Group group, List<Line> lines, int failed, List<Line> gone) {
 
     /**
      * One fastener.
@@ -102,6 +103,7 @@ public record Proving(Group group, List<Line> lines, int failed) {
 
     public Proving {
         lines = List.copyOf(lines);
+        gone = List.copyOf(gone);
     }
 
     /** Fasteners to be measured that were not, in setting order. */
@@ -122,7 +124,7 @@ public record Proving(Group group, List<Line> lines, int failed) {
     /** Of one group of a face; one whose fasteners have no head formed on them has nothing to prove. */
     public static Proving of(Derivation derivation, Logbook log, Id.Face face, Group group) {
         if (!group.fastener().rivet()) {
-            return new Proving(group, List.of(), 0);
+            return new Proving(group, List.of(), 0, List.of());
         }
         return new Finding(derivation, log, derivation.face(face), group).found();
     }
@@ -138,6 +140,9 @@ public record Proving(Group group, List<Line> lines, int failed) {
         /** How many of a group without geometry were in before an entry. */
         private final Map<Integer, Integer> before = new HashMap<>();
 
+        private final List<LogEntry> works = new ArrayList<>();
+        private final List<Line> gone = new ArrayList<>();
+
         Finding(Derivation derivation, Logbook log, FaceReading face, Group group) {
             this.log = log;
             this.face = face;
@@ -147,7 +152,6 @@ public record Proving(Group group, List<Line> lines, int failed) {
         }
 
         Proving found() {
-            List<LogEntry> works = new ArrayList<>();
             List<LogEntry> proofs = new ArrayList<>();
             for (LogEntry entry : log.entries()) {
                 if (log.inForce(entry)) {
@@ -161,16 +165,20 @@ public record Proving(Group group, List<Line> lines, int failed) {
             works.sort(
                     Comparator.comparing((LogEntry e) -> e.deed().orElseThrow().done())
                             .thenComparing(LogEntry::id));
-            List<Line> lines = group.typed().isPresent() ? typed(works) : lines(works);
+            List<Line> lines = group.typed().isPresent() ? typed() : lines();
             works.forEach(this::readings);
             proofs.forEach(this::proof);
             int failed = (int) measured.values().stream()
                     .filter(all -> all.stream().anyMatch(m -> m.judged().said().verdict() != Verdict.LEAVE))
                     .count();
-            return new Proving(group, sampled(lines.stream().map(this::with).toList(), failed), failed);
+            return new Proving(
+                    group,
+                    sampled(lines.stream().map(l -> with(l, Integer.MAX_VALUE)).toList(), failed),
+                    failed,
+                    gone.stream().map(this::gone).toList());
         }
 
-        private List<Line> lines(List<LogEntry> works) {
+        private List<Line> lines() {
             Map<Id.Hole, Line> lines = new LinkedHashMap<>();
             for (LogEntry entry : works) {
                 Work work = entry.work().orElseThrow();
@@ -184,16 +192,19 @@ public record Proving(Group group, List<Line> lines, int failed) {
                                             r.row().name(),
                                             entry,
                                             r.solution().fastener().shank()),
-                                    (was, is) -> new Line(
-                                            was.number,
-                                            was.hole,
-                                            was.row,
-                                            entry,
-                                            is.who,
-                                            was.day,
-                                            false,
-                                            is.shank,
-                                            List.of())));
+                                    (was, is) -> {
+                                        gone.add(was);
+                                        return new Line(
+                                                was.number,
+                                                was.hole,
+                                                was.row,
+                                                entry,
+                                                is.who,
+                                                was.day,
+                                                false,
+                                                is.shank,
+                                                List.of());
+                                    }));
                 }
             }
             return List.copyOf(lines.values());
@@ -204,7 +215,7 @@ public record Proving(Group group, List<Line> lines, int failed) {
             return new Line(number, hole, row, entry, work.who(), work.done().toLocalDate(), false, shank, List.of());
         }
 
-        private List<Line> typed(List<LogEntry> works) {
+        private List<Line> typed() {
             List<Line> lines = new ArrayList<>();
             for (LogEntry entry : works) {
                 before.put(entry.id(), lines.size());
@@ -258,8 +269,20 @@ public record Proving(Group group, List<Line> lines, int failed) {
             return hole.map(h -> "h" + h.id().n()).orElse("n" + number);
         }
 
-        /** With each time it was measured since it is in. */
-        private Line with(Line line) {
+        /** One that was drilled out, with each time it was measured until then. */
+        private Line gone(Line line) {
+            int until = works.stream()
+                    .filter(e -> e.id() > line.entry.id()
+                            && Logbook.covered(e)
+                                    .contains(line.hole.orElseThrow().id()))
+                    .mapToInt(LogEntry::id)
+                    .min()
+                    .orElse(Integer.MAX_VALUE);
+            return with(line, until);
+        }
+
+        /** With each time it was measured since it is in, up to an entry. */
+        private Line with(Line line, int until) {
             return new Line(
                     line.number,
                     line.hole,
@@ -270,7 +293,7 @@ public record Proving(Group group, List<Line> lines, int failed) {
                     false,
                     line.shank,
                     measured.getOrDefault(key(line.hole, line.hole.isPresent() ? 0 : line.number), List.of()).stream()
-                            .filter(m -> m.entry() >= line.entry.id())
+                            .filter(m -> m.entry() >= line.entry.id() && m.entry() < until)
                             .sorted(Comparator.comparing(Measured::entry))
                             .toList());
         }

@@ -91,6 +91,7 @@ public record Suspects(List<Run> runs, List<GaugeDoubt> gauges) {
      * @param good   true if that passed; false also where none was taken
      * @param margin how far it lies inside its nearest limit, in D; empty without figures
      * @param anew   true if the set-up was made anew between the fastener before and this one
+     * @param in     true if it is still in; one drilled out only tells of its set-up
      */
     public record Set(
             Group group,
@@ -100,11 +101,12 @@ public record Suspects(List<Run> runs, List<GaugeDoubt> gauges) {
             Optional<Proof.Head> head,
             boolean good,
             Optional<Margin> margin,
-            boolean anew) {
+            boolean anew,
+            boolean in) {
 
         /** The same, the set-up made anew before it. */
         private Set reset() {
-            return new Set(group, label, at, entry, head, good, margin, true);
+            return new Set(group, label, at, entry, head, good, margin, true, in);
         }
 
         boolean read() {
@@ -190,11 +192,13 @@ public record Suspects(List<Run> runs, List<GaugeDoubt> gauges) {
         Map<Set, SetUp> by = new IdentityHashMap<>();
         for (Build.FaceRef ref : derivation.build().faces()) {
             for (Group group : ref.face().groups()) {
-                for (Proving.Line line :
-                        Proving.of(derivation, log, ref.face().id(), group).lines()) {
-                    Set set = set(group, line, derivation.build().rules());
-                    all.add(set);
-                    by.put(set, SetUp.of(line.entry().work().orElseThrow()));
+                Proving proving = Proving.of(derivation, log, ref.face().id(), group);
+                for (boolean in : new boolean[] {true, false}) {
+                    for (Proving.Line line : in ? proving.lines() : proving.gone()) {
+                        Set set = set(group, line, derivation.build().rules(), in);
+                        all.add(set);
+                        by.put(set, SetUp.of(line.entry().work().orElseThrow()));
+                    }
                 }
             }
         }
@@ -277,7 +281,7 @@ public record Suspects(List<Run> runs, List<GaugeDoubt> gauges) {
             if (anew && set.read() && set.good()) {
                 break;
             }
-            if (!set.read()) {
+            if (!set.read() && set.in()) {
                 doubtful.add(set);
             }
         }
@@ -340,7 +344,7 @@ public record Suspects(List<Run> runs, List<GaugeDoubt> gauges) {
     }
 
     /** A fastener with the first reading taken of it. */
-    private static Set set(Group group, Proving.Line line, RuleSet rules) {
+    private static Set set(Group group, Proving.Line line, RuleSet rules, boolean in) {
         Work work = line.entry().work().orElseThrow();
         Optional<Proving.Measured> first = line.measured().stream().findFirst();
         return new Set(
@@ -351,7 +355,8 @@ public record Suspects(List<Run> runs, List<GaugeDoubt> gauges) {
                 first.map(Proving.Measured::head),
                 first.filter(m -> m.judged().said().verdict() == Verdict.LEAVE).isPresent(),
                 first.flatMap(m -> margin(line.shank(), m.head(), rules)),
-                false);
+                false,
+                in);
     }
 
     private static Optional<Margin> margin(Length d, Proof.Head head, RuleSet rules) {

@@ -70,6 +70,8 @@ public enum RuleCode {
     NO_LENGTH_DOES,
     /** {@code nosepiece-changes}. */
     NOSEPIECE_CHANGES,
+    /** {@code not-on-hand}. */
+    NOT_ON_HAND,
     /** {@code opening-near-edge}. */
     OPENING_NEAR_EDGE,
     /** {@code opening-near-rivet}. */

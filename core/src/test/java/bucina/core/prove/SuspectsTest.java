@@ -73,6 +73,16 @@ class SuspectsTest {
     }
 
     @Test
+    void what_was_drilled_out_still_tells_of_its_set_up_and_is_in_doubt_no_more() {
+        Histories history = new Histories();
+        history.set("A", squeezer(.104), List.of(reading(.15, .04).of("R1.2")), range(1, 4));
+        history.replace("A", 2, reading(.19, .06));
+        assertThat(doubtful(history)).containsExactly("R1.1", "R1.3", "R1.4");
+        history.replace("A", 3, reading(.19, .06));
+        assertThat(doubtful(history)).containsExactly("R1.1", "R1.4");
+    }
+
+    @Test
     void a_gauge_that_fails_its_check_makes_its_readings_since_the_last_good_one_suspect() {
         Histories history = new Histories();
         history.set("A", squeezer(.104), List.of(), range(1, 9));

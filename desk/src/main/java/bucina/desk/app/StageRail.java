@@ -35,6 +35,7 @@ final class StageRail extends ShownBox {
     private final Label toDrill = Ui.kept(" ", "stage-left");
     private final Label toDress = Ui.kept(" ", "stage-left");
     private final Label toSet = Ui.kept("", "stage-left");
+    private final Label toProve = Ui.kept(" ", "stage-left");
 
     StageRail(Desk desk) {
         this.desk = desk;
@@ -59,6 +60,12 @@ final class StageRail extends ShownBox {
             toDress.setText(now.map(p -> p.toDress() == 0 ? "all dressed" : p.toDress() + " to dress")
                     .orElse(" "));
         });
+        ties.on(
+                desk.over().proofProperty(),
+                (was, now) -> toProve.setText(now.map(p -> p.groups().isEmpty()
+                                ? "none set"
+                                : p.toProve() == 0 ? "all proved" : p.toProve() + " to prove")
+                        .orElse(" ")));
         ties.on(desk.stageProperty(), this::fill);
         ties.on(desk.selectionProperty(), (was, now) -> {
             if (!was.face().equals(now.face())) {
@@ -104,6 +111,7 @@ final class StageRail extends ShownBox {
                                 case DRILL -> toDrill;
                                 case DRESS -> toDress;
                                 case SET -> toSet;
+                                case PROVE -> toProve;
                             }));
         }
     }

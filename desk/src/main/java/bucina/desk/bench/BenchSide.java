@@ -48,6 +48,7 @@ public final class BenchSide extends ShownPane {
         panels.put(Stage.DRILL, new DrillPanel(desk, apart));
         panels.put(Stage.DRESS, new DressPanel(desk, apart));
         panels.put(Stage.SET, log);
+        panels.put(Stage.PROVE, new ProvePanel(desk, timer));
         getStyleClass().add("bench-side");
         lay();
         List.of(
@@ -59,6 +60,7 @@ public final class BenchSide extends ShownPane {
                         desk.correctingProperty(),
                         desk.changingProperty(),
                         desk.layerProperty(),
+                        desk.over().proofProperty(),
                         desk.look().trimProperty())
                 .forEach(p -> ties.on(p, this::fill));
     }

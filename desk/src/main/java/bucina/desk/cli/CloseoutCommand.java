@@ -50,7 +50,9 @@ final class CloseoutCommand extends OnBuild implements Callable<Integer> {
     @Option(names = "--left", description = "POINT=REASON for a point left open; may be given more than once.")
     private List<String> left = List.of();
 
-    @Option(names = "--count", description = "THING=N for what is counted out, as mandrels=48; may be given more than once.")
+    @Option(
+            names = "--count",
+            description = "THING=N for what is counted out, as mandrels=48; may be given more than once.")
     private List<String> counts = List.of();
 
     @Override
@@ -70,11 +72,8 @@ final class CloseoutCommand extends OnBuild implements Callable<Integer> {
         try (BuildFile file = common().told(BuildFile.open(file()))) {
             Opened opened = derived(file);
             LocalDateTime now = LocalDateTime.now(common().top().clock());
-            LogEntry entry = file.append(
-                    draft(opened),
-                    List.of(),
-                    common().top().clock(),
-                    others -> {
+            LogEntry entry =
+                    file.append(draft(opened), List.of(), common().top().clock(), others -> {
                         Opened is = others.map(this::derived).orElse(opened);
                         new LogCheck(is.derivation(), is.log()).accept(draft(is), now);
                     });
@@ -85,8 +84,7 @@ final class CloseoutCommand extends OnBuild implements Callable<Integer> {
 
     private LogEntry.Draft draft(Opened opened) {
         Bay of = bay(opened);
-        Map<String, Integer> due =
-                new BayPoints(opened.derivation(), opened.log(), states(opened)).loose(of);
+        Map<String, Integer> due = new BayPoints(opened.derivation(), opened.log(), states(opened)).loose(of);
         List<CloseOut.Left> open = left.stream()
                 .map(l -> pair(l, "--left", "B-1: 2 not set=reached from below"))
                 .map(p -> new CloseOut.Left(p[0].strip(), p[1].strip()))
@@ -131,7 +129,9 @@ final class CloseoutCommand extends OnBuild implements Callable<Integer> {
                 .filter(b -> b.name().equalsIgnoreCase(bay.strip()))
                 .findFirst()
                 .orElseThrow(() -> Common.wrong("there is no bay \"" + bay + "\"; this build has "
-                        + (bays.isEmpty() ? "none" : bays.stream().map(Bay::name).collect(Collectors.joining(", ")))));
+                        + (bays.isEmpty()
+                                ? "none"
+                                : bays.stream().map(Bay::name).collect(Collectors.joining(", ")))));
     }
 
     private void answer(Opened opened, Optional<Integer> id) {
@@ -148,15 +148,15 @@ final class CloseoutCommand extends OnBuild implements Callable<Integer> {
         ArrayNode closers = node.putArray("closed_by");
         of.closers().forEach(c -> closers.add(opened.build().part(c).name()));
         Optional<LogEntry> signed = bays.signed(of);
-        node.set("signed", signed.<JsonNode>map(CloseoutCommand::signature)
-                .orElse(NullNode.instance));
+        node.set("signed", signed.<JsonNode>map(CloseoutCommand::signature).orElse(NullNode.instance));
         List<String> lines = new ArrayList<>();
         lines.add(of.name() + ", closed by "
                 + of.closers().stream().map(c -> opened.build().part(c).name()).collect(Collectors.joining(", ")));
         points.forEach(p -> lines.add("%-12s %s".formatted(p.kind().word(), p.text())));
         lines.add(points.isEmpty() ? "Nothing is open." : points.size() + " points open.");
         lines.add(signed.map(e -> "Signed in entry " + e.id() + " by "
-                        + e.deed().orElseThrow().who() + ", " + e.deed().orElseThrow().done())
+                        + e.deed().orElseThrow().who() + ", "
+                        + e.deed().orElseThrow().done())
                 .orElse("Not signed: the closing part's fasteners are held."));
         common().answer(node, lines);
     }

@@ -36,8 +36,8 @@ final class ProveCommand extends OnBuild implements Callable<Integer> {
         } else {
             for (Build.FaceRef ref : opened.build().faces()) {
                 for (Group each : ref.face().groups()) {
-                    Proving proving =
-                            Proving.of(opened.derivation(), opened.log(), ref.face().id(), each);
+                    Proving proving = Proving.of(
+                            opened.derivation(), opened.log(), ref.face().id(), each);
                     if (!proving.lines().isEmpty()) {
                         one(proving, groups, lines);
                     }

@@ -51,17 +51,15 @@ final class RecallCommand extends OnBuild implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        long asked = Stream.of(thickness, holeSize, rule, bag)
-                .filter(o -> o != null)
-                .count();
+        long asked =
+                Stream.of(thickness, holeSize, rule, bag).filter(o -> o != null).count();
         if (asked != 1) {
             throw Common.wrong("recall wants one fact: --face F --layer L --thickness T, --hole-size S with --group G, "
                     + "--rule KEY=VALUE, or --bag D --is D");
         }
         Opened opened = open();
         Build changed = changed(opened);
-        Recall recall = Recall.of(
-                opened.derivation(), opened.derivation().after(changed), opened.log(), bag());
+        Recall recall = Recall.of(opened.derivation(), opened.derivation().after(changed), opened.log(), bag());
         ObjectNode node = Common.object().put("asked", recall.asked());
         ArrayNode list = node.putArray("lines");
         List<String> lines = new ArrayList<>();
@@ -75,8 +73,7 @@ final class RecallCommand extends OnBuild implements Callable<Integer> {
                             l.remedy().in(common().unit()),
                             l.found() ? " (as found)" : ""));
         }
-        common()
-                .answer(
+        common().answer(
                         node,
                         lines.isEmpty()
                                 ? List.of("All " + recall.asked() + " fasteners that are in would still pass.")
@@ -97,7 +94,8 @@ final class RecallCommand extends OnBuild implements Callable<Integer> {
     private Build changed(Opened opened) {
         if (thickness != null) {
             if (face == null || layer == null) {
-                throw Common.wrong("--thickness wants --face and --layer, as --face \"Upper skin\" --layer \"Main rib 3\"");
+                throw Common.wrong(
+                        "--thickness wants --face and --layer, as --face \"Upper skin\" --layer \"Main rib 3\"");
             }
             return Facts.gauge(
                     opened.build(),

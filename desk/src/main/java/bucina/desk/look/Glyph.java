@@ -34,6 +34,12 @@ public final class Glyph {
         SKIPPED("jumped over"),
         /** It is done before a part goes on that covers it, bars the tool or shuts a bay: a lid over it. */
         BEFORE("do it before a part goes on"),
+        /** Its head is to be measured: the jaws of a caliper either side. */
+        MEASURE("head to measure"),
+        /** Its head was measured and is not left: struck through. */
+        FAILED("head not left"),
+        /** The same set-up failed since it was set: a broken ring. */
+        DOUBT("in doubt since a head failed"),
         /** The hole deviates from its group. */
         DEVIATION("differs from its group");
 
@@ -159,6 +165,9 @@ public final class Glyph {
             case QUERY -> query(g, p, r, x, y);
             case SKIPPED -> skipped(g, p, r, x, y);
             case BEFORE -> lid(g, p, r, x, y);
+            case MEASURE -> jaws(g, p, r, x, y);
+            case FAILED -> struck(g, p, r, x, y);
+            case DOUBT -> broken(g, p, r, x, y);
             case DEVIATION -> deviation(g, p, r, x, y);
         }
     }
@@ -170,6 +179,30 @@ public final class Glyph {
                 new double[] {x - r * 1.3, x - r * 1.3, x + r * 1.3, x + r * 1.3},
                 new double[] {y - r * 0.95, y - r * 1.5, y - r * 1.5, y - r * 0.95},
                 4);
+    }
+
+    private static void jaws(GraphicsContext g, Palette p, double r, double x, double y) {
+        g.setStroke(p.attention());
+        g.setLineWidth(Math.max(1.4, r * 0.24));
+        g.strokePolyline(
+                new double[] {x - r * 1.3, x - r * 1.3, x + r * 1.3, x + r * 1.3},
+                new double[] {y + r * 0.4, y - r * 1.5, y - r * 1.5, y + r * 0.4},
+                4);
+    }
+
+    private static void struck(GraphicsContext g, Palette p, double r, double x, double y) {
+        g.setLineWidth(Math.max(3, r * 0.62));
+        line(g, x - r * 1.25, y + r * 1.25, x + r * 1.25, y - r * 1.25, p.film());
+        g.setLineWidth(Math.max(1.6, r * 0.32));
+        line(g, x - r * 1.25, y + r * 1.25, x + r * 1.25, y - r * 1.25, p.stop());
+    }
+
+    private static void broken(GraphicsContext g, Palette p, double r, double x, double y) {
+        g.setStroke(p.attention());
+        g.setLineWidth(Math.max(1.3, r * 0.22));
+        for (int i = 0; i < 4; i++) {
+            g.strokeArc(x - r * 1.4, y - r * 1.4, r * 2.8, r * 2.8, 15 + 90.0 * i, 60, ArcType.OPEN);
+        }
     }
 
     private static void deviation(GraphicsContext g, Palette p, double r, double x, double y) {

@@ -59,7 +59,10 @@ public final class Sprites {
         double r = Math.min(size / 2.0, MOST_MARK);
         double out = (size / 2.0 - r) * 0.7;
         boolean below = mark == Glyph.Mark.DEVIATION;
-        boolean around = mark == Glyph.Mark.HOLD;
+        boolean around = mark == Glyph.Mark.HOLD
+                || mark == Glyph.Mark.MEASURE
+                || mark == Glyph.Mark.FAILED
+                || mark == Glyph.Mark.DOUBT;
         Glyph.mark(
                 canvas.getGraphicsContext2D(),
                 mark,

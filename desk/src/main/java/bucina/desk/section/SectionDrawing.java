@@ -26,8 +26,16 @@ final class SectionDrawing {
      * @param hatches one number for each sheet; sheets of one material have the same
      * @param set     how far the rivet is set, 0 as it goes in
      * @param height  of the shop head; empty if there is no solid rivet
+     * @param across  of the shop head as it was measured; empty where the metal tells it
      */
-    record Style(Palette palette, double text, Unit unit, List<Integer> hatches, double set, Optional<Length> height) {}
+    record Style(
+            Palette palette,
+            double text,
+            Unit unit,
+            List<Integer> hatches,
+            double set,
+            Optional<Length> height,
+            Optional<Length> across) {}
 
     private final Palette palette;
     private final double text;
@@ -158,19 +166,24 @@ final class SectionDrawing {
     private void rivet() {
         Length height = style.height.orElseThrow();
         Color fill = palette.layout().interpolate(palette.film(), 0.72);
-        fillParts(height, fill);
+        List<SectionShape.At> shank = shape.shankAndShopHead(height, across(height));
+        fillParts(shank, fill);
         g.setStroke(palette.layout());
         g.setLineWidth(1.6);
         g.setLineCap(StrokeLineCap.ROUND);
         for (int side = -1; side <= 1; side += 2) {
             open(shape.manufacturedHead(), side);
-            open(shape.shankAndShopHead(height), side);
+            open(shank, side);
         }
         brackets(height);
     }
 
-    private void fillParts(Length height, Color fill) {
-        for (List<SectionShape.At> part : List.of(shape.manufacturedHead(), shape.shankAndShopHead(height))) {
+    private Length across(Length height) {
+        return style.across.orElseGet(() -> shape.shopHead(height));
+    }
+
+    private void fillParts(List<SectionShape.At> shank, Color fill) {
+        for (List<SectionShape.At> part : List.of(shape.manufacturedHead(), shank)) {
             for (int side = -1; side <= 1; side += 2) {
                 outline(part, side);
                 g.setFill(fill);
@@ -265,7 +278,7 @@ final class SectionDrawing {
     /** Both schools' limits: widths under the head, heights beside it. */
     private void brackets(Length height) {
         ShopHeadLimits limits = s.choice().orElseThrow().limits();
-        Length across = shape.shopHead(height);
+        Length across = across(height);
         boolean process = limits.governing() == ShopSchool.PROCESS;
         double far = shape.farFace();
         double below = Math.min(h - 40, y(far + height.nanometres()) + 8);

@@ -151,12 +151,17 @@ public final class SectionShape {
      * straight shank, at 0.5 D it is set.
      */
     public List<At> shankAndShopHead(Length height) {
+        return shankAndShopHead(height, shopHead(height));
+    }
+
+    /** The same with a shop head as it was measured. */
+    public List<At> shankAndShopHead(Length height, Length across) {
         RivetSize size = solution.choice().orElseThrow().size();
         double shank = size.shank().nanometres() / 2;
         double start = size.head().flush() ? size.headHeight().nanometres() : 0;
         double set = setting(height);
         double filled = shank + (holeRadius - shank) * set;
-        double head = shopHead(height).nanometres() / 2;
+        double head = across.nanometres() / 2;
         double far = farFace();
         double end = far + height.nanometres();
         return List.of(

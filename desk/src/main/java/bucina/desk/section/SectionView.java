@@ -1,5 +1,6 @@
 package bucina.desk.section;
 
+import bucina.core.log.Work;
 import bucina.core.measure.Length;
 import bucina.core.measure.LengthFormat;
 import bucina.core.measure.Unit;
@@ -26,6 +27,8 @@ public final class SectionView extends Region {
     private Unit unit = Unit.INCH;
     private double set = 1;
     private double text = 1;
+    /** The shop head as it was measured, across and high. */
+    private Optional<Work.Reading> measured = Optional.empty();
 
     /** An empty section. */
     public SectionView() {
@@ -64,6 +67,12 @@ public final class SectionView extends Region {
         draw();
     }
 
+    /** Draws the shop head as it was measured; empty for the one the metal makes. */
+    public void measured(Optional<Work.Reading> reading) {
+        measured = reading;
+        draw();
+    }
+
     /** Height of the shop head as drawn; empty if there is no rivet. */
     public Optional<Length> height() {
         return solution.filter(s -> s.choice().isPresent()).map(s -> {
@@ -90,7 +99,14 @@ public final class SectionView extends Region {
         if (w < 20 || solution.isEmpty() || solution.get().dressing().plies().isEmpty()) {
             return;
         }
-        SectionDrawing.Style style = new SectionDrawing.Style(palette, text, unit, hatches, set, height());
+        SectionDrawing.Style style = new SectionDrawing.Style(
+                palette,
+                text,
+                unit,
+                hatches,
+                set,
+                measured.map(Work.Reading::height).or(this::height),
+                measured.map(Work.Reading::diameter));
         new SectionDrawing(g, w, h, solution.get(), style).draw();
     }
 

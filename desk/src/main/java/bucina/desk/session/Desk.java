@@ -242,7 +242,8 @@ public final class Desk implements AutoCloseable {
                 look.trimProperty(),
                 look.scaleProperty(),
                 over.playingProperty(),
-                over.reachingProperty());
+                over.reachingProperty(),
+                over.proofProperty());
     }
 
     public ObjectProperty<Room> roomProperty() {

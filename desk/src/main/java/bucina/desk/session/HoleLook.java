@@ -41,6 +41,12 @@ public record HoleLook(Fill fill, Overlay overlay, boolean broken) {
         WARNING,
         SKIPPED,
         BEFORE,
+        /** Its head is to be measured. */
+        MEASURE,
+        /** Its head was measured and is not left. */
+        FAILED,
+        /** A reading of the same set-up makes it doubtful. */
+        DOUBT,
         DEVIATION
     }
 
@@ -51,6 +57,7 @@ public record HoleLook(Fill fill, Overlay overlay, boolean broken) {
      * @param played  states of a plan that is being played; empty while none is
      * @param sheet   the sheet whose own states are shown; empty for the hole as a whole
      * @param before  holes to be done before a part goes on
+     * @param proof   what proof says of holes
      */
     public record Face(
             Snapshot snapshot,
@@ -59,7 +66,8 @@ public record HoleLook(Fill fill, Overlay overlay, boolean broken) {
             Set<Id.Hole> skipped,
             Map<Id.Hole, HoleState> played,
             Optional<Id.Layer> sheet,
-            Set<Id.Hole> before) {
+            Set<Id.Hole> before,
+            Map<Id.Hole, Overlay> proof) {
 
         /** Of holes as a whole. */
         public Face(
@@ -68,7 +76,7 @@ public record HoleLook(Fill fill, Overlay overlay, boolean broken) {
                 LengthClasses lengths,
                 Set<Id.Hole> skipped,
                 Map<Id.Hole, HoleState> played) {
-            this(snapshot, stage, lengths, skipped, played, Optional.empty(), Set.of());
+            this(snapshot, stage, lengths, skipped, played, Optional.empty(), Set.of(), Map.of());
         }
 
         /** What the desk shows of the face looked at. */
@@ -80,7 +88,8 @@ public record HoleLook(Fill fill, Overlay overlay, boolean broken) {
                     desk.over().skipped(),
                     desk.over().playingProperty().get().map(Playing::states).orElse(Map.of()),
                     desk.taskProperty().get().layer(),
-                    desk.over().before().keySet());
+                    desk.over().before().keySet(),
+                    desk.over().proof());
         }
 
         /** How one hole looks. */
@@ -109,6 +118,10 @@ public record HoleLook(Fill fill, Overlay overlay, boolean broken) {
         }
 
         private Overlay jumped(HoleReading hole) {
+            if (stage == Stage.PROVE) {
+                return proof.getOrDefault(
+                        hole.hole().id(), hole.hole().deviation().isPresent() ? Overlay.DEVIATION : Overlay.NONE);
+            }
             if (stage != Stage.STUDY && skipped.contains(hole.hole().id())) {
                 return Overlay.SKIPPED;
             }

@@ -35,6 +35,8 @@ public final class Over {
     private final ReadOnlyObjectWrapper<Optional<Reaching>> reaching = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Map<Id.Hole, List<String>>> before = new ReadOnlyObjectWrapper<>(Map.of());
     private final Latest befores;
+    private final ReadOnlyObjectWrapper<Optional<ProofLook>> proofs = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final Latest proving;
     /** What is to be done before is worked out once the hand rests: it takes a look at the whole build. */
     private final PauseTransition rest = new PauseTransition(Duration.millis(600));
 
@@ -48,6 +50,7 @@ public final class Over {
         counts = desk.session().latest();
         reaches = desk.session().latest();
         befores = desk.session().latest();
+        proving = desk.session().latest();
         rest.setOnFinished(e -> first());
     }
 
@@ -73,6 +76,7 @@ public final class Over {
         });
         desk.roomProperty().addListener((o, was, now) -> rest.playFromStart());
         count();
+        prove();
         rest.playFromStart();
     }
 
@@ -85,6 +89,25 @@ public final class Over {
     Map<Id.Hole, List<String>> before() {
         Stage stage = desk.stageProperty().get();
         return stage == Stage.STUDY || stage == Stage.SET ? before.get() : Map.of();
+    }
+
+    /** What proof says of the face shown; empty until it is worked out. */
+    public ReadOnlyObjectProperty<Optional<ProofLook>> proofProperty() {
+        return proofs.getReadOnlyProperty();
+    }
+
+    /** What proof says of the holes of the face shown. */
+    Map<Id.Hole, HoleLook.Overlay> proof() {
+        return proofs.get()
+                .filter(p -> p.face().equals(desk.selectionProperty().get().face()))
+                .map(ProofLook::holes)
+                .orElse(Map.of());
+    }
+
+    private void prove() {
+        Snapshot now = desk.snapshot();
+        Id.Face face = desk.selectionProperty().get().face();
+        proving.ask(() -> ProofLook.of(now, face), p -> proofs.set(Optional.of(p)), s -> {});
     }
 
     private void first() {
@@ -101,6 +124,7 @@ public final class Over {
     private void again() {
         playing.set(Optional.empty());
         count();
+        prove();
         wished.ifPresent(this::reach);
     }
 

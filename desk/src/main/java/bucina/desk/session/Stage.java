@@ -11,7 +11,9 @@ public enum Stage {
     /** What is dimpled or countersunk, and how? */
     DRESS("Dress", 4, "What is dimpled or countersunk?"),
     /** What is in, and what is set next? */
-    SET("Set", 5, "What is in, what is next?");
+    SET("Set", 5, "What is in, what is next?"),
+    /** Which heads are measured, and how do they stand? */
+    PROVE("Prove", 6, "Which heads are measured, how do they stand?");
 
     private final String word;
     private final int key;

@@ -100,6 +100,9 @@ final class HolePainter {
             case WARNING -> Glyph.Mark.WARNING;
             case SKIPPED -> Glyph.Mark.SKIPPED;
             case BEFORE -> Glyph.Mark.BEFORE;
+            case MEASURE -> Glyph.Mark.MEASURE;
+            case FAILED -> Glyph.Mark.FAILED;
+            case DOUBT -> Glyph.Mark.DOUBT;
             case DEVIATION -> Glyph.Mark.DEVIATION;
         };
     }

@@ -92,7 +92,14 @@ class HoleLookTest {
                 .plus(List.of(
                         new Mark(through.hole().id(), rib.id(), Mark.Side.BOTH, Operation.DIMPLED, Instant.EPOCH))));
         HoleLook.Face alone = new HoleLook.Face(
-                marked, Stage.DRESS, LengthClasses.of(upper), Set.of(), Map.of(), Optional.of(rib.id()), Set.of());
+                marked,
+                Stage.DRESS,
+                LengthClasses.of(upper),
+                Set.of(),
+                Map.of(),
+                Optional.of(rib.id()),
+                Set.of(),
+                Map.of());
         assertThat(alone.of(through).fill()).isEqualTo(new HoleLook.Fill.ByState(HoleState.DIMPLED));
         assertThat(marked.state(through)).isNotEqualTo(HoleState.DIMPLED);
         assertThat(alone.of(hole("Upper skin", "R1.1")).fill()).isEqualTo(new HoleLook.Fill.Absent());
