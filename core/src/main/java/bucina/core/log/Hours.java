@@ -11,6 +11,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * Minutes of the entries in force, by assembly and kind of work.
@@ -103,6 +104,12 @@ public record Hours(List<Line> lines) {
             lines.add(new Line("the whole build", rest));
         }
         return new Hours(lines);
+    }
+
+    /** Which assembly work belongs to, for many deeds of one build; empty for the whole build. */
+    public static Function<Deed, Optional<Id.Assembly>> belongs(Build build) {
+        Map<Id, Id.Assembly> owners = owners(build);
+        return deed -> assembly(deed, owners);
     }
 
     private static Map<Id, Id.Assembly> owners(Build build) {

@@ -83,7 +83,7 @@ final class CloseoutCommand extends OnBuild implements Callable<Integer> {
     }
 
     private LogEntry.Draft draft(Opened opened) {
-        Bay of = bay(opened);
+        Bay of = bay(opened, bay);
         Map<String, Integer> due = new BayPoints(opened.derivation(), opened.log(), states(opened)).loose(of);
         List<CloseOut.Left> open = left.stream()
                 .map(l -> pair(l, "--left", "B-1: 2 not set=reached from below"))
@@ -123,19 +123,20 @@ final class CloseoutCommand extends OnBuild implements Callable<Integer> {
         return PartStates.of(opened.derivation(), opened.log());
     }
 
-    private Bay bay(Opened opened) {
+    /** The bay with this name. */
+    static Bay bay(Opened opened, String name) {
         List<Bay> bays = opened.build().workshop().bays();
         return bays.stream()
-                .filter(b -> b.name().equalsIgnoreCase(bay.strip()))
+                .filter(b -> b.name().equalsIgnoreCase(name.strip()))
                 .findFirst()
-                .orElseThrow(() -> Common.wrong("there is no bay \"" + bay + "\"; this build has "
+                .orElseThrow(() -> Common.wrong("there is no bay \"" + name + "\"; this build has "
                         + (bays.isEmpty()
                                 ? "none"
                                 : bays.stream().map(Bay::name).collect(Collectors.joining(", ")))));
     }
 
     private void answer(Opened opened, Optional<Integer> id) {
-        Bay of = bay(opened);
+        Bay of = bay(opened, bay);
         Bays bays = new Bays(opened.derivation(), opened.log(), states(opened));
         List<BayPoints.Point> points = new BayPoints(opened.derivation(), opened.log(), states(opened)).of(of);
         ObjectNode node = Common.object().put("bay", of.name());

@@ -3,10 +3,17 @@ package bucina.desk.cli;
 import bucina.core.drawing.Drawing;
 import bucina.core.drawing.FaceDrawing;
 import bucina.core.drawing.Template;
+import bucina.core.drawing.XRay;
 import bucina.core.evening.Tonight;
+import bucina.core.guard.BayPoints;
+import bucina.core.guard.Bays;
 import bucina.core.hold.Holds;
+import bucina.core.measure.Length;
 import bucina.core.order.OrderOfWork;
+import bucina.core.part.PartStates;
+import bucina.core.plan.Bay;
 import bucina.core.plan.Build;
+import bucina.core.plan.Id;
 import bucina.core.plan.KeptSum;
 import bucina.core.plan.Row;
 import bucina.core.stack.FaceReading;
@@ -14,11 +21,15 @@ import bucina.core.sums.Bench;
 import bucina.core.sums.SumForm;
 import bucina.desk.session.FlatOut;
 import bucina.desk.session.Printing;
+import bucina.store.drawing.CloseOutPdf;
 import bucina.store.drawing.DxfWriter;
 import bucina.store.drawing.EveningPdf;
+import bucina.store.drawing.EvidenceCsv;
+import bucina.store.drawing.EvidencePdf;
 import bucina.store.drawing.HeldOpenPdf;
 import bucina.store.drawing.HoleCsv;
 import bucina.store.drawing.Paper;
+import bucina.store.drawing.Progress;
 import bucina.store.drawing.SvgWriter;
 import bucina.store.drawing.TemplatePdf;
 import bucina.store.file.BuildFile;
@@ -29,6 +40,7 @@ import bucina.store.json.Json;
 import bucina.store.json.PlanJson;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -50,7 +62,8 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
     @Option(
             names = "--what",
             description = "build (everything as json, a face's sheets and holes as svg or dxf), holes, template, "
-                    + "held-open, flat, evening or rules. "
+                    + "held-open, flat, evening, rules, evidence, "
+                    + "closeout or x-ray. "
                     + "Left out: build for json, svg and dxf, holes for csv, template for pdf.")
     private @Nullable String what;
 
@@ -72,6 +85,21 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
     @Option(names = "--paper", defaultValue = "a4", description = "With pdf: a4 or letter.")
     private String paper;
 
+    @Option(names = "--assembly", description = "With evidence: only what belongs to it.")
+    private @Nullable String assembly;
+
+    @Option(names = "--bay", description = "With closeout: name of the bay.")
+    private @Nullable String bay;
+
+    @Option(names = "--at", description = "With x-ray: the middle of the spot, X,Y. Left out: the whole face.")
+    private @Nullable String at;
+
+    @Option(names = "--size", description = "With x-ray: how wide and high the spot is; left out: 6 in.")
+    private @Nullable String size;
+
+    @Option(names = "--drill", description = "With x-ray: what is to be drilled there; left out: 1/8 in.")
+    private @Nullable String drill;
+
     @Option(names = "--out", required = true, description = "The file to write.")
     private Path out;
 
@@ -85,13 +113,17 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
         String chosen = chosen();
         if (to.equals("json") && chosen.equals("build")) {
             build();
+        } else if (chosen.equals("evidence")) {
+            evidence();
         } else {
             byte[] content = content(chosen);
             write(stream -> stream.write(content));
         }
         String from = chosen.equals("flat")
                 ? flat().title() + " to "
-                : opened == null || "evening".equals(what) || to.equals("csv") && face == null
+                : opened == null
+                                || List.of("evening", "evidence", "closeout").contains(chosen)
+                                || to.equals("csv") && face == null
                         ? ""
                         : ref().face().name() + " to ";
         common().answer(Common.object().put("out", out.toString()), List.of("Wrote " + from + out));
@@ -128,8 +160,68 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
                         Paper.of(paper),
                         Printing.FONTS);
             case "pdf evening" -> evening();
+            case "pdf closeout" -> closeOut();
+            case "pdf x-ray" ->
+                TemplatePdf.write(xRay(), Paper.of(paper), opened().build().name(), Printing.FONTS);
+            case "svg x-ray", "dxf x-ray" -> drawn(xRay().marked());
             default -> throw unknown(chosen);
         };
+    }
+
+    private void evidence() {
+        if (!to.equals("pdf") && !to.equals("csv")) {
+            throw unknown("evidence");
+        }
+        try (BuildFile file = common().told(BuildFile.openToRead(file()))) {
+            Opened is = derived(file);
+            opened = is;
+            Optional<Id.Assembly> of = Optional.ofNullable(assembly).map(name -> JobsOf.assembly(is, name));
+            if (to.equals("csv")) {
+                write(out -> out.write(bytes(EvidenceCsv.write(is.build(), is.log(), of, file.chain()))));
+                return;
+            }
+            EvidencePdf.Source source = new EvidencePdf.Source(
+                    is.derivation(),
+                    is.log(),
+                    of,
+                    file.chain(),
+                    file.state().chain().heads(),
+                    file.state().chain().late(),
+                    file::photo,
+                    common().unit(),
+                    LocalDateTime.now(common().top().clock()));
+            write(out -> EvidencePdf.write(source, Paper.of(paper), Printing.FONTS, out, Progress.NONE));
+        }
+    }
+
+    private byte[] closeOut() {
+        if (bay == null) {
+            throw Common.wrong("closeout wants --bay, as --bay \"Nose bay\"");
+        }
+        Bay of = CloseoutCommand.bay(opened(), bay);
+        PartStates states = PartStates.of(opened().derivation(), opened().log());
+        BayPoints points = new BayPoints(opened().derivation(), opened().log(), states);
+        return CloseOutPdf.write(
+                new CloseOutPdf.Source(
+                        opened().build(),
+                        of,
+                        points.of(of),
+                        points.loose(of),
+                        new Bays(opened().derivation(), opened().log(), states).signed(of),
+                        common().unit()),
+                Paper.of(paper),
+                Printing.FONTS);
+    }
+
+    private Template xRay() {
+        return XRay.of(
+                ref(),
+                reading(),
+                opened().build().rules(),
+                opened().log(),
+                drill == null ? Length.in(.125) : common().lengths().parsePositive(drill, "--drill"),
+                Optional.ofNullable(at).map(a -> common().points(a, "--at").getFirst()),
+                size == null ? Length.in(6) : common().lengths().parsePositive(size, "--size"));
     }
 
     private byte[] evening() {
@@ -162,7 +254,8 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
         }
         return Common.wrong("--what " + chosen + " is not something this version writes as " + to
                 + ": there are json build and rules, csv holes, svg and dxf "
-                + "build, holes, template and flat, pdf template, held-open, flat and evening");
+                + "build, holes, template, flat and x-ray, csv evidence, pdf template, held-open, flat, evening, evidence, closeout"
+                + " and x-ray");
     }
 
     private Opened opened() {

@@ -27,7 +27,8 @@ record JobsOf(Jobs jobs, Optional<Id.Assembly> assembly) {
         return new JobsOf(jobs, Optional.ofNullable(name).map(n -> assembly(opened, n)));
     }
 
-    private static Id.Assembly assembly(OnBuild.Opened opened, String name) {
+    /** The assembly with this name. */
+    static Id.Assembly assembly(OnBuild.Opened opened, String name) {
         return opened.build().assemblies().stream()
                 .filter(a -> a.name().equalsIgnoreCase(name.strip()))
                 .findFirst()

@@ -50,8 +50,8 @@ class ProveTest extends OnWindow {
                 .proofProperty()
                 .get()
                 .filter(p -> p.face().equals(desk.selectionProperty().get().face()))
-                .orElseGet(() -> new ProofLook(
-                        desk.selectionProperty().get().face(), java.util.Map.of(), java.util.Map.of()));
+                .orElseGet(() ->
+                        new ProofLook(desk.selectionProperty().get().face(), java.util.Map.of(), java.util.Map.of()));
     }
 
     private static void go(FxRobot robot) {
@@ -80,8 +80,7 @@ class ProveTest extends OnWindow {
         assertThat(text(robot, "#prove-verdict")).isEqualTo("Leave it");
         go(robot);
         until(() -> session.snapshot().state(hole("R1.4")) == HoleState.PROVED);
-        assertThat(last().reading())
-                .contains(new Work.Reading(Length.in(.190), Length.in(.062)));
+        assertThat(last().reading()).contains(new Work.Reading(Length.in(.190), Length.in(.062)));
         until(() -> desk.cursor().orElseThrow().label().equals("R1.5"));
         until(robot, "MW-1: 4 of a sample of 8 measured.");
         try (BuildFile file = BuildFile.openToRead(file())) {
@@ -98,11 +97,13 @@ class ProveTest extends OnWindow {
         FxRobot robot = new FxRobot();
         prove(robot);
         write(robot, "#prove-who", "M. Oake");
-        robot.interact(() -> robot.lookup("#seen-cut").queryAs(ToggleButton.class).fire());
+        robot.interact(
+                () -> robot.lookup("#seen-cut").queryAs(ToggleButton.class).fire());
         write(robot, "#prove-head", ".190x.062");
         write(robot, "#prove-size", ".004");
         until(robot, "is over .0016 in, 2.5 % of .063 in (2024-T3 clad): ask.");
-        robot.interact(() -> robot.lookup("#decide-leave").queryAs(ToggleButton.class).fire());
+        robot.interact(
+                () -> robot.lookup("#decide-leave").queryAs(ToggleButton.class).fire());
         go(robot);
         until(robot, "give the reason");
         write(robot, "#prove-reason", "the drawing allows it");
@@ -140,8 +141,7 @@ class ProveTest extends OnWindow {
                 .isPresent());
         Work mended = session.snapshot().log().entries().getLast().work().orElseThrow();
         assertThat(mended.removal().orElseThrow())
-                .isEqualTo(new Work.Removal(
-                        Optional.of(Length.in(.133)), "its head measured .130 in × .030 in"));
+                .isEqualTo(new Work.Removal(Optional.of(Length.in(.133)), "its head measured .130 in × .030 in"));
         assertThat(hole("R1.4").hole().deviation().orElseThrow().hole()).contains(Length.in(.133));
         assertThat(hole("R1.4").solution().hole()).isEqualTo(Length.in(.133));
         until(() -> looked().holes().get(hole("R1.4").hole().id()) == null);
@@ -153,7 +153,8 @@ class ProveTest extends OnWindow {
         FxRobot robot = new FxRobot();
         prove(robot);
         write(robot, "#prove-who", "M. Oake");
-        robot.interact(() -> robot.lookup("#seen-fold").queryAs(ToggleButton.class).fire());
+        robot.interact(
+                () -> robot.lookup("#seen-fold").queryAs(ToggleButton.class).fire());
         go(robot);
         until(robot, "Drill with #31 (.120 in)");
         write(robot, "#mend-hole", ".200");

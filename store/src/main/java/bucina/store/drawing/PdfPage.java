@@ -6,10 +6,12 @@ import bucina.core.sheet.Point;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 
 /** One page drawn in millimetres from its lower left corner. */
 final class PdfPage implements AutoCloseable {
@@ -99,6 +101,19 @@ final class PdfPage implements AutoCloseable {
             wide += run.font().getStringWidth(run.text());
         }
         return wide / 1000 * mm / 0.7;
+    }
+
+    /** A picture in a frame, its upper left corner at a place, as large as it fits; an empty frame for none. */
+    PdfPage picture(Optional<PDImageXObject> image, double x, double top, double w, double h) throws IOException {
+        if (image.isEmpty()) {
+            grey(.6).width(.2).box(x, top - h, w, h, false);
+            return words(x + 3, top - h / 2, 2, "this picture cannot be drawn here");
+        }
+        double scale = Math.min(w / image.get().getWidth(), h / image.get().getHeight());
+        double wide = image.get().getWidth() * scale;
+        double high = image.get().getHeight() * scale;
+        out.drawImage(image.get(), pt(x), pt(top - high), pt(wide), pt(high));
+        return this;
     }
 
     /** Only what lies in the box is drawn until {@link #unclipped}. */
