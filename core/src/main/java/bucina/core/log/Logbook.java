@@ -7,6 +7,7 @@ import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import java.time.Instant;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -74,8 +75,7 @@ public final class Logbook {
      * @param entries   in the order of their numbers
      * @param marks     in the order they were made
      * @param partMarks in the order they were made
-     * @throws InputException if numbers are not ascending, or an entry corrects one that is not there or is
-     *     corrected already
+     * @throws InputException if numbers are not ascending, or an entry corrects one that is not there
      */
     public static Logbook of(List<LogEntry> entries, List<Mark> marks, List<PartMark> partMarks) {
         Logbook log = EMPTY;
@@ -114,8 +114,7 @@ public final class Logbook {
     /**
      * This logbook with one more entry.
      *
-     * @throws InputException if its number is not over the last, or it corrects an entry that is not there or is
-     *     corrected already
+     * @throws InputException if its number is not over the last, or it corrects an entry that is not there
      */
     public Logbook plus(LogEntry entry) {
         int last = entries.isEmpty() ? 0 : entries.getLast().id();
@@ -156,10 +155,26 @@ public final class Logbook {
         LogEntry first = entry(id)
                 .orElseThrow(() -> new InputException(
                         "entry " + entry.id() + " corrects entry " + id + ", which is not in the log"));
-        if (!inForce(first)) {
-            throw new InputException("entry " + entry.id() + " corrects entry " + id + ", which is corrected already");
+        return standing(first);
+    }
+
+    /**
+     * What stands in the place of an entry. Two benches may correct the same entry: once their logs are brought
+     * together the later correction stands in the place of the one before.
+     */
+    private LogEntry standing(LogEntry first) {
+        if (inForce(first)) {
+            return first;
         }
-        return first;
+        LogEntry stands = first;
+        Set<Integer> put = new HashSet<>(Set.of(first.id()));
+        for (LogEntry later : entries) {
+            if (later.corrects().filter(put::contains).isPresent()) {
+                stands = later;
+                put.add(later.id());
+            }
+        }
+        return stands;
     }
 
     /** This logbook with more marks. */

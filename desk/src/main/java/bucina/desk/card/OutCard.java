@@ -2,15 +2,19 @@ package bucina.desk.card;
 
 import bucina.core.drawing.FaceDrawing;
 import bucina.core.drawing.Template;
+import bucina.core.drawing.XRay;
 import bucina.core.measure.InputException;
+import bucina.core.measure.Length;
 import bucina.core.plan.Build;
 import bucina.core.plan.Row;
 import bucina.core.stack.FaceReading;
+import bucina.core.stack.HoleReading;
 import bucina.core.state.Snapshot;
 import bucina.desk.look.Fields;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
+import bucina.desk.session.EvidenceOut;
 import bucina.desk.session.Places;
 import bucina.desk.session.Printing;
 import bucina.store.drawing.DxfWriter;
@@ -20,6 +24,7 @@ import bucina.store.drawing.Paper;
 import bucina.store.drawing.Progress;
 import bucina.store.drawing.SvgWriter;
 import bucina.store.drawing.TemplatePdf;
+import bucina.store.file.OutFile;
 import java.io.File;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.InvalidPathException;
@@ -42,6 +47,9 @@ public final class OutCard extends ShownBox {
     public enum What {
         FACE("face template, true size (PDF)", "pdf"),
         STRIP("strip of the row, true size (PDF)", "pdf"),
+        EVIDENCE("evidence of the whole build (PDF)", "pdf"),
+        EVIDENCE_CSV("evidence, an entry a line (CSV)", "csv"),
+        XRAY("X-ray of the face as it is set, true size (PDF)", "pdf"),
         HELD("sheet of what stays open (PDF)", "pdf"),
         FACE_SVG("face template, true size (SVG)", "svg"),
         FACE_DXF("face template, true size (DXF)", "dxf"),
@@ -121,14 +129,28 @@ public final class OutCard extends ShownBox {
         Ui.shown(error, false);
         What w = what.getValue();
         paper.setDisable(!w.ending.equals("pdf"));
-        String stem = (w == What.STRIP
-                        ? row().map(r -> "row " + r.name()).orElse("row")
-                        : w == What.HELD ? "leave open" : desk.face().face().name())
-                .toLowerCase(Locale.ROOT)
-                .replaceAll("[^a-z0-9]+", "-");
+        String stem = stem(w).toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
         String folder = folder();
         path.setText(Path.of(folder, stem + "." + w.ending).toString());
         says.setText(words(w));
+    }
+
+    private String stem(What w) {
+        return switch (w) {
+            case STRIP -> row().map(r -> "row " + r.name()).orElse("row");
+            case HELD -> "leave open";
+            case EVIDENCE, EVIDENCE_CSV -> "evidence " + desk.snapshot().build().name();
+            case XRAY ->
+                "x-ray "
+                        + spot().map(HoleReading::label)
+                                .orElse(desk.face().face().name());
+            case FACE, FACE_SVG, FACE_DXF, DXF, SVG, CSV -> desk.face().face().name();
+        };
+    }
+
+    /** The hole whose surroundings are seen through; empty for the whole face. */
+    private Optional<HoleReading> spot() {
+        return desk.cursor();
     }
 
     /** The folder named so far; the home folder where none can be told. */
@@ -148,7 +170,10 @@ public final class OutCard extends ShownBox {
         if (w == What.STRIP && row().isEmpty()) {
             return "Pick a hole first: the strip is of its row.";
         }
-        if (w == What.FACE || w == What.STRIP) {
+        if (w == What.EVIDENCE) {
+            return "Hours, people, maps, entries, readings, pictures, papers and rules, with the newest hash of the log.";
+        }
+        if (w == What.FACE || w == What.STRIP || w == What.XRAY) {
             int[] tiles = TemplatePdf.tiles(template(w), paper.getValue());
             return "True size on " + tiles[0] + " by " + tiles[1] + " pieces of "
                     + paper.getValue().name()
@@ -159,6 +184,17 @@ public final class OutCard extends ShownBox {
 
     private Template template(What w) {
         Build.FaceRef ref = desk.ref();
+        if (w == What.XRAY) {
+            Snapshot now = desk.snapshot();
+            return XRay.of(
+                    ref,
+                    desk.face(),
+                    now.build().rules(),
+                    now.log(),
+                    Length.in(.125),
+                    spot().map(h -> h.hole().at()),
+                    Length.in(6));
+        }
         return w == What.STRIP
                 ? Template.strip(ref, row().orElseThrow(), desk.face())
                 : Template.face(ref, desk.face());
@@ -187,8 +223,22 @@ public final class OutCard extends ShownBox {
             refuse(e.getMessage());
             return;
         }
-        Callable<byte[]> content = content(w);
         says.setText("Writing.");
+        if (w == What.EVIDENCE || w == What.EVIDENCE_CSV) {
+            Path file = desk.session().path();
+            OutFile.Content evidence = w == What.EVIDENCE
+                    ? EvidenceOut.pdf(
+                            file,
+                            desk.session().snapshot(),
+                            paper.getValue(),
+                            desk.unit(),
+                            desk.session().now(),
+                            work.begin())
+                    : EvidenceOut.csv(file, desk.session().snapshot());
+            desk.session().writeOut(to, evidence, () -> written("Written to " + to + "."), this::refuse);
+            return;
+        }
+        Callable<byte[]> content = content(w);
         desk.session().writeOut(to, content, () -> written("Written to " + to + "."), this::refuse);
     }
 
@@ -203,16 +253,18 @@ public final class OutCard extends ShownBox {
         FaceReading face = desk.face();
         Build.FaceRef ref = desk.ref();
         Paper on = paper.getValue();
-        Optional<Template> template = w == What.FACE || w == What.STRIP ? Optional.of(template(w)) : Optional.empty();
+        Optional<Template> template =
+                w == What.FACE || w == What.STRIP || w == What.XRAY ? Optional.of(template(w)) : Optional.empty();
         var unit = desk.unit();
         return () -> switch (w) {
-            case FACE, STRIP ->
+            case FACE, STRIP, XRAY ->
                 TemplatePdf.write(template.orElseThrow(), on, snapshot.build().name(), Printing.FONTS, progress);
             case HELD -> HeldOpenPdf.write(ref, face, snapshot.holds(), unit, on, Printing.FONTS);
             case FACE_SVG -> SvgWriter.write(Template.face(ref, face).marked()).getBytes(StandardCharsets.UTF_8);
             case FACE_DXF -> DxfWriter.write(Template.face(ref, face).marked()).getBytes(StandardCharsets.UTF_8);
             case DXF -> DxfWriter.write(FaceDrawing.of(face)).getBytes(StandardCharsets.UTF_8);
             case SVG -> SvgWriter.write(FaceDrawing.of(face)).getBytes(StandardCharsets.UTF_8);
+            case EVIDENCE, EVIDENCE_CSV -> throw new IllegalStateException("evidence is written as it is made");
             case CSV -> HoleCsv.write(face.readings()).getBytes(StandardCharsets.UTF_8);
         };
     }

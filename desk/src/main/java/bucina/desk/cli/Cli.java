@@ -43,6 +43,7 @@ import picocli.CommandLine.Spec;
             RecallCommand.class,
             CloseoutCommand.class,
             DeparturesCommand.class,
+            MergeCommand.class,
             DemoCommand.class
         },
         description = "Plans and logs rivet work on sheet-metal aircraft kits. Without a verb it opens the window.",

@@ -17,6 +17,7 @@ import bucina.store.Photo;
 import bucina.store.file.BuildFile;
 import bucina.store.file.FileState;
 import bucina.store.file.OutFile;
+import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
@@ -296,10 +297,27 @@ public final class Session implements AutoCloseable {
      * Makes a file's content and writes it, off the interface thread; a file that is there already is left as it is.
      */
     public void writeOut(Path path, Callable<byte[]> content, Runnable then, Consumer<String> refused) {
+        writeOut(
+                path,
+                out -> {
+                    try {
+                        out.write(content.call());
+                    } catch (IOException | RuntimeException e) {
+                        throw e;
+                    } catch (Exception e) {
+                        throw new IOException(e);
+                    }
+                },
+                then,
+                refused);
+    }
+
+    /** As {@link #writeOut(Path, Callable, Runnable, Consumer)}, written as it is made. */
+    public void writeOut(Path path, OutFile.Content content, Runnable then, Consumer<String> refused) {
         aside(
                 () -> {
                     disk.sound();
-                    OutFile.write(path, content.call(), false);
+                    OutFile.write(path, content, false);
                     return path;
                 },
                 p -> then.run(),

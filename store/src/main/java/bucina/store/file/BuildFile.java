@@ -7,10 +7,12 @@ import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
 import bucina.store.Chain;
 import bucina.store.Document;
+import bucina.store.Merge;
 import bucina.store.Photo;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.security.SecureRandom;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
@@ -43,6 +45,11 @@ public final class BuildFile implements AutoCloseable {
 
     private @Nullable Build written;
 
+    /** A copy gives out ids a multiple of so many further on. */
+    private static final int APART = 20_000;
+
+    private long jump;
+
     private BuildFile(Path path, Path spelt, Opening.Opened opened, boolean readOnly, List<String> said) {
         this.path = path;
         this.spelt = spelt;
@@ -71,6 +78,23 @@ public final class BuildFile implements AutoCloseable {
     public static BuildFile create(Path path, Document document) {
         NewFile.write(path, document);
         return open(path);
+    }
+
+    /**
+     * Makes a new build file of two brought together; it is the same build as they are.
+     *
+     * @param build which build it is
+     * @throws BuildFileException if there is a file already, or it cannot be written
+     */
+    public static BuildFile create(Path path, Merge.Merged merged, String build) {
+        NewFile.write(path, merged.document(), s -> s.from(build, merged.plans()));
+        return open(path);
+    }
+
+    /** What it holds and how its plan came to be, to be brought together with another. */
+    public Merge.Side side() {
+        Document all = document();
+        return new Merge.Side(all, known.plans());
     }
 
     /**
@@ -181,7 +205,22 @@ public final class BuildFile implements AutoCloseable {
 
     private Contents contents() throws SQLException {
         PlanReader reader = new PlanReader(connection);
-        return new Contents(reader.build(), reader.log());
+        return new Contents(apart(reader.build()), reader.log());
+    }
+
+    /**
+     * In a file that was copied, ids that nobody gives out in the one it was copied from: so the two can be brought
+     * together again. What is only read keeps its own.
+     */
+    private Build apart(Build build) throws SQLException {
+        String was = FileState.read(connection).place();
+        if (readOnly || was.isEmpty() || identity.place().isEmpty() || was.equals(identity.place())) {
+            return build;
+        }
+        if (jump == 0) {
+            jump = APART * (1 + new SecureRandom().nextInt(APART));
+        }
+        return build.withNextId(build.nextId() + jump);
     }
 
     /** Reads everything, photographs too. */
@@ -319,7 +358,12 @@ public final class BuildFile implements AutoCloseable {
                         null);
             }
             PlanRows.write(connection, writing, written, build);
-            return new Done<>(build, now.planned(), known.planned());
+            String token = FileState.token();
+            // From here on its ids are its own.
+            return new Done<>(
+                    build,
+                    now.planned(token).in(identity.place()),
+                    known.planned(token).in(identity.place()));
         });
         written = build;
     }

@@ -45,6 +45,11 @@ final class Identity {
         return new Identity(path, connection, Files.readAttributes(path, BasicFileAttributes.class));
     }
 
+    /** What tells the file from every other on its disk; empty where the system does not say. */
+    String place() {
+        return String.valueOf(Objects.requireNonNullElse(key, ""));
+    }
+
     /**
      * Sees that the place still has the file.
      *

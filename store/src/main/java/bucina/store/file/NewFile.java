@@ -6,12 +6,14 @@ import bucina.store.Document;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.BasicFileAttributes;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.function.UnaryOperator;
 
 /** Makes build files: whole under their name, or not at all. */
 final class NewFile {
@@ -24,11 +26,20 @@ final class NewFile {
      * @throws BuildFileException if there is a file already, or it cannot be written
      */
     static void write(Path path, Document document) {
+        write(path, document, UnaryOperator.identity());
+    }
+
+    /**
+     * As {@link #write(Path, Document)}.
+     *
+     * @param of what state the file is in, told that of a build of its own
+     */
+    static void write(Path path, Document document, UnaryOperator<FileState> of) {
         OutFile.checkNew(path);
         Path draft = OutFile.draft(path);
         try {
             try (Connection connection = Opening.connect(draft, false, false)) {
-                fill(connection, path, document);
+                fill(connection, path, document, s -> of.apply(s).in(place(draft)));
             }
             OutFile.publish(draft, path, false);
         } catch (SQLException e) {
@@ -37,6 +48,16 @@ final class NewFile {
             throw Troubles.readOnly(path, e);
         } finally {
             discard(draft);
+        }
+    }
+
+    /** The name a file keeps when it is put under its own. */
+    private static String place(Path draft) {
+        try {
+            return String.valueOf(Objects.requireNonNullElse(
+                    Files.readAttributes(draft, BasicFileAttributes.class).fileKey(), ""));
+        } catch (IOException e) {
+            return "";
         }
     }
 
@@ -51,7 +72,8 @@ final class NewFile {
         }
     }
 
-    private static void fill(Connection connection, Path path, Document document) throws SQLException {
+    private static void fill(Connection connection, Path path, Document document, UnaryOperator<FileState> of)
+            throws SQLException {
         try (Statement s = connection.createStatement()) {
             s.execute("PRAGMA application_id = " + Opening.APPLICATION_ID);
             s.execute("BEGIN IMMEDIATE");
@@ -70,8 +92,9 @@ final class NewFile {
             rows.marks(document.log().marks());
             rows.partMarks(document.log().partMarks());
             rows.photos(document.photos());
-            writing.end(FileState.read(connection)
-                    .with(new FileState.Chained(entries.size(), Chain.heads(links.values()), 0)));
+            FileState made = FileState.read(connection)
+                    .with(new FileState.Chained(entries.size(), Chain.heads(links.values()), 0));
+            writing.end(of.apply(made));
             s.execute("COMMIT");
         }
     }

@@ -38,7 +38,9 @@ final class Version11 {
                         "ALTER TABLE log_entry ADD COLUMN hash TEXT NOT NULL DEFAULT ''",
                         "ALTER TABLE state ADD COLUMN entries INTEGER NOT NULL DEFAULT 0",
                         "ALTER TABLE state ADD COLUMN heads TEXT NOT NULL DEFAULT ''",
-                        "ALTER TABLE state ADD COLUMN late INTEGER NOT NULL DEFAULT 0"));
+                        "ALTER TABLE state ADD COLUMN late INTEGER NOT NULL DEFAULT 0",
+                        "ALTER TABLE state ADD COLUMN plans TEXT NOT NULL DEFAULT ''",
+                        "ALTER TABLE state ADD COLUMN place TEXT NOT NULL DEFAULT ''"));
         List<LogEntry> entries = new PlanReader(connection).log().entries();
         Map<Integer, Chain.Link> links = Chain.bind(entries, Map.of());
         try (Statement s = connection.createStatement()) {

@@ -119,6 +119,11 @@ public final class BuildJson {
         return node;
     }
 
+    /** The plan alone as a tree. */
+    public static ObjectNode plan(Build build) {
+        return head(build, Logbook.EMPTY, Map.of());
+    }
+
     private static ObjectNode photo(Photo photo) {
         return NODES.objectNode()
                 .put("sha256", photo.sha256())

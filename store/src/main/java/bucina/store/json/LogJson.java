@@ -203,7 +203,8 @@ public final class LogJson {
                 at.text("reason", "")));
     }
 
-    static ObjectNode partMark(PartMark m) {
+    /** A mark on a part. */
+    public static ObjectNode partMark(PartMark m) {
         ObjectNode node = NODES.objectNode()
                 .put("part", m.part().n())
                 .put("task", m.task())
@@ -226,7 +227,8 @@ public final class LogJson {
                 at.maybe("note").map(At::text).orElse("")));
     }
 
-    static ObjectNode mark(Mark m) {
+    /** A mark on a hole. */
+    public static ObjectNode mark(Mark m) {
         ObjectNode node = NODES.objectNode()
                 .put("hole", m.hole().n())
                 .put("layer", m.layer().n())

@@ -91,7 +91,8 @@ public final class PlanJson {
 
     // ---- parts and layers
 
-    static ObjectNode part(Part p) {
+    /** A part. */
+    public static ObjectNode part(Part p) {
         ObjectNode node = NODES.objectNode()
                 .put("id", p.id().n())
                 .put("name", p.name())

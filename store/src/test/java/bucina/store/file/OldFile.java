@@ -36,6 +36,8 @@ final class OldFile {
                 "ALTER TABLE state DROP COLUMN entries",
                 "ALTER TABLE state DROP COLUMN heads",
                 "ALTER TABLE state DROP COLUMN late",
+                "ALTER TABLE state DROP COLUMN plans",
+                "ALTER TABLE state DROP COLUMN place",
                 "PRAGMA user_version = 7")) {
             s.execute(sql);
         }
