@@ -170,6 +170,13 @@ public final class Chain {
         return new Link(open.follows, entry.id(), hash(Text.of(entry, open), corrected));
     }
 
+    /** What binds entries as they are written, by their numbers. */
+    public static Map<Integer, Link> links(List<Text> entries) {
+        Map<Integer, Link> links = new LinkedHashMap<>();
+        entries.forEach(e -> links.put(e.id(), e.link()));
+        return links;
+    }
+
     /** The newest hashes: those that no entry follows, sorted. */
     public static List<String> heads(Collection<Link> links) {
         Set<String> heads = new TreeSet<>();

@@ -6,6 +6,7 @@ import bucina.core.log.LogEntry;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -103,7 +104,7 @@ class ChainTest {
                                     e.follows(),
                                     e.first(),
                                     e.hash()));
-                    changed.sort(java.util.Comparator.comparing(Chain.Text::id));
+                    changed.sort(Comparator.comparing(Chain.Text::id));
                     assertThat(broken(changed, log)).as(e.id() + " as " + n).isPresent();
                 }
                 Integer other = Objects.equals(e.corrects(), n) ? null : Integer.valueOf(n);

@@ -19,6 +19,7 @@ import bucina.core.prove.Proving;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.HoleReading;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -112,6 +113,7 @@ public final class BayPoints {
                 .forEach(g -> reading(g).ifPresent(points::add));
         points.addAll(photos(bay));
         points.addAll(counted(bay));
+        points.sort(Comparator.comparing(Point::kind));
         return points;
     }
 

@@ -14,7 +14,7 @@ import java.util.Objects;
  * @param unit  of the value
  * @param held  true if it was within its limits then
  */
-public record Taken(Id.Gaging of, String name, double value, Gaging.Unit unit, boolean held) implements Labour.What {
+public record Taken(Id.Gaging of, String name, double value, Gaging.In unit, boolean held) implements Labour.What {
 
     public Taken {
         Objects.requireNonNull(of, "of");
@@ -26,7 +26,7 @@ public record Taken(Id.Gaging of, String name, double value, Gaging.Unit unit, b
 
     @Override
     public String words() {
-        return name + ": " + unit.words(value) + (held ? "" : ", out of limits");
+        return "measured " + name + (held ? ", within its limits" : ", out of its limits");
     }
 
     @Override

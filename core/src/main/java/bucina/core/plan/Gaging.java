@@ -3,6 +3,7 @@ package bucina.core.plan;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.measure.LengthFormat;
+import bucina.core.measure.Unit;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
@@ -25,7 +26,7 @@ public record Gaging(
         Id.Gaging id,
         String name,
         Kind kind,
-        Unit unit,
+        In unit,
         Optional<Double> wanted,
         Optional<Double> least,
         Optional<Double> most,
@@ -63,20 +64,15 @@ public record Gaging(
     }
 
     /** What the figures are. */
-    public enum Unit {
+    public enum In {
         LENGTH,
         DEGREES;
 
-        /** A figure in words. */
-        public String words(double value) {
+        /** A figure in words, lengths in a unit. */
+        public String words(double value, Unit lengths) {
             return this == DEGREES
                     ? String.format(Locale.ROOT, "%.2f°", value)
-                    : LengthFormat.trade(Length.nm(value), bucina.core.measure.Unit.INCH);
-        }
-
-        /** A figure in words, lengths in a unit. */
-        public String words(double value, bucina.core.measure.Unit lengths) {
-            return this == DEGREES ? words(value) : LengthFormat.trade(Length.nm(value), lengths);
+                    : LengthFormat.trade(Length.nm(value), lengths);
         }
 
         /** The word in files. */
@@ -95,8 +91,7 @@ public record Gaging(
             throw new InputException(name + " has no limit: give the least or the most it may be, such as least .125");
         }
         if (least.isPresent() && most.isPresent() && least.get() > most.get()) {
-            throw new InputException(name + ": the least is over the most, " + unit.words(least.get()) + " over "
-                    + unit.words(most.get()));
+            throw new InputException(name + ": the least is over the most: give the smaller figure first");
         }
         if (notes.length() > LONGEST) {
             throw new InputException("notes have up to " + LONGEST + " characters, were " + notes.length());
@@ -105,7 +100,7 @@ public record Gaging(
 
     /** True if a value is within its limits; on the limit passes. */
     public boolean holds(double value) {
-        double slack = unit == Unit.LENGTH ? 0.01 : 1e-9;
+        double slack = unit == In.LENGTH ? 0.01 : 1e-9;
         return least.map(l -> value >= l - slack).orElse(true)
                 && most.map(m -> value <= m + slack).orElse(true);
     }

@@ -3,6 +3,7 @@ package bucina.core.plan;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 
@@ -44,7 +45,7 @@ public record RunThrough(
 
         /** The word in files and for people. */
         public String code() {
-            return name().toLowerCase(java.util.Locale.ROOT);
+            return name().toLowerCase(Locale.ROOT);
         }
     }
 

@@ -9,6 +9,8 @@ import bucina.core.log.Reset;
 import bucina.core.log.Verdict;
 import bucina.core.log.Work;
 import bucina.core.measure.Length;
+import bucina.core.measure.LengthFormat;
+import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.core.plan.Group;
 import bucina.core.rule.RuleKey;
@@ -64,10 +66,11 @@ public record Suspects(List<Run> runs, List<GaugeDoubt> gauges) {
         }
 
         /** In words, as people say it. */
-        public String words() {
+        public String words(Unit unit) {
             String what = tool.isEmpty() ? "tool not said" : tool;
             return what + (die.isEmpty() ? "" : ", " + die)
-                    + setting.map(s -> ", " + s).orElse("") + ", " + who;
+                    + setting.map(s -> ", gap " + LengthFormat.decimal(s, unit, 3))
+                            .orElse("") + ", " + who;
         }
 
         private boolean same(SetUp other) {

@@ -4,166 +4,34 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import bucina.core.Plans;
-import bucina.core.catalogue.Catalogue;
-import bucina.core.catalogue.CatalogueReader;
 import bucina.core.evening.Tonight;
 import bucina.core.hold.Holds;
 import bucina.core.job.Job;
 import bucina.core.job.JobDone;
 import bucina.core.job.Jobs;
-import bucina.core.log.CloseOut;
 import bucina.core.log.Labour;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.log.Mark;
 import bucina.core.log.Operation;
-import bucina.core.log.Taken;
 import bucina.core.log.Tightened;
 import bucina.core.log.Work;
-import bucina.core.material.Material;
 import bucina.core.measure.InputException;
-import bucina.core.measure.Length;
-import bucina.core.measure.Unit;
 import bucina.core.order.OrderOfWork;
-import bucina.core.plan.Assembly;
 import bucina.core.plan.Bay;
 import bucina.core.plan.Build;
-import bucina.core.plan.Face;
-import bucina.core.plan.Fastener;
-import bucina.core.plan.Gaging;
-import bucina.core.plan.Hand;
-import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
-import bucina.core.plan.Layer;
 import bucina.core.plan.OwnJob;
 import bucina.core.plan.Part;
-import bucina.core.plan.Row;
-import bucina.core.plan.RunThrough;
 import bucina.core.plan.Standing;
-import bucina.core.progress.Task;
-import bucina.core.rule.RuleKey;
-import bucina.core.sheet.Outline;
-import bucina.core.sheet.Point;
 import bucina.core.stack.Derivation;
-import java.time.Instant;
-import java.time.LocalDate;
-import java.time.LocalDateTime;
-import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /** A web with a bracket bolted on inside a box, and a lid over it: riveted, or held by screws. */
-class BaysTest {
-
-    private static final LocalDateTime NOW = LocalDateTime.parse("2026-11-28T10:00");
-    private static final Instant AT = Instant.parse("2026-11-27T10:00:00Z");
-    private static final Fastener BOLT = new Fastener.Hardware("AN4-6A", Length.in(.25), Length.in(.25), false);
-    private static final Fastener SCREW =
-            new Fastener.Hardware("MS27039-0806", Length.in(.164), Length.in(.166), false);
-
-    private final Catalogue catalogue = CatalogueReader.shipped();
-    private Logbook log = Logbook.EMPTY;
-
-    private static Part part(long id, String name, int order) {
-        Part part = new Part(new Id.Part(id), name, Material.parse("2024-T3"), order, true);
-        return part.with(part.particulars().notOwing("deburr-edges"));
-    }
-
-    private static Layer layer(long id, long part, double thick) {
-        return new Layer(
-                new Id.Layer(id),
-                new Id.Part(part),
-                "L" + id,
-                Length.in(thick),
-                Outline.rectangle(Point.in(0, 0), Point.in(20, 4)));
-    }
-
-    private static Row row(long id, String name, int holes) {
-        List<Hole> list = new ArrayList<>();
-        for (int i = 0; i < holes; i++) {
-            list.add(new Hole(new Id.Hole(id + 1 + i), i + 1, Point.in(2 + 2 * i, 2), Optional.empty()));
-        }
-        return new Row(new Id.Row(id), name, holes + 1, list);
-    }
-
-    private Derivation box(Fastener lid, Bay... bays) {
-        Face inside = new Face(
-                new Id.Face(3),
-                "Web",
-                "from above",
-                "outboard",
-                "forward",
-                List.of(layer(11, 1, .125), layer(12, 5, .125)),
-                List.of(Plans.group(20, "B-1", BOLT, List.of(row(100, "R1", 2)))));
-        Face top = new Face(
-                new Id.Face(4),
-                "Top",
-                "from above",
-                "outboard",
-                "forward",
-                List.of(layer(13, 6, .032), layer(14, 1, .063)),
-                List.of(Plans.group(21, "L-1", lid, List.of(row(200, "R2", 3)))));
-        Build build = new Build(
-                "Test",
-                "Dunlin",
-                catalogue
-                        .rules()
-                        .with(RuleKey.HOLES_COME, "final", "test")
-                        .with(RuleKey.DEBURR_MARKED, "not-marked", "t"),
-                100_000,
-                List.of(part(1, "Web", 1), part(5, "Bracket", 2), part(6, "Lid", 3), part(7, "Cover", 4)),
-                List.of(new Assembly(new Id.Assembly(2), "Box", Hand.LEFT, Unit.INCH, List.of(), List.of(inside, top))),
-                Map.of());
-        for (Bay bay : bays) {
-            build = build.withWorkshop(build.workshop().with(bay), 100_000);
-        }
-        return Derivation.of(build.checked(), catalogue);
-    }
-
-    private static Bay bay(long... closers) {
-        return new Bay(
-                new Id.Bay(900),
-                "Nose bay",
-                Arrays.stream(closers).mapToObj(Id.Part::new).toList(),
-                Set.of(),
-                "");
-    }
-
-    private static Work work(long group, String code, String designation, String because, long... holes) {
-        return Plans.set(
-                Plans.group(group, code, BOLT, List.of()),
-                designation,
-                because,
-                Arrays.stream(holes)
-                        .mapToObj(h -> new Work.LoggedHole(new Id.Hole(h), (h < 200 ? "R1." : "R2.") + h % 100))
-                        .toArray(Work.LoggedHole[]::new));
-    }
-
-    private void add(Derivation derivation, Work work) {
-        LogEntry.Draft draft = LogEntry.Draft.install(work);
-        new LogCheck(derivation, log).accept(draft, NOW);
-        log = log.plus(draft.numbered(log.nextId(), AT));
-    }
-
-    private void mark(Derivation derivation, Operation operation) {
-        List<Mark> marks =
-                Task.of(operation).marks(log, derivation.face(new Id.Face(3)).readings(), true, AT.plusSeconds(60));
-        log = log.plus(new MarkCheck(derivation, log).accepted(marks, ""));
-    }
-
-    private Jobs jobs(Derivation derivation) {
-        return Jobs.of(derivation, log, new Holds(derivation, log), LocalDate.parse("2026-11-28"));
-    }
-
-    private static List<String> before(Jobs jobs, String id) {
-        return jobs.demands(jobs.place(id)).stream()
-                .map(d -> d.rule() + " " + d.job())
-                .toList();
-    }
+class BaysTest extends OnBays {
 
     @Test
     void a_bolt_is_torqued_then_striped_and_only_once_it_is_in() {
@@ -319,113 +187,6 @@ class BaysTest {
                 .withMessageContaining("Lid closes Nose bay, and its close-out is not signed");
         sign(box, List.of());
         add(box, work(21, "L-1", "MS20470AD4-4", "", 201));
-    }
-
-    private void sign(Derivation derivation, List<CloseOut.Left> left, CloseOut.Counted... counted) {
-        LogEntry.Draft draft = LogEntry.Draft.install(new Labour(
-                new CloseOut(new Id.Bay(900), "Nose bay", left, List.of(counted)),
-                "",
-                "M. Oake",
-                NOW.minusHours(1),
-                5,
-                "",
-                "",
-                List.of()));
-        new LogCheck(derivation, log).accept(draft, NOW);
-        log = log.plus(draft.numbered(log.nextId(), AT));
-    }
-
-    @Test
-    void a_bay_is_signed_with_every_open_point_done_or_given_its_reason_and_a_cover_taken_off_opens_it_again() {
-        Derivation box = box(Plans.UNIVERSAL, bay(6));
-        assertThatExceptionOfType(InputException.class)
-                .isThrownBy(() -> sign(box, List.of()))
-                .withMessageContaining("Nose bay is not signed with points open and no reason: B-1: 2 not set");
-        List<CloseOut.Left> reason = List.of(new CloseOut.Left("B-1: 2 not set", "reached from below"));
-        sign(box, reason);
-        add(box, work(21, "L-1", "MS20470AD4-4", "", 201));
-        Logbook closed = log;
-        log = log.plus(LogEntry.Draft.install(new Labour(
-                        new Labour.OnPart(new Id.Part(6), "Lid", "off"), "", "M. Oake", NOW, 5, "", "", List.of()))
-                .numbered(log.nextId(), AT));
-        Bays bays = new Bays(box, log, new Holds(box, log).parts());
-        assertThat(bays.signed(bay(6))).isEmpty();
-        assertThat(new Bays(box, closed, new Holds(box, closed).parts()).signed(bay(6)))
-                .isPresent();
-        // What comes up after signing is no point that was left.
-        log = closed.plus(
-                LogEntry.Draft.install(work(20, "B-1", "AN4-6A", "", 101)).numbered(closed.nextId(), AT));
-        assertThatExceptionOfType(InputException.class)
-                .isThrownBy(() -> sign(box, reason))
-                .withMessageContaining("B-1: 1 not torqued");
-    }
-
-    @Test
-    void mandrels_are_counted_out_as_many_as_were_pulled_inside_and_what_is_asked_for_is_there() {
-        Bay asking = new Bay(
-                new Id.Bay(900),
-                "Nose bay",
-                List.of(new Id.Part(6)),
-                Set.of(),
-                "",
-                List.of("the bolts"),
-                List.of("rags"));
-        Derivation plain = box(Plans.UNIVERSAL, asking);
-        Build build = plain.build();
-        Gaging horn = new Gaging(
-                new Id.Gaging(960),
-                "Horn to skin",
-                Gaging.Kind.CLEARANCE,
-                Gaging.Unit.LENGTH,
-                Optional.empty(),
-                Optional.of(Length.in(.125).nanometres()),
-                Optional.empty(),
-                Optional.of(asking.id()),
-                "");
-        RunThrough line = new RunThrough(
-                new Id.Run(961),
-                "Line",
-                RunThrough.Kind.TUBE,
-                Length.in(.25),
-                Hand.NONE,
-                Optional.of(asking.id()),
-                List.of(
-                        new RunThrough.Station(new Id.Part(1), Length.in(.5), Optional.of(Length.in(.3)), false),
-                        new RunThrough.Station(new Id.Part(5), Length.in(.25), Optional.empty(), true)),
-                "",
-                false,
-                "");
-        Derivation box =
-                Derivation.of(build.withWorkshop(build.workshop().with(horn).with(line), 100_000), catalogue);
-        assertThat(new Bays(box, log, new Holds(box, log).parts()).points(asking))
-                .containsExactly(
-                        "B-1: 2 not set",
-                        "Line: bushing in Web to fit",
-                        "Line: does not go through Bracket",
-                        "Horn to skin: not measured",
-                        "photograph: the bolts",
-                        "rags to count out");
-        log = log.plus(LogEntry.Draft.install(new Labour(
-                        new Taken(horn.id(), horn.name(), Length.in(.12).nanometres(), horn.unit(), false),
-                        "",
-                        "M. Oake",
-                        NOW,
-                        5,
-                        "",
-                        "",
-                        List.of()))
-                .numbered(log.nextId(), AT));
-        assertThat(new Bays(box, log, new Holds(box, log).parts()).points(asking))
-                .contains("Horn to skin: out of limits");
-        List<CloseOut.Left> left = new Bays(box, log, new Holds(box, log).parts())
-                .points(asking).stream()
-                        .filter(p -> !p.startsWith("rags"))
-                        .map(p -> new CloseOut.Left(p, "tried"))
-                        .toList();
-        assertThatExceptionOfType(InputException.class)
-                .isThrownBy(() -> sign(box, left))
-                .withMessageContaining("rags to count out");
-        sign(box, left, new CloseOut.Counted("rags", 0, 3));
     }
 
     @Test

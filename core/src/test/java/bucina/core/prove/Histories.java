@@ -2,6 +2,7 @@ package bucina.core.prove;
 
 import bucina.core.Plans;
 import bucina.core.catalogue.CatalogueReader;
+import bucina.core.log.Deed;
 import bucina.core.log.Labour;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
@@ -60,7 +61,7 @@ final class Histories {
         return new Work.Reading(Length.in(across), Length.in(high));
     }
 
-    LogEntry add(bucina.core.log.Deed deed) {
+    LogEntry add(Deed deed) {
         LogEntry entry = LogEntry.Draft.install(deed)
                 .numbered(log.nextId(), Instant.parse("2026-11-20T10:00:00Z").plusSeconds(log.nextId()));
         log = log.plus(entry);

@@ -10,6 +10,7 @@ import bucina.core.log.Work;
 import bucina.core.material.Material;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
+import bucina.core.measure.LengthParser;
 import bucina.core.measure.Unit;
 import bucina.core.prove.Judge.By;
 import bucina.core.prove.Judge.Head;
@@ -207,8 +208,7 @@ class JudgeTest {
 
     @Test
     void defects_are_read_as_they_are_written() {
-        var lengths = new bucina.core.measure.LengthParser(
-                Unit.INCH, CatalogueReader.shipped().drills());
+        var lengths = new LengthParser(Unit.INCH, CatalogueReader.shipped().drills());
         assertThat(Seen.parse("crack, head-gap:40:shank,head-gap:shank,head-gap:12.5 %,proud:.006,cut:0.1 mm", lengths))
                 .containsExactly(
                         Seen.of(Seen.What.CRACK),
@@ -217,8 +217,10 @@ class JudgeTest {
                         Seen.gap(12.5, false),
                         Seen.of(Seen.What.PROUD, Length.in(.006)),
                         Seen.of(Seen.What.CUT, Length.mm(.1)));
-        for (String bad :
-                List.of("dent", "proud", "crack:3", "head-gap:101", "head-gap:x", "proud:-.01", ",", "cut:shank"))
-            assertThatExceptionOfType(InputException.class).as(bad).isThrownBy(() -> Seen.parse(bad, lengths));
+        List<String> bad =
+                List.of("dent", "proud", "crack:3", "head-gap:101", "head-gap:x", "proud:-.01", ",", "cut:shank");
+        for (String each : bad) {
+            assertThatExceptionOfType(InputException.class).as(each).isThrownBy(() -> Seen.parse(each, lengths));
+        }
     }
 }

@@ -8,7 +8,10 @@ import bucina.desk.card.BaysCard;
 import bucina.desk.card.BinsCard;
 import bucina.desk.card.BringCard;
 import bucina.desk.card.CalloutCard;
+import bucina.desk.card.CloseOutCard;
 import bucina.desk.card.CopiesCard;
+import bucina.desk.card.DoubtCard;
+import bucina.desk.card.GagingCard;
 import bucina.desk.card.GaugeCard;
 import bucina.desk.card.HatchCard;
 import bucina.desk.card.LostCard;
@@ -17,6 +20,7 @@ import bucina.desk.card.NutPlateCard;
 import bucina.desk.card.OutCard;
 import bucina.desk.card.PanelCard;
 import bucina.desk.card.PartListsCard;
+import bucina.desk.card.PhotosCard;
 import bucina.desk.card.ReachCard;
 import bucina.desk.card.RibCard;
 import bucina.desk.card.SearchCard;
@@ -256,6 +260,22 @@ public final class Cards implements AutoCloseable {
 
     void bays() {
         show(new BaysCard(desk, this::putAway));
+    }
+
+    void closeOut() {
+        show(new CloseOutCard(desk, this::photos, this::putAway));
+    }
+
+    void gagings() {
+        show(new GagingCard(desk, this::putAway));
+    }
+
+    void doubts() {
+        show(new DoubtCard(desk, palette.get(), this::putAway));
+    }
+
+    void photos() {
+        show(new PhotosCard(desk, this::putAway));
     }
 
     void partLists() {

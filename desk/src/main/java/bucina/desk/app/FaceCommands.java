@@ -50,6 +50,25 @@ final class FaceCommands extends CommandList {
         add("typed-stack", "Typed stack: an answer without a drawing", "N", FREE, window.cards()::addTyped);
     }
 
+    /** What is proved, closed out, photographed and shown to whoever inspects it. */
+    private void proof() {
+        add(
+                "close-out",
+                "Close out a bay: what is open behind its lid, and sign it",
+                "",
+                ALWAYS,
+                window.cards()::closeOut);
+        add("gagings", "Readings with limits, and what runs through", "", ALWAYS, window.cards()::gagings);
+        add("doubts", "In doubt: drifts, and what a wrong fact makes doubtful", "", ALWAYS, window.cards()::doubts);
+        add("photos", "Photographs: bring in, pin, look at", "", ALWAYS, window.cards()::photos);
+        add(
+                "evidence",
+                "Evidence of the whole build, as PDF or table",
+                "",
+                ALWAYS,
+                () -> window.cards().writeOut(OutCard.What.EVIDENCE));
+    }
+
     /** What is asked before work is done: reach, bays, what would be if. */
     private void before() {
         add(
@@ -59,6 +78,7 @@ final class FaceCommands extends CommandList {
                 ALWAYS,
                 window.cards()::whatIf);
         add("bays", "Bays: which part closes one, and what is open inside", "Ctrl+H", ALWAYS, window.cards()::bays);
+        proof();
         add(
                 "hatches",
                 "Arms and hatches: what is within reach through openings",

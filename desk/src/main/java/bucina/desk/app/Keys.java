@@ -9,7 +9,6 @@ import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Stream;
 import javafx.scene.Node;
@@ -47,7 +46,8 @@ final class Keys {
                         new FaceCommands(desk, window).all())
                 .flatMap(List::stream)
                 .toList();
-        commands.forEach(c -> combinations.put(c, combination(c.key())));
+        // What is asked for seldom has no key: it is found by its words, and by the button that leads there.
+        commands.stream().filter(c -> !c.key().isEmpty()).forEach(c -> combinations.put(c, combination(c.key())));
     }
 
     /** Every command of the window, with its key. */
@@ -130,7 +130,8 @@ final class Keys {
         boolean typing = e.getTarget() instanceof TextInputControl
                 || ((Scene) e.getSource()).getFocusOwner() instanceof TextInputControl;
         for (Command c : commands) {
-            if (Objects.requireNonNull(combinations.get(c)).match(e) && !blocked(c, typing)) {
+            KeyCombination key = combinations.get(c);
+            if (key != null && key.match(e) && !blocked(c, typing)) {
                 commanded = true;
                 if (!held || !c.changes()) {
                     c.does().run();

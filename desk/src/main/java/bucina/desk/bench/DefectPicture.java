@@ -66,6 +66,12 @@ final class DefectPicture extends Canvas {
                 shop(g, p, -HEAD, 7, HEAD, 7);
                 stroke(g, p.stop(), 2, 3, TOP + 7, X - SHANK - 1, TOP + 7);
             }
+            case PROUD, BELOW, CUT, ROCKS, MANDREL -> beside(g, p);
+        }
+    }
+
+    private void beside(GraphicsContext g, Palette p) {
+        switch (what) {
             case PROUD -> flush(g, p, -3);
             case BELOW -> flush(g, p, 4);
             case CUT -> {
@@ -88,6 +94,7 @@ final class DefectPicture extends Canvas {
                 g.setLineWidth(2);
                 g.strokeOval(X - 5, H / 2 - 5, 10, 10);
             }
+            case CRACK, FOLD, OFFSET, DISH, HEAD_GAP, SHEET_GAP -> {}
         }
     }
 

@@ -11,7 +11,6 @@ import bucina.core.measure.LengthFormat;
 import bucina.core.plan.Group;
 import bucina.core.prove.Judge;
 import bucina.core.prove.Proving;
-import bucina.core.rule.ShopSchool;
 import bucina.core.stack.HoleReading;
 import bucina.core.state.Snapshot;
 import bucina.desk.gauge.GaugePost;
@@ -57,9 +56,7 @@ final class ProvePanel extends StagePanel {
     private final TextField minutes;
     private final CheckBox go = new CheckBox("the go gauge passes it");
     private final DefectPicker defects = new DefectPicker(this::judge);
-    private final Label verdict = Ui.wrapped("", "verdict-word");
-    private final Label why = Ui.wrapped("", "plain");
-    private final Label other = Ui.wrapped("", "soft");
+    private final VerdictView verdict = new VerdictView();
     private final Map<Verdict, ToggleButton> decisions = new EnumMap<>(Verdict.class);
     private final TextField reason = new TextField();
     private final Label error = Ui.wrapped("", "stop-text");
@@ -70,6 +67,9 @@ final class ProvePanel extends StagePanel {
     private Optional<ProveForm> current = Optional.empty();
     private ProveForm.Fields fields = new ProveForm.Fields();
     private boolean showing;
+    /** True if what is typed leaves the head. */
+    private boolean left;
+
     private boolean busy;
 
     ProvePanel(Desk desk, WorkTimer timer) {
@@ -94,7 +94,6 @@ final class ProvePanel extends StagePanel {
         reason.textProperty().addListener((o, was, now) -> fields.reason = now);
         section.setMinHeight(134);
         section.setPrefHeight(150);
-        verdict.setId("prove-verdict");
         sample.setId("prove-sample");
         write.setId("prove-write");
         write.setMaxWidth(Double.MAX_VALUE);
@@ -120,8 +119,6 @@ final class ProvePanel extends StagePanel {
                         Ui.label("Seen at it", "field-name"),
                         defects,
                         verdict,
-                        why,
-                        other,
                         Ui.label("Decided", "field-name"),
                         ways,
                         Ui.named("Reason", reason),
@@ -299,15 +296,8 @@ final class ProvePanel extends StagePanel {
         Verdict says = judged.map(j -> j.said().verdict()).orElse(Verdict.LEAVE);
         Verdict decided = fields.decided.orElse(says);
         boolean some = judged.isPresent();
-        verdict.setText(judged.map(j -> upper(j.said().verdict().words())).orElse(""));
-        verdict.getStyleClass().setAll("label", "verdict-word", tone(says));
-        Ui.shown(verdict, some);
-        why.setText(judged.map(j -> j.said().why().in(desk.unit()) + " "
-                        + upper(j.governing().word()) + " governs.")
-                .orElse(not));
-        Ui.shown(why, !why.getText().isEmpty());
-        other.setText(judged.map(this::other).orElse(""));
-        Ui.shown(other, some);
+        left = some && decided == Verdict.LEAVE;
+        verdict.show(judged, not, desk.unit());
         decisions.forEach((v, b) -> b.setSelected(some && v == decided));
         Ui.shown(reason, some && decided != says);
         write.setText(
@@ -315,25 +305,6 @@ final class ProvePanel extends StagePanel {
                         ? "Write down " + current.get().line().called() + ": " + decided.words()
                         : "Write down " + current.get().line().called());
         write.setDisable(desk.session().readOnly());
-    }
-
-    private String other(Judge.Judgement j) {
-        boolean process = j.governing() == ShopSchool.PROCESS;
-        Judge.Said said = process ? j.gauge() : j.process();
-        return upper((process ? ShopSchool.GAUGE : ShopSchool.PROCESS).word()) + ": "
-                + said.verdict().words() + ". " + said.why().in(desk.unit());
-    }
-
-    private static String tone(Verdict v) {
-        return switch (v) {
-            case LEAVE -> "done-text";
-            case AGAIN, ASK -> "attention-text";
-            case REPLACE -> "stop-text";
-        };
-    }
-
-    private static String upper(String words) {
-        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
 
     private void decide(Verdict v) {
@@ -373,17 +344,15 @@ final class ProvePanel extends StagePanel {
         }
         busy = true;
         error("");
-        boolean left = draft.deed().isPresent()
-                && fields.decided.orElse(Verdict.LEAVE) == Verdict.LEAVE
-                && verdict.getStyleClass().contains("done-text");
-        desk.session().log(draft, List.of(), e -> written(left), this::refused);
+        boolean next = left;
+        desk.session().log(draft, List.of(), e -> written(next), this::refused);
     }
 
-    private void written(boolean left) {
+    private void written(boolean on) {
         busy = false;
         desk.prefs().keep("who", who.getText().strip());
         timer.again();
-        if (left) {
+        if (on) {
             next();
         }
         fill();

@@ -171,7 +171,7 @@ public final class OutCard extends ShownBox {
             return "Pick a hole first: the strip is of its row.";
         }
         if (w == What.EVIDENCE) {
-            return "Hours, people, maps, entries, readings, pictures, papers and rules, with the newest hash of the log.";
+            return "Hours, people, maps, entries, readings, pictures, papers and rules, with the newest hash.";
         }
         if (w == What.FACE || w == What.STRIP || w == What.XRAY) {
             int[] tiles = TemplatePdf.tiles(template(w), paper.getValue());

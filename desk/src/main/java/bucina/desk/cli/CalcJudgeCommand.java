@@ -107,7 +107,7 @@ final class CalcJudgeCommand implements Callable<Integer> {
         if (measured == null) {
             if (kind != Judge.Head.BLIND) {
                 throw Common.wrong(
-                        "--measured is missing: a shop head is judged by its diameter x height, as --measured .190x.048");
+                        "--measured is missing: a shop head is judged by diameter x height, as --measured .190x.048");
             }
             return Optional.empty();
         }

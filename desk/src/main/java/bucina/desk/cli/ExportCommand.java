@@ -21,6 +21,7 @@ import bucina.core.sums.Bench;
 import bucina.core.sums.SumForm;
 import bucina.desk.session.FlatOut;
 import bucina.desk.session.Printing;
+import bucina.store.Chain;
 import bucina.store.drawing.CloseOutPdf;
 import bucina.store.drawing.DxfWriter;
 import bucina.store.drawing.EveningPdf;
@@ -177,14 +178,15 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
             opened = is;
             Optional<Id.Assembly> of = Optional.ofNullable(assembly).map(name -> JobsOf.assembly(is, name));
             if (to.equals("csv")) {
-                write(out -> out.write(bytes(EvidenceCsv.write(is.build(), is.log(), of, file.chain()))));
+                write(out ->
+                        out.write(bytes(EvidenceCsv.write(is.build(), is.log(), of, Chain.links(file.entries())))));
                 return;
             }
             EvidencePdf.Source source = new EvidencePdf.Source(
                     is.derivation(),
                     is.log(),
                     of,
-                    file.chain(),
+                    Chain.links(file.entries()),
                     file.state().chain().heads(),
                     file.state().chain().late(),
                     file::photo,
@@ -254,8 +256,8 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
         }
         return Common.wrong("--what " + chosen + " is not something this version writes as " + to
                 + ": there are json build and rules, csv holes, svg and dxf "
-                + "build, holes, template, flat and x-ray, csv evidence, pdf template, held-open, flat, evening, evidence, closeout"
-                + " and x-ray");
+                + "build, holes, template, flat and x-ray, csv evidence, pdf template, held-open, flat, "
+                + "evening, evidence, closeout and x-ray");
     }
 
     private Opened opened() {
@@ -282,8 +284,8 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
     private void build() {
         try (BuildFile file = common().told(BuildFile.openToRead(file()))) {
             BuildFile.Contents contents = file.read();
-            write(stream ->
-                    BuildJson.write(contents.build(), contents.log(), file.chain(), file.photographs(), stream));
+            write(stream -> BuildJson.write(
+                    contents.build(), contents.log(), Chain.links(file.entries()), file.photographs(), stream));
         }
     }
 

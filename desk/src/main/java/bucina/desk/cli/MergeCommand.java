@@ -38,8 +38,8 @@ final class MergeCommand implements Callable<Integer> {
     public Integer call() {
         try (BuildFile a = common.told(BuildFile.openToRead(first));
                 BuildFile b = common.told(BuildFile.openToRead(second))) {
-            Merge.Side one = a.side();
-            Merge.Side two = b.side();
+            Merge.Side one = side(a);
+            Merge.Side two = side(b);
             if (!a.state().build().equals(b.state().build()) && !shared(one, two)) {
                 throw Common.wrong(
                         first + " and " + second + " are different builds that share no history: only copies "
@@ -63,6 +63,10 @@ final class MergeCommand implements Callable<Integer> {
             common.answer(node, lines);
             return Cli.FINE;
         }
+    }
+
+    private static Merge.Side side(BuildFile file) {
+        return new Merge.Side(file.document(), file.state().plans());
     }
 
     /** True if the logs begin alike. */

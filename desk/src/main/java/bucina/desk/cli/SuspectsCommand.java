@@ -26,7 +26,8 @@ final class SuspectsCommand extends OnBuild implements Callable<Integer> {
         for (Suspects.Run run : suspects.runs()) {
             for (Suspects.Doubt doubt : run.doubts()) {
                 all.add(doubt(run, doubt));
-                lines.add(run.setUp().words() + ": " + doubt.cause().words() + " at "
+                lines.add(run.setUp().words(common().unit()) + ": "
+                        + doubt.cause().words() + " at "
                         + doubt.by().group().code() + " " + doubt.by().label() + "; check "
                         + (doubt.doubtful().isEmpty()
                                 ? "nothing else"

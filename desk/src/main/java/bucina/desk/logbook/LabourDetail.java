@@ -1,13 +1,18 @@
 package bucina.desk.logbook;
 
+import bucina.core.log.CloseOut;
 import bucina.core.log.Hours;
 import bucina.core.log.Labour;
 import bucina.core.log.LogEntry;
+import bucina.core.log.Proof;
+import bucina.core.log.Taken;
 import bucina.core.measure.InputException;
+import bucina.core.measure.LengthFormat;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import java.util.List;
+import java.util.stream.Collectors;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
@@ -59,6 +64,30 @@ final class LabourDetail extends VBox {
                                 + (f.holes().isEmpty() && f.count() == 0
                                         ? ""
                                         : ", " + (f.holes().size() + f.count()) + " fasteners in"));
+            case Taken t ->
+                LogbookRoom.row(
+                        grid,
+                        t.name(),
+                        t.unit().words(t.value(), desk.unit()) + (t.held() ? "" : ", out of its limits"));
+            case Proof p ->
+                p.heads()
+                        .forEach(h -> LogbookRoom.row(
+                                grid,
+                                h.called(),
+                                h.reading()
+                                                .map(r -> LengthFormat.trade(r.diameter(), desk.unit()) + " × "
+                                                        + LengthFormat.trade(r.height(), desk.unit()) + ", ")
+                                                .orElse(h.go() ? "go gauge, " : "")
+                                        + h.seen().stream()
+                                                .map(s -> s.words(desk.unit()) + ", ")
+                                                .collect(Collectors.joining())
+                                        + h.decided().words()
+                                        + (h.reason().isBlank() ? "" : ": " + h.reason())));
+            case CloseOut c -> {
+                LogbookRoom.row(grid, "Bay", c.name());
+                c.open().forEach(o -> LogbookRoom.row(grid, "Left open", o.point() + ": " + o.reason()));
+                c.counted().forEach(k -> LogbookRoom.row(grid, "Counted out", k.out() + " " + k.what()));
+            }
             default -> LogbookRoom.row(grid, "What", labour.what().words());
         }
     }

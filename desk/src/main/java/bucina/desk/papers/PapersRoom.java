@@ -28,6 +28,7 @@ public final class PapersRoom extends ShownPane {
     private final BulletinList bulletins;
     private final HandList hands;
     private final AcceptedList accepted;
+    private final DepartureList departures;
     private final Label error = Ui.wrapped("", "stop-text");
 
     public PapersRoom(Desk desk) {
@@ -38,6 +39,7 @@ public final class PapersRoom extends ShownPane {
         bulletins = new BulletinList(desk, this::refuse);
         hands = new HandList(desk, this::refuse);
         accepted = new AcceptedList(desk, this::refuse);
+        departures = new DepartureList(desk, this::refuse);
         Button rules = Ui.button(
                 "Rules in force",
                 Desk.Room.RULES.key(),
@@ -47,6 +49,7 @@ public final class PapersRoom extends ShownPane {
                 0,
                 column("Queries", queries),
                 column("Bulletins", bulletins),
+                column("Departures from the drawing", departures),
                 column(
                         "The other hand",
                         hands,
@@ -94,6 +97,7 @@ public final class PapersRoom extends ShownPane {
     private void fill() {
         queries.fill();
         accepted.fill();
+        departures.fill();
         Snapshot snapshot = desk.snapshot();
         models.ask(
                 () -> PapersModel.of(snapshot),

@@ -2,6 +2,7 @@ package bucina.desk.session;
 
 import bucina.core.measure.Unit;
 import bucina.core.state.Snapshot;
+import bucina.store.Chain;
 import bucina.store.drawing.EvidenceCsv;
 import bucina.store.drawing.EvidencePdf;
 import bucina.store.drawing.Paper;
@@ -27,7 +28,7 @@ public final class EvidenceOut {
                         now.derivation(),
                         now.log(),
                         Optional.empty(),
-                        open.chain(),
+                        Chain.links(open.entries()),
                         open.state().chain().heads(),
                         open.state().chain().late(),
                         open::photo,
@@ -42,7 +43,7 @@ public final class EvidenceOut {
     public static OutFile.Content csv(Path file, Snapshot now) {
         return out -> {
             try (BuildFile open = BuildFile.openToRead(file)) {
-                out.write(EvidenceCsv.write(now.build(), now.log(), Optional.empty(), open.chain())
+                out.write(EvidenceCsv.write(now.build(), now.log(), Optional.empty(), Chain.links(open.entries()))
                         .getBytes(StandardCharsets.UTF_8));
             }
         };

@@ -70,6 +70,11 @@ public final class Prefs {
         return values.getProperty("who", "");
     }
 
+    /** The folder that is watched for photographs; empty for none. */
+    public String photos() {
+        return values.getProperty("photos", "");
+    }
+
     /** The build opened last. */
     public Optional<Path> last() {
         return Optional.ofNullable(values.getProperty("last")).map(Path::of).filter(Files::isRegularFile);

@@ -144,7 +144,7 @@ public final class ProveForm {
     public LogEntry.Draft draft(Fields f, LengthParser lengths, String who, LocalDateTime done) {
         Judge.Judgement judged = judged(f, lengths)
                 .orElseThrow(() -> new InputException(line.called()
-                        + " was not measured: type diameter x height like .190x.062, say that the go gauge passes it, or"
+                        + " was not measured: type diameter x height like .190x.062, say that the go gauge passes, or"
                         + " pick what is seen"));
         Verdict says = judged.said().verdict();
         Proof.Head head = new Proof.Head(

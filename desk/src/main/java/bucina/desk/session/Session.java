@@ -149,6 +149,11 @@ public final class Session implements AutoCloseable {
         log(Addition.of(draft), photos, then, refused);
     }
 
+    /** Keeps photographs in the file, by their content; what they show is said by a pin. */
+    public void keep(List<Photo> photos, Runnable then, Consumer<String> refused) {
+        disk.add(now -> Addition.ofMarks(List.of()), photos, done -> then.run(), refused);
+    }
+
     /**
      * Writes an entry down together with what was marked, as one.
      *

@@ -11,6 +11,8 @@ import bucina.desk.session.HoleLook;
 import bucina.desk.session.ProofLook;
 import bucina.store.file.BuildFile;
 import java.io.IOException;
+import java.nio.file.Path;
+import java.util.Map;
 import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.ToggleButton;
@@ -50,8 +52,7 @@ class ProveTest extends OnWindow {
                 .proofProperty()
                 .get()
                 .filter(p -> p.face().equals(desk.selectionProperty().get().face()))
-                .orElseGet(() ->
-                        new ProofLook(desk.selectionProperty().get().face(), java.util.Map.of(), java.util.Map.of()));
+                .orElseGet(() -> new ProofLook(desk.selectionProperty().get().face(), Map.of(), Map.of()));
     }
 
     private static void go(FxRobot robot) {
@@ -88,7 +89,7 @@ class ProveTest extends OnWindow {
         }
     }
 
-    private java.nio.file.Path file() {
+    private Path file() {
         return file;
     }
 

@@ -1,30 +1,14 @@
 package bucina.store.drawing;
 
-import bucina.core.drawing.Drawing;
-import bucina.core.log.CloseOut;
 import bucina.core.log.Deed;
-import bucina.core.log.HoleState;
 import bucina.core.log.Hours;
-import bucina.core.log.Labour;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.measure.Unit;
-import bucina.core.plan.Acceptance;
 import bucina.core.plan.Assembly;
 import bucina.core.plan.Build;
-import bucina.core.plan.Bulletin;
-import bucina.core.plan.Departure;
-import bucina.core.plan.Group;
 import bucina.core.plan.Id;
-import bucina.core.plan.Layer;
-import bucina.core.plan.Pin;
-import bucina.core.plan.Query;
-import bucina.core.prove.Proving;
-import bucina.core.rule.Rule;
-import bucina.core.rule.RuleKey;
-import bucina.core.sheet.Box;
 import bucina.core.stack.Derivation;
-import bucina.core.stack.HoleReading;
 import bucina.store.Chain;
 import bucina.store.Photo;
 import java.io.IOException;
@@ -32,9 +16,7 @@ import java.io.InputStream;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.time.LocalDateTime;
-import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -44,23 +26,21 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 
 /**
  * A dated record of who built what, when, for whoever inspects it: hours and people, faces as maps, entries with their
- * readings, pictures, bulletins, queries, departures, close-outs, and the rules in force. Pictures are taken in one at a
- * time; the document lies in a file of its own until it is whole.
+ * readings, pictures, bulletins, queries, departures, close-outs, and the rules in force. Pictures are taken in one
+ * at a time; the document lies in a file of its own until it is whole.
  */
 public final class EvidencePdf {
 
-    private static final double MAP = 62;
-    private static final double PICTURE = 60;
     private static final double[] ENTRY = {11, 28, 24, 14, 0};
 
     private final Source source;
     private final EvidenceLines lines;
     private final Function<Deed, Optional<Id.Assembly>> belongs;
     private final Progress progress;
+    private final EvidencePhotos photos;
     private final int steps;
     private int done;
 
@@ -93,7 +73,8 @@ public final class EvidencePdf {
         this.lines = new EvidenceLines(source.unit);
         this.belongs = Hours.belongs(source.derivation.build());
         this.progress = progress;
-        this.steps = 1 + entries().size() + shown().size() + build().faces().size();
+        this.photos = new EvidencePhotos(source, entries());
+        this.steps = 1 + entries().size() + photos.count() + build().faces().size();
     }
 
     /**
@@ -144,13 +125,14 @@ public final class EvidencePdf {
         people(flow);
         for (Assembly assembly : build().assemblies()) {
             if (source.assembly.filter(a -> !a.equals(assembly.id())).isEmpty()) {
-                assembly(flow, assembly);
+                new EvidenceFaces(source, this::step).assembly(flow, assembly);
             }
         }
         log(flow);
-        papers(flow);
-        pictures(document, flow);
-        rules(flow);
+        EvidencePapers papers = new EvidencePapers(source, lines);
+        papers.write(flow, entries());
+        photos.write(document, flow, this::step);
+        papers.rules(flow);
     }
 
     // ---- what it is
@@ -184,9 +166,10 @@ public final class EvidencePdf {
             flow.text("The first " + source.late + " were bound only when the file came to format 11.");
         }
         flow.text(
-                "Each entry carries the SHA-256 of itself with the hashes of those it follows. Whoever has this hash can"
-                        + " see with \"bucina log FILE verify --head HASH\" whether entries were changed since. It says nothing"
-                        + " about the work: the kit's drawings and the authority that certifies the aircraft govern.",
+                "Each entry carries the SHA-256 of itself with the hashes of those it follows. Whoever has this"
+                        + " hash can see with \"bucina log FILE verify --head HASH\" whether entries were changed since."
+                        + " It says nothing about the work: the kit's drawings and the authority that certifies the"
+                        + " aircraft govern.",
                 1.9,
                 0,
                 .3);
@@ -242,94 +225,6 @@ public final class EvidencePdf {
         }
     }
 
-    // ---- faces
-
-    private void assembly(PdfFlow flow, Assembly assembly) throws IOException {
-        flow.turn().heading(assembly.name(), 4.4);
-        for (var face : assembly.faces()) {
-            step();
-            Map<HoleState, Integer> states = new LinkedHashMap<>();
-            List<HoleReading> holes = source.derivation.face(face.id()).readings();
-            holes.forEach(h -> states.merge(source.log.state(h.hole(), h.layers()), 1, Integer::sum));
-            int set = states.getOrDefault(HoleState.SET, 0) + states.getOrDefault(HoleState.PROVED, 0);
-            flow.heading(face.name(), 3);
-            flow.text("Seen " + face.viewed() + ". " + set + " of " + holes.size() + " fasteners in, "
-                    + states.getOrDefault(HoleState.PROVED, 0) + " heads measured.");
-            map(flow, face.layers(), holes);
-            groups(flow, face.id(), face.groups());
-        }
-    }
-
-    private void map(PdfFlow flow, List<Layer> layers, List<HoleReading> holes) throws IOException {
-        Optional<Box> box = layers.stream().map(l -> l.outline().box()).reduce(Box::with);
-        if (box.isEmpty()) {
-            return;
-        }
-        double scale = Math.min(
-                flow.width() / (box.get().width() / 1e6), MAP / (box.get().height() / 1e6));
-        double high = box.get().height() / 1e6 * scale;
-        double top = flow.room(high + 12) - 3;
-        double x0 = PdfFlow.SIDE - box.get().minX() / 1e6 * scale;
-        double y0 = top - box.get().maxY() / 1e6 * scale;
-        PdfPage page = flow.page();
-        page.width(0.15).grey(0.55);
-        for (Layer layer : layers) {
-            page.path(new Drawing.Path("", layer.outline().outer().corners(), true), x0, y0, scale);
-        }
-        for (HoleReading r : holes) {
-            double x = x0 + r.hole().at().x() / 1e6 * scale;
-            double y = y0 + r.hole().at().y() / 1e6 * scale;
-            HoleState state = source.log.state(r.hole(), r.layers());
-            if (state == HoleState.PROVED) {
-                page.grey(0).box(x - .8, y - .8, 1.6, 1.6, true);
-            } else if (state.set()) {
-                page.grey(0.35).box(x - .5, y - .5, 1, 1, true);
-            } else {
-                page.grey(0.4).width(.12).box(x - .5, y - .5, 1, 1, false);
-            }
-        }
-        flow.down(high + 5);
-        flow.text("Large: in, head measured. Small: in. Boxes: open.", 1.7, 0, .3);
-    }
-
-    private void groups(PdfFlow flow, Id.Face face, List<Group> groups) throws IOException {
-        double[] widths = {16, 48, 24, 46, 0};
-        flow.row(List.of("Group", "Name", "In", "From, to", "Proof"), widths, true);
-        for (Group group : groups) {
-            Proving proving = Proving.of(source.derivation, source.log, face, group);
-            String dates = proving.lines().isEmpty()
-                    ? ""
-                    : proving.lines().stream()
-                                    .map(Proving.Line::day)
-                                    .min(Comparator.naturalOrder())
-                                    .orElseThrow()
-                            + ", "
-                            + proving.lines().stream()
-                                    .map(Proving.Line::day)
-                                    .max(Comparator.naturalOrder())
-                                    .orElseThrow();
-            flow.row(
-                    List.of(
-                            group.code(),
-                            group.name(),
-                            source.log.installed(group) + " of " + group.count(),
-                            dates,
-                            proof(proving)),
-                    widths,
-                    false);
-        }
-    }
-
-    private static String proof(Proving p) {
-        if (p.lines().isEmpty()) {
-            return "";
-        }
-        long measured = p.lines().stream().filter(l -> l.last().isPresent()).count();
-        return measured + " measured, " + p.failed() + " failed"
-                + (p.due().isEmpty() ? "" : ", " + p.due().size() + " to measure")
-                + (p.open().isEmpty() ? "" : ", " + p.open().size() + " not left");
-    }
-
     // ---- the log
 
     private void log(PdfFlow flow) throws IOException {
@@ -348,145 +243,6 @@ public final class EvidencePdf {
                                     + (source.log.inForce(entry) ? "" : " (corrected later)")
                                     + (lines.more(entry).isEmpty() ? "" : ". " + String.join(" ", lines.more(entry)))),
                     ENTRY,
-                    false);
-        }
-    }
-
-    // ---- papers
-
-    private void papers(PdfFlow flow) throws IOException {
-        flow.heading("Departures from the drawing", 3.4);
-        none(flow, build().papers().departures().isEmpty());
-        for (Departure d : build().papers().departures()) {
-            flow.text(d.dated() + "  " + d.where() + ": " + d.what() + ". " + d.reason() + ". " + d.source() + ".");
-        }
-        flow.heading("Bulletins", 3.4);
-        none(flow, build().papers().bulletins().isEmpty());
-        for (Bulletin b : build().papers().bulletins()) {
-            flow.text(b.dated() + "  " + b.name() + ", " + (b.inForce() ? "in force" : "not in force") + ", "
-                    + b.changes().size() + " things replaced.");
-        }
-        flow.heading("Queries", 3.4);
-        none(flow, build().papers().queries().isEmpty());
-        for (Query q : build().papers().queries()) {
-            flow.text(q.opened() + "  " + q.text()
-                    + q.answer()
-                            .map(a -> " Answer: " + a.text() + " (" + a.source() + ", " + a.on() + ").")
-                            .orElse(" Open."));
-        }
-        flow.heading("Findings accepted", 3.4);
-        none(flow, build().papers().accepted().isEmpty());
-        for (Acceptance a : build().papers().accepted()) {
-            flow.text(a.rule().words() + ": " + a.reason() + " (" + a.who() + ").");
-        }
-        closeOuts(flow);
-    }
-
-    private static void none(PdfFlow flow, boolean none) throws IOException {
-        if (none) {
-            flow.text("None.");
-        }
-    }
-
-    private void closeOuts(PdfFlow flow) throws IOException {
-        flow.heading("Close-outs", 3.4);
-        List<LogEntry> signed = entries().stream()
-                .filter(e -> e.labour().map(Labour::what).orElse(null) instanceof CloseOut)
-                .toList();
-        none(flow, signed.isEmpty());
-        for (LogEntry entry : signed) {
-            Labour labour = entry.labour().orElseThrow();
-            flow.text(labour.done().toString().replace('T', ' ') + "  " + lines.what(entry) + ", " + labour.who()
-                    + (source.log.inForce(entry) ? "" : " (corrected later)"));
-            for (String more : lines.more(entry)) {
-                flow.text(more, 2, 5, .2);
-            }
-        }
-    }
-
-    // ---- pictures
-
-    /** A picture with what is said of it. */
-    private record Shown(String hash, String says) {}
-
-    private List<Shown> shown() {
-        Map<String, String> says = new LinkedHashMap<>();
-        for (LogEntry entry : entries()) {
-            for (String hash : entry.deed().map(Deed::photos).orElse(List.of())) {
-                says.merge(hash, "entry " + entry.id(), (a, b) -> a + ", " + b);
-            }
-        }
-        if (source.assembly.isEmpty()) {
-            for (Pin pin : build().workshop().pins()) {
-                String words = pin.name()
-                        + (pin.says().isBlank() ? "" : ": " + pin.says())
-                        + pin.taken()
-                                .map(t -> ", taken " + t.toString().replace('T', ' '))
-                                .orElse("");
-                says.merge(pin.photo(), words, (a, b) -> b + ", " + a);
-            }
-        }
-        List<Shown> shown = new ArrayList<>();
-        says.forEach((hash, words) -> shown.add(new Shown(hash, words)));
-        return shown;
-    }
-
-    private void pictures(PDDocument document, PdfFlow flow) throws IOException {
-        List<Shown> shown = shown();
-        flow.heading("Photographs", 3.4);
-        none(flow, shown.isEmpty());
-        int column = 0;
-        double top = 0;
-        for (Shown each : shown) {
-            step();
-            Optional<Photo> photo = source.photos.apply(each.hash);
-            if (column == 0) {
-                top = flow.room(PICTURE + 12) - 2;
-            }
-            double x = PdfFlow.SIDE + column * (flow.width() / 2 + 2);
-            flow.page().picture(image(document, photo), x, top, flow.width() / 2 - 2, PICTURE);
-            flow.page().words(x, top - PICTURE - 3, 1.7, cut(flow.page(), each.says, flow.width() / 2 - 2));
-            flow.page()
-                    .grey(.35)
-                    .words(x, top - PICTURE - 6, 1.5, each.hash.substring(0, 16))
-                    .grey(0);
-            column = 1 - column;
-            if (column == 0) {
-                flow.down(PICTURE + 10);
-            }
-        }
-        if (column == 1) {
-            flow.down(PICTURE + 10);
-        }
-    }
-
-    private static String cut(PdfPage page, String text, double most) throws IOException {
-        return page.wrapped(text, 1.7, most).getFirst();
-    }
-
-    /** A photograph as it may be put on a page; empty where this program cannot draw its kind. */
-    private static Optional<PDImageXObject> image(PDDocument document, Optional<Photo> photo) {
-        try {
-            return photo.isEmpty()
-                    ? Optional.empty()
-                    : Optional.of(PDImageXObject.createFromByteArray(
-                            document, photo.get().content(), photo.get().sha256()));
-        } catch (IOException | IllegalArgumentException e) {
-            return Optional.empty();
-        }
-    }
-
-    // ---- rules
-
-    private void rules(PdfFlow flow) throws IOException {
-        flow.heading("Rules in force", 3.4);
-        double[] widths = {84, 26, 0};
-        flow.row(List.of("Rule", "Value", "Source, or reason where it was replaced"), widths, true);
-        for (RuleKey key : RuleKey.values()) {
-            Rule rule = build().rules().rule(key);
-            flow.row(
-                    List.of(key.title(), rule.value(), rule.reason().isBlank() ? rule.source() : rule.reason()),
-                    widths,
                     false);
         }
     }

@@ -3,7 +3,6 @@ package bucina.store.file;
 import bucina.core.log.Addition;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
-import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
 import bucina.store.Chain;
 import bucina.store.Document;
@@ -12,18 +11,13 @@ import bucina.store.Photo;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.security.SecureRandom;
 import java.sql.Connection;
-import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Clock;
-import java.time.DateTimeException;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
@@ -45,10 +39,7 @@ public final class BuildFile implements AutoCloseable {
 
     private @Nullable Build written;
 
-    /** A copy gives out ids a multiple of so many further on. */
-    private static final int APART = 20_000;
-
-    private long jump;
+    private final OwnIds ids;
 
     private BuildFile(Path path, Path spelt, Opening.Opened opened, boolean readOnly, List<String> said) {
         this.path = path;
@@ -60,6 +51,7 @@ public final class BuildFile implements AutoCloseable {
         try {
             this.identity = Identity.of(path, connection);
             this.known = FileState.read(connection);
+            this.ids = new OwnIds(connection, readOnly ? "" : identity.place());
             this.open = OpenFiles.add(path, connection);
         } catch (SQLException e) {
             throw Troubles.of(path, e);
@@ -89,12 +81,6 @@ public final class BuildFile implements AutoCloseable {
     public static BuildFile create(Path path, Merge.Merged merged, String build) {
         NewFile.write(path, merged.document(), s -> s.from(build, merged.plans()));
         return open(path);
-    }
-
-    /** What it holds and how its plan came to be, to be brought together with another. */
-    public Merge.Side side() {
-        Document all = document();
-        return new Merge.Side(all, known.plans());
     }
 
     /**
@@ -205,22 +191,7 @@ public final class BuildFile implements AutoCloseable {
 
     private Contents contents() throws SQLException {
         PlanReader reader = new PlanReader(connection);
-        return new Contents(apart(reader.build()), reader.log());
-    }
-
-    /**
-     * In a file that was copied, ids that nobody gives out in the one it was copied from: so the two can be brought
-     * together again. What is only read keeps its own.
-     */
-    private Build apart(Build build) throws SQLException {
-        String was = FileState.read(connection).place();
-        if (readOnly || was.isEmpty() || identity.place().isEmpty() || was.equals(identity.place())) {
-            return build;
-        }
-        if (jump == 0) {
-            jump = APART * (1 + new SecureRandom().nextInt(APART));
-        }
-        return build.withNextId(build.nextId() + jump);
+        return new Contents(ids.apart(reader.build()), reader.log());
     }
 
     /** Reads everything, photographs too. */
@@ -228,7 +199,7 @@ public final class BuildFile implements AutoCloseable {
         Contents contents = read();
         List<Photo> photos = new ArrayList<>();
         photographs().forEach(photos::add);
-        return new Document(contents.build(), contents.log(), photos, chain());
+        return new Document(contents.build(), contents.log(), photos, Chain.links(entries()));
     }
 
     /** The photographs in the order of their names, each read when it is asked for. */
@@ -241,24 +212,7 @@ public final class BuildFile implements AutoCloseable {
     /** One photograph; empty if the file has none with this hash. */
     public Optional<Photo> photo(String sha256) {
         check.await();
-        return guarded(() -> {
-            try (PreparedStatement s =
-                    connection.prepareStatement("SELECT type, content FROM photo WHERE sha256 = ?")) {
-                s.setString(1, sha256);
-                try (ResultSet r = s.executeQuery()) {
-                    return r.next() ? Optional.of(photo(sha256, r.getString(1), r.getBytes(2))) : Optional.empty();
-                }
-            }
-        });
-    }
-
-    private static Photo photo(String sha256, String type, byte[] content) {
-        Photo photo = Photo.of(type, content);
-        if (!photo.sha256().equals(sha256)) {
-            throw new IllegalArgumentException(
-                    "photograph " + sha256.substring(0, Math.min(12, sha256.length())) + " is not what was written");
-        }
-        return photo;
+        return guarded(() -> Photographs.one(connection, sha256));
     }
 
     /**
@@ -296,9 +250,9 @@ public final class BuildFile implements AutoCloseable {
             Addition addition = asked.apply(others);
             Optional<LogEntry> entry = Optional.empty();
             FileState.Chained next = chain;
+            rows.photos(photos);
             if (addition.draft().isPresent()) {
                 entry = Optional.of(addition.draft().get().numbered(rows.nextEntry(), clock.instant()));
-                rows.photos(photos);
                 Chain.Link link = rows.link(entry.get(), chain);
                 rows.entry(entry.get(), link);
                 next = chain.plus(link.hash());
@@ -327,13 +281,6 @@ public final class BuildFile implements AutoCloseable {
             FileState after = now.logged().with(added.chain);
             return new Done<>(added.done, after, mine ? after : known);
         });
-    }
-
-    /** What binds the entries to each other, by their numbers. */
-    public Map<Integer, Chain.Link> chain() {
-        Map<Integer, Chain.Link> chain = new LinkedHashMap<>();
-        entries().forEach(e -> chain.put(e.id(), e.link()));
-        return chain;
     }
 
     /** The entries as they are written, with what binds them, in the order of their numbers. */
@@ -399,21 +346,8 @@ public final class BuildFile implements AutoCloseable {
         });
     }
 
-    /** Something done with the database. */
-    private interface Doing<T> {
-        T run() throws SQLException;
-    }
-
-    private <T> T guarded(Doing<T> doing) {
-        try {
-            return doing.run();
-        } catch (SQLException e) {
-            throw Troubles.of(path, e);
-        } catch (InputException e) {
-            throw Troubles.damaged(path, e);
-        } catch (IllegalArgumentException | NullPointerException | DateTimeException e) {
-            throw Troubles.damaged(path, String.valueOf(e.getMessage()), e);
-        }
+    private <T> T guarded(Guarded.Doing<T> doing) {
+        return Guarded.run(path, doing);
     }
 
     /** What a transaction did, what state the file is in after it, and what of it is known here. */

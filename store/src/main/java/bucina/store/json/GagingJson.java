@@ -30,7 +30,7 @@ final class GagingJson {
 
     static Gaging read(At at) {
         at.only("id", "name", "kind", "unit", "wanted", "least", "most", "bay", "notes");
-        Gaging.Unit unit = ProofJson.unit(at);
+        Gaging.In unit = ProofJson.unit(at);
         return at.make(() -> new Gaging(
                 new Id.Gaging(at.whole("id")),
                 at.text("name"),
@@ -43,7 +43,7 @@ final class GagingJson {
                 at.text("notes", "")));
     }
 
-    private static Optional<Double> figure(At at, String field, Gaging.Unit unit) {
+    private static Optional<Double> figure(At at, String field, Gaging.In unit) {
         return at.maybe(field).map(v -> ProofJson.figure(v, unit));
     }
 }

@@ -112,6 +112,13 @@ final class LabourJson {
                                 .orElse(List.of()),
                         at.maybe("count").isPresent() ? at.small("count") : 0));
             }
+            default -> proved(at, kind);
+        };
+    }
+
+    /** What came with proof. */
+    private static Labour.What proved(At at, String kind) {
+        return switch (kind) {
             case "proof" -> {
                 only(at, "group", "groupCode", "gauge", "heads");
                 yield ProofJson.proof(at);

@@ -120,25 +120,25 @@ final class ProofJson {
     }
 
     static Taken taken(At at) {
-        Gaging.Unit unit = unit(at);
+        Gaging.In unit = unit(at);
         return at.make(() -> new Taken(
                 new Id.Gaging(at.whole("of")), at.text("name"), figure(at.get("value"), unit), unit, at.flag("held")));
     }
 
-    static Gaging.Unit unit(At at) {
-        return at.get("unit").word(Gaging.Unit.values(), Gaging.Unit::code);
+    static Gaging.In unit(At at) {
+        return at.get("unit").word(Gaging.In.values(), Gaging.In::code);
     }
 
     /** A figure in mm or degrees. */
-    static void figure(ObjectNode node, String field, Gaging.Unit unit, double value) {
-        if (unit == Gaging.Unit.LENGTH) {
+    static void figure(ObjectNode node, String field, Gaging.In unit, double value) {
+        if (unit == Gaging.In.LENGTH) {
             node.put(field, Mm.of(Length.nm(value)));
         } else {
             node.put(field, value);
         }
     }
 
-    static double figure(At at, Gaging.Unit unit) {
-        return unit == Gaging.Unit.LENGTH ? at.nanometres() : at.number();
+    static double figure(At at, Gaging.In unit) {
+        return unit == Gaging.In.LENGTH ? at.nanometres() : at.number();
     }
 }

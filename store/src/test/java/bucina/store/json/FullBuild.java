@@ -115,15 +115,19 @@ public final class FullBuild {
                 .lacking(new Id.Tool(free + 8), Tool.Kind.C_FRAME);
         Part part = papered.parts().getFirst();
         Build proved = papered.withWorkshop(proving(ordered, part, free + 7, free + 9), free + 13);
-        Departure thin = new Departure(
-                new Id.Departure(free + 13),
+        return lived(proved.withPapers(proved.papers().with(departure(free + 13, part)), free + 14))
+                .checked();
+    }
+
+    private static Departure departure(long id, Part part) {
+        return new Departure(
+                new Id.Departure(id),
                 "Nose rib 1, US-1",
                 "a thin washer for a regular one",
                 "the bolt ran out of thread",
                 LocalDate.of(2026, 11, 24),
                 "the kit's maker by letter",
                 List.of(part.id()));
-        return lived(proved.withPapers(proved.papers().with(thin), free + 14)).checked();
     }
 
     private static Workshop proving(Workshop shop, Part part, long bay, long free) {
@@ -131,7 +135,7 @@ public final class FullBuild {
                         new Id.Gaging(free),
                         "Horn to skin",
                         Gaging.Kind.CLEARANCE,
-                        Gaging.Unit.LENGTH,
+                        Gaging.In.LENGTH,
                         Optional.empty(),
                         Optional.of(Length.in(.125).nanometres()),
                         Optional.empty(),
@@ -141,7 +145,7 @@ public final class FullBuild {
                         new Id.Gaging(free + 1),
                         "Twist at the tip",
                         Gaging.Kind.WASHOUT,
-                        Gaging.Unit.DEGREES,
+                        Gaging.In.DEGREES,
                         Optional.of(1.5),
                         Optional.of(1.25),
                         Optional.of(1.75),

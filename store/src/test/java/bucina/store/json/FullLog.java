@@ -61,8 +61,8 @@ public final class FullLog {
                         "Nose bay",
                         List.of(new CloseOut.Left("US-1: 2 not set", "pulled from outside")),
                         List.of(new CloseOut.Counted("mandrels", 48, 48))),
-                new Taken(new Id.Gaging(901), "Horn to skin", Length.in(.2).nanometres(), Gaging.Unit.LENGTH, true),
-                new Taken(new Id.Gaging(902), "Twist", 1.25, Gaging.Unit.DEGREES, false));
+                new Taken(new Id.Gaging(901), "Horn to skin", Length.in(.2).nanometres(), Gaging.In.LENGTH, true),
+                new Taken(new Id.Gaging(902), "Twist", 1.25, Gaging.In.DEGREES, false));
         List<LogEntry> entries = new ArrayList<>();
         for (Labour.What what : all) {
             entries.add(new LogEntry(entries.size() + 1, AT, Optional.empty(), Optional.of(labour(what)), ""));
