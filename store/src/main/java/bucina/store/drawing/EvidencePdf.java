@@ -167,8 +167,8 @@ public final class EvidencePdf {
         }
         flow.text(
                 "Each entry carries the SHA-256 of itself with the hashes of those it follows. Whoever has this"
-                        + " hash can see with \"bucina log FILE verify --head HASH\" whether entries were changed since."
-                        + " It says nothing about the work: the kit's drawings and the authority that certifies the"
+                        + " hash can see with \"bucina log FILE verify --head HASH\" whether entries were changed"
+                        + " since. It says nothing about the work: the kit's drawings and the authority that certifies the"
                         + " aircraft govern.",
                 1.9,
                 0,

@@ -306,7 +306,6 @@ public final class BuildFile implements AutoCloseable {
             }
             PlanRows.write(connection, writing, written, build);
             String token = FileState.token();
-            // From here on its ids are its own.
             return new Done<>(
                     build,
                     now.planned(token).in(identity.place()),
