@@ -166,10 +166,10 @@ public final class EvidencePdf {
             flow.text("The first " + source.late + " were bound only when the file came to format 11.");
         }
         flow.text(
-                "Each entry carries the SHA-256 of itself with the hashes of those it follows. Whoever has this"
-                        + " hash can see with \"bucina log FILE verify --head HASH\" whether entries were changed"
-                        + " since. It says nothing about the work: the kit's drawings and the authority that certifies the"
-                        + " aircraft govern.",
+                "Each entry carries the SHA-256 of itself with the hashes of those it follows. Whoever has"
+                        + " this hash can see with \"bucina log FILE verify --head HASH\" whether entries were"
+                        + " changed since. It says nothing about the work: the kit's drawings and the authority"
+                        + " that certifies the aircraft govern.",
                 1.9,
                 0,
                 .3);
