@@ -116,14 +116,27 @@ class LogbookTest {
         Logbook log = with(
                 with(Logbook.EMPTY, LogEntry.Draft.install(work(1, 2, "MS20470AD4-5", List.of(), ""))),
                 LogEntry.Draft.withdraw(1, "x"));
-        assertThatExceptionOfType(InputException.class)
-                .isThrownBy(() -> with(log, LogEntry.Draft.withdraw(1, "again")))
-                .withMessageContaining("corrected already");
         assertThatThrownBy(() -> accept(log, LogEntry.Draft.withdraw(1, "again")))
                 .isInstanceOf(InputException.class)
                 .hasMessageContaining("corrected already");
         assertThatThrownBy(() -> accept(log, LogEntry.Draft.withdraw(9, "x")))
                 .hasMessageContaining("entry 9 is not in the log");
+    }
+
+    @Test
+    void of_two_benches_corrections_of_one_entry_the_later_stands() {
+        Logbook log = with(
+                with(
+                        with(Logbook.EMPTY, LogEntry.Draft.install(work(1, 2, "MS20470AD4-5", List.of(), ""))),
+                        LogEntry.Draft.replace(1, work(1, 3, "MS20470AD4-5", List.of(), ""), "one more")),
+                LogEntry.Draft.replace(1, work(1, 4, "MS20470AD4-5", List.of(), ""), "two more"));
+        assertThat(log.entries())
+                .filteredOn(log::inForce)
+                .extracting(LogEntry::id)
+                .containsExactly(3);
+        assertThat(log.installed(group)).isEqualTo(4);
+        assertThat(with(log, LogEntry.Draft.withdraw(1, "none")).installed(group))
+                .isZero();
     }
 
     @Test
