@@ -58,6 +58,7 @@ public final class Poses {
             desk.stageProperty().set(Stage.STUDY);
             pick(desk, "Main spar web", "R12", 1);
         });
+        ProofPoses.poses(poses, desk, window, scene);
         poses.put("dragged-edge", () -> draggedEdge(desk, window));
         lookPoses(poses, window, desk, scene);
         return poses;

@@ -33,8 +33,8 @@ import java.util.concurrent.atomic.AtomicInteger;
 import javax.imageio.ImageIO;
 
 /**
- * Writes the evidence of a build with 3,000 entries and 300 photographs. Called once it makes the build, called again it
- * writes and takes the build away: the second call is given the heap it may have.
+ * Writes the evidence of a build with 3,000 entries and 300 photographs. Called once it makes the build, called again
+ * it writes and takes the build away: the second call is given the heap it may have.
  */
 final class EvidenceSpeed {
 
@@ -70,8 +70,8 @@ final class EvidenceSpeed {
             }
             System.out.printf(
                     Locale.ROOT,
-                    "evidence of %d entries and %d photographs of %.1f MB together: %.1f s, %d steps told, %.1f MB, in a heap"
-                            + " of %d MB%n",
+                    "evidence of %d entries and %d photographs of %.1f MB together: %.1f s, %d steps told, %.1f MB,"
+                            + " in a heap of %d MB%n",
                     ENTRIES,
                     PHOTOS,
                     Files.size(file) / 1e6,

@@ -63,10 +63,28 @@ public final class Merge {
     public record Merged(Document document, List<String> plans, List<String> said) {}
 
     /**
+     * Sees that two share a history.
+     *
+     * @param first  which build the first is
+     * @param second which the second
+     * @throws InputException if they do not
+     */
+    public static void checkShared(Side a, Side b, String first, String second) {
+        Chain.Link one = a.document.chain().get(1);
+        Chain.Link two = b.document.chain().get(1);
+        boolean alike = one != null && two != null && one.hash().equals(two.hash());
+        if (!first.equals(second) && !alike) {
+            throw new InputException(
+                    a.document.build().name() + " and " + b.document.build().name()
+                            + " are different builds that share no history: only copies of one build are"
+                            + " merged, such as two benches' files that began as one");
+        }
+    }
+
+    /**
      * Merges.
      *
      * @param today dates the bulletin, if there has to be one
-     * @throws InputException if the two do not share a history
      */
     public static Merged of(Side a, Side b, LocalDate today) {
         List<String> said = new ArrayList<>();

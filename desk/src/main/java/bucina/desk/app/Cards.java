@@ -15,6 +15,7 @@ import bucina.desk.card.GagingCard;
 import bucina.desk.card.GaugeCard;
 import bucina.desk.card.HatchCard;
 import bucina.desk.card.LostCard;
+import bucina.desk.card.MergeCard;
 import bucina.desk.card.MixCard;
 import bucina.desk.card.NutPlateCard;
 import bucina.desk.card.OutCard;
@@ -26,6 +27,7 @@ import bucina.desk.card.RibCard;
 import bucina.desk.card.SearchCard;
 import bucina.desk.card.StationsCard;
 import bucina.desk.card.StructureCard;
+import bucina.desk.card.TemporaryCard;
 import bucina.desk.card.TypedCard;
 import bucina.desk.card.WhatIfCard;
 import bucina.desk.card.WhyCard;
@@ -262,7 +264,7 @@ public final class Cards implements AutoCloseable {
         show(new BaysCard(desk, this::putAway));
     }
 
-    void closeOut() {
+    public void closeOut() {
         show(new CloseOutCard(desk, this::photos, this::putAway));
     }
 
@@ -270,12 +272,20 @@ public final class Cards implements AutoCloseable {
         show(new GagingCard(desk, this::putAway));
     }
 
-    void doubts() {
+    public void doubts() {
         show(new DoubtCard(desk, palette.get(), this::putAway));
     }
 
-    void photos() {
+    public void photos() {
         show(new PhotosCard(desk, this::putAway));
+    }
+
+    void merge() {
+        show(new MergeCard(desk, open, this::putAway));
+    }
+
+    void temporary() {
+        show(new TemporaryCard(desk, this::putAway));
     }
 
     void partLists() {

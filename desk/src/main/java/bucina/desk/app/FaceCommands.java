@@ -62,6 +62,18 @@ final class FaceCommands extends CommandList {
         add("doubts", "In doubt: drifts, and what a wrong fact makes doubtful", "", ALWAYS, window.cards()::doubts);
         add("photos", "Photographs: bring in, pin, look at", "", ALWAYS, window.cards()::photos);
         add(
+                "temporary",
+                "Temporary: bolts, straps and what else comes out again; what is owed",
+                "",
+                ALWAYS,
+                window.cards()::temporary);
+        add(
+                "merge",
+                "Two benches: bring another file of this build together with it",
+                "",
+                ALWAYS,
+                window.cards()::merge);
+        add(
                 "evidence",
                 "Evidence of the whole build, as PDF or table",
                 "",

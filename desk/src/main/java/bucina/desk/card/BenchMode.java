@@ -1,13 +1,16 @@
 package bucina.desk.card;
 
+import bucina.core.measure.InputException;
 import bucina.core.measure.LengthFormat;
 import bucina.core.plan.Id;
+import bucina.core.prove.Mending;
 import bucina.core.stack.HoleReading;
 import bucina.desk.look.Palette;
 import bucina.desk.look.ShownPane;
 import bucina.desk.look.Ui;
 import bucina.desk.section.SectionView;
 import bucina.desk.session.Desk;
+import bucina.desk.session.HoleLook;
 import bucina.desk.session.Selection;
 import bucina.desk.session.Stage;
 import bucina.desk.session.Suggestion;
@@ -49,6 +52,7 @@ public final class BenchMode extends ShownPane {
         addEventHandler(KeyEvent.KEY_PRESSED, this::key);
         ties.on(desk.selectionProperty(), this::fill);
         ties.on(desk.snapshotProperty(), this::fill);
+        ties.on(desk.over().proofProperty(), this::fill);
         fill();
     }
 
@@ -69,8 +73,11 @@ public final class BenchMode extends ShownPane {
     private void fill() {
         words.getChildren().clear();
         targets.getChildren().clear();
-        Optional<Suggestion> job = job();
         Button back = Ui.button("Back to the sheet", "B", away, "knuckle");
+        if (drillOut(back)) {
+            return;
+        }
+        Optional<Suggestion> job = job();
         Ui.shown(section, job.isPresent());
         if (job.isEmpty()) {
             words.getChildren()
@@ -103,6 +110,36 @@ public final class BenchMode extends ShownPane {
                         Ui.button("Write it down", Integer.toString(Stage.SET.key()), this::writeDown, "knuckle"),
                         Ui.spring(),
                         back);
+    }
+
+    /** Drilling out a head that is to be replaced, step by step; false where none is. */
+    private boolean drillOut(Button back) {
+        Optional<HoleReading> hole = desk.cursor();
+        boolean failed = desk.stageProperty().get() == Stage.PROVE
+                && hole.filter(h -> desk.over()
+                                .proofProperty()
+                                .get()
+                                .flatMap(p -> Optional.ofNullable(
+                                        p.holes().get(h.hole().id())))
+                                .filter(o -> o == HoleLook.Overlay.FAILED)
+                                .isPresent())
+                        .isPresent();
+        if (!failed) {
+            return false;
+        }
+        Ui.shown(section, false);
+        words.getChildren().add(Ui.wrapped("Drill out " + hole.get().label(), "bench-large"));
+        try {
+            int n = 1;
+            for (var step :
+                    Mending.drillOut(desk.snapshot().derivation(), hole.get()).steps()) {
+                words.getChildren().add(Ui.wrapped(n++ + ".  " + step.in(desk.unit()), "bench-mid"));
+            }
+        } catch (InputException e) {
+            words.getChildren().add(Ui.wrapped(e.getMessage(), "bench-mid"));
+        }
+        targets.getChildren().addAll(Ui.spring(), back);
+        return true;
     }
 
     /** What is set after these: where the length or the squeezer's gap changes. */

@@ -40,11 +40,7 @@ final class MergeCommand implements Callable<Integer> {
                 BuildFile b = common.told(BuildFile.openToRead(second))) {
             Merge.Side one = side(a);
             Merge.Side two = side(b);
-            if (!a.state().build().equals(b.state().build()) && !shared(one, two)) {
-                throw Common.wrong(
-                        first + " and " + second + " are different builds that share no history: only copies "
-                                + "of one build are merged, such as two benches' files that began as one");
-            }
+            Merge.checkShared(one, two, a.state().build(), b.state().build());
             Merge.Merged merged = Merge.of(one, two, LocalDate.now(common.top().clock()));
             String build = List.of(a.state().build(), b.state().build()).stream()
                     .sorted()
@@ -67,12 +63,5 @@ final class MergeCommand implements Callable<Integer> {
 
     private static Merge.Side side(BuildFile file) {
         return new Merge.Side(file.document(), file.state().plans());
-    }
-
-    /** True if the logs begin alike. */
-    private static boolean shared(Merge.Side a, Merge.Side b) {
-        Chain.Link one = a.document().chain().get(1);
-        Chain.Link two = b.document().chain().get(1);
-        return one != null && two != null && one.hash().equals(two.hash());
     }
 }

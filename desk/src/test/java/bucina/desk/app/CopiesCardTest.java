@@ -10,6 +10,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
@@ -71,7 +72,7 @@ class CopiesCardTest extends OnWindow {
         assertThat(text(robot, "#copies-says")).contains("There is no copy in " + folder.resolve("copies"));
         fire(robot, "#copies-now");
         until(robot, "Nothing would be lost.");
-        robot.interact(() -> session.plan("changing it", b -> b.withNextId(b.nextId() + 1), () -> {}, s -> {}));
+        robot.interact(() -> session.plan("changing it", b -> b.withStock(Map.of("AN426AD3-4", 3)), () -> {}, s -> {}));
         settle(robot);
         card(robot);
         until(robot, "Lost would be the changes of the plan.");

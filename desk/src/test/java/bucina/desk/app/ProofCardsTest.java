@@ -5,10 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import bucina.core.log.CloseOut;
 import bucina.core.log.Labour;
 import bucina.core.log.Taken;
+import bucina.core.material.Material;
 import bucina.core.plan.Bay;
+import bucina.core.plan.Build;
 import bucina.core.plan.Departure;
 import bucina.core.plan.Gaging;
 import bucina.core.plan.Id;
+import bucina.core.plan.Part;
 import bucina.core.plan.Pin;
 import bucina.core.plan.RunThrough;
 import bucina.desk.session.Desk;
@@ -17,6 +20,7 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import javafx.event.ActionEvent;
@@ -117,12 +121,22 @@ class ProofCardsTest extends OnWindow {
         write(robot, "#run-bushing", "3/8");
         press(robot, "#run-add");
         until(() -> session.snapshot().build().workshop().runs().size() == 1);
-        RunThrough run = session.snapshot().build().workshop().runs().getFirst();
+        fitted(robot, session.snapshot().build().workshop().runs().getFirst());
+        taken(robot);
+        signed(robot);
+    }
+
+    /** What runs through shows its bushing to fit until it is fitted. */
+    private void fitted(FxRobot robot, RunThrough run) throws Exception {
         assertThat(run.stations()).hasSize(2).noneMatch(RunThrough.Station::fitted);
         until(robot, "bushing to fit");
         press(robot, "#run-fitted-" + run.id().n());
         until(() -> session.snapshot().build().workshop().runs().getFirst().stations().stream()
                 .allMatch(RunThrough.Station::fitted));
+    }
+
+    /** The reading with limits is open at the close-out until it is taken there. */
+    private void taken(FxRobot robot) throws Exception {
         robot.type(KeyCode.ESCAPE);
         ask(robot, "close out a bay", "#close-out-card");
         until(robot, "Horn to skin: not measured");
@@ -132,6 +146,10 @@ class ProofCardsTest extends OnWindow {
         robot.interact(() ->
                 robot.lookup("#take-" + horn.id().n()).queryAs(TextField.class).fireEvent(new ActionEvent()));
         until(() -> session.snapshot().log().entries().getLast().labour().isPresent() && last() instanceof Taken);
+    }
+
+    /** Signing wants a reason for each open point and the drillings counted. */
+    private void signed(FxRobot robot) throws Exception {
         press(robot, "#close-sign");
         until(robot, "is not signed with points open and no reason");
         int open = robot.lookup(n -> n.getId() != null && n.getId().startsWith("close-reason-"))
@@ -215,5 +233,39 @@ class ProofCardsTest extends OnWindow {
         }
         press(robot, "#pin-" + pin.id().n());
         until(robot, "Of " + BAY);
+    }
+
+    @Test
+    void another_bench_is_brought_together_with_this_one_in_a_new_file() throws Exception {
+        FxRobot robot = new FxRobot();
+        Path other = folder.resolve("other.bucina");
+        Files.copy(file, other);
+        try (BuildFile there = BuildFile.open(other)) {
+            Build build = there.read().build();
+            List<Part> parts = new ArrayList<>(build.parts());
+            parts.add(new Part(new Id.Part(build.nextId()), "New there", Material.parse("2024-T3"), 99, true));
+            there.save(build.withParts(parts, build.nextId() + 1));
+        }
+        ask(robot, "two benches", "#merge-card");
+        write(robot, "#merge-other", other.toString());
+        press(robot, "#merge-go");
+        until(robot, "The plan of the second is the newer of one line");
+        press(robot, "#merge-open");
+        until(() -> !opened.isEmpty());
+        try (BuildFile both = BuildFile.openToRead(folder.resolve("demo-together.bucina"))) {
+            assertThat(both.read().build().named("New there")).isPresent();
+        }
+    }
+
+    @Test
+    void what_comes_out_again_is_listed_and_kept_as_a_job() throws Exception {
+        FxRobot robot = new FxRobot();
+        ask(robot, "temporary: bolts", "#temporary-card");
+        write(robot, "#temporary-what", "the strap at the root");
+        write(robot, "#temporary-parts", "Main spar");
+        press(robot, "#temporary-keep");
+        until(robot, "Take out the strap at the root");
+        press(robot, "#temporary-keep");
+        until(robot, "needs a name, such as the strap");
     }
 }

@@ -42,9 +42,10 @@ public record Loss(List<Integer> entries, OptionalInt marks, Plan plan, boolean 
         return whole && entries.isEmpty() && marks.equals(OptionalInt.of(0)) && plan == Plan.SAME;
     }
 
-    /** What a build that can be read holds more than a copy. */
+    /** What a build that can be read holds more than a copy; the id that is given out next is no change. */
     public static Loss of(BuildFile.Contents now, Copies.Held copy) {
         BuildFile.Contents then = copy.contents();
+        long next = Math.max(now.build().nextId(), then.build().nextId());
         Set<LogEntry> kept = new HashSet<>(then.log().entries());
         return new Loss(
                 now.log().entries().stream()
@@ -52,7 +53,7 @@ public record Loss(List<Integer> entries, OptionalInt marks, Plan plan, boolean 
                         .map(LogEntry::id)
                         .toList(),
                 OptionalInt.of(Math.max(0, now.log().marked() - then.log().marked())),
-                now.build().equals(then.build()) ? Plan.SAME : Plan.CHANGED,
+                now.build().withNextId(next).equals(then.build().withNextId(next)) ? Plan.SAME : Plan.CHANGED,
                 true);
     }
 

@@ -1,6 +1,7 @@
-package bucina.store;
+package bucina.desk.session;
 
 import bucina.core.measure.InputException;
+import bucina.store.Photo;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
