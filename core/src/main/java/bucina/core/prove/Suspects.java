@@ -44,7 +44,8 @@ import java.util.Optional;
 public record Suspects(List<Run> runs, List<GaugeDoubt> gauges) {
 
     /**
-     * How fasteners were set: what is the same here went wrong together.
+     * How fasteners were set: what is the same here went wrong together. Written as it was the first time; case does not
+     * count.
      *
      * @param tool    may be empty
      * @param die     may be empty
@@ -55,10 +56,10 @@ public record Suspects(List<Run> runs, List<GaugeDoubt> gauges) {
 
         static SetUp of(Work work) {
             return new SetUp(
-                    plain(work.setup().tool()),
-                    plain(work.setup().die()),
+                    work.setup().tool().strip(),
+                    work.setup().die().strip(),
                     work.setup().setting(),
-                    plain(work.who()));
+                    work.who().strip());
         }
 
         private static String plain(String text) {
@@ -74,9 +75,9 @@ public record Suspects(List<Run> runs, List<GaugeDoubt> gauges) {
         }
 
         private boolean same(SetUp other) {
-            return tool.equals(other.tool)
-                    && die.equals(other.die)
-                    && who.equals(other.who)
+            return plain(tool).equals(plain(other.tool))
+                    && plain(die).equals(plain(other.die))
+                    && plain(who).equals(plain(other.who))
                     && (setting.isPresent()
                             ? other.setting.filter(s -> s.same(setting.get())).isPresent()
                             : other.setting.isEmpty());
@@ -212,7 +213,7 @@ public record Suspects(List<Run> runs, List<GaugeDoubt> gauges) {
             SetUp up = Objects.requireNonNull(by.get(set));
             SetUp known = sets.keySet().stream().filter(up::same).findFirst().orElse(up);
             List<Set> before = sets.computeIfAbsent(known, k -> new ArrayList<>());
-            SetUp was = last.put(up.tool + "|" + up.who, known);
+            SetUp was = last.put(SetUp.plain(up.tool + "|" + up.who), known);
             boolean reset = !before.isEmpty() && (was != known || said(set, before.getLast(), known, anew));
             before.add(reset ? set.reset() : set);
         }
@@ -240,10 +241,10 @@ public record Suspects(List<Run> runs, List<GaugeDoubt> gauges) {
     private static boolean resets(LogEntry entry, SetUp up) {
         Reset reset = (Reset) entry.labour().orElseThrow().what();
         return up.same(new SetUp(
-                SetUp.plain(reset.tool()),
-                SetUp.plain(reset.die()),
+                reset.tool(),
+                reset.die(),
                 reset.setting(),
-                SetUp.plain(entry.deed().orElseThrow().who())));
+                entry.deed().orElseThrow().who()));
     }
 
     private static List<Doubt> doubts(List<Set> list) {

@@ -45,6 +45,7 @@ public final class DoubtCard extends ShownBox {
     private final ComboBox<Suspects.Run> runs;
     private final Label says = Ui.wrapped("", "plain");
     private final Button reset = Ui.button("It is set up anew", "", this::reset);
+    private final GaugeBox gauges;
     private final Fields fact = new Fields();
     private final ComboBox<Fact> which;
     private final ComboBox<String> of;
@@ -94,6 +95,7 @@ public final class DoubtCard extends ShownBox {
         found.setId("recall-found");
         lines.setId("recall-lines");
         says.setId("doubt-says");
+        gauges = new GaugeBox(desk, this::refused);
         lay(done);
         choices();
         ties.on(desk.session().snapshotProperty(), this::fill);
@@ -103,7 +105,7 @@ public final class DoubtCard extends ShownBox {
     private void lay(Runnable done) {
         ScrollPane scroll = new ScrollPane(lines);
         scroll.setFitToWidth(true);
-        scroll.setPrefHeight(130);
+        scroll.setPrefHeight(110);
         Button go = Ui.button("Judge again what is set", "Ctrl+Enter", this::act, "primary");
         go.setId("recall-go");
         HBox ways = new HBox(8, go, Ui.spring(), Ui.button("Close", "Esc", done, "quiet"));
@@ -115,6 +117,8 @@ public final class DoubtCard extends ShownBox {
                         up,
                         plot,
                         new HBox(8, says, Ui.spring(), reset),
+                        Ui.label("A gauge held against a known piece", "strong"),
+                        gauges,
                         Ui.label("If a fact turns out otherwise", "strong"),
                         fact,
                         found,
@@ -134,6 +138,7 @@ public final class DoubtCard extends ShownBox {
                 .sorted((a, b) ->
                         Boolean.compare(b.doubts().isEmpty(), a.doubts().isEmpty()) * -1)
                 .toList();
+        gauges.show(is);
         runs.getItems().setAll(all);
         runs.setValue(all.stream()
                 .filter(r -> was.filter(r.setUp()::equals).isPresent())

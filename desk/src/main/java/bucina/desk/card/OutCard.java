@@ -29,9 +29,11 @@ import java.io.File;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -48,6 +50,7 @@ public final class OutCard extends ShownBox {
         FACE("face template, true size (PDF)", "pdf"),
         STRIP("strip of the row, true size (PDF)", "pdf"),
         EVIDENCE("evidence of the whole build (PDF)", "pdf"),
+        EVIDENCE_HERE("evidence of this assembly (PDF)", "pdf"),
         EVIDENCE_CSV("evidence, an entry a line (CSV)", "csv"),
         XRAY("X-ray of the face as it is set, true size (PDF)", "pdf"),
         HELD("sheet of what stays open (PDF)", "pdf"),
@@ -69,6 +72,8 @@ public final class OutCard extends ShownBox {
             return word;
         }
     }
+
+    private static final Set<What> EVIDENCE = EnumSet.of(What.EVIDENCE, What.EVIDENCE_HERE, What.EVIDENCE_CSV);
 
     private final Desk desk;
     private final ComboBox<What> what;
@@ -140,6 +145,7 @@ public final class OutCard extends ShownBox {
             case STRIP -> row().map(r -> "row " + r.name()).orElse("row");
             case HELD -> "leave open";
             case EVIDENCE, EVIDENCE_CSV -> "evidence " + desk.snapshot().build().name();
+            case EVIDENCE_HERE -> "evidence " + desk.ref().assembly().name();
             case XRAY ->
                 "x-ray "
                         + spot().map(HoleReading::label)
@@ -170,7 +176,7 @@ public final class OutCard extends ShownBox {
         if (w == What.STRIP && row().isEmpty()) {
             return "Pick a hole first: the strip is of its row.";
         }
-        if (w == What.EVIDENCE) {
+        if (w == What.EVIDENCE || w == What.EVIDENCE_HERE) {
             return "Hours, people, maps, entries, readings, pictures, papers and rules, with the newest hash.";
         }
         if (w == What.FACE || w == What.STRIP || w == What.XRAY) {
@@ -224,12 +230,15 @@ public final class OutCard extends ShownBox {
             return;
         }
         says.setText("Writing.");
-        if (w == What.EVIDENCE || w == What.EVIDENCE_CSV) {
+        if (EVIDENCE.contains(w)) {
             Path file = desk.session().path();
-            OutFile.Content evidence = w == What.EVIDENCE
+            OutFile.Content evidence = w != What.EVIDENCE_CSV
                     ? EvidenceOut.pdf(
                             file,
                             desk.session().snapshot(),
+                            w == What.EVIDENCE
+                                    ? Optional.empty()
+                                    : Optional.of(desk.ref().assembly().id()),
                             paper.getValue(),
                             desk.unit(),
                             desk.session().now(),
@@ -264,7 +273,8 @@ public final class OutCard extends ShownBox {
             case FACE_DXF -> DxfWriter.write(Template.face(ref, face).marked()).getBytes(StandardCharsets.UTF_8);
             case DXF -> DxfWriter.write(FaceDrawing.of(face)).getBytes(StandardCharsets.UTF_8);
             case SVG -> SvgWriter.write(FaceDrawing.of(face)).getBytes(StandardCharsets.UTF_8);
-            case EVIDENCE, EVIDENCE_CSV -> throw new IllegalStateException("evidence is written as it is made");
+            case EVIDENCE, EVIDENCE_HERE, EVIDENCE_CSV ->
+                throw new IllegalStateException("evidence is written as it is made");
             case CSV -> HoleCsv.write(face.readings()).getBytes(StandardCharsets.UTF_8);
         };
     }

@@ -1,6 +1,7 @@
 package bucina.desk.session;
 
 import bucina.core.measure.Unit;
+import bucina.core.plan.Id;
 import bucina.core.state.Snapshot;
 import bucina.store.Chain;
 import bucina.store.drawing.EvidenceCsv;
@@ -19,15 +20,25 @@ public final class EvidenceOut {
 
     private EvidenceOut() {}
 
-    /** As a PDF, a picture at a time. */
+    /**
+     * As a PDF, a picture at a time.
+     *
+     * @param assembly only what belongs to it; empty for the whole build
+     */
     public static OutFile.Content pdf(
-            Path file, Snapshot now, Paper paper, Unit unit, LocalDateTime at, Progress progress) {
+            Path file,
+            Snapshot now,
+            Optional<Id.Assembly> assembly,
+            Paper paper,
+            Unit unit,
+            LocalDateTime at,
+            Progress progress) {
         return out -> {
             try (BuildFile open = BuildFile.openToRead(file)) {
                 EvidencePdf.Source source = new EvidencePdf.Source(
                         now.derivation(),
                         now.log(),
-                        Optional.empty(),
+                        assembly,
                         Chain.links(open.entries()),
                         open.state().chain().heads(),
                         open.state().chain().late(),

@@ -3,9 +3,11 @@ package bucina.desk.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import bucina.core.log.CloseOut;
+import bucina.core.log.GaugeCheck;
 import bucina.core.log.Labour;
 import bucina.core.log.Taken;
 import bucina.core.material.Material;
+import bucina.core.measure.Length;
 import bucina.core.plan.Bay;
 import bucina.core.plan.Build;
 import bucina.core.plan.Departure;
@@ -175,6 +177,16 @@ class ProofCardsTest extends OnWindow {
         robot.interact(() -> face("Main spar web"));
         ask(robot, "in doubt", "#doubt-card");
         until(robot, "No reading makes anything doubtful.");
+        write(robot, "#gauge-which", "caliper 2");
+        write(robot, "#gauge-known", "-.1");
+        write(robot, "#gauge-read", ".2475");
+        write(robot, "#gauge-who", "M. Oake");
+        press(robot, "#gauge-keep");
+        until(robot, "the known piece");
+        write(robot, "#gauge-known", ".25");
+        press(robot, "#gauge-keep");
+        until(() -> session.snapshot().log().entries().getLast().labour().isPresent()
+                && last().equals(new GaugeCheck("caliper 2", Length.in(.25), Length.in(.2475))));
         write(robot, "#recall-value", ".090");
         press(robot, "#recall-go");
         until(robot, "would no longer pass, worst first:");
