@@ -44,8 +44,8 @@ import java.util.Optional;
 public record Suspects(List<Run> runs, List<GaugeDoubt> gauges) {
 
     /**
-     * How fasteners were set: what is the same here went wrong together. Written as it was the first time; case does not
-     * count.
+     * How fasteners were set: what is the same here went wrong together. Written as it was the first time; case does
+     * not count.
      *
      * @param tool    may be empty
      * @param die     may be empty
