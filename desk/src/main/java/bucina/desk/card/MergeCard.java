@@ -4,17 +4,15 @@ import bucina.core.measure.InputException;
 import bucina.desk.look.Fields;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
+import bucina.desk.session.Benches;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Places;
 import bucina.desk.session.ToOpen;
-import bucina.store.Merge;
-import bucina.store.file.BuildFile;
 import java.io.File;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.function.Consumer;
-import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -95,25 +93,9 @@ public final class MergeCard extends ShownBox {
             Path to = Places.file(out.getText(), "together.bucina");
             Path here = desk.session().path();
             LocalDate today = desk.session().today();
-            desk.session().aside(() -> merged(here, from, to, today), s -> show(s, to), this::refused);
+            desk.session().aside(() -> Benches.together(here, from, to, today).said(), s -> show(s, to), this::refused);
         } catch (InputException e) {
             refused(e.getMessage());
-        }
-    }
-
-    private static List<String> merged(Path here, Path other, Path to, LocalDate today) {
-        try (BuildFile a = BuildFile.openToRead(here);
-                BuildFile b = BuildFile.openToRead(other)) {
-            Merge.Side mine = new Merge.Side(a.document(), a.state().plans());
-            Merge.Side its = new Merge.Side(b.document(), b.state().plans());
-            Merge.checkShared(mine, its, a.state().build(), b.state().build());
-            Merge.Merged merged = Merge.of(mine, its, today);
-            String build = Stream.of(a.state().build(), b.state().build())
-                    .sorted()
-                    .findFirst()
-                    .orElseThrow();
-            BuildFile.create(to, merged, build).close();
-            return merged.said();
         }
     }
 

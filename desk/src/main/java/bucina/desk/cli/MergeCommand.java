@@ -1,5 +1,6 @@
 package bucina.desk.cli;
 
+import bucina.desk.session.Benches;
 import bucina.store.Chain;
 import bucina.store.Merge;
 import bucina.store.file.BuildFile;
@@ -38,15 +39,8 @@ final class MergeCommand implements Callable<Integer> {
     public Integer call() {
         try (BuildFile a = common.told(BuildFile.openToRead(first));
                 BuildFile b = common.told(BuildFile.openToRead(second))) {
-            Merge.Side one = side(a);
-            Merge.Side two = side(b);
-            Merge.checkShared(one, two, a.state().build(), b.state().build());
-            Merge.Merged merged = Merge.of(one, two, LocalDate.now(common.top().clock()));
-            String build = List.of(a.state().build(), b.state().build()).stream()
-                    .sorted()
-                    .findFirst()
-                    .orElseThrow();
-            BuildFile.create(out, merged, build).close();
+            Merge.Merged merged =
+                    Benches.together(a, b, out, LocalDate.now(common.top().clock()));
             ObjectNode node = Common.object().put("out", out.toString());
             node.put("entries", merged.document().log().entries().size())
                     .put("marks", merged.document().log().marked());
@@ -59,9 +53,5 @@ final class MergeCommand implements Callable<Integer> {
             common.answer(node, lines);
             return Cli.FINE;
         }
-    }
-
-    private static Merge.Side side(BuildFile file) {
-        return new Merge.Side(file.document(), file.state().plans());
     }
 }

@@ -118,12 +118,12 @@ public record HoleLook(Fill fill, Overlay overlay, boolean broken) {
         }
 
         private Overlay jumped(HoleReading hole) {
+            if (stage != Stage.STUDY && skipped.contains(hole.hole().id())) {
+                return Overlay.SKIPPED;
+            }
             if (stage == Stage.PROVE) {
                 return proof.getOrDefault(
                         hole.hole().id(), hole.hole().deviation().isPresent() ? Overlay.DEVIATION : Overlay.NONE);
-            }
-            if (stage != Stage.STUDY && skipped.contains(hole.hole().id())) {
-                return Overlay.SKIPPED;
             }
             Overlay worst = overlay(snapshot, hole, stage);
             boolean room = worst == Overlay.NONE || worst == Overlay.DEVIATION;

@@ -261,7 +261,9 @@ class WindowKeysTest extends OnWindow {
                         || b.scope() == Command.Scope.ALWAYS
                         || a.scope() == Command.Scope.FREE
                         || b.scope() == Command.Scope.FREE;
-                assertThat(a == b || !heard || !a.key().equals(b.key()))
+                // Without a key it is found by its words.
+                boolean alike = !a.key().isEmpty() && a.key().equals(b.key());
+                assertThat(a == b || !heard || !alike)
                         .as("%s and %s both listen to %s", a.id(), b.id(), a.key())
                         .isTrue();
             }

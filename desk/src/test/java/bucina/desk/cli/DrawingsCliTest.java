@@ -211,7 +211,7 @@ class DrawingsCliTest extends OnCommandLine {
         Path rules = folder.resolve("rules.json");
         assertThat(line("export {} --to json --what rules --out {}", dunlin, rules))
                 .isZero();
-        assertThat(Json.read(Files.readString(rules)).at("/rules").size()).isEqualTo(42);
+        assertThat(Json.read(Files.readString(rules)).at("/rules").size()).isEqualTo(45);
         Path template = folder.resolve("t.dxf");
         assertThat(line("export {} --to dxf --what template --out {}", dunlin, template))
                 .isZero();
@@ -223,7 +223,7 @@ class DrawingsCliTest extends OnCommandLine {
             delimiter = '|',
             value = {
                 "--to png|write json, csv, svg, dxf or pdf",
-                "--to pdf --what evidence|held-open",
+                "--to pdf --what hours|held-open",
                 "--to dxf --face Keel|there is no face",
                 "--to pdf --row R99|there is no row",
                 "--to pdf --paper a3|a4 or letter"
