@@ -84,7 +84,11 @@ public final class BenchMode extends ShownPane {
                     .addAll(
                             Ui.wrapped(
                                     desk.cursor().isPresent() ? Suggestion.why(desk) : "No job picked.", "bench-large"),
-                            Ui.wrapped("Pick a row or a group on the sheet, then press B.", "bench-mid"));
+                            Ui.wrapped(
+                                    desk.stageProperty().get() == Stage.PROVE
+                                            ? "Pick a head that is to be replaced, then press B for its drilling out."
+                                            : "Pick a row or a group on the sheet, then press B.",
+                                    "bench-mid"));
             targets.getChildren().add(back);
             return;
         }
