@@ -151,6 +151,7 @@ final class MendBox extends VBox {
         if (at.solution().fastener() instanceof Fastener.PulledRivet r && r.stainless()) {
             steps.getChildren().add(Ui.wrapped("Stainless: it is nearly impossible to drill out.", "stop-text"));
         }
+        steps.getChildren().add(Ui.wrapped(DrillOut.CAUTION, "caution"));
         for (TextField field : List.of(measured, designation, head, because)) {
             field.setText("");
         }

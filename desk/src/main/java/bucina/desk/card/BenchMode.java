@@ -3,6 +3,7 @@ package bucina.desk.card;
 import bucina.core.measure.InputException;
 import bucina.core.measure.LengthFormat;
 import bucina.core.plan.Id;
+import bucina.core.prove.DrillOut;
 import bucina.core.prove.Mending;
 import bucina.core.stack.HoleReading;
 import bucina.desk.look.Palette;
@@ -132,7 +133,11 @@ public final class BenchMode extends ShownPane {
             return false;
         }
         Ui.shown(section, false);
-        words.getChildren().add(Ui.wrapped("Drill out " + hole.get().label(), "bench-large"));
+        words.getChildren()
+                .add(Ui.wrapped(
+                        "Drill out " + hole.get().label() + ", "
+                                + hole.get().solution().called(),
+                        "bench-large"));
         try {
             int n = 1;
             for (var step :
@@ -142,6 +147,7 @@ public final class BenchMode extends ShownPane {
         } catch (InputException e) {
             words.getChildren().add(Ui.wrapped(e.getMessage(), "bench-mid"));
         }
+        words.getChildren().add(Ui.wrapped(DrillOut.CAUTION, "bench-mid"));
         targets.getChildren().addAll(Ui.spring(), back);
         return true;
     }
