@@ -44,7 +44,8 @@ final class ProofPoses {
                         b.named("Hinge plate").orElseThrow().id()),
                 "",
                 List.of("the hinge bolts, striped"),
-                List.of("drillings"));
+                List.of("drillings"),
+                Optional.empty());
         Gaging horn = new Gaging(
                 new Id.Gaging(b.nextId() + 1),
                 "Hinge arm to skin, full travel",

@@ -15,6 +15,7 @@ import bucina.core.plan.Part;
 import bucina.core.plan.Particulars;
 import bucina.core.plan.Standing;
 import bucina.core.plan.Workshop;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -50,7 +51,7 @@ public final class PartEdits {
 
     /**
      * The build with a part standing otherwise. Where fasteners hold it, it stays on for good: a wrapped skin can be
-     * lifted above while it is closed below.
+     * lifted above while it is closed below. A part that closes a bay opens its close-out again when it is taken off.
      *
      * @throws InputException if it would be taken off, and it is on for good everywhere
      */
@@ -67,7 +68,19 @@ public final class PartEdits {
             throw new InputException(part.name() + " is on for good on " + names(states, id, held)
                     + ": drill out what holds it and correct the log first, then say that it is " + next.word());
         }
-        return build.with(part.with(part.particulars().withForGood(held)).with(next));
+        Build off = build.with(part.with(part.particulars().withForGood(held)).with(next));
+        return part.standing().inPlace() ? opened(off, states, id) : off;
+    }
+
+    private static Build opened(Build build, PartStates states, Id.Part off) {
+        Workshop shop = build.workshop();
+        for (Bay bay : build.workshop().bays()) {
+            Optional<Instant> last = states.closedOut(bay.id());
+            if (bay.closers().contains(off) && last.isPresent()) {
+                shop = shop.with(bay.opened(last.get()));
+            }
+        }
+        return build.withWorkshop(shop, build.nextId());
     }
 
     private static String names(PartStates states, Id.Part id, Set<Id.Face> held) {

@@ -27,6 +27,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** The list of a bay's close-out: everything that plan and log put behind the parts that close it. */
@@ -84,6 +86,18 @@ public final class BayPoints {
     public record Point(Kind kind, String where, String text, List<Id.Hole> holes) {
         public Point {
             holes = List.copyOf(holes);
+        }
+
+        /** True if this is what was left, or less of it: {@code 30 not set} where {@code 34 not set} was left. */
+        boolean within(String left) {
+            if (text.equals(left)) {
+                return true;
+            }
+            String before = where + ": ";
+            String after = text.substring((before + holes.size()).length());
+            Matcher more = Pattern.compile(Pattern.quote(before) + "(\\d{1,9})" + Pattern.quote(after))
+                    .matcher(left);
+            return !holes.isEmpty() && more.matches() && Integer.parseInt(more.group(1)) >= holes.size();
         }
     }
 
@@ -258,12 +272,9 @@ public final class BayPoints {
 
     private List<Point> counted(Bay bay) {
         Map<String, Integer> out = new HashMap<>();
-        for (LogEntry entry : log.entries()) {
-            if (log.inForce(entry)
-                    && entry.labour().map(Labour::what).orElse(null) instanceof CloseOut c
-                    && c.bay().equals(bay.id())) {
-                c.counted().forEach(k -> out.put(k.what(), k.out() >= k.due() ? k.out() : -1));
-            }
+        for (LogEntry entry : Bays.closeOuts(bay, log)) {
+            CloseOut closed = (CloseOut) entry.labour().orElseThrow().what();
+            closed.counted().forEach(k -> out.put(k.what(), k.out() >= k.due() ? k.out() : -1));
         }
         List<Point> points = new ArrayList<>();
         loose(bay).forEach((what, due) -> {

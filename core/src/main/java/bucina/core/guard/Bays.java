@@ -11,6 +11,7 @@ import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.HoleReading;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
@@ -55,10 +56,13 @@ public final class Bays {
                 && hole.layers().stream().anyMatch(l -> inside.contains(l.part()));
     }
 
-    /** The closing parts that are not on for good, as they go on: the last one holds. */
+    /**
+     * The closing parts that are not on for good, as they go on: the last one holds. A screwed cover that was taken off
+     * is among them until the bay is signed anew, though its screws are in the log.
+     */
     public List<Part> open(Bay bay) {
         return bay.closers().stream()
-                .filter(p -> !shut(p, Set.of()))
+                .filter(p -> !said(p) && !held(bay, p, Set.of()))
                 .map(parts::part)
                 .sorted(Comparator.comparing(Part::fittingOrder))
                 .toList();
@@ -80,24 +84,29 @@ public final class Bays {
                 .toList();
     }
 
+    /** True if the builder says that a part is on for good somewhere. */
+    private boolean said(Id.Part part) {
+        return parts.faces(part).stream().anyMatch(f -> parts.forGood(part, f.id()));
+    }
+
     /**
-     * True once a part is on for good somewhere: by a permanent fastener, or because the builder says so; where it is
-     * screwed on, by its last screw.
+     * True once fasteners hold a part: a permanent one; where it is screwed on, its last screw.
      *
      * @param setting holes that are set as well
      */
-    private boolean shut(Id.Part part, Set<Id.Hole> setting) {
-        if (parts.faces(part).stream().anyMatch(f -> parts.forGood(part, f.id()))) {
-            return true;
-        }
+    private boolean held(Bay bay, Id.Part part, Set<Id.Hole> setting) {
         List<HoleReading> holes = through(part);
         List<HoleReading> permanent =
                 holes.stream().filter(h -> h.solution().fastener().permanent()).toList();
-        Predicate<HoleReading> set = h -> setting.contains(h.hole().id())
-                || log.state(h.hole(), h.layers()).set();
-        return permanent.isEmpty()
-                ? !holes.isEmpty() && holes.stream().allMatch(set)
-                : permanent.stream().anyMatch(set);
+        Predicate<HoleReading> now = h -> setting.contains(h.hole().id());
+        Predicate<HoleReading> set = now.or(h -> log.state(h.hole(), h.layers()).set());
+        if (!permanent.isEmpty()) {
+            return permanent.stream().anyMatch(set);
+        }
+        boolean off = bay.opened().isPresent() && signed(bay).isEmpty();
+        return !holes.isEmpty()
+                && holes.stream().allMatch(set)
+                && (!off || holes.stream().anyMatch(now));
     }
 
     /** What is still to be done in a bay before it is signed, in words: see {@link BayPoints}. */
@@ -106,31 +115,41 @@ public final class Bays {
                 .of(bay).stream().map(BayPoints.Point::text).toList();
     }
 
-    /** The close-out of a bay that holds: signed, and no closing part was taken off since. */
+    /** The close-out of a bay that holds: the last one since a closing part was taken off. */
     public Optional<LogEntry> signed(Bay bay) {
-        LogEntry signed = null;
+        List<LogEntry> since = closeOuts(bay, log);
+        return since.isEmpty() ? Optional.empty() : Optional.of(since.getLast());
+    }
+
+    /** Close-outs of a bay since a part that closes it was last taken off, earliest first. */
+    static List<LogEntry> closeOuts(Bay bay, Logbook log) {
+        List<LogEntry> since = new ArrayList<>();
         for (LogEntry entry : log.entries()) {
             Labour.What what =
                     log.inForce(entry) ? entry.labour().map(Labour::what).orElse(null) : null;
-            if (what instanceof CloseOut c && c.bay().equals(bay.id())) {
-                signed = entry;
+            boolean after =
+                    bay.opened().filter(o -> !entry.entered().isAfter(o)).isEmpty();
+            if (what instanceof CloseOut c && c.bay().equals(bay.id()) && after) {
+                since.add(entry);
             } else if (what instanceof Labour.OnPart p
                     && p.task().equals("off")
                     && bay.closers().contains(p.part())) {
-                signed = null;
+                since.clear();
             }
         }
-        return Optional.ofNullable(signed);
+        return since;
     }
 
     /** Why a bay may not be shut: it is not signed, or a point came up since; empty if it may. */
     private Optional<String> unsigned(Bay bay) {
-        List<String> points = points(bay);
-        Set<String> left = signed(bay).flatMap(LogEntry::labour).map(Labour::what).stream()
+        List<CloseOut.Left> left = signed(bay).flatMap(LogEntry::labour).map(Labour::what).stream()
                 .flatMap(w -> ((CloseOut) w).open().stream())
-                .map(CloseOut.Left::point)
-                .collect(Collectors.toSet());
-        List<String> open = points.stream().filter(p -> !left.contains(p)).toList();
+                .toList();
+        List<String> open = new BayPoints(derivation, log, parts)
+                .of(bay).stream()
+                        .filter(p -> left.stream().noneMatch(l -> p.within(l.point())))
+                        .map(BayPoints.Point::text)
+                        .toList();
         if (!open.isEmpty()) {
             return Optional.of("inside is open: " + open.stream().limit(3).collect(Collectors.joining("; "))
                     + (open.size() > 3 ? "; " + (open.size() - 3) + " more" : ""));
@@ -139,14 +158,19 @@ public final class Bays {
     }
 
     /**
-     * Why holes may not be set now: they would shut a bay in which something is open. Empty if they may.
+     * Why holes may not be set now: they would shut a bay in which something is open. Empty if they may. That a part is
+     * said to be on for good does not let its own first fastener pass.
      *
      * @param setting the holes that are set
      */
     public Optional<String> shutting(Set<Id.Hole> setting) {
         for (Bay bay : derivation.build().workshop().bays()) {
-            List<Part> shutting = open(bay);
-            if (!shutting.isEmpty() && shutting.stream().allMatch(p -> shut(p.id(), setting))) {
+            List<Part> shutting = bay.closers().stream()
+                    .filter(p -> held(bay, p, setting) && !held(bay, p, Set.of()))
+                    .map(parts::part)
+                    .sorted(Comparator.comparing(Part::fittingOrder))
+                    .toList();
+            if (!shutting.isEmpty() && shut(bay, setting)) {
                 Optional<String> open = unsigned(bay);
                 if (open.isPresent()) {
                     return Optional.of(shutting.getLast().name() + " closes " + bay.name() + ", and " + open.get());
@@ -156,13 +180,17 @@ public final class Bays {
         return Optional.empty();
     }
 
+    private boolean shut(Bay bay, Set<Id.Hole> setting) {
+        return bay.closers().stream().allMatch(p -> said(p) || held(bay, p, setting));
+    }
+
     /** What shut a bay with something open inside, though its entry gives no reason; for logs brought in. */
     Optional<String> leftOpen(Set<Id.Hole> set) {
         for (Bay bay : derivation.build().workshop().bays()) {
             boolean by = bay.closers().stream()
                     .flatMap(p -> through(p).stream())
                     .anyMatch(h -> set.contains(h.hole().id()));
-            Optional<String> left = by && open(bay).isEmpty() ? unsigned(bay) : Optional.empty();
+            Optional<String> left = by && shut(bay, set) ? unsigned(bay) : Optional.empty();
             if (left.isPresent()) {
                 return Optional.of(bay.name() + " is shut, and " + left.get());
             }

@@ -146,7 +146,10 @@ public final class Mirror {
                         otherName(bay.name(), hand),
                         bay.closers().stream().map(p -> new Id.Part(pair(p))).toList(),
                         bay.inside().stream().map(p -> new Id.Part(pair(p))).collect(Collectors.toSet()),
-                        bay.notes()));
+                        bay.notes(),
+                        bay.photos(),
+                        bay.loose(),
+                        Optional.empty()));
             }
         }
         return shop;

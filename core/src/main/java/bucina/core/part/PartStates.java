@@ -1,5 +1,7 @@
 package bucina.core.part;
 
+import bucina.core.log.CloseOut;
+import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.plan.Assembly;
 import bucina.core.plan.Build;
@@ -11,7 +13,9 @@ import bucina.core.plan.Part;
 import bucina.core.plan.Standing;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.HoleReading;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -181,6 +185,17 @@ public final class PartStates {
 
     private Id.Face face(Layer sheet) {
         return Objects.requireNonNull(where.get(sheet.id()), "a build has the sheets of its holes");
+    }
+
+    /** When the newest close-out of a bay was entered, whether it still holds or not; empty without one. */
+    public Optional<Instant> closedOut(Id.Bay bay) {
+        return log.entries().stream()
+                .filter(log::inForce)
+                .filter(e -> e.labour()
+                        .filter(l -> l.what() instanceof CloseOut c && c.bay().equals(bay))
+                        .isPresent())
+                .map(LogEntry::entered)
+                .max(Comparator.naturalOrder());
     }
 
     /** How a part stands, in a sentence for the builder. */

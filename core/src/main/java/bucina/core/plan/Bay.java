@@ -1,10 +1,12 @@
 package bucina.core.plan;
 
 import bucina.core.measure.InputException;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 
@@ -18,6 +20,8 @@ import java.util.stream.Stream;
  * @param notes   what to remember; may be empty
  * @param photos  photographs asked for before it is shut, in words
  * @param loose   things counted out before it is shut, such as drillings; mandrels are counted without being named
+ * @param opened  when the last close-out was entered that holds no more, for a part that closes it was taken off since;
+ *     empty while none was
  */
 public record Bay(
         Id.Bay id,
@@ -26,14 +30,15 @@ public record Bay(
         Set<Id.Part> inside,
         String notes,
         List<String> photos,
-        List<String> loose)
+        List<String> loose,
+        Optional<Instant> opened)
         implements Kept {
 
     private static final int LONGEST = 4000;
 
     /** A bay of which nothing more is asked. */
     public Bay(Id.Bay id, String name, List<Id.Part> closers, Set<Id.Part> inside, String notes) {
-        this(id, name, closers, inside, notes, List.of(), List.of());
+        this(id, name, closers, inside, notes, List.of(), List.of(), Optional.empty());
     }
 
     public Bay {
@@ -42,6 +47,7 @@ public record Bay(
         photos.forEach(p -> Names.check("a photograph asked for", p));
         loose.forEach(l -> Names.check("a thing counted out", l));
         Objects.requireNonNull(id, "id");
+        Objects.requireNonNull(opened, "opened");
         Names.check("a bay", name);
         closers = List.copyOf(new LinkedHashSet<>(closers));
         inside = Set.copyOf(inside);
@@ -66,7 +72,12 @@ public record Bay(
             lying.add(first);
         }
         shutting.forEach(lying::remove);
-        return new Bay(id, name, shutting, lying, notes, photos, loose);
+        return new Bay(id, name, shutting, lying, notes, photos, loose, opened);
+    }
+
+    /** This bay with a part that closes it taken off: close-outs entered until then hold no more. */
+    public Bay opened(Instant last) {
+        return new Bay(id, name, closers, inside, notes, photos, loose, Optional.of(last));
     }
 
     @Override

@@ -28,11 +28,6 @@ import java.util.Optional;
  */
 public record DrillOut(RivetSize size, DrillSize bit, Length depth, DrillSize hollow) {
 
-    /** Said wherever something is drilled out. */
-    public static final String CAUTION =
-            "Eye protection on. The kit's drawing governs; nothing here is an approval: where"
-                    + " the hole is worse afterwards, stop and ask.";
-
     private static final Map<Integer, List<String>> BITS = Map.of(
             3, List.of("#42", "#44"),
             4, List.of("#31", "#33"),

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import bucina.core.Plans;
+import bucina.core.edit.PartEdits;
 import bucina.core.hold.Holds;
 import bucina.core.log.CloseOut;
 import bucina.core.log.Labour;
@@ -12,12 +13,15 @@ import bucina.core.log.Logbook;
 import bucina.core.log.Taken;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
+import bucina.core.part.PartStates;
 import bucina.core.plan.Bay;
 import bucina.core.plan.Build;
 import bucina.core.plan.Gaging;
 import bucina.core.plan.Hand;
 import bucina.core.plan.Id;
+import bucina.core.plan.Part;
 import bucina.core.plan.RunThrough;
+import bucina.core.plan.Standing;
 import bucina.core.stack.Derivation;
 import java.util.List;
 import java.util.Optional;
@@ -53,6 +57,82 @@ class CloseOutTest extends OnBays {
     }
 
     @Test
+    void less_than_was_left_open_is_no_new_point_and_more_is() {
+        Derivation box = box(Plans.UNIVERSAL, bay(6));
+        sign(box, List.of(new CloseOut.Left("B-1: 2 not set", "reached from below")));
+        log = log.plus(
+                LogEntry.Draft.install(work(20, "B-1", "AN4-6A", "", 101)).numbered(log.nextId(), AT));
+        // One of the two is in now; that it is not torqued is new.
+        assertThat(shutting(box, 201)).contains("Lid closes Nose bay, and inside is open: B-1: 1 not torqued");
+        BayPoints.Point one =
+                new BayPoints.Point(BayPoints.Kind.FASTENER, "B-1", "B-1: 1 not set", List.of(new Id.Hole(102)));
+        assertThat(one.within("B-1: 2 not set")).isTrue();
+        assertThat(one.within("B-1: 1 not set")).isTrue();
+        assertThat(one.within("B-1: 0 not set")).isFalse();
+        assertThat(one.within("B-1: 2 not torqued")).isFalse();
+        assertThat(one.within("B-11: 2 not set")).isFalse();
+    }
+
+    @Test
+    void a_screwed_cover_taken_off_in_any_way_opens_its_bay_until_it_is_signed_anew() {
+        Bay counting = counting();
+        Derivation box = box(SCREW, counting);
+        List<CloseOut.Left> left = List.of(new CloseOut.Left("B-1: 2 not set", "reached from below"));
+        sign(box, left, new CloseOut.Counted("rags", 0, 3));
+        add(box, work(21, "L-1", "MS27039-0806", "", 201, 202, 203));
+        assertThat(bays(box).open(counting)).isEmpty();
+        Build off = PartEdits.stands(box.build(), PartStates.of(box, log), new Id.Part(6), Standing.OFF);
+        Build on = PartEdits.stands(off, PartStates.of(off), new Id.Part(6), Standing.DRY);
+        for (Build build : List.of(off, on)) {
+            Derivation then = Derivation.of(build, catalogue);
+            Bay bay = build.workshop().bays().getFirst();
+            assertThat(bays(then).signed(bay)).isEmpty();
+            assertThat(bays(then).open(bay)).extracting(Part::name).containsExactly("Lid");
+            assertThat(bays(then).points(bay)).contains("rags to count out");
+            assertThat(shutting(then, 101)).isEmpty();
+            assertThat(shutting(then, 203))
+                    .hasValueSatisfying(w -> assertThat(w).startsWith("Lid closes Nose bay"));
+        }
+        Derivation again = Derivation.of(on, catalogue);
+        LogEntry second = LogEntry.Draft.install(new Labour(
+                        new CloseOut(bay(6).id(), "Nose bay", left, List.of(new CloseOut.Counted("rags", 0, 3))),
+                        "",
+                        "M. Oake",
+                        NOW,
+                        5,
+                        "",
+                        "",
+                        List.of()))
+                .numbered(log.nextId(), AT.plusSeconds(60));
+        log = log.plus(second);
+        assertThat(bays(again).signed(on.workshop().bays().getFirst())).contains(second);
+        assertThat(bays(again).open(on.workshop().bays().getFirst())).isEmpty();
+    }
+
+    @Test
+    void that_a_part_is_said_to_be_on_for_good_does_not_let_its_first_rivet_pass() {
+        Derivation plain = box(Plans.UNIVERSAL, bay(6));
+        Derivation box =
+                Derivation.of(PartEdits.forGood(plain.build(), new Id.Part(6), new Id.Face(4), true), catalogue);
+        assertThat(bays(box).open(bay(6))).isEmpty();
+        assertThat(shutting(box, 201)).contains("Lid closes Nose bay, and inside is open: B-1: 2 not set");
+    }
+
+    private Bays bays(Derivation box) {
+        return new Bays(box, log, new Holds(box, log).parts());
+    }
+
+    private Optional<String> shutting(Derivation box, long hole) {
+        return bays(box).shutting(Set.of(new Id.Hole(hole)));
+    }
+
+    private static Bay counting() {
+        Bay plain = bay(6);
+        return new Bay(
+                plain.id(), plain.name(), plain.closers(), Set.of(), "", List.of(), List.of("rags"), Optional.empty());
+    }
+
+    @Test
     void mandrels_are_counted_out_as_many_as_were_pulled_inside_and_what_is_asked_for_is_there() {
         Bay asking = new Bay(
                 new Id.Bay(900),
@@ -61,7 +141,8 @@ class CloseOutTest extends OnBays {
                 Set.of(),
                 "",
                 List.of("the bolts"),
-                List.of("rags"));
+                List.of("rags"),
+                Optional.empty());
         Derivation box = asking(asking);
         assertThat(new Bays(box, log, new Holds(box, log).parts()).points(asking))
                 .containsExactly(

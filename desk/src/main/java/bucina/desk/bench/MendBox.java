@@ -9,9 +9,11 @@ import bucina.core.log.Work;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.measure.LengthFormat;
+import bucina.core.measure.Sentence;
 import bucina.core.plan.Fastener;
 import bucina.core.plan.Id;
 import bucina.core.prove.DrillOut;
+import bucina.core.prove.DrillOutGuide;
 import bucina.core.prove.Mending;
 import bucina.core.prove.Proving;
 import bucina.core.stack.HoleReading;
@@ -137,21 +139,15 @@ final class MendBox extends VBox {
 
     private void show(HoleReading at) {
         mending = Optional.empty();
-        title.setText("Drill out " + at.label() + ", " + at.solution().called());
+        DrillOutGuide guide = DrillOutGuide.of(desk.snapshot().derivation(), at);
+        title.setText(guide.title());
         steps.getChildren().clear();
-        try {
-            DrillOut out = Mending.drillOut(desk.snapshot().derivation(), at);
-            int n = 1;
-            for (var step : out.steps()) {
-                steps.getChildren().add(Ui.wrapped(n++ + ".  " + step.in(desk.unit()), "plain"));
-            }
-        } catch (InputException e) {
-            steps.getChildren().add(Ui.wrapped(upper(e.getMessage()) + ".", "attention-text"));
+        int n = 1;
+        for (Sentence step : guide.steps()) {
+            steps.getChildren().add(Ui.wrapped(n++ + ".  " + step.in(desk.unit()), "plain"));
         }
-        if (at.solution().fastener() instanceof Fastener.PulledRivet r && r.stainless()) {
-            steps.getChildren().add(Ui.wrapped("Stainless: it is nearly impossible to drill out.", "stop-text"));
-        }
-        steps.getChildren().add(Ui.wrapped(DrillOut.CAUTION, "caution"));
+        guide.warnings().forEach(w -> steps.getChildren().add(Ui.wrapped(w, "stop-text")));
+        steps.getChildren().add(Ui.wrapped(DrillOutGuide.CAUTION, "caution"));
         for (TextField field : List.of(measured, designation, head, because)) {
             field.setText("");
         }

@@ -19,6 +19,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -39,6 +40,8 @@ public final class BaysCard extends ShownBox {
     private final TextField closers;
     private final TextField inside;
     private final TextField notes;
+    private final TextField photos;
+    private final TextField loose;
     private final Label state = Ui.wrapped("", "strong");
     private final VBox open = new VBox(3);
     private final Label wrong = Ui.wrapped("", "stop-text");
@@ -66,6 +69,10 @@ public final class BaysCard extends ShownBox {
         closers = f.add("Closed by", new TextField(), "bay-closers");
         inside = f.add("Inside lie", new TextField(), "bay-inside");
         notes = f.add("To remember", new TextField(), "bay-notes");
+        photos = f.add("Photographs", new TextField(), "bay-photos");
+        loose = f.add("Counted out", new TextField(), "bay-loose");
+        photos.setPromptText("asked for before it is shut, with semicolons: the bolts, striped; the line");
+        loose.setPromptText("before it is shut, with semicolons: drillings; rags. Mandrels come by themselves");
         name.setPromptText("leading edge bay");
         closers.setPromptText("parts that shut it, by name or number, with commas; the last one to go on holds");
         inside.setPromptText("parts, with commas; nothing typed: all others of the assembly");
@@ -115,6 +122,8 @@ public final class BaysCard extends ShownBox {
         closers.setText(chosen.map(b -> names(now, b.closers())).orElse(""));
         inside.setText(chosen.map(b -> names(now, b.inside())).orElse(""));
         notes.setText(chosen.map(Bay::notes).orElse(""));
+        photos.setText(chosen.map(b -> String.join("; ", b.photos())).orElse(""));
+        loose.setText(chosen.map(b -> String.join("; ", b.loose())).orElse(""));
         state.setText("");
         open.getChildren().clear();
         chosen.ifPresent(b -> latest.ask(() -> Open.of(now, b), this::show, this::refused));
@@ -145,7 +154,9 @@ public final class BaysCard extends ShownBox {
                 is.closing.isEmpty()
                         ? "It is shut." + (is.points.isEmpty() ? "" : " Open all the same:")
                         : is.closing.getLast() + " closes it last. "
-                                + (is.points.isEmpty() ? "Nothing is open inside: it may be shut." : "Open inside:"));
+                                + (is.points.isEmpty()
+                                        ? "Nothing is open inside: it is signed with the close-out, then shut."
+                                        : "Open inside:"));
         wrong.setText("No hole of the plan goes through " + String.join(", ", is.unheld)
                 + ": nothing stops it from being put on with something open inside.");
         Ui.shown(wrong, !is.unheld.isEmpty());
@@ -156,6 +167,13 @@ public final class BaysCard extends ShownBox {
     private List<Id.Part> parts(TextField field) {
         return Entries.parts(field.getText(), desk.session().snapshot().parts()).stream()
                 .map(Part::id)
+                .toList();
+    }
+
+    private static List<String> things(TextField field) {
+        return Stream.of(field.getText().split(";"))
+                .map(String::strip)
+                .filter(t -> !t.isEmpty())
                 .toList();
     }
 
@@ -173,7 +191,10 @@ public final class BaysCard extends ShownBox {
                     name.getText().strip(),
                     parts(closers),
                     new HashSet<>(parts(inside)),
-                    notes.getText().strip());
+                    notes.getText().strip(),
+                    things(photos),
+                    things(loose),
+                    was.flatMap(Bay::opened));
         } catch (InputException e) {
             refused(e.getMessage());
             return;

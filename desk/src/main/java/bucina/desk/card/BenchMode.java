@@ -1,10 +1,9 @@
 package bucina.desk.card;
 
-import bucina.core.measure.InputException;
 import bucina.core.measure.LengthFormat;
+import bucina.core.measure.Sentence;
 import bucina.core.plan.Id;
-import bucina.core.prove.DrillOut;
-import bucina.core.prove.Mending;
+import bucina.core.prove.DrillOutGuide;
 import bucina.core.stack.HoleReading;
 import bucina.desk.look.Palette;
 import bucina.desk.look.ShownPane;
@@ -133,21 +132,14 @@ public final class BenchMode extends ShownPane {
             return false;
         }
         Ui.shown(section, false);
-        words.getChildren()
-                .add(Ui.wrapped(
-                        "Drill out " + hole.get().label() + ", "
-                                + hole.get().solution().called(),
-                        "bench-large"));
-        try {
-            int n = 1;
-            for (var step :
-                    Mending.drillOut(desk.snapshot().derivation(), hole.get()).steps()) {
-                words.getChildren().add(Ui.wrapped(n++ + ".  " + step.in(desk.unit()), "bench-mid"));
-            }
-        } catch (InputException e) {
-            words.getChildren().add(Ui.wrapped(e.getMessage(), "bench-mid"));
+        DrillOutGuide guide = DrillOutGuide.of(desk.snapshot().derivation(), hole.get());
+        words.getChildren().add(Ui.wrapped(guide.title(), "bench-large"));
+        int n = 1;
+        for (Sentence step : guide.steps()) {
+            words.getChildren().add(Ui.wrapped(n++ + ".  " + step.in(desk.unit()), "bench-mid"));
         }
-        words.getChildren().add(Ui.wrapped(DrillOut.CAUTION, "bench-mid"));
+        guide.warnings().forEach(w -> words.getChildren().add(Ui.wrapped(w, "bench-mid")));
+        words.getChildren().add(Ui.wrapped(DrillOutGuide.CAUTION, "bench-mid"));
         targets.getChildren().addAll(Ui.spring(), back);
         return true;
     }

@@ -57,6 +57,8 @@ public final class GagingCard extends ShownBox {
     private final TextField holes = run.add("Holes", new TextField(), "run-holes");
     private final TextField bushing = run.add("Bushing inside", new TextField(), "run-bushing");
     private final TextField ends = run.add("Ends", new TextField(), "run-ends");
+    private final TextField crosses = run.add("Crosses", new TextField(), "run-crosses");
+    private final ComboBox<Hand> hand;
     private final CheckBox string = new CheckBox("a string is left in it");
 
     public GagingCard(Desk desk, Runnable done) {
@@ -93,6 +95,8 @@ public final class GagingCard extends ShownBox {
                 RunThrough.Kind::code,
                 "run-kind",
                 k -> {});
+        hand = run.choice("Hand", List.of(Hand.values()), Hand.NONE, Hand::word, "run-hand", h -> {});
+        crosses.setPromptText("the pitot line lies over it");
         who = new TextField(desk.prefs().who());
         lay(done);
         fill();
@@ -224,10 +228,14 @@ public final class GagingCard extends ShownBox {
             text.append(build.part(s.part()).name())
                     .append(s.bushing().isPresent() && !s.fitted() ? " (bushing to fit)" : "")
                     .append(r.tight().contains(s) ? " (too tight)" : "")
-                    .append(", ");
+                    .append(s.equals(r.stations().getLast()) ? "" : ", ");
         }
         Label title = Ui.wrapped(
-                text + (r.ends().isBlank() ? "" : r.ends()) + (r.string() ? "; a string is in it" : ""),
+                text
+                        + (r.ends().isBlank() ? "" : "; ends " + r.ends())
+                        + (r.crosses().isBlank() ? "" : "; crosses: " + r.crosses())
+                        + (r.hand() == Hand.NONE ? "" : "; " + r.hand().word() + " hand")
+                        + (r.string() ? "; a string is in it" : ""),
                 r.tight().isEmpty() ? "plain" : "stop-text");
         HBox.setHgrow(title, Priority.ALWAYS);
         title.setMaxWidth(Double.MAX_VALUE);
@@ -317,12 +325,12 @@ public final class GagingCard extends ShownBox {
                     line.getText().strip(),
                     what.getValue(),
                     desk.lengths().parsePositive(size.getText(), "how wide it is"),
-                    Hand.NONE,
+                    hand.getValue(),
                     bay.getValue().map(Bay::id),
                     stations,
                     ends.getText().strip(),
                     string.isSelected(),
-                    "");
+                    crosses.getText().strip());
             plan(
                     "keeping " + r.name().toLowerCase(Locale.ROOT),
                     b -> b.withWorkshop(b.workshop().with(r), Math.max(b.nextId(), r.id().n() + 1)));

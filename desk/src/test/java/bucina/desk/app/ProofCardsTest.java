@@ -24,7 +24,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
 import javafx.event.ActionEvent;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -69,28 +68,28 @@ class ProofCardsTest extends OnWindow {
         robot.interact(() -> robot.lookup(button).queryAs(Button.class).fire());
     }
 
-    /** A bay of which only what lies in it matters: the lid rim, which owes one thing. */
+    /** A bay of which only what lies in it matters, named in the window: the lid rim, which owes one thing. */
     private void bay(FxRobot robot) throws Exception {
-        robot.interact(() -> session.plan(
-                "a bay",
-                b -> b.withWorkshop(
-                        b.workshop()
-                                .with(new Bay(
-                                        new Id.Bay(b.nextId()),
-                                        BAY,
-                                        List.of(b.named("Upper skin")
-                                                .orElseThrow()
-                                                .id()),
-                                        Set.of(b.named("Root cuff")
-                                                .orElseThrow()
-                                                .id()),
-                                        "",
-                                        List.of("the hinge bolts"),
-                                        List.of("drillings"))),
-                        b.nextId() + 1),
-                () -> {},
-                s -> {}));
-        until(() -> !session.snapshot().build().workshop().bays().isEmpty());
+        robot.interact(() -> face("Upper skin"));
+        ask(robot, "bays", "#bay-keep");
+        write(robot, "#bay-name", BAY);
+        write(robot, "#bay-closers", "Upper skin");
+        write(robot, "#bay-inside", "Root cuff");
+        write(robot, "#bay-photos", "the hinge bolts");
+        write(robot, "#bay-loose", "drillings; ");
+        press(robot, "#bay-keep");
+        until(() -> session.snapshot().build().workshop().bays().size() == 1);
+        // Kept again, with a note: nothing of it is lost.
+        write(robot, "#bay-notes", "from below");
+        press(robot, "#bay-keep");
+        until(() -> kept().notes().equals("from below"));
+        assertThat(kept().photos()).containsExactly("the hinge bolts");
+        assertThat(kept().loose()).containsExactly("drillings");
+        robot.type(KeyCode.ESCAPE);
+    }
+
+    private Bay kept() {
+        return session.snapshot().build().workshop().bays().getFirst();
     }
 
     private Labour.What last() {

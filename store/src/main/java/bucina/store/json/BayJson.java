@@ -5,6 +5,7 @@ import static bucina.store.json.PlanJson.NODES;
 import bucina.core.plan.Bay;
 import bucina.core.plan.Id;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.time.Instant;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
@@ -29,11 +30,12 @@ final class BayJson {
         if (!b.loose().isEmpty()) {
             node.set("loose", PlanJson.texts(b.loose()));
         }
+        b.opened().ifPresent(o -> node.put("opened", o.toString()));
         return node.put("notes", b.notes());
     }
 
     static Bay read(At at) {
-        at.only("id", "name", "closers", "inside", "notes", "photographs", "loose");
+        at.only("id", "name", "closers", "inside", "notes", "photographs", "loose", "opened");
         return at.make(() -> new Bay(
                 new Id.Bay(at.whole("id")),
                 at.text("name"),
@@ -41,7 +43,8 @@ final class BayJson {
                 new HashSet<>(at.some("inside", BayJson::part)),
                 at.text("notes", ""),
                 at.some("photographs", At::text),
-                at.some("loose", At::text)));
+                at.some("loose", At::text),
+                at.maybe("opened").map(o -> Instant.parse(o.text()))));
     }
 
     private static Id.Part part(At at) {

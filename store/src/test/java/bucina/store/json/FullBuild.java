@@ -182,7 +182,8 @@ public final class FullBuild {
                 Set.of(build.parts().getFirst().id()),
                 "the line runs through it",
                 List.of("the bolts, striped"),
-                List.of("drillings"));
+                List.of("drillings"),
+                Optional.of(Instant.parse("2026-11-20T08:00:00Z")));
     }
 
     private static Workshop ordered(Workshop shop, long free) {
