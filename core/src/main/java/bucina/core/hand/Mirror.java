@@ -2,7 +2,6 @@ package bucina.core.hand;
 
 import bucina.core.measure.InputException;
 import bucina.core.plan.Assembly;
-import bucina.core.plan.Bay;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
 import bucina.core.plan.Group;
@@ -22,7 +21,6 @@ import bucina.core.sheet.Point;
 import bucina.core.sheet.Ring;
 import bucina.core.sheet.Segment;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -33,7 +31,6 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /** Makes the mirror image of an assembly. */
 public final class Mirror {
@@ -73,7 +70,7 @@ public final class Mirror {
         parts.addAll(mirror.parts(build, first));
         List<Assembly> assemblies = new ArrayList<>(build.assemblies());
         assemblies.add(mirror.assembly(first));
-        Workshop shop = mirror.bays(build);
+        Workshop shop = new BayImages(mirror).of(build);
         return build.withParts(parts, mirror.next)
                 .withAssemblies(assemblies, mirror.next)
                 .withWorkshop(shop, mirror.next)
@@ -133,26 +130,24 @@ public final class Mirror {
         return made;
     }
 
-    /** Bays whose parts all have their like on this hand now come again, closed by those. */
-    private Workshop bays(Build build) {
-        Workshop shop = build.workshop();
-        for (Bay bay : build.workshop().bays()) {
-            boolean all = Stream.of(bay.closers(), bay.inside())
-                    .flatMap(Collection::stream)
-                    .allMatch(p -> pairs.containsKey(p.n()));
-            if (all) {
-                shop = shop.with(new Bay(
-                        new Id.Bay(next++),
-                        otherName(bay.name(), hand),
-                        bay.closers().stream().map(p -> new Id.Part(pair(p))).toList(),
-                        bay.inside().stream().map(p -> new Id.Part(pair(p))).collect(Collectors.toSet()),
-                        bay.notes(),
-                        bay.photos(),
-                        bay.loose(),
-                        Optional.empty()));
-            }
-        }
-        return shop;
+    /** True if a part has its like on this hand. */
+    boolean paired(Id.Part part) {
+        return pairs.containsKey(part.n());
+    }
+
+    /** The like of a part. */
+    Id.Part like(Id.Part part) {
+        return new Id.Part(pair(part));
+    }
+
+    /** An id that nothing has yet. */
+    long free() {
+        return next++;
+    }
+
+    /** The hand that is made. */
+    Hand hand() {
+        return hand;
     }
 
     private long pair(Id id) {

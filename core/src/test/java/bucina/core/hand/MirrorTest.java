@@ -15,16 +15,20 @@ import bucina.core.plan.Assembly;
 import bucina.core.plan.Bay;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
+import bucina.core.plan.Gaging;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hand;
 import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
 import bucina.core.plan.Part;
+import bucina.core.plan.RunThrough;
 import bucina.core.rule.Level;
 import bucina.core.sheet.Corner;
 import bucina.core.sheet.Point;
 import bucina.core.stack.Derivation;
+import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -90,8 +94,19 @@ class MirrorTest {
                 .filter(p -> p.name().equals("Upper skin"))
                 .findFirst()
                 .orElseThrow();
-        Bay bay = new Bay(new Id.Bay(build.nextId()), "Nose bay", List.of(skin.id()), Set.of(), "line inside");
-        Build both = Mirror.add(build.withWorkshop(build.workshop().with(bay), build.nextId() + 1), first.id());
+        Bay bay = new Bay(
+                new Id.Bay(build.nextId()),
+                "Nose bay",
+                List.of(skin.id()),
+                Set.of(),
+                "line inside",
+                List.of("the bolts"),
+                List.of("rags"),
+                Optional.of(Instant.EPOCH));
+        Build both = Mirror.add(
+                build.withWorkshop(
+                        build.workshop().with(bay).with(horn(bay)).with(line(bay, skin)), build.nextId() + 3),
+                first.id());
         assertThat(both.workshop().bays()).hasSize(2);
         Bay other = both.workshop().bays().getLast();
         Id.Part closer = other.closers().getFirst();
@@ -100,6 +115,50 @@ class MirrorTest {
                 .anyMatch(l -> l.part().equals(closer));
         assertThat(other.notes()).isEqualTo("line inside");
         assertThat(other.name()).isNotEqualTo(bay.name());
+        asked(both, other, closer);
+    }
+
+    private static Gaging horn(Bay bay) {
+        return new Gaging(
+                new Id.Gaging(bay.id().n() + 1),
+                "Horn to skin",
+                Gaging.Kind.CLEARANCE,
+                Gaging.In.LENGTH,
+                Optional.empty(),
+                Optional.of(3e6),
+                Optional.empty(),
+                Optional.of(bay.id()),
+                "");
+    }
+
+    private static RunThrough line(Bay bay, Part skin) {
+        return new RunThrough(
+                new Id.Run(bay.id().n() + 2),
+                "Line",
+                RunThrough.Kind.TUBE,
+                Length.in(.25),
+                Hand.LEFT,
+                Optional.of(bay.id()),
+                List.of(new RunThrough.Station(skin.id(), Length.in(.5), Optional.of(Length.in(.375)), true)),
+                "",
+                true,
+                "");
+    }
+
+    private static void asked(Build both, Bay other, Id.Part closer) {
+        assertThat(other.photos()).containsExactly("the bolts");
+        assertThat(other.loose()).containsExactly("rags");
+        // Nothing of it was ever signed, nor is anything fitted there yet.
+        assertThat(other.opened()).isEmpty();
+        assertThat(both.workshop().gagings()).hasSize(2);
+        assertThat(both.workshop().gagings().getLast().bay()).contains(other.id());
+        RunThrough there = both.workshop().runs().getLast();
+        assertThat(both.workshop().runs()).hasSize(2);
+        assertThat(there.hand()).isEqualTo(Hand.RIGHT);
+        assertThat(there.string()).isFalse();
+        assertThat(there.stations())
+                .singleElement()
+                .isEqualTo(new RunThrough.Station(closer, Length.in(.5), Optional.of(Length.in(.375)), false));
     }
 
     @Test

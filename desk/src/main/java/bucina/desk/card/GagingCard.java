@@ -59,6 +59,7 @@ public final class GagingCard extends ShownBox {
     private final TextField ends = run.add("Ends", new TextField(), "run-ends");
     private final TextField crosses = run.add("Crosses", new TextField(), "run-crosses");
     private final ComboBox<Hand> hand;
+    private final ComboBox<Optional<Bay>> lies;
     private final CheckBox string = new CheckBox("a string is left in it");
 
     public GagingCard(Desk desk, Runnable done) {
@@ -81,13 +82,8 @@ public final class GagingCard extends ShownBox {
                 u -> u.code().equals("length") ? "lengths" : "degrees",
                 "gaging-unit",
                 u -> {});
-        bay = reading.choice(
-                "Before closing",
-                bays(desk),
-                Optional.empty(),
-                b -> b.map(Bay::name).orElse("no bay"),
-                "gaging-bay",
-                b -> {});
+        bay = bay(reading, "Before closing", "gaging-bay");
+        lies = bay(run, "In the bay", "run-bay");
         what = run.choice(
                 "It is a",
                 List.of(RunThrough.Kind.values()),
@@ -101,6 +97,11 @@ public final class GagingCard extends ShownBox {
         lay(done);
         fill();
         ties.on(desk.session().snapshotProperty(), this::fill);
+    }
+
+    private ComboBox<Optional<Bay>> bay(Fields in, String title, String id) {
+        return in.choice(
+                title, bays(desk), Optional.empty(), b -> b.map(Bay::name).orElse("no bay"), id, b -> {});
     }
 
     private static List<Optional<Bay>> bays(Desk desk) {
@@ -119,7 +120,7 @@ public final class GagingCard extends ShownBox {
         through.setPromptText("parts in order, with commas");
         holes.setPromptText("one size, or one for each");
         bushing.setPromptText("none");
-        ends.setPromptText("where it stops; which lies over");
+        ends.setPromptText("where it stops");
         who.setPromptText("name or initials");
         who.setId("gaging-who");
         string.setId("run-string");
@@ -127,7 +128,7 @@ public final class GagingCard extends ShownBox {
         list.setId("gaging-list");
         ScrollPane scroll = new ScrollPane(list);
         scroll.setFitToWidth(true);
-        scroll.setPrefHeight(210);
+        scroll.setPrefHeight(175);
         VBox left = new VBox(
                 6, Ui.label("A reading with limits", "strong"), reading, add("Ask for it", "gaging-add", this::ask));
         VBox right = new VBox(
@@ -326,7 +327,7 @@ public final class GagingCard extends ShownBox {
                     what.getValue(),
                     desk.lengths().parsePositive(size.getText(), "how wide it is"),
                     hand.getValue(),
-                    bay.getValue().map(Bay::id),
+                    lies.getValue().map(Bay::id),
                     stations,
                     ends.getText().strip(),
                     string.isSelected(),

@@ -88,6 +88,11 @@ class ProofCardsTest extends OnWindow {
         robot.type(KeyCode.ESCAPE);
     }
 
+    private static void choose(FxRobot robot, String bay) {
+        robot.interact(() ->
+                robot.lookup(bay).queryAs(ComboBox.class).getSelectionModel().select(1));
+    }
+
     private Bay kept() {
         return session.snapshot().build().workshop().bays().getFirst();
     }
@@ -109,10 +114,7 @@ class ProofCardsTest extends OnWindow {
         ask(robot, "readings with limits", "#gaging-card");
         write(robot, "#gaging-name", "Horn to skin");
         write(robot, "#gaging-least", ".125");
-        robot.interact(() -> robot.lookup("#gaging-bay")
-                .queryAs(ComboBox.class)
-                .getSelectionModel()
-                .select(1));
+        choose(robot, "#gaging-bay");
         press(robot, "#gaging-add");
         until(() -> session.snapshot().build().workshop().gagings().size() == 1);
         write(robot, "#run-name", "Trim wire");
@@ -120,6 +122,8 @@ class ProofCardsTest extends OnWindow {
         write(robot, "#run-through", "Main rib 1, Main rib 2");
         write(robot, "#run-holes", "1/2");
         write(robot, "#run-bushing", "3/8");
+        write(robot, "#run-crosses", "the spar cap lies over it");
+        choose(robot, "#run-bay");
         press(robot, "#run-add");
         until(() -> session.snapshot().build().workshop().runs().size() == 1);
         fitted(robot, session.snapshot().build().workshop().runs().getFirst());
@@ -129,6 +133,8 @@ class ProofCardsTest extends OnWindow {
 
     /** What runs through shows its bushing to fit until it is fitted. */
     private void fitted(FxRobot robot, RunThrough run) throws Exception {
+        assertThat(run.bay()).contains(kept().id());
+        assertThat(run.crosses()).isEqualTo("the spar cap lies over it");
         assertThat(run.stations()).hasSize(2).noneMatch(RunThrough.Station::fitted);
         until(robot, "bushing to fit");
         press(robot, "#run-fitted-" + run.id().n());
