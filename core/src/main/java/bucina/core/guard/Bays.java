@@ -190,11 +190,22 @@ public final class Bays {
             boolean by = bay.closers().stream()
                     .flatMap(p -> through(p).stream())
                     .anyMatch(h -> set.contains(h.hole().id()));
-            Optional<String> left = by && shut(bay, set) ? unsigned(bay) : Optional.empty();
+            Optional<String> left = by ? shutAllTheSame(bay, set) : Optional.empty();
             if (left.isPresent()) {
-                return Optional.of(bay.name() + " is shut, and " + left.get());
+                return left;
             }
         }
         return Optional.empty();
+    }
+
+    /** Bays that are shut though they are not signed or something is open inside, a sentence each. */
+    public List<String> shutAllTheSame() {
+        return derivation.build().workshop().bays().stream()
+                .flatMap(b -> shutAllTheSame(b, Set.of()).stream())
+                .toList();
+    }
+
+    private Optional<String> shutAllTheSame(Bay bay, Set<Id.Hole> setting) {
+        return shut(bay, setting) ? unsigned(bay).map(w -> bay.name() + " is shut, and " + w) : Optional.empty();
     }
 }

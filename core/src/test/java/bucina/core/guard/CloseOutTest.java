@@ -62,8 +62,13 @@ class CloseOutTest extends OnBays {
         sign(box, List.of(new CloseOut.Left("B-1: 2 not set", "reached from below")));
         log = log.plus(
                 LogEntry.Draft.install(work(20, "B-1", "AN4-6A", "", 101)).numbered(log.nextId(), AT));
+        assertThat(bays(box).shutAllTheSame()).isEmpty();
         // One of the two is in now; that it is not torqued is new.
         assertThat(shutting(box, 201)).contains("Lid closes Nose bay, and inside is open: B-1: 1 not torqued");
+        log = log.plus(
+                LogEntry.Draft.install(work(21, "L-1", "MS20470AD4-4", "", 201)).numbered(log.nextId(), AT));
+        assertThat(bays(box).shutAllTheSame())
+                .containsExactly("Nose bay is shut, and inside is open: B-1: 1 not torqued");
         BayPoints.Point one =
                 new BayPoints.Point(BayPoints.Kind.FASTENER, "B-1", "B-1: 1 not set", List.of(new Id.Hole(102)));
         assertThat(one.within("B-1: 2 not set")).isTrue();

@@ -86,6 +86,7 @@ final class MendBox extends VBox {
                 l -> head.setText(Entries.plus(head.getText(), l, desk.unit())));
         next.setId("mend-next");
         write.setId("mend-write");
+        error.setId("mend-error");
         write.setMaxWidth(Double.MAX_VALUE);
         footer.setPadding(new Insets(8, 14, 12, 14));
         getChildren()
@@ -249,18 +250,23 @@ final class MendBox extends VBox {
         boolean changed = is.filter(m -> m.chosen().next() != DrillOut.Next.ASK
                         && !m.deviation().equals(at.hole().deviation()))
                 .isPresent();
-        Runnable log = () -> desk.session().log(draft, List.of(), e -> written(), this::refused);
         if (changed) {
             desk.session()
                     .plan(
                             at.label() + " carries what it measures after drilling out",
                             b -> HoleEdits.deviate(
                                     b, Set.of(at.hole().id()), is.orElseThrow().deviation()),
-                            log,
+                            () -> desk.session().log(draft, List.of(), e -> written(), this::takenBack),
                             this::refused);
         } else {
-            log.run();
+            desk.session().log(draft, List.of(), e -> written(), this::refused);
         }
+    }
+
+    /** The entry was refused: the hole does not carry what nothing in the log says. */
+    private void takenBack(String sentence) {
+        desk.session().history().undo(desk.session()::say);
+        refused(sentence);
     }
 
     private LogEntry.Draft draft(HoleReading at) {

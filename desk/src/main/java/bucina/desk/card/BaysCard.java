@@ -8,6 +8,7 @@ import bucina.core.plan.Id;
 import bucina.core.plan.Part;
 import bucina.core.state.Snapshot;
 import bucina.desk.look.Fields;
+import bucina.desk.look.Refusal;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
@@ -44,7 +45,7 @@ public final class BaysCard extends ShownBox {
     private final TextField loose;
     private final Label state = Ui.wrapped("", "strong");
     private final VBox open = new VBox(3);
-    private final Label wrong = Ui.wrapped("", "stop-text");
+    private final Refusal wrong = new Refusal();
     private final Button keep = Ui.button("Keep the bay", "Ctrl+Enter", this::keep, "primary");
     private final Button out = Ui.button("Take it out", "", this::out, "quiet");
 
@@ -116,7 +117,7 @@ public final class BaysCard extends ShownBox {
 
     private void fill(Optional<Bay> chosen) {
         Snapshot now = desk.session().snapshot();
-        Ui.shown(wrong, false);
+        wrong.clear();
         Ui.shown(out, chosen.isPresent() && !desk.session().readOnly());
         name.setText(chosen.map(Bay::name).orElse(""));
         closers.setText(chosen.map(b -> names(now, b.closers())).orElse(""));
@@ -126,7 +127,7 @@ public final class BaysCard extends ShownBox {
         loose.setText(chosen.map(b -> String.join("; ", b.loose())).orElse(""));
         state.setText("");
         open.getChildren().clear();
-        chosen.ifPresent(b -> latest.ask(() -> Open.of(now, b), this::show, this::refused));
+        chosen.ifPresent(b -> latest.ask(() -> Open.of(now, b), this::show, wrong::say));
     }
 
     private static String names(Snapshot now, Collection<Id.Part> parts) {
@@ -157,9 +158,11 @@ public final class BaysCard extends ShownBox {
                                 + (is.points.isEmpty()
                                         ? "Nothing is open inside: it is signed with the close-out, then shut."
                                         : "Open inside:"));
-        wrong.setText("No hole of the plan goes through " + String.join(", ", is.unheld)
-                + ": nothing stops it from being put on with something open inside.");
-        Ui.shown(wrong, !is.unheld.isEmpty());
+        wrong.clear();
+        if (!is.unheld.isEmpty()) {
+            wrong.say("No hole of the plan goes through " + String.join(", ", is.unheld)
+                    + ": nothing stops it from being put on with something open inside.");
+        }
         open.getChildren()
                 .setAll(is.points.stream().map(p -> Ui.wrapped(p, "soft")).toList());
     }
@@ -196,7 +199,7 @@ public final class BaysCard extends ShownBox {
                     things(loose),
                     was.flatMap(Bay::opened));
         } catch (InputException e) {
-            refused(e.getMessage());
+            wrong.say(e.getMessage());
             return;
         }
         desk.session()
@@ -204,7 +207,7 @@ public final class BaysCard extends ShownBox {
                         (was.isEmpty() ? "adding bay " : "changing bay ") + told.name(),
                         b -> b.withWorkshop(b.workshop().with(told), Math.max(b.nextId(), id.n() + 1)),
                         () -> again(Optional.of(told)),
-                        this::refused);
+                        wrong::say);
     }
 
     private void out() {
@@ -214,7 +217,7 @@ public final class BaysCard extends ShownBox {
                                 "taking out bay " + gone.name(),
                                 b -> b.withWorkshop(b.workshop().without(gone.id()), b.nextId()),
                                 () -> again(Optional.empty()),
-                                this::refused));
+                                wrong::say));
     }
 
     private void again(Optional<Bay> chosen) {
@@ -222,11 +225,6 @@ public final class BaysCard extends ShownBox {
                 .setAll(choices(desk.session().snapshot().build().workshop().bays()));
         bay.setValue(chosen);
         fill(chosen);
-    }
-
-    private void refused(String sentence) {
-        wrong.setText(sentence);
-        Ui.shown(wrong, true);
     }
 
     /** Puts the keyboard into the first field. */

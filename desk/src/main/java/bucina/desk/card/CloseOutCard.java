@@ -13,6 +13,7 @@ import bucina.core.plan.Id;
 import bucina.core.plan.Part;
 import bucina.core.state.Snapshot;
 import bucina.desk.look.Fields;
+import bucina.desk.look.Refusal;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
@@ -52,7 +53,7 @@ public final class CloseOutCard extends ShownBox {
     private final Fields said = new Fields();
     private final TextField who;
     private final TextField minutes;
-    private final Label wrong = Ui.wrapped("", "stop-text");
+    private final Refusal wrong = new Refusal();
     private final Button sign = Ui.button("Sign the close-out", "Ctrl+Enter", this::act, "primary");
     private final Map<String, TextField> reasons = new LinkedHashMap<>();
     private final Map<String, TextField> counted = new LinkedHashMap<>();
@@ -126,7 +127,7 @@ public final class CloseOutCard extends ShownBox {
     }
 
     private void fill() {
-        Ui.shown(wrong, false);
+        wrong.clear();
         Bay of = bay.getValue();
         sign.setDisable(of == null || desk.session().readOnly());
         if (of == null) {
@@ -137,7 +138,7 @@ public final class CloseOutCard extends ShownBox {
                 .filter(b -> b.id().equals(of.id()))
                 .findFirst()
                 .orElse(of);
-        latest.ask(() -> Listed.of(now, is), this::show, this::refused);
+        latest.ask(() -> Listed.of(now, is), this::show, wrong::say);
     }
 
     private void show(Listed is) {
@@ -210,9 +211,9 @@ public final class CloseOutCard extends ShownBox {
                                 Taking.draft(desk, gaging, value.getText(), who.getText()),
                                 List.of(),
                                 e -> desk.prefs().keep("who", who.getText().strip()),
-                                this::refused);
+                                wrong::say);
             } catch (InputException e) {
-                refused(e.getMessage());
+                wrong.say(e.getMessage());
             }
         };
         value.setOnAction(e -> go.run());
@@ -265,7 +266,7 @@ public final class CloseOutCard extends ShownBox {
         try {
             draft = draft(listed.get());
         } catch (InputException e) {
-            refused(e.getMessage());
+            wrong.say(e.getMessage());
             return;
         }
         desk.session()
@@ -276,7 +277,7 @@ public final class CloseOutCard extends ShownBox {
                             desk.prefs().keep("who", who.getText().strip());
                             fill();
                         },
-                        this::refused);
+                        wrong::say);
     }
 
     private LogEntry.Draft draft(Listed is) {
@@ -306,11 +307,6 @@ public final class CloseOutCard extends ShownBox {
             throw new InputException(name + " is a whole number like 48, was \"" + text.strip() + "\"");
         }
         return Integer.parseInt(text.strip());
-    }
-
-    private void refused(String sentence) {
-        wrong.setText(sentence);
-        Ui.shown(wrong, true);
     }
 
     /** Puts the keyboard into the first field. */

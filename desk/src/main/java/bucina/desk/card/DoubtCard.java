@@ -15,6 +15,7 @@ import bucina.core.rule.RuleKey;
 import bucina.core.state.Snapshot;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Palette;
+import bucina.desk.look.Refusal;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
@@ -52,7 +53,7 @@ public final class DoubtCard extends ShownBox {
     private final TextField value;
     private final Label found = Ui.wrapped("", "strong");
     private final VBox lines = new VBox(3);
-    private final Label wrong = Ui.wrapped("", "stop-text");
+    private final Refusal wrong = new Refusal();
 
     /** A fact that may turn out otherwise. */
     private enum Fact {
@@ -95,7 +96,7 @@ public final class DoubtCard extends ShownBox {
         found.setId("recall-found");
         lines.setId("recall-lines");
         says.setId("doubt-says");
-        gauges = new GaugeBox(desk, this::refused);
+        gauges = new GaugeBox(desk, wrong::say);
         lay(done);
         choices();
         ties.on(desk.session().snapshotProperty(), this::fill);
@@ -110,7 +111,6 @@ public final class DoubtCard extends ShownBox {
         go.setId("recall-go");
         HBox ways = new HBox(8, go, Ui.spring(), Ui.button("Close", "Esc", done, "quiet"));
         ways.setAlignment(Pos.CENTER_LEFT);
-        Ui.shown(wrong, false);
         getChildren()
                 .addAll(
                         Ui.label("In doubt", "bench-title"),
@@ -129,7 +129,7 @@ public final class DoubtCard extends ShownBox {
 
     private void fill() {
         Snapshot now = desk.session().snapshot();
-        suspects.ask(() -> Suspects.of(now.derivation(), now.log()), this::show, this::refused);
+        suspects.ask(() -> Suspects.of(now.derivation(), now.log()), this::show, wrong::say);
     }
 
     private void show(Suspects is) {
@@ -183,7 +183,7 @@ public final class DoubtCard extends ShownBox {
                 "",
                 "",
                 List.of()));
-        desk.session().log(draft, List.of(), e -> {}, this::refused);
+        desk.session().log(draft, List.of(), e -> {}, wrong::say);
     }
 
     private void choices() {
@@ -214,15 +214,15 @@ public final class DoubtCard extends ShownBox {
 
     @Override
     public void act() {
-        Ui.shown(wrong, false);
+        wrong.clear();
         if (of.getValue() == null) {
-            refused("there is none of that in this build yet");
+            wrong.say("there is none of that in this build yet");
             return;
         }
         try {
             judge(desk.session().snapshot());
         } catch (InputException e) {
-            refused(e.getMessage());
+            wrong.say(e.getMessage());
         }
     }
 
@@ -254,7 +254,7 @@ public final class DoubtCard extends ShownBox {
         recalls.ask(
                 () -> Recall.of(now.derivation(), now.derivation().after(changed), now.log(), bag),
                 this::show,
-                this::refused);
+                wrong::say);
     }
 
     private void show(Recall is) {
@@ -291,11 +291,6 @@ public final class DoubtCard extends ShownBox {
                                     Optional.of(r.hole().id()),
                                     Set.of(r.hole().id()))));
         });
-    }
-
-    private void refused(String sentence) {
-        wrong.setText(sentence);
-        Ui.shown(wrong, true);
     }
 
     /** Puts the keyboard into the first field. */

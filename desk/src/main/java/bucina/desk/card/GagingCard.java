@@ -15,6 +15,7 @@ import bucina.core.plan.Id;
 import bucina.core.plan.Part;
 import bucina.core.plan.RunThrough;
 import bucina.desk.look.Fields;
+import bucina.desk.look.Refusal;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
@@ -39,7 +40,7 @@ public final class GagingCard extends ShownBox {
 
     private final Desk desk;
     private final VBox list = new VBox(8);
-    private final Label wrong = Ui.wrapped("", "stop-text");
+    private final Refusal wrong = new Refusal();
     private final TextField who;
     private final Fields reading = new Fields();
     private final TextField name = reading.add("Measured", new TextField(), "gaging-name");
@@ -142,7 +143,6 @@ public final class GagingCard extends ShownBox {
         HBox.setHgrow(right, Priority.ALWAYS);
         HBox foot = new HBox(8, Ui.named("Who measures", who), Ui.spring(), Ui.button("Close", "Esc", done, "quiet"));
         foot.setAlignment(Pos.CENTER_LEFT);
-        Ui.shown(wrong, false);
         getChildren().addAll(Ui.label("Readings, and what runs through", "bench-title"), scroll, both, wrong, foot);
     }
 
@@ -181,7 +181,7 @@ public final class GagingCard extends ShownBox {
                         Taking.draft(desk, g, value.getText(), who.getText()),
                         List.of(),
                         e -> desk.prefs().keep("who", who.getText().strip()),
-                        this::refused));
+                        wrong::say));
         value.setOnAction(e -> go.run());
         Label title = Ui.wrapped(g.name() + ", " + g.kind().word() + ": " + limits(g), "plain");
         HBox.setHgrow(title, Priority.ALWAYS);
@@ -282,7 +282,7 @@ public final class GagingCard extends ShownBox {
     }
 
     private void plan(String words, UnaryOperator<Build> change) {
-        desk.session().plan(words, change, () -> Ui.shown(wrong, false), this::refused);
+        desk.session().plan(words, change, wrong::clear, wrong::say);
     }
 
     private void ask() {
@@ -340,16 +340,11 @@ public final class GagingCard extends ShownBox {
 
     private void typed(Runnable does) {
         try {
-            Ui.shown(wrong, false);
+            wrong.clear();
             does.run();
         } catch (InputException e) {
-            refused(e.getMessage());
+            wrong.say(e.getMessage());
         }
-    }
-
-    private void refused(String sentence) {
-        wrong.setText(sentence);
-        Ui.shown(wrong, true);
     }
 
     /** Puts the keyboard into the first field. */

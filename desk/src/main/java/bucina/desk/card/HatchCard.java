@@ -14,6 +14,7 @@ import bucina.core.stack.HoleReading;
 import bucina.core.state.Snapshot;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Palette;
+import bucina.desk.look.Refusal;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
@@ -25,7 +26,6 @@ import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
@@ -41,7 +41,7 @@ public final class HatchCard extends ShownBox {
     private final ComboBox<Hatches.For> what;
     private final FacePicture picture;
     private final VBox says = new VBox(6);
-    private final Label wrong = Ui.wrapped("", "stop-text");
+    private final Refusal wrong = new Refusal();
     private final Button cut = Ui.button("Cut these hatches", "Ctrl+Enter", this::cut, "primary");
     private Optional<Hatches> shown = Optional.empty();
 
@@ -65,7 +65,6 @@ public final class HatchCard extends ShownBox {
         cut.setId("hatch-cut");
         says.setId("hatch-says");
         says.setMinHeight(150);
-        Ui.shown(wrong, false);
         HBox ways = new HBox(8, cut, Ui.spring(), Ui.button("Close", "Esc", done, "quiet"));
         ways.setAlignment(Pos.CENTER_LEFT);
         getChildren()
@@ -96,12 +95,7 @@ public final class HatchCard extends ShownBox {
         Snapshot now = desk.snapshot();
         var face = desk.face();
         Hatches.For asked = what.getValue();
-        latest.ask(() -> Hatches.of(face, now.build().rules(), asked), this::show, this::refused);
-    }
-
-    private void refused(String sentence) {
-        wrong.setText(sentence);
-        Ui.shown(wrong, true);
+        latest.ask(() -> Hatches.of(face, now.build().rules(), asked), this::show, wrong::say);
     }
 
     private void show(Optional<Hatches> found) {
@@ -200,7 +194,7 @@ public final class HatchCard extends ShownBox {
                                 + is.sheet().name(),
                         b -> cut(b, is),
                         done,
-                        this::refused));
+                        wrong::say));
     }
 
     private static Build cut(Build build, Hatches is) {

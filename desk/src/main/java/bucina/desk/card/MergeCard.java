@@ -2,6 +2,7 @@ package bucina.desk.card;
 
 import bucina.core.measure.InputException;
 import bucina.desk.look.Fields;
+import bucina.desk.look.Refusal;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Benches;
@@ -15,7 +16,6 @@ import java.util.List;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -30,7 +30,7 @@ public final class MergeCard extends ShownBox {
     private final TextField other = fields.add("Other bench's file", new TextField(), "merge-other");
     private final TextField out = fields.add("New file", new TextField(), "merge-out");
     private final VBox said = new VBox(4);
-    private final Label wrong = Ui.wrapped("", "stop-text");
+    private final Refusal wrong = new Refusal();
     private final HBox after = new HBox(8);
 
     /**
@@ -57,7 +57,6 @@ public final class MergeCard extends ShownBox {
                 Ui.spring(),
                 Ui.button("Close", "Esc", done, "quiet"));
         ways.setAlignment(Pos.CENTER_LEFT);
-        Ui.shown(wrong, false);
         wrong.setId("merge-wrong");
         said.setId("merge-said");
         getChildren()
@@ -86,16 +85,16 @@ public final class MergeCard extends ShownBox {
 
     @Override
     public void act() {
-        Ui.shown(wrong, false);
+        wrong.clear();
         said.getChildren().clear();
         try {
             Path from = Places.file(other.getText(), "other.bucina");
             Path to = Places.file(out.getText(), "together.bucina");
             Path here = desk.session().path();
             LocalDate today = desk.session().today();
-            desk.session().aside(() -> Benches.together(here, from, to, today).said(), s -> show(s, to), this::refused);
+            desk.session().aside(() -> Benches.together(here, from, to, today).said(), s -> show(s, to), wrong::say);
         } catch (InputException e) {
-            refused(e.getMessage());
+            wrong.say(e.getMessage());
         }
     }
 
@@ -105,11 +104,6 @@ public final class MergeCard extends ShownBox {
         Button there = Ui.button("Open it", "", () -> open.accept(new ToOpen.File(to)));
         there.setId("merge-open");
         after.getChildren().setAll(there);
-    }
-
-    private void refused(String sentence) {
-        wrong.setText(sentence);
-        Ui.shown(wrong, true);
     }
 
     /** Puts the keyboard into the first field. */

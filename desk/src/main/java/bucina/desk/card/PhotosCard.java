@@ -8,6 +8,7 @@ import bucina.core.plan.Id;
 import bucina.core.plan.Part;
 import bucina.core.plan.Pin;
 import bucina.desk.look.Fields;
+import bucina.desk.look.Refusal;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Thumbnails;
 import bucina.desk.look.Ui;
@@ -74,7 +75,7 @@ public final class PhotosCard extends ShownBox {
     private final CheckBox smaller = new CheckBox("make large ones smaller");
     private final TextField folder = new TextField();
     private final Button fresh = Ui.button("", "", this::bringFresh);
-    private final Label wrong = Ui.wrapped("", "stop-text");
+    private final Refusal wrong = new Refusal();
     private final Timeline watch = new Timeline(new KeyFrame(Duration.seconds(2), e -> look()));
     private List<Path> waiting = List.of();
     private final Set<Path> done = new HashSet<>();
@@ -124,7 +125,6 @@ public final class PhotosCard extends ShownBox {
         HBox pictures = new HBox(12, scroll, new VBox(4, large, about, ways));
         HBox foot = new HBox(8, choose, fresh, Ui.spring(), Ui.button("Close", "Esc", away, "quiet"));
         foot.setAlignment(Pos.CENTER_LEFT);
-        Ui.shown(wrong, false);
         Ui.shown(fresh, false);
         getChildren()
                 .addAll(
@@ -279,7 +279,7 @@ public final class PhotosCard extends ShownBox {
         if (desk.session().readOnly()) {
             return;
         }
-        Ui.shown(wrong, false);
+        wrong.clear();
         Pinned to;
         try {
             to = new Pinned(
@@ -292,14 +292,14 @@ public final class PhotosCard extends ShownBox {
                             .collect(Collectors.toSet()),
                     bay.getValue().map(b -> Set.of(b.id())).orElse(Set.of()));
         } catch (InputException e) {
-            refused(e.getMessage());
+            wrong.say(e.getMessage());
             return;
         }
         boolean keep = place.isSelected();
         boolean scale = smaller.isSelected();
         for (Path file : files) {
             done.add(file);
-            desk.session().aside(() -> read(file, keep, scale), r -> pin(r, file, to), this::refused);
+            desk.session().aside(() -> read(file, keep, scale), r -> pin(r, file, to), wrong::say);
         }
     }
 
@@ -337,13 +337,8 @@ public final class PhotosCard extends ShownBox {
                                                                 Set.of())),
                                                 b.nextId() + 1),
                                         () -> {},
-                                        this::refused),
-                        this::refused);
-    }
-
-    private void refused(String sentence) {
-        wrong.setText(sentence);
-        Ui.shown(wrong, true);
+                                        wrong::say),
+                        wrong::say);
     }
 
     /** Puts the keyboard into the first field. */

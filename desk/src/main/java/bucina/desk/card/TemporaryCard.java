@@ -11,6 +11,7 @@ import bucina.core.plan.Part;
 import bucina.core.stack.HoleReading;
 import bucina.core.state.Snapshot;
 import bucina.desk.look.Fields;
+import bucina.desk.look.Refusal;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
@@ -42,7 +43,7 @@ public final class TemporaryCard extends ShownBox {
     private final Fields fields = new Fields();
     private final TextField what = fields.add("Also in for a time", new TextField(), "temporary-what");
     private final TextField where = fields.add("At parts", new TextField(), "temporary-parts");
-    private final Label wrong = Ui.wrapped("", "stop-text");
+    private final Refusal wrong = new Refusal();
 
     public TemporaryCard(Desk desk, Runnable done) {
         super(8);
@@ -60,7 +61,6 @@ public final class TemporaryCard extends ShownBox {
         HBox ways = new HBox(8, keep, Ui.spring(), Ui.button("Close", "Esc", done, "quiet"));
         ways.setAlignment(Pos.CENTER_LEFT);
         HBox lists = new HBox(16, list("Comes out again", out), list("Owed to parts", owed));
-        Ui.shown(wrong, false);
         getChildren().addAll(Ui.label("Temporary, and owed", "bench-title"), lists, fields, wrong, ways);
         ties.on(desk.session().snapshotProperty(), this::fill);
         fill();
@@ -119,7 +119,7 @@ public final class TemporaryCard extends ShownBox {
 
     private void fill() {
         Snapshot now = desk.session().snapshot();
-        latest.ask(() -> Lists.of(now), this::show, this::refused);
+        latest.ask(() -> Lists.of(now), this::show, wrong::say);
     }
 
     private void show(Lists is) {
@@ -154,7 +154,7 @@ public final class TemporaryCard extends ShownBox {
         if (desk.session().readOnly()) {
             return;
         }
-        Ui.shown(wrong, false);
+        wrong.clear();
         try {
             List<Id.Part> parts = Entries.parts(
                             where.getText(), desk.session().snapshot().parts())
@@ -178,15 +178,10 @@ public final class TemporaryCard extends ShownBox {
                                     b.workshop().with(job),
                                     Math.max(b.nextId(), job.id().n() + 1)),
                             () -> what.setText(""),
-                            this::refused);
+                            wrong::say);
         } catch (InputException e) {
-            refused(e.getMessage());
+            wrong.say(e.getMessage());
         }
-    }
-
-    private void refused(String sentence) {
-        wrong.setText(sentence);
-        Ui.shown(wrong, true);
     }
 
     /** Puts the keyboard into the first field. */

@@ -1,11 +1,18 @@
 package bucina.desk.session;
 
+import bucina.core.catalogue.CatalogueReader;
+import bucina.core.guard.Bays;
+import bucina.core.log.Logbook;
 import bucina.core.measure.InputException;
+import bucina.core.part.PartStates;
+import bucina.core.stack.Derivation;
 import bucina.store.Merge;
 import bucina.store.file.BuildFile;
 import bucina.store.file.BuildFileException;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.List;
+import java.util.stream.Stream;
 
 /** Two benches' files of one build, brought together. */
 public final class Benches {
@@ -37,6 +44,16 @@ public final class Benches {
         Merge.Merged merged = Merge.of(one, two, today);
         BuildFile.create(to, merged, first.compareTo(second) < 0 ? first : second)
                 .close();
-        return merged;
+        return new Merge.Merged(merged.document(), merged.plans(), said(merged));
+    }
+
+    /** What there is to know, and which bays one bench shut over what the other has open. */
+    private static List<String> said(Merge.Merged merged) {
+        Derivation derivation = Derivation.of(merged.document().build(), CatalogueReader.shipped());
+        Logbook log = merged.document().log();
+        Bays bays = new Bays(derivation, log, PartStates.of(derivation, log));
+        return Stream.concat(
+                        merged.said().stream(), bays.shutAllTheSame().stream().map(b -> b + "."))
+                .toList();
     }
 }

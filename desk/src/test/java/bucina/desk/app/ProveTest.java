@@ -132,6 +132,14 @@ class ProveTest extends OnWindow {
         write(robot, "#mend-hole", ".133");
         until(robot, "Then the same rivet: MS20470AD4-5.");
         write(robot, "#mend-head", ".190x.062");
+        // A rivet that is too short is refused: then the hole does not carry a size that no entry tells of.
+        int entries = session.snapshot().log().entries().size();
+        write(robot, "#mend-designation", "MS20470AD4-2");
+        robot.interact(() -> robot.lookup("#mend-write").queryAs(Button.class).fire());
+        until(() -> !text(robot, "#mend-error").isEmpty()
+                && hole("R1.4").hole().deviation().isEmpty());
+        assertThat(session.snapshot().log().entries()).hasSize(entries);
+        write(robot, "#mend-designation", "MS20470AD4-5");
         robot.interact(() -> robot.lookup("#mend-write").queryAs(Button.class).fire());
         until(() -> session.snapshot()
                 .log()
