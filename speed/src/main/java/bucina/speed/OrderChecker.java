@@ -47,11 +47,14 @@ public final class OrderChecker {
     private final Map<Id.Hole, HoleReading> holes = new HashMap<>();
     private final Map<Id.Part, Set<String>> tasks = new HashMap<>();
     private final ReachChecker reach;
+    /** Heads that are to be measured. */
+    private final Set<Id.Hole> proved;
 
     private OrderChecker(Derivation derivation) {
         this.derivation = derivation;
         this.build = derivation.build();
         this.reach = new ReachChecker(derivation);
+        this.proved = SampleChecker.heads(build);
         for (Build.FaceRef ref : build.faces()) {
             derivation
                     .face(ref.face().id())
@@ -79,7 +82,7 @@ public final class OrderChecker {
                 checker.step(order.steps().get(i).job());
             }
         }
-        checker.wet(order);
+        checker.broken.addAll(WetChecker.broken(order));
         return checker.broken;
     }
 
@@ -111,6 +114,13 @@ public final class OrderChecker {
             once(found, hole.hole().id() + "/set");
             after(hole).forEach(a -> once(found, hole.hole().id() + "/" + a));
         }
+        for (Id.Hole head : proved) {
+            once(found, head + "/prove");
+        }
+        long heads = found.keySet().stream().filter(k -> k.endsWith("/prove")).count();
+        if (heads != proved.size()) {
+            broken.add(heads + " heads are proved, the sample asks for " + proved.size());
+        }
     }
 
     private void once(Map<String, Integer> found, String key) {
@@ -125,7 +135,8 @@ public final class OrderChecker {
 
     private List<String> keys(Job job, HoleReading hole) {
         String op = job.op().code();
-        if (op.equals("set") || List.of("torque", "stripe", "wire", "pin").contains(op)) {
+        if (op.equals("set")
+                || List.of("torque", "stripe", "wire", "pin", "prove").contains(op)) {
             return List.of(hole.hole().id() + "/" + op);
         }
         Set<Id.Layer> worked =
@@ -195,6 +206,7 @@ public final class OrderChecker {
             case "deburr", "dimple", "countersink" -> atBench(job, op);
             case "set" -> sets(job);
             case "torque", "stripe" -> bolts(job, op);
+            case "prove" -> proves(job);
             default -> job.part().ifPresent(p -> task(job, p));
         }
     }
@@ -294,6 +306,15 @@ public final class OrderChecker {
         }
     }
 
+    private void proves(Job job) {
+        for (HoleReading hole : job.place().orElseThrow().holes()) {
+            if (!set.contains(hole.hole().id())) {
+                fail(job, "P1: " + hole.label() + " is not in");
+            }
+            done.add(hole.hole().id() + "/prove");
+        }
+    }
+
     private void task(Job job, Part part) {
         if (!tasks.getOrDefault(part.id(), new HashSet<>()).remove(job.word())) {
             fail(job, "done twice, or not owed");
@@ -327,6 +348,9 @@ public final class OrderChecker {
             if (inside && after(hole).stream().anyMatch(a -> !done.contains(id + a))) {
                 fail(job, "P10: it shuts " + bay.name() + " and " + hole.label() + " inside is not torqued");
             }
+            if (inside && proved.contains(hole.hole().id()) && !done.contains(id + "prove")) {
+                fail(job, "P10: it shuts " + bay.name() + " and " + hole.label() + " inside is not proved");
+            }
         }
     }
 
@@ -334,37 +358,6 @@ public final class OrderChecker {
         return bay.inside().isEmpty()
                 ? !bay.closers().contains(part)
                 : bay.inside().contains(part);
-    }
-
-    // ---- sealant
-
-    /** P8: rows of one group that are set wet follow one another; they are cut at a row's end only. */
-    private void wet(OrderOfWork order) {
-        List<Job> steps = order.steps().stream()
-                .filter(s -> !s.waits())
-                .map(OrderOfWork.Step::job)
-                .toList();
-        for (int i = 0; i + 1 < steps.size(); i++) {
-            Job job = steps.get(i);
-            if (wet(job)) {
-                Id.Row row = job.place().orElseThrow().row().orElseThrow().id();
-                boolean goesOn = steps.subList(i + 2, steps.size()).stream().anyMatch(j -> sameRow(j, row));
-                if (goesOn && !sameRow(steps.get(i + 1), row)) {
-                    fail(job, "P8: set wet, and cut in the middle of a row");
-                }
-            }
-        }
-    }
-
-    private static boolean wet(Job job) {
-        return job.op().code().equals("set")
-                && job.place()
-                        .filter(p -> p.group().holes().wet() && p.row().isPresent())
-                        .isPresent();
-    }
-
-    private static boolean sameRow(Job job, Id.Row row) {
-        return wet(job) && job.place().orElseThrow().row().orElseThrow().id().equals(row);
     }
 
     // ---- rings

@@ -5,6 +5,7 @@ import bucina.core.log.Labour;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.log.Taken;
+import bucina.core.part.Bushings;
 import bucina.core.part.Owing;
 import bucina.core.part.PartStates;
 import bucina.core.part.PartTask;
@@ -105,10 +106,15 @@ public final class BayPoints {
     public List<Point> of(Bay bay) {
         Set<Id.Part> inside = Bays.inside(bay, parts);
         List<Point> points = new ArrayList<>(holes(bay, inside));
+        List<RunThrough> runs = derivation.build().workshop().runs().stream()
+                .filter(r -> r.bay().filter(bay.id()::equals).isPresent())
+                .toList();
+        Set<String> bushings = runs.stream().map(Bushings::task).collect(Collectors.toSet());
         derivation.build().parts().stream()
                 .filter(p -> inside.contains(p.id()))
                 .forEach(p -> parts.owed(p.id()).stream()
                         .map(Owing::task)
+                        .filter(t -> !bushings.contains(t))
                         .forEach(t -> points.add(point(Kind.PART, p.name(), PartTask.words(t)))));
         derivation.build().workshop().jobs().stream()
                 .filter(j -> j.parts().stream().anyMatch(inside::contains) && !log.logged(j.id()))
@@ -119,9 +125,7 @@ public final class BayPoints {
                         Kind.INDEX,
                         derivation.build().part(m.part()).name(),
                         "index mark \"" + m.how() + "\" to come off")));
-        derivation.build().workshop().runs().stream()
-                .filter(r -> r.bay().filter(bay.id()::equals).isPresent())
-                .forEach(r -> run(r, points));
+        runs.forEach(r -> run(r, points));
         derivation.build().workshop().gagings().stream()
                 .filter(g -> g.bay().filter(bay.id()::equals).isPresent())
                 .forEach(g -> reading(g).ifPresent(points::add));
@@ -197,11 +201,11 @@ public final class BayPoints {
     // ---- what runs through, what is measured, what is asked for
 
     private void run(RunThrough run, List<Point> points) {
-        for (RunThrough.Station station : run.stations()) {
-            String part = derivation.build().part(station.part()).name();
-            if (!station.fitted()) {
-                points.add(point(Kind.RUN, run.name(), "bushing in " + part + " to fit"));
-            }
+        for (Id.Part part : Bushings.open(derivation.build(), log, run)) {
+            points.add(point(
+                    Kind.RUN,
+                    run.name(),
+                    "bushing in " + derivation.build().part(part).name() + " to fit"));
         }
         for (RunThrough.Station tight : run.tight()) {
             points.add(point(

@@ -35,6 +35,7 @@ record Around(
         boolean same = log == before.log
                 && build.rules().equals(before.build.rules())
                 && build.papers() == before.build.papers()
+                && build.workshop().bays().equals(before.build.workshop().bays())
                 && crib.equals(before.crib)
                 && staying.equals(before.staying)
                 && plates.equals(before.plates)

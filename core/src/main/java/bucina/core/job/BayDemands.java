@@ -24,19 +24,14 @@ final class BayDemands {
 
     private final Around around;
     private final List<FaceJobs> faces;
-    private final Map<FaceJobs.Run, Integer> runs;
+    private final Map<Run, Integer> runs;
     private final Map<Id.Own, Integer> owns;
     private final Edges edges;
 
     /**
      * @param owns the builder's own jobs by place
      */
-    BayDemands(
-            Around around,
-            List<FaceJobs> faces,
-            Map<FaceJobs.Run, Integer> runs,
-            Map<Id.Own, Integer> owns,
-            Edges edges) {
+    BayDemands(Around around, List<FaceJobs> faces, Map<Run, Integer> runs, Map<Id.Own, Integer> owns, Edges edges) {
         this.owns = owns;
         this.around = around;
         this.faces = faces;
@@ -66,7 +61,7 @@ final class BayDemands {
         Set<Id.Part> inside = Bays.inside(bay, around.parts());
         String text = last.name() + " closes " + bay.name() + ": what is inside is finished first";
         for (FaceJobs face : faces) {
-            for (FaceJobs.Run run : face.runs()) {
+            for (Run run : face.runs()) {
                 int job = Objects.requireNonNull(runs.get(run));
                 // What comes before a fastener is set waits for nothing more.
                 boolean ends = run.op == Op.SET || run.op.afterSet();

@@ -28,7 +28,7 @@ final class BuriedDemands {
      */
     void lay(FaceJobs face, IntUnaryOperator job) {
         for (int run = 0; run < face.runs().size(); run++) {
-            FaceJobs.Run of = face.runs().get(run);
+            Run of = face.runs().get(run);
             int node = job.applyAsInt(run);
             boolean drilled = of.op != Op.SET && of.op.throughStack();
             of.closes.forEach((part, shut) -> outOfTheWay(part, shut, node, drilled));

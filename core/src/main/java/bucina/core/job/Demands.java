@@ -53,7 +53,7 @@ final class Demands {
     /** Parts with holes that owe primer. */
     private final Set<Id.Part> primed = new HashSet<>();
 
-    private final Map<FaceJobs.Run, Integer> runs = new IdentityHashMap<>();
+    private final Map<Run, Integer> runs = new IdentityHashMap<>();
 
     Demands(Around around, List<FaceJobs> faces, Holds waits, Bays bays, LocalDate today) {
         this.bays = bays;
@@ -72,7 +72,7 @@ final class Demands {
                 .toList();
         parts.forEach(this::partJobs);
         for (FaceJobs face : faces) {
-            for (FaceJobs.Run run : face.runs()) {
+            for (Run run : face.runs()) {
                 runs.put(
                         run,
                         add(

@@ -43,48 +43,9 @@ final class FaceJobs {
     private final List<Run> runs = new ArrayList<>();
     private final List<Chain> chains = new ArrayList<>();
     private final List<Bolt> bolts = new ArrayList<>();
+    private final Set<Proof> proofs = new LinkedHashSet<>();
 
-    /** Holes of a row that share a set-up, while they are gathered. */
-    static final class Run {
-        final Op op;
-        final Group group;
-        final Optional<Row> row;
-        final Optional<Id.Part> part;
-        final Setup setup;
-        final Optional<Hold> hold;
-        final List<HoleReading> open = new ArrayList<>();
-        final List<HoleReading> done = new ArrayList<>();
-        final Set<Layer> layers = new LinkedHashSet<>();
-        /** Why it comes before a part is on: the tool does not get there any more. */
-        final Map<Id.Part, FaceTools.Shut> closes = new LinkedHashMap<>();
-
-        Minutes minutes = new Minutes(0, 0, 0, true);
-        int people = 1;
-        /** So many of its holes have a temporary bolt in. */
-        int temporary;
-
-        int number;
-
-        Run(Op op, Group group, Optional<Row> row, Optional<Id.Part> part, Setup setup, Optional<Hold> hold) {
-            this.op = op;
-            this.group = group;
-            this.row = row;
-            this.part = part;
-            this.setup = setup;
-            this.hold = hold;
-        }
-
-        void add(HoleReading hole, Minutes each) {
-            if (open.isEmpty() || !open.getLast().equals(hole)) {
-                open.add(hole);
-            }
-            minutes = new Minutes(
-                    minutes.low() + each.low(),
-                    minutes.mid() + each.mid(),
-                    minutes.high() + each.high(),
-                    minutes.own() && each.own());
-        }
-    }
+    private final ProofKinds kinds;
 
     /**
      * The open steps of one hole, sheet by sheet, as places of runs; -1 for the priming of the part.
@@ -101,6 +62,9 @@ final class FaceJobs {
      */
     record Bolt(HoleReading hole, int set, List<Integer> steps) {}
 
+    /** Places of the run that sets rivets and of one that proves them. */
+    record Proof(int set, int proof) {}
+
     private record Key(Op op, Optional<Id.Part> part, Setup setup, Optional<Hold> hold, int stretch) {}
 
     FaceJobs(Around around, Build.FaceRef ref, FaceReading face) {
@@ -108,11 +72,13 @@ final class FaceJobs {
         this.ref = ref;
         this.face = face;
         this.tools = new FaceTools(around, face);
+        this.kinds = new ProofKinds(around, tools);
         for (Group group : ref.face().groups()) {
+            Heads heads = Heads.of(around, face, group);
             for (Row row : group.rows()) {
-                row(group, row);
+                row(group, row, heads);
             }
-            group.typed().ifPresent(t -> typed(group, t.count() - around.log().installed(group)));
+            group.typed().ifPresent(t -> typed(group, t.count() - around.log().installed(group), heads));
         }
     }
 
@@ -128,6 +94,10 @@ final class FaceJobs {
         return bolts;
     }
 
+    Set<Proof> proofs() {
+        return proofs;
+    }
+
     Build.FaceRef ref() {
         return ref;
     }
@@ -136,7 +106,7 @@ final class FaceJobs {
         return face;
     }
 
-    private void typed(Group group, int left) {
+    private void typed(Group group, int left, Heads heads) {
         Setup setup = new Setup(
                 group.fastener() instanceof Fastener.PulledRivet ? "rivet puller" : "squeezer",
                 group.fastener().name(),
@@ -147,11 +117,19 @@ final class FaceJobs {
         run.minutes = around.paces().set(group, "set.squeeze").times(Math.max(0, left));
         run.number = left;
         runs.add(run);
+        if (group.fastener().rivet()) {
+            Setup gauge = around.setups().prove(group.fastener());
+            Run proof = new Run(Op.PROVE, group, Optional.empty(), Optional.empty(), gauge, Optional.empty());
+            proof.minutes = around.paces().hole(Op.PROVE).times(heads.count());
+            proof.number = heads.count();
+            runs.add(proof);
+            proofs.add(new Proof(runs.size() - 2, runs.size() - 1));
+        }
     }
 
     // ---- rows
 
-    private void row(Group group, Row row) {
+    private void row(Group group, Row row, Heads heads) {
         List<HoleReading> holes =
                 row.holes().stream().flatMap(h -> face.of(h.id()).stream()).toList();
         Map<HoleReading, Optional<Tool>> setting = new LinkedHashMap<>();
@@ -165,9 +143,10 @@ final class FaceJobs {
             }
         }
         Map<Key, Integer> keys = new LinkedHashMap<>();
+        Map<HoleReading, Integer> kind = group.fastener().rivet() ? kinds.of(holes) : Map.of();
         for (HoleReading hole : holes) {
             int n = Objects.requireNonNull(stretch.get(hole));
-            hole(
+            int set = hole(
                     group,
                     row,
                     hole,
@@ -177,14 +156,40 @@ final class FaceJobs {
                             n,
                             Objects.requireNonNull(setting.get(hole)),
                             Optional.ofNullable(reached.get(hole))));
+            prove(group, row, hole, keys, new Proving(set, kind.getOrDefault(hole, 0), heads));
         }
         number(keys);
     }
 
+    /** The run that sets a rivet, the number of the job that proves it, and which heads are proved. */
+    private record Proving(int set, int number, Heads heads) {}
+
+    private void prove(Group group, Row row, HoleReading hole, Map<Key, Integer> keys, Proving how) {
+        boolean open = how.heads.open().contains(hole.hole().id());
+        if (open || how.heads.proved().contains(hole.hole().id())) {
+            Setup gauge = around.setups().prove(hole.solution().fastener());
+            int place = run(new Key(Op.PROVE, Optional.empty(), gauge, Optional.empty(), how.number), group, row, keys);
+            Run run = runs.get(place);
+            run.number = how.number;
+            if (open) {
+                run.add(hole, around.paces().hole(Op.PROVE));
+                run.layers.addAll(hole.layers());
+                tools.lids(hole).forEach(run.closes::putIfAbsent);
+                proofs.add(new Proof(how.set, place));
+            } else {
+                run.done.add(hole);
+            }
+        }
+    }
+
     private void number(Map<Key, Integer> keys) {
         Map<List<Object>, List<Integer>> alike = new LinkedHashMap<>();
-        keys.forEach((key, place) -> alike.computeIfAbsent(List.of(key.op, key.part), k -> new ArrayList<>())
-                .add(place));
+        keys.forEach((key, place) -> {
+            if (key.op != Op.PROVE) {
+                alike.computeIfAbsent(List.of(key.op, key.part), k -> new ArrayList<>())
+                        .add(place);
+            }
+        });
         alike.values().stream().filter(places -> places.size() > 1).forEach(places -> {
             for (int i = 0; i < places.size(); i++) {
                 runs.get(places.get(i)).number = i + 1;
@@ -195,7 +200,8 @@ final class FaceJobs {
     /** How a hole's fastener goes in. */
     private record Setting(Stretch stretch, int n, Optional<Tool> tool, Optional<Ways> ways) {}
 
-    private void hole(Group group, Row row, HoleReading hole, Map<Key, Integer> keys, Setting setting) {
+    /** Puts what a hole owes into runs; gives the one that sets it. */
+    private int hole(Group group, Row row, HoleReading hole, Map<Key, Integer> keys, Setting setting) {
         boolean set = around.log().state(hole.hole(), hole.layers()).set();
         List<List<Integer>> sheets = new ArrayList<>();
         for (Owed owed : Owed.of(hole, around.build().rules(), around.parts(), around.plates())) {
@@ -218,6 +224,7 @@ final class FaceJobs {
             chains.add(new Chain(hole, sheets, run));
         }
         bolt(group, row, hole, set ? -1 : run, keys);
+        return run;
     }
 
     /** What is done to a bolt once it is in. */
@@ -337,7 +344,7 @@ final class FaceJobs {
      * @param parts as they are now: a part may have come to go on at another time
      */
     Job job(Run run, PartStates parts) {
-        int count = run.row.isPresent() ? run.open.size() : Math.max(0, run.number);
+        int count = run.left();
         List<HoleReading> holes = count > 0 ? run.open : run.done;
         Optional<Part> part = run.part.map(parts::part);
         String id = String.join(

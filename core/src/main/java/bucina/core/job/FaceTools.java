@@ -9,6 +9,7 @@ import bucina.core.rule.RuleKey;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
 import bucina.core.stack.StackCheck;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -20,6 +21,7 @@ final class FaceTools {
     private final FaceReading face;
     private final Ways.OnFace ways;
     private final boolean complete;
+    private final Map<HoleReading, Map<Id.Part, Shut>> lids = new IdentityHashMap<>();
 
     /**
      * Why work comes before a part is on.
@@ -57,6 +59,10 @@ final class FaceTools {
 
     /** Parts that come to lie over a hole without being joined by it. */
     Map<Id.Part, Shut> lids(HoleReading hole) {
+        return lids.computeIfAbsent(hole, this::over);
+    }
+
+    private Map<Id.Part, Shut> over(HoleReading hole) {
         Map<Id.Part, Shut> lids = new LinkedHashMap<>();
         StackCheck.over(face.face(), hole)
                 .forEach(l ->

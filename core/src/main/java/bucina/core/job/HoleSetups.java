@@ -79,6 +79,12 @@ final class HoleSetups {
         return with.isEmpty() && !hole.layers().isEmpty() ? setup.saying(NONE) : setup;
     }
 
+    /** For measuring heads; nothing is turned over for it. */
+    Setup prove(Fastener fastener) {
+        return new Setup(
+                fastener instanceof Fastener.PulledRivet ? "feeler gauge" : "rivet gauge", "", "", "", List.of());
+    }
+
     private Setup.Item item(String tool, String part, String value, String change) {
         return new Setup.Item(tool + " " + part, value, paces.change(change));
     }

@@ -83,7 +83,8 @@ public record Job(
             Place p = place.get();
             String row = p.row().map(r -> ", " + r.name()).orElse("");
             String sheet = part.map(q -> q.name()).orElse(p.face().name());
-            return op.word() + " " + count + ", " + sheet + row;
+            String heads = op == Op.PROVE ? count == 1 ? " head" : " heads" : "";
+            return op.word() + " " + count + heads + ", " + sheet + row;
         }
         String of = part.map(Part::name).orElse("");
         return switch (op) {

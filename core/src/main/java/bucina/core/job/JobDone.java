@@ -51,9 +51,31 @@ public record JobDone(Optional<Map.Entry<Id.Part, Standing>> stands, Addition ad
      * @param because why it was done although something was missing; may be blank
      * @param note    may be blank
      * @param tightened how bolts were; empty where nobody said
+     * @param readings heads as measured; none for other work
      */
     public record Said(
-            String who, LocalDateTime done, int minutes, String because, String note, Optional<Tightened> tightened) {
+            String who,
+            LocalDateTime done,
+            int minutes,
+            String because,
+            String note,
+            Optional<Tightened> tightened,
+            List<Work.Reading> readings) {
+
+        public Said {
+            readings = List.copyOf(readings);
+        }
+
+        /** No head measured. */
+        public Said(
+                String who,
+                LocalDateTime done,
+                int minutes,
+                String because,
+                String note,
+                Optional<Tightened> tightened) {
+            this(who, done, minutes, because, note, tightened, List.of());
+        }
 
         /** Nothing tightened. */
         public Said(String who, LocalDateTime done, int minutes, String because, String note) {
@@ -90,6 +112,9 @@ public record JobDone(Optional<Map.Entry<Id.Part, Standing>> stands, Addition ad
         }
         if (first.op().move()) {
             return moved(first, said);
+        }
+        if (first.op() == Op.PROVE) {
+            return entry(said.draft(Measured.proof(open, derivation, log, said.readings), ""));
         }
         List<HoleReading> holes = open.stream()
                 .flatMap(j -> j.place().orElseThrow().holes().stream())

@@ -6,20 +6,20 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 
-/** What rests on fasteners that are in: the steps of bolts, and looking at what a bulletin changed. */
+/** What rests on fasteners that are in: the steps of bolts, proof, and looking at what a bulletin changed. */
 final class LateDemands {
 
     private final List<FaceJobs> faces;
-    private final Map<FaceJobs.Run, Integer> runs;
+    private final Map<Run, Integer> runs;
     private final Edges edges;
 
-    LateDemands(List<FaceJobs> faces, Map<FaceJobs.Run, Integer> runs, Edges edges) {
+    LateDemands(List<FaceJobs> faces, Map<Run, Integer> runs, Edges edges) {
         this.faces = faces;
         this.runs = runs;
         this.edges = edges;
     }
 
-    private int job(FaceJobs.Run run) {
+    private int job(Run run) {
         return Objects.requireNonNull(runs.get(run));
     }
 
@@ -31,6 +31,7 @@ final class LateDemands {
      */
     void lay(Map<Id.Own, Integer> owns, Map<String, Reviews.Due> due) {
         bolts();
+        proofs();
         if (!due.isEmpty()) {
             reviews(owns, due);
         }
@@ -43,7 +44,7 @@ final class LateDemands {
                 int last = bolt.set() < 0 ? -1 : job(face.runs().get(bolt.set()));
                 Op lastOp = Op.SET;
                 for (int step : bolt.steps()) {
-                    FaceJobs.Run run = face.runs().get(step);
+                    Run run = face.runs().get(step);
                     edges.add(last, job(run), "P1", lastOp.word() + " before " + run.op.word() + ", at the same bolts");
                     last = job(run);
                     lastOp = run.op;
@@ -52,10 +53,26 @@ final class LateDemands {
         }
     }
 
+    /** P1 of rivets: in, then proved. */
+    private void proofs() {
+        for (FaceJobs face : faces) {
+            face.proofs().forEach(p -> {
+                Run run = face.runs().get(p.set());
+                if (run.left() > 0) {
+                    edges.add(
+                            job(run),
+                            job(face.runs().get(p.proof())),
+                            "P1",
+                            "set before they are proved, at the same holes");
+                }
+            });
+        }
+    }
+
     /** P9: looking at what is in as before a bulletin comes before more of the same. */
     private void reviews(Map<Id.Own, Integer> owns, Map<String, Reviews.Due> due) {
         for (FaceJobs face : faces) {
-            for (FaceJobs.Run run : face.runs()) {
+            for (Run run : face.runs()) {
                 Reviews.Due review = due.get(run.group.code());
                 if (review != null && review.job().isPresent() && !run.open.isEmpty()) {
                     int first =

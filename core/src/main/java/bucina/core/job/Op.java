@@ -17,6 +17,8 @@ public enum Op {
     STRIPE("stripe", "stripe", Operation.STRIPED),
     WIRE("wire", "wire", Operation.WIRED),
     PIN("pin", "pin", Operation.PINNED),
+    /** Heads of the sample are measured and judged, one by one. */
+    PROVE("prove", "prove"),
     /** A part goes on in clecos, to be drilled through. */
     FIT("fit", "cleco on"),
     /** It comes off again. */
@@ -74,9 +76,9 @@ public enum Op {
         return this == MATCH || this == FINAL || this == REAM || this == CLEAR || this == SET;
     }
 
-    /** True if it is done to a bolt that is in. */
+    /** True if it is done to a fastener that is in. */
     public boolean afterSet() {
-        return ordinal() > SET.ordinal() && ordinal() <= PIN.ordinal();
+        return ordinal() > SET.ordinal() && ordinal() <= PROVE.ordinal();
     }
 
     /** True if parts are drilled through, before they come off again. */
@@ -86,7 +88,7 @@ public enum Op {
 
     /** True if holes are worked. */
     public boolean onHoles() {
-        return ordinal() <= PIN.ordinal();
+        return ordinal() <= PROVE.ordinal();
     }
 
     /** True if a part is moved: on or off. */

@@ -7,6 +7,7 @@ import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.log.Mark;
 import bucina.core.log.Operation;
+import bucina.core.log.Proof;
 import bucina.core.plan.Build;
 import bucina.core.plan.Fastener;
 import bucina.core.plan.Group;
@@ -24,7 +25,7 @@ import java.util.Set;
 final class Paces {
 
     private final TypicalMinutes typical;
-    private final Map<Operation, Double> holes = new EnumMap<>(Operation.class);
+    private final Map<Op, Double> holes = new EnumMap<>(Op.class);
     private final Map<String, Double> tasks = new HashMap<>();
     private final Map<Id.Group, Optional<Pace>> setting = new HashMap<>();
     private final Logbook log;
@@ -42,7 +43,7 @@ final class Paces {
                     .computeIfAbsent(mark.operation(), o -> new HashSet<>())
                     .add(mark.layer());
         }
-        Map<Operation, List<Double>> byOperation = new EnumMap<>(Operation.class);
+        Map<Op, List<Double>> byOperation = new EnumMap<>(Op.class);
         Map<String, List<Double>> byTask = new HashMap<>();
         boolean set = false;
         for (LogEntry entry : log.entries()) {
@@ -56,7 +57,7 @@ final class Paces {
         byTask.forEach((task, each) -> tasks.put(task, median(each)));
     }
 
-    private void learn(Labour labour, Map<Operation, List<Double>> byOperation, Map<String, List<Double>> byTask) {
+    private void learn(Labour labour, Map<Op, List<Double>> byOperation, Map<String, List<Double>> byTask) {
         switch (labour.what()) {
             case Labour.Holes h
             when h.sweeps().stream().map(Labour.Sweep::operation).distinct().count() == 1 -> {
@@ -65,8 +66,15 @@ final class Paces {
                         .flatMap(s -> s.holes().stream())
                         .mapToInt(hole -> sheets(operation, hole.id()))
                         .sum();
-                byOperation.computeIfAbsent(operation, o -> new ArrayList<>()).add((double) labour.minutes() / count);
+                Op.of(operation)
+                        .ifPresent(op -> byOperation
+                                .computeIfAbsent(op, o -> new ArrayList<>())
+                                .add((double) labour.minutes() / count));
             }
+            case Proof p ->
+                byOperation
+                        .computeIfAbsent(Op.PROVE, o -> new ArrayList<>())
+                        .add((double) labour.minutes() / p.heads().size());
             case Labour.OnPart p ->
                 byTask.computeIfAbsent(p.task(), t -> new ArrayList<>()).add((double) labour.minutes());
             default -> {}
@@ -90,9 +98,9 @@ final class Paces {
         return of.get((of.size() - 1) / 2);
     }
 
-    /** An operation that is marked, at one hole of one sheet. */
+    /** Work at one hole of one sheet, or on one head. */
     Minutes hole(Op op) {
-        Double own = holes.get(op.marked().orElseThrow());
+        Double own = holes.get(op);
         return own == null
                 ? Minutes.typical(typical.of("hole." + op.code()) * (op == Op.DEBURR ? 2 : 1))
                 : Minutes.learned(own);

@@ -29,7 +29,7 @@ final class WetDemands {
 
     private final Around around;
     private final List<FaceJobs> faces;
-    private final Map<FaceJobs.Run, Integer> runs;
+    private final Map<Run, Integer> runs;
     private final Edges edges;
     private final List<Job> jobs;
     private final Map<Integer, Integer> then = new HashMap<>();
@@ -37,7 +37,7 @@ final class WetDemands {
     /**
      * @param jobs whose set-up comes to say which batch they are set in
      */
-    WetDemands(Around around, List<FaceJobs> faces, Map<FaceJobs.Run, Integer> runs, Edges edges, List<Job> jobs) {
+    WetDemands(Around around, List<FaceJobs> faces, Map<Run, Integer> runs, Edges edges, List<Job> jobs) {
         this.jobs = jobs;
         this.around = around;
         this.faces = faces;
@@ -48,7 +48,7 @@ final class WetDemands {
     /** Lays them; gives for each job that is followed at once by another which one. */
     Map<Integer, Integer> lay(List<List<Hold>> holds) {
         for (FaceJobs face : faces) {
-            Map<Group, List<FaceJobs.Run>> wet = new LinkedHashMap<>();
+            Map<Group, List<Run>> wet = new LinkedHashMap<>();
             face.runs().stream()
                     .filter(r -> r.op == Op.SET && r.group.holes().wet() && !r.open.isEmpty())
                     .filter(r -> holds.get(job(r)).isEmpty())
@@ -59,7 +59,7 @@ final class WetDemands {
         return then;
     }
 
-    private int job(FaceJobs.Run run) {
+    private int job(Run run) {
         return Objects.requireNonNull(runs.get(run));
     }
 
@@ -73,11 +73,11 @@ final class WetDemands {
                 .orElse(LIFE);
     }
 
-    private void group(List<FaceJobs.Run> all) {
+    private void group(List<Run> all) {
         double life = life();
-        List<List<FaceJobs.Run>> blocks = new ArrayList<>();
+        List<List<Run>> blocks = new ArrayList<>();
         double minutes = life + 1;
-        for (List<FaceJobs.Run> row : rows(all)) {
+        for (List<Run> row : rows(all)) {
             double more = minutes(row);
             if (minutes + more > life + 1e-9) {
                 blocks.add(new ArrayList<>());
@@ -92,12 +92,12 @@ final class WetDemands {
         }
     }
 
-    private static double minutes(List<FaceJobs.Run> runs) {
+    private static double minutes(List<Run> runs) {
         return runs.stream().mapToDouble(r -> r.minutes.mid()).sum();
     }
 
     /** Which batch it is, and where even one row takes longer than the sealant can be worked. */
-    private void say(List<FaceJobs.Run> block, int n, int of, double life) {
+    private void say(List<Run> block, int n, int of, double life) {
         String batch = of == 1 ? "" : "batch " + n + " of " + of;
         double takes = minutes(block);
         String longer = takes > life + 1e-9
@@ -111,17 +111,17 @@ final class WetDemands {
     }
 
     /** Runs row by row. */
-    private static List<List<FaceJobs.Run>> rows(List<FaceJobs.Run> all) {
-        Map<Object, List<FaceJobs.Run>> rows = new LinkedHashMap<>();
+    private static List<List<Run>> rows(List<Run> all) {
+        Map<Object, List<Run>> rows = new LinkedHashMap<>();
         all.forEach(r -> rows.computeIfAbsent(r.row.map(x -> x.id()), k -> new ArrayList<>())
                 .add(r));
         return List.copyOf(rows.values());
     }
 
     /** One block; what a later run waits for behind the first one begins another. */
-    private void block(List<FaceJobs.Run> block) {
+    private void block(List<Run> block) {
         List<Integer> jobs = new ArrayList<>();
-        for (FaceJobs.Run run : block) {
+        for (Run run : block) {
             Optional<Set<Integer>> ready = jobs.isEmpty() ? Optional.of(Set.of()) : ready(jobs, job(run));
             if (ready.isEmpty()) {
                 jobs.clear();

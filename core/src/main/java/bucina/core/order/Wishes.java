@@ -1,6 +1,7 @@
 package bucina.core.order;
 
 import bucina.core.job.Job;
+import bucina.core.job.Op;
 import bucina.core.plan.Face;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
@@ -23,7 +24,7 @@ import java.util.Set;
 
 /**
  * What is liked better of orders that lose the same: what wants a helper together, structure before skins, from
- * the middle of the face outward.
+ * the middle of the face outward, and heads proved as soon as they are set.
  */
 final class Wishes {
 
@@ -62,7 +63,65 @@ final class Wishes {
             wishes.liked(known.subList(from, to)).forEach(order::add);
             from = to;
         }
+        return soonProved(work, order);
+    }
+
+    /**
+     * Heads are proved right after the last job that proof waits for: a set-up that drifts is seen at once. Those that
+     * are in already are proved before more is set, and before what waits for their proof.
+     */
+    private static List<Integer> soonProved(Work work, List<Integer> known) {
+        Map<Integer, List<Integer>> behind = new HashMap<>();
+        Map<Integer, List<Integer>> ahead = new HashMap<>();
+        place(work, known, behind, ahead);
+        List<Integer> order = new ArrayList<>(known.size());
+        List<Integer> waiting = new ArrayList<>();
+        for (int node : known) {
+            if (!proof(work, node)) {
+                order.addAll(ahead.getOrDefault(node, List.of()));
+                order.add(node);
+                waiting.addAll(behind.getOrDefault(node, List.of()));
+                // What is set wet in one go is not stopped for it.
+                if (work.then[node] < 0) {
+                    order.addAll(waiting);
+                    waiting.clear();
+                }
+            }
+        }
+        order.addAll(ahead.getOrDefault(-1, List.of()));
         return order;
+    }
+
+    /** After which node each proof comes that waits for one, and before which one that waits for none; -1: none. */
+    private static void place(
+            Work work, List<Integer> known, Map<Integer, List<Integer>> behind, Map<Integer, List<Integer>> ahead) {
+        Map<Integer, Integer> last = new HashMap<>();
+        Map<Integer, Integer> at = new HashMap<>();
+        int set = known.size();
+        for (int i = 0; i < known.size(); i++) {
+            int node = known.get(i);
+            at.put(node, i);
+            for (int next : work.after[node]) {
+                last.put(next, node);
+            }
+            set = node < work.jobs.size() && work.jobs.job(node).op() == Op.SET ? Math.min(set, i) : set;
+        }
+        for (int node : known) {
+            if (proof(work, node) && last.containsKey(node)) {
+                behind.computeIfAbsent(last.get(node), k -> new ArrayList<>()).add(node);
+            } else if (proof(work, node)) {
+                int before = set;
+                for (int next : work.after[node]) {
+                    before = Math.min(before, at.getOrDefault(next, before));
+                }
+                ahead.computeIfAbsent(before < known.size() ? known.get(before) : -1, k -> new ArrayList<>())
+                        .add(node);
+            }
+        }
+    }
+
+    private static boolean proof(Work work, int node) {
+        return node < work.jobs.size() && work.jobs.job(node).op() == Op.PROVE;
     }
 
     private List<Integer> liked(List<Integer> stretch) {

@@ -31,10 +31,12 @@ public record Owing(String task, Optional<PartMark> done, String again) {
         return done.isEmpty();
     }
 
-    /** Everything a part owes or owed, in the order it is done; what was found finished owes nothing. */
+    /** Everything a part owes or owed, in the order it is done; what was found finished owes bushings only. */
     public static List<Owing> of(Part part, List<Layer> sheets, Build build, Logbook log) {
         List<Owing> all = new ArrayList<>();
+        List<String> bushings = Bushings.tasks(build, part);
         if (log.found(part.id())) {
+            bushings.forEach(t -> all.add(of(part.id(), t, log)));
             return all;
         }
         List<String> tasks = new ArrayList<>();
@@ -44,6 +46,7 @@ public record Owing(String task, Optional<PartMark> done, String again) {
             }
         }
         part.particulars().tasks().stream().filter(t -> !tasks.contains(t)).forEach(tasks::add);
+        bushings.stream().filter(t -> !tasks.contains(t)).forEach(tasks::add);
         for (String task : tasks) {
             all.add(of(part.id(), task, log));
         }

@@ -9,6 +9,7 @@ import bucina.core.log.Verdict;
 import bucina.core.log.Work;
 import bucina.core.material.Material;
 import bucina.core.measure.Length;
+import bucina.core.plan.Build;
 import bucina.core.plan.Fastener;
 import bucina.core.plan.Group;
 import bucina.core.plan.Id;
@@ -123,10 +124,22 @@ public record Proving(Group group, List<Line> lines, int failed, List<Line> gone
 
     /** Of one group of a face; one whose fasteners have no head formed on them has nothing to prove. */
     public static Proving of(Derivation derivation, Logbook log, Id.Face face, Group group) {
-        if (!group.fastener().rivet()) {
-            return new Proving(group, List.of(), 0, List.of());
-        }
-        return new Finding(derivation, log, derivation.face(face), group).found();
+        return of(derivation.build(), log, derivation.face(face), group);
+    }
+
+    /** Likewise, of a face as it was read. */
+    public static Proving of(Build build, Logbook log, FaceReading face, Group group) {
+        return group.fastener().rivet() ? new Finding(build, log, face, group).found() : none(group);
+    }
+
+    /** Of a group of which nothing is in. */
+    public static Proving none(Group group) {
+        return new Proving(group, List.of(), 0, List.of());
+    }
+
+    /** Which are measured of all that the group will have, by number; of those that are in see {@link Line#sampled}. */
+    public List<Integer> sample() {
+        return Sample.of(group.count(), Math.min(failed, group.count()));
     }
 
     private static final class Finding {
@@ -143,12 +156,12 @@ public record Proving(Group group, List<Line> lines, int failed, List<Line> gone
         private final List<LogEntry> works = new ArrayList<>();
         private final List<Line> gone = new ArrayList<>();
 
-        Finding(Derivation derivation, Logbook log, FaceReading face, Group group) {
+        Finding(Build build, Logbook log, FaceReading face, Group group) {
             this.log = log;
             this.face = face;
             this.group = group;
-            this.judge = new Judge(derivation.build().rules());
-            this.material = p -> derivation.build().part(p).material();
+            this.judge = new Judge(build.rules());
+            this.material = p -> build.part(p).material();
         }
 
         Proving found() {

@@ -6,6 +6,9 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import bucina.core.Plans;
 import bucina.core.edit.PartEdits;
 import bucina.core.hold.Holds;
+import bucina.core.job.Job;
+import bucina.core.job.JobDone;
+import bucina.core.job.Jobs;
 import bucina.core.log.CloseOut;
 import bucina.core.log.Labour;
 import bucina.core.log.LogEntry;
@@ -23,6 +26,7 @@ import bucina.core.plan.Part;
 import bucina.core.plan.RunThrough;
 import bucina.core.plan.Standing;
 import bucina.core.stack.Derivation;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -135,6 +139,29 @@ class CloseOutTest extends OnBays {
         Bay plain = bay(6);
         return new Bay(
                 plain.id(), plain.name(), plain.closers(), Set.of(), "", List.of(), List.of("rags"), Optional.empty());
+    }
+
+    @Test
+    void a_bushing_is_a_job_of_its_part_that_is_done_before_the_bay_is_shut() {
+        Derivation box = asking(counting());
+        LocalDate today = LocalDate.parse("2026-12-01");
+        Jobs jobs = Jobs.of(box, log, new Holds(box, log), today);
+        int bushing = jobs.place("fit the bushing for Line:Web");
+        String shuts = jobs.all().stream()
+                .map(Job::id)
+                .filter(j -> j.startsWith("set:L-1:"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(jobs.comesBefore(bushing, jobs.place(shuts))).isPresent();
+        assertThat(bays(box).points(counting())).contains("Line: bushing in Web to fit");
+        JobDone.Said said = new JobDone.Said("M. Oake", NOW, 5, "", "");
+        JobDone done = JobDone.of(jobs, jobs.job(bushing).id(), box, log, said, AT);
+        log = log.plus(done.addition().draft().orElseThrow().numbered(log.nextId(), AT))
+                .plusOnParts(done.addition().parts());
+        assertThat(bays(box).points(counting())).noneMatch(p -> p.contains("bushing"));
+        Jobs after = Jobs.of(box, log, new Holds(box, log), today);
+        assertThat(after.job(after.place("fit the bushing for Line:Web")).done())
+                .isTrue();
     }
 
     @Test

@@ -3,10 +3,12 @@ package bucina.desk.card;
 import bucina.core.form.Entries;
 import bucina.core.log.Labour;
 import bucina.core.log.LogEntry;
+import bucina.core.log.PartMark;
 import bucina.core.log.Taken;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.measure.LengthFormat;
+import bucina.core.part.Bushings;
 import bucina.core.plan.Bay;
 import bucina.core.plan.Build;
 import bucina.core.plan.Gaging;
@@ -26,11 +28,13 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
+import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -222,12 +226,13 @@ public final class GagingCard extends ShownBox {
         return all.isEmpty() ? "Not measured yet." : String.join("; ", all.subList(0, Math.min(6, all.size())));
     }
 
-    private HBox line(Build build, RunThrough r) {
+    private VBox line(Build build, RunThrough r) {
+        List<Id.Part> bushings = Bushings.open(build, desk.session().snapshot().log(), r);
         StringBuilder text = new StringBuilder(
                 r.kind().code() + " " + r.name() + ", " + LengthFormat.trade(r.size(), desk.unit()) + ": ");
         for (RunThrough.Station s : r.stations()) {
             text.append(build.part(s.part()).name())
-                    .append(s.bushing().isPresent() && !s.fitted() ? " (bushing to fit)" : "")
+                    .append(bushings.contains(s.part()) ? " (bushing to fit)" : "")
                     .append(r.tight().contains(s) ? " (too tight)" : "")
                     .append(s.equals(r.stations().getLast()) ? "" : ", ");
         }
@@ -240,14 +245,10 @@ public final class GagingCard extends ShownBox {
                 r.tight().isEmpty() ? "plain" : "stop-text");
         HBox.setHgrow(title, Priority.ALWAYS);
         title.setMaxWidth(Double.MAX_VALUE);
-        HBox head = new HBox(8, title);
-        if (r.stations().stream().anyMatch(s -> !s.fitted())) {
-            var fitted = Ui.button("Bushings are in", "", () -> fitted(r), "quiet");
-            fitted.setId("run-fitted-" + r.id().n());
-            head.getChildren().add(fitted);
-        }
-        head.getChildren()
-                .add(Ui.button(
+        HBox head = new HBox(
+                8,
+                title,
+                Ui.button(
                         "Take it out",
                         "",
                         () -> plan(
@@ -255,26 +256,24 @@ public final class GagingCard extends ShownBox {
                                 b -> b.withWorkshop(b.workshop().without(r.id()), b.nextId())),
                         "quiet"));
         head.setAlignment(Pos.CENTER_LEFT);
-        return head;
+        FlowPane fit = new FlowPane(8, 4);
+        for (Id.Part at : bushings) {
+            Part part = build.part(at);
+            Button in = Ui.button("Its bushing in " + part.name() + " is in", "", () -> fitted(r, part), "quiet");
+            in.setId("run-fitted-" + r.id().n() + "-" + at.n());
+            fit.getChildren().add(in);
+        }
+        return bushings.isEmpty() ? new VBox(head) : new VBox(4, head, fit);
     }
 
-    private void fitted(RunThrough r) {
-        RunThrough in = new RunThrough(
-                r.id(),
-                r.name(),
-                r.kind(),
-                r.size(),
-                r.hand(),
-                r.bay(),
-                r.stations().stream()
-                        .map(s -> new RunThrough.Station(s.part(), s.hole(), s.bushing(), true))
-                        .toList(),
-                r.ends(),
-                r.string(),
-                r.crosses());
-        plan(
-                "fitting the bushings of " + r.name(),
-                b -> b.withWorkshop(b.workshop().with(in), b.nextId()));
+    private void fitted(RunThrough r, Part part) {
+        PartMark mark = new PartMark(part.id(), Bushings.task(r), desk.session().instant());
+        desk.session()
+                .markParts(
+                        "fitting the bushing of " + r.name() + " in " + part.name(),
+                        List.of(mark),
+                        wrong::clear,
+                        wrong::say);
     }
 
     private void out(Gaging g) {

@@ -56,7 +56,7 @@ final class LogAddCommand implements Callable<Integer> {
 
     @Option(
             names = "--job",
-            description = "A job by its name: deburr:US-1:R1:Upper skin, set:US-1:R1:-, off:Main rib 3, own:7")
+            description = "A job by its name: deburr:US-1:R1:Upper skin, prove:US-1:R1:-, off:Main rib 3, own:7")
     private @Nullable String job;
 
     @Option(names = "--as-found", description = "Found as it is, nobody knows when: with --part or --group.")
@@ -184,7 +184,8 @@ final class LogAddCommand implements Callable<Integer> {
                 minutes(),
                 because.strip(),
                 note,
-                Optional.ofNullable(torque).map(t -> new Tightened(t, drag)));
+                Optional.ofNullable(torque).map(t -> new Tightened(t, drag)),
+                Entries.readings(readings, common.lengths()));
     }
 
     private JobDone done(OnBuild.Opened is, JobDone.Said said) {

@@ -1,6 +1,7 @@
 package bucina.desk.session;
 
 import bucina.core.explain.Why;
+import bucina.core.job.Job;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Operation;
 import bucina.core.measure.LengthParser;
@@ -326,6 +327,17 @@ public final class Desk implements AutoCloseable {
         selection.set(
                 Selection.group(snapshot().face(ref.face().id()), ref.group().id(), Optional.empty()));
         typedGroup.set(ref.group().typed().map(t -> ref.group().id()));
+    }
+
+    /** Turns to the heads of a job of proof: the first one is looked at, to be measured. */
+    public void prove(Job.Place heads) {
+        if (heads.holes().isEmpty()) {
+            snapshot().build().group(heads.group().code()).ifPresent(this::show);
+        } else {
+            show(heads.face().id());
+            selection.set(Selection.none(heads.face().id()).one(heads.holes().getFirst()));
+        }
+        stage.set(Stage.PROVE);
     }
 
     /**

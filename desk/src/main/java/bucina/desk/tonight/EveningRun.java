@@ -5,16 +5,12 @@ import bucina.core.job.Job;
 import bucina.core.job.Op;
 import bucina.core.log.Tightened;
 import bucina.core.measure.InputException;
-import bucina.core.plan.Hand;
-import bucina.core.plan.Id;
-import bucina.core.plan.Part;
 import bucina.core.stack.Bolted;
 import bucina.core.stack.Solution;
 import bucina.desk.look.Ties;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Evening;
-import bucina.desk.sheet.PartMap;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -41,8 +37,6 @@ import javafx.util.Duration;
  * done. One knuckle is enough.
  */
 final class EveningRun extends BorderPane implements AutoCloseable {
-
-    private static final double MAP = 440;
 
     private final Ties ties = new Ties();
     private final Desk desk;
@@ -174,6 +168,13 @@ final class EveningRun extends BorderPane implements AutoCloseable {
                 done("");
             }
             case NOTHING -> {
+                Optional<Job.Place> heads = heads();
+                if (heads.isPresent()) {
+                    // Measuring has its own entries, head by head; what is measured is off the list.
+                    evening.pause();
+                    desk.prove(heads.get());
+                    return;
+                }
                 if (evening.running() && bolt().isPresent()) {
                     asks(Ask.TORQUE);
                     bolt().map(Bolted::torque).ifPresent(t -> typed.setText(Math.round(t.low()) + " + "));
@@ -188,6 +189,14 @@ final class EveningRun extends BorderPane implements AutoCloseable {
         }
         fill();
         enter();
+    }
+
+    /** The heads that are measured in the job that is on. */
+    private Optional<Job.Place> heads() {
+        return evening.now()
+                .map(Tonight.Stint::job)
+                .filter(j -> j.op() == Op.PROVE)
+                .flatMap(Job::place);
     }
 
     /** The bolts that are torqued in the job that is on. */
@@ -281,32 +290,10 @@ final class EveningRun extends BorderPane implements AutoCloseable {
         }
         tick();
         targets(now);
-        setRight(map(now.job()).orElse(null));
+        setRight(JobPlace.map(desk, now.job()).orElse(null));
         if (typing && ask != Ask.NOTHING) {
             typed.requestFocus();
         }
-    }
-
-    /** Where it is: the face with the part lit up. */
-    private Optional<VBox> map(Job job) {
-        Optional<Part> part = parts(job).stream().findFirst();
-        Optional<Id.Face> face = job.place()
-                .map(p -> p.face().id())
-                .or(() -> part.flatMap(p -> desk.session().snapshot().parts().faces(p.id()).stream()
-                        .map(f -> f.id())
-                        .findFirst()));
-        return face.filter(f -> part.isPresent()).map(f -> {
-            VBox box = new VBox(
-                    8,
-                    new PartMap(desk, f, part.orElseThrow().id(), MAP, MAP),
-                    Ui.wrapped(
-                            desk.snapshot().face(f).face().name() + ", "
-                                    + desk.snapshot().face(f).face().viewed(),
-                            "soft"));
-            box.setPadding(new Insets(30, 0, 0, 20));
-            box.setMaxWidth(MAP);
-            return box;
-        });
     }
 
     private Button target(String text, String key, Runnable does, String id) {
@@ -317,7 +304,8 @@ final class EveningRun extends BorderPane implements AutoCloseable {
 
     private void targets(Tonight.Stint now) {
         boolean running = evening.running();
-        targets.getChildren().add(target(running ? "Done" : "This is it", "Enter", this::next, "evening-next"));
+        String go = heads().isPresent() ? "Measure them" : running ? "Done" : "This is it";
+        targets.getChildren().add(target(go, "Enter", this::next, "evening-next"));
         if (running) {
             targets.getChildren()
                     .addAll(
@@ -333,7 +321,7 @@ final class EveningRun extends BorderPane implements AutoCloseable {
         Job job = s.job();
         words.getChildren().add(Ui.wrapped("Before you begin: is it this one?", "bench-mid"));
         List<String> lines = new ArrayList<>();
-        parts(job).forEach(p -> lines.add(stamped(p)));
+        JobPlace.parts(desk, job).forEach(p -> lines.add(JobPlace.stamped(p)));
         if (!job.page().isBlank()) {
             lines.add("page " + job.page());
         }
@@ -344,28 +332,11 @@ final class EveningRun extends BorderPane implements AutoCloseable {
             lines.add(job.setup().tool() + ": " + job.setup().die());
         }
         s.changes().forEach(c -> lines.add("first " + c));
+        if (job.op() == Op.PROVE) {
+            s.range().ifPresent(lines::add);
+        }
         words.getChildren().add(Ui.wrapped(s.words(), "bench-large"));
         lines.forEach(l -> words.getChildren().add(Ui.wrapped(l, "bench-mid")));
-    }
-
-    private List<Part> parts(Job job) {
-        if (job.part().isPresent()) {
-            return List.of(job.part().get());
-        }
-        return job.place().stream()
-                .flatMap(p -> p.layers().stream())
-                .map(l -> desk.session().snapshot().build().part(l.part()))
-                .distinct()
-                .limit(3)
-                .toList();
-    }
-
-    private static String stamped(Part part) {
-        String hand = part.particulars().hand() == Hand.NONE
-                ? ""
-                : ", " + part.particulars().hand().word();
-        String number = part.particulars().number();
-        return part.name() + (number.isEmpty() ? "" : "  " + number) + hand;
     }
 
     private void work(Tonight.Stint s) {

@@ -19,7 +19,8 @@ import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
@@ -64,7 +65,9 @@ final class LayOutView extends ScrollPane {
 
     private void tools(Evening.Planned planned, LayOut out, Palette p) {
         List<Tool> crib = ToolCrib.of(planned.of().build(), desk.session().catalogue());
-        FlowPane pictures = new FlowPane(10, 8);
+        // A grid: words that take three lines keep the next row off.
+        GridPane pictures = new GridPane(10, 8);
+        pictures.getColumnConstraints().setAll(new ColumnConstraints(168), new ColumnConstraints(168));
         for (String tool : out.tools()) {
             String with = planned.tonight().stints().stream()
                     .filter(s -> s.job().setup().tool().equals(tool)
@@ -77,8 +80,8 @@ final class LayOutView extends ScrollPane {
             if (!with.isEmpty()) {
                 one.getChildren().add(Ui.wrapped(with, "soft"));
             }
-            one.setPrefWidth(168);
-            pictures.getChildren().add(one);
+            int n = pictures.getChildren().size();
+            pictures.add(one, n % 2, n / 2);
         }
         body.getChildren().add(pictures);
     }

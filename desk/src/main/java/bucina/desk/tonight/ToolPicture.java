@@ -22,6 +22,7 @@ final class ToolPicture extends Canvas {
         PULLER,
         DRIVER,
         WRENCH,
+        GAUGE,
         HANDS
     }
 
@@ -45,6 +46,7 @@ final class ToolPicture extends Canvas {
             case PULLER -> puller(g);
             case DRIVER -> driver(g);
             case WRENCH -> wrench(g);
+            case GAUGE -> gauge(g);
             case HANDS -> hands(g);
         }
     }
@@ -66,6 +68,7 @@ final class ToolPicture extends Canvas {
             case "rivet puller" -> Look.PULLER;
             case "screwdriver" -> Look.DRIVER;
             case "wrench", "torque wrench" -> Look.WRENCH;
+            case "rivet gauge", "feeler gauge" -> Look.GAUGE;
             case "reamer" -> Look.DRILL;
             case "rivet nut tool" -> Look.PULLER;
             default -> Look.HANDS;
@@ -109,6 +112,13 @@ final class ToolPicture extends Canvas {
         for (int x = 26; x < 52; x += 7) {
             g.strokeLine(x, 23, x + 5, 17);
         }
+    }
+
+    /** A plate with a step: as wide and as high as a head must be. */
+    private static void gauge(GraphicsContext g) {
+        shape(g, 10, 8, 54, 8, 54, 32, 44, 32, 44, 26, 36, 26, 36, 32, 10, 32);
+        g.strokeOval(16, 15, 10, 10);
+        lines(g, 34, 36, 46, 36);
     }
 
     private static void deburring(GraphicsContext g) {

@@ -75,7 +75,7 @@ final class WorkBand extends Region {
             case MATCH, FINAL, REAM, CLEAR -> 1;
             case DEBURR -> 2;
             case DIMPLE, COUNTERSINK -> 3;
-            case SET, TORQUE, STRIPE, WIRE, PIN -> 4;
+            case SET, TORQUE, STRIPE, WIRE, PIN, PROVE -> 4;
             case TASK -> job.word().startsWith("deburr") ? 2 : 5;
             case OWN -> 5;
         };

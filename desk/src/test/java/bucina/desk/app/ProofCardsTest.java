@@ -25,6 +25,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.event.ActionEvent;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
@@ -137,9 +138,18 @@ class ProofCardsTest extends OnWindow {
         assertThat(run.crosses()).isEqualTo("the spar cap lies over it");
         assertThat(run.stations()).hasSize(2).noneMatch(RunThrough.Station::fitted);
         until(robot, "bushing to fit");
-        press(robot, "#run-fitted-" + run.id().n());
-        until(() -> session.snapshot().build().workshop().runs().getFirst().stations().stream()
-                .allMatch(RunThrough.Station::fitted));
+        for (RunThrough.Station station : run.stations()) {
+            press(robot, "#run-fitted-" + run.id().n() + "-" + station.part().n());
+            until(() -> session.snapshot()
+                    .log()
+                    .tasks()
+                    .done(station.part(), "fit the bushing for Trim wire")
+                    .isPresent());
+        }
+        until(() -> robot.lookup("#gaging-card")
+                .lookup((Node n) -> n.getId() != null && n.getId().startsWith("run-fitted-"))
+                .queryAll()
+                .isEmpty());
     }
 
     /** The reading with limits is open at the close-out until it is taken there. */

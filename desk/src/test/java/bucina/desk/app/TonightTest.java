@@ -3,12 +3,17 @@ package bucina.desk.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import bucina.core.evening.Tonight;
+import bucina.core.job.Job;
 import bucina.core.job.Jobs;
+import bucina.core.job.Op;
 import bucina.core.log.Labour;
 import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
+import bucina.core.log.Proof;
 import bucina.core.plan.Id;
 import bucina.core.plan.OwnOrder;
+import bucina.core.stack.HoleReading;
+import bucina.desk.session.Desk;
 import bucina.desk.session.Evening;
 import bucina.store.file.BuildFile;
 import java.io.IOException;
@@ -255,6 +260,41 @@ class TonightTest extends OnWindow {
                             .isPresent());
         });
         evening.close();
+    }
+
+    @Test
+    void heads_of_the_evening_are_measured_in_prove_and_come_off_the_list(FxRobot robot) throws Exception {
+        desk.prefs().keep("who", "M. Oake");
+        var evening = new Evening(desk);
+        robot.interact(() -> evening.wish(20, true, Optional.empty()));
+        until(() -> evening.plannedProperty().get().isPresent());
+        Job job = evening.plannedProperty().get().orElseThrow().tonight().stints().stream()
+                .map(Tonight.Stint::job)
+                .filter(j -> j.op() == Op.PROVE && j.count() == 1)
+                .findFirst()
+                .orElseThrow();
+        robot.interact(() -> evening.begin(evening.plannedProperty().get().orElseThrow().tonight().stints().stream()
+                .map(Tonight.Stint::job)
+                .toList()
+                .indexOf(job)));
+        evening.close();
+        tonight(robot);
+        robot.push(KeyCode.ENTER);
+        until(() -> text(robot, "#evening-next").startsWith("Measure them"));
+        robot.push(KeyCode.ENTER);
+        until(() -> desk.roomProperty().get() == Desk.Room.SHEET);
+        assertThat(desk.stageProperty().get().word()).isEqualTo("Prove");
+        HoleReading head = job.place().orElseThrow().holes().getFirst();
+        assertThat(desk.cursor().orElseThrow().hole()).isEqualTo(head.hole());
+        write(robot, "#prove-head", ".25x.09");
+        robot.press(KeyCode.CONTROL).type(KeyCode.ENTER).release(KeyCode.CONTROL);
+        until(() -> log().entries()
+                .getLast()
+                .labour()
+                .filter(l -> l.what() instanceof Proof)
+                .isPresent());
+        robot.push(KeyCode.F1);
+        until(() -> !text(robot, "#evening-next").startsWith("Measure them"));
     }
 
     @Test
