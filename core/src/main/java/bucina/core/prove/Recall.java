@@ -9,6 +9,7 @@ import bucina.core.measure.Length;
 import bucina.core.measure.Sentence;
 import bucina.core.plan.Build;
 import bucina.core.plan.Fastener;
+import bucina.core.plan.Group;
 import bucina.core.rivet.Grade;
 import bucina.core.rivet.RivetChoice;
 import bucina.core.rivet.RivetChooser;
@@ -17,10 +18,13 @@ import bucina.core.rule.Level;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
+import bucina.core.stack.Solution;
 import bucina.core.stack.StackCheck;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -44,7 +48,7 @@ public record Recall(List<Line> lines, int asked) {
      * One thing that no longer passes.
      *
      * @param face     name of the face
-     * @param label    of the hole
+     * @param label    of the hole, or how many of a group without geometry
      * @param group    code of its group
      * @param rule     code of the rule
      * @param level    how much it matters
@@ -101,11 +105,24 @@ public record Recall(List<Line> lines, int asked) {
                         .ifPresent(now -> new Judging(ref.face().name(), before, after, log, bag, is)
                                 .judge(hole, now, entry.get(), lines));
             }
+            for (Group group : ref.face().groups()) {
+                if (group.typed().isPresent()) {
+                    asked += new Judging(ref.face().name(), before, after, log, bag, is).typed(group, was, lines);
+                }
+            }
         }
         lines.sort(Comparator.comparing(Line::level)
                 .thenComparing(Comparator.comparing(Line::over).reversed()));
         return new Recall(lines, asked);
     }
+
+    /**
+     * Rivets of which one length is judged.
+     *
+     * @param group code
+     * @param label of the hole, or how many of a group without geometry
+     */
+    private record Rivets(String group, String label, Solution was, Solution now) {}
 
     /**
      * A bag of rivets that was not what it said.
@@ -146,6 +163,25 @@ public record Recall(List<Line> lines, int asked) {
             entry.work().ifPresent(w -> length(was, now, w, lines));
         }
 
+        /** Rivets of a group without geometry, entry by entry, but for heads that were measured; gives how many are in. */
+        int typed(Group group, Derivation was, List<Line> lines) {
+            Proving proving = Proving.of(was.build(), log, before, group);
+            Map<LogEntry, List<Proving.Line>> entries = new LinkedHashMap<>();
+            proving.lines().stream()
+                    .filter(l -> l.measured().isEmpty())
+                    .forEach(l -> entries.computeIfAbsent(l.entry(), e -> new ArrayList<>())
+                            .add(l));
+            Optional<Solution> old = was.typed(group.id());
+            Optional<Solution> now = is.typed(group.id());
+            if (old.isPresent() && now.isPresent()) {
+                entries.forEach((entry, rivets) -> length(
+                        new Rivets(group.code(), rivets.size() + " of " + group.code(), old.get(), now.get()),
+                        entry.work().orElseThrow(),
+                        lines));
+            }
+            return proving.lines().size();
+        }
+
         private static String key(Finding f) {
             return f.rule().code() + " " + f.place().layer() + " " + f.level();
         }
@@ -154,18 +190,23 @@ public record Recall(List<Line> lines, int asked) {
             int place = place(work, now);
             boolean measured = log.state(now.hole(), now.layers()) == HoleState.PROVED
                     || place >= 0 && work.reading(place).isPresent();
-            if (measured || work.length().isEmpty()) {
+            if (!measured) {
+                length(new Rivets(now.group().code(), now.label(), was.solution(), now.solution()), work, lines);
+            }
+        }
+
+        private void length(Rivets at, Work work, List<Line> lines) {
+            if (work.length().isEmpty()) {
                 return;
             }
             Length used = work.length().get();
             Optional<Bag> other = bag.filter(b -> b.said().equalsIgnoreCase(work.designation()));
-            Length is = other.flatMap(
-                            b -> Used.parse(now.solution().fastener(), b.is()).length())
+            Length is = other.flatMap(b -> Used.parse(at.now.fastener(), b.is()).length())
                     .orElse(used);
-            if (now.solution().fastener() instanceof Fastener.SolidRivet) {
-                solid(was, now, used, is, lines);
-            } else if (now.solution().fastener() instanceof Fastener.PulledRivet) {
-                pulled(now, work, is, lines);
+            if (at.now.fastener() instanceof Fastener.SolidRivet) {
+                solid(at, used, is, lines);
+            } else if (at.now.fastener() instanceof Fastener.PulledRivet) {
+                pulled(at, work, is, lines);
             }
         }
 
@@ -179,13 +220,13 @@ public record Recall(List<Line> lines, int asked) {
         }
 
         /** A rivet that was good for the stack and is short or long for it now. */
-        private void solid(HoleReading was, HoleReading now, Length used, Length is, List<Line> lines) {
-            Optional<Grade> before = grade(was, used);
-            Optional<Grade> grade = grade(now, is);
+        private void solid(Rivets at, Length used, Length is, List<Line> lines) {
+            Optional<Grade> before = grade(at.was, used);
+            Optional<Grade> grade = grade(at.now, is);
             if (grade.isEmpty() || grade.get() == Grade.GOOD || before.equals(grade)) {
                 return;
             }
-            RivetChoice choice = now.solution().choice().orElseThrow();
+            RivetChoice choice = at.now.choice().orElseThrow();
             Length d = choice.size().shank();
             boolean shortly = grade.get() == Grade.SHORT;
             Length figure = shortly
@@ -194,60 +235,58 @@ public record Recall(List<Line> lines, int asked) {
             Length limit = d.times(shortly ? RivetChooser.GOOD_ACROSS : RivetChooser.GOOD_PROUD);
             lines.add(new Line(
                     face,
-                    now.label(),
-                    now.group().code(),
+                    at.label,
+                    at.group,
                     "length-" + grade.get().code(),
                     Level.ERROR,
                     Optional.of(figure),
                     Optional.of(limit),
                     Sentence.of(
-                            now.label() + ": {} long in a stack of {} is graded "
+                            at.label + ": {} long in a stack of {} is graded "
                                     + grade.get().code()
                                     + (shortly
                                             ? ", a head {} across where {} is the least."
                                             : ", {} proud where {} is the most."),
                             is,
-                            now.solution().grip(),
+                            at.now.grip(),
                             figure,
                             limit),
-                    Sentence.of("Measure its head: a measured head stands. Else replace it with "
-                            + now.solution().called() + "."),
+                    Sentence.of(
+                            "Measure its head: a measured head stands. Else replace it with " + at.now.called() + "."),
                     false));
         }
 
-        private Optional<Grade> grade(HoleReading hole, Length length) {
-            return hole.solution()
-                    .choice()
-                    .map(c -> new RivetChooser(is.build().rules()).grade(c.head(), c.size(), length));
+        private Optional<Grade> grade(Solution at, Length length) {
+            return at.choice().map(c -> new RivetChooser(is.build().rules()).grade(c.head(), c.size(), length));
         }
 
         /** A pulled rivet fails silently outside its range. */
-        private void pulled(HoleReading now, Work work, Length is, List<Line> lines) {
-            now.solution()
+        private void pulled(Rivets at, Work work, Length is, List<Line> lines) {
+            at.now
                     .blind()
                     .ifPresent(choice -> choice.candidates().stream()
                             .filter(c -> c.length().filter(l -> l.same(is)).isPresent())
                             .findFirst()
-                            .filter(c -> !now.solution().grip().atLeast(c.gripMin())
-                                    || !now.solution().grip().atMost(c.gripMax()))
+                            .filter(c -> !at.now.grip().atLeast(c.gripMin())
+                                    || !at.now.grip().atMost(c.gripMax()))
                             .ifPresent(c -> {
-                                boolean thick = !now.solution().grip().atMost(c.gripMax());
+                                boolean thick = !at.now.grip().atMost(c.gripMax());
                                 Length limit = thick ? c.gripMax() : c.gripMin();
                                 lines.add(new Line(
                                         face,
-                                        now.label(),
-                                        now.group().code(),
+                                        at.label,
+                                        at.group,
                                         "grip-range",
                                         Level.ERROR,
-                                        Optional.of(now.solution().grip()),
+                                        Optional.of(at.now.grip()),
                                         Optional.of(limit),
                                         Sentence.of(
-                                                now.label() + ": " + work.designation() + " holds "
+                                                at.label + ": " + work.designation() + " holds "
                                                         + (thick ? "up to" : "from") + " {}, the stack is {}.",
                                                 limit,
-                                                now.solution().grip()),
-                                        Sentence.of("It fails without a sign: drill it out and set "
-                                                + now.solution().called() + "."),
+                                                at.now.grip()),
+                                        Sentence.of("It fails without a sign: drill it out and set " + at.now.called()
+                                                + "."),
                                         false));
                             }));
         }

@@ -9,10 +9,12 @@ import bucina.core.log.Work;
 import bucina.core.measure.Length;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
+import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.rule.Level;
 import bucina.core.rule.RuleKey;
 import bucina.core.stack.Derivation;
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -79,5 +81,36 @@ class RecallTest {
                                 Optional.of(new Recall.Bag("MS20470AD4-5", "MS20470AD4-3")))
                         .lines())
                 .isEmpty();
+    }
+
+    @Test
+    void of_a_group_without_geometry_those_without_a_reading_are_recalled_as_many_as_they_are() {
+        Histories history = new Histories();
+        history.add(new Work(
+                new Id.Group(21),
+                "T-1",
+                List.of(),
+                6,
+                "MS20470AD4-4",
+                Optional.of(Length.in(.25)),
+                "A",
+                LocalDateTime.parse("2026-11-20T10:00"),
+                5,
+                Work.Setup.NONE,
+                List.of(reading(.19, .06), reading(.19, .06)),
+                List.of(),
+                "",
+                "",
+                List.of()));
+        Recall recall = Recall.of(
+                Histories.DERIVATION,
+                Histories.DERIVATION,
+                history.log(),
+                Optional.of(new Recall.Bag("MS20470AD4-4", "MS20470AD4-3")));
+        assertThat(recall.asked()).isEqualTo(6);
+        assertThat(recall.lines()).singleElement().satisfies(l -> {
+            assertThat(l.label()).isEqualTo("4 of T-1");
+            assertThat(l.rule()).isEqualTo("length-short");
+        });
     }
 }

@@ -7,8 +7,8 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
 import org.testfx.framework.junit5.Stop;
 
-/** Every sum, and every view of the sheet in the largest text. */
-class SumsAndLargeTextTest extends OnPoses {
+/** Every view of the sheet in the largest text. */
+class LargeTextTest extends OnPoses {
 
     @Start
     void start(Stage first) throws IOException {
@@ -18,11 +18,6 @@ class SumsAndLargeTextTest extends OnPoses {
     @Stop
     void stop() throws InterruptedException {
         shut();
-    }
-
-    @Test
-    void every_sum(FxRobot robot) throws Exception {
-        each(robot, CardPoses.sums(desk, window, stage.getScene()));
     }
 
     /** Text twice as large: long words may be cut then, but everything is still there to be worked with. */
