@@ -4,10 +4,10 @@ import bucina.core.cleco.ClecoSize;
 import bucina.core.job.Job;
 import bucina.core.job.Op;
 import bucina.core.plan.Id;
-import bucina.core.stack.Bolted;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.HoleReading;
 import bucina.core.stack.Solution;
+import bucina.core.stores.Companions;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -15,7 +15,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.stream.Stream;
 
 /**
  * What to lay out before the first job.
@@ -76,19 +75,11 @@ public record LayOut(
         }
         for (HoleReading hole : stint.holes()) {
             fasteners.merge(hole.solution().designation().orElse("none"), 1, Integer::sum);
-            hole.solution().bolt().ifPresent(b -> bolt(b, hardware));
+            Companions.of(hole.solution()).forEach((what, n) -> hardware.merge(what, n, Integer::sum));
             if (hole.solution().cut()) {
                 hardware.merge("rivet cutter: cut to " + hole.solution().dash(), 1, Integer::sum);
             }
         }
-    }
-
-    private static void bolt(Bolted bolt, Map<String, Integer> hardware) {
-        bolt.nut().ifPresent(n -> hardware.merge("nut " + n.name() + " " + n.thread(), 1, Integer::sum));
-        bolt.fit()
-                .ifPresent(f -> Stream.concat(f.underHead().stream(), f.underNut().stream())
-                        .forEach(w -> hardware.merge(
-                                "washer " + w.name() + " for " + bolt.thread().name(), 1, Integer::sum)));
     }
 
     /** A fourth of the part's open holes, by the size of cleco that fits. */

@@ -176,6 +176,22 @@ public sealed interface Id {
         }
     }
 
+    /** Of a thing in the stores. */
+    record Item(long n) implements Id {
+
+        public Item {
+            check(n);
+        }
+    }
+
+    /** Of a line of the packing list. */
+    record Packed(long n) implements Id {
+
+        public Packed {
+            check(n);
+        }
+    }
+
     /** Of a photograph's place. */
     record Pin(long n) implements Id {
 

@@ -115,6 +115,41 @@ public record Workshop(Shelf shelf) {
         return new Workshop(shelf.without(RunThrough.class, r -> r.id().equals(id)));
     }
 
+    /** What is in the stores, as it was put down. */
+    public List<StoresItem> stores() {
+        return shelf.all(StoresItem.class);
+    }
+
+    /** With a thing in the stores, or put in the place of the one with its id. */
+    public Workshop with(StoresItem item) {
+        return new Workshop(shelf.with(StoresItem.class, item));
+    }
+
+    /** Without a thing in the stores. */
+    public Workshop without(Id.Item id) {
+        return new Workshop(shelf.without(StoresItem.class, i -> i.id().equals(id)));
+    }
+
+    /** The packing list, as it was taken in. */
+    public List<Packed> packing() {
+        return shelf.all(Packed.class);
+    }
+
+    /** With a line of the packing list, or put in the place of the one with its id. */
+    public Workshop with(Packed line) {
+        return new Workshop(shelf.with(Packed.class, line));
+    }
+
+    /** With another packing list. */
+    public Workshop withPacking(List<Packed> lines) {
+        return new Workshop(shelf.with(Packed.class, lines));
+    }
+
+    /** With other things in the stores. */
+    public Workshop withStores(List<StoresItem> items) {
+        return new Workshop(shelf.with(StoresItem.class, items));
+    }
+
     /** Where photographs belong, oldest first. */
     public List<Pin> pins() {
         return shelf.all(Pin.class);

@@ -163,7 +163,7 @@ public record Recall(List<Line> lines, int asked) {
             entry.work().ifPresent(w -> length(was, now, w, lines));
         }
 
-        /** Rivets of a group without geometry, entry by entry, but for heads that were measured; gives how many are in. */
+        /** Rivets of a group without geometry, but for heads that were measured; gives how many are in. */
         int typed(Group group, Derivation was, List<Line> lines) {
             Proving proving = Proving.of(was.build(), log, before, group);
             Map<LogEntry, List<Proving.Line>> entries = new LinkedHashMap<>();

@@ -1,16 +1,13 @@
 package bucina.core.sums;
 
-import bucina.core.bolt.BoltThread;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Unit;
-import bucina.core.rivet.RivetDesignation;
-import bucina.core.rivet.RivetSize;
 import bucina.core.rule.Level;
+import bucina.core.weight.BuildWeight;
 import bucina.core.weight.FastenerWeight;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -48,24 +45,11 @@ final class WeightSum implements Sum {
 
     /** One of them, pounds. */
     private static double weigh(Bench bench, String name) {
-        for (BoltThread thread : bench.catalogue().bolts()) {
-            String plain = name.replaceAll("A$", "");
-            Optional<BoltThread.Bolt> bolt = thread.bolts().stream()
-                    .filter(b -> b.designation().equalsIgnoreCase(plain))
-                    .findFirst();
-            if (bolt.isPresent()) {
-                return FastenerWeight.bolt(thread, bolt.get());
-            }
-        }
-        return rivet(name, bench);
-    }
-
-    private static double rivet(String name, Bench bench) {
-        RivetDesignation rivet = RivetDesignation.parse(name);
-        RivetSize size = bench.catalogue()
-                .rivet(rivet.head(), rivet.diameter())
-                .orElseThrow(() -> new InputException("\"" + name + "\" is not in the catalogue"));
-        return FastenerWeight.rivet(size, rivet.nominalLength());
+        return BuildWeight.fastener(bench.catalogue(), name)
+                .orElseThrow(
+                        () -> new InputException(
+                                "\"" + name
+                                        + "\" is no fastener whose weight is known: write it like MS20426AD3-3.5, AN3-5 or ISO 15977 3.2 × 8"));
     }
 
     private record Item(String name, int count, double each) {}

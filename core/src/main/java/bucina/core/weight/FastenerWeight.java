@@ -1,5 +1,6 @@
 package bucina.core.weight;
 
+import bucina.core.blind.PulledSize;
 import bucina.core.bolt.BoltThread;
 import bucina.core.measure.Length;
 import bucina.core.rivet.RivetSize;
@@ -11,6 +12,11 @@ public final class FastenerWeight {
     public static final double RIVET_DENSITY = 0.099;
     /** Density of alloy steel, lb/in³. */
     public static final double STEEL_DENSITY = 0.284;
+    /** Density of AlMg bodies, lb/in³. */
+    private static final double PULLED_DENSITY = 0.096;
+    /** Density of stainless bodies, lb/in³. */
+    private static final double STAINLESS_DENSITY = 0.29;
+
     /** Grams in a pound. */
     public static final double GRAMS = 453.59237;
 
@@ -32,6 +38,22 @@ public final class FastenerWeight {
                         + Math.PI / 4 * d * d * Math.max(0, length.in() - high)
                 : Math.PI * high / 6 * (3 * across * across / 4 + high * high) + Math.PI / 4 * d * d * length.in();
         return volume * RIVET_DENSITY;
+    }
+
+    /**
+     * One pulled rivet as it is set, with the piece of mandrel that stays in it, good to a fifth: a tube with a flat
+     * cap a fifth of a diameter high.
+     *
+     * @param length as stocked, over 0
+     * @return pounds
+     */
+    public static double pulled(PulledSize size, Length length, boolean stainless) {
+        double d = size.diameter().in();
+        double mandrel = size.mandrel().in();
+        double across = size.head().in();
+        double tube = Math.PI / 4 * ((d * d - mandrel * mandrel) * length.in() + across * across * d / 5);
+        return tube * (stainless ? STAINLESS_DENSITY : PULLED_DENSITY)
+                + Math.PI / 4 * mandrel * mandrel * length.in() * STEEL_DENSITY;
     }
 
     /** One hexagon bolt of steel without nut and washers: shank, and a head 2/3 of the shank high. In pounds. */

@@ -28,6 +28,7 @@ import picocli.CommandLine.Command;
             CalcMisfitCommand.class,
             CalcJudgeCommand.class,
             CalcDrilloutCommand.class,
-            CalcSampleCommand.class
+            CalcSampleCommand.class,
+            CalcSpareCommand.class
         })
 final class CalcCommand {}

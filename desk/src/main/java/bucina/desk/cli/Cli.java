@@ -43,6 +43,10 @@ import picocli.CommandLine.Spec;
             RecallCommand.class,
             CloseoutCommand.class,
             DeparturesCommand.class,
+            StoresCommand.class,
+            OrderListCommand.class,
+            ForecastCommand.class,
+            WeightCommand.class,
             MergeCommand.class,
             DemoCommand.class
         },

@@ -33,7 +33,8 @@ final class Opening {
             Version8::run,
             Version9::run,
             Version10::run,
-            Version11::run));
+            Version11::run,
+            Version12::run));
     private static final int HEADER = 100;
 
     private Opening() {}

@@ -20,7 +20,8 @@ final class Version11 {
 
     private Version11() {}
 
-    private static String kept(String table) {
+    /** Makes the table of one kind of kept thing. */
+    static String kept(String table) {
         return "CREATE TABLE " + table + " (id INTEGER PRIMARY KEY, parent INTEGER NOT NULL,"
                 + " position INTEGER NOT NULL, body TEXT NOT NULL)";
     }

@@ -25,7 +25,9 @@ public final class Kinds {
             DepartureJson.KIND,
             GagingJson.KIND,
             RunThroughJson.KIND,
-            PinJson.KIND);
+            PinJson.KIND,
+            StoresItemJson.KIND,
+            PackedJson.KIND);
 
     private Kinds() {}
 

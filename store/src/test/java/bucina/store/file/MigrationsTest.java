@@ -42,14 +42,15 @@ class MigrationsTest {
                 Version9::run,
                 Version10::run,
                 Version11::run,
+                Version12::run,
                 c -> run(c, "ALTER TABLE part ADD COLUMN weight REAL")));
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path)) {
             next.bring(c, path);
             next.bring(c, path);
-            assertThat(Migrations.version(c)).isEqualTo(12);
+            assertThat(Migrations.version(c)).isEqualTo(13);
             run(c, "SELECT weight FROM part");
         }
-        assertThat(Files.readAllBytes(folder.resolve("a.bucina.before-version-12")))
+        assertThat(Files.readAllBytes(folder.resolve("a.bucina.before-version-13")))
                 .isEqualTo(before);
     }
 
@@ -68,13 +69,14 @@ class MigrationsTest {
                 Version9::run,
                 Version10::run,
                 Version11::run,
+                Version12::run,
                 c -> {
                     run(c, "DROP TABLE stock");
                     run(c, "DROP TABLE no_such_table");
                 }));
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path)) {
             assertThatThrownBy(() -> bad.bring(c, path)).isInstanceOf(SQLException.class);
-            assertThat(Migrations.version(c)).isEqualTo(11);
+            assertThat(Migrations.version(c)).isEqualTo(12);
             run(c, "SELECT * FROM stock");
         }
     }

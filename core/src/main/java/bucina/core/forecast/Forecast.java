@@ -1,0 +1,160 @@
+package bucina.core.forecast;
+
+import bucina.core.job.Experience;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.SplittableRandom;
+
+/*
+ * Design. Each of a thousand times the builder's own entries are drawn with replacement, and what is left is worked
+ * through with those, entry by entry, until it is done. So both are in the range: that the past is only a sample, and
+ * that the days to come differ from each other. Weeks likewise. Drawn from one seed: the same log gives the same range.
+ */
+
+/**
+ * Hours that are left, and when they are done.
+ *
+ * @param hours    of work
+ * @param rests    what the hours rest on, in a sentence
+ * @param date     first day, middle and last; empty where no hours were logged lately
+ * @param restsOn  what the date rests on, in a sentence
+ */
+public record Forecast(Range hours, String rests, Optional<Dates> date, String restsOn) {
+
+    /** So often it is drawn. */
+    private static final int DRAWN = 1000;
+    /** Typical minutes are good to about a third either way. */
+    private static final double THIRD = 1.333;
+    /** Fewer entries than this say little of their spread. */
+    private static final int FEW = 3;
+    /** More draws than this for one kind bring nothing. */
+    private static final int MOST = 2000;
+    /** What is not done after so many weeks is not said. */
+    private static final int LATEST = 2000;
+
+    /**
+     * Days on which it is done.
+     *
+     * @param low  one in ten is earlier
+     * @param mid  the middle
+     * @param high one in ten is later
+     */
+    public record Dates(LocalDate low, LocalDate mid, LocalDate high) {}
+
+    /**
+     * Draws it.
+     *
+     * @param left  kind by kind
+     * @param known how long what was done took
+     * @param weeks minutes of the last weeks; see {@link Weeks}
+     * @param today from which on it is worked
+     */
+    public static Forecast of(List<Left> left, Experience known, Weeks weeks, LocalDate today) {
+        SplittableRandom random = new SplittableRandom(20_261_129);
+        double[] hours = new double[DRAWN];
+        double[] days = new double[DRAWN];
+        boolean dated = weeks.any();
+        double besides = 1 + known.share();
+        for (int i = 0; i < DRAWN; i++) {
+            double minutes = 0;
+            for (Left work : left) {
+                minutes += minutes(work, known.of(work.kind()), random);
+            }
+            hours[i] = minutes * besides / 60;
+            days[i] = dated ? days(minutes * besides, weeks.minutes(), random) : 0;
+        }
+        return new Forecast(
+                Range.of(hours),
+                rests(left, known),
+                dated ? Optional.of(dates(days, today)) : Optional.empty(),
+                weeks.words());
+    }
+
+    private static Dates dates(double[] days, LocalDate today) {
+        Range range = Range.of(days);
+        return new Dates(
+                today.plusDays((long) Math.ceil(range.low())),
+                today.plusDays((long) Math.ceil(range.mid())),
+                today.plusDays((long) Math.ceil(range.high())));
+    }
+
+    /** Minutes of what is left of one kind, drawn once. */
+    private static double minutes(Left work, List<Experience.Sample> samples, SplittableRandom random) {
+        if (samples.isEmpty()) {
+            return work.minutes() * third(random);
+        }
+        int n = samples.size();
+        Experience.Sample[] pool = new Experience.Sample[n];
+        double units = 0;
+        double minutes = 0;
+        for (int i = 0; i < n; i++) {
+            pool[i] = samples.get(random.nextInt(n));
+            units += pool[i].units();
+            minutes += pool[i].minutes();
+        }
+        double unsure = n < FEW ? third(random) : 1;
+        if (work.units() / (units / n) > MOST) {
+            return unsure * work.units() * minutes / units;
+        }
+        double rest = work.units();
+        double spent = 0;
+        while (rest > 0) {
+            Experience.Sample next = pool[random.nextInt(n)];
+            spent += next.minutes() * Math.min(1, rest / next.units());
+            rest -= next.units();
+        }
+        return unsure * spent;
+    }
+
+    private static double third(SplittableRandom random) {
+        return Math.pow(THIRD, 2 * random.nextDouble() - 1);
+    }
+
+    /** Days until so many minutes are worked, week by week. */
+    private static double days(double minutes, List<Double> weeks, SplittableRandom random) {
+        int n = weeks.size();
+        double[] pool = new double[n];
+        double all = 0;
+        while (all <= 0) {
+            for (int i = 0; i < n; i++) {
+                pool[i] = weeks.get(random.nextInt(n));
+                all += pool[i];
+            }
+        }
+        double rest = minutes;
+        for (int week = 0; week < LATEST; week++) {
+            double worked = pool[random.nextInt(n)];
+            if (worked >= rest) {
+                return 7 * (week + (worked > 0 ? rest / worked : 0));
+            }
+            rest -= worked;
+        }
+        return 7.0 * LATEST;
+    }
+
+    private static String rests(List<Left> left, Experience known) {
+        List<String> typical = new ArrayList<>();
+        int entries = 0;
+        double logged = 0;
+        for (Left work : left) {
+            List<Experience.Sample> samples = known.of(work.kind());
+            if (samples.isEmpty()) {
+                typical.add(work.kind());
+            }
+            entries += samples.size();
+            logged += samples.stream().mapToDouble(Experience.Sample::minutes).sum();
+        }
+        String own = entries == 0
+                ? "no entry of such work yet"
+                : entries + " entries with " + String.format(Locale.ROOT, "%.1f", logged / 60) + " h";
+        String rest =
+                typical.isEmpty() ? "" : "; typical minutes, a third either way, for " + String.join(", ", typical);
+        String share = known.share() > 0
+                ? "; " + Math.round(100 * known.share()) + " % on top for what belongs to no job"
+                : "";
+        return own + rest + share;
+    }
+}

@@ -1,0 +1,131 @@
+package bucina.core.forecast;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bucina.core.job.Experience;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import org.assertj.core.data.Offset;
+import org.junit.jupiter.api.Test;
+
+/** Forecasts of builders whose pace is known, because it was made up. */
+class ForecastTest {
+
+    private static final LocalDate TODAY = LocalDate.parse("2026-11-29");
+    private static final LocalDateTime DONE = LocalDateTime.parse("2026-11-20T10:00");
+    private static final Weeks NONE = new Weeks(List.of());
+
+    private static Experience.Sample sample(double units, double minutes) {
+        return new Experience.Sample(units, minutes, DONE);
+    }
+
+    @Test
+    void a_builder_who_is_always_as_fast_is_forecast_to_the_minute() {
+        Experience known = new Experience(Map.of("dimple", List.of(sample(10, 5), sample(20, 10), sample(40, 20))), 0);
+        Forecast forecast = Forecast.of(List.of(new Left("dimple", 120, 99)), known, NONE, TODAY);
+        assertThat(forecast.hours().low()).isEqualTo(1, Offset.offset(1e-9));
+        assertThat(forecast.hours().high()).isEqualTo(1, Offset.offset(1e-9));
+        assertThat(forecast.rests()).isEqualTo("3 entries with 0.6 h");
+        assertThat(forecast.date()).isEmpty();
+        assertThat(forecast.restsOn()).contains("no hours were logged in the last eight weeks");
+    }
+
+    @Test
+    void what_was_never_done_is_typical_a_third_either_way_and_says_so() {
+        Forecast forecast =
+                Forecast.of(List.of(new Left("countersink", 10, 60)), new Experience(Map.of(), 0), NONE, TODAY);
+        assertThat(forecast.hours().mid()).isBetween(.95, 1.05);
+        assertThat(forecast.hours().low()).isBetween(1 / 1.333, .85);
+        assertThat(forecast.hours().high()).isBetween(1.18, 1.333);
+        assertThat(forecast.rests()).contains("no entry of such work yet").contains("countersink");
+    }
+
+    @Test
+    void work_that_belongs_to_no_job_comes_on_top() {
+        Experience known = new Experience(Map.of("dimple", List.of(sample(10, 30), sample(10, 30), sample(10, 30))), 9);
+        Forecast forecast = Forecast.of(List.of(new Left("dimple", 20, 1)), known, NONE, TODAY);
+        assertThat(forecast.hours().mid()).isEqualTo(1.1, Offset.offset(1e-9));
+        assertThat(forecast.rests()).endsWith("; 10 % on top for what belongs to no job");
+    }
+
+    @Test
+    void weeks_all_alike_give_one_day() {
+        Experience known = new Experience(Map.of("dimple", List.of(sample(1, 10), sample(1, 10), sample(1, 10))), 0);
+        // 60 units of 10 minutes at 240 a week are two and a half weeks: 17.5 days.
+        Forecast forecast =
+                Forecast.of(List.of(new Left("dimple", 60, 1)), known, new Weeks(List.of(240.0, 240.0)), TODAY);
+        Forecast.Dates dates = forecast.date().orElseThrow();
+        assertThat(dates.low()).isEqualTo(TODAY.plusDays(18)).isEqualTo(dates.high());
+        assertThat(forecast.restsOn()).isEqualTo("the last 2 weeks: 4.0 h a week, 4.0 to 4.0");
+    }
+
+    @Test
+    void nothing_left_is_done_today() {
+        Forecast forecast = Forecast.of(List.of(), new Experience(Map.of(), 0), new Weeks(List.of(60.0)), TODAY);
+        assertThat(forecast.hours()).isEqualTo(new Range(0, 0, 0));
+        assertThat(forecast.date().orElseThrow().high()).isEqualTo(TODAY);
+    }
+
+    /** Entries of a builder who takes so long on average, some days longer, some shorter. */
+    private static List<Experience.Sample> entries(Random random, int count, double pace, double spread) {
+        List<Experience.Sample> entries = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            double units = 8 + random.nextInt(24);
+            entries.add(sample(units, units * pace * Math.exp(spread * random.nextGaussian())));
+        }
+        return entries;
+    }
+
+    private static double worked(Random random, double units, double pace, double spread) {
+        double minutes = 0;
+        double rest = units;
+        while (rest > 0) {
+            Experience.Sample next = entries(random, 1, pace, spread).getFirst();
+            minutes += next.minutes() * Math.min(1, rest / next.units());
+            rest -= next.units();
+        }
+        return minutes;
+    }
+
+    @Test
+    void the_range_covers_the_truth_of_made_up_builders_eight_times_in_ten() {
+        int hours = 0;
+        int dates = 0;
+        int builders = 400;
+        for (int i = 0; i < builders; i++) {
+            Random random = new Random(1000 + i);
+            Map<String, List<Experience.Sample>> samples = Map.of(
+                    "dimple", entries(random, 30, .25, .3),
+                    "deburr", entries(random, 30, .3, .2),
+                    "set solid rivets", entries(random, 30, .6, .4));
+            List<Left> left = List.of(
+                    new Left("dimple", 900, 1), new Left("deburr", 1500, 1), new Left("set solid rivets", 800, 1));
+            List<Double> weeks = new ArrayList<>();
+            for (int w = 0; w < 8; w++) {
+                weeks.add(200 + 200 * random.nextDouble());
+            }
+            Forecast forecast = Forecast.of(left, new Experience(samples, 0), new Weeks(weeks), TODAY);
+            double truth = worked(random, 900, .25, .3) + worked(random, 1500, .3, .2) + worked(random, 800, .6, .4);
+            hours += truth / 60 >= forecast.hours().low()
+                            && truth / 60 <= forecast.hours().high()
+                    ? 1
+                    : 0;
+            double rest = truth;
+            double days = 0;
+            while (rest > 0) {
+                double week = 200 + 200 * random.nextDouble();
+                days += 7 * Math.min(1, rest / week);
+                rest -= week;
+            }
+            LocalDate done = TODAY.plusDays((long) Math.ceil(days));
+            Forecast.Dates range = forecast.date().orElseThrow();
+            dates += !done.isBefore(range.low()) && !done.isAfter(range.high()) ? 1 : 0;
+        }
+        assertThat(100.0 * hours / builders).as("hours").isBetween(75.0, 85.0);
+        assertThat(100.0 * dates / builders).as("dates").isBetween(75.0, 85.0);
+    }
+}

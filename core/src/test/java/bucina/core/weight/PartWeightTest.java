@@ -1,0 +1,101 @@
+package bucina.core.weight;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bucina.core.Plans;
+import bucina.core.catalogue.CatalogueReader;
+import bucina.core.edit.PartEdits;
+import bucina.core.material.Material;
+import bucina.core.measure.Length;
+import bucina.core.plan.Build;
+import bucina.core.plan.Id;
+import bucina.core.plan.Part;
+import bucina.core.stack.Derivation;
+import java.util.List;
+import java.util.Optional;
+import org.assertj.core.data.Offset;
+import org.assertj.core.data.Percentage;
+import org.junit.jupiter.api.Test;
+
+/** Weights worked out by hand from figures on the drawing. */
+class PartWeightTest {
+
+    private static final Build BUILD = build();
+
+    /** A skin of 64 x 4 and a flange of 64 x 1, with sixty rivets through both. */
+    private static Build build() {
+        Build one = Plans.build(Plans.face(
+                List.of(Plans.layer(11, "Skin", .032, 0, 0, 64, 4), Plans.layer(12, "Flange", .040, 0, 1.5, 64, 2.5)),
+                List.of(Plans.group(20, "G-1", Plans.UNIVERSAL, List.of(Plans.row(1000, "R1", 2, 60))))));
+        Part flange = new Part(new Id.Part(9), "Flange", Material.parse("6061-T6"), 2, true);
+        return PartEdits.give(
+                one.withParts(List.of(one.parts().getFirst(), flange), one.nextId()), new Id.Layer(12), flange.id());
+    }
+
+    private static Derivation derived(Build build) {
+        return Derivation.of(build, CatalogueReader.shipped());
+    }
+
+    private static PartWeight skin(Build build) {
+        return PartWeight.of(derived(build)).getFirst();
+    }
+
+    @Test
+    void a_sheet_weighs_its_area_less_its_holes_by_gauge_and_density() {
+        PartWeight skin = skin(BUILD);
+        // 64 x 4 less 60 holes of #30, .1285.
+        double area = 256 - 60 * Math.PI / 4 * .1285 * .1285;
+        assertThat(skin.area()).isEqualTo(area, Offset.offset(1e-9));
+        assertThat(skin.pounds().orElseThrow()).isCloseTo(area * .032 * .100, Percentage.withPercentage(.001));
+        PartWeight flange = PartWeight.of(derived(BUILD)).getLast();
+        double narrow = 64 - 60 * Math.PI / 4 * .1285 * .1285;
+        assertThat(flange.pounds().orElseThrow()).isCloseTo(narrow * .040 * .098, Percentage.withPercentage(.001));
+    }
+
+    @Test
+    void the_gauge_measured_stands_before_the_one_called_for() {
+        Part part = skin(BUILD).part();
+        Build measured = PartEdits.part(
+                BUILD,
+                part.id(),
+                p -> p.with(p.particulars().withGauge(Optional.empty(), Optional.of(Length.in(.0315)))));
+        assertThat(skin(measured).pounds().orElseThrow() / skin(BUILD).pounds().orElseThrow())
+                .isEqualTo(.0315 / .032, Offset.offset(1e-9));
+    }
+
+    @Test
+    void the_next_gauge_says_what_it_adds() {
+        PartWeight skin = skin(BUILD);
+        assertThat(skin.change(Length.in(.040)).orElseThrow())
+                .isEqualTo(skin.area() * .008 * .100, Offset.offset(1e-9));
+    }
+
+    @Test
+    void a_pulled_rivet_weighs_its_tube_its_head_and_the_mandrel_that_stays() {
+        // ISO 15977 3.2 × 8 in mm: body 3.2, mandrel 2.0, head 6.7; by hand in cm³ and g.
+        double tube = Math.PI / 4 * ((.32 * .32 - .2 * .2) * .8 + .67 * .67 * .064);
+        double grams = tube * .096 * 27.68 + Math.PI / 4 * .04 * .8 * .284 * 27.68;
+        assertThat(BuildWeight.fastener(CatalogueReader.shipped(), "ISO 15977 3.2 × 8")
+                                .orElseThrow()
+                        * FastenerWeight.GRAMS)
+                .isCloseTo(grams, Percentage.withPercentage(.1));
+        assertThat(BuildWeight.fastener(CatalogueReader.shipped(), "safety wire"))
+                .isEmpty();
+    }
+
+    @Test
+    void the_whole_is_its_parts_and_fasteners() {
+        BuildWeight all = BuildWeight.of(derived(BUILD));
+        // Sixty universal rivets of 1/8: 3/16 to 1/4 long, .25 across a head .054 high, at .099 lb/in³: 1 to 1.4 oz.
+        assertThat(all.fasteners() * 16).isBetween(.35, .65);
+        assertThat(all.total())
+                .isEqualTo(
+                        all.parts().stream()
+                                        .mapToDouble(p -> p.pounds().orElseThrow())
+                                        .sum()
+                                + all.fasteners()
+                                + all.primer(),
+                        Offset.offset(1e-12));
+        assertThat(all.without()).isEmpty();
+    }
+}
