@@ -1,6 +1,7 @@
 package bucina.store;
 
 import bucina.core.log.LogEntry;
+import bucina.core.measure.InputException;
 import bucina.store.json.Json;
 import bucina.store.json.LogJson;
 import java.nio.charset.StandardCharsets;
@@ -21,6 +22,7 @@ import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /*
@@ -175,6 +177,24 @@ public final class Chain {
         Map<Integer, Link> links = new LinkedHashMap<>();
         entries.forEach(e -> links.put(e.id(), e.link()));
         return links;
+    }
+
+    /**
+     * What binds entries, where each is bound by hashes at all.
+     *
+     * @throws InputException naming the first entry that is not
+     */
+    public static Map<Integer, Link> wellBound(List<Text> entries) {
+        for (Text entry : entries) {
+            Stream.concat(Stream.of(entry.hash), entry.followed().stream())
+                    .filter(h -> !h.matches("[0-9a-f]{64}"))
+                    .findFirst()
+                    .ifPresent(h -> {
+                        throw new InputException("entry " + entry.id + " is bound to \"" + h
+                                + "\", which is no hash; `log FILE verify` says what is broken");
+                    });
+        }
+        return links(entries);
     }
 
     /** The newest hashes: those that no entry follows, sorted. */

@@ -51,7 +51,7 @@ final class DunlinLife {
                 next = Edit.group(next, group.id(), g -> g.withPage(section));
             }
         }
-        return next.withWorkshop(
+        return DunlinStores.stocked(next.withWorkshop(
                         next.workshop()
                                 .with(job(
                                         next,
@@ -65,7 +65,7 @@ final class DunlinLife {
                                         "Press the bushing into the hinge plate",
                                         "sheet 33",
                                         "reamed 5/16, flange outboard; mirrored on the other hand")),
-                        next.nextId() + 2)
+                        next.nextId() + 2))
                 .checked();
     }
 

@@ -142,7 +142,7 @@ public record Forecast(Range hours, String rests, Optional<Dates> date, String r
         for (Left work : left) {
             List<Experience.Sample> samples = known.of(work.kind());
             if (samples.isEmpty()) {
-                typical.add(work.kind());
+                typical.add(Experience.words(work.kind()));
             }
             entries += samples.size();
             logged += samples.stream().mapToDouble(Experience.Sample::minutes).sum();

@@ -7,11 +7,13 @@ import bucina.core.log.Mark;
 import bucina.core.log.Operation;
 import bucina.core.log.Proof;
 import bucina.core.log.Work;
+import bucina.core.part.PartTask;
 import bucina.core.plan.Build;
 import bucina.core.plan.Fastener;
 import bucina.core.plan.Id;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -47,6 +49,8 @@ public record Experience(Map<String, List<Sample>> samples, int besides) {
         samples = Map.copyOf(samples);
     }
 
+    private static final String PART = "part ";
+
     /** Of everything that was logged. */
     public static Experience of(Build build, Logbook log) {
         return new Reading(build, log).read();
@@ -77,12 +81,31 @@ public record Experience(Map<String, List<Sample>> samples, int besides) {
         };
     }
 
+    /** A kind of work in plain words. */
+    public static String words(String kind) {
+        if (kind.startsWith(PART)) {
+            return switch (kind.substring(PART.length())) {
+                case "fit" -> "parts clecoed on";
+                case "off" -> "parts taken off";
+                case "on" -> "parts put on to stay";
+                default -> PartTask.words(kind.substring(PART.length()));
+            };
+        }
+        return kind.equals("own")
+                ? "jobs of my own"
+                : Arrays.stream(Op.values())
+                        .filter(o -> o.code().equals(kind))
+                        .findFirst()
+                        .map(Op::word)
+                        .orElse(kind);
+    }
+
     static String kind(Op op) {
         return op.code();
     }
 
     static String task(String task) {
-        return "part " + task;
+        return PART + task;
     }
 
     private static String set(Fastener fastener) {

@@ -1,8 +1,11 @@
 package bucina.core.stores;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import org.apache.commons.csv.CSVFormat;
 
 /**
  * What to order: of each thing that is wanted what is not on hand, with a spare, as it is sold.
@@ -65,6 +68,26 @@ public record OrderList(List<Line> lines) {
                 .append("  (")
                 .append(l.why)
                 .append(")\n"));
+        return text.toString();
+    }
+
+    /** As CSV with headings. */
+    public String csv() {
+        StringBuilder text = new StringBuilder();
+        try (var printer = CSVFormat.DEFAULT.print(text)) {
+            printer.printRecord("order", "designation", "sold by", "to set", "on hand", "why");
+            for (Line line : lines) {
+                printer.printRecord(
+                        line.order,
+                        line.designation(),
+                        line.item.pack(),
+                        line.item.needed(),
+                        line.item.onHand(),
+                        line.why);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
         return text.toString();
     }
 }

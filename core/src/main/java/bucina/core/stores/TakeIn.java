@@ -33,8 +33,15 @@ public final class TakeIn {
     public record Line(
             String number, String name, int count, String crate, Optional<Length> gauge, Optional<Length> length) {
 
-        private String key() {
-            return number.strip() + "\u0000" + name.strip() + "\u0000" + crate.strip();
+        private boolean is(Packed before) {
+            return number.strip().equals(before.number())
+                    && (!before.number().isEmpty() || name.strip().equals(before.name()));
+        }
+
+        private boolean wholly(Packed before) {
+            return is(before)
+                    && name.strip().equals(before.name())
+                    && crate.strip().equals(before.crate());
         }
     }
 
@@ -44,12 +51,11 @@ public final class TakeIn {
             throw new InputException(
                     "the list has no line: each has a number or a name and a count, such as DS-104, Rear spar, 1");
         }
-        Map<String, Packed> before = new HashMap<>();
-        build.workshop().packing().forEach(p -> before.put(key(p), p));
+        Earlier before = new Earlier(build.workshop().packing());
         long next = build.nextId();
         List<Packed> all = new ArrayList<>();
         for (Line line : lines) {
-            Optional<Packed> was = Optional.ofNullable(before.remove(line.key()));
+            Optional<Packed> was = before.take(line);
             all.add(new Packed(
                     was.map(Packed::id).orElse(new Id.Packed(next)),
                     line.number.strip(),
@@ -64,8 +70,29 @@ public final class TakeIn {
         return kits(build.withWorkshop(build.workshop().withPacking(all), next));
     }
 
-    private static String key(Packed p) {
-        return new Line(p.number(), p.name(), p.count(), p.crate(), p.gauge(), p.length()).key();
+    /** The lines of an earlier list, each of which becomes one line of the next. */
+    private static final class Earlier {
+        private final Map<String, List<Packed>> lines = new HashMap<>();
+
+        Earlier(List<Packed> packing) {
+            packing.forEach(p -> lines.computeIfAbsent(key(p.number(), p.name()), k -> new ArrayList<>())
+                    .add(p));
+        }
+
+        private static String key(String number, String name) {
+            return number.isEmpty() ? "\u0000" + name : number;
+        }
+
+        /** The same line if it is there, else one of the same number in another crate or under another name. */
+        Optional<Packed> take(Line line) {
+            List<Packed> alike = lines.getOrDefault(key(line.number.strip(), line.name.strip()), List.of());
+            Optional<Packed> was = alike.stream()
+                    .filter(line::wholly)
+                    .findFirst()
+                    .or(() -> alike.stream().filter(line::is).findFirst());
+            was.ifPresent(alike::remove);
+            return was;
+        }
     }
 
     /** Hardware on the list is what the kit has: as found, and as the list says where nobody looked. */

@@ -46,10 +46,8 @@ final class WeightSum implements Sum {
     /** One of them, pounds. */
     private static double weigh(Bench bench, String name) {
         return BuildWeight.fastener(bench.catalogue(), name)
-                .orElseThrow(
-                        () -> new InputException(
-                                "\"" + name
-                                        + "\" is no fastener whose weight is known: write it like MS20426AD3-3.5, AN3-5 or ISO 15977 3.2 × 8"));
+                .orElseThrow(() -> new InputException(
+                        "\"" + name + "\" is no fastener whose weight is known: write it like MS20426AD3-3.5"));
     }
 
     private record Item(String name, int count, double each) {}

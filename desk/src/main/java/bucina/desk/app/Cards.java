@@ -19,6 +19,7 @@ import bucina.desk.card.MergeCard;
 import bucina.desk.card.MixCard;
 import bucina.desk.card.NutPlateCard;
 import bucina.desk.card.OutCard;
+import bucina.desk.card.PackingCard;
 import bucina.desk.card.PanelCard;
 import bucina.desk.card.PartListsCard;
 import bucina.desk.card.PhotosCard;
@@ -290,6 +291,10 @@ public final class Cards implements AutoCloseable {
 
     void partLists() {
         show(new PartListsCard(desk, this::putAway));
+    }
+
+    void packing() {
+        change(() -> new PackingCard(desk, this::putAway));
     }
 
     void callouts() {

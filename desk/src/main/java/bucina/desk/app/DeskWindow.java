@@ -20,6 +20,7 @@ import bucina.desk.session.Shift;
 import bucina.desk.session.ToOpen;
 import bucina.desk.session.WorkTimer;
 import bucina.desk.sheet.SheetView;
+import bucina.desk.stores.StoresRoom;
 import bucina.desk.sumsroom.SumsRoom;
 import bucina.desk.tonight.TonightRoom;
 import java.nio.file.Path;
@@ -78,7 +79,8 @@ public final class DeskWindow implements Shown {
                 .with(Desk.Room.LOGBOOK, () -> new LogbookRoom(desk))
                 .with(Desk.Room.RULES, () -> new RulesRoom(desk))
                 .with(Desk.Room.PAPERS, () -> new PapersRoom(desk))
-                .with(Desk.Room.PARTS, () -> new PartsRoom(desk, cards::partLists, cards::bays));
+                .with(Desk.Room.PARTS, () -> new PartsRoom(desk, cards::partLists, cards::bays))
+                .with(Desk.Room.STORES, () -> new StoresRoom(desk, cards::packing));
         keys = new Keys(desk, this);
         finder = new Finder(desk, keys.commands(), this::kept);
         shift = new Shift(desk, timer);

@@ -52,9 +52,9 @@ final class TopBar extends ShownBox {
         roomButtons(desk);
         Button find = Ui.button("Find", "Ctrl+K", search, "quiet");
         find.setId("find");
-        undo = Ui.button("Undo", "Ctrl+Z", () -> desk.session().history().undo(sentence -> {}), "quiet");
+        undo = Ui.button("Undo", "", () -> desk.session().history().undo(sentence -> {}), "quiet");
         undo.setId("undo");
-        redo = Ui.button("Redo", "Ctrl+Y", () -> desk.session().history().redo(sentence -> {}), "quiet");
+        redo = Ui.button("Redo", "", () -> desk.session().history().redo(sentence -> {}), "quiet");
         redo.setId("redo");
         Label name = Ui.kept(desk.snapshot().build().name(), "build-name");
         Label status = Ui.kept("", "saved");

@@ -142,7 +142,7 @@ final class ProvePanel extends StagePanel {
 
     @Override
     List<Command> commands() {
-        return List.of(Command.looks("next-head", "Next head to measure", "F8", ALWAYS, this::next));
+        return List.of(Command.looks("next-head", "Next head to measure", "F9", ALWAYS, this::next));
     }
 
     // ---- what is shown

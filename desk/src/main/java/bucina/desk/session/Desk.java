@@ -46,7 +46,9 @@ public final class Desk implements AutoCloseable {
         /** Queries, accepted findings, bulletins, the other hand. */
         PAPERS("Papers", "Papers room: queries, bulletins, the other hand"),
         /** Every part, how it stands and what it owes. */
-        PARTS("Parts", "Parts room: how each part stands, what is owed to it");
+        PARTS("Parts", "Parts room: how each part stands, what is owed to it"),
+        /** Hardware, the packing list, orders, hours and weight. */
+        STORES("Stores", "Stores room: what is there, what is short, what to order, when it is done");
 
         private final String word;
         private final String title;

@@ -42,7 +42,7 @@ class ProveTest extends OnWindow {
         robot.type(KeyCode.DIGIT6);
         settle(robot);
         until(() -> looked().groups().size() == 2);
-        robot.type(KeyCode.F8);
+        robot.type(KeyCode.F9);
         settle(robot);
         until(robot, "MW-1: 3 of a sample of 8 measured.");
     }

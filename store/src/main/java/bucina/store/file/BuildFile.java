@@ -199,7 +199,7 @@ public final class BuildFile implements AutoCloseable {
         Contents contents = read();
         List<Photo> photos = new ArrayList<>();
         photographs().forEach(photos::add);
-        return new Document(contents.build(), contents.log(), photos, Chain.links(entries()));
+        return new Document(contents.build(), contents.log(), photos, guarded(() -> Chain.wellBound(entries())));
     }
 
     /** The photographs in the order of their names, each read when it is asked for. */

@@ -8,6 +8,7 @@ import bucina.core.plan.Packed;
 import bucina.core.stores.Balance;
 import bucina.core.stores.TakeIn;
 import bucina.store.Demo;
+import bucina.store.Document;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -51,7 +52,12 @@ class StoresInFileTest {
     @Test
     void a_file_of_version_11_has_no_stores_and_takes_them_from_then_on() throws SQLException {
         Path path = folder.resolve("eleven.bucina");
-        BuildFile.create(path, Demo.document()).close();
+        Document demo = Demo.document();
+        Build before = demo.build()
+                .withWorkshop(
+                        demo.build().workshop().withPacking(List.of()).withStores(List.of()),
+                        demo.build().nextId());
+        BuildFile.create(path, new Document(before, demo.log(), demo.photos())).close();
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path);
                 Statement s = c.createStatement()) {
             s.execute("DROP TABLE stores_item");
@@ -59,7 +65,7 @@ class StoresInFileTest {
             s.execute("PRAGMA user_version = 11");
         }
         try (BuildFile file = BuildFile.open(path)) {
-            assertThat(file.read().build()).isEqualTo(Demo.document().build());
+            assertThat(file.read().build()).isEqualTo(before);
             file.save(stored(file.read().build()));
             assertThat(file.read().build().workshop().stores()).hasSize(1);
         }

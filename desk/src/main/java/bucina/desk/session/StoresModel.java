@@ -1,0 +1,102 @@
+package bucina.desk.session;
+
+import bucina.core.forecast.Forecast;
+import bucina.core.forecast.Left;
+import bucina.core.forecast.Weeks;
+import bucina.core.job.Experience;
+import bucina.core.job.Job;
+import bucina.core.job.Jobs;
+import bucina.core.order.OrderOfWork;
+import bucina.core.plan.Id;
+import bucina.core.plan.Packed;
+import bucina.core.plan.Part;
+import bucina.core.plan.Standing;
+import bucina.core.state.Snapshot;
+import bucina.core.stores.Balance;
+import bucina.core.stores.Blocked;
+import bucina.core.stores.CheckIn;
+import bucina.core.stores.OrderList;
+import bucina.core.stores.RunsOut;
+import bucina.core.weight.BuildWeight;
+import java.time.LocalDate;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What the Stores room shows. Worked out off the interface thread.
+ *
+ * @param of       from what
+ * @param balance  hardware by designation
+ * @param orders   what to order
+ * @param out      what runs out, first what is first
+ * @param forecast hours left and days
+ * @param left     kind by kind
+ * @param known    how long what was done took
+ * @param weeks    hours of the last weeks
+ * @param weight   of what is planned
+ * @param blocked  by part that is short, what waits for it
+ * @param without  by designation that runs out, what waits for the job at which it does
+ */
+public record StoresModel(
+        Snapshot of,
+        Balance balance,
+        OrderList orders,
+        List<RunsOut> out,
+        Forecast forecast,
+        List<Left> left,
+        Experience known,
+        Weeks weeks,
+        BuildWeight weight,
+        Map<Id.Part, Blocked> blocked,
+        Map<String, Blocked> without) {
+
+    /** Of a build as it is. */
+    public static StoresModel of(Snapshot now, LocalDate today) {
+        Jobs jobs = Jobs.of(now.derivation(), now.log(), now.holds(), today);
+        List<Job> order = OrderOfWork.of(jobs, j -> true).steps().stream()
+                .map(OrderOfWork.Step::job)
+                .toList();
+        Balance balance = Balance.of(now.derivation(), now.log());
+        List<Left> left = Left.of(jobs.all());
+        Experience known = Experience.of(now.build(), now.log());
+        Weeks weeks = Weeks.of(now.log(), today);
+        Map<Id.Part, Blocked> blocked = new HashMap<>();
+        for (Part part : now.build().parts()) {
+            if (part.standing() == Standing.SHORT) {
+                blocked.put(part.id(), Blocked.by(jobs, part.id()));
+            }
+        }
+        List<RunsOut> out = RunsOut.of(order, balance, now.derivation());
+        Map<String, Blocked> without = new HashMap<>();
+        out.forEach(o -> without.put(o.designation(), Blocked.by(jobs, o.job())));
+        return new StoresModel(
+                now,
+                balance,
+                OrderList.of(balance),
+                out,
+                Forecast.of(left, known, weeks, today),
+                left,
+                known,
+                weeks,
+                BuildWeight.of(now.derivation()),
+                blocked,
+                without);
+    }
+
+    /** Where a designation runs out; empty where it does not. */
+    public Optional<RunsOut> runsOut(String designation) {
+        return out.stream().filter(o -> o.designation().equals(designation)).findFirst();
+    }
+
+    /** How many lines of the packing list stand how. */
+    public Map<CheckIn.State, Integer> packing() {
+        Map<CheckIn.State, Integer> counts = new EnumMap<>(CheckIn.State.class);
+        for (Packed line : of.build().workshop().packing()) {
+            counts.merge(CheckIn.state(line), 1, Integer::sum);
+        }
+        return counts;
+    }
+}

@@ -1,0 +1,121 @@
+package bucina.desk.stores;
+
+import bucina.core.stores.OrderList;
+import bucina.core.stores.RunsOut;
+import bucina.desk.look.Refusal;
+import bucina.desk.look.Ui;
+import bucina.desk.session.Desk;
+import bucina.desk.session.StoresModel;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+
+/** What to order with its spare, as it is sold, and beside it what runs out first when work goes on. */
+final class OrderView extends BorderPane {
+
+    private static final double WIDE = 400;
+    private static final int MOST = 12;
+
+    private final Desk desk;
+    private final VBox lines = new VBox(10);
+    private final VBox out = new VBox(8);
+    private final Refusal wrong = new Refusal();
+    private final Button copy;
+    private final Button write;
+    private OrderList list = new OrderList(List.of());
+
+    OrderView(Desk desk) {
+        this.desk = desk;
+        setId("order-view");
+        lines.setPadding(new Insets(4, 16, 12, 16));
+        out.setPadding(new Insets(12));
+        out.setPrefWidth(WIDE);
+        out.setMinWidth(WIDE);
+        out.getStyleClass().add("bench-side");
+        copy = Ui.button("Copy as text", "", this::copy);
+        copy.setId("order-copy");
+        write = Ui.button("Write a CSV file", "", this::write, "quiet");
+        write.setId("order-write");
+        HBox ways = new HBox(8, copy, write);
+        ways.setAlignment(Pos.CENTER_LEFT);
+        VBox left = new VBox(8, ways, wrong, Ui.scroll(lines));
+        left.setPadding(new Insets(0, 0, 0, 16));
+        lines.setPadding(new Insets(4, 16, 12, 0));
+        setCenter(left);
+        setRight(out);
+    }
+
+    void fill(StoresModel model) {
+        list = model.orders();
+        wrong.clear();
+        lines.getChildren().clear();
+        copy.setDisable(list.lines().isEmpty());
+        write.setDisable(list.lines().isEmpty());
+        if (list.lines().isEmpty()) {
+            lines.getChildren()
+                    .add(Ui.wrapped("Nothing is wanting: what is there is enough, spare and all.", "done-text"));
+        }
+        list.lines().forEach(l -> {
+            HBox head = new HBox(10, Ui.kept(l.order() + " ×", "number-value"), Ui.label(l.designation(), "log-code"));
+            head.setAlignment(Pos.CENTER_LEFT);
+            lines.getChildren().add(new VBox(1, head, Ui.wrapped(l.why(), "soft")));
+        });
+        out(model.out());
+    }
+
+    private void out(List<RunsOut> runs) {
+        out.getChildren().setAll(Ui.label("Runs out, first what is first", "room-title"));
+        if (runs.isEmpty()) {
+            out.getChildren().add(Ui.wrapped("Nothing runs out before the last job.", "done-text"));
+        }
+        runs.stream()
+                .limit(MOST)
+                .forEach(r -> out.getChildren()
+                        .add(new VBox(
+                                1,
+                                Ui.label(r.designation(), "log-code"),
+                                Ui.wrapped(
+                                        "at " + r.job().words() + ", after " + r.after() + " jobs: " + r.lacking()
+                                                + " lacking",
+                                        "soft"))));
+        if (runs.size() > MOST) {
+            out.getChildren().add(Ui.label((runs.size() - MOST) + " more", "soft"));
+        }
+        out.getChildren()
+                .add(Ui.wrapped(
+                        "By the order of work as it is now. What nobody counted counts as none: put it down under"
+                                + " Hardware.",
+                        "soft"));
+    }
+
+    private void copy() {
+        ClipboardContent text = new ClipboardContent();
+        text.putString(list.text());
+        Clipboard.getSystemClipboard().setContent(text);
+        desk.session().say("The order list is on the clipboard.");
+    }
+
+    private void write() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Write the order list");
+        chooser.setInitialFileName("order.csv");
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Tables", "*.csv"));
+        OrderList now = list;
+        Optional.ofNullable(chooser.showSaveDialog(getScene().getWindow()))
+                .ifPresent(f -> desk.session()
+                        .writeOut(
+                                f.toPath(),
+                                () -> now.csv().getBytes(StandardCharsets.UTF_8),
+                                () -> desk.session().say("Written to " + f + "."),
+                                wrong::say));
+    }
+}
