@@ -121,8 +121,8 @@ class KeyboardTest extends OnWindow {
         while (owner != null && inside(owner, card) && seen.add(owner)) {
             Node before = owner;
             // A busy machine hands the key on late, or loses it: it is pressed once more where nothing comes of it.
-            for (int i = 0; i < 40 && owner == before; i++) {
-                if (i % 20 == 0) {
+            for (int i = 0; i < 160 && owner == before; i++) {
+                if (i % 40 == 0) {
                     robot.push(keys);
                 }
                 Thread.sleep(i == 0 ? 0 : 25);

@@ -59,7 +59,10 @@ class WindowTest extends OnWindow {
 
     @Test
     void rows_groups_ranges_and_sweeps_are_picked_by_hand(FxRobot robot) {
-        robot.doubleClickOn(at(robot, "R1.20"));
+        // On a busy machine the second click of a double one may come too late to be one.
+        for (int i = 0; i < 4 && desk.selectionProperty().get().holes().size() != 48; i++) {
+            robot.doubleClickOn(at(robot, "R1.20"));
+        }
         assertThat(desk.selectionProperty().get().holes()).hasSize(48);
         robot.clickOn(at(robot, "R1.10"))
                 .press(KeyCode.SHIFT)

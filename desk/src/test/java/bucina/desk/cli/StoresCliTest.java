@@ -85,7 +85,7 @@ class StoresCliTest extends OnCommandLine {
         assertThat(err).contains("line 2 of the list").contains("\"two\" is no count");
         assertThat(line("stores FILE take-in {}", folder.resolve("none.csv"))).isEqualTo(2);
         assertThat(err).contains("none.csv");
-        assertThat(item("MS20426AD3-3.5").at("/kit").asInt()).isZero();
+        assertThat(item("MS20426AD3-3.5").at("/kit").asInt()).isEqualTo(560);
     }
 
     @Test
