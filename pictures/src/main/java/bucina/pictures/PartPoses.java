@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
+import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 
@@ -61,6 +62,23 @@ final class PartPoses {
         poses.put("evening", () -> ((Button) scene.lookup("#evening-next")).fire());
         poses.put("to-plan", () -> {
             ((Button) scene.lookup("#evening-back")).fire();
+            desk.roomProperty().set(Desk.Room.SHEET);
+        });
+    }
+
+    /** What is there, the kit checked in, what to order, when it is done and what it weighs. */
+    static void stores(Map<String, Runnable> poses, Desk desk, Scene scene) {
+        poses.put("to-stores", () -> desk.roomProperty().set(Desk.Room.STORES));
+        poses.put(
+                "stores",
+                () -> ((ListView<?>) scene.lookup("#hardware-list"))
+                        .getSelectionModel()
+                        .select(1));
+        for (String view : List.of("check-in", "order", "done", "weight")) {
+            poses.put("stores-" + view, () -> ((Button) scene.lookup("#stores-" + view)).fire());
+        }
+        poses.put("to-hardware", () -> {
+            ((Button) scene.lookup("#stores-hardware")).fire();
             desk.roomProperty().set(Desk.Room.SHEET);
         });
     }

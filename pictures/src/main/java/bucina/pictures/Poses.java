@@ -42,6 +42,7 @@ public final class Poses {
         poses.put("logbook", () -> PartPoses.hours(scene));
         PartPoses.parts(poses, desk, scene);
         PartPoses.tonight(poses, desk, scene);
+        PartPoses.stores(poses, desk, scene);
         poses.put("held-open", () -> {
             desk.roomProperty().set(Desk.Room.SHEET);
             desk.stageProperty().set(Stage.FIT);

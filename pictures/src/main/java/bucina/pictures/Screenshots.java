@@ -66,7 +66,7 @@ public final class Screenshots extends Application {
             "drilling",
             "dressing",
             "reach-sheet",
-            "nut-plates",
+            "stores",
             "batch",
             "parts",
             "prove",

@@ -9,8 +9,11 @@ import bucina.core.measure.Unit;
 import bucina.core.plan.Build;
 import bucina.core.plan.Fastener;
 import bucina.core.rivet.HeadStyle;
+import bucina.core.stores.CheckIn;
+import bucina.core.stores.TakeIn;
 import bucina.store.drawing.Progress;
 import bucina.store.dxf.DxfReader;
+import bucina.store.table.PackingTable;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -24,6 +27,7 @@ import java.util.Optional;
 public final class ImportSpeed {
 
     private static final int ENTITIES = 20_000;
+    private static final int LINES = 5_000;
 
     private ImportSpeed() {}
 
@@ -69,6 +73,39 @@ public final class ImportSpeed {
                 Locale.ROOT,
                 "DXF of %d entities: %.0f ms the first time in a fresh process, then %.0f ms%n",
                 ENTITIES,
+                times[0],
+                sorted(times)[times.length / 2]);
+        packing(catalogue, empty);
+    }
+
+    /** A packing list read, taken in and held against the plan. */
+    private static void packing(Catalogue catalogue, Build empty) {
+        StringBuilder list = new StringBuilder("Part No;Description;Qty;Gauge (mm);Crate\n");
+        for (int i = 0; i < LINES; i++) {
+            list.append(i % 10 == 0 ? "MS20426AD3-" + (2 + i % 7) : "DS-" + i)
+                    .append(";Part ")
+                    .append(i)
+                    .append(';')
+                    .append(1 + i % 40)
+                    .append(i % 10 == 0 ? ";;bag " : ";0,81;crate ")
+                    .append(i % 9)
+                    .append('\n');
+        }
+        double[] times = new double[7];
+        for (int run = 0; run < times.length; run++) {
+            long start = System.nanoTime();
+            PackingTable.Reading read = PackingTable.read(list.toString(), Unit.INCH, catalogue.drills());
+            Build made = TakeIn.list(empty, read.lines());
+            int differs = new CheckIn(made).differs().size();
+            times[run] = (System.nanoTime() - start) / 1e6;
+            if (read.lines().size() != LINES || differs < LINES / 2) {
+                throw new IllegalStateException("lines were lost");
+            }
+        }
+        System.out.printf(
+                Locale.ROOT,
+                "packing list of %d lines: %.0f ms the first time in a fresh process, then %.0f ms%n",
+                LINES,
                 times[0],
                 sorted(times)[times.length / 2]);
     }

@@ -36,7 +36,7 @@ final class DunlinStores {
 
     private DunlinStores() {}
 
-    /** The build with its crates checked: screws are short, a doubler has the wrong gauge. */
+    /** The build with its crates checked: a strip is missing, screws are short, a doubler has the wrong gauge. */
     static Build stocked(Build build) {
         Build next = TakeIn.list(build, lines(build));
         PartStates states = PartStates.of(next);
@@ -83,6 +83,7 @@ final class DunlinStores {
     private static Packed.Found found(Packed line, Build build) {
         Packed.Found none = Packed.Found.NOT_YET;
         return switch (line.title()) {
+            case "Trailing edge strip" -> none.counted(0);
             case "Main spar" -> none.counted(1).measured(Length.in(.0625));
             case "Trim horn doubler" -> none.counted(1).measured(Length.in(.050));
             case "Gust lock plate" -> none;

@@ -16,7 +16,10 @@ import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.plan.KeptSum;
 import bucina.core.plan.Row;
+import bucina.core.refit.LookAlikes;
 import bucina.core.stack.FaceReading;
+import bucina.core.stores.Balance;
+import bucina.core.stores.OrderList;
 import bucina.core.sums.Bench;
 import bucina.core.sums.SumForm;
 import bucina.desk.session.FlatOut;
@@ -29,6 +32,8 @@ import bucina.store.drawing.EvidenceCsv;
 import bucina.store.drawing.EvidencePdf;
 import bucina.store.drawing.HeldOpenPdf;
 import bucina.store.drawing.HoleCsv;
+import bucina.store.drawing.LabelsPdf;
+import bucina.store.drawing.OrderListPdf;
 import bucina.store.drawing.Paper;
 import bucina.store.drawing.Progress;
 import bucina.store.drawing.SvgWriter;
@@ -41,6 +46,7 @@ import bucina.store.json.Json;
 import bucina.store.json.PlanJson;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
@@ -64,7 +70,7 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
             names = "--what",
             description = "build (everything as json, a face's sheets and holes as svg or dxf), holes, template, "
                     + "held-open, flat, evening, rules, evidence, "
-                    + "closeout or x-ray. "
+                    + "closeout, order-list, labels or x-ray. "
                     + "Left out: build for json, svg and dxf, holes for csv, template for pdf.")
     private @Nullable String what;
 
@@ -123,7 +129,8 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
         String from = chosen.equals("flat")
                 ? flat().title() + " to "
                 : opened == null
-                                || List.of("evening", "evidence", "closeout").contains(chosen)
+                                || List.of("evening", "evidence", "closeout", "order-list", "labels")
+                                        .contains(chosen)
                                 || to.equals("csv") && face == null
                         ? ""
                         : ref().face().name() + " to ";
@@ -162,6 +169,21 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
                         Printing.FONTS);
             case "pdf evening" -> evening();
             case "pdf closeout" -> closeOut();
+            case "csv order-list" -> bytes(orders().csv());
+            case "pdf order-list" ->
+                OrderListPdf.write(
+                        orders(),
+                        opened().build().name(),
+                        LocalDate.now(common().top().clock()),
+                        Paper.of(paper),
+                        Printing.FONTS);
+            case "pdf labels" ->
+                LabelsPdf.write(
+                        opened().build().parts(),
+                        LookAlikes.of(opened().derivation()),
+                        opened().build().name(),
+                        Paper.of(paper),
+                        Printing.FONTS);
             case "pdf x-ray" ->
                 TemplatePdf.write(xRay(), Paper.of(paper), opened().build().name(), Printing.FONTS);
             case "svg x-ray", "dxf x-ray" -> drawn(xRay().marked());
@@ -215,6 +237,10 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
                 Printing.FONTS);
     }
 
+    private OrderList orders() {
+        return OrderList.of(Balance.of(opened().derivation(), opened().log()));
+    }
+
     private Template xRay() {
         return XRay.of(
                 ref(),
@@ -256,8 +282,8 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
         }
         return Common.wrong("--what " + chosen + " is not something this version writes as " + to
                 + ": there are json build and rules, csv holes, svg and dxf "
-                + "build, holes, template, flat and x-ray, csv evidence, pdf template, held-open, flat, "
-                + "evening, evidence, closeout and x-ray");
+                + "build, holes, template, flat and x-ray, csv evidence and order-list, pdf "
+                + "template, held-open, flat, evening, evidence, closeout, order-list, labels and x-ray");
     }
 
     private Opened opened() {

@@ -4,6 +4,7 @@ import bucina.core.measure.LengthFormat;
 import bucina.core.plan.Id;
 import bucina.core.plan.Packed;
 import bucina.core.plan.Part;
+import bucina.core.refit.LookAlikes;
 import bucina.core.state.Snapshot;
 import bucina.core.stores.CheckIn;
 import bucina.core.stores.Letter;
@@ -12,7 +13,10 @@ import bucina.desk.look.Refusal;
 import bucina.desk.look.Ui;
 import bucina.desk.look.Worded;
 import bucina.desk.session.Desk;
+import bucina.desk.session.Printing;
 import bucina.desk.session.StoresModel;
+import bucina.store.drawing.LabelsPdf;
+import bucina.store.drawing.Paper;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -81,9 +85,9 @@ final class CheckInView extends BorderPane {
         setId("check-in-view");
         detail = new PackedDetail(desk, this::found);
         scan.setId("check-scan");
-        scan.setPromptText("number or name, typed or scanned; Enter ticks it off");
+        scan.setPromptText("number or name; Enter ticks it off");
         scan.setAccessibleText("Number or name at the crate; Enter ticks one off");
-        scan.setPrefColumnCount(30);
+        scan.setPrefColumnCount(24);
         scan.setOnAction(e -> scanned());
         show.getItems().setAll(Show.values());
         show.setConverter(new Worded<>(s -> s.word));
@@ -96,7 +100,9 @@ final class CheckInView extends BorderPane {
         in.setDisable(desk.session().readOnly());
         Button letter = Ui.button("Letter to the maker", "", this::letter, "quiet");
         letter.setId("check-letter");
-        FlowPane ways = new FlowPane(10, 6, scan, show, in, letter);
+        Button labels = Ui.button("Labels", "", this::labels, "quiet");
+        labels.setId("check-labels");
+        FlowPane ways = new FlowPane(10, 6, scan, show, in, letter, labels);
         ways.setAlignment(Pos.CENTER_LEFT);
         list.setId("packing-list");
         list.setAccessibleText("Packing list");
@@ -185,6 +191,21 @@ final class CheckInView extends BorderPane {
         text.putString(Letter.of(now.build(), desk.unit(), desk.session().today()));
         Clipboard.getSystemClipboard().setContent(text);
         desk.session().say("The letter is on the clipboard.");
+    }
+
+    private void labels() {
+        Snapshot now = desk.session().snapshot();
+        Written.to(
+                desk,
+                getScene(),
+                "labels.pdf",
+                () -> LabelsPdf.write(
+                        now.build().parts(),
+                        LookAlikes.of(now.derivation()),
+                        now.build().name(),
+                        Paper.A4,
+                        Printing.FONTS),
+                wrong::say);
     }
 
     private String gauge(Packed line) {

@@ -5,10 +5,13 @@ import bucina.core.stores.RunsOut;
 import bucina.desk.look.Refusal;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
+import bucina.desk.session.Printing;
 import bucina.desk.session.StoresModel;
+import bucina.store.drawing.OrderListPdf;
+import bucina.store.drawing.Paper;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -17,7 +20,6 @@ import javafx.scene.input.ClipboardContent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 
 /** What to order with its spare, as it is sold, and beside it what runs out first when work goes on. */
 final class OrderView extends BorderPane {
@@ -31,6 +33,7 @@ final class OrderView extends BorderPane {
     private final Refusal wrong = new Refusal();
     private final Button copy;
     private final Button write;
+    private final Button print;
     private OrderList list = new OrderList(List.of());
 
     OrderView(Desk desk) {
@@ -45,7 +48,9 @@ final class OrderView extends BorderPane {
         copy.setId("order-copy");
         write = Ui.button("Write a CSV file", "", this::write, "quiet");
         write.setId("order-write");
-        HBox ways = new HBox(8, copy, write);
+        print = Ui.button("Print it", "", this::print, "quiet");
+        print.setId("order-print");
+        HBox ways = new HBox(8, copy, write, print);
         ways.setAlignment(Pos.CENTER_LEFT);
         VBox left = new VBox(8, ways, wrong, Ui.scroll(lines));
         left.setPadding(new Insets(0, 0, 0, 16));
@@ -60,6 +65,7 @@ final class OrderView extends BorderPane {
         lines.getChildren().clear();
         copy.setDisable(list.lines().isEmpty());
         write.setDisable(list.lines().isEmpty());
+        print.setDisable(list.lines().isEmpty());
         if (list.lines().isEmpty()) {
             lines.getChildren()
                     .add(Ui.wrapped("Nothing is wanting: what is there is enough, spare and all.", "done-text"));
@@ -105,17 +111,19 @@ final class OrderView extends BorderPane {
     }
 
     private void write() {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle("Write the order list");
-        chooser.setInitialFileName("order.csv");
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Tables", "*.csv"));
         OrderList now = list;
-        Optional.ofNullable(chooser.showSaveDialog(getScene().getWindow()))
-                .ifPresent(f -> desk.session()
-                        .writeOut(
-                                f.toPath(),
-                                () -> now.csv().getBytes(StandardCharsets.UTF_8),
-                                () -> desk.session().say("Written to " + f + "."),
-                                wrong::say));
+        Written.to(desk, getScene(), "order.csv", () -> now.csv().getBytes(StandardCharsets.UTF_8), wrong::say);
+    }
+
+    private void print() {
+        OrderList now = list;
+        String build = desk.session().snapshot().build().name();
+        LocalDate today = desk.session().today();
+        Written.to(
+                desk,
+                getScene(),
+                "order.pdf",
+                () -> OrderListPdf.write(now, build, today, Paper.A4, Printing.FONTS),
+                wrong::say);
     }
 }

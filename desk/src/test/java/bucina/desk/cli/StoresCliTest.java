@@ -7,6 +7,9 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -86,6 +89,28 @@ class StoresCliTest extends OnCommandLine {
         assertThat(line("stores FILE take-in {}", folder.resolve("none.csv"))).isEqualTo(2);
         assertThat(err).contains("none.csv");
         assertThat(item("MS20426AD3-3.5").at("/kit").asInt()).isEqualTo(560);
+    }
+
+    @Test
+    void the_order_list_and_labels_go_out_as_files() throws IOException {
+        Path csv = folder.resolve("order.csv");
+        assertThat(line("export FILE --to csv --what order-list --out {}", csv)).isZero();
+        assertThat(Files.readString(csv))
+                .startsWith("order,designation,sold by")
+                .contains("MS27039-0806");
+        Path pdf = folder.resolve("order.pdf");
+        assertThat(line("export FILE --to pdf --what order-list --out {}", pdf)).isZero();
+        try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
+            assertThat(new PDFTextStripper().getText(document))
+                    .contains("TO ORDER", "3 ×", "MS27039-0806", "8 to set, 1 spare");
+        }
+        Path labels = folder.resolve("labels.pdf");
+        assertThat(line("export FILE --to pdf --what labels --out {}", labels)).isZero();
+        try (PDDocument document = Loader.loadPDF(labels.toFile())) {
+            assertThat(new PDFTextStripper().getText(document)).contains("DS-104", "Rear spar, left");
+        }
+        assertThat(line("export FILE --to svg --what labels --out {}", folder.resolve("labels.svg")))
+                .isEqualTo(2);
     }
 
     @Test

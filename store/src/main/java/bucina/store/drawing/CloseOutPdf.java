@@ -10,16 +10,13 @@ import bucina.core.plan.Bay;
 import bucina.core.plan.Build;
 import bucina.core.plan.Gaging;
 import bucina.core.plan.RunThrough;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
-import org.apache.pdfbox.pdmodel.PDDocument;
 
 /** The close-out of a bay on paper: what is open, with boxes to tick, and where it is signed. */
 public final class CloseOutPdf {
@@ -46,21 +43,12 @@ public final class CloseOutPdf {
 
     /** The sheet as a PDF. */
     public static byte[] write(Source source, Paper paper, List<Supplier<InputStream>> fonts) {
-        try (PDDocument document = new PDDocument();
-                ByteArrayOutputStream out = new ByteArrayOutputStream()) {
-            document.getDocumentInformation().setTitle("Close-out, " + source.bay.name());
-            try (PdfFlow flow = new PdfFlow(
-                    document,
-                    paper,
-                    new PdfFonts(document, fonts),
-                    source.build.name() + ", close-out of " + source.bay.name() + ". The kit's drawing governs.")) {
-                page(source, flow);
-            }
-            document.save(out);
-            return out.toByteArray();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        return PdfSheets.write(
+                "Close-out, " + source.bay.name(),
+                source.build.name() + ", close-out of " + source.bay.name() + ". The kit's drawing governs.",
+                paper,
+                fonts,
+                flow -> page(source, flow));
     }
 
     private static void page(Source s, PdfFlow flow) throws IOException {
