@@ -32,9 +32,12 @@ public final class CheckIn {
 
     private final Build build;
     private final Map<String, List<Part>> parts = new HashMap<>();
+    /** Designations in the stores, by their one spelling. */
+    private final Set<String> kept = new HashSet<>();
 
     public CheckIn(Build build) {
         this.build = build;
+        build.workshop().stores().forEach(i -> kept.add(Names.key(i.designation())));
         for (Part part : build.parts()) {
             Particulars said = part.particulars();
             Set<String> names = new HashSet<>();
@@ -86,7 +89,7 @@ public final class CheckIn {
         }
         return List.of(line.number(), line.name()).stream()
                 .filter(t -> !t.isBlank())
-                .filter(t -> Names.fastener(t) || Balance.kept(build, t).isPresent())
+                .filter(t -> Names.fastener(t) || kept.contains(Names.key(t)))
                 .findFirst()
                 .map(Names::one);
     }

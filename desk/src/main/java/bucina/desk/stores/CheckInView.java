@@ -114,7 +114,7 @@ final class CheckInView extends BorderPane {
         VBox.setVgrow(list, Priority.ALWAYS);
         left.setPadding(new Insets(0, 0, 12, 16));
         setCenter(left);
-        setRight(detail);
+        setRight(Sides.of(detail));
     }
 
     void fill(StoresModel now) {

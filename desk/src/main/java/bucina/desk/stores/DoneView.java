@@ -14,7 +14,6 @@ import java.util.Locale;
 import javafx.geometry.HPos;
 import javafx.geometry.Insets;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
@@ -41,14 +40,9 @@ final class DoneView extends BorderPane {
         VBox.setVgrow(plot, Priority.ALWAYS);
         left.setPadding(new Insets(0, 12, 12, 16));
         paces.setPadding(new Insets(12));
-        paces.getStyleClass().add("bench-side");
         paces.setPrefWidth(WIDE);
-        paces.setMinWidth(WIDE);
         setCenter(left);
-        ScrollPane right = Ui.scroll(paces);
-        right.setPrefWidth(WIDE + 14);
-        right.setFitToHeight(true);
-        setRight(right);
+        setRight(Sides.of(paces));
     }
 
     void fill(StoresModel model, Palette p) {

@@ -41,10 +41,8 @@ final class HardwareDetail extends VBox {
     HardwareDetail(Desk desk) {
         super(10);
         this.desk = desk;
-        getStyleClass().add("bench-side");
         setPadding(new Insets(12));
         setPrefWidth(WIDE);
-        setMinWidth(WIDE);
         setId("hardware-detail");
         kit = fields.committed("In the kit", "", "stores-kit", t -> count("counting ", t, StoresItem::withKit));
         bin = fields.committed("Bin", "", "stores-bin", this::bin);

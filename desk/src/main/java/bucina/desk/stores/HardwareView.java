@@ -47,7 +47,7 @@ final class HardwareView extends BorderPane {
         VBox lines = new VBox(4, legend, list);
         VBox.setVgrow(list, Priority.ALWAYS);
         setCenter(lines);
-        setRight(detail);
+        setRight(Sides.of(detail));
         BorderPane.setMargin(lines, new Insets(0, 0, 12, 16));
     }
 

@@ -42,8 +42,6 @@ final class OrderView extends BorderPane {
         lines.setPadding(new Insets(4, 16, 12, 16));
         out.setPadding(new Insets(12));
         out.setPrefWidth(WIDE);
-        out.setMinWidth(WIDE);
-        out.getStyleClass().add("bench-side");
         copy = Ui.button("Copy as text", "", this::copy);
         copy.setId("order-copy");
         write = Ui.button("Write a CSV file", "", this::write, "quiet");
@@ -56,7 +54,7 @@ final class OrderView extends BorderPane {
         left.setPadding(new Insets(0, 0, 0, 16));
         lines.setPadding(new Insets(4, 16, 12, 0));
         setCenter(left);
-        setRight(out);
+        setRight(Sides.of(out));
     }
 
     void fill(StoresModel model) {

@@ -47,10 +47,8 @@ final class PackedDetail extends VBox {
         super(10);
         this.desk = desk;
         this.found = found;
-        getStyleClass().add("bench-side");
         setPadding(new Insets(12));
         setPrefWidth(WIDE);
-        setMinWidth(WIDE);
         setId("packed-detail");
         count = fields.committed("Found", "", "packed-count", t -> change());
         gauge = fields.committed("Gauge measured", "", "packed-gauge", t -> change());
