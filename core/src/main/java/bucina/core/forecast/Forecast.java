@@ -2,7 +2,9 @@ package bucina.core.forecast;
 
 import bucina.core.job.Experience;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -21,8 +23,13 @@ import java.util.SplittableRandom;
  * @param rests    what the hours rest on, in a sentence
  * @param date     first day, middle and last; empty where no hours were logged lately
  * @param restsOn  what the date rests on, in a sentence
+ * @param days     in how many days it is done, of a thousand draws, ascending; none without a date
  */
-public record Forecast(Range hours, String rests, Optional<Dates> date, String restsOn) {
+public record Forecast(Range hours, String rests, Optional<Dates> date, String restsOn, List<Double> days) {
+
+    public Forecast {
+        days = List.copyOf(days);
+    }
 
     /** So often it is drawn. */
     private static final int DRAWN = 1000;
@@ -66,11 +73,13 @@ public record Forecast(Range hours, String rests, Optional<Dates> date, String r
             hours[i] = minutes * besides / 60;
             days[i] = dated ? days(minutes * besides, weeks.minutes(), random) : 0;
         }
+        Optional<Dates> dates = dated ? Optional.of(dates(days, today)) : Optional.empty();
         return new Forecast(
                 Range.of(hours),
                 rests(left, known),
-                dated ? Optional.of(dates(days, today)) : Optional.empty(),
-                weeks.words());
+                dates,
+                weeks.words(),
+                dated ? Arrays.stream(days).boxed().toList() : List.of());
     }
 
     private static Dates dates(double[] days, LocalDate today) {
@@ -79,6 +88,16 @@ public record Forecast(Range hours, String rests, Optional<Dates> date, String r
                 today.plusDays((long) Math.ceil(range.low())),
                 today.plusDays((long) Math.ceil(range.mid())),
                 today.plusDays((long) Math.ceil(range.high())));
+    }
+
+    /** How often of ten it is done by a day, rounded; empty where no date is said. */
+    public Optional<Integer> outOfTen(LocalDate today, LocalDate day) {
+        if (days.isEmpty()) {
+            return Optional.empty();
+        }
+        double until = ChronoUnit.DAYS.between(today, day);
+        long done = days.stream().filter(d -> d <= until).count();
+        return Optional.of((int) Math.round(10.0 * done / days.size()));
     }
 
     /** Minutes of what is left of one kind, drawn once. */

@@ -30,9 +30,4 @@ public record Range(double low, double mid, double high) {
         int above = Math.min(sorted.length - 1, below + 1);
         return sorted[below] + (place - below) * (sorted[above] - sorted[below]);
     }
-
-    /** Times a figure over 0. */
-    Range times(double n) {
-        return new Range(low * n, mid * n, high * n);
-    }
 }

@@ -16,6 +16,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /*
  * Design. A part weighs what is drawn of it: the outlines of its sheets on all faces, less openings and holes. A web
@@ -87,6 +88,21 @@ public record PartWeight(Part part, double area, List<Length> gauge, Optional<Do
                 .map(Math::abs)
                 .sum();
         return (Math.abs(outline.outer().area()) - openings) / IN / IN;
+    }
+
+    /** Sheet as it is sold, inches: standard gauges of 2024 and 6061 sheet. */
+    private static final List<Length> SOLD = Stream.of(
+                    .016, .020, .025, .032, .040, .050, .063, .071, .080, .090, .100, .125, .160, .190)
+            .map(Length::in)
+            .toList();
+
+    /** The next heavier sheet that is sold; empty for a part of several gauges, and over the heaviest. */
+    public Optional<Length> heavier() {
+        return gauge.size() == 1
+                ? SOLD.stream()
+                        .filter(g -> g.minus(gauge.getFirst()).compareTo(Length.in(.002)) > 0)
+                        .findFirst()
+                : Optional.empty();
     }
 
     /** What it would weigh in another gauge, less what it weighs; empty where its alloy has no density here. */

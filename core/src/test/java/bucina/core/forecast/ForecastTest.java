@@ -64,6 +64,21 @@ class ForecastTest {
     }
 
     @Test
+    void a_day_is_kept_so_often_out_of_ten() {
+        Experience known = new Experience(Map.of("dimple", List.of(sample(1, 10), sample(1, 10), sample(1, 10))), 0);
+        Forecast forecast =
+                Forecast.of(List.of(new Left("dimple", 60, 1)), known, new Weeks(List.of(240.0, 240.0)), TODAY);
+        assertThat(forecast.outOfTen(TODAY, TODAY.plusDays(17))).contains(0);
+        assertThat(forecast.outOfTen(TODAY, TODAY.plusDays(18))).contains(10);
+        Forecast spread = Forecast.of(
+                List.of(new Left("dimple", 60, 1)), known, new Weeks(List.of(100.0, 200.0, 300.0, 400.0)), TODAY);
+        assertThat(spread.outOfTen(TODAY, spread.date().orElseThrow().mid()))
+                .hasValueSatisfying(n -> assertThat(n).isBetween(4, 6));
+        assertThat(Forecast.of(List.of(), known, NONE, TODAY).outOfTen(TODAY, TODAY))
+                .isEmpty();
+    }
+
+    @Test
     void nothing_left_is_done_today() {
         Forecast forecast = Forecast.of(List.of(), new Experience(Map.of(), 0), new Weeks(List.of(60.0)), TODAY);
         assertThat(forecast.hours()).isEqualTo(new Range(0, 0, 0));

@@ -3,7 +3,9 @@ package bucina.core.stores;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import bucina.core.Plans;
+import bucina.core.callout.Queries;
 import bucina.core.catalogue.CatalogueReader;
+import bucina.core.edit.Edit;
 import bucina.core.hold.Holds;
 import bucina.core.job.Job;
 import bucina.core.job.Jobs;
@@ -31,6 +33,8 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Hardware counted: by hand, and against boxes out of which it is taken one by one. */
 class BalanceTest {
@@ -256,6 +260,41 @@ class BalanceTest {
         assertThat(only.lacking()).isEqualTo(taken - 12).isPositive();
         assertThat(RunsOut.of(order, Balance.of(derived(counted(BUILD, RIVET, 50, 0)), log), derivation))
                 .isEmpty();
+    }
+
+    /** The sheet has forty holes; the callout counts otherwise. */
+    private static List<Doubtful> doubtful(int called, int kit) {
+        Build asked = Queries.kept(
+                Edit.group(BUILD, GROUP.id(), g -> g.withFastener(g.fastener(), called + "× MS20470AD4-4")),
+                LocalDate.of(2026, 11, 29));
+        Derivation derivation = derived(counted(asked, RIVET, kit, 0));
+        return Doubtful.of(derivation, Balance.of(derivation, Logbook.EMPTY));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        // Fifty by the sheet with the ten of T-1; 46 or 54 by the drawing.
+        "36,45,",
+        "36,46,DRAWING",
+        "36,49,DRAWING",
+        "36,50,",
+        "44,49,",
+        "44,50,SHEET",
+        "44,53,SHEET",
+        "44,54,"
+    })
+    void a_doubtful_callout_is_held_against_what_the_kit_came_with(int called, int kit, Doubtful.Reading fits) {
+        assertThat(doubtful(called, kit)).singleElement().satisfies(d -> {
+            assertThat(d.fits()).isEqualTo(Optional.ofNullable(fits));
+            assertThat(d.sheet()).isEqualTo(50);
+            assertThat(d.drawing()).isEqualTo(10 + called);
+            assertThat(d.words()).startsWith("G-1: the drawing calls for " + called + ", the sheet has 40. ");
+        });
+    }
+
+    @Test
+    void a_callout_that_agrees_is_not_doubted() {
+        assertThat(doubtful(40, 10)).isEmpty();
     }
 
     @Test

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import bucina.core.Plans;
 import bucina.core.catalogue.CatalogueReader;
+import bucina.core.demo.Dunlin;
 import bucina.core.edit.PartEdits;
 import bucina.core.material.Material;
 import bucina.core.measure.Length;
@@ -16,6 +17,8 @@ import java.util.Optional;
 import org.assertj.core.data.Offset;
 import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Weights worked out by hand from figures on the drawing. */
 class PartWeightTest {
@@ -97,5 +100,32 @@ class PartWeightTest {
                                 + all.primer(),
                         Offset.offset(1e-12));
         assertThat(all.without()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        // 58 long, 30 wide at the root and 20 at the tip: 1450 in² of .025 in 2024.
+        "Upper skin,3.625",
+        // Two flanges of 57.5 x .8 and a web 2.7 to 2.204 high: 233 in² of .040.
+        "Rear spar,.932",
+        // 3.6 x 2.2 less four bolt holes of 1/4, .125 in 6061.
+        "Hinge plate,.0946",
+        // Two flanges of .64 x 7.267 and a tab of .62 x 4.156, less twelve holes #40 and five #30, .025 in 6061.
+        "Nose rib 1,.02872",
+        // Twice .9 along 57.3, .040 in 6061.
+        "Trailing edge strip,.4043"
+    })
+    void parts_of_the_demo_weigh_what_their_figures_say_to_one_percent(String name, double pounds) {
+        Derivation dunlin = derived(Dunlin.build(CatalogueReader.shipped().rules()));
+        PartWeight part = PartWeight.of(dunlin).stream()
+                .filter(w -> w.part().name().equals(name))
+                .findFirst()
+                .orElseThrow();
+        assertThat(part.pounds().orElseThrow()).isCloseTo(pounds, Percentage.withPercentage(1));
+    }
+
+    @Test
+    void the_next_heavier_sheet_is_one_that_is_sold() {
+        assertThat(skin(BUILD).heavier()).contains(Length.in(.040));
     }
 }

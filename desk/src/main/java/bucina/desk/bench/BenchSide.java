@@ -1,5 +1,6 @@
 package bucina.desk.bench;
 
+import bucina.core.hand.FirstHand;
 import bucina.core.stack.HoleReading;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Shown;
@@ -27,6 +28,9 @@ public final class BenchSide extends ShownPane {
     private final Desk desk;
     private final Label title = Ui.label("", "bench-title");
     private final Label where = Ui.wrapped("", "bench-where");
+    /** What the first hand's log says, while a hole of the other hand is open. */
+    private final Label first = Ui.wrapped("", "bench-where");
+
     private final ScrollPane scroll = new ScrollPane();
     private final Map<Stage, StagePanel> panels = new EnumMap<>(Stage.class);
     private final StagePanel change;
@@ -70,7 +74,8 @@ public final class BenchSide extends ShownPane {
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.setFocusTraversable(false);
         setCenter(scroll);
-        VBox head = new VBox(1, title, where);
+        first.setId("first-hand");
+        VBox head = new VBox(1, title, where, first);
         head.setPadding(new Insets(10, 14, 6, 14));
         setTop(head);
     }
@@ -138,6 +143,12 @@ public final class BenchSide extends ShownPane {
         Ui.shown(where, !none);
         int picked = desk.selectionProperty().get().holes().size();
         say(cursor, picked, typed);
+        Optional<FirstHand> mirrored = cursor.filter(
+                        c -> !none && !desk.snapshot().state(c).set())
+                .flatMap(c -> FirstHand.of(
+                        desk.snapshot().build(), desk.snapshot().log(), c.hole().id()));
+        Ui.shown(first, mirrored.isPresent());
+        mirrored.ifPresent(f -> first.setText(f.words(desk.unit())));
     }
 
     private void say(Optional<HoleReading> cursor, int picked, boolean typed) {

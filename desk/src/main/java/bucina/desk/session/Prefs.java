@@ -109,7 +109,7 @@ public final class Prefs {
     }
 
     /** A value that was kept; empty if there is none. */
-    Optional<String> text(String key) {
+    public Optional<String> text(String key) {
         return Optional.ofNullable(values.getProperty(key));
     }
 

@@ -15,6 +15,7 @@ import bucina.core.state.Snapshot;
 import bucina.core.stores.Balance;
 import bucina.core.stores.Blocked;
 import bucina.core.stores.CheckIn;
+import bucina.core.stores.Doubtful;
 import bucina.core.stores.OrderList;
 import bucina.core.stores.RunsOut;
 import bucina.core.weight.BuildWeight;
@@ -38,6 +39,8 @@ import java.util.Optional;
  * @param weeks    hours of the last weeks
  * @param weight   of what is planned
  * @param blocked  by part that is short, what waits for it
+ * @param trips    by assembly, what is wanting to its end
+ * @param doubtful callouts that count otherwise than the sheet, and what the kit says to them
  * @param without  by designation that runs out, what waits for the job at which it does
  */
 public record StoresModel(
@@ -51,6 +54,8 @@ public record StoresModel(
         Weeks weeks,
         BuildWeight weight,
         Map<Id.Part, Blocked> blocked,
+        Map<Id.Assembly, OrderList> trips,
+        List<Doubtful> doubtful,
         Map<String, Blocked> without) {
 
     /** Of a build as it is. */
@@ -83,7 +88,22 @@ public record StoresModel(
                 weeks,
                 BuildWeight.of(now.derivation()),
                 blocked,
+                trips(now),
+                Doubtful.of(now.derivation(), balance),
                 without);
+    }
+
+    private static Map<Id.Assembly, OrderList> trips(Snapshot now) {
+        Map<Id.Assembly, OrderList> trips = new HashMap<>();
+        now.build()
+                .assemblies()
+                .forEach(a -> trips.put(
+                        a.id(),
+                        OrderList.of(Balance.of(
+                                now.derivation(),
+                                now.log(),
+                                ref -> ref.assembly().id().equals(a.id())))));
+        return trips;
     }
 
     /** Where a designation runs out; empty where it does not. */

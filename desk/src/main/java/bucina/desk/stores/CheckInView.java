@@ -263,11 +263,11 @@ final class CheckInView extends BorderPane {
     /** A sign beside the words, so that no state stands by colour alone. */
     private static String mark(CheckIn.State state) {
         return switch (state) {
-            case NOT_YET -> "○";
-            case RIGHT -> "✓";
+            case NOT_YET -> "·";
+            case RIGHT -> "=";
             case SHORT -> "−";
             case DOUBLED -> "+";
-            case GAUGE, LENGTH -> "≠";
+            case GAUGE, LENGTH -> "×";
         };
     }
 

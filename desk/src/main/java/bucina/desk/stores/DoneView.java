@@ -7,22 +7,29 @@ import bucina.desk.look.Palette;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.StoresModel;
+import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.time.format.DateTimeParseException;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import javafx.geometry.HPos;
 import javafx.geometry.Insets;
+import javafx.geometry.Pos;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** When is it done: hours and days as ranges, drawn as a fan, and the pace of each kind of work they rest on. */
 final class DoneView extends BorderPane {
 
+    private static final String BY = "done-by";
     private static final double WIDE = 420;
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
 
@@ -32,11 +39,25 @@ final class DoneView extends BorderPane {
     private final Label rests = Ui.wrapped("", "soft");
     private final FanPlot plot = new FanPlot();
     private final VBox paces = new VBox(8);
+    private final TextField by = new TextField();
+    private final Label chance = Ui.label("", "plain");
+    private Optional<Forecast> forecast = Optional.empty();
 
     DoneView(Desk desk) {
         this.desk = desk;
         setId("done-view");
-        VBox left = new VBox(8, hours, date, rests, plot);
+        by.setId("done-by");
+        by.setPromptText("2027-06-01");
+        by.setAccessibleText("A day it is held against, such as 2027-06-01");
+        by.setPrefColumnCount(10);
+        by.setText(desk.prefs().text(BY).orElse(""));
+        by.textProperty().addListener((o, was, now) -> {
+            desk.prefs().keep(BY, now.strip());
+            against();
+        });
+        HBox held = new HBox(8, Ui.kept("Held against", "field-name"), by, chance);
+        held.setAlignment(Pos.CENTER_LEFT);
+        VBox left = new VBox(8, hours, date, held, rests, plot);
         VBox.setVgrow(plot, Priority.ALWAYS);
         left.setPadding(new Insets(0, 12, 12, 16));
         paces.setPadding(new Insets(12));
@@ -47,6 +68,8 @@ final class DoneView extends BorderPane {
 
     void fill(StoresModel model, Palette p) {
         Forecast of = model.forecast();
+        forecast = Optional.of(of);
+        against();
         hours.setText(String.format(
                 Locale.ROOT,
                 "%.0f h left, %.0f to %.0f",
@@ -61,6 +84,24 @@ final class DoneView extends BorderPane {
                 + ". The days rest on " + of.restsOn() + ".");
         plot.show(of, model.weeks().minutes(), desk.session().today(), p);
         paces(model);
+    }
+
+    /** How often of ten it is done by the day that is typed: a delivery, a visit. */
+    private void against() {
+        String text = by.getText().strip();
+        if (text.isEmpty() || forecast.isEmpty()) {
+            chance.setText(text.isEmpty() ? "a day: a delivery, a visit" : "");
+            return;
+        }
+        try {
+            LocalDate day = LocalDate.parse(text);
+            chance.setText(forecast.get()
+                    .outOfTen(desk.session().today(), day)
+                    .map(n -> n == 0 ? "hardly" : n == 10 ? "almost certainly" : "done by then " + n + " times in ten")
+                    .orElse("no date is said yet"));
+        } catch (DateTimeParseException e) {
+            chance.setText("write a day like 2027-06-01");
+        }
     }
 
     private void paces(StoresModel model) {

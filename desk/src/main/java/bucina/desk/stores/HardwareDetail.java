@@ -121,6 +121,7 @@ final class HardwareDetail extends VBox {
                 "Runs out at " + o.job().words() + ", after " + o.after() + (o.after() == 1 ? " job" : " jobs") + ": "
                         + o.lacking() + " of it go without. " + waits(model),
                 "stop-text"));
+        doubts(model);
         Optional<OrderList.Line> order = model.orders().lines().stream()
                 .filter(l -> l.designation().equals(designation))
                 .findFirst();
@@ -129,6 +130,12 @@ final class HardwareDetail extends VBox {
                 () -> say(
                         item.needed() == 0 ? "Nothing more is wanted of it." : "Enough is there, spare and all.",
                         "done-text"));
+    }
+
+    private void doubts(StoresModel model) {
+        model.doubtful().stream()
+                .filter(d -> d.designation().equals(designation))
+                .forEach(d -> say(d.words(), d.fits().isPresent() ? "attention-text" : "soft"));
     }
 
     private String waits(StoresModel model) {

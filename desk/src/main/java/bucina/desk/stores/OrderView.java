@@ -1,9 +1,12 @@
 package bucina.desk.stores;
 
+import bucina.core.plan.Assembly;
+import bucina.core.plan.Id;
 import bucina.core.stores.OrderList;
 import bucina.core.stores.RunsOut;
 import bucina.desk.look.Refusal;
 import bucina.desk.look.Ui;
+import bucina.desk.look.Worded;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Printing;
 import bucina.desk.session.StoresModel;
@@ -11,10 +14,13 @@ import bucina.store.drawing.OrderListPdf;
 import bucina.store.drawing.Paper;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.layout.BorderPane;
@@ -34,7 +40,10 @@ final class OrderView extends BorderPane {
     private final Button copy;
     private final Button write;
     private final Button print;
+    private final ComboBox<Optional<Assembly>> scope = new ComboBox<>();
     private OrderList list = new OrderList(List.of());
+    private Optional<StoresModel> model = Optional.empty();
+    private boolean filling;
 
     OrderView(Desk desk) {
         this.desk = desk;
@@ -48,7 +57,17 @@ final class OrderView extends BorderPane {
         write.setId("order-write");
         print = Ui.button("Print it", "", this::print, "quiet");
         print.setId("order-print");
-        HBox ways = new HBox(8, copy, write, print);
+        scope.setId("order-for");
+        scope.setAccessibleText("What is ordered for");
+        scope.setConverter(new Worded<>(
+                a -> a.map(one -> "one trip: to the end of " + one.name()).orElse("the whole build")));
+        scope.setValue(Optional.empty());
+        scope.valueProperty().addListener((o, was, now) -> {
+            if (!filling) {
+                model.ifPresent(this::fill);
+            }
+        });
+        HBox ways = new HBox(8, scope, copy, write, print);
         ways.setAlignment(Pos.CENTER_LEFT);
         VBox left = new VBox(8, ways, wrong, Ui.scroll(lines));
         left.setPadding(new Insets(0, 0, 0, 16));
@@ -57,8 +76,12 @@ final class OrderView extends BorderPane {
         setRight(Sides.of(out));
     }
 
-    void fill(StoresModel model) {
-        list = model.orders();
+    void fill(StoresModel now) {
+        model = Optional.of(now);
+        scopes(now);
+        list = scope.getValue()
+                .flatMap(a -> Optional.ofNullable(now.trips().get(a.id())))
+                .orElseGet(now::orders);
         wrong.clear();
         lines.getChildren().clear();
         copy.setDisable(list.lines().isEmpty());
@@ -73,7 +96,21 @@ final class OrderView extends BorderPane {
             head.setAlignment(Pos.CENTER_LEFT);
             lines.getChildren().add(new VBox(1, head, Ui.wrapped(l.why(), "soft")));
         });
-        out(model.out());
+        out(now.out());
+    }
+
+    /** The assemblies there are; what was chosen stays where it is there still. */
+    private void scopes(StoresModel now) {
+        filling = true;
+        List<Optional<Assembly>> all = new ArrayList<>(List.of(Optional.empty()));
+        now.of().build().assemblies().forEach(a -> all.add(Optional.of(a)));
+        Optional<Id.Assembly> before = scope.getValue().map(Assembly::id);
+        scope.getItems().setAll(all);
+        scope.setValue(all.stream()
+                .filter(a -> a.map(Assembly::id).equals(before))
+                .findFirst()
+                .orElse(Optional.empty()));
+        filling = false;
     }
 
     private void out(List<RunsOut> runs) {

@@ -91,13 +91,21 @@ final class WeightView extends BorderPane {
                         + w.gauge().stream()
                                 .map(g -> LengthFormat.trade(g, desk.unit()))
                                 .collect(Collectors.joining(", "))
-                        + " " + w.part().material().code(),
+                        + " " + w.part().material().code() + heavier(w),
                 "soft");
         of.setMinWidth(0);
         HBox.setHgrow(of, Priority.ALWAYS);
         HBox line = new HBox(12, name, track, mass, of);
         line.setAlignment(Pos.CENTER_LEFT);
         return line;
+    }
+
+    /** What the next gauge adds. */
+    private String heavier(PartWeight w) {
+        return w.heavier()
+                .flatMap(g -> w.change(g)
+                        .map(more -> "; in " + LengthFormat.trade(g, desk.unit()) + " " + show(more) + " more"))
+                .orElse("");
     }
 
     /** A mass in the unit shown. */

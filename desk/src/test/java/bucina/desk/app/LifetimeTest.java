@@ -23,6 +23,7 @@ import bucina.desk.card.MergeCard;
 import bucina.desk.card.MixCard;
 import bucina.desk.card.NutPlateCard;
 import bucina.desk.card.OutCard;
+import bucina.desk.card.PackingCard;
 import bucina.desk.card.PanelCard;
 import bucina.desk.card.PartListsCard;
 import bucina.desk.card.PhotosCard;
@@ -54,6 +55,7 @@ import bucina.desk.sheet.DoneLine;
 import bucina.desk.sheet.OrientationBadge;
 import bucina.desk.sheet.ReachBar;
 import bucina.desk.sheet.SheetView;
+import bucina.desk.stores.StoresRoom;
 import bucina.desk.strip.ClecoBar;
 import bucina.desk.strip.RowStrip;
 import bucina.desk.sumsroom.SumsRoom;
@@ -119,6 +121,7 @@ class LifetimeTest extends OnWindow {
         ways.put(MixCard.class, () -> new MixCard(desk, away));
         ways.put(NutPlateCard.class, () -> new NutPlateCard(desk, Palette.LIGHT, away));
         ways.put(OutCard.class, () -> new OutCard(desk, OutCard.What.FACE, away));
+        ways.put(PackingCard.class, () -> new PackingCard(desk, away));
         ways.put(PanelCard.class, () -> new PanelCard(session, Unit.INCH, Palette.LIGHT, f -> {}, away));
         ways.put(PartListsCard.class, () -> new PartListsCard(desk, away));
         ways.put(BaysCard.class, () -> new BaysCard(desk, away));
@@ -148,6 +151,7 @@ class LifetimeTest extends OnWindow {
         ways.put(PartsRoom.class, () -> new PartsRoom(desk, away, away));
         ways.put(TonightRoom.class, () -> new TonightRoom(desk));
         ways.put(RulesRoom.class, () -> new RulesRoom(desk));
+        ways.put(StoresRoom.class, () -> new StoresRoom(desk, away));
         ways.put(PapersRoom.class, () -> new PapersRoom(desk));
         ways.put(
                 SumsRoom.class,

@@ -12,6 +12,7 @@ import java.io.IOException;
 import java.util.List;
 import javafx.event.ActionEvent;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextArea;
@@ -90,6 +91,11 @@ class StoresTest extends OnWindow {
                 .isPresent();
         press(robot, "#stores-order");
         until(robot, "8 to set, 1 spare (none driven yet, so 5.0 % is reckoned to be rejected); 6 on hand.");
+        robot.interact(() -> robot.lookup("#order-for")
+                .queryAs(ComboBox.class)
+                .getSelectionModel()
+                .selectLast());
+        until(() -> says(robot, "8 to set, 1 spare"));
     }
 
     @Test
@@ -206,6 +212,10 @@ class StoresTest extends OnWindow {
         until(() -> robot.lookup("#done-view .soft").queryAll().stream()
                 .anyMatch(n -> ((Label) n).getText().contains("The days rest on the last 8 weeks")));
         assertThat(robot.lookup("#fan-plot").query().getAccessibleText()).matches("\\d+ hours left, done between .*");
+        write(robot, "#done-by", "soon");
+        until(robot, "write a day like 2027-06-01");
+        write(robot, "#done-by", "2099-01-01");
+        until(robot, "almost certainly");
         press(robot, "#stores-weight");
         until(() -> robot.lookup("#weight-view .label").queryAll().stream()
                 .anyMatch(n -> ((Label) n).getText().matches("Together \\d+\\.\\d{3} lb: .*")));

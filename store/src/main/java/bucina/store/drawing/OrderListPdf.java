@@ -33,7 +33,7 @@ public final class OrderListPdf {
         }
         flow.gap(2).row(List.of("", "order", "what", "why"), WIDTHS, true);
         for (OrderList.Line line : list.lines()) {
-            flow.row(List.of("□", line.order() + " ×", line.designation(), line.why()), WIDTHS, false);
+            flow.row(List.of("[  ]", line.order() + " ×", line.designation(), line.why()), WIDTHS, false);
         }
     }
 }
