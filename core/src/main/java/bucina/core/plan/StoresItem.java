@@ -82,6 +82,19 @@ public record StoresItem(Id.Item id, String designation, int kit, List<Bought> b
         return new StoresItem(id, designation, kit, bought, otherBin, otherPack);
     }
 
+    /** Put down on two benches: it is the same kit, and what each bought was bought. */
+    public StoresItem together(StoresItem other) {
+        List<Bought> all = new ArrayList<>(bought);
+        other.bought.stream().filter(b -> !bought.contains(b)).forEach(all::add);
+        return new StoresItem(
+                id,
+                designation,
+                Math.max(kit, other.kit),
+                all,
+                bin.isBlank() ? other.bin : bin,
+                Math.max(pack, other.pack));
+    }
+
     @Override
     public String called() {
         return designation + " in the stores";

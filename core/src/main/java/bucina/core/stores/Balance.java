@@ -97,7 +97,7 @@ public record Balance(List<Item> items) {
         new Consumption(derivation, log).count(counts);
         Map<String, StoresItem> kept = new TreeMap<>();
         derivation.build().workshop().stores().forEach(i -> {
-            kept.put(Names.key(i.designation()), i);
+            kept.merge(Names.key(i.designation()), i, StoresItem::together);
             counts.named(i.designation());
         });
         List<Item> items = new ArrayList<>();
@@ -119,21 +119,34 @@ public record Balance(List<Item> items) {
                 .findFirst();
     }
 
-    /** What is put down of a designation; empty if nobody counted it. */
+    /** What is put down of a designation, on one bench or two; empty if nobody counted it. */
     public static Optional<StoresItem> kept(Build build, String designation) {
         String key = Names.key(designation);
         return build.workshop().stores().stream()
                 .filter(i -> Names.key(i.designation()).equals(key))
-                .findFirst();
+                .reduce(StoresItem::together);
     }
 
-    /** The build with a designation put down, or changed where it is already. */
+    /** The build with a designation put down, or changed where it is already; what two benches put down is one then. */
     public static Build with(Build build, String designation, UnaryOperator<StoresItem> change) {
-        StoresItem is = kept(build, designation)
-                .orElseGet(
-                        () -> new StoresItem(new Id.Item(build.nextId()), Names.one(designation), 0, List.of(), "", 1));
+        String key = Names.key(designation);
+        StoresItem is = change.apply(kept(build, designation)
+                .orElseGet(() ->
+                        new StoresItem(new Id.Item(build.nextId()), Names.one(designation), 0, List.of(), "", 1)));
+        List<StoresItem> items = new ArrayList<>();
+        boolean there = false;
+        for (StoresItem item : build.workshop().stores()) {
+            boolean same = Names.key(item.designation()).equals(key);
+            if (!same || !there) {
+                items.add(same ? is : item);
+            }
+            there |= same;
+        }
+        if (!there) {
+            items.add(is);
+        }
         return build.withWorkshop(
-                build.workshop().with(change.apply(is)),
+                build.workshop().withStores(items),
                 Math.max(build.nextId(), is.id().n() + 1));
     }
 }

@@ -108,7 +108,7 @@ public final class TakeIn {
             });
         }
         Map<String, StoresItem> items = new LinkedHashMap<>();
-        build.workshop().stores().forEach(i -> items.put(Names.key(i.designation()), i));
+        build.workshop().stores().forEach(i -> items.merge(Names.key(i.designation()), i, StoresItem::together));
         long next = build.nextId();
         for (Map.Entry<String, Integer> count : counts.entrySet()) {
             StoresItem is = items.get(count.getKey());

@@ -19,6 +19,7 @@ import bucina.core.order.OrderOfWork;
 import bucina.core.plan.Build;
 import bucina.core.plan.Group;
 import bucina.core.plan.Hole;
+import bucina.core.plan.Id;
 import bucina.core.plan.Row;
 import bucina.core.plan.StoresItem;
 import bucina.core.stack.Derivation;
@@ -295,6 +296,27 @@ class BalanceTest {
     @Test
     void a_callout_that_agrees_is_not_doubted() {
         assertThat(doubtful(40, 10)).isEmpty();
+    }
+
+    @Test
+    void what_two_benches_put_down_is_one_kit_and_both_their_purchases() {
+        StoresItem.Bought first = new StoresItem.Bought(LocalDate.of(2026, 11, 1), 20, "shop");
+        StoresItem.Bought second = new StoresItem.Bought(LocalDate.of(2026, 11, 8), 30, "");
+        Build both = BUILD.withWorkshop(
+                BUILD.workshop()
+                        .with(new StoresItem(new Id.Item(90_001), RIVET, 60, List.of(first), "", 1))
+                        .with(new StoresItem(new Id.Item(90_002), "AN470AD4-4", 58, List.of(second), "drawer 2", 25)),
+                90_003);
+        assertThat(item(both, log, RIVET)).satisfies(i -> {
+            assertThat(i.kit()).isEqualTo(60);
+            assertThat(i.bought()).isEqualTo(50);
+            assertThat(i.bin()).isEqualTo("drawer 2");
+        });
+        Build counted = Balance.with(both, RIVET, i -> i.withKit(57));
+        assertThat(counted.workshop().stores()).singleElement().satisfies(i -> {
+            assertThat(i.kit()).isEqualTo(57);
+            assertThat(i.boughtInAll()).isEqualTo(50);
+        });
     }
 
     @Test
