@@ -140,4 +140,20 @@ class JobsCliTest extends OnCommandLine {
         }
         throw new AssertionError("no part " + name);
     }
+
+    @Test
+    void heads_are_proved_as_a_job_with_a_reading_for_each() {
+        JsonNode heads = job("prove:RW-2:R1:-");
+        assertThat(heads.at("/operation").asText()).isEqualTo("prove");
+        assertThat(heads.at("/holes")).hasSize(4);
+        String add = "log FILE add --job prove:RW-2:R1:- --who A --at 2026-11-21T10:00 --minutes 2";
+        assertThat(line(add)).isEqualTo(2);
+        assertThat(err).contains("give 4 readings").contains("R1.4, R1.5, R1.15, R1.22");
+        assertThat(job("prove:RW-2:R1:-").at("/done").asBoolean()).isFalse();
+        assertThat(line(add + " --readings .190x.062,.190x.062,.190x.062,.190x.062"))
+                .isZero();
+        assertThat(job("prove:RW-2:R1:-").at("/done").asBoolean()).isTrue();
+        assertThat(line("order FILE --json")).isZero();
+        json().at("/order").forEach(o -> assertThat(o.at("/id").asText()).isNotEqualTo("prove:RW-2:R1:-"));
+    }
 }
