@@ -8,6 +8,7 @@ import bucina.core.plan.OwnJob;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -104,6 +105,25 @@ public record Hours(List<Line> lines) {
             lines.add(new Line("the whole build", rest));
         }
         return new Hours(lines);
+    }
+
+    /** Minutes of the entries in force by who did them, the most first; people without minutes are not there. */
+    public static Map<String, Integer> byPerson(Logbook log) {
+        Map<String, Integer> sums = new HashMap<>();
+        for (LogEntry entry : log.entries()) {
+            if (log.inForce(entry)) {
+                entry.deed()
+                        .filter(d -> d.minutes() > 0)
+                        .ifPresent(d -> sums.merge(d.who().strip(), d.minutes(), Integer::sum));
+            }
+        }
+        Map<String, Integer> sorted = new LinkedHashMap<>();
+        sums.entrySet().stream()
+                .sorted(Map.Entry.<String, Integer>comparingByValue()
+                        .reversed()
+                        .thenComparing(Map.Entry.comparingByKey()))
+                .forEach(e -> sorted.put(e.getKey(), e.getValue()));
+        return sorted;
     }
 
     /** Which assembly work belongs to, for many deeds of one build; empty for the whole build. */

@@ -9,7 +9,9 @@ import bucina.core.part.Pages;
 import bucina.core.part.PartStates;
 import bucina.core.plan.Build;
 import bucina.core.stack.Derivation;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 class HoursTest {
@@ -47,6 +49,23 @@ class HoursTest {
                 .orElseThrow();
         Logbook without = log.plus(LogEntry.Draft.withdraw(own.id(), "twice").numbered(log.nextId(), own.entered()));
         assertThat(Hours.of(dunlin, without).of(Hours.Kind.OWN)).isEqualTo(50);
+    }
+
+    @Test
+    void the_hours_of_all_people_are_all_hours_and_whoever_worked_most_stands_first() {
+        Map<String, Integer> people = Hours.byPerson(log);
+        assertThat(people.values().stream().mapToInt(m -> m).sum())
+                .isEqualTo(Hours.of(dunlin, log).total());
+        assertThat(List.copyOf(people.values())).isSortedAccordingTo(Comparator.reverseOrder());
+        LogEntry own = log.entries().stream()
+                .filter(e ->
+                        e.labour().filter(l -> l.what() instanceof Labour.Own).isPresent())
+                .findFirst()
+                .orElseThrow();
+        String who = own.deed().orElseThrow().who();
+        Logbook without = log.plus(LogEntry.Draft.withdraw(own.id(), "twice").numbered(log.nextId(), own.entered()));
+        assertThat(Hours.byPerson(without))
+                .containsEntry(who, people.get(who) - own.deed().orElseThrow().minutes());
     }
 
     @Test

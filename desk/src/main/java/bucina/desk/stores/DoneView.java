@@ -3,6 +3,7 @@ package bucina.desk.stores;
 import bucina.core.forecast.Forecast;
 import bucina.core.forecast.Left;
 import bucina.core.job.Experience;
+import bucina.core.log.Hours;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
@@ -130,8 +131,22 @@ final class DoneView extends BorderPane {
                     Ui.kept(samples.isEmpty() ? "typical" : Integer.toString(samples.size()), "soft"));
         }
         paces.getChildren().setAll(Ui.label("Pace by kind of work", "room-title"), grid);
+        people(model);
         if (all.isEmpty()) {
             paces.getChildren().setAll(Ui.label("Nothing is left to do.", "done-text"));
+        }
+    }
+
+    /** Who worked how long. */
+    private void people(StoresModel model) {
+        GridPane grid = new GridPane(12, 5);
+        Hours.byPerson(model.of().log())
+                .forEach((who, minutes) -> grid.addRow(
+                        grid.getRowCount(),
+                        Ui.label(who, "plain"),
+                        Ui.kept(String.format(Locale.ROOT, "%.1f h", minutes / 60.0), "number-value")));
+        if (grid.getRowCount() > 0) {
+            paces.getChildren().addAll(Ui.label("Hours by person", "room-title"), grid);
         }
     }
 
