@@ -74,7 +74,7 @@ final class PartPoses {
                 () -> ((ListView<?>) scene.lookup("#hardware-list"))
                         .getSelectionModel()
                         .select(1));
-        for (String view : List.of("check-in", "order", "done", "weight")) {
+        for (String view : List.of("check-in", "shelf", "order", "done", "weight")) {
             poses.put("stores-" + view, () -> ((Button) scene.lookup("#stores-" + view)).fire());
         }
         poses.put("to-hardware", () -> {

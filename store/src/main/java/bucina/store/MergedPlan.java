@@ -14,9 +14,11 @@ import bucina.core.plan.Paperwork;
 import bucina.core.plan.Part;
 import bucina.core.plan.Row;
 import bucina.core.plan.Shelf;
+import bucina.core.plan.StoresItem;
 import bucina.core.plan.Workshop;
 import bucina.core.plan.Zone;
 import bucina.core.rule.RuleKey;
+import bucina.core.stores.Names;
 import bucina.store.json.Json;
 import bucina.store.json.Kind;
 import bucina.store.json.Kinds;
@@ -31,6 +33,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
@@ -67,6 +70,7 @@ final class MergedPlan {
                 Kind.On.WORKSHOP, stands.workshop().shelf(), other.workshop().shelf()));
         Build all = new Build(
                 stands.name(), stands.aircraft(), stands.rules(), next, parts, assemblies, stock(), papers, shop);
+        oneKit(shop);
         differences();
         all = noted(all);
         return beside(all, today).checked();
@@ -176,6 +180,21 @@ final class MergedPlan {
             }
         }
         return into.with(kind.type(), all);
+    }
+
+    /** Hardware that both benches counted is one kit: the larger count, and what each bought. */
+    private void oneKit(Workshop shop) {
+        Set<String> seen = new HashSet<>();
+        Set<String> twice = new TreeSet<>();
+        for (StoresItem item : shop.stores()) {
+            if (!seen.add(Names.one(item.designation()))) {
+                twice.add(Names.one(item.designation()));
+            }
+        }
+        if (!twice.isEmpty()) {
+            said.add("Counted on both benches and taken as one kit, with the larger count and what each bought: "
+                    + String.join(", ", twice) + ".");
+        }
     }
 
     private Map<String, Integer> stock() {

@@ -18,6 +18,7 @@ import bucina.core.plan.Deviation;
 import bucina.core.plan.Id;
 import bucina.core.plan.OwnJob;
 import bucina.core.plan.Part;
+import bucina.core.stores.Balance;
 import bucina.store.json.BuildJson;
 import bucina.store.json.Json;
 import java.time.Instant;
@@ -242,5 +243,25 @@ class MergeTest {
                 .filteredOn(log::inForce)
                 .extracting(LogEntry::id)
                 .containsExactly(3);
+    }
+
+    @Test
+    void hardware_that_both_benches_counted_is_one_kit_and_that_is_said() {
+        Build box = PracticeBox.build(CatalogueReader.shipped().rules());
+        Bench base = new Bench(box, Logbook.EMPTY, Map.of(), List.of("t0"), new Random(1));
+        base.enter(Optional.empty());
+        Bench a = base.copy(0, new Random(2));
+        Bench b = base.copy(40_000, new Random(3));
+        a.plan(Balance.with(a.build, "MS20470AD4-5", i -> i.withKit(100)));
+        b.plan(Balance.with(b.build, "AN470AD4-5", i -> i.withKit(120)));
+        b.plan(Balance.with(b.build, "MS20426AD3-4", i -> i.withKit(50)));
+        Merge.Merged both = Merge.of(a.side(), b.side(), TODAY);
+        assertThat(both.said())
+                .contains("Counted on both benches and taken as one kit, with the larger count and what each bought: "
+                        + "MS20470AD4-5.");
+        assertThat(Balance.kept(both.document().build(), "MS20470AD4-5")
+                        .orElseThrow()
+                        .kit())
+                .isEqualTo(120);
     }
 }

@@ -33,7 +33,9 @@ import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -172,7 +174,11 @@ public final class CatalogueReader {
     }
 
     private static Washer washer(CSVRecord r) {
-        return new Washer(r.get("name"), inches(r, "thickness_in"), r.get("source"));
+        Map<String, Length> outside = new HashMap<>();
+        for (String thread : List.of("10-32", "1/4-28", "5/16-24")) {
+            outside.put(thread, inches(r, "outside_" + thread.replaceAll("[/-]", "_") + "_in"));
+        }
+        return new Washer(r.get("name"), inches(r, "thickness_in"), outside, r.get("source"));
     }
 
     private static <T> List<T> rows(String table, Reader reader, Function<CSVRecord, T> row) {

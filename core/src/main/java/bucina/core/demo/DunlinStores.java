@@ -2,13 +2,21 @@ package bucina.core.demo;
 
 import bucina.core.measure.Length;
 import bucina.core.part.PartStates;
+import bucina.core.plan.Bar;
 import bucina.core.plan.Build;
+import bucina.core.plan.Can;
+import bucina.core.plan.Compound;
+import bucina.core.plan.Id;
+import bucina.core.plan.KeptSum;
 import bucina.core.plan.Packed;
 import bucina.core.plan.Part;
 import bucina.core.plan.Particulars;
 import bucina.core.plan.Standing;
+import bucina.core.plan.Workshop;
 import bucina.core.stores.Balance;
+import bucina.core.stores.LongStock;
 import bucina.core.stores.TakeIn;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -34,6 +42,8 @@ final class DunlinStores {
             Map.entry("MS27039-0806", 10),
             Map.entry("AN4-6A", 6));
 
+    private static final String ANGLE = "Angle 3/4 x 3/4";
+
     private DunlinStores() {}
 
     /** The build with its crates checked: a strip is missing, screws are short, a doubler has the wrong gauge. */
@@ -48,8 +58,60 @@ final class DunlinStores {
         next = Balance.with(next, "MS20470AD4-5", i -> i.kept("drawer 4", 100));
         next = Balance.with(next, "AN4-6A", i -> i.kept("bolt box", 1));
         next = Balance.with(next, "nut tension-lock 1/4-28", i -> i.withKit(6).kept("bolt box", 1));
-        return Balance.with(
+        next = Balance.with(
                 next, "washer regular for 1/4-28", i -> i.withKit(20).kept("bolt box", 1));
+        return cans(bars(next.withStock(Map.of("cleco 3/32", 120, "cleco 1/8", 40))));
+    }
+
+    /** Angle and strip in the rack; a bar of angle has the wrong gauge, a spar cap is cut already. */
+    private static Build bars(Build build) {
+        Optional<Length> angle = Optional.of(Length.in(.062));
+        Build next = LongStock.with(build, ANGLE, Length.in(72), 2, angle, "rack");
+        next = LongStock.with(next, ANGLE, Length.in(48), 1, Optional.of(Length.in(.094)), "rack");
+        next = LongStock.with(next, "Strip 1 in", Length.in(36), 1, Optional.of(Length.in(.032)), "rack");
+        Bar first = next.workshop().bars().getFirst();
+        KeptSum list = next.workshop().sums().stream()
+                .filter(s -> s.kind().equals("cut"))
+                .findFirst()
+                .orElseThrow();
+        return LongStock.cut(
+                next,
+                first.id(),
+                List.of(new Bar.Cut(
+                        list.id(), "spar cap", Length.in(36.06), Length.in(.06), LocalDate.of(2026, 11, 14))));
+    }
+
+    private static Build cans(Build build) {
+        long id = build.nextId();
+        Workshop shop = build.workshop()
+                .with(new Can(
+                        new Id.Can(id),
+                        "Two-part epoxy primer",
+                        Compound.Kind.PRIMER,
+                        "1 qt",
+                        Optional.of(LocalDate.of(2027, 9, 30)),
+                        Optional.empty(),
+                        "steel cupboard",
+                        Optional.empty()))
+                .with(new Can(
+                        new Id.Can(id + 1),
+                        "Two-part wash primer",
+                        Compound.Kind.PRIMER,
+                        "1/2 pt",
+                        Optional.of(LocalDate.of(2026, 10, 31)),
+                        Optional.empty(),
+                        "steel cupboard",
+                        Optional.empty()))
+                .with(new Can(
+                        new Id.Can(id + 2),
+                        "Sealant class B-2, premixed",
+                        Compound.Kind.SEALANT,
+                        "cartridge, 2.5 oz",
+                        Optional.of(LocalDate.of(2027, 1, 15)),
+                        Optional.of(new Can.Frozen(20, 120, Optional.empty())),
+                        "freezer",
+                        Optional.empty()));
+        return build.withWorkshop(shop, id + 3);
     }
 
     private static List<TakeIn.Line> lines(Build build) {

@@ -3,11 +3,14 @@ package bucina.core.forecast;
 import bucina.core.job.Experience;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SplittableRandom;
 
 /*
@@ -55,20 +58,20 @@ public record Forecast(Range hours, String rests, Optional<Dates> date, String r
      * Draws it.
      *
      * @param left  kind by kind
-     * @param known how long what was done took
+     * @param hands how long what was done took, hand by hand
      * @param weeks minutes of the last weeks; see {@link Weeks}
      * @param today from which on it is worked
      */
-    public static Forecast of(List<Left> left, Experience known, Weeks weeks, LocalDate today) {
+    public static Forecast of(List<Left> left, Hands hands, Weeks weeks, LocalDate today) {
         SplittableRandom random = new SplittableRandom(20_261_129);
         double[] hours = new double[DRAWN];
         double[] days = new double[DRAWN];
         boolean dated = weeks.any();
-        double besides = 1 + known.share();
+        double besides = 1 + hands.share();
         for (int i = 0; i < DRAWN; i++) {
             double minutes = 0;
             for (Left work : left) {
-                minutes += minutes(work, known.of(work.kind()), random);
+                minutes += minutes(work, hands.of(work), random);
             }
             hours[i] = minutes * besides / 60;
             days[i] = dated ? days(minutes * besides, weeks.minutes(), random) : 0;
@@ -76,7 +79,7 @@ public record Forecast(Range hours, String rests, Optional<Dates> date, String r
         Optional<Dates> dates = dated ? Optional.of(dates(days, today)) : Optional.empty();
         return new Forecast(
                 Range.of(hours),
-                rests(left, known),
+                rests(left, hands),
                 dates,
                 weeks.words(),
                 dated ? Arrays.stream(days).boxed().toList() : List.of());
@@ -154,26 +157,27 @@ public record Forecast(Range hours, String rests, Optional<Dates> date, String r
         return 7.0 * LATEST;
     }
 
-    private static String rests(List<Left> left, Experience known) {
-        List<String> typical = new ArrayList<>();
-        int entries = 0;
-        double logged = 0;
+    private static String rests(List<Left> left, Hands hands) {
+        Set<String> typical = new LinkedHashSet<>();
+        Set<Experience.Sample> drawn = Collections.newSetFromMap(new IdentityHashMap<>());
         for (Left work : left) {
-            List<Experience.Sample> samples = known.of(work.kind());
+            List<Experience.Sample> samples = hands.of(work);
             if (samples.isEmpty()) {
                 typical.add(Experience.words(work.kind()));
             }
-            entries += samples.size();
-            logged += samples.stream().mapToDouble(Experience.Sample::minutes).sum();
+            drawn.addAll(hands.restsOn(work));
         }
+        int entries = drawn.size();
+        double logged = drawn.stream().mapToDouble(Experience.Sample::minutes).sum();
         String own = entries == 0
                 ? "no entry of such work yet"
                 : entries + " entries with " + String.format(Locale.ROOT, "%.1f", logged / 60) + " h";
         String rest =
                 typical.isEmpty() ? "" : "; typical minutes, a third either way, for " + String.join(", ", typical);
-        String share = known.share() > 0
-                ? "; " + Math.round(100 * known.share()) + " % on top for what belongs to no job"
+        String share = hands.share() > 0
+                ? "; " + Math.round(100 * hands.share()) + " % on top for what belongs to no job"
                 : "";
-        return own + rest + share;
+        String faster = left.stream().anyMatch(Left::other) && !hands.words().isEmpty() ? "; " + hands.words() : "";
+        return own + rest + share + faster;
     }
 }

@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /**
  * How long what was done took, entry by entry, by kind of work: entries in force that give minutes.
@@ -53,7 +54,12 @@ public record Experience(Map<String, List<Sample>> samples, int besides) {
 
     /** Of everything that was logged. */
     public static Experience of(Build build, Logbook log) {
-        return new Reading(build, log).read();
+        return of(build, log, e -> true);
+    }
+
+    /** Of some of what was logged. */
+    public static Experience of(Build build, Logbook log, Predicate<LogEntry> some) {
+        return new Reading(build, log).read(some);
     }
 
     /** Entries of a kind; none where nothing was logged with its minutes. */
@@ -137,9 +143,9 @@ public record Experience(Map<String, List<Sample>> samples, int besides) {
             }
         }
 
-        Experience read() {
+        Experience read(Predicate<LogEntry> some) {
             for (LogEntry entry : log.entries()) {
-                if (log.inForce(entry)) {
+                if (log.inForce(entry) && some.test(entry)) {
                     entry.work().filter(w -> w.minutes() > 0).ifPresent(this::work);
                     entry.labour().filter(l -> l.minutes() > 0).ifPresent(this::labour);
                 }

@@ -192,6 +192,30 @@ public sealed interface Id {
         }
     }
 
+    /** Of a bar of long stock. */
+    record Bar(long n) implements Id {
+
+        public Bar {
+            check(n);
+        }
+    }
+
+    /** Of a can of primer or sealant. */
+    record Can(long n) implements Id {
+
+        public Can {
+            check(n);
+        }
+    }
+
+    /** Of a weighing. */
+    record Weighing(long n) implements Id {
+
+        public Weighing {
+            check(n);
+        }
+    }
+
     /** Of a photograph's place. */
     record Pin(long n) implements Id {
 

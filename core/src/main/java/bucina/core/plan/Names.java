@@ -18,4 +18,12 @@ final class Names {
                     what + " cannot have {} in its name, as in \"" + name + "\": those stand for figures in sentences");
         }
     }
+
+    /** A text that may be empty. */
+    static void text(String what, String text) {
+        if (text.length() > 120 || text.contains("{}")) {
+            throw new InputException(what + " has up to 120 characters and no {}, was \""
+                    + text.substring(0, Math.min(30, text.length())) + "\"");
+        }
+    }
 }

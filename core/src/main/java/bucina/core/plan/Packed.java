@@ -34,14 +34,21 @@ public record Packed(
      * @param count  how many; empty until somebody looked
      * @param gauge  as measured; empty if it was not
      * @param length as measured; empty if it was not
+     * @param width  as measured across the length; empty if it was not
      * @param inside the part it came nested in; may be empty
      * @param crate  another crate that it came out of; may be empty
      */
     public record Found(
-            Optional<Integer> count, Optional<Length> gauge, Optional<Length> length, String inside, String crate) {
+            Optional<Integer> count,
+            Optional<Length> gauge,
+            Optional<Length> length,
+            Optional<Length> width,
+            String inside,
+            String crate) {
 
         /** Nobody looked yet. */
-        public static final Found NOT_YET = new Found(Optional.empty(), Optional.empty(), Optional.empty(), "", "");
+        public static final Found NOT_YET =
+                new Found(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), "", "");
 
         public Found {
             if (count.filter(c -> c < 0 || c > StoresItem.MOST).isPresent()) {
@@ -49,27 +56,28 @@ public record Packed(
             }
             positive("the gauge measured", gauge);
             positive("the length measured", length);
-            text("the part it came in", inside);
-            text("a crate", crate);
+            positive("the width measured", width);
+            Names.text("the part it came in", inside);
+            Names.text("a crate", crate);
         }
 
         /** With another count. */
         public Found counted(int n) {
-            return new Found(Optional.of(n), gauge, length, inside, crate);
+            return new Found(Optional.of(n), gauge, length, width, inside, crate);
         }
 
         /** With a gauge measured. */
         public Found measured(Length as) {
-            return new Found(count, Optional.of(as), length, inside, crate);
+            return new Found(count, Optional.of(as), length, width, inside, crate);
         }
     }
 
     public Packed {
         Objects.requireNonNull(id, "id");
         Objects.requireNonNull(found, "found");
-        text("a number", number);
-        text("a name", name);
-        text("a crate", crate);
+        Names.text("a number", number);
+        Names.text("a name", name);
+        Names.text("a crate", crate);
         if (number.isBlank() && name.isBlank()) {
             throw new InputException("a line of a packing list has a number or a name, such as DS-104");
         }
@@ -78,13 +86,6 @@ public record Packed(
         }
         positive("the gauge called for", gauge);
         positive("the length called for", length);
-    }
-
-    private static void text(String what, String text) {
-        if (text.length() > 120 || text.contains("{}")) {
-            throw new InputException(what + " has up to 120 characters and no {}, was \""
-                    + text.substring(0, Math.min(30, text.length())) + "\"");
-        }
     }
 
     private static void positive(String what, Optional<Length> figure) {

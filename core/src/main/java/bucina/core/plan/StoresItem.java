@@ -35,7 +35,7 @@ public record StoresItem(Id.Item id, String designation, int kit, List<Bought> b
             if (count < 1 || count > MOST) {
                 throw new InputException("what is bought counts 1 to " + MOST + ", such as 100, was " + count);
             }
-            text("whom it was bought from", from);
+            Names.text("whom it was bought from", from);
         }
     }
 
@@ -43,20 +43,13 @@ public record StoresItem(Id.Item id, String designation, int kit, List<Bought> b
         Objects.requireNonNull(id, "id");
         Names.check("a thing in the stores", designation);
         bought = List.copyOf(bought);
-        text("a bin", bin);
+        Names.text("a bin", bin);
         if (kit < 0 || kit > MOST || pack < 1 || pack > MOST) {
             throw new InputException(designation + " came 0 to " + MOST + " in the kit and is sold by 1 to " + MOST
                     + ", such as 420 and 100; were " + kit + " and " + pack);
         }
         if (bought.stream().mapToLong(Bought::count).sum() + kit > MOST) {
             throw new InputException("of " + designation + " there are at most " + MOST + ", kit and bought together");
-        }
-    }
-
-    private static void text(String what, String text) {
-        if (text.length() > 120 || text.contains("{}")) {
-            throw new InputException(what + " has up to 120 characters and no {}, was \""
-                    + text.substring(0, Math.min(30, text.length())) + "\"");
         }
     }
 

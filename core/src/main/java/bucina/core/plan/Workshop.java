@@ -150,6 +150,36 @@ public record Workshop(Shelf shelf) {
         return new Workshop(shelf.with(StoresItem.class, items));
     }
 
+    /** Bars of long stock, as they came. */
+    public List<Bar> bars() {
+        return shelf.all(Bar.class);
+    }
+
+    /** With other bars. */
+    public Workshop withBars(List<Bar> bars) {
+        return new Workshop(shelf.with(Bar.class, bars));
+    }
+
+    /** Cans of primer and sealant, as they came. */
+    public List<Can> cans() {
+        return shelf.all(Can.class);
+    }
+
+    /** With a can, or put in the place of the one with its id. */
+    public Workshop with(Can can) {
+        return new Workshop(shelf.with(Can.class, can));
+    }
+
+    /** What assemblies weighed on the scale, oldest first. */
+    public List<Weighing> weighings() {
+        return shelf.all(Weighing.class);
+    }
+
+    /** With a weighing, or put in the place of the one with its id. */
+    public Workshop with(Weighing weighing) {
+        return new Workshop(shelf.with(Weighing.class, weighing));
+    }
+
     /** Where photographs belong, oldest first. */
     public List<Pin> pins() {
         return shelf.all(Pin.class);

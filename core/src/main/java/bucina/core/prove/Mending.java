@@ -21,7 +21,6 @@ import bucina.core.stack.StackCheck;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -154,14 +153,10 @@ public record Mending(
             return option.rivet().flush() ? Optional.of(option.preparation()) : Optional.empty();
         }
 
-        /** Where the stock is counted, the rivet must be in it. */
+        /** Where rivets are counted, in bins or in the stores, the rivet must be among them. */
         private Optional<Finding> stock(DrillOut.Option option) {
-            Map<String, Integer> stock = derivation.build().stock();
             Optional<String> wanted = reading(option).solution().designation();
-            if (stock.isEmpty()
-                    || wanted.isEmpty()
-                    || stock.getOrDefault(wanted.get(), 0) > 0
-                    || option.next() == DrillOut.Next.SAME) {
+            if (wanted.isEmpty() || option.next() == DrillOut.Next.SAME || !counted() || onHand(wanted.get())) {
                 return Optional.empty();
             }
             return Optional.of(new Finding(
@@ -173,6 +168,19 @@ public record Mending(
                     Solver.PRACTICE,
                     Sentence.of(wanted.get() + " is not on hand by the stock that is counted."),
                     Sentence.of("Count it in, or order it.")));
+        }
+
+        /** Clecos in their bins say nothing of rivets. */
+        private boolean counted() {
+            return derivation.build().stock().keySet().stream().anyMatch(bin -> !bin.startsWith("cleco"))
+                    || !derivation.build().workshop().stores().isEmpty();
+        }
+
+        private boolean onHand(String designation) {
+            return derivation.build().stock().getOrDefault(designation, 0) > 0
+                    || derivation.build().workshop().stores().stream()
+                            .anyMatch(i ->
+                                    i.designation().equalsIgnoreCase(designation) && i.kit() + i.boughtInAll() > 0);
         }
     }
 }

@@ -3,9 +3,11 @@ package bucina.core.stores;
 import bucina.core.measure.Length;
 import bucina.core.measure.Sentence;
 import bucina.core.plan.Build;
+import bucina.core.plan.Id;
 import bucina.core.plan.Packed;
 import bucina.core.plan.Part;
 import bucina.core.plan.Particulars;
+import bucina.core.sheet.Box;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -111,6 +113,47 @@ public final class CheckIn {
         }
         int n = found.count().get();
         return n < line.count() ? State.SHORT : n > line.count() ? State.DOUBLED : State.RIGHT;
+    }
+
+    /** How long and how wide the one sheet of a line's parts is drawn, flat; empty where there is not just one. */
+    public Optional<Size> drawn(Packed line) {
+        Set<Id.Part> own = new HashSet<>();
+        parts(line).forEach(p -> own.add(p.id()));
+        List<Size> sizes = build.faces().stream()
+                .flatMap(f -> f.face().layers().stream())
+                .filter(l -> own.contains(l.part()))
+                .map(l -> Size.of(l.outline().box()))
+                .toList();
+        return sizes.stream()
+                .findFirst()
+                .filter(first -> sizes.stream()
+                        .allMatch(s -> s.length.minus(first.length).abs().atMost(LENGTH_WITHIN)
+                                && s.width.minus(first.width).abs().atMost(LENGTH_WITHIN)));
+    }
+
+    /**
+     * A sheet by its outline.
+     *
+     * @param length the longer way
+     * @param width  the shorter
+     */
+    public record Size(Length length, Length width) {
+
+        static Size of(Box box) {
+            double x = box.maxX() - box.minX();
+            double y = box.maxY() - box.minY();
+            return new Size(new Length(Math.max(x, y)), new Length(Math.min(x, y)));
+        }
+
+        /** True if what was measured of it is another size. */
+        public boolean differs(Packed.Found found) {
+            return found.length()
+                            .filter(l -> !l.minus(length).abs().atMost(LENGTH_WITHIN))
+                            .isPresent()
+                    || found.width()
+                            .filter(w -> !w.minus(width).abs().atMost(LENGTH_WITHIN))
+                            .isPresent();
+        }
     }
 
     private static boolean wrongGauge(Packed line, Length measured) {

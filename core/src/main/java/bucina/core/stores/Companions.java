@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 
-/** What goes in with a fastener: nut, washers, a pin. */
+/** What goes in with a fastener: nut, washers, a pin or a length of wire. */
 public final class Companions {
 
     private Companions() {}
@@ -28,7 +28,11 @@ public final class Companions {
                         .forEach(w -> all.merge(
                                 "washer " + w + " for " + bolt.thread().name(), 1, Integer::sum)));
         bolt.secured()
-                .filter(s -> s == Operation.PINNED)
-                .ifPresent(s -> all.merge("cotter pin for " + bolt.thread().name(), 1, Integer::sum));
+                .filter(s -> s == Operation.PINNED || s == Operation.WIRED)
+                .ifPresent(s -> all.merge(
+                        (s == Operation.PINNED ? "cotter pin" : "length of safety wire") + " for "
+                                + bolt.thread().name(),
+                        1,
+                        Integer::sum));
     }
 }

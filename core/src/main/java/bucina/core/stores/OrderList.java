@@ -1,5 +1,7 @@
 package bucina.core.stores;
 
+import bucina.core.measure.LengthFormat;
+import bucina.core.measure.Unit;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
@@ -17,16 +19,14 @@ public record OrderList(List<Line> lines) {
     /**
      * One thing to order.
      *
-     * @param order how many, over 0, a multiple of how it is sold
-     * @param why   in a sentence with the figures
+     * @param designation what is ordered
+     * @param order       how many, over 0, a multiple of how it is sold
+     * @param pack        how many are sold together
+     * @param needed      how many are still to be set, or pieces to be cut
+     * @param onHand      how many are there
+     * @param why         in a sentence with the figures
      */
-    public record Line(Balance.Item item, int order, String why) {
-
-        /** What is ordered. */
-        public String designation() {
-            return item.designation();
-        }
-    }
+    public record Line(String designation, int order, int pack, int needed, int onHand, String why) {}
 
     public OrderList {
         lines = List.copyOf(lines);
@@ -38,10 +38,36 @@ public record OrderList(List<Line> lines) {
         for (Balance.Item item : balance.items()) {
             Spare spare = item.spare();
             if (spare.order() > 0) {
-                lines.add(new Line(item, spare.order(), why(item, spare)));
+                lines.add(new Line(
+                        item.designation(),
+                        spare.order(),
+                        item.pack(),
+                        item.needed(),
+                        item.onHand(),
+                        why(item, spare)));
             }
         }
         return new OrderList(lines);
+    }
+
+    /** With the bars that are wanting for what cutting lists want. */
+    public OrderList plus(LongStock stock, Unit unit) {
+        List<Line> all = new ArrayList<>(lines);
+        for (LongStock.Section section : stock.sections()) {
+            if (section.order() > 0) {
+                int pieces = section.missing().size();
+                all.add(new Line(
+                        section.name() + ", bar of " + LengthFormat.decimal(section.sold(), unit, 2),
+                        section.order(),
+                        1,
+                        pieces,
+                        section.bars().size(),
+                        pieces + (pieces == 1 ? " piece has" : " pieces have") + " no room on what is there, "
+                                + section.bars().size() + (section.bars().size() == 1 ? " bar" : " bars")
+                                + ", by the cutting lists kept."));
+            }
+        }
+        return new OrderList(all);
     }
 
     private static String why(Balance.Item item, Spare spare) {
@@ -64,7 +90,7 @@ public record OrderList(List<Line> lines) {
         StringBuilder text = new StringBuilder();
         lines.forEach(l -> text.append(l.order)
                 .append(" × ")
-                .append(l.designation())
+                .append(l.designation)
                 .append("  (")
                 .append(l.why)
                 .append(")\n"));
@@ -77,13 +103,7 @@ public record OrderList(List<Line> lines) {
         try (var printer = CSVFormat.DEFAULT.print(text)) {
             printer.printRecord("order", "designation", "sold by", "to set", "on hand", "why");
             for (Line line : lines) {
-                printer.printRecord(
-                        line.order,
-                        line.designation(),
-                        line.item.pack(),
-                        line.item.needed(),
-                        line.item.onHand(),
-                        line.why);
+                printer.printRecord(line.order, line.designation, line.pack, line.needed, line.onHand, line.why);
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -2,6 +2,7 @@ package bucina.core.sums;
 
 import bucina.core.catalogue.Catalogue;
 import bucina.core.opening.StepDrill;
+import bucina.core.plan.Bar;
 import bucina.core.plan.Tool;
 import bucina.core.rule.RuleSet;
 import bucina.core.stack.Derivation;
@@ -17,12 +18,14 @@ import java.util.TreeMap;
  * @param rules     the rule set in force
  * @param drills    step drills of the tool crib
  * @param demand    how many of each designation the plan asks for
+ * @param bars      of long stock in the stores
  */
-public record Bench(Catalogue catalogue, RuleSet rules, List<StepDrill> drills, Map<String, Integer> demand) {
+public record Bench(
+        Catalogue catalogue, RuleSet rules, List<StepDrill> drills, Map<String, Integer> demand, List<Bar> bars) {
 
     /** With no build open. */
     public static Bench bare(Catalogue catalogue) {
-        return new Bench(catalogue, catalogue.rules(), List.of(), Map.of());
+        return new Bench(catalogue, catalogue.rules(), List.of(), Map.of(), List.of());
     }
 
     /**
@@ -35,7 +38,12 @@ public record Bench(Catalogue catalogue, RuleSet rules, List<StepDrill> drills, 
                 .filter(t -> t.kind() == Tool.Kind.STEP_DRILL)
                 .map(t -> new StepDrill(t.name(), t.sizes()))
                 .toList();
-        return new Bench(catalogue, derivation.build().rules(), drills, demand);
+        return new Bench(
+                catalogue,
+                derivation.build().rules(),
+                drills,
+                demand,
+                derivation.build().workshop().bars());
     }
 
     private static void count(Derivation derivation, Map<String, Integer> demand) {

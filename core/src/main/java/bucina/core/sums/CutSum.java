@@ -1,19 +1,15 @@
 package bucina.core.sums;
 
 import bucina.core.cut.CutList;
-import bucina.core.cut.CutText;
-import bucina.core.cut.GaugeCheck;
 import bucina.core.cut.Piece;
 import bucina.core.cut.Stock;
 import bucina.core.explain.Why;
-import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.rule.Level;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 
 /** Which piece from which bar, section by section, and what to order. */
 final class CutSum implements Sum {
@@ -50,22 +46,10 @@ final class CutSum implements Sum {
                 Ask.length("order", "Bars sold in", "72"));
     }
 
-    /** One section of stock: what is wanted of it and what is on hand. */
-    private static final class Section {
-        private final String name;
-        private Optional<Length> gauge = Optional.empty();
-        private final List<Piece> pieces = new ArrayList<>();
-        private final List<Stock> stock = new ArrayList<>();
-
-        Section(String name) {
-            this.name = name;
-        }
-    }
-
     @Override
     public Answer answer(Figures f) {
         Answer.Maker out = new Answer.Maker();
-        Map<String, Section> sections = read(f, out);
+        Map<String, CutSections.Section> sections = CutSections.read(f, out);
         Length kerf = f.length("kerf");
         List<Picture.Panel> panels = new ArrayList<>();
         out.heads("Section", "Bar", "Pieces", "Left " + f.shown().symbol());
@@ -77,11 +61,11 @@ final class CutSum implements Sum {
         Picture.Pen pen = new Picture.Pen();
         // Bars share one scale; a few are drawn thick, many thin.
         double[] row = scale(sections);
-        for (Section s : sections.values()) {
-            if (s.pieces.isEmpty()) {
+        for (CutSections.Section s : sections.values()) {
+            if (s.pieces().isEmpty()) {
                 continue;
             }
-            CutList list = CutList.of(s.pieces, s.stock, kerf);
+            CutList list = CutList.of(s.pieces(), s.stock(), kerf);
             bars += list.bars().size();
             bound += list.bound();
             used = used.plus(list.used());
@@ -104,16 +88,16 @@ final class CutSum implements Sum {
         return out.answer(panels.toArray(Picture.Panel[]::new));
     }
 
-    private static double[] scale(Map<String, Section> sections) {
+    private static double[] scale(Map<String, CutSections.Section> sections) {
         double longest = sections.values().stream()
-                .flatMap(s -> s.stock.stream())
+                .flatMap(s -> s.stock().stream())
                 .mapToDouble(s -> s.length().nanometres())
                 .max()
                 .orElse(1);
         int many = Math.min(
                 SHOWN,
                 sections.values().stream()
-                        .mapToInt(s -> s.stock.stream().mapToInt(Stock::count).sum())
+                        .mapToInt(s -> s.stock().stream().mapToInt(Stock::count).sum())
                         .sum());
         return new double[] {0, longest * Math.min(0.13, 0.6 / Math.max(1, many))};
     }
@@ -146,7 +130,8 @@ final class CutSum implements Sum {
         out.lines(first);
     }
 
-    private static void missing(Figures f, Section s, CutList list, Length kerf, List<String> order, Answer.Maker out) {
+    private static void missing(
+            Figures f, CutSections.Section s, CutList list, Length kerf, List<String> order, Answer.Maker out) {
         if (list.missing().isEmpty()) {
             return;
         }
@@ -157,12 +142,13 @@ final class CutSum implements Sum {
         CutList more = CutList.of(rest, List.of(new Stock(sold, rest.size())), kerf);
         missingWords(list, s, more, out, f, sold);
         if (!more.bars().isEmpty()) {
-            order.add(more.bars().size() + " × " + f.show(sold) + " " + s.name);
+            order.add(more.bars().size() + " × " + f.show(sold) + " " + s.name());
         }
     }
 
-    private static void missingWords(CutList list, Section s, CutList more, Answer.Maker out, Figures f, Length sold) {
-        String words = list.missing().size() + " of " + s.name + " missing";
+    private static void missingWords(
+            CutList list, CutSections.Section s, CutList more, Answer.Maker out, Figures f, Length sold) {
+        String words = list.missing().size() + " of " + s.name() + " missing";
         if (!more.missing().isEmpty()) {
             out.note(
                     Level.ERROR,
@@ -183,13 +169,13 @@ final class CutSum implements Sum {
                         .toList());
     }
 
-    private static void rows(Figures f, Section s, CutList list, Answer.Maker out) {
+    private static void rows(Figures f, CutSections.Section s, CutList list, Answer.Maker out) {
         for (CutList.Bar bar : list.bars()) {
-            out.row(s.name, f.figure(bar.stock()), counted(f, bar.pieces()), f.figure(bar.left()));
+            out.row(s.name(), f.figure(bar.stock()), counted(f, bar.pieces()), f.figure(bar.left()));
         }
     }
 
-    private static void draw(Figures f, Section s, CutList list, Picture.Pen pen, double[] row) {
+    private static void draw(Figures f, CutSections.Section s, CutList list, Picture.Pen pen, double[] row) {
         double step = row[1];
         int index = 0;
         for (CutList.Bar bar : list.bars()) {
@@ -212,7 +198,7 @@ final class CutSum implements Sum {
                         Picture.Side.CENTRE);
                 at = end + f.length("kerf").nanometres();
             }
-            pen.words(Picture.Ink.SOFT, 0, (top + low) / 2, index == 0 ? s.name : "", Picture.Side.LEFT);
+            pen.words(Picture.Ink.SOFT, 0, (top + low) / 2, index == 0 ? s.name() : "", Picture.Side.LEFT);
             pen.words(
                     Picture.Ink.SOFT,
                     bar.stock().nanometres(),
@@ -222,82 +208,5 @@ final class CutSum implements Sum {
             row[0]++;
             index++;
         }
-    }
-
-    // ---- reading
-
-    private static Map<String, Section> read(Figures f, Answer.Maker out) {
-        Map<String, Section> sections = new LinkedHashMap<>();
-        CutText text = new CutText(f.lengths());
-        Section[] now = {null};
-        Length trim = f.length("trim");
-        lines(f.text("want")).forEach(line -> {
-            if (heading(line)) {
-                now[0] = section(f, sections, line);
-            } else {
-                now[0] = now[0] == null ? sections.computeIfAbsent("Stock", Section::new) : now[0];
-                text.pieces(line)
-                        .forEach(p ->
-                                now[0].pieces.add(new Piece(p.name(), p.length().plus(trim), p.count())));
-            }
-        });
-        now[0] = null;
-        lines(f.text("stock")).forEach(line -> {
-            if (heading(line)) {
-                now[0] = section(f, sections, line);
-            } else {
-                now[0] = now[0] == null
-                        ? sections.values().stream()
-                                .findFirst()
-                                .orElseGet(() -> sections.computeIfAbsent("Stock", Section::new))
-                        : now[0];
-                stock(f, now[0], line, text, out);
-            }
-        });
-        if (sections.values().stream().allMatch(s -> s.pieces.isEmpty())) {
-            throw new InputException(
-                    "Wanted: no piece is there: write length, count and what for, like 24 x3 rib stiffener");
-        }
-        return sections;
-    }
-
-    private static void stock(Figures f, Section section, String line, CutText text, Answer.Maker out) {
-        int at = line.indexOf('@');
-        List<Stock> bars = text.stock(at < 0 ? line : line.substring(0, at));
-        if (at >= 0 && section.gauge.isPresent()) {
-            Length measured = f.lengths().parsePositive(line.substring(at + 1), "measured gauge");
-            var wrong = new GaugeCheck(section.gauge.get(), f.length("tolerance")).judge(measured);
-            if (wrong.isPresent()) {
-                out.note(
-                        Level.ERROR,
-                        section.name + ", " + line.substring(0, at).strip() + ": "
-                                + wrong.get().message().in(f.shown()) + " "
-                                + wrong.get().remedy().in(f.shown()));
-                return;
-            }
-        } else if (section.gauge.isPresent()) {
-            out.note(
-                    Level.WARNING, section.name + ", " + line + ": measure its gauge and write it behind, like @.062.");
-        }
-        section.stock.addAll(bars);
-    }
-
-    private static List<String> lines(String text) {
-        return text.lines().map(String::strip).filter(s -> !s.isEmpty()).toList();
-    }
-
-    /** A line that begins with a letter names a section. */
-    private static boolean heading(String line) {
-        return Character.isLetter(line.charAt(0));
-    }
-
-    private static Section section(Figures f, Map<String, Section> sections, String line) {
-        int colon = line.lastIndexOf(':');
-        String name = (colon < 0 ? line : line.substring(0, colon)).strip();
-        Section section = sections.computeIfAbsent(name, Section::new);
-        if (colon >= 0 && !line.substring(colon + 1).isBlank()) {
-            section.gauge = Optional.of(f.lengths().parsePositive(line.substring(colon + 1), "gauge of " + name));
-        }
-        return section;
     }
 }

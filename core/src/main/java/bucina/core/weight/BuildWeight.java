@@ -1,6 +1,7 @@
 package bucina.core.weight;
 
 import bucina.core.bolt.BoltThread;
+import bucina.core.bolt.Washer;
 import bucina.core.callout.Callout;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.log.Used;
@@ -9,30 +10,42 @@ import bucina.core.measure.Length;
 import bucina.core.plan.Build;
 import bucina.core.plan.Fastener;
 import bucina.core.plan.Group;
+import bucina.core.plan.Id;
+import bucina.core.plan.Layer;
 import bucina.core.rivet.RivetDesignation;
 import bucina.core.rule.PrimeSchool;
+import bucina.core.stack.Bolted;
 import bucina.core.stack.Derivation;
 import bucina.core.stack.GroupSummary;
-import java.util.ArrayList;
+import bucina.core.stack.HoleReading;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What the planned structure weighs.
  *
  * @param parts     each part by its drawing
- * @param fasteners pounds, of those that can be weighed by their shape
+ * @param fasteners pounds, of those that can be weighed by their shape, nuts and washers of bolts with them
+ * @param larger    pounds that large-area washers in place of the others would add; 0 without bolts
  * @param primer    pounds, typical: .001 in dry on both sides of what is primed
  * @param without   fasteners that are not in it, with how many
  */
-public record BuildWeight(List<PartWeight> parts, double fasteners, double primer, Map<String, Integer> without) {
+public record BuildWeight(
+        List<PartWeight> parts, double fasteners, double larger, double primer, Map<String, Integer> without) {
 
     /** Dry primer, lb/in³, typical. */
     private static final double PRIMER = .05;
 
     private static final double FILM = .001;
+
+    private static final String LARGE = "large-area";
+    private static final double[] NOTHING = {0, 0};
 
     public BuildWeight {
         parts = List.copyOf(parts);
@@ -41,9 +54,24 @@ public record BuildWeight(List<PartWeight> parts, double fasteners, double prime
 
     /** Of a whole build. */
     public static BuildWeight of(Derivation derivation) {
+        return of(derivation, ref -> true);
+    }
+
+    /** Of some faces of a build: parts that lie on one of them, and their fasteners. */
+    public static BuildWeight of(Derivation derivation, Predicate<Build.FaceRef> some) {
         double fasteners = 0;
+        double larger = 0;
         Map<String, Integer> without = new TreeMap<>();
-        for (Build.FaceRef ref : derivation.build().faces()) {
+        for (Build.FaceRef ref :
+                derivation.build().faces().stream().filter(some).toList()) {
+            for (HoleReading hole : derivation.face(ref.face().id()).readings()) {
+                double[] bolt = hole.solution()
+                        .bolt()
+                        .map(b -> with(b, derivation.catalogue().washers()))
+                        .orElse(NOTHING);
+                fasteners += bolt[0];
+                larger += bolt[1];
+            }
             for (Group group : ref.face().groups()) {
                 for (Map.Entry<String, Integer> each : GroupSummary.of(derivation, ref.face(), group)
                         .designations()
@@ -57,10 +85,34 @@ public record BuildWeight(List<PartWeight> parts, double fasteners, double prime
                 }
             }
         }
-        List<PartWeight> parts = new ArrayList<>(PartWeight.of(derivation));
+        Set<Id.Part> here = derivation.build().faces().stream()
+                .filter(some)
+                .flatMap(ref -> ref.face().layers().stream())
+                .map(Layer::part)
+                .collect(Collectors.toSet());
+        List<PartWeight> parts = PartWeight.of(derivation).stream()
+                .filter(w -> here.contains(w.part().id()))
+                .toList();
         boolean primed = derivation.build().rules().primeSchool() == PrimeSchool.ALL;
         double area = parts.stream().mapToDouble(PartWeight::area).sum();
-        return new BuildWeight(parts, fasteners, primed ? 2 * area * FILM * PRIMER : 0, without);
+        return new BuildWeight(parts, fasteners, larger, primed ? 2 * area * FILM * PRIMER : 0, without);
+    }
+
+    /** What goes on with one bolt, and what large-area washers in place of its own would add; pounds. */
+    private static double[] with(Bolted bolt, List<Washer> kinds) {
+        double nut = bolt.nut().map(n -> FastenerWeight.nut(bolt.thread(), n)).orElse(0.0);
+        List<Washer> washers = bolt.fit()
+                .map(f -> Stream.concat(f.underHead().stream(), f.underNut().stream())
+                        .toList())
+                .orElse(List.of());
+        double own = washers.stream()
+                .mapToDouble(w -> FastenerWeight.washer(bolt.thread(), w))
+                .sum();
+        double large = kinds.stream()
+                .filter(w -> w.name().equals(LARGE))
+                .mapToDouble(w -> FastenerWeight.washer(bolt.thread(), w))
+                .sum();
+        return new double[] {nut + own, washers.size() * large - own};
     }
 
     /** One of a designation, pounds; empty where its shape is not known. */

@@ -2,8 +2,11 @@ package bucina.core.weight;
 
 import bucina.core.blind.PulledSize;
 import bucina.core.bolt.BoltThread;
+import bucina.core.bolt.Nut;
+import bucina.core.bolt.Washer;
 import bucina.core.measure.Length;
 import bucina.core.rivet.RivetSize;
+import java.util.Optional;
 
 /** Weights worked out from nominal shapes: good to about 5 %. */
 public final class FastenerWeight {
@@ -62,5 +65,24 @@ public final class FastenerWeight {
         double flats = thread.head().in();
         return STEEL_DENSITY
                 * (Math.PI / 4 * d * d * bolt.length().in() + Math.sqrt(3) / 2 * flats * flats * d * 2 / 3);
+    }
+
+    /** One washer of steel; 0 on a thread whose washers have no size here. In pounds. */
+    public static double washer(BoltThread thread, Washer washer) {
+        double d = thread.shank().in();
+        return Optional.ofNullable(washer.outside().get(thread.name()))
+                .map(o -> STEEL_DENSITY
+                        * Math.PI
+                        / 4
+                        * (o.in() * o.in() - d * d)
+                        * washer.thickness().in())
+                .orElse(0.0);
+    }
+
+    /** One hexagon nut of steel, as wide as the bolt's head. In pounds. */
+    public static double nut(BoltThread thread, Nut nut) {
+        double d = thread.shank().in();
+        double flats = thread.head().in();
+        return STEEL_DENSITY * nut.height().in() * (Math.sqrt(3) / 2 * flats * flats - Math.PI / 4 * d * d);
     }
 }

@@ -146,6 +146,23 @@ class CheckInTest {
         assertThat(measured.part(new Id.Part(9)).particulars().measured()).contains(Length.in(.0395));
     }
 
+    @ParameterizedTest
+    @CsvSource({"64,1,false", "64.06,.94,false", "64.07,,true", ",1.07,true", "63.9,1,true", ",,false"})
+    void an_outline_measured_is_held_against_the_sheet_as_it_is_drawn(String length, String width, boolean other) {
+        Build build = taken();
+        CheckIn check = new CheckIn(build);
+        CheckIn.Size drawn = check.drawn(build.workshop().packing().getFirst()).orElseThrow();
+        assertThat(drawn).isEqualTo(new CheckIn.Size(Length.in(64), Length.in(1)));
+        assertThat(drawn.differs(
+                        new Packed.Found(Optional.of(1), Optional.empty(), maybe(length), maybe(width), "", "")))
+                .isEqualTo(other);
+        assertThat(check.drawn(build.workshop().packing().get(1))).isEmpty();
+    }
+
+    private static Optional<Length> maybe(String in) {
+        return Optional.ofNullable(in).map(Double::parseDouble).map(Length::in);
+    }
+
     @Test
     void a_list_taken_in_again_keeps_what_was_found_and_what_was_bought() {
         Build once = found(taken(), 2, Packed.Found.NOT_YET.counted(398));

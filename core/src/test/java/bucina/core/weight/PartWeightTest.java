@@ -1,17 +1,21 @@
 package bucina.core.weight;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import bucina.core.Plans;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.demo.Dunlin;
 import bucina.core.edit.PartEdits;
 import bucina.core.material.Material;
+import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.plan.Part;
+import bucina.core.plan.Weighing;
 import bucina.core.stack.Derivation;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.assertj.core.data.Offset;
@@ -19,6 +23,7 @@ import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Weights worked out by hand from figures on the drawing. */
 class PartWeightTest {
@@ -127,5 +132,62 @@ class PartWeightTest {
     @Test
     void the_next_heavier_sheet_is_one_that_is_sold() {
         assertThat(skin(BUILD).heavier()).contains(Length.in(.040));
+    }
+
+    @Test
+    void bolts_weigh_with_their_nuts_and_washers_and_larger_washers_say_what_they_add() {
+        var catalogue = CatalogueReader.shipped();
+        var quarter = catalogue.bolts().stream()
+                .filter(t -> t.name().equals("1/4-28"))
+                .findFirst()
+                .orElseThrow();
+        var regular = catalogue.washers().getFirst();
+        var large = catalogue.washers().getLast();
+        // Rings of .063: .5 and 1.125 across over a shank of .249, steel .284.
+        double shank = quarter.shank().in();
+        assertThat(FastenerWeight.washer(quarter, regular))
+                .isCloseTo(.284 * .063 * Math.PI / 4 * (.25 - shank * shank), Percentage.withPercentage(.01));
+        assertThat(FastenerWeight.washer(quarter, large))
+                .isCloseTo(.284 * .063 * Math.PI / 4 * (1.265625 - shank * shank), Percentage.withPercentage(.01));
+        BuildWeight all = BuildWeight.of(derived(Dunlin.build(catalogue.rules())));
+        // Eight washers of 1/4, all regular.
+        assertThat(all.larger())
+                .isCloseTo(
+                        8 * (FastenerWeight.washer(quarter, large) - FastenerWeight.washer(quarter, regular)),
+                        Percentage.withPercentage(.01));
+    }
+
+    @Test
+    void an_assembly_is_held_against_the_scale() {
+        Derivation one = derived(BUILD);
+        OnTheScale drawn = OnTheScale.of(one).getFirst();
+        assertThat(drawn.pounds()).isEqualTo(BuildWeight.of(one).total(), Offset.offset(1e-12));
+        assertThat(drawn.over()).isEmpty();
+        double grams = OnTheScale.grams("1 lb", true);
+        Build weighed = BUILD.withWorkshop(
+                BUILD.workshop()
+                        .with(new Weighing(
+                                new Id.Weighing(BUILD.nextId()),
+                                BUILD.assemblies().getFirst().id(),
+                                grams,
+                                LocalDate.of(2026, 11, 29),
+                                "")),
+                BUILD.nextId() + 1);
+        assertThat(OnTheScale.of(derived(weighed)).getFirst().over().orElseThrow())
+                .isEqualTo(1 - drawn.pounds(), Offset.offset(1e-9));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"4.2 kg,4200", "850 g,850", "16 oz,453.59237", "2lb,907.18474", "1.5,1500", ".5,500"})
+    void weights_are_read_as_people_type_them(String text, double grams) {
+        assertThat(OnTheScale.grams(text, true)).isEqualTo(grams, Offset.offset(1e-9));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", ".", "heavy", "4,2 kg", "-1 kg", "1 stone"})
+    void what_is_no_weight_is_refused(String text) {
+        assertThatExceptionOfType(InputException.class)
+                .isThrownBy(() -> OnTheScale.grams(text, true))
+                .withMessageContaining("is no weight");
     }
 }

@@ -1,15 +1,13 @@
 package bucina.desk.card;
 
 import bucina.core.cleco.ClecoSize;
-import bucina.core.measure.InputException;
-import bucina.core.plan.Build;
 import bucina.core.stack.HoleReading;
 import bucina.core.state.Snapshot;
+import bucina.core.stores.Bins;
 import bucina.desk.look.Fields;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
-import java.util.HashMap;
 import java.util.Map;
 import java.util.TreeSet;
 import javafx.scene.control.Button;
@@ -95,33 +93,16 @@ public final class BinsCard extends ShownBox {
 
     private void count(String bin, String text) {
         String clean = text.strip();
-        if (!clean.matches("\\d{0,7}")) {
-            refused("\"" + clean + "\" is no count: write a whole number like 120, or nothing for not counted.");
-            return;
-        }
         desk.session()
                 .plan(
                         bin + ": " + (clean.isEmpty() ? "not counted" : clean),
-                        b -> with(b, bin, clean),
+                        b -> Bins.counted(b, bin, clean),
                         () -> {
                             name.clear();
                             count.clear();
                             Ui.shown(wrong, false);
                         },
                         this::refused);
-    }
-
-    private static Build with(Build build, String bin, String count) {
-        if (bin.length() > 60) {
-            throw new InputException("a bin's name has up to 60 characters, had " + bin.length());
-        }
-        Map<String, Integer> stock = new HashMap<>(build.stock());
-        if (count.isEmpty()) {
-            stock.remove(bin);
-        } else {
-            stock.put(bin, Integer.parseInt(count));
-        }
-        return build.withStock(stock);
     }
 
     private void refused(String sentence) {

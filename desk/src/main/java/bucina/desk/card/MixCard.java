@@ -5,6 +5,7 @@ import bucina.core.measure.InputException;
 import bucina.core.plan.Batch;
 import bucina.core.plan.Compound;
 import bucina.core.state.Snapshot;
+import bucina.core.stores.Cans;
 import bucina.desk.look.Fields;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
@@ -15,6 +16,7 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -195,6 +197,15 @@ public final class MixCard extends ShownBox {
             if (covers.isEmpty()) {
                 throw new InputException(
                         "Nothing is ticked that it is for: tick a sheet or a place where two touch, at the right");
+            }
+            Optional<String> kept = Cans.keeps(
+                    desk.session().snapshot().build(),
+                    c.name(),
+                    mixed,
+                    desk.session().zone());
+            if (kept.isPresent()) {
+                throw new InputException(
+                        kept.get() + ". Put a good can down in Stores, or say there that this one is gone");
             }
             plan(c, mixed, covers);
         } catch (InputException e) {

@@ -18,8 +18,6 @@ import bucina.core.plan.KeptSum;
 import bucina.core.plan.Row;
 import bucina.core.refit.LookAlikes;
 import bucina.core.stack.FaceReading;
-import bucina.core.stores.Balance;
-import bucina.core.stores.OrderList;
 import bucina.core.sums.Bench;
 import bucina.core.sums.SumForm;
 import bucina.desk.session.FlatOut;
@@ -169,10 +167,11 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
                         Printing.FONTS);
             case "pdf evening" -> evening();
             case "pdf closeout" -> closeOut();
-            case "csv order-list" -> bytes(orders().csv());
+            case "csv order-list" ->
+                bytes(OrderListCommand.of(opened(), common()).csv());
             case "pdf order-list" ->
                 OrderListPdf.write(
-                        orders(),
+                        OrderListCommand.of(opened(), common()),
                         opened().build().name(),
                         LocalDate.now(common().top().clock()),
                         Paper.of(paper),
@@ -235,10 +234,6 @@ final class ExportCommand extends OnBuild implements Callable<Integer> {
                         common().unit()),
                 Paper.of(paper),
                 Printing.FONTS);
-    }
-
-    private OrderList orders() {
-        return OrderList.of(Balance.of(opened().derivation(), opened().log()));
     }
 
     private Template xRay() {

@@ -1,9 +1,9 @@
 package bucina.desk.cli;
 
 import bucina.core.forecast.Forecast;
+import bucina.core.forecast.Hands;
 import bucina.core.forecast.Left;
 import bucina.core.forecast.Weeks;
-import bucina.core.job.Experience;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.LocalDate;
 import java.util.List;
@@ -30,7 +30,7 @@ final class ForecastCommand extends OnBuild implements Callable<Integer> {
         LocalDate today = LocalDate.now(common().top().clock());
         Forecast forecast = Forecast.of(
                 Left.of(of.jobs().all().stream().filter(of::shown).toList()),
-                Experience.of(is.build(), is.log()),
+                Hands.of(is.build(), is.log()),
                 Weeks.of(is.log(), today),
                 today);
         ObjectNode node = Common.object();

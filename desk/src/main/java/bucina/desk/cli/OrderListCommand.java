@@ -1,9 +1,12 @@
 package bucina.desk.cli;
 
 import bucina.core.stores.Balance;
+import bucina.core.stores.LongStock;
 import bucina.core.stores.OrderList;
+import bucina.core.sums.Bench;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -15,10 +18,19 @@ import picocli.CommandLine.Command;
         description = "What to order for what is still to be set, with a spare, as it is sold.")
 final class OrderListCommand extends OnBuild implements Callable<Integer> {
 
+    /** What a build wants: hardware with its spare, and bars. */
+    static OrderList of(Opened is, Common common) {
+        LongStock stock = LongStock.of(
+                is.build(),
+                Bench.of(common.catalogue(), is.derivation()),
+                LocalDate.now(common.top().clock()));
+        return OrderList.of(Balance.of(is.derivation(), is.log())).plus(stock, common.unit());
+    }
+
     @Override
     public Integer call() {
         Opened is = open();
-        OrderList list = OrderList.of(Balance.of(is.derivation(), is.log()));
+        OrderList list = of(is, common());
         ObjectNode node = Common.object();
         ArrayNode lines = node.putArray("lines");
         list.lines()

@@ -1,7 +1,9 @@
 package bucina.desk.cli;
 
+import bucina.core.stack.Derivation;
 import bucina.core.weight.BuildWeight;
 import bucina.core.weight.FastenerWeight;
+import bucina.core.weight.OnTheScale;
 import bucina.core.weight.PartWeight;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -21,7 +23,8 @@ final class WeightCommand extends OnBuild implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        BuildWeight weight = BuildWeight.of(open().derivation());
+        Derivation derivation = open().derivation();
+        BuildWeight weight = BuildWeight.of(derivation);
         ObjectNode node = Common.object();
         ArrayNode parts = node.putArray("parts");
         List<String> lines = new ArrayList<>();
@@ -33,6 +36,15 @@ final class WeightCommand extends OnBuild implements Callable<Integer> {
         node.set("fasteners", mass(weight.fasteners()));
         node.set("primer", mass(weight.primer()));
         node.set("total", mass(weight.total()));
+        node.set("larger_washers_add", mass(weight.larger()));
+        ArrayNode assemblies = node.putArray("assemblies");
+        OnTheScale.of(derivation).forEach(s -> {
+            ObjectNode one = assemblies.addObject().put("name", s.assembly().name());
+            one.set("drawn", mass(s.pounds()));
+            s.scale()
+                    .ifPresentOrElse(
+                            w -> one.set("scale", mass(w.grams() / FastenerWeight.GRAMS)), () -> one.putNull("scale"));
+        });
         ObjectNode without = node.putObject("without");
         weight.without().forEach(without::put);
         lines.add("%-28s %s".formatted("fasteners", show(Optional.of(weight.fasteners()))));

@@ -23,6 +23,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -281,6 +282,11 @@ public final class Session implements AutoCloseable {
         if (trying.getAndSet(job) == null) {
             worker.execute(() -> trying.getAndSet(null).run());
         }
+    }
+
+    /** The zone of the shop's clock. */
+    public ZoneId zone() {
+        return clock.getZone();
     }
 
     /** Today, by the shop's clock. */

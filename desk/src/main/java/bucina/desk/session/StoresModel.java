@@ -1,11 +1,12 @@
 package bucina.desk.session;
 
 import bucina.core.forecast.Forecast;
+import bucina.core.forecast.Hands;
 import bucina.core.forecast.Left;
 import bucina.core.forecast.Weeks;
-import bucina.core.job.Experience;
 import bucina.core.job.Job;
 import bucina.core.job.Jobs;
+import bucina.core.measure.Unit;
 import bucina.core.order.OrderOfWork;
 import bucina.core.plan.Id;
 import bucina.core.plan.Packed;
@@ -15,10 +16,14 @@ import bucina.core.state.Snapshot;
 import bucina.core.stores.Balance;
 import bucina.core.stores.Blocked;
 import bucina.core.stores.CheckIn;
+import bucina.core.stores.Clecos;
 import bucina.core.stores.Doubtful;
+import bucina.core.stores.LongStock;
 import bucina.core.stores.OrderList;
 import bucina.core.stores.RunsOut;
+import bucina.core.sums.Bench;
 import bucina.core.weight.BuildWeight;
+import bucina.core.weight.OnTheScale;
 import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -42,6 +47,9 @@ import java.util.Optional;
  * @param trips    by assembly, what is wanting to its end
  * @param doubtful callouts that count otherwise than the sheet, and what the kit says to them
  * @param without  by designation that runs out, what waits for the job at which it does
+ * @param stock    bars against what cutting lists want
+ * @param clecos   size by size
+ * @param scale    assemblies by their drawing against the scale
  */
 public record StoresModel(
         Snapshot of,
@@ -50,23 +58,31 @@ public record StoresModel(
         List<RunsOut> out,
         Forecast forecast,
         List<Left> left,
-        Experience known,
+        Hands known,
         Weeks weeks,
         BuildWeight weight,
         Map<Id.Part, Blocked> blocked,
         Map<Id.Assembly, OrderList> trips,
         List<Doubtful> doubtful,
-        Map<String, Blocked> without) {
+        Map<String, Blocked> without,
+        LongStock stock,
+        List<Clecos.Size> clecos,
+        List<OnTheScale> scale) {
 
-    /** Of a build as it is. */
-    public static StoresModel of(Snapshot now, LocalDate today) {
+    /**
+     * Of a build as it is.
+     *
+     * @param unit  of lengths in sentences
+     */
+    public static StoresModel of(Snapshot now, LocalDate today, Unit unit) {
         Jobs jobs = Jobs.of(now.derivation(), now.log(), now.holds(), today);
         List<Job> order = OrderOfWork.of(jobs, j -> true).steps().stream()
                 .map(OrderOfWork.Step::job)
                 .toList();
         Balance balance = Balance.of(now.derivation(), now.log());
         List<Left> left = Left.of(jobs.all());
-        Experience known = Experience.of(now.build(), now.log());
+        LongStock stock = LongStock.of(now.build(), Bench.of(now.derivation().catalogue(), now.derivation()), today);
+        Hands known = Hands.of(now.build(), now.log());
         Weeks weeks = Weeks.of(now.log(), today);
         Map<Id.Part, Blocked> blocked = new HashMap<>();
         for (Part part : now.build().parts()) {
@@ -80,7 +96,7 @@ public record StoresModel(
         return new StoresModel(
                 now,
                 balance,
-                OrderList.of(balance),
+                OrderList.of(balance).plus(stock, unit),
                 out,
                 Forecast.of(left, known, weeks, today),
                 left,
@@ -90,7 +106,10 @@ public record StoresModel(
                 blocked,
                 trips(now),
                 Doubtful.of(now.derivation(), balance),
-                without);
+                without,
+                stock,
+                Clecos.of(now.derivation(), now.log(), now.holds()),
+                OnTheScale.of(now.derivation()));
     }
 
     private static Map<Id.Assembly, OrderList> trips(Snapshot now) {

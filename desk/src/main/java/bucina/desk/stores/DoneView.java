@@ -122,10 +122,10 @@ final class DoneView extends BorderPane {
                 .sorted(Comparator.comparingDouble(Left::minutes).reversed())
                 .toList();
         for (Left left : all) {
-            List<Experience.Sample> samples = model.known().of(left.kind());
+            List<Experience.Sample> samples = model.known().of(left);
             grid.addRow(
                     grid.getRowCount(),
-                    Ui.label(Experience.words(left.kind()), "plain"),
+                    Ui.label(Experience.words(left.kind()) + (left.other() ? ", other hand" : ""), "plain"),
                     Ui.kept(Long.toString(Math.round(left.units())), "number-value"),
                     Ui.kept(each(left, samples), "number-value"),
                     Ui.kept(samples.isEmpty() ? "typical" : Integer.toString(samples.size()), "soft"));

@@ -148,20 +148,13 @@ final class HardwareDetail extends VBox {
         says.getChildren().add(Ui.wrapped(words, style));
     }
 
-    private static int whole(String text, String what) {
-        if (!text.strip().matches("\\d{1,7}")) {
-            throw new InputException(what + " is a whole number like 420, was \"" + text.strip() + "\"");
-        }
-        return Integer.parseInt(text.strip());
-    }
-
     private interface Counting {
         StoresItem with(StoresItem item, int count);
     }
 
     private void count(String words, String text, Counting change) {
         typed(() -> {
-            int n = whole(text, "the count of " + designation);
+            int n = Typed.count(text, "the count of " + designation);
             plan(words + designation, i -> change.with(i, n));
         });
     }
@@ -172,14 +165,14 @@ final class HardwareDetail extends VBox {
 
     private void pack(String text) {
         typed(() -> {
-            int n = whole(text, "how many of " + designation + " are sold together");
+            int n = Typed.count(text, "how many of " + designation + " are sold together");
             plan("how " + designation + " is sold", i -> i.kept(i.bin(), n));
         });
     }
 
     private void buy() {
         typed(() -> {
-            int n = whole(count.getText(), "how many of " + designation + " were bought");
+            int n = Typed.count(count.getText(), "how many of " + designation + " were bought");
             StoresItem.Bought more = new StoresItem.Bought(
                     desk.session().today(), n, from.getText().strip());
             plan(n + " × " + designation + " bought", i -> i.with(more));

@@ -34,6 +34,7 @@ final class PackedDetail extends VBox {
     private final TextField count;
     private final TextField gauge;
     private final TextField length;
+    private final TextField width;
     private final TextField inside;
     private final TextField crate;
     private final HBox ways;
@@ -53,6 +54,7 @@ final class PackedDetail extends VBox {
         count = fields.committed("Found", "", "packed-count", t -> change());
         gauge = fields.committed("Gauge measured", "", "packed-gauge", t -> change());
         length = fields.committed("Length measured", "", "packed-length", t -> change());
+        width = fields.committed("Width measured", "", "packed-width", t -> change());
         inside = fields.committed("Nested in", "", "packed-inside", t -> change());
         crate = fields.committed("Out of crate", "", "packed-crate", t -> change());
         count.setPromptText("not looked for");
@@ -81,22 +83,9 @@ final class PackedDetail extends VBox {
         }
         Packed is = chosen.get();
         CheckIn check = new CheckIn(model.of().build());
-        head.getChildren()
-                .setAll(
-                        Ui.label(is.title(), "room-title"),
-                        Ui.wrapped(CheckInView.about(check, is), "soft"),
-                        Ui.wrapped(called(is), "soft"));
-        fill(count, is.found().count().map(String::valueOf).orElse(""), other);
-        fill(gauge, is.found().gauge().map(this::show).orElse(""), other);
-        fill(length, is.found().length().map(this::show).orElse(""), other);
-        fill(inside, is.found().inside(), other);
-        fill(crate, is.found().crate(), other);
-        CheckIn.State state = CheckIn.state(is);
-        if (state != CheckIn.State.NOT_YET) {
-            blocks.getChildren()
-                    .add(Ui.wrapped(
-                            "It is " + state.word() + ".", state == CheckIn.State.RIGHT ? "done-text" : "stop-text"));
-        }
+        head(is, check);
+        filled(is.found(), other);
+        found(is, check);
         for (Part part : check.parts(is)) {
             Optional.ofNullable(model.blocked().get(part.id())).ifPresent(b -> blocks(part.name() + " is short: ", b));
         }
@@ -108,6 +97,44 @@ final class PackedDetail extends VBox {
                                 b)));
     }
 
+    private void head(Packed is, CheckIn check) {
+        head.getChildren()
+                .setAll(
+                        Ui.label(is.title(), "room-title"),
+                        Ui.wrapped(CheckInView.about(check, is), "soft"),
+                        Ui.wrapped(
+                                called(is)
+                                        + check.drawn(is)
+                                                .map(d -> "; its sheet is drawn " + size(d))
+                                                .orElse(""),
+                                "soft"));
+    }
+
+    private void filled(Packed.Found is, boolean other) {
+        fill(count, is.count().map(String::valueOf).orElse(""), other);
+        fill(gauge, is.gauge().map(this::show).orElse(""), other);
+        fill(length, is.length().map(this::show).orElse(""), other);
+        fill(width, is.width().map(this::show).orElse(""), other);
+        fill(inside, is.inside(), other);
+        fill(crate, is.crate(), other);
+    }
+
+    private void found(Packed is, CheckIn check) {
+        CheckIn.State state = CheckIn.state(is);
+        if (state != CheckIn.State.NOT_YET) {
+            blocks.getChildren()
+                    .add(Ui.wrapped(
+                            "It is " + state.word() + ".", state == CheckIn.State.RIGHT ? "done-text" : "stop-text"));
+        }
+        check.drawn(is)
+                .filter(d -> d.differs(is.found()))
+                .ifPresent(d -> blocks.getChildren()
+                        .add(Ui.wrapped(
+                                "It is not " + size(d) + " as its sheet is drawn: measured over its flanges, another"
+                                        + " part, or not yet trimmed.",
+                                "attention-text")));
+    }
+
     private String called(Packed is) {
         return is.count() + " on the list"
                 + (is.crate().isBlank() ? "" : ", " + is.crate())
@@ -115,6 +142,11 @@ final class PackedDetail extends VBox {
                         .map(g -> ", gauge " + show(g) + " ± " + show(CheckIn.within(g)))
                         .orElse("")
                 + is.length().map(l -> ", " + show(l) + " long").orElse("");
+    }
+
+    private String size(CheckIn.Size drawn) {
+        return LengthFormat.figure(drawn.length(), desk.unit(), 2) + " × "
+                + LengthFormat.decimal(drawn.width(), desk.unit(), 2);
     }
 
     private String show(Length figure) {
@@ -165,6 +197,7 @@ final class PackedDetail extends VBox {
                                 count.getText().isBlank() ? Optional.empty() : Optional.of(whole(count.getText())),
                                 figure(gauge, "the gauge measured"),
                                 figure(length, "the length measured"),
+                                figure(width, "the width measured"),
                                 inside.getText().strip(),
                                 crate.getText().strip()));
                 wrong.clear();

@@ -1,5 +1,6 @@
 package bucina.desk.stores;
 
+import bucina.core.measure.Unit;
 import bucina.core.state.Snapshot;
 import bucina.core.stores.CheckIn;
 import bucina.desk.look.Palette;
@@ -15,12 +16,16 @@ import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
 import javafx.css.PseudoClass;
 import javafx.geometry.Insets;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 
 /**
  * What is there, what is short, what to order, when it is done, what it weighs: each a view under a tile that says its
@@ -38,6 +43,7 @@ public final class StoresRoom extends ShownPane {
     private final Refusal wrong = new Refusal();
     private final HardwareView hardware;
     private final CheckInView checkIn;
+    private final ShelfView shelf;
     private final OrderView orders;
     private final DoneView done;
     private final WeightView weight;
@@ -49,6 +55,7 @@ public final class StoresRoom extends ShownPane {
     private enum View {
         HARDWARE("Hardware"),
         CHECK_IN("Check the kit in"),
+        SHELF("Bars, cans, clecos"),
         ORDER("To order"),
         DONE("When is it done"),
         WEIGHT("What it weighs");
@@ -69,6 +76,7 @@ public final class StoresRoom extends ShownPane {
         getStyleClass().add("parts-room");
         hardware = new HardwareView(desk);
         checkIn = new CheckInView(desk, lists);
+        shelf = new ShelfView(desk);
         orders = new OrderView(desk);
         done = new DoneView(desk);
         weight = new WeightView(desk);
@@ -80,8 +88,11 @@ public final class StoresRoom extends ShownPane {
         top.setPadding(new Insets(12, 16, 10, 16));
         setTop(top);
         turn(View.HARDWARE);
+        Timeline clock = new Timeline(new KeyFrame(Duration.seconds(20), e -> shelf.tick()));
+        clock.setCycleCount(Animation.INDEFINITE);
+        ties.play(clock);
         ties.on(desk.session().snapshotProperty(), this::work);
-        ties.on(desk.look().unitProperty(), this::fill);
+        ties.on(desk.look().unitProperty(), this::work);
     }
 
     private Button tile(View each) {
@@ -109,6 +120,7 @@ public final class StoresRoom extends ShownPane {
                 switch (to) {
                     case HARDWARE -> hardware;
                     case CHECK_IN -> checkIn;
+                    case SHELF -> shelf;
                     case ORDER -> orders;
                     case DONE -> done;
                     case WEIGHT -> weight;
@@ -123,8 +135,9 @@ public final class StoresRoom extends ShownPane {
         }
         Snapshot now = desk.session().snapshot();
         LocalDate today = desk.session().today();
+        Unit unit = desk.unit();
         latest.ask(
-                () -> StoresModel.of(now, today),
+                () -> StoresModel.of(now, today, unit),
                 made -> {
                     model = Optional.of(made);
                     wrong.clear();
@@ -137,6 +150,7 @@ public final class StoresRoom extends ShownPane {
         model.ifPresent(m -> {
             hardware.fill(m);
             checkIn.fill(m);
+            shelf.fill(m, palette);
             orders.fill(m);
             done.fill(m, palette);
             weight.fill(m, palette);
@@ -146,6 +160,7 @@ public final class StoresRoom extends ShownPane {
                     View.HARDWARE,
                     m.balance().items().size() + " kinds, " + (lacking == 0 ? "none" : lacking) + " lacking");
             say(View.CHECK_IN, checked(m));
+            say(View.SHELF, shelf.says());
             int lines = m.orders().lines().size();
             say(View.ORDER, lines == 0 ? "nothing" : lines + (lines == 1 ? " thing" : " things"));
             say(

@@ -181,4 +181,11 @@ class MixCardTest extends OnWindow {
             assertThat(other.read().build().workshop().running()).containsExactly(only());
         }
     }
+
+    @Test
+    void a_compound_whose_only_can_is_past_its_shelf_life_is_not_mixed(FxRobot robot) throws Exception {
+        mix(robot, "Two-part wash primer", "0", "Lower skin");
+        until(robot, "No can of Two-part wash primer in the stores may be used: past its shelf life since 31 Oct 2026");
+        assertThat(session.snapshot().build().workshop().running()).isEmpty();
+    }
 }

@@ -2,6 +2,7 @@ package bucina.desk.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import bucina.core.plan.Bar;
 import bucina.core.plan.Id;
 import bucina.core.plan.Packed;
 import bucina.core.plan.Standing;
@@ -222,5 +223,67 @@ class StoresTest extends OnWindow {
         robot.push(KeyCode.U);
         until(() -> robot.lookup("#weight-view .label").queryAll().stream()
                 .anyMatch(n -> ((Label) n).getText().matches("Together \\d+\\.\\d{3} kg: .*")));
+    }
+
+    @Test
+    void bars_are_put_down_cut_and_what_they_gave_is_wanted_no_more(FxRobot robot) throws Exception {
+        stores(robot);
+        press(robot, "#stores-shelf");
+        until(robot, "Missing: 36.06 spar cap, 4 × 7.56 skin clip. Order 1 bar of 72.00 in.");
+        enter(robot, "#bar-section", "angle 3/4 x 3/4");
+        enter(robot, "#bar-length", "long");
+        until(robot, "\"long\" is not a length");
+        write(robot, "#bar-gauge", ".062");
+        enter(robot, "#bar-length", "72");
+        until(() -> session.snapshot().build().workshop().bars().size() == 5);
+        until(() -> robot.lookup("#shelf-view .label").queryAll().stream()
+                .noneMatch(n -> ((Label) n).getText().startsWith("Missing: 36.06")));
+        Bar whole = session.snapshot().build().workshop().bars().get(1);
+        press(robot, "#bar-cut-" + whole.id().n());
+        until(() -> session.snapshot().build().workshop().bars().get(1).left().in() < 72);
+        try (BuildFile other = BuildFile.openToRead(file)) {
+            assertThat(other.read().build().workshop().bars())
+                    .isEqualTo(session.snapshot().build().workshop().bars());
+        }
+        robot.interact(() -> session.history().undo(s -> {}));
+        until(() -> session.snapshot().build().workshop().bars().get(1).equals(whole));
+    }
+
+    @Test
+    void a_can_is_taken_out_thaws_and_is_gone_and_clecos_are_counted(FxRobot robot) throws Exception {
+        stores(robot);
+        press(robot, "#stores-shelf");
+        until(() -> robot.lookup("#cleco-owned-3-32").tryQuery().isPresent());
+        enter(robot, "#cleco-owned-3-32", "12");
+        until(() -> robot.lookup("#cans-side .label").queryAll().stream()
+                .anyMatch(n -> ((Label) n).getText().matches("\\d+, \\d+ short")));
+        long frozen =
+                session.snapshot().build().workshop().cans().getLast().id().n();
+        press(robot, "#can-out-" + frozen);
+        until(() -> robot.lookup("#cans-side .label").queryAll().stream()
+                .anyMatch(n -> ((Label) n).getText().startsWith("Thawing until ")));
+        press(robot, "#can-gone-" + frozen);
+        until(() -> robot.lookup("#can-gone-" + frozen).tryQuery().isEmpty());
+        write(robot, "#can-name", "Sealant class B-4");
+        enter(robot, "#can-use-by", "next year");
+        until(robot, "the day it is used by is a day like 2027-06-01, was \"next year\"");
+        enter(robot, "#can-use-by", "2026-01-31");
+        until(() -> robot.lookup("#cans-side .label").queryAll().stream()
+                .anyMatch(n -> ((Label) n).getText().equals("Past its shelf life since 31 Jan 2026.")));
+    }
+
+    @Test
+    void an_assembly_is_put_on_the_scale(FxRobot robot) throws Exception {
+        stores(robot);
+        press(robot, "#stores-weight");
+        long assembly = session.snapshot().build().assemblies().getFirst().id().n();
+        until(() -> robot.lookup("#scale-" + assembly).tryQuery().isPresent());
+        enter(robot, "#scale-" + assembly, "heavy");
+        until(robot, "is no weight: write it like 4.2 kg");
+        enter(robot, "#scale-" + assembly, "7 kg");
+        until(() -> robot.lookup("#weight-view .label").queryAll().stream()
+                .anyMatch(n -> ((Label) n).getText().matches("2\\.\\d{3} lb more than drawn .*, weighed .*")));
+        assertThat(session.snapshot().build().workshop().weighings().getLast().grams())
+                .isEqualTo(7000);
     }
 }

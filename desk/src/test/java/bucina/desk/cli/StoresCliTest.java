@@ -150,4 +150,31 @@ class StoresCliTest extends OnCommandLine {
             }
         }
     }
+
+    @Test
+    void long_stock_clecos_and_cans_lie_beside_the_hardware() {
+        assertThat(line("stores FILE --json")).isZero();
+        JsonNode first = json().at("/bars/0");
+        // 36.06 was cut off the bar of 72, with a saw cut of .06; next are 24.06 and 7.56, each with its saw cut.
+        assertThat(first.at("/left/in").asDouble()).isEqualTo(72 - 36.06 - .06, Offset.offset(1e-9));
+        assertThat(first.at("/left_then/in").asDouble())
+                .isEqualTo(72 - 36.06 - 24.06 - 7.56 - 3 * .06, Offset.offset(1e-9));
+        assertThat(json().at("/wanting/0/pieces").asInt()).isEqualTo(5);
+        assertThat(json().at("/clecos/0/owned").asInt()).isEqualTo(120);
+        assertThat(json().at("/clecos/0/peak").asInt()).isPositive();
+        assertThat(json().at("/cans").findValuesAsText("state")).containsExactly("good", "past", "frozen");
+        assertThat(line("order-list FILE")).isZero();
+        assertThat(out).contains("1 × Angle 3/4 x 3/4, bar of 72.00 in");
+    }
+
+    @Test
+    void weight_says_what_an_assembly_weighs_and_what_larger_washers_add() {
+        assertThat(line("weight FILE --json")).isZero();
+        double all = 0;
+        for (JsonNode assembly : json().at("/assemblies")) {
+            all += assembly.at("/drawn/lb").asDouble();
+        }
+        assertThat(all).isEqualTo(json().at("/total/lb").asDouble(), Offset.offset(1e-6));
+        assertThat(json().at("/larger_washers_add/lb").asDouble()).isPositive();
+    }
 }

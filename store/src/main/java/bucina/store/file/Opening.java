@@ -23,7 +23,8 @@ final class Opening {
     /** Marks the file as a build: "BuCi". */
     static final int APPLICATION_ID = 0x42754369;
 
-    static final Migrations MIGRATIONS = new Migrations(List.of(
+    /** From each version to the next, from version 1 on. */
+    static final List<Migrations.Step> STEPS = List.of(
             Version2::run,
             Version3::run,
             Version4::run,
@@ -34,7 +35,10 @@ final class Opening {
             Version9::run,
             Version10::run,
             Version11::run,
-            Version12::run));
+            Version12::run,
+            Version13::run);
+
+    static final Migrations MIGRATIONS = new Migrations(STEPS);
     private static final int HEADER = 100;
 
     private Opening() {}

@@ -32,7 +32,7 @@ import java.util.Map;
 public final class BuildJson {
 
     /** The version of the format written; older ones are read, newer ones refused. */
-    public static final int VERSION = 11;
+    public static final int VERSION = 12;
 
     private static final String FORMAT = "bucina-build";
 

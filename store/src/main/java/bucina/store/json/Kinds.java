@@ -27,7 +27,10 @@ public final class Kinds {
             RunThroughJson.KIND,
             PinJson.KIND,
             StoresItemJson.KIND,
-            PackedJson.KIND);
+            PackedJson.KIND,
+            BarJson.KIND,
+            CanJson.KIND,
+            WeighingJson.KIND);
 
     private Kinds() {}
 

@@ -34,6 +34,7 @@ final class PackedJson {
         f.count().ifPresent(c -> node.put("count", c));
         f.gauge().ifPresent(g -> node.put("gauge", Mm.of(g)));
         f.length().ifPresent(l -> node.put("length", Mm.of(l)));
+        f.width().ifPresent(w -> node.put("width", Mm.of(w)));
         return node.put("inside", f.inside()).put("crate", f.crate());
     }
 
@@ -51,11 +52,12 @@ final class PackedJson {
     }
 
     private static Packed.Found found(At at) {
-        at.only("count", "gauge", "length", "inside", "crate");
+        at.only("count", "gauge", "length", "width", "inside", "crate");
         return at.make(() -> new Packed.Found(
                 at.maybe("count").map(c -> Math.toIntExact(c.whole())),
                 at.maybe("gauge").map(At::length),
                 at.maybe("length").map(At::length),
+                at.maybe("width").map(At::length),
                 at.text("inside", ""),
                 at.text("crate", "")));
     }

@@ -251,7 +251,7 @@ class CopiesTest extends OnFile {
 
     @Test
     void the_copy_kept_when_the_format_changed_is_one_of_them() throws IOException {
-        Path before = path.resolveSibling(path.getFileName() + ".before-version-12");
+        Path before = path.resolveSibling(path.getFileName() + ".before-version-13");
         Files.copy(path, before, StandardCopyOption.COPY_ATTRIBUTES);
         assertThat(copies.of(path)).extracting(Copies.Copy::path).containsExactly(before);
         assertThat(copies.thin(path, new Copies.Keep(1, 1), NOON.plusYears(1))).isEmpty();

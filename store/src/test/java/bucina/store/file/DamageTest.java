@@ -121,7 +121,7 @@ class DamageTest extends OnFile {
                 arguments("UPDATE hole SET y_nm = 1e306 WHERE id = (SELECT MIN(id) FROM hole)", "1"),
                 arguments("UPDATE build SET next_id = 9223372036854775807", "9223372036854775807"),
                 arguments("DELETE FROM state", "which build"),
-                arguments("UPDATE state SET format = 3", "format 12"),
+                arguments("UPDATE state SET format = 3", "format 13"),
                 arguments("PRAGMA user_version = -1", "format -1"),
                 arguments("CREATE TRIGGER t AFTER INSERT ON hole BEGIN DELETE FROM hole; END", "trigger t"),
                 arguments("DROP TRIGGER log_entry_is_never_deleted", "trigger log_entry_is_never_deleted"),

@@ -213,7 +213,7 @@ class JournalsTest extends OnFile {
             assertThat(viewed(file)).isEqualTo("from the bench");
             assertThat(file.said()).isEmpty();
         }
-        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + place + ".before-version-12");
+        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + place + ".before-version-13");
                 Statement s = c.createStatement();
                 ResultSet r = s.executeQuery("SELECT viewed FROM face")) {
             assertThat(r.getString(1)).isEqualTo("from the bench");

@@ -239,7 +239,7 @@ class KillsTest {
                 try (BuildFile file = BuildFile.open(path)) {
                     assertThat(file.read().log().entries()).isEqualTo(demo.log().entries());
                 }
-                assertThat(folder.resolve(name + ".before-version-12")).hasSameBinaryContentAs(folder.resolve("old"));
+                assertThat(folder.resolve(name + ".before-version-13")).hasSameBinaryContentAs(folder.resolve("old"));
             }
         }
         if (confirmed.containsKey(Deed.IMPORTED)) {

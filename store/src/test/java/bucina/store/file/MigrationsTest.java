@@ -11,7 +11,7 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
-import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -26,31 +26,25 @@ class MigrationsTest {
         }
     }
 
+    private static Migrations next(Migrations.Step step) {
+        return new Migrations(
+                Stream.concat(Opening.STEPS.stream(), Stream.of(step)).toList());
+    }
+
     @Test
     void a_step_keeps_a_copy_and_moves_the_version_on() throws SQLException, IOException {
         Path path = folder.resolve("a.bucina");
         BuildFile.create(path, Demo.document()).close();
+        int now = Opening.MIGRATIONS.newest();
         byte[] before = Files.readAllBytes(path);
-        Migrations next = new Migrations(List.of(
-                Version2::run,
-                Version3::run,
-                Version4::run,
-                Version5::run,
-                Version6::run,
-                Version7::run,
-                Version8::run,
-                Version9::run,
-                Version10::run,
-                Version11::run,
-                Version12::run,
-                c -> run(c, "ALTER TABLE part ADD COLUMN weight REAL")));
+        Migrations next = next(c -> run(c, "ALTER TABLE part ADD COLUMN weight REAL"));
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path)) {
             next.bring(c, path);
             next.bring(c, path);
-            assertThat(Migrations.version(c)).isEqualTo(13);
+            assertThat(Migrations.version(c)).isEqualTo(now + 1);
             run(c, "SELECT weight FROM part");
         }
-        assertThat(Files.readAllBytes(folder.resolve("a.bucina.before-version-13")))
+        assertThat(Files.readAllBytes(folder.resolve("a.bucina.before-version-" + (now + 1))))
                 .isEqualTo(before);
     }
 
@@ -58,25 +52,13 @@ class MigrationsTest {
     void a_step_that_fails_changes_nothing() throws SQLException {
         Path path = folder.resolve("b.bucina");
         BuildFile.create(path, Demo.document()).close();
-        Migrations bad = new Migrations(List.of(
-                Version2::run,
-                Version3::run,
-                Version4::run,
-                Version5::run,
-                Version6::run,
-                Version7::run,
-                Version8::run,
-                Version9::run,
-                Version10::run,
-                Version11::run,
-                Version12::run,
-                c -> {
-                    run(c, "DROP TABLE stock");
-                    run(c, "DROP TABLE no_such_table");
-                }));
+        Migrations bad = next(c -> {
+            run(c, "DROP TABLE stock");
+            run(c, "DROP TABLE no_such_table");
+        });
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path)) {
             assertThatThrownBy(() -> bad.bring(c, path)).isInstanceOf(SQLException.class);
-            assertThat(Migrations.version(c)).isEqualTo(12);
+            assertThat(Migrations.version(c)).isEqualTo(Opening.MIGRATIONS.newest());
             run(c, "SELECT * FROM stock");
         }
     }

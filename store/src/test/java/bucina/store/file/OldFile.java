@@ -13,7 +13,7 @@ final class OldFile {
 
     private OldFile() {}
 
-    /** Takes away what versions 8 to 12 brought. */
+    /** Takes away what versions 8 to 13 brought. */
     static void toVersion7(Statement s) throws SQLException {
         for (String sql : List.of(
                 "ALTER TABLE part ADD COLUMN fitted INTEGER NOT NULL DEFAULT 0",
@@ -32,6 +32,9 @@ final class OldFile {
                 "DROP TABLE pin",
                 "DROP TABLE stores_item",
                 "DROP TABLE packed",
+                "DROP TABLE bar",
+                "DROP TABLE can",
+                "DROP TABLE weighing",
                 "ALTER TABLE log_entry DROP COLUMN follows",
                 "ALTER TABLE log_entry DROP COLUMN first",
                 "ALTER TABLE log_entry DROP COLUMN hash",

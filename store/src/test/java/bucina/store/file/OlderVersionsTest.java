@@ -85,7 +85,7 @@ class OlderVersionsTest {
             assertThat(file.read().build().rules().rule(RuleKey.LAP_BACK).value())
                     .isEqualTo("4 in");
         }
-        assertThat(folder.resolve("old.bucina.before-version-12")).exists();
+        assertThat(folder.resolve("old.bucina.before-version-13")).exists();
     }
 
     @Test
@@ -156,7 +156,7 @@ class OlderVersionsTest {
             file.save(read.withWorkshop(later, read.nextId() + 4).checked());
             assertThat(file.read().build().workshop()).isEqualTo(later);
         }
-        assertThat(folder.resolve("three.bucina.before-version-12")).exists();
+        assertThat(folder.resolve("three.bucina.before-version-13")).exists();
     }
 
     private static Workshop more(Build read, Batch batch, Instant at, Id.Face face) throws SQLException {
@@ -246,7 +246,7 @@ class OlderVersionsTest {
             assertThat(file.document().build().assemblies()).isEqualTo(before8().assemblies());
         }
         assertThat(Files.readAllBytes(path)).isEqualTo(before);
-        assertThat(folder.resolve("old.bucina.before-version-12")).doesNotExist();
+        assertThat(folder.resolve("old.bucina.before-version-13")).doesNotExist();
     }
 
     @Test
@@ -263,7 +263,7 @@ class OlderVersionsTest {
                 assertThat(each.get().assemblies()).isEqualTo(before8().assemblies());
             }
         }
-        Path copy = folder.resolve("old.bucina.before-version-12");
+        Path copy = folder.resolve("old.bucina.before-version-13");
         assertThat(Files.readAllBytes(copy)).isEqualTo(old);
         try (Stream<Path> left = Files.list(folder)) {
             assertThat(left).containsExactlyInAnyOrder(path, copy);

@@ -87,7 +87,7 @@ class PartsInFileTest {
             assertThat(read.part(not.id()).standing()).isEqualTo(Standing.HERE);
             assertThat(read.workshop().jobs()).isEmpty();
         }
-        assertThat(folder.resolve("seven.bucina.before-version-12")).exists();
+        assertThat(folder.resolve("seven.bucina.before-version-13")).exists();
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path);
                 Statement s = c.createStatement();
                 ResultSet r = s.executeQuery("SELECT count(*) FROM pragma_table_info('part') WHERE name = 'fitted'")) {
@@ -110,6 +110,6 @@ class PartsInFileTest {
         assertThatThrownBy(() -> BuildFile.open(path))
                 .isInstanceOf(BuildFileException.class)
                 .hasMessageContaining("of its table hole are not what was written");
-        assertThat(folder.resolve("damaged.bucina.before-version-12")).doesNotExist();
+        assertThat(folder.resolve("damaged.bucina.before-version-13")).doesNotExist();
     }
 }

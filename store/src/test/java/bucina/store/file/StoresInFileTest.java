@@ -4,7 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import bucina.core.measure.Length;
 import bucina.core.plan.Build;
+import bucina.core.plan.Can;
 import bucina.core.plan.Packed;
+import bucina.core.plan.Weighing;
+import bucina.core.plan.Workshop;
 import bucina.core.stores.Balance;
 import bucina.core.stores.TakeIn;
 import bucina.store.Demo;
@@ -55,13 +58,23 @@ class StoresInFileTest {
         Document demo = Demo.document();
         Build before = demo.build()
                 .withWorkshop(
-                        demo.build().workshop().withPacking(List.of()).withStores(List.of()),
+                        new Workshop(demo.build()
+                                .workshop()
+                                .withPacking(List.of())
+                                .withStores(List.of())
+                                .withBars(List.of())
+                                .shelf()
+                                .with(Can.class, List.of())
+                                .with(Weighing.class, List.of())),
                         demo.build().nextId());
         BuildFile.create(path, new Document(before, demo.log(), demo.photos())).close();
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path);
                 Statement s = c.createStatement()) {
             s.execute("DROP TABLE stores_item");
             s.execute("DROP TABLE packed");
+            s.execute("DROP TABLE bar");
+            s.execute("DROP TABLE can");
+            s.execute("DROP TABLE weighing");
             s.execute("PRAGMA user_version = 11");
         }
         try (BuildFile file = BuildFile.open(path)) {
@@ -69,6 +82,6 @@ class StoresInFileTest {
             file.save(stored(file.read().build()));
             assertThat(file.read().build().workshop().stores()).hasSize(1);
         }
-        assertThat(folder.resolve("eleven.bucina.before-version-12")).exists();
+        assertThat(folder.resolve("eleven.bucina.before-version-13")).exists();
     }
 }

@@ -33,14 +33,12 @@ import bucina.core.plan.KeptSum;
 import bucina.core.plan.Layer;
 import bucina.core.plan.OwnJob;
 import bucina.core.plan.OwnOrder;
-import bucina.core.plan.Packed;
 import bucina.core.plan.Part;
 import bucina.core.plan.Particulars;
 import bucina.core.plan.Row;
 import bucina.core.plan.RunThrough;
 import bucina.core.plan.SheetHoles;
 import bucina.core.plan.Standing;
-import bucina.core.plan.StoresItem;
 import bucina.core.plan.Tool;
 import bucina.core.plan.Workshop;
 import bucina.core.plan.Zone;
@@ -77,13 +75,7 @@ public final class FullBuild {
     }
 
     private static Build withWorkshop(Build papered) {
-        KeptSum sum = new KeptSum(
-                new Id.Sum(papered.nextId()),
-                "bend",
-                "Clip",
-                Optional.of(papered.parts().getFirst().id()),
-                Unit.INCH,
-                Map.of("legs", "1, 2"));
+        KeptSum sum = bend(papered);
         Tool drill = new Tool(
                 new Id.Tool(papered.nextId() + 1),
                 Tool.Kind.STEP_DRILL,
@@ -116,9 +108,21 @@ public final class FullBuild {
                 .with(bay(papered, free + 7))
                 .lacking(new Id.Tool(free + 8), Tool.Kind.C_FRAME);
         Part part = papered.parts().getFirst();
-        Build proved = papered.withWorkshop(stored(proving(ordered, part, free + 7, free + 9), free + 14), free + 17);
-        return lived(proved.withPapers(proved.papers().with(departure(free + 13, part)), free + 17))
+        Workshop stored = FullStores.stored(proving(ordered, part, free + 7, free + 9), free + 14);
+        Id.Assembly first = papered.assemblies().getFirst().id();
+        Build proved = papered.withWorkshop(FullStores.shelved(stored, free + 17, first), free + 22);
+        return lived(proved.withPapers(proved.papers().with(departure(free + 13, part)), free + 22))
                 .checked();
+    }
+
+    private static KeptSum bend(Build papered) {
+        return new KeptSum(
+                new Id.Sum(papered.nextId()),
+                "bend",
+                "Clip",
+                Optional.of(papered.parts().getFirst().id()),
+                Unit.INCH,
+                Map.of("legs", "1, 2"));
     }
 
     private static Departure departure(long id, Part part) {
@@ -164,39 +168,6 @@ public final class FullBuild {
                         "at the tip rib",
                         true,
                         "over the pitot line"));
-    }
-
-    private static Workshop stored(Workshop shop, long free) {
-        return shop.with(new StoresItem(
-                        new Id.Item(free),
-                        "MS20426AD3-3.5",
-                        420,
-                        List.of(new StoresItem.Bought(LocalDate.of(2026, 11, 20), 100, "the corner shop")),
-                        "drawer 3",
-                        100))
-                .with(new Packed(
-                        new Id.Packed(free + 1),
-                        "DS-104",
-                        "Rear spar",
-                        2,
-                        "crate 1",
-                        Optional.of(Length.in(.032)),
-                        Optional.of(Length.in(58.25)),
-                        new Packed.Found(
-                                Optional.of(1),
-                                Optional.of(Length.in(.0315)),
-                                Optional.of(Length.in(58.2)),
-                                "Rear spar doubler",
-                                "crate 3")))
-                .with(new Packed(
-                        new Id.Packed(free + 2),
-                        "",
-                        "Rib skin",
-                        1,
-                        "",
-                        Optional.empty(),
-                        Optional.empty(),
-                        Packed.Found.NOT_YET));
     }
 
     private static Batch primer(Id.Batch id, Instant at, Id.Layer layer) {
