@@ -123,7 +123,8 @@ public final class Screenshots extends Application {
                 f -> DemoBuild.write(f, catalogue),
                 q -> Poses.stabilator(desk, window, stage.getScene()).forEach((n, p) -> q.add(new Shot(n, p)))));
         sittings.add(new Sitting(
-                f -> DemoBuild.empty(f, catalogue), q -> Poses.panel(stage).forEach((n, p) -> q.add(new Shot(n, p)))));
+                f -> DemoBuild.empty(f, catalogue.rules()),
+                q -> Poses.panel(stage).forEach((n, p) -> q.add(new Shot(n, p)))));
         sittings.add(new Sitting(
                 f -> DemoBuild.write(DemoBuild.Which.LOCKER, f, catalogue),
                 q -> Poses.locker(desk, window, stage.getScene()).forEach((n, p) -> q.add(new Shot(n, p)))));

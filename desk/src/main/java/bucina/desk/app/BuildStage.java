@@ -1,5 +1,6 @@
 package bucina.desk.app;
 
+import bucina.desk.guided.Guided;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Prefs;
 import bucina.desk.session.Session;
@@ -21,6 +22,7 @@ public final class BuildStage {
     private final Prefs prefs;
     private final Clock clock;
     private final Consumer<ToOpen> other;
+    private final Guided guided;
     private final Subscription tie;
     private boolean empty;
     private Optional<EmptyView> bare = Optional.empty();
@@ -28,14 +30,16 @@ public final class BuildStage {
     private Optional<Desk> desk = Optional.empty();
 
     public BuildStage(Stage stage, Session session, Prefs prefs, Clock clock) {
-        this(stage, session, prefs, clock, what -> {});
+        this(stage, session, prefs, clock, what -> {}, new Guided());
     }
 
     /**
-     * @param other opens another build in the place of this one
+     * @param other  opens another build in the place of this one
+     * @param guided the job that is led through, whichever build is open
      */
-    BuildStage(Stage stage, Session session, Prefs prefs, Clock clock, Consumer<ToOpen> other) {
+    BuildStage(Stage stage, Session session, Prefs prefs, Clock clock, Consumer<ToOpen> other, Guided guided) {
         this.other = other;
+        this.guided = guided;
         this.stage = stage;
         this.session = session;
         this.prefs = prefs;
@@ -58,12 +62,12 @@ public final class BuildStage {
         empty = session.snapshot().build().faces().isEmpty();
         stage.setTitle(session.snapshot().build().name() + " - Bucina");
         if (empty) {
-            EmptyView view = new EmptyView(session, prefs, other, face -> desk().show(face));
+            EmptyView view = new EmptyView(session, prefs, other, face -> desk().show(face), guided);
             bare = Optional.of(view);
             stage.setScene(view.scene());
         } else {
             Desk next = new Desk(session, prefs);
-            DeskWindow frame = new DeskWindow(next, clock, other);
+            DeskWindow frame = new DeskWindow(next, clock, other, guided);
             desk = Optional.of(next);
             window = Optional.of(frame);
             stage.setScene(frame.scene());
@@ -83,6 +87,11 @@ public final class BuildStage {
     void end() {
         tie.unsubscribe();
         close();
+    }
+
+    /** Brings a drawing into a build with no face yet. */
+    void bringIn() {
+        bare.ifPresent(EmptyView::bring);
     }
 
     /** The desk shown; only where the build has a face. */

@@ -3,17 +3,20 @@ package bucina.desk.app;
 import bucina.core.explain.Why;
 import bucina.core.log.Labour;
 import bucina.core.plan.Id;
+import bucina.desk.card.AboutCard;
 import bucina.desk.card.ApartCard;
 import bucina.desk.card.BaysCard;
 import bucina.desk.card.BinsCard;
 import bucina.desk.card.BringCard;
 import bucina.desk.card.CalloutCard;
+import bucina.desk.card.CheckCard;
 import bucina.desk.card.CloseOutCard;
 import bucina.desk.card.CopiesCard;
 import bucina.desk.card.DoubtCard;
 import bucina.desk.card.GagingCard;
 import bucina.desk.card.GaugeCard;
 import bucina.desk.card.HatchCard;
+import bucina.desk.card.KeysCard;
 import bucina.desk.card.LostCard;
 import bucina.desk.card.MergeCard;
 import bucina.desk.card.MixCard;
@@ -23,6 +26,7 @@ import bucina.desk.card.PackingCard;
 import bucina.desk.card.PanelCard;
 import bucina.desk.card.PartListsCard;
 import bucina.desk.card.PhotosCard;
+import bucina.desk.card.PictureCard;
 import bucina.desk.card.ReachCard;
 import bucina.desk.card.RibCard;
 import bucina.desk.card.SearchCard;
@@ -34,12 +38,16 @@ import bucina.desk.card.WhatIfCard;
 import bucina.desk.card.WhyCard;
 import bucina.desk.card.WorkCard;
 import bucina.desk.gauge.GaugePost;
+import bucina.desk.help.Guide;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Shown;
+import bucina.desk.session.Command;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Finder;
 import bucina.desk.session.Lost;
 import bucina.desk.session.ToOpen;
+import java.net.URL;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
@@ -93,6 +101,11 @@ public final class Cards implements AutoCloseable {
     /** True while a card lies over the window. */
     boolean covered() {
         return card.isPresent();
+    }
+
+    /** What the guide calls the card that lies over the window; empty if there is none. */
+    Optional<String> shown() {
+        return card.map(c -> c.getClass().getSimpleName());
     }
 
     /** Does what the card says that lies over the window; true if there is one. */
@@ -159,11 +172,27 @@ public final class Cards implements AutoCloseable {
     }
 
     void why(Why why) {
-        show(new WhyCard(why, this::putAway));
+        show(new WhyCard(why, () -> desk.ask(Guide.shipped().term(why.title())), this::putAway));
     }
 
     void search(Finder finder) {
         show(new SearchCard(finder, this::putAway), Pos.TOP_CENTER);
+    }
+
+    void picture(URL picture, String what) {
+        show(new PictureCard(picture, what, this::putAway));
+    }
+
+    void keys(List<Command> commands) {
+        show(new KeysCard(desk, commands, this::putAway));
+    }
+
+    void about() {
+        show(new AboutCard(desk.session().path(), this::putAway));
+    }
+
+    void check() {
+        show(new CheckCard(desk, this::putAway));
     }
 
     void addTyped() {
@@ -171,7 +200,8 @@ public final class Cards implements AutoCloseable {
     }
 
     void makePanel() {
-        change(() -> new PanelCard(desk.session(), desk.unit(), palette.get(), this::made, this::putAway));
+        change(() -> new PanelCard(
+                desk.session(), desk.unit(), desk.prefs().rivets(), palette.get(), this::made, this::putAway));
     }
 
     public void bringIn() {

@@ -1,6 +1,10 @@
 package bucina.desk.app;
 
+import bucina.desk.first.FirstStart;
+import bucina.desk.guided.Guided;
+import bucina.desk.guided.GuidedJobs;
 import bucina.desk.look.Type;
+import bucina.desk.session.DemoBuild;
 import bucina.desk.session.FaultLog;
 import bucina.desk.session.Opened;
 import bucina.desk.session.Places;
@@ -48,13 +52,16 @@ public final class DeskApp extends Application {
     private static final ExecutorService WORKER = Executors.newSingleThreadExecutor(
             Thread.ofPlatform().daemon(false).name("build file").factory());
 
+    private final Guided guided = new Guided();
     private @Nullable Opened opened;
     private @Nullable BuildStage shown;
     private @Nullable Timeline look;
 
     /** Begins to open a build and starts the toolkit; returns when the window is closed. */
     public static void open(ToOpen what) {
-        opening = CompletableFuture.supplyAsync(() -> openNow(what), WORKER);
+        if (!(what instanceof ToOpen.Last && !Prefs.in(Places.settings()).begun())) {
+            opening = CompletableFuture.supplyAsync(() -> openNow(what), WORKER);
+        }
         Runtime.getRuntime().addShutdownHook(new Thread(DeskApp::unlock, "giving up the window's lock"));
         launch(DeskApp.class);
     }
@@ -78,15 +85,49 @@ public final class DeskApp extends Application {
         stage.setMinWidth(960);
         stage.setMinHeight(640);
         report();
-        try {
-            Opened first = Objects.requireNonNull(opening, "what to open").join();
-            show(stage, first);
-        } catch (CompletionException e) {
-            trouble(stage, cause(e));
+        CompletableFuture<Opened> begun = opening;
+        if (begun == null) {
+            firstStart(stage);
+        } else {
+            begun(stage, begun);
         }
         stage.show();
         if (Boolean.getBoolean("bucina.rehearse")) {
             Rehearsal.run(stage);
+        }
+    }
+
+    private void begun(Stage stage, CompletableFuture<Opened> begun) {
+        try {
+            show(stage, begun.join());
+        } catch (CompletionException e) {
+            trouble(stage, cause(e));
+        }
+    }
+
+    /** Asks the first questions; nothing is open before they are answered. */
+    private void firstStart(Stage stage) {
+        Prefs prefs = Prefs.in(Places.settings());
+        Scene scene = new Scene(new FirstStart(prefs, what -> begin(stage, what)), 1280, 800);
+        scene.getStylesheets()
+                .add(DeskWindow.class.getResource("/bucina/desk/desk.css").toExternalForm());
+        stage.setScene(scene);
+    }
+
+    private void begin(Stage stage, FirstStart.Begin what) {
+        switch (what) {
+            case FirstStart.Begin.Led() -> {
+                guided.begin(GuidedJobs.first());
+                instead(stage, new ToOpen.Practice(false), () -> {});
+            }
+            case FirstStart.Begin.Demo() ->
+                instead(stage, new ToOpen.Demo(DemoBuild.Which.STABILATOR, false), () -> {});
+            case FirstStart.Begin.New(Path file) -> instead(stage, new ToOpen.New(file), () -> {});
+            case FirstStart.Begin.Bring(Path file) ->
+                instead(
+                        stage,
+                        new ToOpen.New(file),
+                        () -> Objects.requireNonNull(shown).bringIn());
         }
     }
 
@@ -115,7 +156,7 @@ public final class DeskApp extends Application {
         opened = next;
         opening = CompletableFuture.completedFuture(next);
         shown = new BuildStage(
-                stage, next.session(), next.prefs(), Clock.systemDefaultZone(), what -> other(stage, what));
+                stage, next.session(), next.prefs(), Clock.systemDefaultZone(), what -> other(stage, what), guided);
         Timeline again = new Timeline(new KeyFrame(Duration.seconds(1.5), e -> {
             next.session().look();
             next.session().copies().look(next.prefs().copies());
@@ -139,7 +180,7 @@ public final class DeskApp extends Application {
                         String.valueOf(why.getMessage()),
                         build,
                         Prefs.in(Places.settings()).copies(),
-                        what -> instead(stage, what)),
+                        what -> instead(stage, what, () -> {})),
                 1280,
                 800));
     }
@@ -162,6 +203,7 @@ public final class DeskApp extends Application {
                                 return;
                             }
                             if (failed != null) {
+                                guided.leave();
                                 before.session()
                                         .say("Not opened: " + cause(failed).getMessage());
                                 return;
@@ -183,7 +225,7 @@ public final class DeskApp extends Application {
     }
 
     /** Opens something where nothing could be opened. */
-    private void instead(Stage stage, ToOpen what) {
+    private void instead(Stage stage, ToOpen what, Runnable then) {
         CompletableFuture.supplyAsync(() -> openNow(what), WORKER)
                 .whenCompleteAsync(
                         (next, failed) -> {
@@ -191,6 +233,7 @@ public final class DeskApp extends Application {
                                 trouble(stage, cause(failed));
                             } else {
                                 show(stage, next);
+                                then.run();
                             }
                         },
                         Platform::runLater);

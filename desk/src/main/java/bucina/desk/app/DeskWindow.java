@@ -5,7 +5,12 @@ import bucina.core.measure.LengthFormat;
 import bucina.core.plan.KeptSum;
 import bucina.core.plan.Layer;
 import bucina.desk.bench.BenchSide;
+import bucina.desk.card.BenchMode;
 import bucina.desk.gauge.GaugePost;
+import bucina.desk.guided.Guided;
+import bucina.desk.guided.GuidedJob;
+import bucina.desk.guided.GuidedJobs;
+import bucina.desk.help.Guide;
 import bucina.desk.logbook.LogbookRoom;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Shown;
@@ -13,6 +18,7 @@ import bucina.desk.look.Ties;
 import bucina.desk.papers.PapersRoom;
 import bucina.desk.parts.PartsRoom;
 import bucina.desk.rules.RulesRoom;
+import bucina.desk.session.Command;
 import bucina.desk.session.DemoBuild;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Finder;
@@ -25,10 +31,13 @@ import bucina.desk.sumsroom.SumsRoom;
 import bucina.desk.tonight.TonightRoom;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.css.PseudoClass;
+import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.layout.BorderPane;
@@ -56,18 +65,22 @@ public final class DeskWindow implements Shown {
     private final Finder finder;
     private final Keys keys;
     private final Consumer<ToOpen> other;
+    private final Guided guided;
+    private final Beside beside;
 
     /** A window that opens no other build. */
     public DeskWindow(Desk desk, Clock clock) {
-        this(desk, clock, what -> {});
+        this(desk, clock, what -> {}, new Guided());
     }
 
     /**
-     * @param other opens another build in the place of this one
+     * @param other  opens another build in the place of this one
+     * @param guided the job that is led through
      */
-    DeskWindow(Desk desk, Clock clock, Consumer<ToOpen> other) {
+    DeskWindow(Desk desk, Clock clock, Consumer<ToOpen> other, Guided guided) {
         this.desk = desk;
         this.other = other;
+        this.guided = guided;
         gauge = new GaugePost(Platform::runLater, l -> LengthFormat.trade(l, desk.unit()));
         timer = new WorkTimer(clock);
         cards = new Cards(desk, gauge, this::palette, other, () -> room().enter());
@@ -84,13 +97,20 @@ public final class DeskWindow implements Shown {
         keys = new Keys(desk, this);
         finder = new Finder(desk, keys.commands(), this::kept);
         shift = new Shift(desk, timer);
-        top = new TopBar(desk, timer, this::search, this::turnTimer);
+        top = new TopBar(desk, timer, this::search, this::turnTimer, new BuildMenu(desk, keys.all(), other));
         batches = new BatchBar(desk, cards::mix);
         frame.setTop(new VBox(top, batches));
         frame.setCenter(room().node());
         frame.setMinSize(0, 0);
         root.getChildren().addAll(frame, cards.veil());
         root.getStyleClass().add("window");
+        beside = new Beside(
+                frame,
+                root,
+                guided,
+                new Seen(root, () -> Optional.of(desk)),
+                new Beside.Host(this::guide, cards::picture, this::beside));
+        ties.on(desk.askedProperty(), (was, now) -> now.ifPresent(this::answer));
         ties.on(desk.roomProperty(), this::enterRoom);
         ties.on(desk.look().darkProperty(), this::dress);
         ties.on(desk.look().scaleProperty(), this::dress);
@@ -119,6 +139,7 @@ public final class DeskWindow implements Shown {
     @Override
     public void close() {
         ties.close();
+        beside.close();
         cards.close();
         rooms.close();
         top.close();
@@ -163,6 +184,53 @@ public final class DeskWindow implements Shown {
         return rooms.entered(SumsRoom.class).orElseThrow();
     }
 
+    /** The guide and guided jobs take some of the width: cards and the sheet make room. */
+    private void beside(double width) {
+        StackPane.setMargin(cards.veil(), new Insets(0, 0, 0, width));
+        sheetRoom.narrow(width > 0);
+    }
+
+    /** Shows what the guide says of what is on the screen, or puts the guide away. */
+    void help() {
+        if (!beside.putAway()) {
+            answer(screen());
+        }
+    }
+
+    /** What is on the screen, as the guide calls it. */
+    String screen() {
+        return cards.shown().orElseGet(() -> {
+            if (desk.roomProperty().get() != Desk.Room.SHEET) {
+                return room().getClass().getSimpleName();
+            }
+            return desk.look().benchProperty().get()
+                    ? BenchMode.class.getSimpleName()
+                    : desk.changingProperty().get()
+                            ? "changing"
+                            : "stage-" + desk.stageProperty().get().name().toLowerCase(Locale.ROOT);
+        });
+    }
+
+    private void answer(String key) {
+        beside.help(Guide.shipped().about(key).orElse(new Guide.Place(Guide.FIRST, "")));
+        desk.askedProperty().set(Optional.empty());
+    }
+
+    /** Puts the guide away; true if it was there. */
+    boolean helpAway() {
+        boolean was = beside.putAway();
+        if (was) {
+            room().enter();
+        }
+        return was;
+    }
+
+    /** Begins a guided job: on a build of its own, so that nothing of the builder's is touched. */
+    void guide(GuidedJob job) {
+        other.accept(new ToOpen.Practice(job.name().equals(GuidedJobs.panel().name())));
+        guided.begin(job);
+    }
+
     /** Opens a sum in its room. */
     public void sum(String code) {
         sums().sum(code);
@@ -184,9 +252,29 @@ public final class DeskWindow implements Shown {
         sheetOf.ifPresent(l -> sums().form(desk.snapshot().build().part(l.part()), l.thickness()));
     }
 
+    /** Does what the first button says of what is seen: of the bench side, or of another room. */
+    @Override
+    public void act() {
+        if (desk.roomProperty().get() == Desk.Room.SHEET) {
+            bench().act();
+        } else {
+            room().act();
+        }
+    }
+
     /** The cards that lie over the window. */
     public Cards cards() {
         return cards;
+    }
+
+    /** Every command, with its key. */
+    public List<Command> commands() {
+        return keys.all();
+    }
+
+    /** Shows every key. */
+    public void keys() {
+        cards.keys(keys.all());
     }
 
     public void search() {

@@ -6,8 +6,13 @@ import bucina.desk.card.BringCard;
 import bucina.desk.card.CopiesCard;
 import bucina.desk.card.LostCard;
 import bucina.desk.card.PanelCard;
+import bucina.desk.card.PictureCard;
+import bucina.desk.guided.Guided;
+import bucina.desk.guided.GuidedJobs;
+import bucina.desk.help.Guide;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Ui;
+import bucina.desk.session.Desk;
 import bucina.desk.session.Lost;
 import bucina.desk.session.Prefs;
 import bucina.desk.session.Session;
@@ -22,6 +27,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -30,6 +36,9 @@ import javafx.util.Subscription;
 /** The window of a build with no face yet: says what goes here, and the two ways to get it in. */
 final class EmptyView extends StackPane {
 
+    private final StackPane root = new StackPane();
+    private final Beside beside;
+    private final Guided guided;
     private final Session session;
     private final Prefs prefs;
     private final Consumer<ToOpen> open;
@@ -45,52 +54,86 @@ final class EmptyView extends StackPane {
 
     /**
      * @param open opens another build in the place of this one
-     * @param made told the first face
+     * @param made   told the first face
+     * @param guided the job that is led through
      */
-    EmptyView(Session session, Prefs prefs, Consumer<ToOpen> open, Consumer<Id.Face> made) {
+    EmptyView(Session session, Prefs prefs, Consumer<ToOpen> open, Consumer<Id.Face> made, Guided guided) {
+        this.guided = guided;
         this.session = session;
         this.prefs = prefs;
         this.open = open;
         this.made = made;
         this.palette = prefs.dark() ? Palette.DARK : Palette.LIGHT;
         this.unit = prefs.unit().orElse(Unit.INCH);
-        setStyle(palette.css() + "-fx-font-size: " + Math.round(13 * prefs.scale() / 100.0) + "px;");
-        getStyleClass().add("window");
+        root.setStyle(palette.css() + "-fx-font-size: " + Math.round(13 * prefs.scale() / 100.0) + "px;");
+        root.getStyleClass().add("window");
+        unitButton = Ui.button("", "U", this::turn, "quiet");
+        unitButton.setId("empty-unit");
+        words = column();
+        getChildren().add(words);
+        turnWords();
+        BorderPane frame = new BorderPane(this);
+        root.getChildren().add(frame);
+        root.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+        beside = new Beside(
+                frame,
+                root,
+                guided,
+                new Seen(root, Optional::empty),
+                new Beside.Host(guided::begin, (url, what) -> show(new PictureCard(url, what, this::words)), w -> {}));
+        back = () -> show(words);
+        lost = session.lostProperty().subscribe(now -> now.ifPresentOrElse(this::lost, this::found));
+    }
+
+    private VBox column() {
         Button panel = Ui.button("Make a panel", "P", this::panel, "primary");
         panel.setId("empty-panel");
         Button bring = Ui.button("Bring in a drawing", "I", this::bring);
         bring.setId("empty-bring");
-        Button sums = Ui.button("Bench sums", "S", this::sums);
+        Button sums = Ui.button("Bench sums", Desk.Room.SUMS.key(), this::sums);
         sums.setId("empty-sums");
-        Button copies = Ui.button("Copies", "C", this::copies);
+        Button copies = Ui.button("Copies", "Ctrl+B", this::copies);
         copies.setId("empty-copies");
-        unitButton = Ui.button("", "U", this::turn, "quiet");
-        unitButton.setId("empty-unit");
-        words = new VBox(
+        Button lead = Ui.button("Lead me through it", "", () -> guided.begin(GuidedJobs.panel()));
+        lead.setId("empty-lead");
+        Button help = Ui.button("Guide", "F1", this::help, "quiet");
+        help.setId("empty-help");
+        VBox column = new VBox(
                 14,
                 Ui.label(session.snapshot().build().name(), "bench-title"),
                 Ui.wrapped(
                         "Nothing is on the bench yet. A face goes here: one joint "
                                 + "plane, drawn flat, with its sheets and its holes.",
                         "plain"),
-                new HBox(10, panel, bring, sums, copies, unitButton),
+                new HBox(10, panel, bring, lead),
+                new HBox(10, sums, copies, unitButton, help),
                 Ui.wrapped(
                         "A panel is made from a few figures: "
                                 + "skin, spars, ribs, pitch. A drawing can be DXF or SVG; holes measured off a part "
                                 + "come as a table.",
                         "soft"));
-        words.setMaxSize(620, USE_PREF_SIZE);
-        words.setAlignment(Pos.CENTER_LEFT);
-        getChildren().add(words);
-        turnWords();
-        addEventHandler(KeyEvent.KEY_PRESSED, this::key);
-        back = () -> show(words);
-        lost = session.lostProperty().subscribe(now -> now.ifPresentOrElse(this::lost, this::found));
+        column.setMaxSize(620, USE_PREF_SIZE);
+        column.setAlignment(Pos.CENTER_LEFT);
+        return column;
     }
 
     /** Looks no longer after the file. */
     void end() {
         lost.unsubscribe();
+        beside.close();
+    }
+
+    private void words() {
+        show(words);
+    }
+
+    /** Shows what the guide says of what is here, or puts it away. */
+    private void help() {
+        if (!beside.putAway()) {
+            Node now = getChildren().getFirst();
+            String screen = (now == words ? EmptyView.class : now.getClass()).getSimpleName();
+            beside.help(Guide.shipped().about(screen).orElse(new Guide.Place(Guide.FIRST, "")));
+        }
     }
 
     /** What is typed into another card is kept under the one about the file. */
@@ -111,7 +154,7 @@ final class EmptyView extends StackPane {
 
     /** The scene, 1280 x 800 unless the stage says otherwise. */
     Scene scene() {
-        Scene scene = new Scene(this, 1280, 800);
+        Scene scene = new Scene(root, 1280, 800);
         scene.getStylesheets()
                 .add(DeskWindow.class.getResource("/bucina/desk/desk.css").toExternalForm());
         return scene;
@@ -124,13 +167,20 @@ final class EmptyView extends StackPane {
         switch (e.getCode()) {
             case P -> panel();
             case I -> bring();
-            case S -> sums();
-            case C -> copies();
+            case F5 -> sums();
+            case B -> {
+                if (!e.isShortcutDown()) {
+                    return;
+                }
+                copies();
+            }
             case U -> turn();
+            case F1 -> help();
             case ESCAPE -> {
                 if (getChildren().getFirst() instanceof LostCard) {
                     back.run();
-                } else if (!(getChildren().getFirst() instanceof SumsPane pane && pane.putAway())) {
+                } else if (!(getChildren().getFirst() instanceof SumsPane pane && pane.putAway())
+                        && !beside.putAway()) {
                     show(words);
                 }
             }
@@ -174,13 +224,14 @@ final class EmptyView extends StackPane {
 
     private void panel() {
         if (getChildren().contains(words)) {
-            PanelCard card = new PanelCard(session, unit, palette, made, () -> show(words));
+            PanelCard card = new PanelCard(session, unit, prefs.rivets(), palette, made, () -> show(words));
             show(card);
             card.enter();
         }
     }
 
-    private void bring() {
+    /** Brings in a drawing. */
+    void bring() {
         if (getChildren().contains(words)) {
             BringCard card = new BringCard(session, unit, Optional.empty(), palette, made, () -> show(words));
             show(card);

@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
@@ -147,9 +148,15 @@ final class Keys {
             // Undo and redo of what is typed belong to the field.
             case ALWAYS -> typing && (c.key().equals("Ctrl+Z") || c.key().equals("Ctrl+Y"));
             case FREE -> typing || onDisabledField || window.cards().covered();
+            case SHEET -> elsewhere(typing, Desk.Room.SHEET) || pressesButton(c);
             case LOGBOOK -> elsewhere(typing, Desk.Room.LOGBOOK);
             case PARTS -> elsewhere(typing, Desk.Room.PARTS);
         };
+    }
+
+    /** The space bar presses the button that has the keyboard. */
+    private boolean pressesButton(Command c) {
+        return c.key().equals("Space") && window.node().getScene().getFocusOwner() instanceof ButtonBase;
     }
 
     private boolean elsewhere(boolean typing, Desk.Room room) {

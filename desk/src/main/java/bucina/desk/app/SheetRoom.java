@@ -45,6 +45,7 @@ public final class SheetRoom extends ShownPane {
     private Optional<BenchMode> mode = Optional.empty();
     private Palette palette = Palette.LIGHT;
     private double scale = 1;
+    private boolean narrow;
 
     SheetRoom(Desk desk, WorkTimer timer, Cards cards) {
         this.desk = desk;
@@ -91,8 +92,16 @@ public final class SheetRoom extends ShownPane {
         StackPane.setMargin(node, margin);
     }
 
+    /** Leaves the rack away where something else stands beside the sheet. */
+    void narrow(boolean on) {
+        narrow = on;
+        if (mode.isEmpty()) {
+            setLeft(on ? null : rack);
+        }
+    }
+
     private void lay() {
-        setLeft(rack);
+        setLeft(narrow ? null : rack);
         setCenter(face);
         setRight(bench);
     }

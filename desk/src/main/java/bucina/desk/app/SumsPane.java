@@ -6,8 +6,11 @@ import bucina.core.measure.LengthFormat;
 import bucina.core.measure.LengthParser;
 import bucina.core.measure.Unit;
 import bucina.desk.card.GaugeCard;
+import bucina.desk.card.PictureCard;
 import bucina.desk.card.WhyCard;
 import bucina.desk.gauge.GaugePost;
+import bucina.desk.guided.Guided;
+import bucina.desk.help.Guide;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Session;
@@ -38,6 +41,8 @@ final class SumsPane extends StackPane {
     private final Button turn;
     private final Catalogue catalogue;
     private final GaugePost gauge;
+    private final Beside beside;
+    private Optional<Node> over = Optional.empty();
 
     /**
      * @param session the build that is open; empty where none is
@@ -52,16 +57,12 @@ final class SumsPane extends StackPane {
         sceneProperty().addListener((o, was, now) -> {
             if (now == null) {
                 gauge.off();
+                beside.close();
             } else {
                 GaugeFollow.on(now, gauge);
             }
         });
-        addEventFilter(KeyEvent.KEY_PRESSED, e -> {
-            if (GAUGE.match(e)) {
-                gauge();
-                e.consume();
-            }
-        });
+        addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         room = new SumsRoom(new SumsRoom.Host(catalogue, session, unit, this::why, false));
         room.use(palette, 1);
         turn = Ui.button("", "", () -> unit.set(unit.get() == Unit.INCH ? Unit.MM : Unit.INCH), "quiet");
@@ -72,8 +73,26 @@ final class SumsPane extends StackPane {
         bar.setAlignment(Pos.CENTER_LEFT);
         bar.setPadding(new Insets(5, 10, 5, 14));
         bar.getStyleClass().add("top-bar");
-        getChildren().add(new BorderPane(room, bar, null, null, null));
+        BorderPane frame = new BorderPane(room, bar, null, null, null);
+        getChildren().add(frame);
+        beside = new Beside(
+                frame,
+                this,
+                new Guided(),
+                new Seen(this, Optional::empty),
+                new Beside.Host(j -> {}, (url, what) -> over(new PictureCard(url, what, this::putAway)), w -> {}));
         words();
+    }
+
+    private void key(KeyEvent e) {
+        if (GAUGE.match(e)) {
+            gauge();
+        } else if (e.getCode() == KeyCode.F1) {
+            help();
+        } else {
+            return;
+        }
+        e.consume();
     }
 
     private void words() {
@@ -88,16 +107,37 @@ final class SumsPane extends StackPane {
         putAway();
         GaugeCard card =
                 new GaugeCard(new LengthParser(unit.get(), catalogue.drills()), unit.get(), gauge, this::putAway);
-        getChildren().add(card);
+        over(card);
         card.enter();
     }
 
     private void why(Why number) {
-        getChildren().add(new WhyCard(number, this::putAway));
+        over(new WhyCard(number, () -> answer(Guide.shipped().term(number.title())), this::putAway));
     }
 
-    /** Takes the number opened up away; true if there was one. */
+    private void over(Node card) {
+        putAway();
+        over = Optional.of(card);
+        getChildren().add(card);
+    }
+
+    private void help() {
+        if (!beside.putAway()) {
+            answer(SumsRoom.class.getSimpleName());
+        }
+    }
+
+    private void answer(String key) {
+        beside.help(Guide.shipped().about(key).orElse(new Guide.Place(Guide.FIRST, "")));
+    }
+
+    /** Takes what lies over the sums away, then the guide; true if there was one. */
     boolean putAway() {
-        return getChildren().size() > 1 && getChildren().removeLast() != null;
+        if (over.isEmpty()) {
+            return beside.putAway();
+        }
+        over.ifPresent(getChildren()::remove);
+        over = Optional.empty();
+        return true;
     }
 }

@@ -41,7 +41,7 @@ final class TopBar extends ShownBox {
     private final Button redo;
     private final Map<Desk.Room, Button> rooms = new EnumMap<>(Desk.Room.class);
 
-    TopBar(Desk desk, WorkTimer timer, Runnable search, Runnable turn) {
+    TopBar(Desk desk, WorkTimer timer, Runnable search, Runnable turn, BuildMenu menu) {
         this.desk = desk;
         this.timer = timer;
         getStyleClass().add("top-bar");
@@ -56,7 +56,6 @@ final class TopBar extends ShownBox {
         undo.setId("undo");
         redo = Ui.button("Redo", "", () -> desk.session().history().redo(sentence -> {}), "quiet");
         redo.setId("redo");
-        Label name = Ui.kept(desk.snapshot().build().name(), "build-name");
         Label status = Ui.kept("", "saved");
         status.setId("status");
         status.textProperty().bind(desk.session().notices().briefProperty());
@@ -72,7 +71,7 @@ final class TopBar extends ShownBox {
         variant = Ui.button("", "T", desk.look()::turnDark, "quiet");
         variant.setId("variant");
         ways.getChildren().addAll(find, undo, redo);
-        state.getChildren().addAll(Ui.spring(), name, status, Ui.spring(), time, unit, variant);
+        state.getChildren().addAll(Ui.spring(), menu, status, Ui.spring(), time, unit, variant);
         scale(1);
         watch(desk);
     }

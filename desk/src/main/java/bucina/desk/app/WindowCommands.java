@@ -4,6 +4,7 @@ import static bucina.desk.session.Command.Scope.ALWAYS;
 import static bucina.desk.session.Command.Scope.FREE;
 import static bucina.desk.session.Command.Scope.LOGBOOK;
 
+import bucina.desk.guided.GuidedJobs;
 import bucina.desk.session.DemoBuild;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Selection;
@@ -23,6 +24,7 @@ final class WindowCommands extends CommandList {
         always(desk);
         builds(window);
         add("find", "Find anything", "Ctrl+K", ALWAYS, window::search);
+        help(window);
         looks(desk, window);
         logbook(window);
         add("put-away", "Put away what lies over the sheet, pick nothing", "Esc", ALWAYS, this::escape);
@@ -41,6 +43,15 @@ final class WindowCommands extends CommandList {
                 "W",
                 LOGBOOK,
                 () -> window.logbook().ifPresent(l -> l.withdrawChosen()));
+    }
+
+    private void help(DeskWindow window) {
+        add("help", "Guide: what can be done here, or put it away", "F1", ALWAYS, window::help);
+        add("keys", "Keyboard map: all keys, to search and to print", "", ALWAYS, window::keys);
+        add("guided-first", "Guided job: a first job, on the demo", "", ALWAYS, () -> window.guide(GuidedJobs.first()));
+        add("guided-panel", "Guided job: a panel of your own", "", ALWAYS, () -> window.guide(GuidedJobs.panel()));
+        add("check-build", "Check this build: the plan, the file, the log", "", ALWAYS, window.cards()::check);
+        add("about", "About: version, licences, where the data lies", "", ALWAYS, window.cards()::about);
     }
 
     private void looks(Desk desk, DeskWindow window) {
@@ -96,6 +107,7 @@ final class WindowCommands extends CommandList {
     private void escape() {
         if (window.sheet().letGo()
                 || window.cards().putAway()
+                || window.helpAway()
                 || window.tonight().filter(TonightRoom::back).isPresent()) {
             return;
         }

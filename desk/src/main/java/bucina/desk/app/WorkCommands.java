@@ -2,6 +2,7 @@ package bucina.desk.app;
 
 import static bucina.desk.session.Command.Scope.ALWAYS;
 import static bucina.desk.session.Command.Scope.FREE;
+import static bucina.desk.session.Command.Scope.SHEET;
 
 import bucina.core.edit.PartEdits;
 import bucina.core.plan.Part;
@@ -34,7 +35,7 @@ final class WorkCommands extends CommandList {
                 "E",
                 FREE,
                 () -> change(!desk.changingProperty().get()));
-        addChanging("part-on-off", "The part of the sheet picked: on, or off", "D", FREE, this::turnPart);
+        addChanging("part-on-off", "The part of the sheet picked: on, or off", "D", SHEET, this::turnPart);
         add("bend-bench", "Bend bench for this sheet's part", "H", FREE, window::formPart);
         add("trim-lines", "Safe trim lines", "Y", FREE, desk.look()::turnTrim);
         add("stations", "Stations of the row, as running dimensions", "S", FREE, window.cards()::stations);
@@ -86,7 +87,7 @@ final class WorkCommands extends CommandList {
         addChanging("act", "Log or mark what is picked", "Ctrl+Enter", ALWAYS, () -> {
             // What lies under a card is not done from there.
             if (!window.cards().act()) {
-                window.bench().act();
+                window.act();
             }
         });
     }

@@ -126,8 +126,10 @@ public final class BenchSide extends ShownPane {
     }
 
     private void here(String id) {
+        // What is not seen is not changed.
+        boolean seen = desk.roomProperty().get() == Desk.Room.SHEET;
         panel().commands().stream()
-                .filter(c -> c.id().equals(id))
+                .filter(c -> c.id().equals(id) && (seen || !c.changes()))
                 .findFirst()
                 .ifPresent(c -> c.does().run());
     }

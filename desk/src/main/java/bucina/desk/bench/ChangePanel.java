@@ -1,6 +1,6 @@
 package bucina.desk.bench;
 
-import static bucina.desk.session.Command.Scope.FREE;
+import static bucina.desk.session.Command.Scope.SHEET;
 
 import bucina.core.stack.HoleReading;
 import bucina.core.stack.StackCheck;
@@ -99,7 +99,7 @@ final class ChangePanel extends StagePanel {
     @Override
     List<Command> commands() {
         return List.of(
-                Command.changes("delete-holes", "Delete the picked holes", "Del", FREE, holes::delete),
-                Command.changes("add-hole", "Add a hole after this one", "A", FREE, holes::addAfter));
+                Command.changes("delete-holes", "Delete the picked holes", "Del", SHEET, holes::delete),
+                Command.changes("add-hole", "Add a hole after this one", "A", SHEET, holes::addAfter));
     }
 }

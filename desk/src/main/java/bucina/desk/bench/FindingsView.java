@@ -50,7 +50,7 @@ final class FindingsView extends VBox {
                     .forEach(q -> warning(
                             Ui.wrapped("In query: " + q.text(), "attention-text"),
                             Ui.wrapped(
-                                    "Nothing of " + c.group().code() + " is set before it is answered, in Papers (F5).",
+                                    "Nothing of " + c.group().code() + " is set before it is answered, in Papers (F8).",
                                     "soft")));
         });
         list.forEach(f -> getChildren().add(box(f)));
@@ -70,6 +70,10 @@ final class FindingsView extends VBox {
                 .map(a -> "Accepted: " + a)
                 .orElse(finding.remedy().in(desk.unit()));
         VBox box = new VBox(2, message, Ui.wrapped(then, "soft"), Ui.wrapped(finding.source(), "tiny"));
+        Button means =
+                Ui.button("What it means", "", () -> desk.ask(finding.rule().code()), "quiet", "slim");
+        means.setId("finding-means");
+        box.getChildren().add(means);
         if (finding.accepted().isEmpty() && !desk.session().readOnly()) {
             desk.cursor().ifPresent(c -> accept(finding, c.hole().id(), box));
         }

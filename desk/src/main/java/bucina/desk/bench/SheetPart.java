@@ -61,7 +61,7 @@ final class SheetPart extends ChangeForm {
                         f,
                         buttons(
                                 button("Cut the opening", "", "opening-cut", () -> reading(() -> cut(layer, at, size))),
-                                button("Part", "F7", "sheet-part", () -> {
+                                button("Part", Desk.Room.PARTS.key(), "sheet-part", () -> {
                                     desk.partProperty().set(Optional.of(layer.part()));
                                     desk.roomProperty().set(Desk.Room.PARTS);
                                 })));

@@ -1,7 +1,7 @@
 package bucina.desk.bench;
 
 import static bucina.desk.session.Command.Scope.ALWAYS;
-import static bucina.desk.session.Command.Scope.FREE;
+import static bucina.desk.session.Command.Scope.SHEET;
 
 import bucina.core.log.Mark;
 import bucina.core.log.Operation;
@@ -124,14 +124,14 @@ abstract class WorkPanel extends StagePanel {
     @Override
     List<Command> commands() {
         return List.of(
-                Command.changes("mark-and-go-on", "Mark what is picked, and go on", "Space", FREE, this::mark),
+                Command.changes("mark-and-go-on", "Mark what is picked, and go on", "Space", SHEET, this::mark),
                 Command.changes(
                         "take-mark-back",
                         "Take the mark back from what is picked",
                         "Ctrl+Back",
                         ALWAYS,
                         this::takeBack),
-                Command.looks("pick-jumped", "Pick what was jumped over", "J", FREE, this::pickSkipped));
+                Command.looks("pick-jumped", "Pick what was jumped over", "J", SHEET, this::pickSkipped));
     }
 
     private void choose(Task task) {

@@ -254,7 +254,7 @@ public final class ApartCard extends ShownBox {
         Optional<FitCheck.Verdict> moved = before.flatMap(b -> after.map(a -> check.change(b, a, rules)));
         moved.ifPresent(v -> labels.add(label.apply(v)));
         moved.or(() -> before.map(b -> check.verdict(b, rules)))
-                .ifPresent(v -> labels.add(Ui.wrapped("Limit: " + v.source() + ". Changed in Rules, F4.", "tiny")));
+                .ifPresent(v -> labels.add(Ui.wrapped("Limit: " + v.source() + ". Changed in Rules.", "tiny")));
         return labels;
     }
 

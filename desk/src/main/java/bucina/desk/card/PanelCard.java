@@ -22,6 +22,7 @@ import bucina.desk.look.Palette;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.look.Worded;
+import bucina.desk.session.Prefs;
 import bucina.desk.session.Session;
 import java.util.ArrayList;
 import java.util.List;
@@ -56,10 +57,12 @@ public final class PanelCard extends ShownBox {
     private final TextField root;
 
     /**
-     * @param made told the new face once it is on the disk
+     * @param rivets what the builder rivets with: a panel begins with it
+     * @param made   told the new face once it is on the disk
      * @param away puts the card away
      */
-    public PanelCard(Session session, Unit unit, Palette palette, Consumer<Id.Face> made, Runnable away) {
+    public PanelCard(
+            Session session, Unit unit, Prefs.Rivets rivets, Palette palette, Consumer<Id.Face> made, Runnable away) {
         super(10);
         this.session = session;
         this.unit = unit;
@@ -72,6 +75,7 @@ public final class PanelCard extends ShownBox {
         if (unit == Unit.MM) {
             metric();
         }
+        rivet(rivets);
         Fields skin = new Fields();
         name = skin.live("Name", "", "panel-name", t -> set(() -> form.name = t));
         name.setPromptText("Upper skin");
@@ -122,8 +126,14 @@ public final class PanelCard extends ShownBox {
         form.ribWidth = "16";
         form.ribThickness = "0.8";
         form.doublerThickness = "1";
-        form.rivet = "ISO 15977 3.2";
         form.pitch = "30";
+    }
+
+    private void rivet(Prefs.Rivets rivets) {
+        boolean pulled = rivets == Prefs.Rivets.PULLED || rivets == Prefs.Rivets.BOTH && unit == Unit.MM;
+        if (pulled) {
+            form.rivet = "ISO 15977 3.2";
+        }
     }
 
     /** Which assembly it becomes a face of, and which part its skin is a sheet of. */

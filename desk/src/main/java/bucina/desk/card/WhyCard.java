@@ -11,15 +11,18 @@ import javafx.scene.layout.HBox;
 public final class WhyCard extends ShownBox {
 
     /**
-     * @param away puts the card away
+     * @param guide shows what the guide says of it
+     * @param away  puts the card away
      */
-    public WhyCard(Why why, Runnable away) {
+    public WhyCard(Why why, Runnable guide, Runnable away) {
         super(8);
         getStyleClass().add("card");
         setId("why-card");
         setMaxSize(460, USE_PREF_SIZE);
+        Button more = Ui.button("Guide", "", guide, "quiet");
+        more.setId("why-guide");
         Button close = Ui.button("Close", "Esc", away, "quiet");
-        HBox head = new HBox(8, Ui.label(why.title(), "bench-title"), Ui.spring(), close);
+        HBox head = new HBox(8, Ui.label(why.title(), "bench-title"), Ui.spring(), more, close);
         head.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(head, Ui.label(why.value(), "why-value"));
         add(why.formula(), "formula");

@@ -10,6 +10,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.Text;
 
 /** The few small pieces every view is put together from, with the style classes of the style sheet. */
 public final class Ui {
@@ -36,6 +37,13 @@ public final class Ui {
         label.setWrapText(true);
         label.setMinHeight(Region.USE_PREF_SIZE);
         return label;
+    }
+
+    /** A stretch of running text, for a text flow. */
+    public static Text text(String words, String... classes) {
+        Text text = new Text(words);
+        text.getStyleClass().addAll(classes);
+        return text;
     }
 
     /** A button that shows the key which does the same. */

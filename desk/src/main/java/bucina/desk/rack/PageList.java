@@ -37,7 +37,7 @@ final class PageList extends VBox {
         if (pages.isEmpty()) {
             getChildren()
                     .add(Ui.wrapped(
-                            "No group, part or job has a page yet. Give one in Change (E) or in Parts (F7).",
+                            "No group, part or job has a page yet. Give one in Change (E) or in Parts (F4).",
                             "rack-note"));
         }
         for (Pages page : pages) {

@@ -151,7 +151,9 @@ public final class RulesRoom extends ShownPane {
         Label source = source(rule);
         HBox value = new HBox(4, editor(rule), Ui.kept(unit(rule.key()), "soft"));
         value.setAlignment(Pos.CENTER_LEFT);
-        table.addRow(table.getRowCount(), title, value, beside, source);
+        Button means = Ui.button("?", "", () -> desk.ask(rule.key().code()), "quiet", "slim");
+        means.setAccessibleText("What is meant by " + rule.key().title());
+        table.addRow(table.getRowCount(), new HBox(2, means, title), value, beside, source);
     }
 
     private static Label source(Rule rule) {

@@ -19,6 +19,8 @@ public record Command(String id, String words, String key, Scope scope, boolean 
         ALWAYS,
         /** Where nothing is typed and no card lies over the window. */
         FREE,
+        /** Where nothing is typed, in the sheet room: what is done there is done to what is seen. */
+        SHEET,
         /** Where nothing is typed, in the logbook room. */
         LOGBOOK,
         /** Where nothing is typed, in the parts room. */

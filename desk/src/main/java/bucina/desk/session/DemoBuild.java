@@ -8,6 +8,7 @@ import bucina.core.demo.PracticeBox;
 import bucina.core.log.Logbook;
 import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
+import bucina.core.rule.RuleSet;
 import bucina.core.stack.Derivation;
 import bucina.store.Document;
 import bucina.store.file.BuildFile;
@@ -26,6 +27,8 @@ public final class DemoBuild {
     public enum Which {
         /** The left half of the stabilator: inch, solid rivets. */
         STABILATOR("dunlin-demo"),
+        /** The same with every part in place, for a guided job: begun again each time. */
+        GUIDED("dunlin-guided"),
         /** The belly locker: millimetres, pulled rivets. */
         LOCKER("dunlin-locker"),
         /** A practice box of two skins and a rib, in plain steps of making. */
@@ -69,11 +72,28 @@ public final class DemoBuild {
         }
     }
 
+    /** A path among the demonstrations that is not taken: {@code my-panel.bucina}, {@code my-panel-2.bucina}. */
+    static Path free(String name) {
+        Path folder = Places.data();
+        try {
+            Files.createDirectories(folder);
+        } catch (IOException e) {
+            throw new InputException(
+                    "No build can be made in " + folder + " (" + e.getMessage()
+                            + "). Set BUCINA_HOME to a folder you can write to",
+                    e);
+        }
+        Path path = folder.resolve(name + ".bucina");
+        for (int i = 2; Files.exists(path); i++) {
+            path = folder.resolve(name + "-" + i + ".bucina");
+        }
+        return path;
+    }
+
     /** Makes a build with nothing in it and gives its path; its name is the file's. */
-    public static Path empty(Path path, Catalogue catalogue) {
+    public static Path empty(Path path, RuleSet rules) {
         String name = path.getFileName().toString().replaceFirst("\\.bucina$", "");
-        Build build =
-                new Build(name.isBlank() ? "Build" : name, "", catalogue.rules(), 1, List.of(), List.of(), Map.of());
+        Build build = new Build(name.isBlank() ? "Build" : name, "", rules, 1, List.of(), List.of(), Map.of());
         BuildFile.create(path, new Document(build, Logbook.of(List.of(), List.of()), List.of()))
                 .close();
         return path;
@@ -98,7 +118,11 @@ public final class DemoBuild {
         }
         Build build = Dunlin.build(catalogue.rules());
         Derivation derivation = Derivation.of(build, catalogue);
-        BuildFile.create(path, new Document(build, DunlinHistory.of(derivation), List.of()))
+        Build written = which == Which.GUIDED
+                ? build.withParts(
+                        build.parts().stream().map(p -> p.withFitted(true)).toList(), build.nextId())
+                : build;
+        BuildFile.create(path, new Document(written, DunlinHistory.of(derivation), List.of()))
                 .close();
     }
 }

@@ -37,18 +37,18 @@ public final class Desk implements AutoCloseable {
         TONIGHT("Tonight", "Tonight room: what now, in which order, what to lay out"),
         /** The sheet on the bench. */
         SHEET("Sheet", "Sheet room"),
-        /** Bends, cutting, fasteners: sums with a picture. */
-        SUMS("Sums", "Bench sums room: bends, cutting, bolts"),
-        /** Everything logged. */
-        LOGBOOK("Logbook", "Logbook room"),
-        /** The limits in force. */
-        RULES("Rules", "Rules room: limits, and what another rule set changes"),
-        /** Queries, accepted findings, bulletins, the other hand. */
-        PAPERS("Papers", "Papers room: queries, bulletins, the other hand"),
         /** Every part, how it stands and what it owes. */
         PARTS("Parts", "Parts room: how each part stands, what is owed to it"),
+        /** Bends, cutting, fasteners: sums with a picture. */
+        SUMS("Sums", "Bench sums room: bends, cutting, bolts"),
         /** Hardware, the packing list, orders, hours and weight. */
-        STORES("Stores", "Stores room: what is there, what is short, what to order, when it is done");
+        STORES("Stores", "Stores room: what is there, what is short, what to order, when it is done"),
+        /** Everything logged. */
+        LOGBOOK("Logbook", "Logbook room"),
+        /** Queries, accepted findings, bulletins, the other hand. */
+        PAPERS("Papers", "Papers room: queries, bulletins, the other hand"),
+        /** The limits in force; entered from the papers. */
+        RULES("Rules", "Rules room: limits, and what another rule set changes");
 
         private final String word;
         private final String title;
@@ -68,9 +68,9 @@ public final class Desk implements AutoCloseable {
             return title;
         }
 
-        /** The key that enters it. */
+        /** The key that enters it, after F1 for help; empty for the rules. */
         public String key() {
-            return "F" + (ordinal() + 1);
+            return this == RULES ? "" : "F" + (ordinal() + 2);
         }
     }
 
@@ -92,6 +92,7 @@ public final class Desk implements AutoCloseable {
     private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.STUDY);
     private final ObjectProperty<Selection> selection = new SimpleObjectProperty<>();
     private final ObjectProperty<Optional<Why>> why = new SimpleObjectProperty<>(Optional.empty());
+    private final ObjectProperty<Optional<String>> asked = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<LogEntry>> correcting = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<Id.Group>> typedGroup = new SimpleObjectProperty<>(Optional.empty());
 
@@ -264,6 +265,19 @@ public final class Desk implements AutoCloseable {
     /** The number opened up; empty if none is. */
     public ObjectProperty<Optional<Why>> whyProperty() {
         return why;
+    }
+
+    /**
+     * What the guide is asked about: the key of a rule, a limit or a sum, a term; empty if nothing is. The window
+     * answers, and empties it.
+     */
+    public ObjectProperty<Optional<String>> askedProperty() {
+        return asked;
+    }
+
+    /** Asks the guide about something. */
+    public void ask(String key) {
+        asked.set(Optional.of(key));
     }
 
     /** The entry being corrected; empty while a first entry is written. */

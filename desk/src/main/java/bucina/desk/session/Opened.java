@@ -36,7 +36,8 @@ public record Opened(Session session, Optional<WindowLock> lock, Prefs prefs) {
             tables.said().forEach(session::say);
             back.ifPresent(session::say);
             Optional<Path> build = copy.isEmpty() ? Optional.of(path) : original(what);
-            build.ifPresent(b -> prefs.keep("last", b.toAbsolutePath().toString()));
+            build.filter(b -> !(what instanceof ToOpen.Practice p && !p.empty()))
+                    .ifPresent(prefs::opened);
             if (copy.isPresent()) {
                 session.copies().looksAtCopy(build);
             }
@@ -82,7 +83,11 @@ public record Opened(Session session, Optional<WindowLock> lock, Prefs prefs) {
             case ToOpen.File f -> f.path();
             case ToOpen.Copy c -> c.path();
             case ToOpen.Back b -> b.build();
-            case ToOpen.New n -> DemoBuild.empty(n.path(), catalogue);
+            case ToOpen.New n -> DemoBuild.empty(n.path(), prefs.schooled(catalogue.rules()));
+            case ToOpen.Practice p ->
+                p.empty()
+                        ? DemoBuild.empty(DemoBuild.free("my-panel"), prefs.schooled(catalogue.rules()))
+                        : DemoBuild.file(DemoBuild.Which.GUIDED, catalogue, true);
             case ToOpen.Demo d -> DemoBuild.file(d.which(), catalogue, d.fresh());
             case ToOpen.Last l ->
                 prefs.last().orElseGet(() -> DemoBuild.file(DemoBuild.Which.STABILATOR, catalogue, false));

@@ -1,16 +1,30 @@
 package bucina.desk.session;
 
 import bucina.core.measure.Unit;
+import bucina.core.rule.RuleKey;
+import bucina.core.rule.RuleSet;
 import java.io.IOException;
 import java.io.Reader;
 import java.io.Writer;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.Properties;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** What the builder likes: kept beside no build. A file that cannot be read or written is as good as none. */
 public final class Prefs {
+
+    private static final int RECENT = 8;
+
+    /** What the builder rivets with. */
+    public enum Rivets {
+        SOLID,
+        PULLED,
+        BOTH
+    }
 
     private final Path file;
     private final Properties values = new Properties();
@@ -78,6 +92,53 @@ public final class Prefs {
     /** The build opened last. */
     public Optional<Path> last() {
         return Optional.ofNullable(values.getProperty("last")).map(Path::of).filter(Files::isRegularFile);
+    }
+
+    /** Builds opened before that are still there, the last one first. */
+    public List<Path> recent() {
+        return values.getProperty("recent", "")
+                .lines()
+                .map(Path::of)
+                .filter(Files::isRegularFile)
+                .toList();
+    }
+
+    /** Keeps that a build was opened. */
+    void opened(Path build) {
+        Path path = build.toAbsolutePath();
+        String recent = Stream.concat(Stream.of(path), recent().stream().filter(p -> !p.equals(path)))
+                .limit(RECENT)
+                .map(Path::toString)
+                .collect(Collectors.joining("\n"));
+        values.setProperty("recent", recent);
+        keep("last", path.toString());
+    }
+
+    /** True once the questions of the first start were answered, or a build was opened without them. */
+    public boolean begun() {
+        return values.containsKey("begun") || values.containsKey("last");
+    }
+
+    /** Which rivets the builder works with; both where nobody has said it. */
+    public Rivets rivets() {
+        try {
+            return Rivets.valueOf(values.getProperty("rivets", Rivets.BOTH.name()));
+        } catch (IllegalArgumentException e) {
+            return Rivets.BOTH;
+        }
+    }
+
+    /** The rules for a new build: as shipped, with the schools that the builder chose. */
+    public RuleSet schooled(RuleSet rules) {
+        RuleSet schooled = rules;
+        for (RuleKey key : List.of(RuleKey.COUNTERSINK_SCHOOL, RuleKey.SHOP_SCHOOL)) {
+            String chosen = values.getProperty(key.code(), "");
+            if (key.choices().stream().anyMatch(c -> c.code().equals(chosen))
+                    && !rules.rule(key).value().equals(chosen)) {
+                schooled = schooled.with(key, chosen, "chosen at the first start");
+            }
+        }
+        return schooled;
     }
 
     /** How copies of builds are wanted; what cannot be read is as usual. */

@@ -18,6 +18,13 @@ public sealed interface ToOpen {
     record New(Path path) implements ToOpen {}
 
     /**
+     * A build to practise on: the demonstration, begun again each time, or a new one with nothing in it.
+     *
+     * @param empty true for the new one
+     */
+    record Practice(boolean empty) implements ToOpen {}
+
+    /**
      * A copy, to look at it only.
      *
      * @param of the build

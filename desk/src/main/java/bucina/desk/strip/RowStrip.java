@@ -10,6 +10,7 @@ import bucina.desk.look.Type;
 import bucina.desk.session.Desk;
 import bucina.desk.session.RowModel;
 import bucina.desk.session.Selection;
+import java.util.List;
 import java.util.Optional;
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
@@ -98,14 +99,18 @@ public final class RowStrip extends Region implements Shown {
     }
 
     private void empty(double h) {
-        words(
-                "Pick a hole: its row is laid out here, hole by hole, with the grip as steps. Where a sheet "
-                        + "starts or ends, the length changes.",
-                palette.soft(),
-                Type.text(size * 1.1),
-                14,
-                h / 2,
-                TextAlignment.LEFT);
+        List<String> lines = List.of(
+                "Pick a hole: its row is laid out here, hole by hole, with the grip as steps.",
+                "Where a sheet starts or ends, the length changes.");
+        for (int i = 0; i < lines.size(); i++) {
+            words(
+                    lines.get(i),
+                    palette.soft(),
+                    Type.text(size * 1.1),
+                    14,
+                    h / 2 + (i - .5) * size * 1.6,
+                    TextAlignment.LEFT);
+        }
         setAccessibleText("Row strip: no row chosen");
     }
 

@@ -39,7 +39,7 @@ class BoltsTest extends OnWindow {
 
     private void hinge(FxRobot robot, bucina.desk.session.Stage stage) throws Exception {
         robot.interact(() -> face("Main spar web"));
-        robot.type(KeyCode.F2);
+        robot.type(KeyCode.F3);
         robot.interact(() -> desk.stageProperty().set(stage));
         robot.interact(() -> desk.selectionProperty()
                 .set(Selection.row(
@@ -107,7 +107,7 @@ class BoltsTest extends OnWindow {
     @Test
     void bench_mode_asks_for_torque_and_drag_and_takes_nothing_off_the_table(FxRobot robot) throws Exception {
         put(robot);
-        robot.push(KeyCode.F1);
+        robot.push(KeyCode.F2);
         settle(robot);
         until(() -> first(robot).isPresent());
         String soonest = first(robot).orElseThrow();

@@ -242,7 +242,7 @@ class ChangeTest extends OnWindow {
         assertThat(open)
                 .singleElement()
                 .satisfies(q -> assertThat(q.text()).isEqualTo("C-1: the drawing calls for 18, the sheet has 0."));
-        robot.push(KeyCode.F6);
+        robot.push(KeyCode.F8);
         settle(robot);
         long n = open.getFirst().id().n();
         write(robot, "#query-answer-" + n, "left out on this hand");

@@ -34,7 +34,7 @@ class GaugeCardTest extends OnWindow {
     }
 
     private void coupon(FxRobot robot) throws Exception {
-        robot.push(KeyCode.F3);
+        robot.push(KeyCode.F5);
         until(() -> desk.roomProperty().get() == Desk.Room.SUMS);
         robot.clickOn(Sums.of("coupon").orElseThrow().title());
         until(() -> robot.lookup("#ask-scrap").tryQuery().isPresent());

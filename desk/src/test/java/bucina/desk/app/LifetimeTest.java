@@ -5,18 +5,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 import bucina.core.explain.Why;
 import bucina.core.measure.Unit;
 import bucina.desk.bench.BenchSide;
+import bucina.desk.card.AboutCard;
 import bucina.desk.card.ApartCard;
 import bucina.desk.card.BaysCard;
 import bucina.desk.card.BenchMode;
 import bucina.desk.card.BinsCard;
 import bucina.desk.card.BringCard;
 import bucina.desk.card.CalloutCard;
+import bucina.desk.card.CheckCard;
 import bucina.desk.card.CloseOutCard;
 import bucina.desk.card.CopiesCard;
 import bucina.desk.card.DoubtCard;
 import bucina.desk.card.GagingCard;
 import bucina.desk.card.GaugeCard;
 import bucina.desk.card.HatchCard;
+import bucina.desk.card.KeysCard;
 import bucina.desk.card.LegendCard;
 import bucina.desk.card.LostCard;
 import bucina.desk.card.MergeCard;
@@ -27,6 +30,7 @@ import bucina.desk.card.PackingCard;
 import bucina.desk.card.PanelCard;
 import bucina.desk.card.PartListsCard;
 import bucina.desk.card.PhotosCard;
+import bucina.desk.card.PictureCard;
 import bucina.desk.card.ReachCard;
 import bucina.desk.card.RibCard;
 import bucina.desk.card.SearchCard;
@@ -38,6 +42,9 @@ import bucina.desk.card.WhatIfCard;
 import bucina.desk.card.WhyCard;
 import bucina.desk.card.WorkCard;
 import bucina.desk.gauge.GaugePost;
+import bucina.desk.guided.GuidedPane;
+import bucina.desk.help.Guide;
+import bucina.desk.help.HelpPane;
 import bucina.desk.logbook.LogbookRoom;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Shown;
@@ -46,9 +53,11 @@ import bucina.desk.parts.PartsRoom;
 import bucina.desk.rack.Rack;
 import bucina.desk.rules.RulesRoom;
 import bucina.desk.session.Apart;
+import bucina.desk.session.Command;
 import bucina.desk.session.CopyWish;
 import bucina.desk.session.Finder;
 import bucina.desk.session.Lost;
+import bucina.desk.session.Prefs;
 import bucina.desk.session.Sessions;
 import bucina.desk.session.WorkTimer;
 import bucina.desk.sheet.DoneLine;
@@ -66,10 +75,12 @@ import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import java.io.IOException;
 import java.lang.ref.WeakReference;
+import java.net.URL;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -77,6 +88,7 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
@@ -122,7 +134,9 @@ class LifetimeTest extends OnWindow {
         ways.put(NutPlateCard.class, () -> new NutPlateCard(desk, Palette.LIGHT, away));
         ways.put(OutCard.class, () -> new OutCard(desk, OutCard.What.FACE, away));
         ways.put(PackingCard.class, () -> new PackingCard(desk, away));
-        ways.put(PanelCard.class, () -> new PanelCard(session, Unit.INCH, Palette.LIGHT, f -> {}, away));
+        ways.put(
+                PanelCard.class,
+                () -> new PanelCard(session, Unit.INCH, Prefs.Rivets.BOTH, Palette.LIGHT, f -> {}, away));
         ways.put(PartListsCard.class, () -> new PartListsCard(desk, away));
         ways.put(BaysCard.class, () -> new BaysCard(desk, away));
         ways.put(CloseOutCard.class, () -> new CloseOutCard(desk, away, away));
@@ -135,15 +149,25 @@ class LifetimeTest extends OnWindow {
         ways.put(BinsCard.class, () -> new BinsCard(desk, away));
         ways.put(RibCard.class, () -> new RibCard(desk, away));
         ways.put(StructureCard.class, () -> new StructureCard(desk, away));
-        ways.put(WorkCard.class, () -> new WorkCard(desk, Optional.empty(), 0, away));
         ways.put(ReachCard.class, () -> new ReachCard(desk, away));
         ways.put(SearchCard.class, () -> new SearchCard(new Finder(desk, List.of(), s -> {}), away));
         ways.put(StationsCard.class, () -> new StationsCard(hole("R1.1").row(), away));
-        ways.put(TypedCard.class, () -> new TypedCard(desk, away));
-        ways.put(WhatIfCard.class, () -> new WhatIfCard(desk, away));
-        ways.put(WhyCard.class, () -> new WhyCard(why(), away));
+        beside(ways, away);
         rooms(ways, post, timer, away);
         return ways;
+    }
+
+    private void beside(Map<Class<?>, Supplier<Shown>> ways, Runnable away) {
+        ways.put(WhyCard.class, () -> new WhyCard(why(), away, away));
+        ways.put(WhatIfCard.class, () -> new WhatIfCard(desk, away));
+        ways.put(TypedCard.class, () -> new TypedCard(desk, away));
+        ways.put(WorkCard.class, () -> new WorkCard(desk, Optional.empty(), 0, away));
+        ways.put(AboutCard.class, () -> new AboutCard(file, away));
+        ways.put(CheckCard.class, () -> new CheckCard(desk, away));
+        ways.put(KeysCard.class, () -> new KeysCard(desk, List.of(), away));
+        ways.put(PictureCard.class, () -> new PictureCard(picture(), "the sheet", away));
+        ways.put(HelpPane.class, () -> new HelpPane(Guide.shipped(), (u, w) -> {}, away));
+        ways.put(GuidedPane.class, () -> new GuidedPane(guided, new Seen(new StackPane(), Optional::empty), j -> {}));
     }
 
     private void rooms(Map<Class<?>, Supplier<Shown>> ways, GaugePost post, WorkTimer timer, Runnable away) {
@@ -165,7 +189,7 @@ class LifetimeTest extends OnWindow {
         ways.put(DoneLine.class, () -> new DoneLine(session));
         ways.put(OrientationBadge.class, () -> new OrientationBadge(desk));
         ways.put(BenchSide.class, () -> new BenchSide(desk, timer, away, away, away, away));
-        ways.put(TopBar.class, () -> new TopBar(desk, timer, away, away));
+        ways.put(TopBar.class, () -> new TopBar(desk, timer, away, away, new BuildMenu(desk, commands(), o -> {})));
         ways.put(StageRail.class, () -> new StageRail(desk));
         ways.put(BatchBar.class, () -> new BatchBar(desk, away));
         ways.put(
@@ -177,6 +201,17 @@ class LifetimeTest extends OnWindow {
     private Apart apart() {
         return Apart.of(
                 desk.snapshot(), desk.snapshot().ref(desk.face().face().id()).assembly(), Optional.empty());
+    }
+
+    private static URL picture() {
+        return Objects.requireNonNull(LifetimeTest.class.getResource("/bucina/desk/screenshots/sheet.png"));
+    }
+
+    private List<Command> commands() {
+        DeskWindow window = new DeskWindow(desk, Sessions.CLOCK);
+        List<Command> all = window.commands();
+        window.close();
+        return all;
     }
 
     private Why why() {

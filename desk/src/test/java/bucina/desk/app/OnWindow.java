@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.sheet.Point;
 import bucina.core.stack.HoleReading;
+import bucina.desk.guided.Guided;
 import bucina.desk.look.Type;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Prefs;
@@ -49,6 +50,8 @@ abstract class OnWindow {
     /** What the window was asked to open in the place of the build. */
     final List<ToOpen> opened = new ArrayList<>();
 
+    final Guided guided = new Guided();
+
     void open(Stage stage) throws IOException {
         Type.load();
         folder = Files.createTempDirectory("bucina-window");
@@ -63,7 +66,7 @@ abstract class OnWindow {
                 worker,
                 Platform::runLater);
         desk = new Desk(session, Prefs.in(folder));
-        stage.setScene(new DeskWindow(desk, Clock.systemDefaultZone(), opened::add).scene());
+        stage.setScene(new DeskWindow(desk, Clock.systemDefaultZone(), opened::add, guided).scene());
         stage.setX(0);
         stage.setY(0);
         stage.setWidth(1280);

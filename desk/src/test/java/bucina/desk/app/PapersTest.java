@@ -6,6 +6,7 @@ import bucina.core.callout.Callout;
 import bucina.core.edit.Edit;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
+import bucina.desk.session.Desk;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -47,7 +48,7 @@ class PapersTest extends OnWindow {
     @Test
     void a_rule_is_changed_only_with_a_reason_and_another_set_shows_what_it_would_change(FxRobot robot)
             throws Exception {
-        robot.push(KeyCode.F5);
+        robot.interact(() -> desk.roomProperty().set(Desk.Room.RULES));
         settle(robot);
         TextField least = robot.lookup("#rule-edge-least-flush").queryAs(TextField.class);
         robot.interact(() -> {
@@ -93,7 +94,7 @@ class PapersTest extends OnWindow {
 
     @Test
     void a_bulletin_records_what_is_edited_lists_what_is_in_and_is_switched_off_and_on(FxRobot robot) throws Exception {
-        robot.push(KeyCode.F6);
+        robot.push(KeyCode.F8);
         until(() -> robot.lookup("#bulletin-begin").tryQuery().isPresent());
         write(robot, "#bulletin-name", "SL 31-02");
         fire(robot, "#bulletin-begin");
@@ -142,7 +143,7 @@ class PapersTest extends OnWindow {
 
     @Test
     void the_other_hand_is_made_offered_changes_and_brought_in_line(FxRobot robot) throws Exception {
-        robot.push(KeyCode.F6);
+        robot.push(KeyCode.F8);
         long first = desk.snapshot().build().assemblies().getFirst().id().n();
         waitFor(robot, "is the left hand");
         fire(robot, "#mirror-" + first);

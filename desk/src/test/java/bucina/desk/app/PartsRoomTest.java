@@ -44,7 +44,7 @@ class PartsRoomTest extends OnWindow {
 
     private void pick(FxRobot robot, String name) throws Exception {
         robot.interact(() -> desk.partProperty().set(Optional.of(part(name).id())));
-        robot.push(KeyCode.F2).push(KeyCode.F7);
+        robot.push(KeyCode.F3).push(KeyCode.F4);
         settle(robot);
         open(robot, name);
     }
@@ -175,7 +175,7 @@ class PartsRoomTest extends OnWindow {
                         .minutes())
                 .isEqualTo(25);
         assertThat(session.snapshot().log().tasks().of(part("Main rib 7").id())).containsKey("deburr-edges");
-        robot.push(KeyCode.F4);
+        robot.push(KeyCode.F7);
         fire(robot, "#log-hours");
         Hours hours = Hours.of(session.snapshot().build(), session.snapshot().log());
         assertThat(says(robot, hours.total() / 60 + " h " + hours.total() % 60 + " min in all"))

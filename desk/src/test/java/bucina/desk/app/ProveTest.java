@@ -38,7 +38,7 @@ class ProveTest extends OnWindow {
 
     private void prove(FxRobot robot) throws Exception {
         robot.interact(() -> face("Main spar web"));
-        robot.type(KeyCode.F2);
+        robot.type(KeyCode.F3);
         robot.type(KeyCode.DIGIT6);
         settle(robot);
         until(() -> looked().groups().size() == 2);

@@ -40,7 +40,7 @@ class StoresTest extends OnWindow {
     }
 
     private void stores(FxRobot robot) throws Exception {
-        robot.push(KeyCode.F8);
+        robot.push(KeyCode.F6);
         until(() -> !robot.lookup("#hardware-list")
                 .queryAs(ListView.class)
                 .getItems()

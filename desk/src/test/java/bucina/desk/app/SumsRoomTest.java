@@ -69,7 +69,7 @@ class SumsRoomTest extends OnWindow {
     }
 
     private void enter(FxRobot robot) throws Exception {
-        robot.push(KeyCode.F3);
+        robot.push(KeyCode.F5);
         waitFor(robot, "Developed length", "3.498 in");
     }
 
@@ -93,7 +93,7 @@ class SumsRoomTest extends OnWindow {
 
     @Test
     void a_name_that_is_too_long_is_refused_in_a_sentence_and_nothing_is_kept(FxRobot robot) throws Exception {
-        robot.push(KeyCode.F3);
+        robot.push(KeyCode.F5);
         until(() -> robot.lookup("#sum-name").tryQuery().isPresent());
         int before = session.snapshot().build().workshop().sums().size();
         robot.interact(() -> {

@@ -45,7 +45,7 @@ class TonightTest extends OnWindow {
     }
 
     private void tonight(FxRobot robot) throws Exception {
-        robot.push(KeyCode.F1);
+        robot.push(KeyCode.F2);
         until(() -> !robot.lookup("#evening-list")
                 .queryAs(ListView.class)
                 .getItems()
@@ -293,7 +293,7 @@ class TonightTest extends OnWindow {
                 .labour()
                 .filter(l -> l.what() instanceof Proof)
                 .isPresent());
-        robot.push(KeyCode.F1);
+        robot.push(KeyCode.F2);
         until(() -> !text(robot, "#evening-next").startsWith("Measure them"));
     }
 

@@ -61,7 +61,7 @@ class WalkthroughTest {
     void start(Stage stage) throws IOException {
         Type.load();
         Path folder = Files.createTempDirectory("bucina-walk");
-        Path file = DemoBuild.empty(folder.resolve("new.bucina"), CatalogueReader.shipped());
+        Path file = DemoBuild.empty(folder.resolve("new.bucina"), CatalogueReader.shippedRules());
         worker = Executors.newSingleThreadExecutor();
         session = Session.open(
                 file,
@@ -217,7 +217,7 @@ class WalkthroughTest {
         key(robot, KeyCode.ENTER);
         assertBox();
 
-        key(robot, KeyCode.F7);
+        key(robot, KeyCode.F4);
         robot.interact(() -> {
             ListView<?> list = robot.lookup("#part-list").queryAs(ListView.class);
             for (int i = 0; i < list.getItems().size(); i++) {
@@ -277,7 +277,7 @@ class WalkthroughTest {
 
     @Test
     void a_build_with_nothing_in_it_has_its_copies_and_says_when_its_file_is_gone(FxRobot robot) throws Exception {
-        robot.push(KeyCode.C);
+        robot.push(KeyCode.CONTROL, KeyCode.B);
         OnWindow.until(robot, "There is no copy in");
         robot.interact(() -> robot.lookup("#copies-now").queryAs(Button.class).fire());
         OnWindow.until(robot, "0 entries. Nothing would be lost.");

@@ -134,7 +134,7 @@ class WindowKeysTest extends OnWindow {
 
     @Test
     void an_entry_is_withdrawn_from_the_logbook_by_key(FxRobot robot) throws Exception {
-        robot.type(KeyCode.F4).type(KeyCode.W);
+        robot.type(KeyCode.F7).type(KeyCode.W);
         settle(robot);
         LogEntry last = desk.snapshot().log().entries().getLast();
         assertThat(last.corrects()).contains(39);

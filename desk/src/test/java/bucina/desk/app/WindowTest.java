@@ -101,7 +101,7 @@ class WindowTest extends OnWindow {
         assertThat(text(robot, "#next")).startsWith("Set 12 × -4.5, R1.7 to R1.18\nthen ");
         robot.clickOn("#next");
         assertThat(text(robot, ".log-lead")).isEqualTo("R1.7 to R1.18, 12 holes");
-        robot.type(KeyCode.F4);
+        robot.type(KeyCode.F7);
         assertThat(text(robot, ".bench-title")).isEqualTo("Entry 40");
         robot.press(KeyCode.CONTROL).type(KeyCode.Z).release(KeyCode.CONTROL);
         settle(robot);
@@ -140,7 +140,7 @@ class WindowTest extends OnWindow {
 
     @Test
     void an_entry_is_corrected_from_the_logbook(FxRobot robot) throws Exception {
-        robot.type(KeyCode.F4);
+        robot.type(KeyCode.F7);
         write(robot, "#log-filter", "#32");
         robot.clickOn("#log-correct");
         assertThat(text(robot, ".log-lead")).isEqualTo("Correcting entry 32");
@@ -152,7 +152,7 @@ class WindowTest extends OnWindow {
         assertThat(last.corrects()).contains(32);
         assertThat(last.reason()).isEqualTo("looked at the clock");
         assertThat(last.work().orElseThrow().minutes()).isEqualTo(61);
-        robot.type(KeyCode.F4);
+        robot.type(KeyCode.F7);
         write(robot, "#log-filter", "");
         robot.clickOn("#log-filter").write("#32");
         assertThat(robot.lookup(".struck").queryAll()).isNotEmpty();

@@ -48,7 +48,7 @@ record Lines(List<Line> all, char delimiter, int comments) {
     static Lines of(String text, Progress progress) {
         String said = text.lines().findFirst().orElse("").strip().toLowerCase(Locale.ROOT);
         boolean says = said.startsWith("sep=") && said.length() >= 5;
-        char delimiter = says ? said.charAt(4) : text.startsWith("sep=\t") ? '\t' : guessed(text);
+        char delimiter = says ? told(said.charAt(4)) : text.startsWith("sep=\t") ? '\t' : guessed(text);
         List<Line> lines = new ArrayList<>();
         int comments = 0;
         try (CSVParser parser = CSVParser.parse(new StringReader(text), format(delimiter))) {
@@ -72,6 +72,15 @@ record Lines(List<Line> all, char delimiter, int comments) {
                     e);
         }
         return new Lines(lines, delimiter, comments);
+    }
+
+    /** What the file says stands between cells, if it can. */
+    private static char told(char delimiter) {
+        if (DELIMITERS.indexOf(delimiter) < 0) {
+            throw new InputException("the first line says that " + delimiter
+                    + " stands between cells, which cannot be: write sep=, or sep=; or leave the line out");
+        }
+        return delimiter;
     }
 
     /** A number sign begins a comment, unless it is that of a drill. */
