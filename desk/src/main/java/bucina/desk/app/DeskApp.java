@@ -28,6 +28,7 @@ import javafx.animation.Timeline;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
+import javafx.scene.image.Image;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import org.jspecify.annotations.Nullable;
@@ -82,6 +83,9 @@ public final class DeskApp extends Application {
     public void start(Stage stage) {
         Type.load();
         stage.setTitle("Bucina");
+        stage.getIcons()
+                .add(new Image(
+                        DeskApp.class.getResource("/bucina/desk/icon.png").toExternalForm()));
         stage.setMinWidth(960);
         stage.setMinHeight(640);
         report();
@@ -108,10 +112,12 @@ public final class DeskApp extends Application {
     /** Asks the first questions; nothing is open before they are answered. */
     private void firstStart(Stage stage) {
         Prefs prefs = Prefs.in(Places.settings());
-        Scene scene = new Scene(new FirstStart(prefs, what -> begin(stage, what)), 1280, 800);
+        FirstStart questions = new FirstStart(prefs, what -> begin(stage, what));
+        Scene scene = new Scene(questions, 1280, 800);
         scene.getStylesheets()
                 .add(DeskWindow.class.getResource("/bucina/desk/desk.css").toExternalForm());
         stage.setScene(scene);
+        questions.enter();
     }
 
     private void begin(Stage stage, FirstStart.Begin what) {

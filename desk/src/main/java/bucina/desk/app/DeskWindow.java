@@ -95,7 +95,7 @@ public final class DeskWindow implements Shown {
                 .with(Desk.Room.PARTS, () -> new PartsRoom(desk, cards::partLists, cards::bays))
                 .with(Desk.Room.STORES, () -> new StoresRoom(desk, cards::packing));
         keys = new Keys(desk, this);
-        finder = new Finder(desk, keys.commands(), this::kept);
+        finder = new Finder(desk, keys.commands(), this::sections, this::kept);
         shift = new Shift(desk, timer);
         top = new TopBar(desk, timer, this::search, this::turnTimer, new BuildMenu(desk, keys.all(), other));
         batches = new BatchBar(desk, cards::mix);
@@ -214,6 +214,18 @@ public final class DeskWindow implements Shown {
     private void answer(String key) {
         beside.help(Guide.shipped().about(key).orElse(new Guide.Place(Guide.FIRST, "")));
         desk.askedProperty().set(Optional.empty());
+    }
+
+    /** What the guide says something of, for the search box. */
+    private List<Finder.Hit> sections() {
+        return Guide.shipped().pages().stream()
+                .flatMap(p -> p.sections().stream()
+                        .map(s -> new Finder.Hit(
+                                Finder.Kind.HELP,
+                                s.title(),
+                                s.title().equals(p.title()) ? "guide" : "guide, " + p.title(),
+                                () -> beside.help(s.place()))))
+                .toList();
     }
 
     /** Puts the guide away; true if it was there. */

@@ -54,14 +54,6 @@ final class SumsPane extends StackPane {
         gauge = new GaugePost(Platform::runLater, l -> LengthFormat.trade(l, unit.get()));
         Button measure = Ui.button("Gauge", "Ctrl+G", this::gauge, "quiet");
         measure.setId("sums-gauge");
-        sceneProperty().addListener((o, was, now) -> {
-            if (now == null) {
-                gauge.off();
-                beside.close();
-            } else {
-                GaugeFollow.on(now, gauge);
-            }
-        });
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         room = new SumsRoom(new SumsRoom.Host(catalogue, session, unit, this::why, false));
         room.use(palette, 1);
@@ -81,6 +73,14 @@ final class SumsPane extends StackPane {
                 new Guided(),
                 new Seen(this, Optional::empty),
                 new Beside.Host(j -> {}, (url, what) -> over(new PictureCard(url, what, this::putAway)), w -> {}));
+        sceneProperty().addListener((o, was, now) -> {
+            if (now == null) {
+                gauge.off();
+                beside.close();
+            } else {
+                GaugeFollow.on(now, gauge);
+            }
+        });
         words();
     }
 

@@ -52,6 +52,7 @@ public final class FirstStart extends StackPane {
     private final Prefs prefs;
     private final Palette palette;
     private final Consumer<Begin> begin;
+    private final Button led = Ui.button("Lead me through a first job", "", () -> go(new Begin.Led()), "primary");
     private final TextField file = new TextField();
     private final Refusal wrong = new Refusal();
 
@@ -76,6 +77,14 @@ public final class FirstStart extends StackPane {
         ScrollPane pane = Ui.scroll(middle);
         pane.setFitToHeight(true);
         getChildren().add(pane);
+    }
+
+    /** Puts the keyboard where a stranger goes on: to the first job. */
+    public void enter() {
+        // What scrolls is put into the window by the first layout.
+        applyCss();
+        layout();
+        led.requestFocus();
     }
 
     private static Path free() {
@@ -132,13 +141,13 @@ public final class FirstStart extends StackPane {
                 prefs.text(RuleKey.COUNTERSINK_SCHOOL.code()).orElse(CountersinkSchool.FULL.code()),
                 new Answer(
                         CountersinkSchool.FULL.code(),
-                        "All of the sheet",
-                        "a hair thicker",
+                        "Just thicker",
+                        "the sheet, than the head",
                         picture().countersunk(.94)),
                 new Answer(
                         CountersinkSchool.TWO_THIRDS.code(),
                         "Two thirds",
-                        "at most",
+                        "of the sheet, at most",
                         picture().countersunk(.66)));
         both.getChildren().addAll(heads());
         return both;
@@ -151,7 +160,7 @@ public final class FirstStart extends StackPane {
                 new Answer(
                         ShopSchool.GAUGE.code(),
                         "Shop gauge",
-                        "about",
+                        "about this",
                         picture().head(1.5, .5, "1.5 D × 0.5 D")),
                 new Answer(
                         ShopSchool.PROCESS.code(),
@@ -212,7 +221,6 @@ public final class FirstStart extends StackPane {
     }
 
     private Node ways() {
-        Button led = Ui.button("Lead me through a first job", "", () -> go(new Begin.Led()), "primary");
         led.setId("first-led");
         led.setDefaultButton(true);
         Button demo = Ui.button("Look round the demo", "", () -> go(new Begin.Demo()));

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 
 /** The one search box: finds holes, rows, groups, faces, sheets and commands by what they are called. */
 public final class Finder {
@@ -54,13 +55,16 @@ public final class Finder {
 
     private final Desk desk;
     private final List<Hit> commands;
+    private final Supplier<List<Hit>> guide;
     private final Consumer<KeptSum> open;
 
     /**
-     * @param commands commands and help, searched with the rest
+     * @param commands searched with the rest
+     * @param guide    what the guide says something of; asked for when something is searched
      * @param open     opens a kept sum
      */
-    public Finder(Desk desk, List<Hit> commands, Consumer<KeptSum> open) {
+    public Finder(Desk desk, List<Hit> commands, Supplier<List<Hit>> guide, Consumer<KeptSum> open) {
+        this.guide = guide;
         this.desk = desk;
         this.open = open;
         this.commands = List.copyOf(commands);
@@ -73,6 +77,7 @@ public final class Finder {
             return commands.stream().limit(most).toList();
         }
         List<Hit> all = new ArrayList<>(commands);
+        all.addAll(guide.get());
         places(all, wanted);
         return all.stream()
                 .filter(h -> score(h, wanted) < 9)

@@ -20,6 +20,9 @@ import org.jspecify.annotations.Nullable;
 final class JobCell extends ListCell<JobLine> {
 
     private static final double BAND = 300;
+    private static final double LEAST_BAND = 70;
+    /** Room for picture, words and minutes. */
+    private static final double WORDS = 430;
     /** A job on its way to another place in the order. */
     private static final DataFormat JOB = new DataFormat("application/x-bucina-job");
 
@@ -93,9 +96,11 @@ final class JobCell extends ListCell<JobLine> {
                 Ui.kept(String.format(Locale.ROOT, "%.0f min", Math.max(1, line.work() + line.lost())), "number-value");
         HBox row = new HBox(10, new ToolPicture(line.look(), palette.get()), words, minutes);
         if (line.from() >= 0) {
+            // Where something stands beside the room, what the job is goes before the picture of its time.
+            double wide = Math.clamp(getListView().getWidth() - WORDS, LEAST_BAND, BAND);
             row.getChildren()
                     .add(new BandLine(
-                            BAND, line.from(), line.lost(), line.work(), line.whole(), line.stop(), palette.get()));
+                            wide, line.from(), line.lost(), line.work(), line.whole(), line.stop(), palette.get()));
         }
         row.setAlignment(Pos.CENTER_LEFT);
         return row;

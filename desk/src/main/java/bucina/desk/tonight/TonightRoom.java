@@ -107,6 +107,7 @@ public final class TonightRoom extends ShownPane {
         VBox.setVgrow(middle, Priority.ALWAYS);
         list.setId("evening-list");
         list.setMinWidth(0);
+        list.widthProperty().addListener((o, was, now) -> list.refresh());
         list.setAccessibleText("Jobs");
         list.setCellFactory(v -> new JobCell(() -> palette, orders::before));
         list.getSelectionModel().selectedItemProperty().addListener((o, was, now) -> orders.fill());

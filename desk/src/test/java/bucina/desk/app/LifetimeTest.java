@@ -150,7 +150,7 @@ class LifetimeTest extends OnWindow {
         ways.put(RibCard.class, () -> new RibCard(desk, away));
         ways.put(StructureCard.class, () -> new StructureCard(desk, away));
         ways.put(ReachCard.class, () -> new ReachCard(desk, away));
-        ways.put(SearchCard.class, () -> new SearchCard(new Finder(desk, List.of(), s -> {}), away));
+        ways.put(SearchCard.class, () -> new SearchCard(new Finder(desk, List.of(), List::of, s -> {}), away));
         ways.put(StationsCard.class, () -> new StationsCard(hole("R1.1").row(), away));
         beside(ways, away);
         rooms(ways, post, timer, away);

@@ -305,10 +305,12 @@ class SessionTest extends OnDesk {
         Finder finder = new Finder(
                 desk,
                 List.of(new Finder.Hit(Finder.Kind.COMMAND, "Night theme", "T", () -> {})),
+                () -> List.of(new Finder.Hit(Finder.Kind.HELP, "Dimple", "guide", () -> opened.add("guide"))),
                 k -> opened.add(k.name()));
         assertThat(finder.find("", 5)).extracting(Finder.Hit::name).containsExactly("Night theme");
         assertThat(finder.find("R1.12", 3).getFirst().kind()).isEqualTo(Finder.Kind.HOLE);
         assertThat(finder.find("cap doubler", 3).getFirst().name()).isEqualTo("Spar cap doubler");
+        assertThat(finder.find("dimple", 3)).extracting(Finder.Hit::kind).contains(Finder.Kind.HELP);
         finder.find("MW-3", 3).getFirst().go().run();
         assertThat(desk.face().face().name()).isEqualTo("Main spar web");
         assertThat(desk.selectionProperty().get().holes()).hasSize(4);
