@@ -19,6 +19,7 @@ import bucina.store.Trials;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
+import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -31,6 +32,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -39,7 +43,11 @@ import org.junit.jupiter.api.io.TempDir;
 /** Whatever a build is killed at, what was confirmed is in the one file and nothing is there by half. */
 class KillsTest {
 
-    private static final int KILLS = Trials.of(2, 1000);
+    private static final int KILLS = Trials.of(2, 10_000);
+    /** So often, a process of its own start-up cache is worth its making. */
+    private static final int OFTEN = 100;
+    /** After so many kills a bench begins with a build of its own again. */
+    private static final int FRESH = 200;
 
     private final Document demo = Demo.document();
 
@@ -67,7 +75,8 @@ class KillsTest {
 
         public static void main(String[] args) throws IOException {
             Busy busy = new Busy(Path.of(args[0]));
-            for (int round = Integer.parseInt(args[1]); ; round++) {
+            int last = args.length > 2 ? Integer.parseInt(args[2]) : Integer.MAX_VALUE;
+            for (int round = Integer.parseInt(args[1]); round <= last; round++) {
                 busy.round(round);
             }
         }
@@ -149,18 +158,26 @@ class KillsTest {
 
     @Test
     void kill_9_at_anything_loses_nothing_confirmed_and_leaves_nothing_by_half() throws Exception {
-        BuildFile.create(folder.resolve("killed.bucina"), demo).close();
         Files.move(OldFile.version1(folder.resolve("made.bucina")), folder.resolve("old"));
-        Random random = new Random(Long.getLong("seed", 31));
-        int marks = demo.log().marks().size();
-        Map<Deed, Integer> after = new EnumMap<>(Deed.class);
-        for (int kill = 0; kill < KILLS; kill++) {
-            Map<Deed, Long> confirmed = killed(kill * 10 + 1, random);
-            confirmed.forEach((deed, n) -> after.merge(deed, 1, Integer::sum));
-            assertHeld(confirmed, marks);
-            clear();
+        int at = Runtime.getRuntime().availableProcessors();
+        List<Bench> benches = new ArrayList<>();
+        for (int i = 0; i < Math.min(at, KILLS); i++) {
+            benches.add(new Bench(Files.createDirectory(folder.resolve("bench-" + i))));
         }
-        System.out.println(KILLS + " kills, the last word before them: " + after);
+        Optional<Path> cache = KILLS > OFTEN ? Optional.of(benches.getFirst().cache()) : Optional.empty();
+        List<Future<Map<Deed, Integer>>> working = new ArrayList<>();
+        try (ExecutorService workers = Executors.newFixedThreadPool(benches.size())) {
+            for (int i = 0; i < benches.size(); i++) {
+                Bench bench = benches.get(i);
+                Random random = new Random(Long.getLong("seed", 31) + i);
+                working.add(workers.submit(() -> bench.kills(KILLS / benches.size(), random, cache)));
+            }
+        }
+        Map<Deed, Integer> after = new EnumMap<>(Deed.class);
+        for (Future<Map<Deed, Integer>> each : working) {
+            each.get().forEach((deed, n) -> after.merge(deed, n, Integer::sum));
+        }
+        System.out.println(KILLS + " kills, confirmed before them: " + after);
         assertThat(after.keySet()).contains(Deed.ENTRY, Deed.MARK, Deed.PLAN);
     }
 
@@ -169,81 +186,137 @@ class KillsTest {
         Path path = folder.resolve("killed.bucina");
         BuildFile.create(path, demo).close();
         Files.move(OldFile.version1(folder.resolve("made.bucina")), folder.resolve("old"));
-        Process process = busy(1);
+        Process process = busy(folder, 1, List.of());
         try (BufferedReader out = new BufferedReader(new InputStreamReader(process.getInputStream()))) {
             assertThat(out.readLine()).startsWith("ENTRY");
             process.destroy();
             process.waitFor();
         }
-        assertThat(list().stream().filter(p -> p.getFileName().toString().startsWith("killed")))
+        assertThat(list(folder).stream().filter(p -> p.getFileName().toString().startsWith("killed")))
                 .containsExactly(path);
     }
 
-    private Process busy(int round) throws IOException {
-        return new ProcessBuilder(
-                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                        "--enable-native-access=ALL-UNNAMED",
-                        "-XX:TieredStopAtLevel=1",
-                        "-cp",
-                        System.getProperty("java.class.path"),
-                        Busy.class.getName(),
-                        folder.toString(),
-                        "" + round)
-                .redirectErrorStream(true)
-                .start();
+    private static Process busy(Path folder, int round, List<String> more, String... last) throws IOException {
+        List<String> words = new ArrayList<>(List.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "--enable-native-access=ALL-UNNAMED",
+                "-XX:+UseSerialGC",
+                "-XX:TieredStopAtLevel=1"));
+        words.addAll(more);
+        words.addAll(List.of(
+                "-cp", System.getProperty("java.class.path"), Busy.class.getName(), folder.toString(), "" + round));
+        words.addAll(List.of(last));
+        return new ProcessBuilder(words).redirectErrorStream(true).start();
     }
 
-    /** What a process confirmed last of each until it was killed at a random moment. */
-    private Map<Deed, Long> killed(int round, Random random) throws IOException, InterruptedException {
-        Process process = busy(round);
-        Map<Deed, Long> confirmed = new EnumMap<>(Deed.class);
-        int patience = 1 + random.nextInt(18);
-        try (BufferedReader out = new BufferedReader(new InputStreamReader(process.getInputStream()))) {
-            String line;
-            while ((line = out.readLine()) != null) {
-                String[] words = line.split(" ");
-                assertThat(words).as(line).hasSize(2);
-                confirmed.put(Deed.valueOf(words[0]), Long.parseLong(words[1]));
-                if (--patience == 0) {
-                    TimeUnit.MICROSECONDS.sleep(random.nextInt(random.nextBoolean() ? 12_000 : 150_000));
-                    process.toHandle().destroyForcibly();
-                }
-            }
-        }
-        process.waitFor();
-        return confirmed;
-    }
+    /** One build that is worked on and killed, again and again, in a folder of its own. */
+    private final class Bench {
+        private final Path place;
 
-    private void assertHeld(Map<Deed, Long> confirmed, int marks) throws IOException {
-        Path one = folder.resolve("copy.bucina");
-        Files.copy(folder.resolve("killed.bucina"), one, StandardCopyOption.REPLACE_EXISTING);
-        try (BuildFile file = BuildFile.openToRead(one)) {
-            BuildFile.Contents held = file.read();
-            assertThat(held.log().entries().getLast().id()).isGreaterThanOrEqualTo(number(confirmed, Deed.ENTRY));
-            assertThat(held.log().marks().size()).isGreaterThanOrEqualTo(number(confirmed, Deed.MARK));
-            assertThat((held.log().marks().size() - marks) % 2).isZero();
-            assertThat(held.log().partMarks().size() - demo.log().partMarks().size())
-                    .as("an entry and what was marked with it are there, or neither is")
-                    .isEqualTo((int) (worked(held.log()) - worked(demo.log())));
-            assertThat(held.build().nextId()).isGreaterThanOrEqualTo(number(confirmed, Deed.PLAN));
+        private Bench(Path place) throws IOException {
+            this.place = place;
+            BuildFile.create(place.resolve("killed.bucina"), demo).close();
+            Files.copy(folder.resolve("old"), place.resolve("old"));
         }
-        List<Path> made = new ArrayList<>();
-        for (Path path : list()) {
-            String name = path.getFileName().toString();
-            if (name.matches("imported-\\d+\\.bucina")) {
-                made.add(path);
-                try (BuildFile file = BuildFile.openToRead(path)) {
-                    assertThat(file.document()).isEqualTo(demo);
+
+        /** Makes a start-up cache of what the killed process does. */
+        private Path cache() throws IOException, InterruptedException {
+            Path cache = folder.resolve("busy.aot");
+            Process trained = busy(place, 1, List.of("-XX:AOTCacheOutput=" + cache), "1");
+            trained.getInputStream().transferTo(OutputStream.nullOutputStream());
+            assertThat(trained.waitFor()).isZero();
+            clear();
+            return cache;
+        }
+
+        private Map<Deed, Integer> kills(int times, Random random, Optional<Path> cache)
+                throws IOException, InterruptedException {
+            int marks = demo.log().marks().size();
+            List<String> more = cache.map(c -> List.of("-XX:AOTCache=" + c, "-Xlog:aot=off", "-Xlog:cds=off"))
+                    .orElse(List.of());
+            Map<Deed, Integer> after = new EnumMap<>(Deed.class);
+            for (int kill = 0; kill < times; kill++) {
+                Map<Deed, Long> confirmed = killed(kill * 10 + 2, random, more);
+                confirmed.forEach((deed, n) -> after.merge(deed, 1, Integer::sum));
+                assertHeld(confirmed, marks);
+                clear();
+                if (kill % FRESH == FRESH - 1) {
+                    // A log of thousands would make each trial a trial of reading.
+                    for (Path path : list(place)) {
+                        if (path.getFileName().toString().startsWith("killed")) {
+                            Files.delete(path);
+                        }
+                    }
+                    BuildFile.create(place.resolve("killed.bucina"), demo).close();
                 }
-            } else if (name.matches("old-\\d+\\.bucina")) {
-                try (BuildFile file = BuildFile.open(path)) {
-                    assertThat(file.read().log().entries()).isEqualTo(demo.log().entries());
+            }
+            return after;
+        }
+
+        /** What a process confirmed last of each until it was killed at a random moment. */
+        private Map<Deed, Long> killed(int round, Random random, List<String> more)
+                throws IOException, InterruptedException {
+            Process process = busy(place, round, more);
+            Map<Deed, Long> confirmed = new EnumMap<>(Deed.class);
+            int patience = 1 + random.nextInt(18);
+            try (BufferedReader out = new BufferedReader(new InputStreamReader(process.getInputStream()))) {
+                String line;
+                while ((line = out.readLine()) != null) {
+                    String[] words = line.split(" ");
+                    assertThat(words).as(line).hasSize(2);
+                    confirmed.put(Deed.valueOf(words[0]), Long.parseLong(words[1]));
+                    if (--patience == 0) {
+                        TimeUnit.MICROSECONDS.sleep(random.nextInt(random.nextBoolean() ? 12_000 : 150_000));
+                        process.toHandle().destroyForcibly();
+                    }
                 }
-                assertThat(folder.resolve(name + ".before-version-13")).hasSameBinaryContentAs(folder.resolve("old"));
+            }
+            process.waitFor();
+            return confirmed;
+        }
+
+        private void assertHeld(Map<Deed, Long> confirmed, int marks) throws IOException {
+            Path one = place.resolve("copy.bucina");
+            Files.copy(place.resolve("killed.bucina"), one, StandardCopyOption.REPLACE_EXISTING);
+            try (BuildFile file = BuildFile.openToRead(one)) {
+                BuildFile.Contents held = file.read();
+                assertThat(held.log().entries().getLast().id()).isGreaterThanOrEqualTo(number(confirmed, Deed.ENTRY));
+                assertThat(held.log().marks().size()).isGreaterThanOrEqualTo(number(confirmed, Deed.MARK));
+                assertThat((held.log().marks().size() - marks) % 2).isZero();
+                assertThat(held.log().partMarks().size()
+                                - demo.log().partMarks().size())
+                        .as("an entry and what was marked with it are there, or neither is")
+                        .isEqualTo((int) (worked(held.log()) - worked(demo.log())));
+                assertThat(held.build().nextId()).isGreaterThanOrEqualTo(number(confirmed, Deed.PLAN));
+            }
+            List<Path> made = new ArrayList<>();
+            for (Path path : list(place)) {
+                String name = path.getFileName().toString();
+                if (name.matches("imported-\\d+\\.bucina")) {
+                    made.add(path);
+                    try (BuildFile file = BuildFile.openToRead(path)) {
+                        assertThat(file.document()).isEqualTo(demo);
+                    }
+                } else if (name.matches("old-\\d+\\.bucina")) {
+                    try (BuildFile file = BuildFile.open(path)) {
+                        assertThat(file.read().log().entries())
+                                .isEqualTo(demo.log().entries());
+                    }
+                    assertThat(place.resolve(name + ".before-version-13"))
+                            .hasSameBinaryContentAs(folder.resolve("old"));
+                }
+            }
+            if (confirmed.containsKey(Deed.IMPORTED)) {
+                assertThat(made).contains(place.resolve("imported-" + confirmed.get(Deed.IMPORTED) + ".bucina"));
             }
         }
-        if (confirmed.containsKey(Deed.IMPORTED)) {
-            assertThat(made).contains(folder.resolve("imported-" + confirmed.get(Deed.IMPORTED) + ".bucina"));
+
+        private void clear() throws IOException {
+            for (Path path : list(place)) {
+                if (path.getFileName().toString().matches("\\.?(imported|old)-.*")) {
+                    Files.delete(path);
+                }
+            }
         }
     }
 
@@ -251,17 +324,9 @@ class KillsTest {
         return Math.toIntExact(confirmed.getOrDefault(deed, 0L));
     }
 
-    private List<Path> list() throws IOException {
-        try (Stream<Path> files = Files.list(folder)) {
+    private static List<Path> list(Path place) throws IOException {
+        try (Stream<Path> files = Files.list(place)) {
             return files.sorted().toList();
-        }
-    }
-
-    private void clear() throws IOException {
-        for (Path path : list()) {
-            if (path.getFileName().toString().matches("\\.?(imported|old)-.*")) {
-                Files.delete(path);
-            }
         }
     }
 }
