@@ -4,6 +4,8 @@ import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.dress.Preparation;
 import bucina.core.edit.HoleEdits;
+import bucina.core.log.Labour;
+import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
 import bucina.core.log.Operation;
 import bucina.core.material.Material;
@@ -39,6 +41,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -79,18 +83,45 @@ final class BigBuild {
      * through {@code ui}.
      */
     static Desk desk(int faces, int holesEach, Executor worker, Executor ui) {
+        return desk(faces, holesEach, 0, worker, ui);
+    }
+
+    /**
+     * As {@link #desk(int, int, Executor, Executor)}, with evenings of work behind it.
+     *
+     * @param evenings on which six things were logged each, one evening every other day
+     */
+    static Desk desk(int faces, int holesEach, int evenings, Executor worker, Executor ui) {
         try {
             Path file = Files.createTempDirectory("bucina-speed").resolve("big.bucina");
             Catalogue catalogue = CatalogueReader.shipped();
             Build build = of(faces, holesEach, catalogue.rules());
-            BuildFile.create(file, new Document(build, ready(build, catalogue), List.of()))
-                    .close();
+            Logbook log = ready(build, catalogue);
+            for (int i = 0; i < 6 * evenings; i++) {
+                LocalDateTime at = LocalDateTime.parse("2024-11-20T19:00")
+                        .plusDays(i / 6 * 3L / 2)
+                        .plusMinutes(i % 6 * 25L);
+                log = log.plus(LogEntry.Draft.install(labour(build, at)).numbered(i + 1, at.toInstant(ZoneOffset.UTC)));
+            }
+            BuildFile.create(file, new Document(build, log, List.of())).close();
             return new Desk(
                     Session.open(file, Optional.empty(), catalogue, Clock.systemUTC(), worker, ui),
                     Prefs.in(file.getParent()));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    private static Labour labour(Build build, LocalDateTime at) {
+        return new Labour(
+                new Labour.OnPart(build.parts().getFirst().id(), "Part", "deburr-edges"),
+                "",
+                "M. Oake",
+                at,
+                20,
+                "",
+                "",
+                List.of());
     }
 
     /** A desk with one face of so many holes, the last {@code inRow} of them one row across the ribs. */

@@ -46,8 +46,11 @@ public final class WindowSpeed extends Application {
     public void start(Stage stage) {
         Type.load();
         Queue<Runnable> todo = new ArrayDeque<>();
-        measure(stage, 40, 500, todo);
-        measure(stage, 1, 5000, todo);
+        List<String> sizes = getParameters().getUnnamed();
+        for (String size : sizes.isEmpty() ? List.of("40x500", "1x5000") : sizes) {
+            String[] figures = size.split("x");
+            measure(stage, Integer.parseInt(figures[0]), Integer.parseInt(figures[1]), todo);
+        }
         todo.add(() -> {
             worker.shutdown();
             Platform.exit();

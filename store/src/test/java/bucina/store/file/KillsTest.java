@@ -17,6 +17,7 @@ import bucina.store.Demo;
 import bucina.store.Document;
 import bucina.store.Trials;
 import java.io.BufferedReader;
+import java.io.File;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.OutputStream;
@@ -36,6 +37,8 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
+import java.util.jar.JarEntry;
+import java.util.jar.JarOutputStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -164,13 +167,13 @@ class KillsTest {
         for (int i = 0; i < Math.min(at, KILLS); i++) {
             benches.add(new Bench(Files.createDirectory(folder.resolve("bench-" + i))));
         }
-        Optional<Path> cache = KILLS > OFTEN ? Optional.of(benches.getFirst().cache()) : Optional.empty();
+        List<String> more = KILLS > OFTEN ? benches.getFirst().quick() : List.of();
         List<Future<Map<Deed, Integer>>> working = new ArrayList<>();
         try (ExecutorService workers = Executors.newFixedThreadPool(benches.size())) {
             for (int i = 0; i < benches.size(); i++) {
                 Bench bench = benches.get(i);
                 Random random = new Random(Long.getLong("seed", 31) + i);
-                working.add(workers.submit(() -> bench.kills(KILLS / benches.size(), random, cache)));
+                working.add(workers.submit(() -> bench.kills(KILLS / benches.size(), random, more)));
             }
         }
         Map<Deed, Integer> after = new EnumMap<>(Deed.class);
@@ -203,8 +206,10 @@ class KillsTest {
                 "-XX:+UseSerialGC",
                 "-XX:TieredStopAtLevel=1"));
         words.addAll(more);
-        words.addAll(List.of(
-                "-cp", System.getProperty("java.class.path"), Busy.class.getName(), folder.toString(), "" + round));
+        if (!more.contains("-cp")) {
+            words.addAll(List.of("-cp", System.getProperty("java.class.path")));
+        }
+        words.addAll(List.of(Busy.class.getName(), folder.toString(), "" + round));
         words.addAll(List.of(last));
         return new ProcessBuilder(words).redirectErrorStream(true).start();
     }
@@ -219,21 +224,36 @@ class KillsTest {
             Files.copy(folder.resolve("old"), place.resolve("old"));
         }
 
-        /** Makes a start-up cache of what the killed process does. */
-        private Path cache() throws IOException, InterruptedException {
+        /** What a process that is killed is started with: a start-up cache, which takes no folders, only archives. */
+        private List<String> quick() throws IOException, InterruptedException {
+            List<String> path = new ArrayList<>();
+            for (String each : System.getProperty("java.class.path").split(File.pathSeparator)) {
+                path.add(Files.isDirectory(Path.of(each)) ? archive(Path.of(each), path.size()) : each);
+            }
+            String cp = String.join(File.pathSeparator, path);
             Path cache = folder.resolve("busy.aot");
-            Process trained = busy(place, 1, List.of("-XX:AOTCacheOutput=" + cache), "1");
+            Process trained = busy(place, 1, List.of("-XX:AOTCacheOutput=" + cache, "-cp", cp), "1");
             trained.getInputStream().transferTo(OutputStream.nullOutputStream());
             assertThat(trained.waitFor()).isZero();
             clear();
-            return cache;
+            return List.of("-XX:AOTCache=" + cache, "-Xlog:aot=off", "-Xlog:cds=off", "-cp", cp);
         }
 
-        private Map<Deed, Integer> kills(int times, Random random, Optional<Path> cache)
+        private String archive(Path classes, int number) throws IOException {
+            Path jar = folder.resolve("classes-" + number + ".jar");
+            try (JarOutputStream out = new JarOutputStream(Files.newOutputStream(jar));
+                    Stream<Path> files = Files.walk(classes)) {
+                for (Path file : files.filter(Files::isRegularFile).sorted().toList()) {
+                    out.putNextEntry(new JarEntry(classes.relativize(file).toString()));
+                    Files.copy(file, out);
+                }
+            }
+            return jar.toString();
+        }
+
+        private Map<Deed, Integer> kills(int times, Random random, List<String> more)
                 throws IOException, InterruptedException {
             int marks = demo.log().marks().size();
-            List<String> more = cache.map(c -> List.of("-XX:AOTCache=" + c, "-Xlog:aot=off", "-Xlog:cds=off"))
-                    .orElse(List.of());
             Map<Deed, Integer> after = new EnumMap<>(Deed.class);
             for (int kill = 0; kill < times; kill++) {
                 Map<Deed, Long> confirmed = killed(kill * 10 + 2, random, more);
