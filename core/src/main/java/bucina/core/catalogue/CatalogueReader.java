@@ -176,7 +176,11 @@ public final class CatalogueReader {
     private static Washer washer(CSVRecord r) {
         Map<String, Length> outside = new HashMap<>();
         for (String thread : List.of("10-32", "1/4-28", "5/16-24")) {
-            outside.put(thread, inches(r, "outside_" + thread.replaceAll("[/-]", "_") + "_in"));
+            // A table of the builder's own may be older than these columns.
+            String column = "outside_" + thread.replaceAll("[/-]", "_") + "_in";
+            if (r.isMapped(column)) {
+                outside.put(thread, inches(r, column));
+            }
         }
         return new Washer(r.get("name"), inches(r, "thickness_in"), outside, r.get("source"));
     }
@@ -192,8 +196,13 @@ public final class CatalogueReader {
                             "table " + table + ", line " + (line.getRecordNumber() + 1) + ": " + e.getMessage(), e);
                 }
             }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+        } catch (InputException e) {
+            throw e;
+        } catch (IOException | UncheckedIOException | IllegalArgumentException | IllegalStateException e) {
+            throw new InputException(
+                    "table " + table + " cannot be read (" + e.getMessage()
+                            + "). Its first line names its columns, each once; text with commas stands in quotes",
+                    e);
         }
         return found;
     }

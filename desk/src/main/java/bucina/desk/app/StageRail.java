@@ -87,7 +87,7 @@ final class StageRail extends ShownBox {
                         .set(!desk.changingProperty().get() && !desk.session().readOnly()),
                 "stage");
         change.setId("change");
-        ties.on(desk.changingProperty(), (was, now) -> change.pseudoClassStateChanged(HERE, now));
+        ties.on(desk.changingProperty(), (was, now) -> Ui.chosen(change, HERE, now, "Change the sheet by hand"));
         more.getChildren().addAll(change, Ui.button("Legend", "L", desk.look()::turnLegend, "quiet"));
     }
 
@@ -134,8 +134,8 @@ final class StageRail extends ShownBox {
         findings.setText(found == 0 ? "no findings" : found + (found == 1 ? " finding" : " findings"));
         findings.setAccessibleText(findings.getText() + ", go to the next");
         counts(reading, open);
-        buttons.forEach((stage, button) -> button.pseudoClassStateChanged(
-                HERE, stage == desk.stageProperty().get()));
+        buttons.forEach((stage, button) ->
+                Ui.chosen(button, HERE, stage == desk.stageProperty().get(), "Stage " + stage.word()));
     }
 
     private void counts(FaceReading reading, long open) {

@@ -118,7 +118,7 @@ final class TopBar extends ShownBox {
 
     private void mark() {
         rooms.forEach((room, button) ->
-                button.pseudoClassStateChanged(HERE, room == desk.roomProperty().get()));
+                Ui.chosen(button, HERE, room == desk.roomProperty().get(), "Room " + room.word()));
         unit.setText(desk.unit() == Unit.INCH ? "inch" : "mm");
         unit.setAccessibleText("Unit " + unit.getText() + ", change");
         offer(undo, "Undo", desk.session().history().undoWords());

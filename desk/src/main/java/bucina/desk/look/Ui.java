@@ -1,5 +1,6 @@
 package bucina.desk.look;
 
+import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -37,6 +38,16 @@ public final class Ui {
         label.setWrapText(true);
         label.setMinHeight(Region.USE_PREF_SIZE);
         return label;
+    }
+
+    /**
+     * Marks a button as the one that is chosen, or not: to be seen by its style, and said to whoever does not see it.
+     *
+     * @param name what it is called
+     */
+    public static void chosen(Button button, PseudoClass mark, boolean on, String name) {
+        button.pseudoClassStateChanged(mark, on);
+        button.setAccessibleText(on ? name + ", chosen" : name);
     }
 
     /** A stretch of running text, for a text flow. */

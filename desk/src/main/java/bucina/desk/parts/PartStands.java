@@ -53,7 +53,7 @@ final class PartStands extends VBox {
             button.setId("stands-" + standing.code());
             button.pseudoClassStateChanged(HERE, line.standing() == standing);
             button.setAccessibleText(
-                    part.name() + " is " + standing.word() + (line.standing() == standing ? ", so it is" : ""));
+                    part.name() + " is " + standing.word() + (line.standing() == standing ? ", chosen" : ""));
             button.setDisable(desk.session().readOnly());
             takes(button, standing);
             ways.getChildren().add(button);

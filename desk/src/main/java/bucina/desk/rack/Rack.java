@@ -29,6 +29,8 @@ import org.jspecify.annotations.Nullable;
 /** Lists what the build is made of; a click turns to a face or picks a group. */
 public final class Rack extends ShownPane {
 
+    private static final PseudoClass PICKED = PseudoClass.getPseudoClass("picked");
+
     private final Desk desk;
     private final VBox list = new VBox(2);
     /** Each brings one row's count up to the snapshot: after a log entry only figures change. */
@@ -210,8 +212,8 @@ public final class Rack extends ShownPane {
         counts.add(() -> {
             int done = desk.snapshot().installed(group);
             count.setText(done == group.count() ? "all " + done : done + "/" + group.count());
-            button.setAccessibleText(
-                    "group " + group.code() + " " + group.name() + ", " + done + " of " + group.count() + " set");
+            button.setAccessibleText("group " + group.code() + " " + group.name() + ", " + done + " of " + group.count()
+                    + " set" + (button.getPseudoClassStates().contains(PICKED) ? ", chosen" : ""));
         });
     }
 
@@ -223,9 +225,9 @@ public final class Rack extends ShownPane {
         for (Node node : list.getChildren()) {
             if (node.getUserData() != null) {
                 node.pseudoClassStateChanged(
-                        PseudoClass.getPseudoClass("picked"),
-                        current.filter(node.getUserData()::equals).isPresent());
+                        PICKED, current.filter(node.getUserData()::equals).isPresent());
             }
         }
+        counts.forEach(Runnable::run);
     }
 }

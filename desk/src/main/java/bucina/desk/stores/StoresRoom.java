@@ -115,7 +115,14 @@ public final class StoresRoom extends ShownPane {
 
     private void turn(View to) {
         view = to;
-        tiles.forEach((each, tile) -> tile.pseudoClassStateChanged(HERE, each == to));
+        tiles.forEach((each, tile) -> Ui.chosen(
+                tile,
+                HERE,
+                each == to,
+                each.word + ": "
+                        + Optional.ofNullable(figures.get(each))
+                                .map(Label::getText)
+                                .orElse("")));
         setCenter(
                 switch (to) {
                     case HARDWARE -> hardware;
@@ -189,7 +196,8 @@ public final class StoresRoom extends ShownPane {
 
     private void say(View each, String figure) {
         Optional.ofNullable(figures.get(each)).ifPresent(l -> l.setText(figure));
-        Optional.ofNullable(tiles.get(each)).ifPresent(t -> t.setAccessibleText(each.word + ": " + figure));
+        Optional.ofNullable(tiles.get(each))
+                .ifPresent(t -> Ui.chosen(t, HERE, each == view, each.word + ": " + figure));
     }
 
     @Override

@@ -8,6 +8,7 @@ import bucina.desk.look.Ui;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.css.PseudoClass;
@@ -82,7 +83,15 @@ final class SumList extends VBox {
             keptBox.getChildren().add(button);
         }
         none(kept);
-        here.map(keptButtons::get).ifPresent(b -> b.pseudoClassStateChanged(PICKED, true));
+        chosen(here);
+    }
+
+    private void chosen(Optional<Id.Sum> here) {
+        shown.forEach(k -> Ui.chosen(
+                Objects.requireNonNull(keptButtons.get(k.id())),
+                PICKED,
+                here.equals(Optional.of(k.id())),
+                k.name() + ", kept sum"));
     }
 
     private void none(List<KeptSum> kept) {
@@ -94,8 +103,11 @@ final class SumList extends VBox {
     }
 
     void mark(Sum sum, Optional<Id.Sum> here) {
-        sums.forEach(
-                (code, button) -> button.pseudoClassStateChanged(PICKED, here.isEmpty() && code.equals(sum.code())));
-        keptButtons.forEach((id, button) -> button.pseudoClassStateChanged(PICKED, here.equals(Optional.of(id))));
+        Sums.ALL.forEach(s -> Ui.chosen(
+                Objects.requireNonNull(sums.get(s.code())),
+                PICKED,
+                here.isEmpty() && s.code().equals(sum.code()),
+                s.title()));
+        chosen(here);
     }
 }

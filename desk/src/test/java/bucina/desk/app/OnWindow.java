@@ -46,6 +46,7 @@ abstract class OnWindow {
     Path file;
     Session session;
     Desk desk;
+    DeskWindow window;
     ExecutorService worker;
     /** What the window was asked to open in the place of the build. */
     final List<ToOpen> opened = new ArrayList<>();
@@ -66,7 +67,8 @@ abstract class OnWindow {
                 worker,
                 Platform::runLater);
         desk = new Desk(session, Prefs.in(folder));
-        stage.setScene(new DeskWindow(desk, Clock.systemDefaultZone(), opened::add, guided).scene());
+        window = new DeskWindow(desk, Clock.systemDefaultZone(), opened::add, guided);
+        stage.setScene(window.scene());
         stage.setX(0);
         stage.setY(0);
         stage.setWidth(1280);

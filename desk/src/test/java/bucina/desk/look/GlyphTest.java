@@ -13,6 +13,7 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.Image;
 import javafx.scene.image.WritableImage;
+import javafx.scene.paint.Color;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -91,6 +92,91 @@ class GlyphTest {
                 pictures.put(state.words(), grey(robot, p, g -> Glyph.paint(g, state, 10, 10, SIZE / 2.0, p)));
             }
             allDiffer(pictures, 4);
+        }
+    }
+
+    /**
+     * Three kinds of eyes that tell fewer colours apart, as matrices of linear light (Machado, Oliveira and Fernandes
+     * 2009, full severity), and grey.
+     */
+    private enum Eyes {
+        RED_WEAK(0.152286, 1.052583, -0.204868, 0.114503, 0.786281, 0.099216, -0.003882, -0.048116, 1.051998),
+        GREEN_WEAK(0.367322, 0.860646, -0.227968, 0.280085, 0.672501, 0.047413, -0.011820, 0.042940, 0.968881),
+        BLUE_WEAK(1.255528, -0.076749, -0.178779, -0.078411, 0.930809, 0.147602, 0.004733, 0.691367, 0.303900),
+        GREY(.2126, .7152, .0722, .2126, .7152, .0722, .2126, .7152, .0722);
+
+        private final double[] m;
+
+        Eyes(double... m) {
+            this.m = m;
+        }
+
+        /** Red, green and blue of light as these eyes see it. */
+        private double[] see(Color c) {
+            double[] light = {linear(c.getRed()), linear(c.getGreen()), linear(c.getBlue())};
+            double[] seen = new double[3];
+            for (int i = 0; i < 3; i++) {
+                for (int k = 0; k < 3; k++) {
+                    seen[i] += m[3 * i + k] * light[k];
+                }
+                seen[i] = Math.clamp(seen[i], 0, 1);
+            }
+            return seen;
+        }
+
+        private static double linear(double s) {
+            return s <= .04045 ? s / 12.92 : Math.pow((s + .055) / 1.055, 2.4);
+        }
+    }
+
+    /** How many pixels' worth two pictures differ for some eyes: the largest difference of a channel, summed. */
+    private static double difference(Color[] a, Color[] b, Eyes eyes) {
+        double sum = 0;
+        for (int i = 0; i < a.length; i++) {
+            double[] x = eyes.see(a[i]);
+            double[] y = eyes.see(b[i]);
+            sum += Math.max(Math.abs(x[0] - y[0]), Math.max(Math.abs(x[1] - y[1]), Math.abs(x[2] - y[2])));
+        }
+        return sum;
+    }
+
+    private static Color[] colours(FxRobot robot, Palette p, HoleState state) {
+        Color[] colours = new Color[20 * 20];
+        robot.interact(() -> {
+            Canvas canvas = new Canvas(20, 20);
+            canvas.getGraphicsContext2D().setFill(p.film());
+            canvas.getGraphicsContext2D().fillRect(0, 0, 20, 20);
+            Glyph.paint(canvas.getGraphicsContext2D(), state, 10, 10, SIZE / 2.0, p);
+            WritableImage image = canvas.snapshot(null, null);
+            for (int i = 0; i < colours.length; i++) {
+                colours[i] = image.getPixelReader().getColor(i % 20, i / 20);
+            }
+        });
+        return colours;
+    }
+
+    @Test
+    void states_differ_for_eyes_that_tell_fewer_colours_apart(FxRobot robot) {
+        for (Palette p : List.of(Palette.LIGHT, Palette.DARK)) {
+            Map<HoleState, Color[]> pictures = new LinkedHashMap<>();
+            for (HoleState state : HoleState.values()) {
+                pictures.put(state, colours(robot, p, state));
+            }
+            for (Eyes eyes : Eyes.values()) {
+                double least = Double.MAX_VALUE;
+                String which = "";
+                for (HoleState a : HoleState.values()) {
+                    for (HoleState b : HoleState.values()) {
+                        double d = difference(pictures.get(a), pictures.get(b), eyes);
+                        if (a.compareTo(b) < 0 && d < least) {
+                            least = d;
+                            which = a.words() + " and " + b.words();
+                        }
+                    }
+                }
+                System.out.printf("%s, %s: %.1f px, %s%n", p == Palette.LIGHT ? "day" : "night", eyes, least, which);
+                assertThat(least).as("%s: %s", eyes, which).isGreaterThan(3);
+            }
         }
     }
 
