@@ -1,6 +1,7 @@
 package bucina.store.file;
 
 import bucina.store.Demo;
+import bucina.store.Document;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -49,7 +50,11 @@ final class OldFile {
     }
 
     static Path version1(Path path) throws SQLException {
-        BuildFile.create(path, Demo.document()).close();
+        return version1(path, Demo.document());
+    }
+
+    static Path version1(Path path, Document document) throws SQLException {
+        BuildFile.create(path, document).close();
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path);
                 Statement s = c.createStatement()) {
             toVersion7(s);
