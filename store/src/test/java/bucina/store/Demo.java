@@ -19,13 +19,15 @@ public final class Demo {
 
     public static final Photo PHOTO = Photo.of("image/png", "not really a picture".getBytes(StandardCharsets.UTF_8));
 
-    /** Nothing in it changes: made once for all tests of a process. */
-    private static final Document DOCUMENT = made();
+    /** Nothing in it changes: made once for all tests of a process, when it is first wanted. */
+    private static final class Made {
+        private static final Document DOCUMENT = made();
+    }
 
     private Demo() {}
 
     public static Document document() {
-        return DOCUMENT;
+        return Made.DOCUMENT;
     }
 
     private static Document made() {

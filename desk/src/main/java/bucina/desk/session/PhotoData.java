@@ -8,14 +8,13 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.time.DateTimeException;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.Callable;
 import javax.imageio.ImageIO;
 import org.apache.commons.imaging.Imaging;
-import org.apache.commons.imaging.common.ImageMetadata;
 import org.apache.commons.imaging.formats.jpeg.JpegImageMetadata;
 import org.apache.commons.imaging.formats.jpeg.exif.ExifRewriter;
 import org.apache.commons.imaging.formats.tiff.TiffImageMetadata;
@@ -35,28 +34,18 @@ public final class PhotoData {
 
     /** When it was taken, by the camera's clock; empty where it does not say. */
     public static Optional<LocalDateTime> taken(Photo photo) {
-        return exif(photo).flatMap(e -> {
-            try {
-                String[] text = e.getFieldValue(ExifTagConstants.EXIF_TAG_DATE_TIME_ORIGINAL);
-                return text == null || text.length == 0
-                        ? Optional.empty()
-                        : Optional.of(LocalDateTime.parse(text[0].strip(), EXIF));
-            } catch (IOException | DateTimeException x) {
-                return Optional.empty();
-            }
-        });
+        return exif(photo)
+                .flatMap(e -> read(() -> {
+                    String[] text = e.getFieldValue(ExifTagConstants.EXIF_TAG_DATE_TIME_ORIGINAL);
+                    return LocalDateTime.parse(text[0].strip(), EXIF);
+                }));
     }
 
-    /** True if it says where it was taken. */
+    /** True if it says where it was taken, or what it says of it cannot be read. */
     public static boolean placed(Photo photo) {
         return exif(photo)
-                .filter(e -> {
-                    try {
-                        return e.getGpsInfo() != null || !gps(e).isEmpty();
-                    } catch (IOException x) {
-                        return true;
-                    }
-                })
+                .filter(e ->
+                        read(() -> e.getGpsInfo() != null || !gps(e).isEmpty()).orElse(true))
                 .isPresent();
     }
 
@@ -66,11 +55,19 @@ public final class PhotoData {
     }
 
     private static Optional<TiffImageMetadata> exif(Photo photo) {
+        return read(() -> Imaging.getMetadata(photo.content()))
+                .filter(JpegImageMetadata.class::isInstance)
+                .flatMap(d -> Optional.ofNullable(((JpegImageMetadata) d).getExif()));
+    }
+
+    /**
+     * What the library reads of a stranger's picture; empty where that is damaged. It lets out whatever error its own
+     * code runs into then: of casts, of indexes, of sizes.
+     */
+    private static <T> Optional<T> read(Callable<T> reading) {
         try {
-            ImageMetadata data = Imaging.getMetadata(photo.content());
-            return data instanceof JpegImageMetadata jpeg ? Optional.ofNullable(jpeg.getExif()) : Optional.empty();
-        } catch (IOException | IllegalArgumentException | IndexOutOfBoundsException e) {
-            // What a stranger's camera wrote and nobody can read says nothing.
+            return Optional.ofNullable(reading.call());
+        } catch (Exception e) {
             return Optional.empty();
         }
     }
@@ -84,23 +81,27 @@ public final class PhotoData {
         if (!placed(photo)) {
             return photo;
         }
+        return read(() -> withoutGps(photo))
+                .filter(p -> !placed(p))
+                .or(() -> read(() -> withoutExif(photo)).filter(p -> !placed(p)))
+                .orElseThrow(() -> new InputException(
+                        "where this photograph was taken cannot be taken out of it: save it anew without, as a PNG"));
+    }
+
+    private static Photo withoutGps(Photo photo) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try {
-            TiffOutputSet set = exif(photo).orElseThrow().getOutputSet();
-            TiffOutputDirectory gps = set.getGpsDirectory();
-            if (gps != null) {
-                List.copyOf(gps.getFields()).forEach(f -> gps.removeField(f.tag));
-            }
-            new ExifRewriter().updateExifMetadataLossless(photo.content(), out, set);
-        } catch (IOException | IllegalArgumentException e) {
-            out.reset();
-            try {
-                new ExifRewriter().removeExifMetadata(photo.content(), out);
-            } catch (IOException x) {
-                throw new InputException(
-                        "where this photograph was taken cannot be taken out of it: save it anew without, as a PNG", x);
-            }
+        TiffOutputSet set = exif(photo).orElseThrow().getOutputSet();
+        TiffOutputDirectory gps = set.getGpsDirectory();
+        if (gps != null) {
+            List.copyOf(gps.getFields()).forEach(f -> gps.removeField(f.tag));
         }
+        new ExifRewriter().updateExifMetadataLossless(photo.content(), out, set);
+        return Photo.of(photo.type(), out.toByteArray());
+    }
+
+    private static Photo withoutExif(Photo photo) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        new ExifRewriter().removeExifMetadata(photo.content(), out);
         return Photo.of(photo.type(), out.toByteArray());
     }
 

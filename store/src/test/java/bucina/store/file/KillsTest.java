@@ -2,19 +2,12 @@ package bucina.store.file;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import bucina.core.log.Addition;
 import bucina.core.log.Labour;
-import bucina.core.log.LogEntry;
 import bucina.core.log.Logbook;
-import bucina.core.log.Mark;
-import bucina.core.log.Operation;
-import bucina.core.log.PartMark;
 import bucina.core.plan.Assembly;
 import bucina.core.plan.Build;
 import bucina.core.plan.Face;
-import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
-import bucina.core.plan.Part;
 import bucina.store.Demo;
 import bucina.store.Document;
 import bucina.store.Trials;
@@ -26,14 +19,10 @@ import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.time.Clock;
-import java.time.Instant;
-import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.ExecutorService;
@@ -61,101 +50,6 @@ class KillsTest {
     @TempDir
     private Path folder;
 
-    /** What is done and confirmed, with a number. */
-    private enum Deed {
-        ENTRY,
-        MARK,
-        PLAN,
-        IMPORTED,
-        MIGRATED,
-        CLOSED
-    }
-
-    /** Does one after another until it is killed, and says each only after it has returned. */
-    static final class Busy {
-        private static final int DEEDS = 9;
-
-        private final Path folder;
-        private final Document demo;
-        private Optional<BuildFile> open = Optional.empty();
-        private int marks;
-        private int round;
-
-        private Busy(Path folder, int round) {
-            this.folder = folder;
-            this.round = round;
-            try (BuildFile sound = BuildFile.openToRead(folder.resolve("sound"))) {
-                demo = sound.document();
-            }
-        }
-
-        /** Folder, number of the first round, which deed it begins with, how many it does. */
-        public static void main(String[] args) throws IOException {
-            Busy busy = new Busy(Path.of(args[0]), Integer.parseInt(args[1]));
-            int from = Integer.parseInt(args[2]);
-            int most = Integer.parseInt(args[3]);
-            for (int deed = from; deed < from + most; deed++) {
-                busy.deed(deed % DEEDS);
-            }
-        }
-
-        private static void confirm(Deed deed, long number) {
-            System.out.println(deed + " " + number);
-            System.out.flush();
-        }
-
-        private BuildFile file() {
-            if (open.isEmpty()) {
-                BuildFile file = BuildFile.open(folder.resolve("killed.bucina"));
-                marks = file.read().log().marks().size();
-                open = Optional.of(file);
-            }
-            return open.get();
-        }
-
-        private void deed(int which) throws IOException {
-            Build build = demo.build();
-            switch (which) {
-                case 0 ->
-                    confirm(
-                            Deed.ENTRY,
-                            file().append(Demo.entry(build, round, "note"), List.of(), Clock.systemUTC(), o -> {})
-                                    .id());
-                case 3 -> confirm(Deed.ENTRY, work(file(), build).id());
-                case 1, 4 -> {
-                    OnFile.mark(file(), o -> marks(build));
-                    marks += 2;
-                    confirm(Deed.MARK, marks);
-                }
-                case 2, 5 -> {
-                    Build next = build.withNextId(Math.max(build.nextId(), round * 100L) + which);
-                    file().save(next);
-                    confirm(Deed.PLAN, next.nextId());
-                }
-                case 6 -> {
-                    file().close();
-                    open = Optional.empty();
-                    confirm(Deed.CLOSED, round);
-                }
-                case 7 -> {
-                    BuildFile.create(folder.resolve("imported-" + round + ".bucina"), demo)
-                            .close();
-                    confirm(Deed.IMPORTED, round);
-                }
-                default -> migrate();
-            }
-        }
-
-        private void migrate() throws IOException {
-            Path old = folder.resolve("old-" + round + ".bucina");
-            Files.copy(folder.resolve("old"), folder.resolve("part"), StandardCopyOption.REPLACE_EXISTING);
-            Files.move(folder.resolve("part"), old, StandardCopyOption.ATOMIC_MOVE);
-            BuildFile.open(old).close();
-            confirm(Deed.MIGRATED, round);
-            round++;
-        }
-    }
-
     /** One row of the demonstration, with nothing done: what is tried is the file, not how much is in it. */
     private static Document small() {
         Build whole = Demo.document().build();
@@ -182,45 +76,12 @@ class KillsTest {
         return new Document(build, Logbook.EMPTY, List.of());
     }
 
-    /** Work on a part, and what was marked with it. */
-    private static LogEntry work(BuildFile file, Build build) {
-        Part part = build.parts().getFirst();
-        Labour labour = new Labour(
-                new Labour.OnPart(part.id(), part.name(), "clean"),
-                "",
-                "M. Oake",
-                LocalDateTime.parse("2026-11-23T10:00"),
-                5,
-                "",
-                "",
-                List.of());
-        Addition addition = new Addition(
-                Optional.of(LogEntry.Draft.install(labour)),
-                List.of(),
-                List.of(new PartMark(part.id(), "clean", Instant.EPOCH)));
-        return file.add(o -> addition, List.of(), Clock.systemUTC()).entry().orElseThrow();
-    }
-
     private static long worked(Logbook log) {
         return log.entries().stream()
                 .filter(e -> e.labour()
                         .filter(l -> l.what() instanceof Labour.OnPart)
                         .isPresent())
                 .count();
-    }
-
-    private static List<Mark> marks(Build build) {
-        Hole hole = build.group("US-3")
-                .orElseThrow()
-                .group()
-                .rows()
-                .getFirst()
-                .holes()
-                .getFirst();
-        return Stream.of(Mark.Side.NEAR, Mark.Side.FAR)
-                .map(side ->
-                        new Mark(hole.id(), new Id.Layer(1), side, Operation.DEBURRED, Instant.EPOCH, true, "twice"))
-                .toList();
     }
 
     @Test
@@ -232,7 +93,7 @@ class KillsTest {
             benches.add(new Bench(Files.createDirectory(folder.resolve("bench-" + i))));
         }
         List<String> more = KILLS > OFTEN ? benches.getFirst().quick() : List.of();
-        List<Future<Map<Deed, Integer>>> working = new ArrayList<>();
+        List<Future<Map<Busy.Deed, Integer>>> working = new ArrayList<>();
         try (ExecutorService workers = Executors.newFixedThreadPool(benches.size())) {
             for (int i = 0; i < benches.size(); i++) {
                 Bench bench = benches.get(i);
@@ -240,12 +101,12 @@ class KillsTest {
                 working.add(workers.submit(() -> bench.kills(KILLS / benches.size(), random, more)));
             }
         }
-        Map<Deed, Integer> after = new EnumMap<>(Deed.class);
-        for (Future<Map<Deed, Integer>> each : working) {
+        Map<Busy.Deed, Integer> after = new EnumMap<>(Busy.Deed.class);
+        for (Future<Map<Busy.Deed, Integer>> each : working) {
             each.get().forEach((deed, n) -> after.merge(deed, n, Integer::sum));
         }
         System.out.println(KILLS + " kills, confirmed before them: " + after);
-        assertThat(after.keySet()).hasSizeGreaterThan(KILLS > OFTEN ? Deed.values().length - 1 : 1);
+        assertThat(after.keySet()).hasSizeGreaterThan(KILLS > OFTEN ? Busy.Deed.values().length - 1 : 1);
     }
 
     @Test
@@ -315,12 +176,12 @@ class KillsTest {
             return jar.toString();
         }
 
-        private Map<Deed, Integer> kills(int times, Random random, List<String> more)
+        private Map<Busy.Deed, Integer> kills(int times, Random random, List<String> more)
                 throws IOException, InterruptedException {
             int marks = demo.log().marks().size();
-            Map<Deed, Integer> after = new EnumMap<>(Deed.class);
+            Map<Busy.Deed, Integer> after = new EnumMap<>(Busy.Deed.class);
             for (int kill = 0; kill < times; kill++) {
-                Map<Deed, Long> confirmed = killed(kill * 20 + 2, random, more);
+                Map<Busy.Deed, Long> confirmed = killed(kill * 20 + 2, random, more);
                 confirmed.forEach((deed, n) -> after.merge(deed, 1, Integer::sum));
                 assertHeld(confirmed, marks);
                 clear();
@@ -338,10 +199,10 @@ class KillsTest {
         }
 
         /** What a process confirmed last of each until it was killed at a random moment. */
-        private Map<Deed, Long> killed(int round, Random random, List<String> more)
+        private Map<Busy.Deed, Long> killed(int round, Random random, List<String> more)
                 throws IOException, InterruptedException {
             Process process = busy(place, round, more, random.nextInt(Busy.DEEDS), Busy.DEEDS * 9);
-            Map<Deed, Long> confirmed = new EnumMap<>(Deed.class);
+            Map<Busy.Deed, Long> confirmed = new EnumMap<>(Busy.Deed.class);
             // Most end soon, whatever they begin with; some go on through all of it.
             int patience = 1 + (random.nextInt(12) == 0 ? random.nextInt(18) : random.nextInt(2));
             try (BufferedReader out = new BufferedReader(new InputStreamReader(process.getInputStream()))) {
@@ -349,7 +210,7 @@ class KillsTest {
                 while ((line = out.readLine()) != null) {
                     String[] words = line.split(" ");
                     assertThat(words).as(line).hasSize(2);
-                    confirmed.put(Deed.valueOf(words[0]), Long.parseLong(words[1]));
+                    confirmed.put(Busy.Deed.valueOf(words[0]), Long.parseLong(words[1]));
                     if (--patience == 0) {
                         TimeUnit.MICROSECONDS.sleep(random.nextInt(random.nextInt(4) > 0 ? 12_000 : 150_000));
                         process.toHandle().destroyForcibly();
@@ -360,19 +221,19 @@ class KillsTest {
             return confirmed;
         }
 
-        private void assertHeld(Map<Deed, Long> confirmed, int marks) throws IOException {
+        private void assertHeld(Map<Busy.Deed, Long> confirmed, int marks) throws IOException {
             Path one = place.resolve("copy.bucina");
             Files.copy(place.resolve("killed.bucina"), one, StandardCopyOption.REPLACE_EXISTING);
             try (BuildFile file = BuildFile.openToRead(one)) {
                 BuildFile.Contents held = file.read();
-                assertThat(held.log().nextId()).isGreaterThan(number(confirmed, Deed.ENTRY));
-                assertThat(held.log().marks().size()).isGreaterThanOrEqualTo(number(confirmed, Deed.MARK));
+                assertThat(held.log().nextId()).isGreaterThan(number(confirmed, Busy.Deed.ENTRY));
+                assertThat(held.log().marks().size()).isGreaterThanOrEqualTo(number(confirmed, Busy.Deed.MARK));
                 assertThat((held.log().marks().size() - marks) % 2).isZero();
                 assertThat(held.log().partMarks().size()
                                 - demo.log().partMarks().size())
                         .as("an entry and what was marked with it are there, or neither is")
                         .isEqualTo((int) (worked(held.log()) - worked(demo.log())));
-                assertThat(held.build().nextId()).isGreaterThanOrEqualTo(number(confirmed, Deed.PLAN));
+                assertThat(held.build().nextId()).isGreaterThanOrEqualTo(number(confirmed, Busy.Deed.PLAN));
             }
             List<Path> made = new ArrayList<>();
             for (Path path : list(place)) {
@@ -391,8 +252,8 @@ class KillsTest {
                             .hasSameBinaryContentAs(folder.resolve("old"));
                 }
             }
-            if (confirmed.containsKey(Deed.IMPORTED)) {
-                assertThat(made).contains(place.resolve("imported-" + confirmed.get(Deed.IMPORTED) + ".bucina"));
+            if (confirmed.containsKey(Busy.Deed.IMPORTED)) {
+                assertThat(made).contains(place.resolve("imported-" + confirmed.get(Busy.Deed.IMPORTED) + ".bucina"));
             }
         }
 
@@ -405,7 +266,7 @@ class KillsTest {
         }
     }
 
-    private static int number(Map<Deed, Long> confirmed, Deed deed) {
+    private static int number(Map<Busy.Deed, Long> confirmed, Busy.Deed deed) {
         return Math.toIntExact(confirmed.getOrDefault(deed, 0L));
     }
 
