@@ -62,6 +62,7 @@ public final class Poses {
         ProofPoses.poses(poses, desk, window, scene);
         poses.put("dragged-edge", () -> draggedEdge(desk, window));
         lookPoses(poses, window, desk, scene);
+        GuidePoses.poses(poses, desk, window);
         return poses;
     }
 

@@ -8,6 +8,7 @@ import bucina.core.stack.Derivation;
 import bucina.core.stack.FaceReading;
 import bucina.desk.app.BuildStage;
 import bucina.desk.app.DeskWindow;
+import bucina.desk.first.FirstStart;
 import bucina.desk.look.Type;
 import bucina.desk.session.Catalogues;
 import bucina.desk.session.DemoBuild;
@@ -40,6 +41,7 @@ import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.scene.Scene;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
@@ -70,13 +72,14 @@ public final class Screenshots extends Application {
             "batch",
             "parts",
             "prove",
-            "bolts",
+            "guide",
+            "guided-job",
+            "first-start",
             "making-a-panel",
             "close-out",
             "tonight",
             "evening",
-            "bend-bench",
-            "locker");
+            "bend-bench");
 
     private static final CompletableFuture<Integer> EXIT = new CompletableFuture<>();
     private final ExecutorService worker = Executors.newSingleThreadExecutor();
@@ -128,6 +131,18 @@ public final class Screenshots extends Application {
         sittings.add(new Sitting(
                 f -> DemoBuild.write(DemoBuild.Which.LOCKER, f, catalogue),
                 q -> Poses.locker(desk, window, stage.getScene()).forEach((n, p) -> q.add(new Shot(n, p)))));
+        sittings.add(
+                new Sitting(f -> DemoBuild.write(f, catalogue), q -> q.add(new Shot("first-start", this::firstStart))));
+    }
+
+    /** The questions of the first start, which stand where no build is open yet. */
+    private void firstStart() {
+        FirstStart questions = new FirstStart(Prefs.in(home.resolve("prefs-first")), b -> {});
+        Scene scene = new Scene(questions, 1280, 800);
+        scene.getStylesheets()
+                .add(DeskWindow.class.getResource("/bucina/desk/desk.css").toExternalForm());
+        stage.setScene(scene);
+        questions.enter();
     }
 
     private void next() {

@@ -31,6 +31,9 @@ final class Beside implements AutoCloseable {
 
     private static final double LOOKS_MS = 150;
     private static final double ROUND = 4;
+    private static final double WIDE = 320;
+    /** How much of what text grows by it grows too: the work keeps most of the window. */
+    private static final double LARGER = .55;
 
     /**
      * What it asks of the window.
@@ -48,6 +51,7 @@ final class Beside implements AutoCloseable {
     private final Eyes eyes;
     private final Host host;
     private final Region ring = new Region();
+    private double scale = 1;
     private Optional<HelpPane> help = Optional.empty();
     private Optional<GuidedPane> lead = Optional.empty();
 
@@ -103,6 +107,12 @@ final class Beside implements AutoCloseable {
         return help.isPresent();
     }
 
+    /** Makes room for text larger by a factor. */
+    void use(double factor) {
+        scale = factor;
+        lay();
+    }
+
     private void lay() {
         boolean on = guided.atProperty().get().isPresent();
         if (on && lead.isEmpty()) {
@@ -112,8 +122,13 @@ final class Beside implements AutoCloseable {
             lead = Optional.empty();
         }
         Optional<? extends Region> shown = help.isPresent() ? help : lead;
+        double wide = WIDE * (1 + (scale - 1) * LARGER);
+        shown.ifPresent(s -> {
+            s.setMinWidth(wide);
+            s.setPrefWidth(wide);
+        });
         frame.setLeft(shown.orElse(null));
-        host.room().accept(shown.map(Region::getMinWidth).orElse(0.0));
+        host.room().accept(shown.isPresent() ? wide : 0);
         round();
     }
 

@@ -46,18 +46,21 @@ public final class BuildStage {
         this.clock = clock;
         tie = session.snapshotProperty().subscribe((was, now) -> {
             if (now.build().faces().isEmpty() != empty) {
-                show();
+                show(Desk.Room.SHEET);
             }
         });
-        show();
-        // A build with work in it opens with what now.
-        if (session.snapshot().build().faces().stream()
-                .anyMatch(f -> !f.face().groups().isEmpty())) {
-            desk.ifPresent(d -> d.roomProperty().set(Desk.Room.TONIGHT));
-        }
+        show(opens());
     }
 
-    private void show() {
+    /** A build with work in it opens with what now; another room is not laid out for that. */
+    private Desk.Room opens() {
+        return session.snapshot().build().faces().stream()
+                        .anyMatch(f -> !f.face().groups().isEmpty())
+                ? Desk.Room.TONIGHT
+                : Desk.Room.SHEET;
+    }
+
+    private void show(Desk.Room first) {
         close();
         empty = session.snapshot().build().faces().isEmpty();
         stage.setTitle(session.snapshot().build().name() + " - Bucina");
@@ -67,6 +70,7 @@ public final class BuildStage {
             stage.setScene(view.scene());
         } else {
             Desk next = new Desk(session, prefs);
+            next.roomProperty().set(first);
             DeskWindow frame = new DeskWindow(next, clock, other, guided);
             desk = Optional.of(next);
             window = Optional.of(frame);

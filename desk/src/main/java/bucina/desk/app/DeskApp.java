@@ -92,20 +92,23 @@ public final class DeskApp extends Application {
         CompletableFuture<Opened> begun = opening;
         if (begun == null) {
             firstStart(stage);
-        } else {
-            begun(stage, begun);
+            stage.show();
+            return;
         }
+        // The window stands while the build is read: what a toolkit does once is done meanwhile.
+        stage.setScene(new Scene(new WaitingView(Prefs.in(Places.settings())), 1280, 800));
         stage.show();
-        if (Boolean.getBoolean("bucina.rehearse")) {
-            Rehearsal.run(stage);
-        }
+        begun.whenCompleteAsync((next, failed) -> begun(stage, next, failed), Platform::runLater);
     }
 
-    private void begun(Stage stage, CompletableFuture<Opened> begun) {
-        try {
-            show(stage, begun.join());
-        } catch (CompletionException e) {
-            trouble(stage, cause(e));
+    private void begun(Stage stage, @Nullable Opened next, @Nullable Throwable failed) {
+        if (failed != null) {
+            trouble(stage, failed instanceof CompletionException ? cause(failed) : failed);
+        } else {
+            show(stage, Objects.requireNonNull(next));
+        }
+        if (Boolean.getBoolean("bucina.rehearse")) {
+            Rehearsal.run(stage);
         }
     }
 

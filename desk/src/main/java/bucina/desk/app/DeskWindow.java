@@ -110,6 +110,16 @@ public final class DeskWindow implements Shown {
                 guided,
                 new Seen(root, () -> Optional.of(desk)),
                 new Beside.Host(this::guide, cards::picture, this::beside));
+        follow();
+        dress();
+    }
+
+    private void follow() {
+        ties.on(desk.look().benchProperty(), (was, now) -> {
+            if (now) {
+                beside.putAway();
+            }
+        });
         ties.on(desk.askedProperty(), (was, now) -> now.ifPresent(this::answer));
         ties.on(desk.roomProperty(), this::enterRoom);
         ties.on(desk.look().darkProperty(), this::dress);
@@ -117,7 +127,6 @@ public final class DeskWindow implements Shown {
         ties.on(desk.whyProperty(), (was, now) -> now.ifPresent(cards::why));
         ties.on(desk.session().lostProperty(), (was, now) -> cards.lost(now));
         ties.keep(gauge::off);
-        dress();
     }
 
     /** The scene, 1280 x 800 unless the stage says otherwise. */
@@ -159,6 +168,7 @@ public final class DeskWindow implements Shown {
         root.pseudoClassStateChanged(LARGE, scale >= TopBar.ONE_LINE);
         top.use(p, scale);
         rooms.use(p, scale);
+        beside.use(scale);
     }
 
     private Shown room() {
@@ -193,7 +203,10 @@ public final class DeskWindow implements Shown {
     /** Shows what the guide says of what is on the screen, or puts the guide away. */
     void help() {
         if (!beside.putAway()) {
-            answer(screen());
+            String about = screen();
+            // Type that reads from three metres leaves no room beside it.
+            desk.look().benchProperty().set(false);
+            answer(about);
         }
     }
 
@@ -235,6 +248,11 @@ public final class DeskWindow implements Shown {
             room().enter();
         }
         return was;
+    }
+
+    /** Leaves the guided job. */
+    public void leaveGuided() {
+        guided.leave();
     }
 
     /** Begins a guided job: on a build of its own, so that nothing of the builder's is touched. */

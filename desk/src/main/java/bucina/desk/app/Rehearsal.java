@@ -1,12 +1,13 @@
 package bucina.desk.app;
 
 import java.time.Instant;
+import java.util.Locale;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 
-/** The training run of the start-up cache, and the measure of a start: says when the window stands, then closes. */
+/** The training run of the start-up cache: says when the window stands and what is in use, then closes. */
 final class Rehearsal {
 
     private Rehearsal() {}
@@ -20,6 +21,9 @@ final class Rehearsal {
                     .map(Instant::toEpochMilli)
                     .orElse(0L);
             System.out.println("window after " + (System.currentTimeMillis() - started) + " ms");
+            System.gc();
+            Runtime vm = Runtime.getRuntime();
+            System.out.printf(Locale.ROOT, "in use after it: %.1f MB%n", (vm.totalMemory() - vm.freeMemory()) / 1e6);
             System.out.flush();
             stage.close();
             Platform.exit();

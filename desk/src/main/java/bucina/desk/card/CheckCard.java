@@ -42,14 +42,14 @@ public final class CheckCard extends ShownBox {
         close = Ui.button("Close", "Esc", away, "quiet");
         HBox head = new HBox(8, Ui.label("Check of this build", "bench-title"), Ui.spring(), close);
         head.setAlignment(Pos.CENTER_LEFT);
-        getChildren()
-                .addAll(
-                        head,
-                        Ui.label("Plan", "strong"),
-                        plan,
-                        Ui.label("File and log", "strong"),
-                        file,
-                        Ui.wrapped("The kit's drawing governs; nothing here is an approval.", "soft"));
+        VBox all = new VBox(
+                10,
+                Ui.label("Plan", "strong"),
+                plan,
+                Ui.label("File and log", "strong"),
+                file,
+                Ui.wrapped("The kit's drawing governs; nothing here is an approval.", "soft"));
+        getChildren().addAll(head, Ui.scroll(all));
         plan.getChildren().add(Ui.wrapped("Going through every hole ...", "soft"));
         file.getChildren().add(Ui.wrapped("Reading every page and every row ...", "soft"));
         look();

@@ -19,7 +19,6 @@ import javafx.util.Duration;
 /** A guided job beside the work: the step that waits in large, the others listed; it sees by itself what is done. */
 public final class GuidedPane extends ShownBox {
 
-    private static final double WIDE = 320;
     private static final double LOOKS_MS = 150;
 
     private final Guided guided;
@@ -37,8 +36,6 @@ public final class GuidedPane extends ShownBox {
         setId("guided");
         getStyleClass().add("help");
         setPadding(new Insets(12));
-        setPrefWidth(WIDE);
-        setMinWidth(WIDE);
         ScrollPane pane = Ui.scroll(content);
         Button leave = Ui.button("Leave the guided job", "", guided::leave, "quiet");
         leave.setId("guided-leave");

@@ -21,7 +21,6 @@ import javafx.scene.layout.VBox;
 /** The guide beside the work: one page, where it was come from, and what is searched for. */
 public final class HelpPane extends ShownBox {
 
-    private static final double WIDE = 320;
     private static final int MOST = 14;
 
     private final Guide guide;
@@ -43,8 +42,6 @@ public final class HelpPane extends ShownBox {
         setId("help");
         getStyleClass().add("help");
         setPadding(new Insets(10));
-        setPrefWidth(WIDE);
-        setMinWidth(WIDE);
         back = Ui.button("Back", "", this::back, "quiet", "slim");
         back.setId("help-back");
         Button all = Ui.button("Contents", "", () -> go(new Guide.Place(Guide.FIRST, "")), "quiet", "slim");

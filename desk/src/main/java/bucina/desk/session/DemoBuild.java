@@ -17,6 +17,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Supplier;
 
 /** The demonstration build on disk. */
 public final class DemoBuild {
@@ -42,7 +43,7 @@ public final class DemoBuild {
     }
 
     /** A demonstration's file; made if it is not there, or if {@code fresh} is asked for. */
-    public static Path file(Which which, Catalogue catalogue, boolean fresh) {
+    public static Path file(Which which, Supplier<Catalogue> catalogue, boolean fresh) {
         Path path = Places.data().resolve(which.file + ".bucina");
         try {
             Files.createDirectories(path.getParent());
@@ -54,7 +55,7 @@ public final class DemoBuild {
                     e);
         }
         if (!Files.exists(path)) {
-            write(which, path, catalogue);
+            write(which, path, catalogue.get());
         }
         return path;
     }

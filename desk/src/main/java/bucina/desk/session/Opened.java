@@ -8,7 +8,10 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDateTime;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
 import java.util.concurrent.Executor;
+import java.util.function.Supplier;
 
 /**
  * A build opened for a window.
@@ -25,15 +28,17 @@ public record Opened(Session session, Optional<WindowLock> lock, Prefs prefs) {
      * @param ui     runs on the interface thread
      */
     public static Opened now(ToOpen what, Prefs prefs, Executor worker, Executor ui) {
-        Catalogues.InForce tables = Catalogues.read();
-        Path path = path(what, tables.catalogue(), prefs);
+        // The tables are read beside the file.
+        CompletableFuture<Catalogues.InForce> tables = CompletableFuture.supplyAsync(Catalogues::read);
+        Path path = path(what, () -> inForce(tables).catalogue(), prefs);
         Optional<String> copy = copy(what, path);
         Optional<WindowLock> lock = copy.isPresent() ? Optional.empty() : Optional.of(WindowLock.of(path));
         try {
             Optional<String> onlyReads = copy.or(() -> lock.flatMap(WindowLock::onlyReads));
             Optional<String> back = back(what, onlyReads);
-            Session session = Session.open(path, onlyReads, tables.catalogue(), Clock.systemDefaultZone(), worker, ui);
-            tables.said().forEach(session::say);
+            Session session = Session.open(
+                    path, onlyReads, () -> inForce(tables).catalogue(), Clock.systemDefaultZone(), worker, ui);
+            inForce(tables).said().forEach(session::say);
             back.ifPresent(session::say);
             Optional<Path> build = copy.isEmpty() ? Optional.of(path) : original(what);
             build.filter(b -> !(what instanceof ToOpen.Practice p && !p.empty()))
@@ -78,20 +83,31 @@ public record Opened(Session session, Optional<WindowLock> lock, Prefs prefs) {
                         .orElse(""));
     }
 
-    private static Path path(ToOpen what, Catalogue catalogue, Prefs prefs) {
+    private static Path path(ToOpen what, Supplier<Catalogue> catalogue, Prefs prefs) {
         return switch (what) {
             case ToOpen.File f -> f.path();
             case ToOpen.Copy c -> c.path();
             case ToOpen.Back b -> b.build();
-            case ToOpen.New n -> DemoBuild.empty(n.path(), prefs.schooled(catalogue.rules()));
+            case ToOpen.New n ->
+                DemoBuild.empty(n.path(), prefs.schooled(catalogue.get().rules()));
             case ToOpen.Practice p ->
                 p.empty()
-                        ? DemoBuild.empty(DemoBuild.free("my-panel"), prefs.schooled(catalogue.rules()))
+                        ? DemoBuild.empty(
+                                DemoBuild.free("my-panel"),
+                                prefs.schooled(catalogue.get().rules()))
                         : DemoBuild.file(DemoBuild.Which.GUIDED, catalogue, true);
             case ToOpen.Demo d -> DemoBuild.file(d.which(), catalogue, d.fresh());
             case ToOpen.Last l ->
                 prefs.last().orElseGet(() -> DemoBuild.file(DemoBuild.Which.STABILATOR, catalogue, false));
         };
+    }
+
+    private static Catalogues.InForce inForce(CompletableFuture<Catalogues.InForce> tables) {
+        try {
+            return tables.join();
+        } catch (CompletionException e) {
+            throw e.getCause() instanceof RuntimeException cause ? cause : e;
+        }
     }
 
     /** Closes the build and gives up the lock. */

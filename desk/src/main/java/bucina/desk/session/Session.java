@@ -31,6 +31,7 @@ import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import java.util.function.IntConsumer;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -82,11 +83,23 @@ public final class Session implements AutoCloseable {
      */
     public static Session open(
             Path path, Optional<String> onlyReads, Catalogue catalogue, Clock clock, Executor worker, Executor ui) {
+        return open(path, onlyReads, () -> catalogue, clock, worker, ui);
+    }
+
+    /** As the other, with a catalogue that may still be read while the file is. */
+    static Session open(
+            Path path,
+            Optional<String> onlyReads,
+            Supplier<Catalogue> tables,
+            Clock clock,
+            Executor worker,
+            Executor ui) {
         BuildFile file = onlyReads.isPresent() ? BuildFile.openToRead(path) : BuildFile.open(path);
         try {
             long seen = file.changes();
             // Checked at the first look, and before anything is written.
             BuildFile.Contents contents = file.readAhead();
+            Catalogue catalogue = tables.get();
             Snapshot first = Snapshot.of(Derivation.of(contents.build(), catalogue), contents.log());
             return new Session(file, catalogue, first, seen, onlyReads, clock, worker, ui);
         } catch (RuntimeException e) {
