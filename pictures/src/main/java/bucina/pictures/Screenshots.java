@@ -65,7 +65,6 @@ public final class Screenshots extends Application {
             "logbook",
             "bringing-in",
             "clecos",
-            "drilling",
             "dressing",
             "reach-sheet",
             "stores",
@@ -137,6 +136,8 @@ public final class Screenshots extends Application {
 
     /** The questions of the first start, which stand where no build is open yet. */
     private void firstStart() {
+        // Nobody's own folder is on a picture.
+        System.setProperty("user.home", "/home/builder");
         FirstStart questions = new FirstStart(Prefs.in(home.resolve("prefs-first")), b -> {});
         Scene scene = new Scene(questions, 1280, 800);
         scene.getStylesheets()

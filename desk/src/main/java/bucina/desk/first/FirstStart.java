@@ -142,7 +142,7 @@ public final class FirstStart extends StackPane {
                 new Answer(
                         CountersinkSchool.FULL.code(),
                         "Just thicker",
-                        "the sheet, than the head",
+                        "than the head is high",
                         picture().countersunk(.94)),
                 new Answer(
                         CountersinkSchool.TWO_THIRDS.code(),
