@@ -129,10 +129,15 @@ public record Figures(Sum sum, Map<String, String> typed, Unit unit, Unit shown,
     }
 
     int whole(String key) {
+        return whole(key, 1);
+    }
+
+    /** A count that may be as small as {@code least}. */
+    int whole(String key, int least) {
         double value = number(key);
-        if (value != Math.rint(value) || value < 1 || value > 100_000) {
+        if (value != Math.rint(value) || value < least || value > 100_000) {
             throw new InputException(ask(key).title() + ": \"" + text(key)
-                    + "\" is no count: write a whole number from 1 to 100000, like 8");
+                    + "\" is no count: write a whole number from " + least + " to 100000, like 8");
         }
         return (int) value;
     }

@@ -24,7 +24,8 @@ public final class Sums {
             new CouponSum(),
             new RowSum(),
             new EdgeSum(),
-            new WeightSum());
+            new WeightSum(),
+            new SpareSum());
 
     private Sums() {}
 

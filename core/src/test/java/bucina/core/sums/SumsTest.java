@@ -339,4 +339,16 @@ class SumsTest {
                 .hasSizeGreaterThan(50)
                 .allSatisfy(p -> assertThat(Math.hypot(p.x(), p.y())).isCloseTo(25.4e6, within(1e-3)));
     }
+
+    @Test
+    void a_spare_is_ordered_by_ones_own_rejects_in_whole_packs() {
+        // By hand: 120 + ceil(120 * 10 / 360) = 124; 24 more than there are, so one pack of 50.
+        Answer answer = answer("spare", Map.of());
+        assertThat(value(answer, "Wanted with the spare")).isEqualTo("124");
+        assertThat(value(answer, "To order")).isEqualTo("50");
+        assertThat(value(answer("spare", Map.of("hand", "124")), "To order")).isEqualTo("0");
+        assertThatThrownBy(() -> answer("spare", Map.of("rejected", "341")))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("of 340 driven at most 340 can be rejected, was 341");
+    }
 }
