@@ -46,7 +46,8 @@ public final class PackingTable {
                 "cant",
                 "quantita",
                 "aantal",
-                "antal"),
+                "antal",
+                "quantidade"),
         NAME(
                 "a name",
                 "name",
@@ -61,7 +62,8 @@ public final class PackingTable {
                 "descripcion",
                 "descrizione",
                 "omschrijving",
-                "benamning"),
+                "benamning",
+                "descricao"),
         NUMBER(
                 "a number",
                 "number",

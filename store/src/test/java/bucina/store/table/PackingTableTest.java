@@ -123,4 +123,13 @@ class PackingTableTest {
             }
         }
     }
+
+    @Test
+    void a_list_in_portuguese_is_read() {
+        var read = read("Numero;Descrição;Quantidade\nDS-104;Rear spar;2\n");
+        assertThat(read.lines()).singleElement().satisfies(l -> {
+            assertThat(l.name()).isEqualTo("Rear spar");
+            assertThat(l.count()).isEqualTo(2);
+        });
+    }
 }
