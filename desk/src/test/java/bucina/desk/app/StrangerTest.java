@@ -98,8 +98,8 @@ class StrangerTest {
         panel();
         assertThat(actions).isLessThanOrEqualTo(MOST);
         assertThat(actions * SECONDS_AN_ACTION).isLessThanOrEqualTo(5 * 60);
-        // docs/performance.md says thirty.
-        assertThat(actions).isLessThanOrEqualTo(30);
+        // docs/trust.md says twenty-four.
+        assertThat(actions).isEqualTo(24);
         try (BuildFile file = BuildFile.openToRead(mine)) {
             assertThat(file.read().log().entries())
                     .singleElement()
