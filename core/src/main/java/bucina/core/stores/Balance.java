@@ -4,6 +4,7 @@ import bucina.core.log.Logbook;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.plan.StoresItem;
+import bucina.core.spare.Spare;
 import bucina.core.stack.Derivation;
 import java.util.ArrayList;
 import java.util.Comparator;

@@ -2,6 +2,7 @@ package bucina.core.stores;
 
 import bucina.core.measure.LengthFormat;
 import bucina.core.measure.Unit;
+import bucina.core.spare.Spare;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;

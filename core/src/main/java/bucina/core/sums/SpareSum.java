@@ -1,7 +1,7 @@
 package bucina.core.sums;
 
 import bucina.core.rule.Level;
-import bucina.core.stores.Spare;
+import bucina.core.spare.Spare;
 import java.util.List;
 
 /** How many of one kind of fastener to order, with a spare for those that will be rejected. */

@@ -1,6 +1,6 @@
 package bucina.desk.cli;
 
-import bucina.core.stores.Spare;
+import bucina.core.spare.Spare;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Callable;

@@ -1,4 +1,4 @@
-package bucina.core.stores;
+package bucina.core.spare;
 
 import bucina.core.measure.InputException;
 

@@ -1,4 +1,4 @@
-package bucina.core.stores;
+package bucina.core.spare;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
