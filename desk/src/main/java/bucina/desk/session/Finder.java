@@ -88,7 +88,13 @@ public final class Finder {
                 .toList();
     }
 
+    /** What is done or gone to comes before what the guide says of it. */
     private static int score(Hit hit, String wanted) {
+        int score = match(hit, wanted);
+        return hit.kind() == Kind.HELP && score < 9 ? score + 2 : score;
+    }
+
+    private static int match(Hit hit, String wanted) {
         String name = hit.name().toLowerCase(Locale.ROOT);
         if (name.equals(wanted)) {
             return 0;

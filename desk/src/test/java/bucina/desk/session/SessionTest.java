@@ -311,6 +311,15 @@ class SessionTest extends OnDesk {
         assertThat(finder.find("R1.12", 3).getFirst().kind()).isEqualTo(Finder.Kind.HOLE);
         assertThat(finder.find("cap doubler", 3).getFirst().name()).isEqualTo("Spar cap doubler");
         assertThat(finder.find("dimple", 3)).extracting(Finder.Hit::kind).contains(Finder.Kind.HELP);
+        Finder both = new Finder(
+                desk,
+                List.of(new Finder.Hit(Finder.Kind.COMMAND, "Dimple: do it", "", () -> {})),
+                () -> List.of(new Finder.Hit(Finder.Kind.HELP, "Dimple", "guide", () -> {})),
+                k -> {});
+        assertThat(both.find("dimple", 1))
+                .extracting(Finder.Hit::kind)
+                .as("what is done comes before what is said of it")
+                .containsExactly(Finder.Kind.COMMAND);
         finder.find("MW-3", 3).getFirst().go().run();
         assertThat(desk.face().face().name()).isEqualTo("Main spar web");
         assertThat(desk.selectionProperty().get().holes()).hasSize(4);
