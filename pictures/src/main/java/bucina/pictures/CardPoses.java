@@ -184,7 +184,12 @@ final class CardPoses {
         desk.session()
                 .plan(
                         "mixing",
-                        b -> Mixing.mixed(b, sealant, desk.session().instant().minus(Duration.ofMinutes(83)), spar),
+                        b -> Mixing.mixed(
+                                b,
+                                sealant,
+                                desk.session().instant().minus(Duration.ofMinutes(83)),
+                                desk.session().zone(),
+                                spar),
                         () -> {},
                         s -> {});
     }

@@ -16,6 +16,7 @@ import bucina.core.stack.HoleReading;
 import bucina.core.state.Snapshot;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -108,8 +109,16 @@ public final class Mixing {
         return new Offer(words, r.words(), r.ready() && !r.done(), area, r.holes(), surfaces);
     }
 
-    /** The build with a batch mixed. */
-    public static Build mixed(Build build, Compound compound, Instant at, List<Batch.Surface> covers) {
+    /**
+     * The build with a batch mixed.
+     *
+     * @param zone of the shop: a shelf life ends with a day there
+     * @throws InputException if cans of it are in the stores and none of them may be used
+     */
+    public static Build mixed(Build build, Compound compound, Instant at, ZoneId zone, List<Batch.Surface> covers) {
+        Cans.keeps(build, compound.name(), at, zone).ifPresent(why -> {
+            throw new InputException(why + ". Put a good can down in Stores, or say there that this one is gone");
+        });
         return build.withWorkshop(
                 build.workshop().with(Batch.mixed(new Id.Batch(build.nextId()), compound, at, covers)),
                 build.nextId() + 1);

@@ -13,6 +13,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.function.Predicate;
 
 /**
  * How long what was done took, the first hand apart from the other, and how much faster the other goes.
@@ -45,24 +47,19 @@ public record Hands(Experience first, Experience other, double faster, String wo
         var belongs = Hours.belongs(build);
         Map<LogEntry, Optional<Id.Assembly>> of = new HashMap<>();
         log.entries().forEach(e -> of.put(e, e.deed().flatMap(belongs)));
+        Function<Predicate<Id.Assembly>, Experience> where = which -> Experience.of(
+                build,
+                log,
+                e -> of.getOrDefault(e, Optional.empty()).filter(which).isPresent());
+        Experience other = where.apply(others::contains);
+        Experience mirrored = where.apply(firsts::contains);
+        // What belongs to no assembly counts as the first hand's.
         Experience first = Experience.of(
                 build,
                 log,
                 e -> of.getOrDefault(e, Optional.empty())
                         .filter(others::contains)
                         .isEmpty());
-        Experience other = Experience.of(
-                build,
-                log,
-                e -> of.getOrDefault(e, Optional.empty())
-                        .filter(others::contains)
-                        .isPresent());
-        Experience mirrored = Experience.of(
-                build,
-                log,
-                e -> of.getOrDefault(e, Optional.empty())
-                        .filter(firsts::contains)
-                        .isPresent());
         return learned(first, other, mirrored);
     }
 

@@ -40,6 +40,12 @@ public record LongStock(List<Section> sections, List<String> unread) {
      * @param wrong   bars of another gauge than is called for: nothing is cut from them
      */
     public record Section(String name, List<Next> bars, List<Want> missing, int order, Length sold, List<Bar> wrong) {
+        /** How many of the missing are longer than the bars that are sold: no order helps. */
+        public int tooLong() {
+            return (int)
+                    missing.stream().filter(w -> w.length().compareTo(sold) > 0).count();
+        }
+
         public Section {
             bars = List.copyOf(bars);
             missing = List.copyOf(missing);

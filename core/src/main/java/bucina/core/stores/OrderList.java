@@ -65,7 +65,10 @@ public record OrderList(List<Line> lines) {
                         section.bars().size(),
                         pieces + (pieces == 1 ? " piece has" : " pieces have") + " no room on what is there, "
                                 + section.bars().size() + (section.bars().size() == 1 ? " bar" : " bars")
-                                + ", by the cutting lists kept."));
+                                + ", by the cutting lists kept."
+                                + (section.tooLong() > 0
+                                        ? " " + section.tooLong() + " of them longer than what is sold."
+                                        : "")));
             }
         }
         return new OrderList(all);

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import bucina.core.catalogue.Catalogue;
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.demo.PracticeBox;
+import bucina.core.log.Logbook;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
 import bucina.core.measure.Unit;
@@ -13,6 +14,7 @@ import bucina.core.plan.Bar;
 import bucina.core.plan.Build;
 import bucina.core.plan.Id;
 import bucina.core.plan.KeptSum;
+import bucina.core.stack.Derivation;
 import bucina.core.sums.Bench;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -65,6 +67,19 @@ class LongStockTest {
         assertThat(is.bars().getFirst().left()).isEqualTo(Length.in(72 - 60 - .2));
         assertThat(is.missing()).extracting(LongStock.Want::piece).containsExactly("clip");
         assertThat(is.order()).isEqualTo(1);
+    }
+
+    @Test
+    void a_piece_longer_than_what_is_sold_is_said_beside_what_is_ordered_for_the_others() {
+        Build build = listed("Angle 3/4 x 3/4\n80 x1 longeron\n30 x2 cap");
+        LongStock.Section section = section(build);
+        assertThat(section.missing()).hasSize(3);
+        assertThat(section.tooLong()).isEqualTo(1);
+        assertThat(section.order()).isEqualTo(1);
+        assertThat(OrderList.of(Balance.of(Derivation.of(build, CATALOGUE), Logbook.EMPTY))
+                        .plus(LongStock.of(build, BENCH, TODAY), Unit.INCH)
+                        .lines())
+                .anySatisfy(l -> assertThat(l.why()).contains("1 of them longer than what is sold."));
     }
 
     @Test

@@ -5,7 +5,6 @@ import bucina.core.measure.InputException;
 import bucina.core.plan.Batch;
 import bucina.core.plan.Compound;
 import bucina.core.state.Snapshot;
-import bucina.core.stores.Cans;
 import bucina.desk.look.Fields;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
@@ -16,7 +15,6 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -198,15 +196,6 @@ public final class MixCard extends ShownBox {
                 throw new InputException(
                         "Nothing is ticked that it is for: tick a sheet or a place where two touch, at the right");
             }
-            Optional<String> kept = Cans.keeps(
-                    desk.session().snapshot().build(),
-                    c.name(),
-                    mixed,
-                    desk.session().zone());
-            if (kept.isPresent()) {
-                throw new InputException(
-                        kept.get() + ". Put a good can down in Stores, or say there that this one is gone");
-            }
             plan(c, mixed, covers);
         } catch (InputException e) {
             refuse(e.getMessage());
@@ -217,7 +206,7 @@ public final class MixCard extends ShownBox {
         desk.session()
                 .plan(
                         "mixing " + c.name(),
-                        b -> Mixing.mixed(b, c, mixed, covers),
+                        b -> Mixing.mixed(b, c, mixed, desk.session().zone(), covers),
                         () -> {
                             ago.setText("0");
                             ticked.clear();

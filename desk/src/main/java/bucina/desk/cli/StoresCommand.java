@@ -1,11 +1,11 @@
 package bucina.desk.cli;
 
+import bucina.core.batch.Cans;
 import bucina.core.hold.Holds;
 import bucina.core.measure.Length;
 import bucina.core.plan.Bar;
 import bucina.core.plan.Can;
 import bucina.core.stores.Balance;
-import bucina.core.stores.Cans;
 import bucina.core.stores.Clecos;
 import bucina.core.stores.LongStock;
 import bucina.core.sums.Bench;

@@ -1,5 +1,6 @@
 package bucina.desk.stores;
 
+import bucina.core.batch.Cans;
 import bucina.core.batch.Mixing;
 import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
@@ -7,7 +8,6 @@ import bucina.core.plan.Can;
 import bucina.core.plan.Compound;
 import bucina.core.plan.Id;
 import bucina.core.stores.Bins;
-import bucina.core.stores.Cans;
 import bucina.core.stores.Clecos;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Refusal;
@@ -19,6 +19,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -41,7 +43,8 @@ final class CansSide extends VBox {
     private final Fields fields = new Fields();
     private final TextField name;
     private final ComboBox<Compound.Kind> kind;
-    private final TextField amount;
+    private final TextField amount = new TextField();
+    private final TextField bin = new TextField();
     private final TextField useBy;
     private final TextField thaw = new TextField();
     private final TextField life = new TextField();
@@ -68,16 +71,17 @@ final class CansSide extends VBox {
                 k -> k == Compound.Kind.PRIMER ? "priming" : "sealing",
                 "can-kind",
                 k -> {});
-        amount = fields.add("How much", new TextField(), "can-amount");
-        amount.setPromptText("1 qt");
+        small(amount, "can-amount", "How much is in it", "1 qt");
+        small(bin, "can-bin", "Where it stands", "cupboard");
+        fields.addRow(fields.getRowCount(), Ui.kept("How much, where", "field-name"), new HBox(6, amount, bin));
         useBy = fields.add("Use by", new TextField(), "can-use-by");
         useBy.setPromptText("2027-06-01, as on the can");
-        minutes(thaw, "can-thaw", "Minutes it thaws", "thaws");
-        minutes(life, "can-life", "Minutes it can be worked from when it is taken out", "works");
+        small(thaw, "can-thaw", "Minutes it thaws", "thaws");
+        small(life, "can-life", "Minutes it can be worked from when it is taken out", "works");
         fields.addRow(fields.getRowCount(), Ui.kept("Frozen, minutes", "field-name"), new HBox(6, thaw, life));
         add = Ui.button("Put the can down", "Enter", this::put);
         add.setId("can-add");
-        List.of(name, amount, useBy, thaw, life).forEach(f -> f.setOnAction(e -> put()));
+        List.of(name, amount, bin, useBy, thaw, life).forEach(f -> f.setOnAction(e -> put()));
         getChildren()
                 .setAll(
                         Ui.label("Clecos", "room-title"),
@@ -89,7 +93,7 @@ final class CansSide extends VBox {
                         wrong);
     }
 
-    private static void minutes(TextField field, String id, String says, String prompt) {
+    private static void small(TextField field, String id, String says, String prompt) {
         field.setId(id);
         field.setAccessibleText(says);
         field.setPromptText(prompt);
@@ -148,7 +152,13 @@ final class CansSide extends VBox {
         Label says = Ui.wrapped("", "plain");
         shown.add(new Standing(can, says));
         HBox line = new HBox(
-                8, Ui.wrapped(can.name() + (can.amount().isBlank() ? "" : ", " + can.amount()), "strong"), Ui.spring());
+                8,
+                Ui.wrapped(
+                        Stream.of(can.name(), can.amount(), can.bin())
+                                .filter(w -> !w.isBlank())
+                                .collect(Collectors.joining(", ")),
+                        "strong"),
+                Ui.spring());
         line.setAlignment(Pos.CENTER_LEFT);
         if (can.frozen().filter(f -> f.taken().isEmpty()).isPresent()) {
             line.getChildren()
@@ -229,7 +239,7 @@ final class CansSide extends VBox {
                     amount.getText().strip(),
                     Typed.day(useBy.getText(), "the day it is used by"),
                     frozen,
-                    "",
+                    bin.getText().strip(),
                     Optional.empty());
             plan("a can of " + can.name(), b -> Cans.with(b, can));
         } catch (InputException e) {

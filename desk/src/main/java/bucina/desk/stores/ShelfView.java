@@ -41,6 +41,7 @@ final class ShelfView extends BorderPane {
     private final TextField length = new TextField();
     private final TextField count = new TextField();
     private final TextField gauge = new TextField();
+    private final TextField bin = new TextField();
     private final Button add;
     private final Refusal wrong = new Refusal();
     private String says = "";
@@ -53,6 +54,7 @@ final class ShelfView extends BorderPane {
         field(length, "bar-length", "How long each is", "72", 5);
         field(count, "bar-count", "How many", "1", 3);
         field(gauge, "bar-gauge", "Gauge as measured", ".062", 5);
+        field(bin, "bar-bin", "Where they lie", "rack", 5);
         add = Ui.button("Put down", "Enter", this::put);
         add.setId("bar-add");
         HBox form = new HBox(
@@ -61,6 +63,7 @@ final class ShelfView extends BorderPane {
                 named("long", length),
                 named("how many", count),
                 named("gauge", gauge),
+                named("in", bin),
                 add);
         form.setAlignment(Pos.CENTER_LEFT);
         lines.setPadding(new Insets(4, 12, 12, 0));
@@ -151,14 +154,18 @@ final class ShelfView extends BorderPane {
                 + (section.order() == 0
                         ? "They are longer than the bars that are sold."
                         : "Order " + section.order() + (section.order() == 1 ? " bar of " : " bars of ")
-                                + fine(section.sold()) + ".");
+                                + fine(section.sold()) + "."
+                                + (section.tooLong() > 0
+                                        ? " " + section.tooLong() + " of them longer than that."
+                                        : ""));
     }
 
     private HBox bar(LongStock.Next next, Length longest, Palette palette) {
         Bar bar = next.bar();
         HBox line = line(
                 new BarStrip(BAR, longest, bar, next.cuts(), true, palette, desk.unit()),
-                LengthFormat.figure(bar.left(), desk.unit(), 2) + " of " + fine(bar.length()) + " left");
+                LengthFormat.figure(bar.left(), desk.unit(), 2) + " of " + fine(bar.length()) + " left"
+                        + in(bar.bin()));
         if (!next.cuts().isEmpty()) {
             int n = next.cuts().size();
             Button cut = Ui.button("Cut " + n + (n == 1 ? " piece" : " pieces"), "", () -> cut(next));
@@ -177,6 +184,11 @@ final class ShelfView extends BorderPane {
                 bar.gauge().map(g -> LengthFormat.trade(g, desk.unit())).orElse("") + " is another gauge");
         line.getChildren().add(away(bar));
         return line;
+    }
+
+    /** Where it lies, where that was said. */
+    private static String in(String bin) {
+        return bin.isBlank() ? "" : ", " + bin;
     }
 
     private HBox line(BarStrip strip, String words) {
@@ -214,7 +226,8 @@ final class ShelfView extends BorderPane {
             Optional<Length> measured = gauge.getText().isBlank()
                     ? Optional.empty()
                     : Optional.of(parser.parsePositive(gauge.getText(), "the gauge measured"));
-            plan(many + " × " + what + " put down", b -> LongStock.with(b, what, each, many, measured, ""));
+            String where = bin.getText().strip();
+            plan(many + " × " + what + " put down", b -> LongStock.with(b, what, each, many, measured, where));
         } catch (InputException e) {
             wrong.say(e.getMessage());
         }

@@ -234,10 +234,13 @@ class StoresTest extends OnWindow {
         enter(robot, "#bar-length", "long");
         until(robot, "\"long\" is not a length");
         write(robot, "#bar-gauge", ".062");
+        write(robot, "#bar-bin", "loft");
         enter(robot, "#bar-length", "72");
         until(() -> session.snapshot().build().workshop().bars().size() == 5);
         until(() -> robot.lookup("#shelf-view .label").queryAll().stream()
                 .noneMatch(n -> ((Label) n).getText().startsWith("Missing: 36.06")));
+        assertThat(session.snapshot().build().workshop().bars().getLast().bin()).isEqualTo("loft");
+        until(robot, "of 72.00 in left, loft");
         Bar whole = session.snapshot().build().workshop().bars().get(1);
         press(robot, "#bar-cut-" + whole.id().n());
         until(() -> session.snapshot().build().workshop().bars().get(1).left().in() < 72);
@@ -265,11 +268,13 @@ class StoresTest extends OnWindow {
         press(robot, "#can-gone-" + frozen);
         until(() -> robot.lookup("#can-gone-" + frozen).tryQuery().isEmpty());
         write(robot, "#can-name", "Sealant class B-4");
+        write(robot, "#can-bin", "blue box");
         enter(robot, "#can-use-by", "next year");
         until(robot, "the day it is used by is a day like 2027-06-01, was \"next year\"");
         enter(robot, "#can-use-by", "2026-01-31");
         until(() -> robot.lookup("#cans-side .label").queryAll().stream()
                 .anyMatch(n -> ((Label) n).getText().equals("Past its shelf life since 31 Jan 2026.")));
+        until(robot, "Sealant class B-4, blue box");
     }
 
     @Test

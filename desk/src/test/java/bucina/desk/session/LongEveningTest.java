@@ -132,6 +132,7 @@ class LongEveningTest extends OnDesk {
                         b,
                         new Compound("Sealant", Compound.Kind.SEALANT, 0, 1 + random.nextInt(200), 0),
                         session.instant(),
+                        session.zone(),
                         List.of()));
             case 8 ->
                 plan(b -> b.withWorkshop(

@@ -22,6 +22,7 @@ import bucina.core.stack.HoleReading;
 import bucina.core.state.Snapshot;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -51,7 +52,10 @@ class MixingTest {
                 .filter(k -> k.name().equals(name))
                 .findFirst()
                 .orElseThrow();
-        return Mixing.mixed(build, c, AT, covers).workshop().batches().getLast();
+        return Mixing.mixed(build, c, AT, ZoneOffset.UTC, covers)
+                .workshop()
+                .batches()
+                .getLast();
     }
 
     @Test
@@ -119,7 +123,7 @@ class MixingTest {
     @Test
     void the_times_used_last_are_offered_first() {
         Compound own = new Compound("Sealant class B-2", Compound.Kind.SEALANT, 0, 95, 0);
-        Build mixed = Mixing.mixed(build, own, AT, List.of());
+        Build mixed = Mixing.mixed(build, own, AT, ZoneOffset.UTC, List.of());
         assertThat(Mixing.known(mixed, catalogue))
                 .startsWith(own)
                 .filteredOn(c -> c.name().equals("Sealant class B-2"))

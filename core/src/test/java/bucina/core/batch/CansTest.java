@@ -1,23 +1,19 @@
-package bucina.core.stores;
+package bucina.core.batch;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import bucina.core.catalogue.CatalogueReader;
-import bucina.core.demo.Dunlin;
 import bucina.core.demo.PracticeBox;
-import bucina.core.hold.Holds;
-import bucina.core.log.Logbook;
 import bucina.core.measure.InputException;
 import bucina.core.plan.Build;
 import bucina.core.plan.Can;
 import bucina.core.plan.Compound;
 import bucina.core.plan.Id;
-import bucina.core.stack.Derivation;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
-import java.util.Map;
+import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -100,18 +96,17 @@ class CansTest {
     }
 
     @Test
-    void clecos_are_held_against_the_most_the_plan_has_in_at_once() {
-        var catalogue = CatalogueReader.shipped();
-        Build dunlin = Dunlin.build(catalogue.rules()).withStock(Map.of("cleco 3/32", 12));
-        Derivation derivation = Derivation.of(dunlin, catalogue);
-        var sizes = Clecos.of(derivation, Logbook.EMPTY, new Holds(derivation, Logbook.EMPTY));
-        Clecos.Size small = sizes.getFirst();
-        assertThat(small.size().name()).isEqualTo("3/32");
-        assertThat(small.owned()).contains(12);
-        assertThat(small.peak()).isGreaterThan(12);
-        assertThat(small.lacking()).isEqualTo(small.peak() - 12);
-        assertThat(small.face()).isNotEmpty();
-        assertThat(sizes.get(1).owned()).isEmpty();
-        assertThat(sizes.get(1).lacking()).isZero();
+    void a_batch_is_mixed_from_no_can_that_is_past_whichever_way_it_is_asked_for() {
+        Build build = PracticeBox.build(CatalogueReader.shipped().rules());
+        Build one = build.withWorkshop(
+                build.workshop().with(can(Optional.of(LocalDate.of(2026, 11, 1)), Optional.empty())), 1000);
+        Compound sealant = new Compound("Sealant class B-2", Compound.Kind.SEALANT, 0, 120, 0);
+        assertThatExceptionOfType(InputException.class)
+                .isThrownBy(() -> Mixing.mixed(one, sealant, OUT, ZoneOffset.UTC, List.of()))
+                .withMessageContaining("past its shelf life since 1 Nov 2026");
+        assertThat(Mixing.mixed(build, sealant, OUT, ZoneOffset.UTC, List.of())
+                        .workshop()
+                        .batches())
+                .hasSize(1);
     }
 }

@@ -1,4 +1,4 @@
-package bucina.core.stores;
+package bucina.core.batch;
 
 import bucina.core.plan.Build;
 import bucina.core.plan.Can;
