@@ -10,6 +10,7 @@ import bucina.desk.app.BuildStage;
 import bucina.desk.app.DeskWindow;
 import bucina.desk.first.FirstStart;
 import bucina.desk.look.Type;
+import bucina.desk.look.Ui;
 import bucina.desk.session.Catalogues;
 import bucina.desk.session.DemoBuild;
 import bucina.desk.session.Desk;
@@ -41,7 +42,6 @@ import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
-import javafx.scene.Scene;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
@@ -139,10 +139,7 @@ public final class Screenshots extends Application {
         // Nobody's own folder is on a picture.
         System.setProperty("user.home", "/home/builder");
         FirstStart questions = new FirstStart(Prefs.in(home.resolve("prefs-first")), b -> {});
-        Scene scene = new Scene(questions, 1280, 800);
-        scene.getStylesheets()
-                .add(DeskWindow.class.getResource("/bucina/desk/desk.css").toExternalForm());
-        stage.setScene(scene);
+        stage.setScene(Ui.scene(questions));
         questions.enter();
     }
 

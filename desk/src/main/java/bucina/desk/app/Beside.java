@@ -51,6 +51,9 @@ final class Beside implements AutoCloseable {
     private final Eyes eyes;
     private final Host host;
     private final Region ring = new Region();
+    /** Sees what is done and where the ring goes, while a job is on. */
+    private final Timeline looks = new Timeline();
+
     private double scale = 1;
     private Optional<HelpPane> help = Optional.empty();
     private Optional<GuidedPane> lead = Optional.empty();
@@ -72,9 +75,12 @@ final class Beside implements AutoCloseable {
         ring.setVisible(false);
         root.getChildren().add(ring);
         ties.on(guided.atProperty(), this::lay);
-        Timeline looks = new Timeline(new KeyFrame(Duration.millis(LOOKS_MS), e -> round()));
+        looks.getKeyFrames().add(new KeyFrame(Duration.millis(LOOKS_MS), e -> {
+            guided.look(eyes);
+            round();
+        }));
         looks.setCycleCount(Animation.INDEFINITE);
-        ties.play(looks);
+        ties.keep(looks::stop);
         lay();
     }
 
@@ -116,8 +122,10 @@ final class Beside implements AutoCloseable {
     private void lay() {
         boolean on = guided.atProperty().get().isPresent();
         if (on && lead.isEmpty()) {
-            lead = Optional.of(new GuidedPane(guided, eyes, host.begin()));
+            lead = Optional.of(new GuidedPane(guided, host.begin()));
+            looks.play();
         } else if (!on) {
+            looks.stop();
             lead.ifPresent(Shown::close);
             lead = Optional.empty();
         }

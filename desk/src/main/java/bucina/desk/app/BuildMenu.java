@@ -1,7 +1,8 @@
 package bucina.desk.app;
 
 import bucina.desk.session.Command;
-import bucina.desk.session.Desk;
+import bucina.desk.session.Prefs;
+import bucina.desk.session.Session;
 import bucina.desk.session.ToOpen;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -17,18 +18,20 @@ import javafx.scene.layout.Region;
 /** What belongs to the file, under the build's name: each line is a command of the window, with its key. */
 final class BuildMenu extends MenuButton {
 
-    private final Desk desk;
+    private final Path here;
+    private final Prefs prefs;
     private final List<Command> commands;
     private final Consumer<ToOpen> other;
     private final Menu recent = new Menu("Opened before");
 
     /**
-     * @param commands of the window, of which some stand here
+     * @param commands of the window, of which some stand here; what a window has not is left out
      * @param other    opens another build in the place of this one
      */
-    BuildMenu(Desk desk, List<Command> commands, Consumer<ToOpen> other) {
-        super(desk.snapshot().build().name());
-        this.desk = desk;
+    BuildMenu(Session session, Prefs prefs, List<Command> commands, Consumer<ToOpen> other) {
+        super(session.snapshot().build().name());
+        this.here = session.path().toAbsolutePath();
+        this.prefs = prefs;
         this.commands = commands;
         this.other = other;
         setId("build-menu");
@@ -40,27 +43,41 @@ final class BuildMenu extends MenuButton {
     }
 
     private void fill() {
-        Menu demos = new Menu("Demos");
-        demos.getItems().addAll(item("demo-stabilator"), item("demo-locker"), item("demo-box"));
-        Menu size = new Menu("Text size");
-        size.getItems().addAll(item("text-larger"), item("text-smaller"));
-        Menu lead = new Menu("Guided jobs");
-        lead.getItems().addAll(item("guided-first"), item("guided-panel"));
         recents();
-        List<MenuItem> items = new ArrayList<>(List.of(item("new-build"), item("open-build"), recent, demos));
-        items.add(new SeparatorMenuItem());
-        items.addAll(List.of(item("copy-now"), item("copies"), item("write-out"), item("merge"), item("check-build")));
-        items.add(new SeparatorMenuItem());
-        items.addAll(List.of(item("unit"), item("theme"), size));
-        items.add(new SeparatorMenuItem());
-        items.addAll(List.of(item("help"), lead, item("keys"), item("about")));
-        getItems().setAll(items);
+        List<MenuItem> first = items("new-build", "open-build");
+        first.add(recent);
+        first.addAll(menu("Demos", "demo-stabilator", "demo-locker", "demo-box"));
+        List<MenuItem> looks = items("unit", "theme");
+        looks.addAll(menu("Text size", "text-larger", "text-smaller"));
+        List<MenuItem> help = items("help");
+        help.addAll(menu("Guided jobs", "guided-first", "guided-panel"));
+        help.addAll(items("keys", "about"));
+        getItems().clear();
+        for (List<MenuItem> part :
+                List.of(first, items("copy-now", "copies", "write-out", "merge", "check-build"), looks, help)) {
+            if (!getItems().isEmpty() && !part.isEmpty()) {
+                getItems().add(new SeparatorMenuItem());
+            }
+            getItems().addAll(part);
+        }
+    }
+
+    private List<MenuItem> menu(String name, String... ids) {
+        Menu menu = new Menu(name);
+        menu.getItems().addAll(items(ids));
+        return menu.getItems().isEmpty() ? List.of() : List.of(menu);
+    }
+
+    private List<MenuItem> items(String... ids) {
+        List<MenuItem> items = new ArrayList<>();
+        for (String id : ids) {
+            commands.stream().filter(c -> c.id().equals(id)).findFirst().ifPresent(c -> items.add(item(c)));
+        }
+        return items;
     }
 
     private void recents() {
-        List<Path> paths = desk.prefs().recent().stream()
-                .filter(p -> !p.equals(desk.session().path().toAbsolutePath()))
-                .toList();
+        List<Path> paths = prefs.recent().stream().filter(p -> !p.equals(here)).toList();
         recent.getItems()
                 .setAll(paths.stream()
                         .map(p -> line(
@@ -73,16 +90,12 @@ final class BuildMenu extends MenuButton {
         }
     }
 
-    private MenuItem item(String id) {
-        Command command = commands.stream()
-                .filter(c -> c.id().equals(id))
-                .findFirst()
-                .orElseThrow(() -> new IllegalStateException("no command " + id));
+    private static MenuItem item(Command command) {
         // What it is, or which of its kind; the rest stands where it is searched for.
         String[] words = command.words().split(": ", 2);
         boolean ofAKind = words.length > 1 && words[0].matches("Guided job|Demo \\d");
         MenuItem item = line(ofAKind ? words[1] : words[0], command.key(), command.does());
-        item.setId("menu-" + id);
+        item.setId("menu-" + command.id());
         return item;
     }
 

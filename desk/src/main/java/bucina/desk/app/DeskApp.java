@@ -4,6 +4,7 @@ import bucina.desk.first.FirstStart;
 import bucina.desk.guided.Guided;
 import bucina.desk.guided.GuidedJobs;
 import bucina.desk.look.Type;
+import bucina.desk.look.Ui;
 import bucina.desk.session.DemoBuild;
 import bucina.desk.session.FaultLog;
 import bucina.desk.session.Opened;
@@ -116,10 +117,7 @@ public final class DeskApp extends Application {
     private void firstStart(Stage stage) {
         Prefs prefs = Prefs.in(Places.settings());
         FirstStart questions = new FirstStart(prefs, what -> begin(stage, what));
-        Scene scene = new Scene(questions, 1280, 800);
-        scene.getStylesheets()
-                .add(DeskWindow.class.getResource("/bucina/desk/desk.css").toExternalForm());
-        stage.setScene(scene);
+        stage.setScene(Ui.scene(questions));
         questions.enter();
     }
 
@@ -158,6 +156,7 @@ public final class DeskApp extends Application {
         }
         shown = null;
         opened = null;
+        opening = null;
     }
 
     private void show(Stage stage, Opened next) {
@@ -253,6 +252,9 @@ public final class DeskApp extends Application {
         WORKER.execute(() -> {
             if (opened != null) {
                 opened.close();
+            } else if (opening != null && opening.isDone() && !opening.isCompletedExceptionally()) {
+                // Read to its end after the window was closed.
+                opening.join().close();
             }
         });
         WORKER.shutdown();

@@ -15,6 +15,7 @@ import bucina.desk.logbook.LogbookRoom;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Shown;
 import bucina.desk.look.Ties;
+import bucina.desk.look.Ui;
 import bucina.desk.papers.PapersRoom;
 import bucina.desk.parts.PartsRoom;
 import bucina.desk.rules.RulesRoom;
@@ -29,7 +30,6 @@ import bucina.desk.sheet.SheetView;
 import bucina.desk.stores.StoresRoom;
 import bucina.desk.sumsroom.SumsRoom;
 import bucina.desk.tonight.TonightRoom;
-import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
@@ -43,7 +43,6 @@ import javafx.scene.Scene;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 
 /** The frame of an open build: bars at the top, the room under them, cards over all. Closed when another is opened. */
 public final class DeskWindow implements Shown {
@@ -97,7 +96,12 @@ public final class DeskWindow implements Shown {
         keys = new Keys(desk, this);
         finder = new Finder(desk, keys.commands(), this::sections, this::kept);
         shift = new Shift(desk, timer);
-        top = new TopBar(desk, timer, this::search, this::turnTimer, new BuildMenu(desk, keys.all(), other));
+        top = new TopBar(
+                desk,
+                timer,
+                this::search,
+                this::turnTimer,
+                new BuildMenu(desk.session(), desk.prefs(), keys.all(), other));
         batches = new BatchBar(desk, cards::mix);
         frame.setTop(new VBox(top, batches));
         frame.setCenter(room().node());
@@ -131,9 +135,7 @@ public final class DeskWindow implements Shown {
 
     /** The scene, 1280 x 800 unless the stage says otherwise. */
     public Scene scene() {
-        Scene scene = new Scene(root, 1280, 800);
-        scene.getStylesheets()
-                .add(DeskWindow.class.getResource("/bucina/desk/desk.css").toExternalForm());
+        Scene scene = Ui.scene(root);
         keys.on(scene);
         GaugeFollow.on(scene, gauge);
         room().enter();
@@ -163,7 +165,7 @@ public final class DeskWindow implements Shown {
     private void dress() {
         Palette p = palette();
         double scale = desk.look().scaleProperty().get() / 100.0;
-        root.setStyle(p.css() + "-fx-font-size: " + Math.round(13 * scale) + "px;");
+        root.setStyle(p.css(desk.look().scaleProperty().get()));
         // Large text leaves the keys to the search box.
         root.pseudoClassStateChanged(LARGE, scale >= TopBar.ONE_LINE);
         top.use(p, scale);
@@ -349,30 +351,9 @@ public final class DeskWindow implements Shown {
                         desk.session()::say);
     }
 
-    /** Asks where, and begins an empty build there. */
-    void newBuild() {
-        FileChooser chooser = builds("Begin a build");
-        chooser.setInitialFileName("build.bucina");
-        Optional.ofNullable(chooser.showSaveDialog(root.getScene().getWindow()))
-                .ifPresent(f -> other.accept(new ToOpen.New(f.toPath())));
-    }
-
-    /** Asks which, and opens it. */
-    void openBuild() {
-        Optional.ofNullable(
-                        builds("Open a build").showOpenDialog(root.getScene().getWindow()))
-                .ifPresent(f -> other.accept(new ToOpen.File(f.toPath())));
-    }
-
-    private FileChooser builds(String title) {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle(title);
-        chooser.setInitialDirectory(
-                Optional.ofNullable(desk.session().path().toAbsolutePath().getParent())
-                        .map(Path::toFile)
-                        .orElse(null));
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Builds", "*.bucina"));
-        return chooser;
+    /** Asks for files of builds. */
+    BuildFiles files() {
+        return new BuildFiles(desk.session().path(), () -> root.getScene().getWindow(), other);
     }
 
     void demo(DemoBuild.Which which) {

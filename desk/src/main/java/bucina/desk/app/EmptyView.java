@@ -2,6 +2,7 @@ package bucina.desk.app;
 
 import bucina.core.measure.Unit;
 import bucina.core.plan.Id;
+import bucina.desk.card.AboutCard;
 import bucina.desk.card.BringCard;
 import bucina.desk.card.CopiesCard;
 import bucina.desk.card.LostCard;
@@ -12,11 +13,13 @@ import bucina.desk.guided.GuidedJobs;
 import bucina.desk.help.Guide;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Ui;
+import bucina.desk.session.Command;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Lost;
 import bucina.desk.session.Prefs;
 import bucina.desk.session.Session;
 import bucina.desk.session.ToOpen;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Insets;
@@ -25,7 +28,6 @@ import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextInputControl;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -46,7 +48,7 @@ final class EmptyView extends StackPane {
     /** Shows what lay under the card about the file. */
     private Runnable back;
 
-    private final Palette palette;
+    private final List<Command> commands;
     private final Consumer<Id.Face> made;
     private final VBox words;
     private final Button unitButton;
@@ -63,10 +65,15 @@ final class EmptyView extends StackPane {
         this.prefs = prefs;
         this.open = open;
         this.made = made;
-        this.palette = prefs.dark() ? Palette.DARK : Palette.LIGHT;
         this.unit = prefs.unit().orElse(Unit.INCH);
-        root.setStyle(palette.css() + "-fx-font-size: " + Math.round(13 * prefs.scale() / 100.0) + "px;");
+        dress();
         root.getStyleClass().add("window");
+        commands = new EmptyCommands(
+                        this,
+                        new BuildFiles(session.path(), () -> root.getScene().getWindow(), open),
+                        open,
+                        guided)
+                .all();
         unitButton = Ui.button("", "U", this::turn, "quiet");
         unitButton.setId("empty-unit");
         words = column();
@@ -100,7 +107,7 @@ final class EmptyView extends StackPane {
         help.setId("empty-help");
         VBox column = new VBox(
                 14,
-                Ui.label(session.snapshot().build().name(), "bench-title"),
+                new BuildMenu(session, prefs, commands, open),
                 Ui.wrapped(
                         "Nothing is on the bench yet. A face goes here: one joint "
                                 + "plane, drawn flat, with its sheets and its holes.",
@@ -128,7 +135,7 @@ final class EmptyView extends StackPane {
     }
 
     /** Shows what the guide says of what is here, or puts it away. */
-    private void help() {
+    void help() {
         if (!beside.putAway()) {
             Node now = getChildren().getFirst();
             String screen = (now == words ? EmptyView.class : now.getClass()).getSimpleName();
@@ -154,44 +161,63 @@ final class EmptyView extends StackPane {
 
     /** The scene, 1280 x 800 unless the stage says otherwise. */
     Scene scene() {
-        Scene scene = new Scene(root, 1280, 800);
-        scene.getStylesheets()
-                .add(DeskWindow.class.getResource("/bucina/desk/desk.css").toExternalForm());
-        return scene;
+        return Ui.scene(root);
+    }
+
+    /** What can be asked for here. */
+    List<Command> commands() {
+        return commands;
     }
 
     private void key(KeyEvent e) {
-        if (e.getTarget() instanceof TextInputControl && e.getCode() != KeyCode.ESCAPE) {
-            return;
-        }
-        switch (e.getCode()) {
-            case P -> panel();
-            case I -> bring();
-            case F5 -> sums();
-            case B -> {
-                if (!e.isShortcutDown()) {
-                    return;
-                }
-                copies();
-            }
-            case U -> turn();
-            case F1 -> help();
-            case ESCAPE -> {
-                if (getChildren().getFirst() instanceof LostCard) {
-                    back.run();
-                } else if (!(getChildren().getFirst() instanceof SumsPane pane && pane.putAway())
-                        && !beside.putAway()) {
-                    show(words);
-                }
-            }
-            default -> {
-                return;
-            }
-        }
-        e.consume();
+        boolean typing = e.getTarget() instanceof TextInputControl;
+        commands.stream()
+                .filter(c -> !c.key().isEmpty()
+                        && (!typing || c.scope() == Command.Scope.ALWAYS)
+                        && Keys.combination(c.key()).match(e))
+                .findFirst()
+                .ifPresent(c -> {
+                    c.does().run();
+                    e.consume();
+                });
     }
 
-    private void turn() {
+    /** Puts away what is shown, the guide, or goes back to the words. */
+    void escape() {
+        if (getChildren().getFirst() instanceof LostCard) {
+            back.run();
+        } else if (!(getChildren().getFirst() instanceof SumsPane pane && pane.putAway()) && !beside.putAway()) {
+            show(words);
+        }
+    }
+
+    private Palette palette() {
+        return prefs.dark() ? Palette.DARK : Palette.LIGHT;
+    }
+
+    private void dress() {
+        root.setStyle(palette().css(prefs.scale()));
+    }
+
+    void turnDark() {
+        prefs.keep("dark", Boolean.toString(!prefs.dark()));
+        dress();
+    }
+
+    void scale(int step) {
+        prefs.keep("scale", Integer.toString(Math.clamp(prefs.scale() + step, 100, 200)));
+        dress();
+    }
+
+    void about() {
+        if (getChildren().contains(words)) {
+            AboutCard card = new AboutCard(session.path(), this::words);
+            show(card);
+            card.enter();
+        }
+    }
+
+    void turn() {
         if (getChildren().contains(words)) {
             unit = unit == Unit.INCH ? Unit.MM : Unit.INCH;
             turnWords();
@@ -208,13 +234,13 @@ final class EmptyView extends StackPane {
     }
 
     /** The sums need no face; the number opened up lies over them. */
-    private void sums() {
+    void sums() {
         if (getChildren().contains(words)) {
             SumsPane pane = new SumsPane(
                     session.catalogue(),
                     Optional.of(session),
                     unit,
-                    palette,
+                    palette(),
                     Ui.button("Back", "Esc", () -> show(words), "quiet"));
             show(pane);
             setMargin(pane, Insets.EMPTY);
@@ -222,9 +248,9 @@ final class EmptyView extends StackPane {
         }
     }
 
-    private void panel() {
+    void panel() {
         if (getChildren().contains(words)) {
-            PanelCard card = new PanelCard(session, unit, prefs.rivets(), palette, made, () -> show(words));
+            PanelCard card = new PanelCard(session, unit, prefs.rivets(), palette(), made, () -> show(words));
             show(card);
             card.enter();
         }
@@ -233,13 +259,13 @@ final class EmptyView extends StackPane {
     /** Brings in a drawing. */
     void bring() {
         if (getChildren().contains(words)) {
-            BringCard card = new BringCard(session, unit, Optional.empty(), palette, made, () -> show(words));
+            BringCard card = new BringCard(session, unit, Optional.empty(), palette(), made, () -> show(words));
             show(card);
             card.enter();
         }
     }
 
-    private void copies() {
+    void copies() {
         if (getChildren().contains(words)) {
             CopiesCard card = new CopiesCard(session, prefs, open, () -> show(words));
             show(card);

@@ -57,7 +57,7 @@ final class Keys {
     }
 
     /** Reads a key as it is written on controls: {@code Ctrl+Enter}, {@code Del}, {@code 1}. */
-    private static KeyCombination combination(String key) {
+    static KeyCombination combination(String key) {
         boolean shortcut = key.startsWith("Ctrl+");
         String name = shortcut ? key.substring(5) : key;
         KeyCode code = code(name);

@@ -88,7 +88,9 @@ final class StageRail extends ShownBox {
                 "stage");
         change.setId("change");
         ties.on(desk.changingProperty(), (was, now) -> Ui.chosen(change, HERE, now, "Change the sheet by hand"));
-        more.getChildren().addAll(change, Ui.button("Legend", "L", desk.look()::turnLegend, "quiet"));
+        Button legend = Ui.button("Legend", "L", desk.look()::turnLegend, "quiet");
+        legend.setId("legend");
+        more.getChildren().addAll(change, legend);
     }
 
     private void stageButtons(Desk desk) {

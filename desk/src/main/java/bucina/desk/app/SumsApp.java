@@ -42,12 +42,10 @@ public final class SumsApp extends Application {
         SumsPane pane =
                 new SumsPane(tables.catalogue(), Optional.empty(), prefs.unit().orElse(Unit.INCH), palette, close);
         close.setOnAction(e -> pane.getScene().getWindow().hide());
-        pane.setStyle(palette.css() + "-fx-font-size: " + Math.round(13 * prefs.scale() / 100.0) + "px;");
+        pane.setStyle(palette.css(prefs.scale()));
         pane.getStyleClass().add("window");
         putsAway(pane);
-        Scene scene = new Scene(pane, 1280, 800);
-        scene.getStylesheets()
-                .add(DeskWindow.class.getResource("/bucina/desk/desk.css").toExternalForm());
+        Scene scene = Ui.scene(pane);
         pane.enter();
         return scene;
     }

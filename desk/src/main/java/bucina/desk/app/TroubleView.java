@@ -30,9 +30,8 @@ final class TroubleView extends VBox {
         super(16);
         this.open = open;
         setPadding(new Insets(80, 160, 80, 160));
-        setStyle(Palette.LIGHT.css() + "-fx-font-size: 13px;");
-        getStylesheets()
-                .add(TroubleView.class.getResource("/bucina/desk/desk.css").toExternalForm());
+        setStyle(Palette.LIGHT.css(100));
+        getStylesheets().add(Ui.sheet());
         getStyleClass().add("window");
         getChildren()
                 .addAll(

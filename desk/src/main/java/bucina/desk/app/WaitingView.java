@@ -10,9 +10,8 @@ final class WaitingView extends StackPane {
 
     WaitingView(Prefs prefs) {
         Palette palette = prefs.dark() ? Palette.DARK : Palette.LIGHT;
-        setStyle(palette.css() + "-fx-font-size: " + Math.round(13 * prefs.scale() / 100.0) + "px;");
-        getStylesheets()
-                .add(DeskWindow.class.getResource("/bucina/desk/desk.css").toExternalForm());
+        setStyle(palette.css(prefs.scale()));
+        getStylesheets().add(Ui.sheet());
         getStyleClass().add("window");
         getChildren().add(Ui.label("Opening the build ...", "soft"));
     }

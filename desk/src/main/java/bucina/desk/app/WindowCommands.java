@@ -64,8 +64,8 @@ final class WindowCommands extends CommandList {
     }
 
     private void builds(DeskWindow window) {
-        add("new-build", "Begin a build", "Ctrl+N", ALWAYS, window::newBuild);
-        add("open-build", "Open a build", "Ctrl+O", ALWAYS, window::openBuild);
+        add("new-build", "Begin a build", "Ctrl+N", ALWAYS, () -> window.files().begin());
+        add("open-build", "Open a build", "Ctrl+O", ALWAYS, () -> window.files().other());
         addChanging("copy-now", "Copy the build now", "Ctrl+S", ALWAYS, window::copyNow);
         add(
                 "copies",

@@ -1,7 +1,7 @@
 package bucina.desk.cli;
 
 import bucina.core.rule.Finding;
-import bucina.store.file.DeepCheck;
+import bucina.desk.session.BuildCheck;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,9 +20,7 @@ final class CheckCommand extends OnBuild implements Callable<Integer> {
     public Integer call() {
         List<String> lines = new ArrayList<>();
         if (deep) {
-            int photos = DeepCheck.of(file());
-            lines.add("The file is what was written: every page, every row, "
-                    + (photos == 1 ? "1 photograph." : photos + " photographs."));
+            lines.add(BuildCheck.file(file()));
         }
         Opened opened = open();
         List<Finding> findings = opened.derivation().findings(() -> false);

@@ -1,5 +1,6 @@
 package bucina.desk.cli;
 
+import bucina.desk.session.BuildCheck;
 import bucina.store.Chain;
 import bucina.store.file.BuildFile;
 import bucina.store.file.FileState;
@@ -62,10 +63,7 @@ final class LogVerifyCommand implements Callable<Integer> {
 
     private static List<String> lines(int count, FileState.Chained says, Chain.Verified found) {
         List<String> lines = new ArrayList<>();
-        lines.add(
-                found.broken().isEmpty()
-                        ? count + " entries, each bound to the one before: none was changed, moved or taken out."
-                        : "Not what was written: " + found.why() + ".");
+        lines.add(found.broken().isEmpty() ? BuildCheck.bound(count) : "Not what was written: " + found.why() + ".");
         says.heads().forEach(h -> lines.add("Newest  " + h));
         if (says.late() > 0) {
             lines.add("The first " + says.late() + " were bound only when the file was brought to format 11: what was"

@@ -64,11 +64,12 @@ public final class FirstStart extends StackPane {
         this.begin = begin;
         palette = prefs.dark() ? Palette.DARK : Palette.LIGHT;
         setId("first-start");
-        setStyle(palette.css() + "-fx-font-size: " + Math.round(13 * prefs.scale() / 100.0) + "px;");
+        setStyle(palette.css(prefs.scale()));
         getStyleClass().add("window");
         file.setId("first-file");
         file.setAccessibleText("Where a new build goes");
-        file.setText(free().toString());
+        file.setText(Places.free(Path.of(System.getProperty("user.home")), "my-aircraft")
+                .toString());
         VBox all = new VBox(16, head(), units(), rivets(), schools(), ways(), wrong);
         all.setPadding(new Insets(16, 30, 14, 30));
         all.setMaxWidth(1220);
@@ -85,15 +86,6 @@ public final class FirstStart extends StackPane {
         applyCss();
         layout();
         led.requestFocus();
-    }
-
-    private static Path free() {
-        Path folder = Path.of(System.getProperty("user.home"));
-        Path path = folder.resolve("my-aircraft.bucina");
-        for (int i = 2; Files.exists(path); i++) {
-            path = folder.resolve("my-aircraft-" + i + ".bucina");
-        }
-        return path;
     }
 
     private Node head() {

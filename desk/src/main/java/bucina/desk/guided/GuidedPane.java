@@ -4,9 +4,6 @@ import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import java.util.List;
 import java.util.function.Consumer;
-import javafx.animation.Animation;
-import javafx.animation.KeyFrame;
-import javafx.animation.Timeline;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -14,22 +11,18 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.Duration;
 
-/** A guided job beside the work: the step that waits in large, the others listed; it sees by itself what is done. */
+/** A guided job beside the work: the step that waits in large, the others listed. */
 public final class GuidedPane extends ShownBox {
-
-    private static final double LOOKS_MS = 150;
 
     private final Guided guided;
     private final Consumer<GuidedJob> next;
     private final VBox content = new VBox(8);
 
     /**
-     * @param eyes what the steps see
      * @param next begins another job
      */
-    public GuidedPane(Guided guided, Eyes eyes, Consumer<GuidedJob> next) {
+    public GuidedPane(Guided guided, Consumer<GuidedJob> next) {
         super(8);
         this.guided = guided;
         this.next = next;
@@ -41,9 +34,6 @@ public final class GuidedPane extends ShownBox {
         leave.setId("guided-leave");
         getChildren().addAll(pane, leave);
         ties.on(guided.atProperty(), this::fill);
-        Timeline looks = new Timeline(new KeyFrame(Duration.millis(LOOKS_MS), e -> guided.look(eyes)));
-        looks.setCycleCount(Animation.INDEFINITE);
-        ties.play(looks);
         fill();
     }
 

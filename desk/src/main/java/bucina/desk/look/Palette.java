@@ -61,6 +61,11 @@ public record Palette(
                 k[0], k[1], k[2], k[3], k[4], k[5], k[6], k[7], k[8], k[9], k[10], k[11], k[12], k[13], k[14]);
     }
 
+    /** The style of a window in these colours, text so many percent as large as usual. */
+    public String css(int percent) {
+        return css() + "-fx-font-size: " + Math.round(13 * percent / 100.0) + "px;";
+    }
+
     /** The colours as looked-up names of the style sheet: {@code -ink: #172124; ...}. */
     public String css() {
         StringBuilder css = new StringBuilder();

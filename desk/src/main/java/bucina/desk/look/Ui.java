@@ -1,8 +1,11 @@
 package bucina.desk.look;
 
+import java.util.Objects;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
@@ -17,6 +20,19 @@ import javafx.scene.text.Text;
 public final class Ui {
 
     private Ui() {}
+
+    /** A scene as a window first has it, with the one style sheet. */
+    public static Scene scene(Parent root) {
+        Scene scene = new Scene(root, 1280, 800);
+        scene.getStylesheets().add(sheet());
+        return scene;
+    }
+
+    /** Where the one style sheet is. */
+    public static String sheet() {
+        return Objects.requireNonNull(Ui.class.getResource("/bucina/desk/desk.css"))
+                .toExternalForm();
+    }
 
     /** A label with style classes. */
     public static Label label(String text, String... classes) {

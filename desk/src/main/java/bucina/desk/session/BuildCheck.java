@@ -29,9 +29,7 @@ public record BuildCheck(List<String> good, List<String> wrong) {
     public static BuildCheck of(Path path) {
         List<String> good = new ArrayList<>();
         List<String> wrong = new ArrayList<>();
-        int photos = DeepCheck.of(path);
-        good.add("The file is what was written: every page, every row, "
-                + (photos == 1 ? "1 photograph." : photos + " photographs."));
+        good.add(file(path));
         try (BuildFile file = BuildFile.openToRead(path)) {
             file.read();
             List<Chain.Text> entries = file.entries();
@@ -45,5 +43,21 @@ public record BuildCheck(List<String> good, List<String> wrong) {
             }
         }
         return new BuildCheck(good, wrong);
+    }
+
+    /**
+     * That the file is what was written, in a sentence.
+     *
+     * @throws bucina.store.file.BuildFileException if it is not
+     */
+    public static String file(Path path) {
+        int photos = DeepCheck.of(path);
+        return "The file is what was written: every page, every row, "
+                + (photos == 1 ? "1 photograph." : photos + " photographs.");
+    }
+
+    /** That a log of so many entries is what was written, in a sentence. */
+    public static String bound(int entries) {
+        return entries + " entries, each bound to the one before: none was changed, moved or taken out.";
     }
 }

@@ -44,15 +44,11 @@ public final class DemoBuild {
 
     /** A demonstration's file; made if it is not there, or if {@code fresh} is asked for. */
     public static Path file(Which which, Supplier<Catalogue> catalogue, boolean fresh) {
-        Path path = Places.data().resolve(which.file + ".bucina");
+        Path path = folder().resolve(which.file + ".bucina");
         try {
-            Files.createDirectories(path.getParent());
             clear(fresh, path);
         } catch (IOException e) {
-            throw new InputException(
-                    "The demo cannot be made at " + path + " (" + e.getMessage()
-                            + "). Set BUCINA_HOME to a folder you can write to",
-                    e);
+            throw cannot(path, e);
         }
         if (!Files.exists(path)) {
             write(which, path, catalogue.get());
@@ -73,22 +69,21 @@ public final class DemoBuild {
         }
     }
 
-    /** A path among the demonstrations that is not taken: {@code my-panel.bucina}, {@code my-panel-2.bucina}. */
-    static Path free(String name) {
+    /** Where demonstrations and practice lie; made if it is not there. */
+    static Path folder() {
         Path folder = Places.data();
         try {
-            Files.createDirectories(folder);
+            return Files.createDirectories(folder);
         } catch (IOException e) {
-            throw new InputException(
-                    "No build can be made in " + folder + " (" + e.getMessage()
-                            + "). Set BUCINA_HOME to a folder you can write to",
-                    e);
+            throw cannot(folder, e);
         }
-        Path path = folder.resolve(name + ".bucina");
-        for (int i = 2; Files.exists(path); i++) {
-            path = folder.resolve(name + "-" + i + ".bucina");
-        }
-        return path;
+    }
+
+    private static InputException cannot(Path where, IOException e) {
+        return new InputException(
+                "The demo cannot be made at " + where + " (" + e.getMessage()
+                        + "). Set BUCINA_HOME to a folder you can write to",
+                e);
     }
 
     /** Makes a build with nothing in it and gives its path; its name is the file's. */

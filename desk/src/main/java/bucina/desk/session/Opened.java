@@ -93,7 +93,7 @@ public record Opened(Session session, Optional<WindowLock> lock, Prefs prefs) {
             case ToOpen.Practice p ->
                 p.empty()
                         ? DemoBuild.empty(
-                                DemoBuild.free("my-panel"),
+                                Places.free(DemoBuild.folder(), "my-panel"),
                                 prefs.schooled(catalogue.get().rules()))
                         : DemoBuild.file(DemoBuild.Which.GUIDED, catalogue, true);
             case ToOpen.Demo d -> DemoBuild.file(d.which(), catalogue, d.fresh());

@@ -1,6 +1,7 @@
 package bucina.desk.session;
 
 import bucina.core.measure.InputException;
+import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 
@@ -48,5 +49,14 @@ public final class Places {
                     "\"" + clean + "\" cannot be the name of a file here: write one like " + example, e);
         }
         throw new InputException("No file is named: write where it goes, like " + example);
+    }
+
+    /** A build in a folder that is not there yet: {@code my-panel.bucina}, {@code my-panel-2.bucina}. */
+    public static Path free(Path folder, String name) {
+        Path path = folder.resolve(name + ".bucina");
+        for (int i = 2; Files.exists(path); i++) {
+            path = folder.resolve(name + "-" + i + ".bucina");
+        }
+        return path;
     }
 }

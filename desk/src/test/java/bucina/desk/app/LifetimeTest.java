@@ -88,7 +88,6 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.StackPane;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
@@ -167,7 +166,7 @@ class LifetimeTest extends OnWindow {
         ways.put(KeysCard.class, () -> new KeysCard(desk, List.of(), away));
         ways.put(PictureCard.class, () -> new PictureCard(picture(), "the sheet", away));
         ways.put(HelpPane.class, () -> new HelpPane(Guide.shipped(), (u, w) -> {}, away));
-        ways.put(GuidedPane.class, () -> new GuidedPane(guided, new Seen(new StackPane(), Optional::empty), j -> {}));
+        ways.put(GuidedPane.class, () -> new GuidedPane(guided, j -> {}));
     }
 
     private void rooms(Map<Class<?>, Supplier<Shown>> ways, GaugePost post, WorkTimer timer, Runnable away) {
@@ -189,7 +188,9 @@ class LifetimeTest extends OnWindow {
         ways.put(DoneLine.class, () -> new DoneLine(session));
         ways.put(OrientationBadge.class, () -> new OrientationBadge(desk));
         ways.put(BenchSide.class, () -> new BenchSide(desk, timer, away, away, away, away));
-        ways.put(TopBar.class, () -> new TopBar(desk, timer, away, away, new BuildMenu(desk, commands(), o -> {})));
+        ways.put(
+                TopBar.class,
+                () -> new TopBar(desk, timer, away, away, new BuildMenu(session, desk.prefs(), commands(), o -> {})));
         ways.put(StageRail.class, () -> new StageRail(desk));
         ways.put(BatchBar.class, () -> new BatchBar(desk, away));
         ways.put(

@@ -32,6 +32,8 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
@@ -294,5 +296,30 @@ class WalkthroughTest {
         OnWindow.until(() -> robot.lookup("#panel-name").tryQuery().isPresent());
         assertThat(robot.lookup("#panel-name").queryAs(TextField.class).getText())
                 .isEqualTo("Patch");
+    }
+
+    @Test
+    void with_no_face_yet_the_guide_and_the_build_menu_are_there_all_the_same(FxRobot robot) throws Exception {
+        robot.push(KeyCode.F1);
+        OnWindow.until(robot, "First steps");
+        // The keyboard is in the search field of the guide now.
+        robot.push(KeyCode.F1);
+        OnWindow.until(() -> robot.lookup("#help").tryQuery().isEmpty());
+        MenuButton menu = robot.lookup("#build-menu").queryAs(MenuButton.class);
+        assertThat(menu.getItems())
+                .extracting(MenuItem::getId)
+                .contains("menu-new-build", "menu-open-build", "menu-copies", "menu-help", "menu-about");
+        robot.push(KeyCode.CONTROL, KeyCode.EQUALS);
+        assertThat(robot.lookup("#build-menu").query().getScene().getRoot().getStyle())
+                .contains("-fx-font-size: 16px;");
+        robot.push(KeyCode.CONTROL, KeyCode.MINUS);
+        robot.interact(() -> menu.getItems().stream()
+                .filter(m -> "menu-about".equals(m.getId()))
+                .findFirst()
+                .orElseThrow()
+                .fire());
+        OnWindow.until(robot, "What it is made of, and under which licences");
+        robot.push(KeyCode.ESCAPE);
+        OnWindow.until(() -> robot.lookup("#about-card").tryQuery().isEmpty());
     }
 }

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import bucina.core.catalogue.CatalogueReader;
 import bucina.core.log.LogEntry;
+import bucina.core.log.Operation;
+import bucina.core.progress.Task;
 import bucina.desk.card.SearchCard;
 import bucina.desk.session.Command;
 import bucina.desk.session.CopyWish;
@@ -265,5 +267,65 @@ class WindowKeysTest extends OnWindow {
         }
         assertThat(all.stream().filter(Command::changes).map(Command::key))
                 .contains("Space", "Del", "A", "Ctrl+Enter", "Ctrl+Back", "Ctrl+Z");
+    }
+
+    private List<Command> emptyCommands(FxRobot robot) {
+        List<Command> all = new ArrayList<>();
+        robot.interact(() -> {
+            EmptyView view = new EmptyView(session, desk.prefs(), o -> {}, f -> {}, guided);
+            all.addAll(view.commands());
+            view.end();
+        });
+        return all;
+    }
+
+    @Test
+    void a_key_of_the_window_with_no_face_yet_means_the_same_as_in_the_window_it_becomes(FxRobot robot) {
+        List<Command> empty = emptyCommands(robot);
+        assertThat(empty)
+                .hasSizeGreaterThan(12)
+                .filteredOn(c -> !c.key().isEmpty())
+                .allSatisfy(c -> assertThat(window.commands())
+                        .filteredOn(w -> w.key().equals(c.key()))
+                        .extracting(Command::id)
+                        .containsExactly(c.id()));
+    }
+
+    @Test
+    void what_is_not_seen_is_neither_marked_nor_logged(FxRobot robot) throws Exception {
+        robot.interact(() -> {
+            face("Lower skin");
+            desk.stageProperty().set(Stage.DRILL);
+            desk.taskProperty().set(Task.of(Operation.FINAL_SIZE));
+            desk.pickFace();
+        });
+        settle(robot);
+        int marks = session.snapshot().log().marks().size();
+        int entries = session.snapshot().log().entries().size();
+        for (Desk.Room room : Desk.Room.values()) {
+            if (room != Desk.Room.SHEET) {
+                robot.interact(() -> {
+                    desk.roomProperty().set(room);
+                    robot.lookup("#build-menu").query().getScene().getRoot().requestFocus();
+                });
+                settle(robot);
+                robot.push(KeyCode.SPACE);
+                robot.push(KeyCode.CONTROL, KeyCode.ENTER);
+                robot.push(KeyCode.CONTROL, KeyCode.BACK_SPACE);
+                settle(robot);
+            }
+        }
+        assertThat(session.snapshot().log().marks()).hasSize(marks);
+        assertThat(session.snapshot().log().entries()).hasSize(entries);
+        robot.interact(() -> {
+            desk.roomProperty().set(Desk.Room.SHEET);
+            robot.lookup("#legend").queryAs(Button.class).requestFocus();
+        });
+        robot.push(KeyCode.SPACE);
+        until(() -> desk.look().legendProperty().get());
+        assertThat(session.snapshot().log().marks()).hasSize(marks);
+        robot.interact(() -> robot.lookup("#sheet").query().requestFocus());
+        robot.push(KeyCode.SPACE);
+        until(() -> session.snapshot().log().marks().size() > marks);
     }
 }
