@@ -83,6 +83,9 @@ class AccessibleTest extends OnWindow {
             });
             at(robot, "stage " + at.word(), look);
         }
+        robot.interact(() -> desk.changingProperty().set(true));
+        at(robot, "changing", look);
+        robot.interact(() -> desk.changingProperty().set(false));
         for (Desk.Room room : Desk.Room.values()) {
             robot.interact(() -> desk.roomProperty().set(room));
             at(robot, room.word(), look);

@@ -2,9 +2,7 @@ package bucina.desk.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import bucina.desk.session.Desk;
 import bucina.desk.session.Prefs;
-import bucina.desk.session.Stage;
 import java.io.IOException;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -179,37 +177,6 @@ class KeyboardTest extends OnWindow {
     private static String name(Node n) {
         String said = n.getAccessibleText() == null ? "" : n.getAccessibleText();
         return said.isBlank() && n instanceof Labeled l ? l.getText() : said;
-    }
-
-    @Test
-    void every_control_of_the_window_has_a_name_at_every_stage_and_in_every_room(FxRobot robot) throws Exception {
-        for (Stage at : Stage.values()) {
-            robot.interact(() -> {
-                desk.roomProperty().set(Desk.Room.SHEET);
-                desk.stageProperty().set(at);
-                desk.selectionProperty().set(desk.selectionProperty().get().one(hole("R18.3")));
-            });
-            named(robot, at.word());
-        }
-        robot.interact(() -> desk.changingProperty().set(true));
-        named(robot, "changing");
-        robot.interact(() -> desk.changingProperty().set(false));
-        for (Desk.Room room : Desk.Room.values()) {
-            robot.interact(() -> desk.roomProperty().set(room));
-            WaitForAsyncUtils.sleep(400, TimeUnit.MILLISECONDS);
-            named(robot, room.word());
-        }
-    }
-
-    private void named(FxRobot robot, String where) throws Exception {
-        settle(robot);
-        robot.interact(() -> {
-            Set<Node> all = controls(stage.getScene().getRoot());
-            assertThat(all).as(where).hasSizeGreaterThan(8);
-            all.forEach(n -> assertThat(name(n))
-                    .as(where + ": " + n.getClass().getSimpleName() + " " + n.getId())
-                    .isNotBlank());
-        });
     }
 
     @Test
