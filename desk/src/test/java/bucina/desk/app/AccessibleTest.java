@@ -209,20 +209,24 @@ class AccessibleTest extends OnWindow {
 
     /** Of the colour that most of a text's place has, against that which stands out most. */
     private static double contrast(WritableImage image, Bounds at) {
-        Map<Color, Integer> colours = new HashMap<>();
+        Map<Integer, Integer> colours = new HashMap<>();
         PixelReader pixels = image.getPixelReader();
         for (int x = (int) (at.getMinX() * LARGER); x < Math.min(image.getWidth(), at.getMaxX() * LARGER); x++) {
             for (int y = (int) (at.getMinY() * LARGER); y < Math.min(image.getHeight(), at.getMaxY() * LARGER); y++) {
-                colours.merge(pixels.getColor(x, y), 1, Integer::sum);
+                colours.merge(pixels.getArgb(x, y), 1, Integer::sum);
             }
         }
-        Color ground = colours.entrySet().stream()
+        Color ground = colour(colours.entrySet().stream()
                 .max(Map.Entry.comparingByValue())
                 .orElseThrow()
-                .getKey();
+                .getKey());
         return colours.keySet().stream()
-                .mapToDouble(c -> Palette.contrast(ground, c))
+                .mapToDouble(c -> Palette.contrast(ground, colour(c)))
                 .max()
                 .orElseThrow();
+    }
+
+    private static Color colour(int argb) {
+        return Color.rgb(argb >> 16 & 0xff, argb >> 8 & 0xff, argb & 0xff);
     }
 }
