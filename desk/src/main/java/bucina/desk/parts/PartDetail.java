@@ -22,6 +22,7 @@ final class PartDetail extends ScrollPane {
     private final Label stands = Ui.wrapped("", "soft");
     private final VBox body = new VBox(14);
     private int shown;
+    private boolean naming;
     private final PartStands standing;
     private final PartOwes owes;
     private final PartSheets sheets;
@@ -68,8 +69,10 @@ final class PartDetail extends ScrollPane {
                 now,
                 List.<Runnable>of(
                                 () -> put(owes, () -> owes.show(part, all)),
-                                () -> put(sheets, () -> sheets.show(part, all)),
+                                () -> put(sheets, () -> sheets.show(part)),
+                                () -> sheets.change(part, all),
                                 () -> put(facts, () -> facts.show(part)),
+                                this::named,
                                 () -> setAccessibleText(part.part().name() + " " + stands.getText()))
                         .iterator());
     }
@@ -99,11 +102,16 @@ final class PartDetail extends ScrollPane {
         frame.play();
     }
 
-    /** Puts the keyboard into the name of the part shown. */
+    /** Puts the keyboard into the name of the part shown, once it is there. */
     void nameIt() {
-        later(
-                shown,
-                List.<Runnable>of(() -> {}, () -> {}, facts::nameIt, () -> setVvalue(1))
-                        .iterator());
+        naming = true;
+    }
+
+    private void named() {
+        if (naming) {
+            naming = false;
+            facts.nameIt();
+            setVvalue(1);
+        }
     }
 }

@@ -45,7 +45,8 @@ final class PartSheets extends VBox {
         this.refused = refused;
     }
 
-    void show(PartLines.Line line, List<PartLines.Line> all) {
+    /** Shows where a part lies and what it is mixed up with. */
+    void show(PartLines.Line line) {
         getChildren().clear();
         picked.clear();
         Part part = line.part();
@@ -66,8 +67,13 @@ final class PartSheets extends VBox {
             getChildren().add(Ui.label("Easily mixed up with", "strong"));
             line.likes().forEach(l -> getChildren().add(alike(l.other(), l.why())));
         }
+    }
+
+    /** Adds what makes one part of two, or two of one. */
+    void change(PartLines.Line line, List<PartLines.Line> all) {
+        Part part = line.part();
         join(part, all);
-        if (lies.size() > 1) {
+        if (desk.snapshot().parts().lies(part.id()).size() > 1) {
             split(part);
         }
         instead(part, all);

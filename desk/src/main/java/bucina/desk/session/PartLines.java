@@ -126,7 +126,10 @@ public final class PartLines {
 
     /** The lines that are shown, in order; those with every word of a search somewhere in them. */
     public static List<Line> shown(List<Line> all, Show show, Sort sort, String search) {
-        List<String> words = List.of(search.strip().toLowerCase(Locale.ROOT).split("\\s+"));
+        // Nothing is put into words for an empty search.
+        List<String> words = search.isBlank()
+                ? List.of()
+                : List.of(search.strip().toLowerCase(Locale.ROOT).split("\\s+"));
         return all.stream()
                 .filter(show.holds)
                 .filter(l -> words.stream().allMatch(l.text()::contains))
