@@ -14,6 +14,7 @@ import bucina.store.Trials;
 import java.io.BufferedReader;
 import java.io.File;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.OutputStream;
 import java.nio.file.Files;
@@ -23,6 +24,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.ExecutorService;
@@ -33,8 +35,10 @@ import java.util.jar.JarEntry;
 import java.util.jar.JarOutputStream;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.sqlite.util.LibraryLoaderUtil;
 
 /** Whatever a build is killed at, what was confirmed is in the one file and nothing is there by half. */
 class KillsTest {
@@ -49,6 +53,8 @@ class KillsTest {
 
     @TempDir
     private Path folder;
+
+    private List<String> unpacked = List.of();
 
     /** One row of the demonstration, with nothing done: what is tried is the file, not how much is in it. */
     private static Document small() {
@@ -82,6 +88,18 @@ class KillsTest {
                         .filter(l -> l.what() instanceof Labour.OnPart)
                         .isPresent())
                 .count();
+    }
+
+    /** A process that is killed leaves what it unpacked: all of them are given the same. */
+    @BeforeEach
+    void unpack() throws IOException {
+        Path place = Files.createDirectory(folder.resolve("native"));
+        String name = LibraryLoaderUtil.getNativeLibName();
+        try (InputStream in = LibraryLoaderUtil.class.getResourceAsStream(
+                LibraryLoaderUtil.getNativeLibResourcePath() + "/" + name)) {
+            Files.copy(Objects.requireNonNull(in), place.resolve(name));
+        }
+        unpacked = List.of("-Dorg.sqlite.lib.path=" + place, "-Dorg.sqlite.tmpdir=" + place);
     }
 
     @Test
@@ -124,12 +142,13 @@ class KillsTest {
                 .containsExactly(path);
     }
 
-    private static Process busy(Path folder, int round, List<String> more, int from, int most) throws IOException {
+    private Process busy(Path folder, int round, List<String> more, int from, int most) throws IOException {
         List<String> words = new ArrayList<>(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "--enable-native-access=ALL-UNNAMED",
                 "-XX:+UseSerialGC",
                 "-XX:TieredStopAtLevel=1"));
+        words.addAll(unpacked);
         words.addAll(more);
         if (!more.contains("-cp")) {
             words.addAll(List.of("-cp", System.getProperty("java.class.path")));
