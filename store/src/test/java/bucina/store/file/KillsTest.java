@@ -205,6 +205,7 @@ class KillsTest {
                 assertHeld(confirmed, marks);
                 clear();
                 if (kill % FRESH == FRESH - 1) {
+                    System.out.println(place.getFileName() + ": " + (kill + 1) + " kills, none lost");
                     // A log of thousands would make each trial a trial of reading.
                     for (Path path : list(place)) {
                         if (path.getFileName().toString().startsWith("killed")) {
