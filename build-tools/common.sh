@@ -22,6 +22,22 @@ unpacks() {
   return $ok
 }
 
+# How memory is cleared where there is a window: beside the program, in pauses of a millisecond; one that stops it for that holds the window up for a tenth of a
+# second. A JDK that does not know it has its own way.
+WINDOW_MEMORY=(-XX:+IgnoreUnrecognizedVMOptions -XX:+UseShenandoahGC -XX:ShenandoahGCMode=generational -Xmx2g -XX:SoftMaxHeapSize=512m)
+
+# Unpacks SQLite for this machine once, and sets SQLITE to the flags that take it from there: otherwise each start unpacks it, looks through the whole of /tmp,
+# and leaves it there where it is killed. unpack_sqlite LIBRARIES FOLDER
+unpack_sqlite() {
+  local name=libsqlitejdbc.so jar="$(find "$(cd "$1" && pwd)" -name 'sqlite-jdbc-*.jar' -print -quit)"
+  SQLITE=()
+  if [ ! -f "$2/$name" ]; then
+    mkdir -p "$2" 2>/dev/null && unpacks "$2" || return 0
+    (cd "$2" && "$JAVA_HOME/bin/jar" xf "$jar" "org/sqlite/native/$(uname -s)/$(uname -m)/$name" && mv "org/sqlite/native/$(uname -s)/$(uname -m)/$name" . && rm -r org) 2>/dev/null || return 0
+  fi
+  SQLITE=("-Dorg.sqlite.lib.path=$2" "-Dorg.sqlite.tmpdir=$2")
+}
+
 # Sets JAVA_HOME to a JDK 25 or newer, or stops with what is missing.
 find_jdk() {
   local candidate

@@ -1,6 +1,6 @@
 package bucina.speed;
 
-import java.time.Instant;
+import bucina.desk.app.Rehearsal;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
@@ -23,12 +23,7 @@ public final class BareWindow extends Application {
         stage.show();
         PauseTransition settle = new PauseTransition(Duration.millis(60));
         settle.setOnFinished(e -> {
-            long started = ProcessHandle.current()
-                    .info()
-                    .startInstant()
-                    .map(Instant::toEpochMilli)
-                    .orElse(0L);
-            System.out.println("window after " + (System.currentTimeMillis() - started) + " ms");
+            Rehearsal.standing();
             stage.close();
             Platform.exit();
         });

@@ -108,8 +108,8 @@ public final class DeskApp extends Application {
         } else {
             show(stage, Objects.requireNonNull(next));
         }
-        if (Boolean.getBoolean("bucina.rehearse")) {
-            Rehearsal.run(stage);
+        if (Rehearsal.asked()) {
+            Rehearsal.run(stage, Optional.ofNullable(shown).map(BuildStage::desk));
         }
     }
 
