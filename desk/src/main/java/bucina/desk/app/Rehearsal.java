@@ -40,13 +40,18 @@ public final class Rehearsal {
         });
     }
 
-    private static void said() {
+    /** Says how long after the start of the process it is now, in ms. */
+    public static void standing() {
         long started = ProcessHandle.current()
                 .info()
                 .startInstant()
                 .map(Instant::toEpochMilli)
                 .orElse(0L);
         System.out.println("window after " + (System.currentTimeMillis() - started) + " ms");
+    }
+
+    private static void said() {
+        standing();
         System.gc();
         Runtime vm = Runtime.getRuntime();
         System.out.printf(Locale.ROOT, "in use after it: %.1f MB%n", (vm.totalMemory() - vm.freeMemory()) / 1e6);
