@@ -1,5 +1,6 @@
 package bucina.core.job;
 
+import bucina.core.measure.Length;
 import bucina.core.part.Owing;
 import bucina.core.part.PartStates;
 import bucina.core.part.PartTask;
@@ -7,6 +8,7 @@ import bucina.core.plan.Assembly;
 import bucina.core.plan.Id;
 import bucina.core.plan.OwnJob;
 import bucina.core.plan.Part;
+import bucina.core.rule.RuleKey;
 import bucina.core.sheet.Box;
 import java.util.ArrayList;
 import java.util.List;
@@ -14,9 +16,6 @@ import java.util.Optional;
 
 /** Jobs on parts as one thing, and the builder's own. */
 final class PartJobs {
-
-    /** A part longer than this is handled by two. */
-    private static final double LONG = 48 * 25.4e6;
 
     private final Around around;
     private final Moves moves;
@@ -66,10 +65,12 @@ final class PartJobs {
         return around.parts().lies(part).stream().map(PartStates.On::assembly).findFirst();
     }
 
+    /** True for a part that is handled by two. */
     private boolean big(Part part) {
+        Length most = around.build().rules().length(RuleKey.PART_TWO);
         return around.parts().lies(part.id()).stream().anyMatch(on -> {
             Box box = on.layer().outline().box();
-            return Math.max(box.width(), box.height()) > LONG;
+            return !Length.nm(Math.max(box.width(), box.height())).atMost(most);
         });
     }
 

@@ -29,6 +29,8 @@ import java.util.Optional;
 import java.util.Set;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** One row of 19 universal -4 rivets through a skin and a rib, all on dry, nothing drilled. */
 class JobsTest {
@@ -81,6 +83,25 @@ class JobsTest {
                 .allSatisfy(j -> assertThat(before(jobs, j.id())).contains("P2 on:" + first.name()));
         // 3 minutes and .1 for each cleco, one to four holes.
         assertThat(job(jobs, "off:" + first.name()).lost()).isEqualTo(3.5, Offset.offset(1e-9));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"20 in,1", "19.9 in,2", "507.9 mm,2", "508 mm,1"})
+    void how_long_a_part_of_20_inches_is_handled_by_two_is_the_builders_to_say(String longer, int people) {
+        Build build = build();
+        assertThat(build.faces()
+                        .getFirst()
+                        .face()
+                        .layers()
+                        .getFirst()
+                        .outline()
+                        .box()
+                        .width())
+                .isEqualTo(20 * 25.4e6);
+        Jobs jobs = jobs(build.withRules(build.rules().with(RuleKey.PART_TWO, longer, "test")));
+        Part first = build.parts().getFirst();
+        assertThat(job(jobs, "off:" + first.name()).people()).isEqualTo(people);
+        assertThat(job(jobs, "on:" + first.name()).people()).isEqualTo(people);
     }
 
     @Test
