@@ -12,6 +12,8 @@ final class GuidePoses {
 
     static void poses(Map<String, Runnable> poses, Desk desk, DeskWindow window) {
         poses.put("to-guide", () -> {
+            window.sheet().letGo();
+            desk.changingProperty().set(false);
             window.cards().putAway();
             desk.look().benchProperty().set(true);
             command(window, "help");

@@ -61,15 +61,13 @@ public final class Poses {
         });
         ProofPoses.poses(poses, desk, window, scene);
         poses.put("dragged-edge", () -> draggedEdge(desk, window));
-        lookPoses(poses, window, desk, scene);
         GuidePoses.poses(poses, desk, window);
+        lookPoses(poses, window, desk, scene);
         return poses;
     }
 
     private static void lookPoses(Map<String, Runnable> poses, DeskWindow window, Desk desk, Scene scene) {
         poses.put("bulletin", () -> {
-            window.sheet().letGo();
-            desk.changingProperty().set(false);
             window.sheet().fit();
             bulletin(desk);
         });
