@@ -26,6 +26,9 @@ unpacks() {
 # second. A JDK that does not know it has its own way.
 WINDOW_MEMORY=(-XX:+IgnoreUnrecognizedVMOptions -XX:+UseShenandoahGC -XX:ShenandoahGCMode=generational -Xmx2g -XX:SoftMaxHeapSize=512m)
 
+# How a window is compiled: by the first compiler alone, which is soon done, and what is run a few times only is not compiled for that. The start is a tenth shorter.
+WINDOW_START=(-XX:TieredStopAtLevel=1 -XX:CompileThresholdScaling=4)
+
 # Unpacks SQLite for this machine once, and sets SQLITE to the flags that take it from there: otherwise each start unpacks it, looks through the whole of /tmp,
 # and leaves it there where it is killed. unpack_sqlite LIBRARIES FOLDER
 unpack_sqlite() {
