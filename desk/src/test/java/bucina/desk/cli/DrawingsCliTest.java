@@ -211,7 +211,7 @@ class DrawingsCliTest extends OnCommandLine {
         Path rules = folder.resolve("rules.json");
         assertThat(line("export {} --to json --what rules --out {}", dunlin, rules))
                 .isZero();
-        assertThat(Json.read(Files.readString(rules)).at("/rules").size()).isEqualTo(45);
+        assertThat(Json.read(Files.readString(rules)).at("/rules").size()).isEqualTo(46);
         Path template = folder.resolve("t.dxf");
         assertThat(line("export {} --to dxf --what template --out {}", dunlin, template))
                 .isZero();
