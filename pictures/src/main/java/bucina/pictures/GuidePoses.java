@@ -26,7 +26,7 @@ final class GuidePoses {
             desk.stageProperty().set(Stage.DRESS);
             command(window, "help");
         });
-        poses.put("guide", () -> {});
+        poses.put("guide", () -> bare(window));
         poses.put("guide-finding", () -> desk.ask("edge-distance-least"));
         poses.put("keys", () -> {
             command(window, "help");
@@ -40,11 +40,17 @@ final class GuidePoses {
             desk.stageProperty().set(Stage.STUDY);
             desk.snapshot().build().group("US-3").ifPresent(desk::show);
         });
-        poses.put("guided-job", () -> {});
+        poses.put("guided-job", () -> bare(window));
         poses.put("guided-job-left", () -> {
             window.leaveGuided();
             desk.roomProperty().set(Desk.Room.SHEET);
         });
+    }
+
+    /** The whole sheet, and nothing said of what an earlier picture did. */
+    private static void bare(DeskWindow window) {
+        window.sheet().fit();
+        window.node().lookup("#done-line").setVisible(false);
     }
 
     private static void command(DeskWindow window, String id) {
