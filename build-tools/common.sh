@@ -32,13 +32,17 @@ WINDOW_START=(-XX:TieredStopAtLevel=1 -XX:CompileThresholdScaling=4)
 # Unpacks SQLite for this machine once, and sets SQLITE to the flags that take it from there: otherwise each start unpacks it, looks through the whole of /tmp,
 # and leaves it there where it is killed. unpack_sqlite LIBRARIES FOLDER
 unpack_sqlite() {
-  local name=libsqlitejdbc.so jar="$(find "$(cd "$1" && pwd)" -name 'sqlite-jdbc-*.jar' -print -quit)"
+  local name=libsqlitejdbc.so jar place inside="org/sqlite/native/Linux/$(uname -m)"
   SQLITE=()
-  if [ ! -f "$2/$name" ]; then
-    mkdir -p "$2" 2>/dev/null && unpacks "$2" || return 0
-    (cd "$2" && "$JAVA_HOME/bin/jar" xf "$jar" "org/sqlite/native/$(uname -s)/$(uname -m)/$name" && mv "org/sqlite/native/$(uname -s)/$(uname -m)/$name" . && rm -r org) 2>/dev/null || return 0
+  [ "$(uname -s)" = Linux ] || return 0
+  jar="$(find "$(cd "$1" && pwd)" -name 'sqlite-jdbc-*.jar' -print -quit)"
+  # By its version: another one's Java never meets it.
+  place="$2/$(basename "$jar" .jar)"
+  if [ ! -f "$place/$name" ]; then
+    mkdir -p "$place" 2>/dev/null && unpacks "$place" || return 0
+    (cd "$place" && "$JAVA_HOME/bin/jar" xf "$jar" "$inside/$name" && mv "$inside/$name" . && rm -r org) 2>/dev/null || return 0
   fi
-  SQLITE=("-Dorg.sqlite.lib.path=$2" "-Dorg.sqlite.tmpdir=$2")
+  SQLITE=("-Dorg.sqlite.lib.path=$place" "-Dorg.sqlite.tmpdir=$place")
 }
 
 # Sets JAVA_HOME to a JDK 25 or newer, or stops with what is missing.
