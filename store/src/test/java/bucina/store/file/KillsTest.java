@@ -127,6 +127,8 @@ class KillsTest {
         }
         System.out.println(KILLS + " kills, none lost; copied without its log, the file was torn after " + torn
                 + "; confirmed before them: " + after);
+        // Once in some thousands was seen; often would be a way of writing that tears.
+        assertThat(torn.get()).isLessThanOrEqualTo(1 + KILLS / 1000);
         assertThat(after.keySet()).hasSizeGreaterThan(KILLS > OFTEN ? Busy.Deed.values().length - 1 : 0);
     }
 
