@@ -53,7 +53,7 @@ public enum RuleKey {
     ACCESS_HIGH("access.hand.high", "Height of an opening for a hand", Kind.LENGTH),
     ACCESS_BAR("access.bar.high", "Height of an opening for a hand with a bar or a wrench", Kind.LENGTH),
     ACCESS_FRAME("access.frame", "Metal round a hatch for the screws of its cover", Kind.LENGTH),
-    PART_TWO("part.two.longer", "Length from which a part is handled by two", Kind.LENGTH);
+    PART_TWO("part.two.longer", "Longest part that one handles alone", Kind.LENGTH);
 
     /** What a value of the rule is. */
     public enum Kind {
