@@ -1,5 +1,6 @@
 package bucina.desk.parts;
 
+import bucina.core.plan.Id;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.PartLines;
@@ -22,7 +23,7 @@ final class PartDetail extends ScrollPane {
     private final Label stands = Ui.wrapped("", "soft");
     private final VBox body = new VBox(14);
     private int shown;
-    private boolean naming;
+    private Optional<Id.Part> naming = Optional.empty();
     private final PartStands standing;
     private final PartOwes owes;
     private final PartSheets sheets;
@@ -72,7 +73,7 @@ final class PartDetail extends ScrollPane {
                                 () -> put(sheets, () -> sheets.show(part)),
                                 () -> sheets.change(part, all),
                                 () -> put(facts, () -> facts.show(part)),
-                                this::named,
+                                () -> named(part.part().id()),
                                 () -> setAccessibleText(part.part().name() + " " + stands.getText()))
                         .iterator());
     }
@@ -102,14 +103,14 @@ final class PartDetail extends ScrollPane {
         frame.play();
     }
 
-    /** Puts the keyboard into the name of the part shown, once it is there. */
-    void nameIt() {
-        naming = true;
+    /** Puts the keyboard into the name of a part, once it is there. */
+    void name(Id.Part part) {
+        naming = Optional.of(part);
     }
 
-    private void named() {
-        if (naming) {
-            naming = false;
+    private void named(Id.Part part) {
+        if (naming.filter(part::equals).isPresent()) {
+            naming = Optional.empty();
             facts.nameIt();
             setVvalue(1);
         }

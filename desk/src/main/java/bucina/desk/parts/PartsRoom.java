@@ -213,7 +213,7 @@ public final class PartsRoom extends ShownPane {
                             desk.partProperty().set(Optional.of(part.id()));
                             list();
                             list.scrollTo(list.getSelectionModel().getSelectedIndex());
-                            detail.nameIt();
+                            detail.name(part.id());
                         },
                         this::refused);
     }

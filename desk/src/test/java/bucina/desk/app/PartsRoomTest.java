@@ -19,6 +19,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
@@ -68,6 +69,20 @@ class PartsRoomTest extends OnWindow {
     private static List<PartLines.Line> lines(FxRobot robot) {
         ListView<PartLines.Line> list = robot.lookup("#part-list").query();
         return List.copyOf(list.getItems());
+    }
+
+    @Test
+    void a_part_that_is_added_is_named_at_once_and_no_other(FxRobot robot) throws Exception {
+        pick(robot, "Main rib 6");
+        fire(robot, "#part-add");
+        OnWindow.until(() -> robot.lookup("#part-detail").query().getScene().getFocusOwner() instanceof TextField name
+                && name.getText().equals("New part")
+                && name.getSelectedText().equals("New part"));
+        robot.write("Strap").push(KeyCode.ENTER);
+        OnWindow.until(() -> session.snapshot().parts().named("Strap").isPresent());
+        pick(robot, "Main rib 6");
+        assertThat(robot.lookup("#part-detail").query().getScene().getFocusOwner())
+                .isSameAs(robot.lookup("#part-list").query());
     }
 
     @Test
