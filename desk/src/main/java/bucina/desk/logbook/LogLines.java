@@ -11,6 +11,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
 
 /** The log as lines: newest day first, each day with its total, its entries in the order they were done. No nodes. */
 final class LogLines {
@@ -47,17 +49,18 @@ final class LogLines {
     /** The same for entries of one kind of work. */
     static List<Line> of(Logbook log, String filter, Optional<Hours.Kind> kind) {
         String wanted = filter.strip().toLowerCase(Locale.ROOT);
-        List<Item> items = items(log, wanted, kind);
-        List<Line> lines = new ArrayList<>();
-        LocalDate last = null;
-        for (Item item : items) {
-            LocalDate day = day(log, item.entry);
-            if (!day.equals(last)) {
-                day(items, log, day, lines);
-                last = day;
+        SortedMap<LocalDate, List<Item>> days = new TreeMap<>(Comparator.reverseOrder());
+        for (LogEntry entry : log.entries()) {
+            LocalDate day = day(log, entry);
+            if (is(entry, kind) && (wanted.isEmpty() || text(day, entry).contains(wanted))) {
+                days.computeIfAbsent(day, d -> new ArrayList<>()).add(new Item(entry, log.inForce(entry)));
             }
-            lines.add(item);
         }
+        List<Line> lines = new ArrayList<>();
+        days.forEach((day, items) -> {
+            lines.add(total(day, items));
+            lines.addAll(items);
+        });
         return lines;
     }
 
@@ -65,29 +68,17 @@ final class LogLines {
         return kind.isEmpty() || entry.deed().map(Hours.Kind::of).equals(kind);
     }
 
-    private static List<Item> items(Logbook log, String wanted, Optional<Hours.Kind> kind) {
-        List<Item> items = new ArrayList<>();
-        for (LogEntry entry : log.entries()) {
-            if (is(entry, kind) && (wanted.isEmpty() || text(log, entry).contains(wanted))) {
-                items.add(new Item(entry, log.inForce(entry)));
-            }
-        }
-        items.sort(
-                Comparator.comparing((Item i) -> day(log, i.entry)).reversed().thenComparing(i -> i.entry.id()));
-        return items;
-    }
-
-    private static void day(List<Item> items, Logbook log, LocalDate day, List<Line> lines) {
+    private static Day total(LocalDate day, List<Item> items) {
         List<Deed> deeds = items.stream()
-                .filter(i -> i.inForce && day(log, i.entry).equals(day))
+                .filter(Item::inForce)
                 .flatMap(i -> i.entry.deed().stream())
                 .toList();
-        lines.add(new Day(
+        return new Day(
                 day,
                 deeds.stream()
                         .mapToInt(d -> d instanceof Work w ? w.count() : 0)
                         .sum(),
-                deeds.stream().mapToInt(Deed::minutes).sum()));
+                deeds.stream().mapToInt(Deed::minutes).sum());
     }
 
     /** The day an entry belongs to: when its work was done; a withdrawal stands with the entry it withdraws. */
@@ -99,8 +90,8 @@ final class LogLines {
         return at.flatMap(LogEntry::deed).map(w -> w.done().toLocalDate()).orElse(LocalDate.EPOCH);
     }
 
-    private static String text(Logbook log, LogEntry entry) {
-        return ("#" + entry.id() + " " + day(log, entry) + " " + entry.reason()
+    private static String text(LocalDate day, LogEntry entry) {
+        return ("#" + entry.id() + " " + day + " " + entry.reason()
                         + entry.work()
                                 .map(w -> " " + w.groupCode() + " " + w.designation() + " " + w.who() + " " + w.note()
                                         + " " + w.setup().tool() + " "

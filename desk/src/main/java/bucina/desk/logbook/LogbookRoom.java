@@ -44,6 +44,7 @@ public final class LogbookRoom extends ShownPane {
     private final Label totals = Ui.label("", "soft");
     private final ListView<LogLines.Line> list = new ListView<>();
     private final VBox detail = new VBox(8);
+    private boolean stale = true;
 
     public LogbookRoom(Desk desk) {
         this.desk = desk;
@@ -86,10 +87,14 @@ public final class LogbookRoom extends ShownPane {
         setRight(scroll);
         ties.on(desk.session().snapshotProperty(), this::fill);
         ties.on(desk.look().unitProperty(), () -> open(list.getSelectionModel().getSelectedItem()));
-        fill();
     }
 
+    /** Lists the log anew; while another room is shown that waits until this one is entered. */
     private void fill() {
+        stale = getScene() == null;
+        if (stale) {
+            return;
+        }
         Logbook log = desk.snapshot().log();
         Optional<Integer> chosen = list.getSelectionModel().getSelectedItem() instanceof LogLines.Item i
                 ? Optional.of(i.entry().id())
@@ -129,6 +134,9 @@ public final class LogbookRoom extends ShownPane {
     /** Puts the keyboard into the list. */
     @Override
     public void enter() {
+        if (stale) {
+            fill();
+        }
         list.requestFocus();
     }
 
