@@ -21,6 +21,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
 import org.pcollections.HashTreePMap;
 import org.pcollections.PMap;
 
@@ -54,6 +55,17 @@ public record Snapshot(
             }
         }
         return new Snapshot(derivation, log, new Holds(derivation, log), installed);
+    }
+
+    /** Only the same moment is equal: every property that holds one asks, and whole logs would be compared. */
+    @Override
+    public boolean equals(@Nullable Object other) {
+        return this == other;
+    }
+
+    @Override
+    public int hashCode() {
+        return System.identityHashCode(this);
     }
 
     /** This snapshot with more marks: nothing that is set changes. */
