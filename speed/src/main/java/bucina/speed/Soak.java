@@ -14,13 +14,16 @@ import java.io.UncheckedIOException;
 import java.lang.management.ManagementFactory;
 import java.nio.file.Files;
 import java.time.Clock;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.stream.Collectors;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.stage.Stage;
@@ -52,7 +55,11 @@ public final class Soak extends Application {
     private Desk desk;
     private DeskWindow window;
     private List<Command> commands = List.of();
-    private double longest;
+    /** How long each kind of thing done held the interface thread at most in this hour, ms. */
+    private final Map<String, Double> held = new HashMap<>();
+
+    private long begun;
+    private String last = "";
     private int done;
     private int logged;
 
@@ -71,12 +78,14 @@ public final class Soak extends Application {
         desk.look().sound(false);
         window = new DeskWindow(desk, Clock.systemUTC());
         stage.setScene(window.scene());
+        stage.getScene().addPreLayoutPulseListener(() -> begun = System.nanoTime());
+        stage.getScene().addPostLayoutPulseListener(() -> held("frame after " + last));
         stage.show();
         commands = window.commands().stream().filter(c -> !NOT.contains(c.id())).toList();
         System.out.printf(
                 Locale.ROOT,
-                "%d holes, %d entries behind; %d commands. Hour, MB in use, file kB, entries, marks, threads, ms held"
-                        + " at most%n",
+                "%d holes, %d entries behind; %d commands. Hour, MB in use, file kB, entries, marks, threads, what held"
+                        + " the interface thread longest, ms%n",
                 4000,
                 desk.snapshot().log().entries().size(),
                 commands.size());
@@ -89,18 +98,22 @@ public final class Soak extends Application {
         try {
             System.out.printf(
                     Locale.ROOT,
-                    "%2d %6.1f %7d %6d %7d %4d %6.0f%n",
+                    "%2d %6.1f %7d %6d %7d %4d  %s%n",
                     done / AN_HOUR,
                     (vm.totalMemory() - vm.freeMemory()) / 1e6,
                     Files.size(desk.session().path()) / 1000,
                     desk.snapshot().log().entries().size(),
                     desk.snapshot().log().marks().size(),
                     ManagementFactory.getThreadMXBean().getThreadCount(),
-                    longest);
+                    held.entrySet().stream()
+                            .sorted(Map.Entry.<String, Double>comparingByValue().reversed())
+                            .limit(8)
+                            .map(e -> String.format(Locale.ROOT, "%s %.0f", e.getKey(), e.getValue()))
+                            .collect(Collectors.joining(", ")));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        longest = 0;
+        held.clear();
         if (done >= HOURS * AN_HOUR) {
             System.out.println(logged + " entries were logged in it, and " + done + " things done");
             worker.shutdown();
@@ -112,9 +125,9 @@ public final class Soak extends Application {
 
     /** One thing, then what comes back from the disk, then the next. */
     private void act() {
-        long begun = System.nanoTime();
-        something();
-        longest = Math.max(longest, (System.nanoTime() - begun) / 1e6);
+        begun = System.nanoTime();
+        last = something();
+        held(last);
         done++;
         worker.execute(() -> Platform.runLater(() -> {
             if (done % AN_HOUR == 0) {
@@ -125,21 +138,16 @@ public final class Soak extends Application {
         }));
     }
 
-    private void something() {
-        switch (random.nextInt(10)) {
+    private void held(String what) {
+        held.merge(what, (System.nanoTime() - begun) / 1e6, Math::max);
+    }
+
+    /** Does one thing, and says which. */
+    private String something() {
+        return switch (random.nextInt(10)) {
             case 0 -> command("put-away");
-            case 1 ->
-                desk.show(desk.snapshot()
-                        .build()
-                        .faces()
-                        .get(random.nextInt(8))
-                        .face()
-                        .id());
-            case 2 ->
-                desk.selectionProperty()
-                        .set(Selection.none(desk.face().face().id())
-                                .one(desk.face()
-                                        .reading(random.nextInt(desk.face().size()))));
+            case 1 -> face();
+            case 2 -> hole();
             case 3 -> mark();
             case 4 -> log();
             case 5 -> command(random.nextBoolean() ? "undo" : "redo");
@@ -150,20 +158,34 @@ public final class Soak extends Application {
                     desk.askedProperty().set(Optional.of(window.getClass().getSimpleName()));
                 }
                 command("put-away");
+                yield next.id();
             }
-        }
+        };
     }
 
-    private void command(String id) {
+    private String command(String id) {
         commands.stream()
                 .filter(c -> c.id().equals(id))
                 .findFirst()
                 .orElseThrow()
                 .does()
                 .run();
+        return id;
     }
 
-    private void mark() {
+    private String face() {
+        desk.show(desk.snapshot().build().faces().get(random.nextInt(8)).face().id());
+        return "another face";
+    }
+
+    private String hole() {
+        desk.selectionProperty()
+                .set(Selection.none(desk.face().face().id())
+                        .one(desk.face().reading(random.nextInt(desk.face().size()))));
+        return "a hole";
+    }
+
+    private String mark() {
         int at = random.nextInt(desk.face().size() - 8);
         desk.session()
                 .mark(
@@ -177,9 +199,10 @@ public final class Soak extends Application {
                         "marked",
                         () -> {},
                         desk.session()::say);
+        return "marks";
     }
 
-    private void log() {
+    private String log() {
         int at = random.nextInt(desk.face().size());
         desk.selectionProperty()
                 .set(Selection.none(desk.face().face().id()).one(desk.face().reading(at)));
@@ -189,5 +212,6 @@ public final class Soak extends Application {
             desk.session()
                     .log(LogForm.of(s).draft(f, desk.lengths(), ""), List.of(), entry -> logged++, desk.session()::say);
         });
+        return "an entry";
     }
 }

@@ -24,7 +24,6 @@ import java.util.concurrent.Executors;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
-import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.stage.Stage;
 import javafx.util.Duration;
@@ -67,9 +66,12 @@ public final class WindowSpeed extends Application {
         todo.add(() -> {
             desk[0] = BigBuild.desk(faces, each, worker, WindowSpeed::timed);
             stage.setScene(new DeskWindow(desk[0], Clock.systemUTC()).scene());
+            stage.getScene().addPreLayoutPulseListener(() -> pulse = System.nanoTime());
+            stage.getScene().addPostLayoutPulseListener(WindowSpeed::laidOut);
             stage.show();
-            System.out.println(
-                    faces + " faces of " + each + " holes: ms on the interface thread, median and most of " + RUNS);
+            System.out.println(faces + " faces of " + each + " holes: ms on the interface thread, median and most of "
+                    + RUNS + "; the longest layout of a frame meanwhile");
+            laid = 0;
             next(todo);
         });
         picks(todo, desk);
@@ -79,8 +81,8 @@ public final class WindowSpeed extends Application {
                 "another face",
                 i -> desk[0].show(
                         desk[0].snapshot().build().faces().get(i % faces).face().id()));
-        todo.add(() -> enter(desk[0], stage.getScene(), Desk.Room.PARTS, 0, new double[RUNS], todo));
-        todo.add(() -> enter(desk[0], stage.getScene(), Desk.Room.SHEET, 0, new double[RUNS], todo));
+        todo.add(() -> enter(desk[0], Desk.Room.PARTS, 0, new double[RUNS], todo));
+        todo.add(() -> enter(desk[0], Desk.Room.SHEET, 0, new double[RUNS], todo));
         step(todo, "another unit", i -> desk[0].look().turnUnit());
         saved(todo, "an entry taken over after it was saved", (i, then) -> log(desk[0], i, then));
         saved(todo, "a part taken off or put on, on the sheet", (i, then) -> takeOff(desk[0], then));
@@ -149,6 +151,21 @@ public final class WindowSpeed extends Application {
     }
 
     private static double held;
+    private static long pulse;
+    private static double laid;
+    private static Optional<Runnable> next = Optional.empty();
+
+    private static void laidOut() {
+        laid = Math.max(laid, (System.nanoTime() - pulse) / 1e6);
+        next.ifPresent(Platform::runLater);
+        next = Optional.empty();
+    }
+
+    /** Goes on once a frame is laid out. */
+    private static void afterFrame(Runnable then) {
+        next = Optional.of(then);
+        Platform.requestNextPulse();
+    }
 
     /** Runs what comes back from the worker on the interface thread, and keeps how long it held it at most. */
     private static void timed(Runnable task) {
@@ -177,7 +194,7 @@ public final class WindowSpeed extends Application {
             print(name, times);
             next(todo);
         } else {
-            Platform.runLater(() -> run(name, step, i + 1, times, todo));
+            afterFrame(() -> run(name, step, i + 1, times, todo));
         }
     }
 
@@ -195,7 +212,7 @@ public final class WindowSpeed extends Application {
         held = 0;
         change.begin(
                 i,
-                () -> Platform.runLater(() -> {
+                () -> afterFrame(() -> {
                     times[i] = held;
                     if (i == RUNS - 1) {
                         print(name, times);
@@ -207,33 +224,26 @@ public final class WindowSpeed extends Application {
     }
 
     /** A room entered from another; what counts is the longest piece: the step, or laying out a frame after it. */
-    private static void enter(Desk desk, Scene scene, Desk.Room room, int i, double[] times, Queue<Runnable> todo) {
+    private static void enter(Desk desk, Desk.Room room, int i, double[] times, Queue<Runnable> todo) {
         desk.roomProperty().set(room == Desk.Room.SHEET ? Desk.Room.PARTS : Desk.Room.SHEET);
         PauseTransition there = new PauseTransition(Duration.millis(400));
-        there.setOnFinished(e -> entered(desk, scene, room, i, times, todo));
+        there.setOnFinished(e -> entered(desk, room, i, times, todo));
         there.play();
     }
 
-    private static void entered(Desk desk, Scene scene, Desk.Room room, int i, double[] times, Queue<Runnable> todo) {
-        double[] longest = new double[1];
-        long[] start = new long[1];
-        Runnable before = () -> start[0] = System.nanoTime();
-        Runnable after = () -> longest[0] = Math.max(longest[0], (System.nanoTime() - start[0]) / 1e6);
-        scene.addPreLayoutPulseListener(before);
-        scene.addPostLayoutPulseListener(after);
-        before.run();
+    private static void entered(Desk desk, Desk.Room room, int i, double[] times, Queue<Runnable> todo) {
+        laid = 0;
+        long start = System.nanoTime();
         desk.roomProperty().set(room);
-        after.run();
+        double step = (System.nanoTime() - start) / 1e6;
         PauseTransition rest = new PauseTransition(Duration.millis(400));
         rest.setOnFinished(e -> {
-            scene.removePreLayoutPulseListener(before);
-            scene.removePostLayoutPulseListener(after);
-            times[i] = longest[0];
+            times[i] = Math.max(step, laid);
             if (i == RUNS - 1) {
                 print("the " + room.word() + " room entered from another", times);
                 next(todo);
             } else {
-                enter(desk, scene, room, i + 1, times, todo);
+                enter(desk, room, i + 1, times, todo);
             }
         });
         rest.play();
@@ -262,6 +272,13 @@ public final class WindowSpeed extends Application {
 
     private static void print(String name, double[] times) {
         Arrays.sort(times);
-        System.out.printf(Locale.ROOT, "  %-70s %6.1f %6.1f%n", name, times[times.length / 2], times[times.length - 1]);
+        System.out.printf(
+                Locale.ROOT,
+                "  %-70s %6.1f %6.1f %6.1f%n",
+                name,
+                times[times.length / 2],
+                times[times.length - 1],
+                laid);
+        laid = 0;
     }
 }
