@@ -3,6 +3,7 @@ package bucina.desk.app;
 import bucina.desk.first.FirstStart;
 import bucina.desk.guided.Guided;
 import bucina.desk.guided.GuidedJobs;
+import bucina.desk.help.Guide;
 import bucina.desk.look.Type;
 import bucina.desk.look.Ui;
 import bucina.desk.session.DemoBuild;
@@ -23,6 +24,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
@@ -90,6 +92,8 @@ public final class DeskApp extends Application {
         stage.setMinWidth(960);
         stage.setMinHeight(640);
         report();
+        // What F1 and the search box show is read before anybody waits for it.
+        CompletableFuture.delayedExecutor(1, TimeUnit.SECONDS).execute(Guide::shipped);
         CompletableFuture<Opened> begun = opening;
         if (begun == null) {
             firstStart(stage);

@@ -1,20 +1,18 @@
 package bucina.desk.parts;
 
 import bucina.core.plan.Id;
+import bucina.desk.look.Steps;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.PartLines;
-import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.animation.PauseTransition;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
-import javafx.util.Duration;
 
 /** One part, open: how it stands, what is owed, where it lies, what is said of it. */
 final class PartDetail extends ScrollPane {
@@ -22,7 +20,9 @@ final class PartDetail extends ScrollPane {
     private final Label title = Ui.wrapped("", "bench-title");
     private final Label stands = Ui.wrapped("", "soft");
     private final VBox body = new VBox(14);
-    private int shown;
+    /** Fills in the rest with frames between. */
+    private final Steps rest = new Steps();
+
     private Optional<Id.Part> naming = Optional.empty();
     private final PartStands standing;
     private final PartOwes owes;
@@ -59,23 +59,19 @@ final class PartDetail extends ScrollPane {
         }
         PartLines.Line part = line.get();
         String number = part.part().particulars().number();
-        int now = ++shown;
         title.setText(part.part().name() + (number.isEmpty() ? "" : "  " + number));
         stands.setText(part.part().kind().word() + ", " + part.part().material().code() + "; " + part.stands() + ".");
         standing.show(part);
         if (body.getChildren().isEmpty() || body.getChildren().getFirst() == none) {
             body.getChildren().setAll(title, stands, standing);
         }
-        later(
-                now,
-                List.<Runnable>of(
-                                () -> put(owes, () -> owes.show(part, all)),
-                                () -> put(sheets, () -> sheets.show(part)),
-                                () -> sheets.change(part, all),
-                                () -> put(facts, () -> facts.show(part)),
-                                () -> named(part.part().id()),
-                                () -> setAccessibleText(part.part().name() + " " + stands.getText()))
-                        .iterator());
+        rest.begin(List.of(
+                () -> put(owes, () -> owes.show(part, all)),
+                () -> put(sheets, () -> sheets.show(part)),
+                () -> sheets.change(part, all),
+                () -> put(facts, () -> facts.show(part)),
+                () -> named(part.part().id()),
+                () -> setAccessibleText(part.part().name() + " " + stands.getText())));
     }
 
     private void put(Node section, Runnable filled) {
@@ -87,20 +83,8 @@ final class PartDetail extends ScrollPane {
 
     /** Shows nothing. */
     void empty() {
-        shown++;
+        rest.stop();
         body.getChildren().clear();
-    }
-
-    /** Fills in the rest bit by bit, so that a frame comes between; nothing once another part is shown. */
-    private void later(int of, Iterator<Runnable> steps) {
-        PauseTransition frame = new PauseTransition(Duration.ONE);
-        frame.setOnFinished(e -> {
-            if (of == shown && steps.hasNext()) {
-                steps.next().run();
-                later(of, steps);
-            }
-        });
-        frame.play();
     }
 
     /** Puts the keyboard into the name of a part, once it is there. */

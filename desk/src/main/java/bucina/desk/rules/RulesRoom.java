@@ -1,7 +1,6 @@
 package bucina.desk.rules;
 
 import bucina.core.measure.InputException;
-import bucina.core.rule.Choice;
 import bucina.core.rule.Finding;
 import bucina.core.rule.Rule;
 import bucina.core.rule.RuleKey;
@@ -9,6 +8,7 @@ import bucina.core.rule.RuleSet;
 import bucina.core.stack.Derivation;
 import bucina.desk.look.Fields;
 import bucina.desk.look.ShownPane;
+import bucina.desk.look.Steps;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Latest;
@@ -19,26 +19,28 @@ import java.io.File;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Gatherers;
 import javafx.geometry.Insets;
-import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import org.jspecify.annotations.Nullable;
 
 /** Every limit of the rule set in force at the left; another set beside it, and what it would change, at the right. */
 public final class RulesRoom extends ShownPane {
+
+    /** Rows put into the window at once. */
+    private static final int AT_ONCE = 6;
 
     private final Desk desk;
     private final Latest effects;
@@ -48,6 +50,10 @@ public final class RulesRoom extends ShownPane {
     private final Label error = Ui.wrapped("", "stop-text");
     private final TextField reason = new TextField();
     private final Button take;
+    private final Label theirs = Ui.kept("", "strong");
+    private final Map<RuleKey, RuleRow> rows = new HashMap<>();
+    private final Steps filling = new Steps();
+    private boolean away = true;
     private @Nullable RuleSet shown;
     private @Nullable RuleSet compared;
 
@@ -74,6 +80,14 @@ public final class RulesRoom extends ShownPane {
         setCenter(Ui.scroll(left));
         setRight(right);
         Ui.shown(error, false);
+        // What is not in the window is not styled again when the room is entered.
+        sceneProperty().addListener((o, was, now) -> {
+            if (now == null) {
+                filling.stop();
+                table.getChildren().clear();
+                away = true;
+            }
+        });
         ties.on(desk.snapshotProperty(), () -> {
             if (desk.roomProperty().get() == Desk.Room.RULES) {
                 fill();
@@ -122,20 +136,16 @@ public final class RulesRoom extends ShownPane {
 
     private void fill() {
         RuleSet rules = desk.snapshot().build().rules();
-        if (rules == shown && other.getValue() == compared) {
+        if (rules == shown && other.getValue() == compared && !away) {
             return;
         }
         shown = rules;
         compared = other.getValue();
-        table.getChildren().clear();
-        table.addRow(
-                0,
-                Ui.label("Rule", "strong"),
-                Ui.label("In force", "strong"),
-                Ui.kept(compared == null ? "" : compared.name(), "strong"),
-                Ui.label("Source", "strong"));
-        for (Rule rule : rules.rules()) {
-            row(rule);
+        theirs.setText(compared == null ? "" : compared.name());
+        rows.forEach((key, row) -> row.show(rules.rule(key), Optional.ofNullable(compared)));
+        if (away) {
+            away = false;
+            put(rules);
         }
         take.setDisable(compared == null
                 || compared.rules().equals(rules.rules())
@@ -143,72 +153,30 @@ public final class RulesRoom extends ShownPane {
         effect();
     }
 
-    private void row(Rule rule) {
-        Label title = title(rule);
-        String theirs = compared == null ? "" : compared.rule(rule.key()).value();
-        boolean differs = compared != null && !theirs.equals(rule.value());
-        Label beside = Ui.kept(differs ? theirs : "", "attention-text");
-        Label source = source(rule);
-        HBox value = new HBox(4, editor(rule), Ui.kept(unit(rule.key()), "soft"));
-        value.setAlignment(Pos.CENTER_LEFT);
-        Button means = Ui.button("?", "", () -> desk.ask(rule.key().code()), "quiet", "slim");
-        means.setAccessibleText("What is meant by " + rule.key().title());
-        table.addRow(table.getRowCount(), new HBox(2, means, title), value, beside, source);
-    }
-
-    private static Label source(Rule rule) {
-        Label source = Ui.wrapped(
-                rule.source() + (rule.reason().isEmpty() ? "" : ". Replaced: " + rule.reason()),
-                rule.reason().isEmpty() ? "tiny" : "attention-text");
-        source.setMaxWidth(330);
-        return source;
-    }
-
-    private static Label title(Rule rule) {
-        Label title = Ui.wrapped(rule.key().title(), "plain");
-        title.setMinWidth(250);
-        title.setMaxWidth(250);
-        return title;
-    }
-
-    private static String unit(RuleKey key) {
-        return switch (key.kind()) {
-            case DIAMETERS -> "D";
-            case THICKNESSES -> "t";
-            case DEGREES -> "°";
-            case LENGTH, CHOICE -> "";
-        };
-    }
-
-    private Control editor(Rule rule) {
-        if (rule.key().kind() == RuleKey.Kind.CHOICE) {
-            return choices(rule);
+    /** Puts the rows there, some at a time. */
+    private void put(RuleSet rules) {
+        table.addRow(
+                0, Ui.label("Rule", "strong"), Ui.label("In force", "strong"), theirs, Ui.label("Source", "strong"));
+        List<Runnable> parts = new ArrayList<>();
+        for (List<Rule> some :
+                rules.rules().stream().gather(Gatherers.windowFixed(AT_ONCE)).toList()) {
+            parts.add(() -> some.forEach(
+                    r -> table.addRow(table.getRowCount(), row(r.key()).cells())));
         }
-        TextField field = new TextField(rule.value());
-        field.setId("rule-" + rule.key().code().replace('.', '-'));
-        field.setAccessibleText(rule.key().title());
-        field.setPrefWidth(90);
-        field.setDisable(desk.session().readOnly());
-        Fields.committing(field, t -> change(rule.key(), t.strip()));
-        return field;
+        filling.begin(parts);
     }
 
-    private Control choices(Rule rule) {
-        ComboBox<String> box = new ComboBox<>();
-        box.getItems().setAll(rule.key().choices().stream().map(Choice::code).toList());
-        box.setValue(rule.value());
-        box.setId("rule-" + rule.key().code().replace('.', '-'));
-        box.setAccessibleText(rule.key().title());
-        box.setPrefWidth(120);
-        box.valueProperty().addListener((o, was, now) -> change(rule.key(), now));
-        return box;
+    private RuleRow row(RuleKey key) {
+        return rows.computeIfAbsent(key, k -> {
+            RuleRow row =
+                    new RuleRow(k, desk.session().readOnly(), value -> change(k, value), () -> desk.ask(k.code()));
+            row.show(desk.snapshot().build().rules().rule(k), Optional.ofNullable(compared));
+            return row;
+        });
     }
 
     private void change(RuleKey key, String value) {
         Ui.shown(error, false);
-        if (value == null || desk.snapshot().build().rules().rule(key).value().equals(value)) {
-            return;
-        }
         String why = reason.getText().strip();
         if (why.isEmpty()) {
             refuse("a rule is replaced with a written reason: type it first, such as \"drawing note 4 allows it\"");

@@ -109,7 +109,12 @@ class AccessibleTest extends OnWindow {
 
     private void at(FxRobot robot, String where, Look look) throws Exception {
         settle(robot);
-        WaitForAsyncUtils.sleep(60, TimeUnit.MILLISECONDS);
+        // What is put together in steps is there once no frame adds to it.
+        int before;
+        do {
+            before = robot.lookup("*").queryAll().size();
+            WaitForAsyncUtils.sleep(60, TimeUnit.MILLISECONDS);
+        } while (robot.lookup("*").queryAll().size() != before);
         robot.interact(() -> {
             stage.getScene().getRoot().applyCss();
             stage.getScene().getRoot().layout();
