@@ -174,10 +174,10 @@ public final class LogPanel extends StagePanel {
             current = null;
             next.fill();
             if (bolts.fill()) {
-                getChildren().setAll(bolts);
+                put(bolts);
                 return;
             }
-            getChildren().setAll(Ui.wrapped(Suggestion.why(desk), "log-lead"), Ui.wrapped(Suggestion.HOW, "soft"));
+            put(Ui.wrapped(Suggestion.why(desk), "log-lead"), Ui.wrapped(Suggestion.HOW, "soft"));
             return;
         }
         Suggestion s = suggestion.get();
@@ -195,7 +195,7 @@ public final class LogPanel extends StagePanel {
         }
         words(s, now);
         temporary.fill();
-        getChildren().setAll(form);
+        put(form);
     }
 
     private static boolean same(LogForm now, Suggestion s) {
@@ -244,7 +244,7 @@ public final class LogPanel extends StagePanel {
         Ui.shown(others, false);
         go.setText("Write the correction");
         go.setDisable(desk.session().readOnly());
-        getChildren().setAll(form);
+        put(form);
     }
 
     /** Puts the fields' texts into the controls; what the controls hold meanwhile is not taken for typed. */

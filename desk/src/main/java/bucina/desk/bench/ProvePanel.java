@@ -186,7 +186,7 @@ final class ProvePanel extends StagePanel {
             show(now, hole);
         }
         boolean out = mend.fill(hole, line.get());
-        getChildren().setAll(out ? List.of(sample, before, mend) : List.of(sample, before, form));
+        put(sample, before, out ? mend : form);
         judge();
     }
 
@@ -220,7 +220,7 @@ final class ProvePanel extends StagePanel {
         error("");
         write.setText("Next head to measure");
         write.setDisable(due.isEmpty());
-        getChildren().setAll(sample);
+        put(sample);
     }
 
     private static String words(Proving p) {

@@ -1,6 +1,7 @@
 package bucina.desk.bench;
 
 import bucina.desk.look.ShownBox;
+import bucina.desk.look.Ui;
 import bucina.desk.session.Command;
 import java.util.List;
 import java.util.Optional;
@@ -15,6 +16,11 @@ abstract class StagePanel extends ShownBox {
 
     /** Shows what is picked now. */
     abstract void fill();
+
+    /** Shows these, one below the other. */
+    final void put(Node... nodes) {
+        Ui.put(this, List.of(nodes));
+    }
 
     /** What is always in view below the panel; empty for nothing. */
     Optional<Node> footer() {

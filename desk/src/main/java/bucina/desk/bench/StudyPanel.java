@@ -12,11 +12,13 @@ import bucina.core.stack.HoleReading;
 import bucina.core.stack.Solution;
 import bucina.core.stack.StackCheck;
 import bucina.core.state.Snapshot;
+import bucina.desk.look.NumberButton;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Ui;
 import bucina.desk.section.SectionView;
 import bucina.desk.session.Desk;
 import bucina.desk.session.RowModel;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Pos;
@@ -30,13 +32,18 @@ import javafx.scene.layout.VBox;
 /** Stage Study: the stack cut through, what is wrong, the numbers and why; with nothing picked, what to do. */
 final class StudyPanel extends StagePanel {
 
+    /** One sheet of the stack in words. */
+    private record Ply(String name, String material, String dressed) {}
+
     private final Desk desk;
     private final NextStep next;
     private final SectionView section = new SectionView();
     private final VBox sheets = new VBox(1);
+    private List<Ply> plies = List.of();
     private final Slider slider = new Slider(0, 1.3, 1);
     private final Label caption = Ui.wrapped("", "caption");
     private final VBox numbers = new VBox(0);
+    private final List<NumberButton> buttons = new ArrayList<>();
     private final FindingsView findings;
     private final VBox before = new VBox();
     private final HBox ends;
@@ -87,7 +94,7 @@ final class StudyPanel extends StagePanel {
             findings(typed.get().faults());
         } else {
             nothing.fill();
-            getChildren().setAll(nothing);
+            put(nothing);
         }
         next.fill();
     }
@@ -96,7 +103,6 @@ final class StudyPanel extends StagePanel {
         HoleReading hole = desk.cursor().get();
         stack(hole.solution(), desk.snapshot().sheets(hole.layers()));
         numbers(explain.hole(hole), Optional.of(hole));
-        row(hole);
         before(hole);
         findings(StackCheck.findings(desk.face().face(), hole));
     }
@@ -131,7 +137,7 @@ final class StudyPanel extends StagePanel {
     private void findings(List<Finding> list) {
         findings.show(list);
         section.setPrefHeight(list.isEmpty() ? 206 : 172);
-        getChildren().setAll(section, ends, caption, before, findings, sheets, numbers, caution);
+        put(section, ends, caption, before, findings, sheets, numbers, caution);
     }
 
     @Override
@@ -144,55 +150,70 @@ final class StudyPanel extends StagePanel {
         next.act();
     }
 
-    /** The stack in words: order, name, material, thickness and what is done to each sheet. */
+    /**
+     * The stack in words: order, name, material, thickness and what is done to each sheet. Most holes have that of the one
+     * before.
+     */
     private void sheets(Solution solution, List<Snapshot.Sheet> stack) {
-        sheets.getChildren().clear();
+        List<Ply> now = new ArrayList<>();
         for (int i = 0; i < solution.dressing().plies().size(); i++) {
-            var ply = solution.dressing().plies().get(i);
-            HBox line = new HBox(
-                    6,
-                    Ui.kept((i + 1) + "", "soft"),
-                    Ui.wrapped(i < stack.size() ? stack.get(i).name() : "Layer " + (i + 1), "plain"));
-            if (i < stack.size()) {
-                line.getChildren().add(Ui.kept(stack.get(i).material(), "tiny"));
+            Dressing.Ply ply = solution.dressing().plies().get(i);
+            now.add(new Ply(
+                    i < stack.size() ? stack.get(i).name() : "Layer " + (i + 1),
+                    i < stack.size() ? stack.get(i).material() : "",
+                    LengthFormat.decimal(ply.thickness(), desk.unit(), 3) + " "
+                            + (ply.dress() == Dress.COUNTERSINK
+                                    ? "csk"
+                                    : ply.dress().word())));
+        }
+        if (!now.equals(plies)) {
+            plies = now;
+            sheets.getChildren().clear();
+            for (int i = 0; i < now.size(); i++) {
+                sheets.getChildren().add(line(i + 1, now.get(i)));
             }
-            ply(line, ply);
-            line.setAlignment(Pos.BASELINE_LEFT);
-            sheets.getChildren().add(line);
         }
     }
 
-    private void ply(HBox line, Dressing.Ply ply) {
-        line.getChildren()
-                .addAll(
-                        Ui.spring(),
-                        Ui.kept(
-                                LengthFormat.decimal(ply.thickness(), desk.unit(), 3) + " "
-                                        + (ply.dress() == Dress.COUNTERSINK
-                                                ? "csk"
-                                                : ply.dress().word()),
-                                "soft"));
+    private static HBox line(int number, Ply ply) {
+        HBox line = new HBox(
+                6,
+                Ui.kept(number + "", "soft"),
+                Ui.wrapped(ply.name, "plain"),
+                Ui.kept(ply.material, "tiny"),
+                Ui.spring(),
+                Ui.kept(ply.dressed, "soft"));
+        line.setAlignment(Pos.BASELINE_LEFT);
+        return line;
     }
 
     private void numbers(List<Why> all, Optional<HoleReading> reading) {
-        numbers.getChildren().clear();
-        for (Why why : all) {
-            numbers.getChildren()
-                    .add(Ui.number(
-                            why.title(), why.value(), () -> desk.whyProperty().set(Optional.of(why))));
+        List<Node> shown = new ArrayList<>();
+        for (int i = 0; i < all.size(); i++) {
+            shown.add(number(i, all.get(i)));
         }
-        reading.flatMap(this::gapChange)
-                .ifPresent(text -> numbers.getChildren().add(Ui.wrapped(text, "attention-text", "inset")));
+        reading.ifPresent(r -> {
+            gapChange(r).ifPresent(text -> shown.add(Ui.wrapped(text, "attention-text", "inset")));
+            // What is to be said about the row as a whole; a warning can be accepted like one of a hole.
+            desk.face().rowFindings().stream()
+                    .filter(f -> f.place().hole().equals(r.row().name()))
+                    .forEach(f -> shown.add(finding(f, r)));
+        });
+        Ui.put(numbers, shown);
     }
 
-    /** What is to be said about the row as a whole; a warning can be accepted like one of a hole. */
-    private void row(HoleReading reading) {
-        desk.face().rowFindings().stream()
-                .filter(f -> f.place().hole().equals(reading.row().name()))
-                .forEach(f -> finding(f, reading));
+    /** From hole to hole a number keeps its button, and the button the keyboard. */
+    private NumberButton number(int i, Why why) {
+        Runnable open = () -> desk.whyProperty().set(Optional.of(why));
+        if (i == buttons.size()) {
+            buttons.add(new NumberButton(why.title(), why.value(), open));
+        } else {
+            buttons.get(i).show(why.title(), why.value(), open);
+        }
+        return buttons.get(i);
     }
 
-    private void finding(Finding f, HoleReading reading) {
+    private VBox finding(Finding f, HoleReading reading) {
         boolean note = f.level() == Level.NOTE || f.accepted().isPresent();
         VBox box = new VBox(2, Ui.wrapped(f.message().in(desk.unit()), note ? "soft" : "attention-text"));
         f.accepted().ifPresent(a -> box.getChildren().add(Ui.wrapped("Accepted: " + a, "soft")));
@@ -200,7 +221,7 @@ final class StudyPanel extends StagePanel {
             findings.accept(f, reading.row().id(), box);
         }
         box.getStyleClass().add("inset");
-        numbers.getChildren().add(box);
+        return box;
     }
 
     /** What the squeezer wants where another set-up begins at this hole of its row. */

@@ -1,5 +1,7 @@
 package bucina.desk.look;
 
+import java.util.HashSet;
+import java.util.List;
 import java.util.Objects;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
@@ -11,6 +13,7 @@ import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -88,25 +91,17 @@ public final class Ui {
         return button;
     }
 
-    /** A number in a line of its own that opens its reason. */
-    public static Button number(String title, String value, Runnable open) {
-        HBox line = numberLine(title, value);
-        Button button = new Button();
-        line.prefWidthProperty().bind(button.widthProperty().subtract(8));
-        button.setGraphic(line);
-        button.getStyleClass().add("number");
-        button.setMaxWidth(Double.MAX_VALUE);
-        button.setAccessibleText(title + " " + value + ", open the reason");
-        button.setOnAction(e -> open.run());
-        return button;
-    }
-
-    private static HBox numberLine(String title, String value) {
-        HBox line = new HBox(
-                8, label(title, "number-name"), spring(), kept(value, "number-value"), label("?", "number-why"));
-        line.setAlignment(Pos.CENTER_LEFT);
-        line.setMouseTransparent(true);
-        return line;
+    /** Puts nodes there in their order; those that stay where they are are not taken out and styled again. */
+    public static void put(Pane pane, List<? extends Node> wanted) {
+        List<Node> there = pane.getChildren();
+        there.retainAll(new HashSet<>(wanted));
+        for (int i = 0; i < wanted.size(); i++) {
+            Node node = wanted.get(i);
+            if (i == there.size() || there.get(i) != node) {
+                there.remove(node);
+                there.add(i, node);
+            }
+        }
     }
 
     /** A stretch that takes the room left in a row. */

@@ -12,7 +12,6 @@ import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -64,7 +63,7 @@ final class FaceList extends VBox {
                 }
             }
         }
-        put(wanted);
+        Ui.put(this, wanted);
         mark();
     }
 
@@ -90,19 +89,6 @@ final class FaceList extends VBox {
         return (assembly.hand() == Hand.NONE ? "no hand" : assembly.hand().word() + " hand") + ", drawn in "
                 + (assembly.unit() == Unit.INCH ? "inches" : "mm")
                 + (assembly.drawings().isEmpty() ? "" : ". " + String.join(", ", assembly.drawings()));
-    }
-
-    /** Puts the rows there in their order; those that stay where they are are not touched. */
-    private void put(List<Node> wanted) {
-        List<Node> there = getChildren();
-        there.retainAll(new HashSet<>(wanted));
-        for (int i = 0; i < wanted.size(); i++) {
-            Node row = wanted.get(i);
-            if (i == there.size() || there.get(i) != row) {
-                there.remove(row);
-                there.add(i, row);
-            }
-        }
     }
 
     /** Shows which group the hole looked at belongs to, and how far each of the face has come. */

@@ -9,6 +9,7 @@ import bucina.core.sums.Bench;
 import bucina.core.sums.SumForm;
 import bucina.desk.gauge.GaugePost;
 import bucina.desk.look.Fields;
+import bucina.desk.look.NumberButton;
 import bucina.desk.look.Ui;
 import bucina.desk.look.Worded;
 import bucina.desk.session.FlatOut;
@@ -223,7 +224,7 @@ final class SumSide extends BorderPane {
         notes.setOpacity(1);
         numbers.getChildren()
                 .setAll(answer.lines().stream()
-                        .map(w -> Ui.number(w.title(), w.value(), () -> room.why(w)))
+                        .map(w -> new NumberButton(w.title(), w.value(), () -> room.why(w)))
                         .toList());
         notes.getChildren().setAll(answer.notes().stream().map(SumSide::note).toList());
         flat = answer.flat();
