@@ -47,7 +47,9 @@ final class RuleRow {
         value.setAlignment(Pos.CENTER_LEFT);
         Button means = Ui.button("?", "", ask, "quiet", "slim");
         means.setAccessibleText("What is meant by " + key.title());
-        cells = new Node[] {new HBox(2, means, title), value, beside, source};
+        HBox what = new HBox(2, means, title);
+        what.setAlignment(Pos.CENTER_LEFT);
+        cells = new Node[] {what, value, beside, source};
     }
 
     /** Its cells in a row of the table. */
