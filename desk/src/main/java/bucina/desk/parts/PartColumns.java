@@ -8,8 +8,10 @@ import bucina.core.plan.Part;
 import bucina.desk.look.Ui;
 import bucina.desk.session.PartLines;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
 import javafx.geometry.Insets;
@@ -98,14 +100,40 @@ final class PartColumns {
         return heads;
     }
 
-    /** One part. */
-    HBox row(PartLines.Line line) {
-        HBox row = new HBox(GAP);
-        for (Column c : shown) {
-            row.getChildren().add(column(text(c, line), c.width, style(c, line)));
+    /** A line that shows one part after another. */
+    Row row() {
+        return new Row();
+    }
+
+    /** One part in these columns. */
+    final class Row extends HBox {
+
+        private final Map<Column, Label> labels = new EnumMap<>(Column.class);
+
+        private Row() {
+            super(GAP);
+            for (Column c : shown) {
+                Label label = column("", c.width, "plain");
+                labels.put(c, label);
+                getChildren().add(label);
+            }
+            setAlignment(Pos.CENTER_LEFT);
         }
-        row.setAlignment(Pos.CENTER_LEFT);
-        return row;
+
+        void show(PartLines.Line line) {
+            labels.forEach((column, label) -> {
+                label.setText(text(column, line));
+                String style = style(column, line);
+                if (!label.getStyleClass().getLast().equals(style)) {
+                    label.getStyleClass().set(label.getStyleClass().size() - 1, style);
+                }
+            });
+        }
+
+        /** True if it has the columns that fit now. */
+        boolean fits(PartColumns now) {
+            return now == PartColumns.this;
+        }
     }
 
     private Label column(String text, double width, String style) {

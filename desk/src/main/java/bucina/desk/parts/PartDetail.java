@@ -70,6 +70,8 @@ final class PartDetail extends ScrollPane {
                 () -> put(sheets, () -> sheets.show(part)),
                 () -> sheets.change(part, all),
                 () -> put(facts, () -> facts.show(part)),
+                () -> facts.kind(part),
+                () -> facts.more(part),
                 () -> named(part.part().id()),
                 () -> setAccessibleText(part.part().name() + " " + stands.getText())));
     }

@@ -29,6 +29,7 @@ final class PartFacts extends VBox {
 
     private final Desk desk;
     private final Consumer<String> refused;
+    private Fields fields = new Fields();
     private @Nullable TextField name;
 
     PartFacts(Desk desk, Consumer<String> refused) {
@@ -37,10 +38,12 @@ final class PartFacts extends VBox {
         this.refused = refused;
     }
 
+    /** Shows what it is called; {@link #kind} and {@link #more} follow. */
     void show(PartLines.Line line) {
         getChildren().clear();
         Part part = line.part();
         Fields f = new Fields();
+        fields = f;
         name = f.committed(
                 "Name",
                 part.name(),
@@ -49,6 +52,12 @@ final class PartFacts extends VBox {
         said(f, part);
         f.setDisable(desk.session().readOnly());
         getChildren().addAll(Ui.label("What is said of it", "strong"), f);
+    }
+
+    /** Shows the rest of what is said of it. */
+    void more(PartLines.Line line) {
+        Part part = line.part();
+        metal(fields, part);
         gauge(part).ifPresent(words -> getChildren().add(Ui.wrapped(words, "stop-text")));
         Button drop = Ui.button(
                 "Delete this part",
@@ -75,7 +84,13 @@ final class PartFacts extends VBox {
                                         x.particulars().number(),
                                         names(t),
                                         x.particulars().hand()))));
-        f.choice(
+    }
+
+    /** Shows its hand and kind. */
+    void kind(PartLines.Line line) {
+        Part part = line.part();
+        var p = part.particulars();
+        fields.choice(
                 "Hand",
                 List.of(Hand.values()),
                 p.hand(),
@@ -89,14 +104,13 @@ final class PartFacts extends VBox {
                                         x.particulars().number(),
                                         x.particulars().aliases(),
                                         h))));
-        f.choice(
+        fields.choice(
                 "Kind",
                 List.of(Part.Kind.values()),
                 part.kind(),
                 Part.Kind::word,
                 "part-kind",
                 k -> said(part, k.word(), x -> x.as(x.name(), x.material(), k)));
-        metal(f, part);
     }
 
     private void metal(Fields f, Part part) {

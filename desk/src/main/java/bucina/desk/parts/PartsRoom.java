@@ -9,6 +9,7 @@ import bucina.core.plan.Part;
 import bucina.core.plan.Standing;
 import bucina.core.refit.LookAlikes;
 import bucina.core.stack.Derivation;
+import bucina.core.state.Snapshot;
 import bucina.desk.look.ShownPane;
 import bucina.desk.look.Ui;
 import bucina.desk.look.Worded;
@@ -49,12 +50,18 @@ public final class PartsRoom extends ShownPane {
     private final ListView<PartLines.Line> list = new ListView<>();
     private final VBox lines = new VBox(2);
     private final PartDetail detail;
+    private final Latest reading;
     private final Latest latest;
     private PartColumns columns;
     private List<PartLines.Line> all = List.of();
     private Map<Id.Part, List<LookAlikes>> likes = Map.of();
     private @Nullable Derivation compared;
     private boolean filling;
+    /** Every part is read; before that nothing is listed. */
+    private boolean read;
+    /** The part just added, to be scrolled to once it is listed. */
+    private Optional<Id.Part> added = Optional.empty();
+
     private boolean stale = true;
 
     /**
@@ -63,6 +70,7 @@ public final class PartsRoom extends ShownPane {
      */
     public PartsRoom(Desk desk, Runnable lists, Runnable bays) {
         this.desk = desk;
+        reading = desk.session().latest();
         latest = desk.session().latest();
         columns = PartColumns.in(0, 100, desk.unit());
         detail = new PartDetail(desk, this::refused);
@@ -157,8 +165,7 @@ public final class PartsRoom extends ShownPane {
             return;
         }
         refused("");
-        all = PartLines.of(desk.session().snapshot(), likes);
-        list();
+        read();
         Derivation now = desk.session().snapshot().derivation();
         if (compared != now) {
             compared = now;
@@ -167,28 +174,47 @@ public final class PartsRoom extends ShownPane {
                     found -> {
                         if (!found.equals(likes)) {
                             likes = found;
-                            all = PartLines.of(desk.session().snapshot(), likes);
-                            list();
+                            read();
                         }
                     },
                     this::refused);
         }
     }
 
+    /** What thousands of parts owe takes longer than a key may wait. */
+    private void read() {
+        Snapshot now = desk.session().snapshot();
+        Map<Id.Part, List<LookAlikes>> with = likes;
+        reading.ask(
+                () -> PartLines.of(now, with),
+                lines -> {
+                    all = lines;
+                    read = true;
+                    list();
+                },
+                this::refused);
+    }
+
     private void list() {
-        if (filling) {
+        if (filling || !read) {
             return;
         }
         filling = true;
         Optional<Id.Part> before = desk.partProperty().get();
         List<PartLines.Line> lines = PartLines.shown(all, show.getValue(), sort.getValue(), search.getText());
-        list.getItems().setAll(lines);
+        if (!list.getItems().equals(lines)) {
+            list.getItems().setAll(lines);
+        }
         totals.setText(PartLines.together(all) + (lines.size() == all.size() ? "" : "; " + lines.size() + " listed"));
         int at = 0;
         for (int i = 0; i < lines.size(); i++) {
             at = before.filter(lines.get(i).part().id()::equals).isPresent() ? i : at;
         }
         list.getSelectionModel().clearAndSelect(at);
+        if (before.isPresent() && before.equals(added)) {
+            added = Optional.empty();
+            list.scrollTo(at);
+        }
         filling = false;
         chosen(list.getSelectionModel().getSelectedItem());
     }
@@ -210,9 +236,8 @@ public final class PartsRoom extends ShownPane {
                         () -> {
                             Part part =
                                     desk.session().snapshot().build().parts().getLast();
-                            desk.partProperty().set(Optional.of(part.id()));
-                            list();
-                            list.scrollTo(list.getSelectionModel().getSelectedIndex());
+                            added = Optional.of(part.id());
+                            desk.partProperty().set(added);
                             detail.name(part.id());
                         },
                         this::refused);
@@ -233,15 +258,16 @@ public final class PartsRoom extends ShownPane {
     /** Puts the keyboard into the list. */
     @Override
     public void enter() {
+        list.requestFocus();
         if (stale) {
             fill();
+            return;
         }
         Optional<Id.Part> chosen = Optional.ofNullable(list.getSelectionModel().getSelectedItem())
                 .map(l -> l.part().id());
         if (desk.partProperty().get().isPresent() && !desk.partProperty().get().equals(chosen)) {
             list();
         }
-        list.requestFocus();
     }
 
     /** Keys that say how the part chosen stands. */
@@ -277,6 +303,8 @@ public final class PartsRoom extends ShownPane {
 
     /** A part as one line with its figures in columns. */
     private final class Cell extends ListCell<PartLines.Line> {
+        private PartColumns.@Nullable Row row;
+
         Cell() {
             setOnDragDetected(e -> {
                 if (getItem() != null && !desk.session().readOnly()) {
@@ -292,8 +320,15 @@ public final class PartsRoom extends ShownPane {
         protected void updateItem(PartLines.@Nullable Line line, boolean isEmpty) {
             super.updateItem(line, isEmpty);
             setText(null);
-            setGraphic(isEmpty || line == null ? null : columns.row(line));
+            setGraphic(isEmpty || line == null ? null : row(line));
             setAccessibleText(line == null ? "" : line.part().name() + ", " + line.stands());
+        }
+
+        private PartColumns.Row row(PartLines.Line line) {
+            PartColumns.Row shown = row != null && row.fits(columns) ? row : columns.row();
+            shown.show(line);
+            row = shown;
+            return shown;
         }
     }
 }

@@ -42,6 +42,10 @@ public final class PartLines {
             return (int) owing.stream().filter(Owing::open).count();
         }
 
+        private boolean holds(List<String> words) {
+            return words.stream().allMatch(text()::contains);
+        }
+
         private String text() {
             return String.join(
                             " ",
@@ -132,7 +136,7 @@ public final class PartLines {
                 : List.of(search.strip().toLowerCase(Locale.ROOT).split("\\s+"));
         return all.stream()
                 .filter(show.holds)
-                .filter(l -> words.stream().allMatch(l.text()::contains))
+                .filter(l -> words.isEmpty() || l.holds(words))
                 .sorted(sort.order.thenComparing(l -> l.part.fittingOrder()).thenComparing(l -> l.part.name()))
                 .toList();
     }
