@@ -151,8 +151,8 @@ final class StudyPanel extends StagePanel {
     }
 
     /**
-     * The stack in words: order, name, material, thickness and what is done to each sheet. Most holes have that of the one
-     * before.
+     * The stack in words: order, name, material, thickness and what is done to each sheet. Most holes have that of the
+     * one before.
      */
     private void sheets(Solution solution, List<Snapshot.Sheet> stack) {
         List<Ply> now = new ArrayList<>();

@@ -15,7 +15,10 @@ public final class Steps {
 
     /** Goes through the steps from the next frame on; what is left of those begun before is dropped. */
     public void begin(List<Runnable> steps) {
-        next(++round, steps.iterator());
+        round++;
+        if (!steps.isEmpty()) {
+            next(round, steps.iterator());
+        }
     }
 
     /** Drops what is left. */

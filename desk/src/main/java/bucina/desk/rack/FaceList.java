@@ -8,6 +8,7 @@ import bucina.core.plan.Hand;
 import bucina.core.plan.Id;
 import bucina.core.state.Snapshot;
 import bucina.desk.look.Palette;
+import bucina.desk.look.Steps;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import java.util.ArrayList;
@@ -35,7 +36,11 @@ final class FaceList extends VBox {
 
     private record OfGroup(Id.Group group, String code, String name) implements Line {}
 
+    /** Rows put into the window at once. */
+    private static final int AT_ONCE = 20;
+
     private final Desk desk;
+    private final Steps coming = new Steps();
     private final Map<Line, Node> rows = new HashMap<>();
 
     FaceList(Desk desk) {
@@ -63,8 +68,20 @@ final class FaceList extends VBox {
                 }
             }
         }
-        Ui.put(this, wanted);
+        put(wanted);
         mark();
+    }
+
+    /** Puts the rows there; where many are new, some at a time. */
+    private void put(List<Node> wanted) {
+        int there = getChildren().size() + AT_ONCE;
+        Ui.put(this, wanted.subList(0, Math.min(there, wanted.size())));
+        List<Runnable> rest = new ArrayList<>();
+        for (int to = there; to < wanted.size(); to += AT_ONCE) {
+            List<Node> more = wanted.subList(0, Math.min(to + AT_ONCE, wanted.size()));
+            rest.add(() -> Ui.put(this, more));
+        }
+        coming.begin(rest);
     }
 
     private Node row(Line line, Map<Line, Node> before) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import bucina.core.callout.Callout;
 import bucina.core.edit.Edit;
+import bucina.core.rule.Rule;
 import bucina.core.rule.RuleKey;
 import bucina.core.rule.RuleSet;
 import bucina.desk.session.Desk;
@@ -45,6 +46,10 @@ class PapersTest extends OnWindow {
         until(() -> says(robot, words));
     }
 
+    private Rule least() {
+        return desk.snapshot().build().rules().rule(RuleKey.EDGE_LEAST_FLUSH);
+    }
+
     @Test
     void a_rule_is_changed_only_with_a_reason_and_another_set_shows_what_it_would_change(FxRobot robot)
             throws Exception {
@@ -56,12 +61,7 @@ class PapersTest extends OnWindow {
             least.fireEvent(new ActionEvent());
         });
         settle(robot);
-        assertThat(desk.snapshot()
-                        .build()
-                        .rules()
-                        .rule(RuleKey.EDGE_LEAST_FLUSH)
-                        .value())
-                .isEqualTo("2.5");
+        assertThat(least().value()).isEqualTo("2.5");
         until(robot, "written reason");
         assertThat(least.getText()).isEqualTo("2.5");
         write(robot, "#rules-reason", "drawing note 4 allows it");
@@ -73,12 +73,7 @@ class PapersTest extends OnWindow {
         settle(robot);
         // The same value once refused is taken, and the keyboard stays where it was.
         assertThat(least.isFocused()).isTrue();
-        assertThat(desk.snapshot()
-                        .build()
-                        .rules()
-                        .rule(RuleKey.EDGE_LEAST_FLUSH)
-                        .reason())
-                .isEqualTo("drawing note 4 allows it");
+        assertThat(least().reason()).isEqualTo("drawing note 4 allows it");
         robot.interact(() -> {
             @SuppressWarnings("unchecked")
             ComboBox<RuleSet> other = robot.lookup("#rules-other").queryAs(ComboBox.class);

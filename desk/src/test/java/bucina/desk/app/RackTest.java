@@ -3,6 +3,7 @@ package bucina.desk.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import bucina.core.edit.AssemblyEdits;
+import bucina.core.plan.Build;
 import bucina.core.plan.Face;
 import bucina.core.plan.Id;
 import java.io.IOException;
@@ -104,6 +105,32 @@ class RackTest extends OnWindow {
                 .isInstanceOfSatisfying(
                         Labeled.class, l -> assertThat(l.getText()).isEqualTo("Top"));
         assertThat(after.getFirst()).isSameAs(before.get(1));
+    }
+
+    @Test
+    void many_faces_come_some_at_a_time_and_all_of_them_in_order(FxRobot robot) throws Exception {
+        robot.interact(() -> desk.session()
+                .plan(
+                        "many faces",
+                        b -> {
+                            Build more = b;
+                            for (int i = 0; i < 45; i++) {
+                                more = AssemblyEdits.addFace(
+                                        more, b.assemblies().getFirst().id(), "F" + i, "from above", "aft", "outboard");
+                            }
+                            return more;
+                        },
+                        () -> {},
+                        s -> {
+                            throw new AssertionError(s);
+                        }));
+        until(() -> robot.lookup(".rack-face").queryAll().size() == 49);
+        robot.interact(
+                () -> assertThat(new ArrayList<>(robot.lookup(".rack-face-name").queryAllAs(Labeled.class)))
+                        .extracting(Labeled::getText)
+                        .isEqualTo(desk.snapshot().build().faces().stream()
+                                .map(f -> f.face().name())
+                                .toList()));
     }
 
     @Test
