@@ -57,9 +57,10 @@ import java.util.function.UnaryOperator;
  */
 final class BigBuild {
 
+    private final List<Part> parts = new ArrayList<>();
     private long next = 1;
 
-    /** A build of so many faces with so many holes each. */
+    /** A build of so many faces with so many holes each, each sheet a part of its own. */
     static Build of(int faces, int holesEach, RuleSet rules) {
         return new BigBuild().build(faces, holesEach, rules);
     }
@@ -157,39 +158,39 @@ final class BigBuild {
     }
 
     private Build build(int faces, int holesEach, RuleSet rules) {
-        Part part = new Part(new Id.Part(next++), "Part", Material.parse("2024-T3"), 1, true);
         List<Face> list = new ArrayList<>();
         for (int f = 0; f < faces; f++) {
-            list.add(face(part, f, holesEach));
+            list.add(face(f, holesEach));
         }
         Assembly assembly = new Assembly(new Id.Assembly(next++), "Big", Hand.LEFT, Unit.INCH, List.of(), list);
-        return new Build("Big", "Dunlin", rules, next, List.of(part), List.of(assembly), Map.of()).checked();
+        return new Build("Big", "Dunlin", rules, next, parts, List.of(assembly), Map.of()).checked();
     }
 
-    private Layer layer(Part part, String name, double t, Outline outline) {
+    private Layer layer(int face, String name, double t, Outline outline) {
+        Part part = new Part(new Id.Part(next++), name + " of " + face, Material.parse("2024-T3"), 1, true);
+        parts.add(part);
         return new Layer(new Id.Layer(next++), part.id(), name, Length.in(t), outline);
     }
 
-    private Face face(Part part, int f, int holes) {
+    private Face face(int f, int holes) {
         int rows = Math.max(1, (int) Math.sqrt(holes / 2.0));
         int inRow = Math.ceilDiv(holes, rows);
         double width = rows * 1.5 + 1;
         double height = inRow * 1.1 + 2;
         List<Layer> layers = new ArrayList<>();
         layers.add(layer(
-                part,
+                f,
                 "Skin",
                 .025,
                 new Outline(
                         Outline.rectangle(Point.in(0, 0), Point.in(width, height))
                                 .outer(),
                         List.of(Ring.circle(Point.in(width / 2 + .75, height / 2), Length.in(.3))))));
-        layers.add(
-                layer(part, "Doubler", .040, Outline.rectangle(Point.in(.2, .2), Point.in(width * .4, height * .3))));
+        layers.add(layer(f, "Doubler", .040, Outline.rectangle(Point.in(.2, .2), Point.in(width * .4, height * .3))));
         for (int r = 0; r < rows; r++) {
             double x = 1 + r * 1.5;
             layers.add(layer(
-                    part, "Rib " + r, .032, Outline.rectangle(Point.in(x - .32, .1), Point.in(x + .32, height - .1))));
+                    f, "Rib " + r, .032, Outline.rectangle(Point.in(x - .32, .1), Point.in(x + .32, height - .1))));
         }
         List<Row> list = new ArrayList<>();
         int left = holes;
