@@ -105,19 +105,19 @@ lend_displays() {
   command -v Xvfb >/dev/null 2>&1 || need "a virtual display" xvfb
   local tens n pids
   for tens in $(seq 10 99); do
-    [ ! -e "/tmp/.X${tens}1-lock" ] && [ ! -e "/tmp/.X${tens}2-lock" ] || continue
+    [ ! -e "/tmp/.X${tens}1-lock" ] && [ ! -e "/tmp/.X${tens}2-lock" ] && [ ! -e "/tmp/.X${tens}3-lock" ] || continue
     pids=
-    for n in 1 2; do
+    for n in 1 2 3; do
       # Without repeating a key that is held: on a busy machine one press would count as many.
       Xvfb ":$tens$n" -r -screen 0 1280x800x24 -nolisten tcp >/dev/null 2>&1 &
       pids="$pids $!"
     done
-    for _ in $(seq 50); do [ -e "/tmp/.X11-unix/X${tens}1" ] && [ -e "/tmp/.X11-unix/X${tens}2" ] && break; sleep 0.1; done
+    for _ in $(seq 50); do [ -e "/tmp/.X11-unix/X${tens}1" ] && [ -e "/tmp/.X11-unix/X${tens}2" ] && [ -e "/tmp/.X11-unix/X${tens}3" ] && break; sleep 0.1; done
     sleep 0.3
     XVFB_PID="${XVFB_PID:-}$pids"
     if kill -0 $pids 2>/dev/null; then DISPLAYS="$tens"; export DISPLAY=":${tens}1"; return 0; fi
   done
-  say "No two virtual displays could be started."
+  say "No three virtual displays could be started."
   exit 1
 }
 
