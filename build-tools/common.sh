@@ -22,9 +22,9 @@ unpacks() {
   return $ok
 }
 
-# How memory is cleared where there is a window: beside the program, in pauses of a millisecond; one that stops it for that holds the window up for a tenth of a
-# second. A JDK that does not know it has its own way.
-WINDOW_MEMORY=(-XX:+IgnoreUnrecognizedVMOptions -XX:+UseShenandoahGC -XX:ShenandoahGCMode=generational -Xmx2g -XX:SoftMaxHeapSize=512m)
+# How memory is cleared where there is a window: a part at a time, in pauses of some 20 ms. The collectors that work beside the program are not taken: the
+# generational Shenandoah of Java 25 put dead objects into the window within an hour in fast motion (docs/decisions.md, 126).
+WINDOW_MEMORY=(-XX:+UseG1GC -XX:MaxGCPauseMillis=20 -Xmx2g)
 
 # How a window is compiled: by the first compiler alone, which is soon done, and what is run a few times only is not compiled for that. The start is a tenth shorter.
 WINDOW_START=(-XX:TieredStopAtLevel=1 -XX:CompileThresholdScaling=4)
@@ -100,7 +100,7 @@ lend_display() {
   rm -f "$number" "$log"
 }
 
-# Starts two displays whose numbers differ in their last digit, 1 and 2, and sets DISPLAYS to what stands before it.
+# Starts three displays whose numbers differ in their last digit, 1 to 3, and sets DISPLAYS to what stands before it.
 lend_displays() {
   command -v Xvfb >/dev/null 2>&1 || need "a virtual display" xvfb
   local tens n pids
