@@ -59,7 +59,7 @@ public final class PartsRoom extends ShownPane {
     private boolean filling;
     /** Every part is read; before that nothing is listed. */
     private boolean read;
-    /** The part just added, to be scrolled to once it is listed. */
+    /** The part just added, until it is read: it is the one to be shown then, whatever is listed meanwhile. */
     private Optional<Id.Part> added = Optional.empty();
 
     private boolean stale = true;
@@ -191,6 +191,8 @@ public final class PartsRoom extends ShownPane {
                     all = lines;
                     read = true;
                     list();
+                    added.ifPresent(p -> list.scrollTo(list.getSelectionModel().getSelectedIndex()));
+                    added = Optional.empty();
                 },
                 this::refused);
     }
@@ -200,7 +202,7 @@ public final class PartsRoom extends ShownPane {
             return;
         }
         filling = true;
-        Optional<Id.Part> before = desk.partProperty().get();
+        Optional<Id.Part> before = added.or(() -> desk.partProperty().get());
         List<PartLines.Line> lines = PartLines.shown(all, show.getValue(), sort.getValue(), search.getText());
         if (!list.getItems().equals(lines)) {
             list.getItems().setAll(lines);
@@ -211,10 +213,6 @@ public final class PartsRoom extends ShownPane {
             at = before.filter(lines.get(i).part().id()::equals).isPresent() ? i : at;
         }
         list.getSelectionModel().clearAndSelect(at);
-        if (before.isPresent() && before.equals(added)) {
-            added = Optional.empty();
-            list.scrollTo(at);
-        }
         filling = false;
         chosen(list.getSelectionModel().getSelectedItem());
     }
