@@ -14,11 +14,8 @@ public final class NumberButton extends Button {
     public NumberButton(String title, String shown, Runnable open) {
         HBox line = new HBox(8, name, Ui.spring(), value, Ui.label("?", "number-why"));
         line.setAlignment(Pos.CENTER_LEFT);
-        line.setMouseTransparent(true);
-        line.prefWidthProperty().bind(widthProperty().subtract(8));
-        setGraphic(line);
+        Ui.across(this, line, line, 8);
         getStyleClass().add("number");
-        setMaxWidth(Double.MAX_VALUE);
         show(title, shown, open);
     }
 

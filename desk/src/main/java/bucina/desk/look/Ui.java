@@ -104,6 +104,19 @@ public final class Ui {
         }
     }
 
+    /**
+     * Lays a line across the whole of a button.
+     *
+     * @param content what the button shows, with the line in it
+     * @param sides   what the button keeps free at its sides, px
+     */
+    public static void across(Button button, HBox line, Node content, double sides) {
+        content.setMouseTransparent(true);
+        line.prefWidthProperty().bind(button.widthProperty().subtract(sides));
+        button.setGraphic(content);
+        button.setMaxWidth(Double.MAX_VALUE);
+    }
+
     /** A stretch that takes the room left in a row. */
     public static Node spring() {
         Region region = new Region();

@@ -23,12 +23,8 @@ final class FaceRow extends Button {
     FaceRow(String name, Runnable go) {
         this.name = name;
         HBox line = new HBox(6, Ui.label(name, "rack-face-name"), Ui.spring(), count);
-        VBox content = new VBox(4, line, pips);
-        content.setMouseTransparent(true);
-        line.prefWidthProperty().bind(widthProperty().subtract(20));
-        setGraphic(content);
+        Ui.across(this, line, new VBox(4, line, pips), 20);
         getStyleClass().add("rack-face");
-        setMaxWidth(Double.MAX_VALUE);
         setOnAction(e -> go.run());
     }
 

@@ -17,11 +17,8 @@ final class GroupRow extends Button {
     GroupRow(String code, String name, Runnable go) {
         called = "group " + code + " " + name;
         HBox line = new HBox(6, Ui.kept(code, "rack-code"), Ui.label(name, "rack-group-name"), Ui.spring(), count);
-        line.setMouseTransparent(true);
-        line.prefWidthProperty().bind(widthProperty().subtract(26));
-        setGraphic(line);
+        Ui.across(this, line, line, 26);
         getStyleClass().add("rack-group");
-        setMaxWidth(Double.MAX_VALUE);
         setOnAction(e -> go.run());
     }
 
