@@ -7,6 +7,7 @@ import bucina.core.rule.RuleSet;
 import bucina.desk.look.Ui;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -93,7 +94,9 @@ final class RuleRow {
         ComboBox<String> box = new ComboBox<>();
         box.getItems().setAll(key.choices().stream().map(Choice::code).toList());
         box.setPrefWidth(120);
-        box.valueProperty().addListener((o, was, now) -> changed(now));
+        // Once the box has done with the choice: what is refused is put back, which it would take over in the midst of
+        // it.
+        box.valueProperty().addListener((o, was, now) -> Platform.runLater(() -> changed(now)));
         return box;
     }
 

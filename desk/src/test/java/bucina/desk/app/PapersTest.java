@@ -16,6 +16,7 @@ import javafx.event.ActionEvent;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
@@ -48,6 +49,27 @@ class PapersTest extends OnWindow {
 
     private Rule least() {
         return desk.snapshot().build().rules().rule(RuleKey.EDGE_LEAST_FLUSH);
+    }
+
+    @Test
+    void a_school_chosen_without_a_reason_goes_back_to_the_one_in_force(FxRobot robot) throws Exception {
+        robot.interact(() -> desk.roomProperty().set(Desk.Room.RULES));
+        String query = "#rule-" + RuleKey.COUNTERSINK_SCHOOL.code().replace('.', '-');
+        until(() -> robot.lookup(query).tryQuery().isPresent());
+        @SuppressWarnings("unchecked")
+        ComboBox<String> box = robot.lookup(query).queryAs(ComboBox.class);
+        String before = box.getValue();
+        robot.interact(() -> box.setValue(box.getItems().stream()
+                .filter(v -> !v.equals(before))
+                .findFirst()
+                .orElseThrow()));
+        until(robot, "written reason");
+        assertThat(box.getValue()).isEqualTo(before);
+        assertThat(box.getSelectionModel().getSelectedItem()).isEqualTo(before);
+        assertThat(box.getChildrenUnmodifiable())
+                .anySatisfy(n -> assertThat(n)
+                        .isInstanceOfSatisfying(
+                                Labeled.class, l -> assertThat(l.getText()).isEqualTo(before)));
     }
 
     @Test
