@@ -2,10 +2,13 @@ package bucina.desk;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 
+import bucina.desk.look.Scroll;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import javafx.scene.Node;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.paint.Color;
 
 @AnalyzeClasses(packages = "bucina.desk", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -58,4 +61,13 @@ class DeskBordersTest {
             .resideOutsideOfPackage("bucina.desk.look..")
             .should()
             .callMethod(Color.class, "web", String.class);
+
+    @ArchTest
+    static final ArchRule WHAT_SCROLLS_KEEPS_NO_PICTURE_OF_ITSELF = noClasses()
+            .that()
+            .doNotBelongToAnyOf(Scroll.class)
+            .should()
+            .callConstructor(ScrollPane.class)
+            .orShould()
+            .callConstructor(ScrollPane.class, Node.class);
 }

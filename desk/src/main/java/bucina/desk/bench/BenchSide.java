@@ -31,7 +31,7 @@ public final class BenchSide extends ShownPane {
     /** What the first hand's log says, while a hole of the other hand is open. */
     private final Label first = Ui.wrapped("", "bench-where");
 
-    private final ScrollPane scroll = new ScrollPane();
+    private final ScrollPane scroll = Ui.scroll(new VBox());
     private final Map<Stage, StagePanel> panels = new EnumMap<>(Stage.class);
     private final StagePanel change;
     private final LogPanel log;
@@ -70,9 +70,6 @@ public final class BenchSide extends ShownPane {
     }
 
     private void lay() {
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        scroll.setFocusTraversable(false);
         setCenter(scroll);
         first.setId("first-hand");
         VBox head = new VBox(1, title, where, first);

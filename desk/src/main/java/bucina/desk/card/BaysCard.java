@@ -9,6 +9,7 @@ import bucina.core.plan.Part;
 import bucina.core.state.Snapshot;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Refusal;
+import bucina.desk.look.Scroll;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
@@ -25,7 +26,6 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -98,8 +98,7 @@ public final class BaysCard extends ShownBox {
         ways.setAlignment(Pos.CENTER_LEFT);
         state.setId("bay-state");
         open.setId("bay-open");
-        ScrollPane scroll = new ScrollPane(open);
-        scroll.setFitToWidth(true);
+        Scroll scroll = Scroll.of(open);
         scroll.setPrefHeight(210);
         getChildren()
                 .addAll(

@@ -16,6 +16,7 @@ import bucina.core.state.Snapshot;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Refusal;
+import bucina.desk.look.Scroll;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
@@ -29,7 +30,6 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -104,8 +104,7 @@ public final class DoubtCard extends ShownBox {
     }
 
     private void lay(Runnable done) {
-        ScrollPane scroll = new ScrollPane(lines);
-        scroll.setFitToWidth(true);
+        Scroll scroll = Scroll.of(lines);
         scroll.setPrefHeight(110);
         Button go = Ui.button("Judge again what is set", "Ctrl+Enter", this::act, "primary");
         go.setId("recall-go");

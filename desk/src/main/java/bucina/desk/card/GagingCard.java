@@ -18,6 +18,7 @@ import bucina.core.plan.Part;
 import bucina.core.plan.RunThrough;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Refusal;
+import bucina.desk.look.Scroll;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
@@ -32,7 +33,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -131,8 +131,7 @@ public final class GagingCard extends ShownBox {
         string.setId("run-string");
         wrong.setId("gaging-wrong");
         list.setId("gaging-list");
-        ScrollPane scroll = new ScrollPane(list);
-        scroll.setFitToWidth(true);
+        Scroll scroll = Scroll.of(list);
         scroll.setPrefHeight(175);
         VBox left = new VBox(
                 6, Ui.label("A reading with limits", "strong"), reading, add("Ask for it", "gaging-add", this::ask));

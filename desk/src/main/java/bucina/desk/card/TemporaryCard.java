@@ -12,6 +12,7 @@ import bucina.core.stack.HoleReading;
 import bucina.core.state.Snapshot;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Refusal;
+import bucina.desk.look.Scroll;
 import bucina.desk.look.ShownBox;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
@@ -24,7 +25,6 @@ import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -67,8 +67,7 @@ public final class TemporaryCard extends ShownBox {
     }
 
     private static VBox list(String title, VBox lines) {
-        ScrollPane scroll = new ScrollPane(lines);
-        scroll.setFitToWidth(true);
+        Scroll scroll = Scroll.of(lines);
         scroll.setPrefSize(400, 300);
         VBox box = new VBox(6, Ui.label(title, "strong"), scroll);
         HBox.setHgrow(box, Priority.ALWAYS);

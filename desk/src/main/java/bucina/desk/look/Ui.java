@@ -132,8 +132,7 @@ public final class Ui {
 
     /** A pane that scrolls up and down only, takes the height that is left, and is no stop of the keyboard. */
     public static ScrollPane scroll(Node content) {
-        ScrollPane pane = new ScrollPane(content);
-        pane.setFitToWidth(true);
+        ScrollPane pane = Scroll.of(content);
         pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         pane.setFocusTraversable(false);
         VBox.setVgrow(pane, Priority.ALWAYS);

@@ -76,10 +76,7 @@ public final class PapersRoom extends ShownPane {
         VBox box = new VBox(10, Ui.label(title, "room-title"));
         box.getChildren().addAll(nodes);
         box.setPadding(new Insets(14));
-        ScrollPane pane = new ScrollPane(box);
-        pane.setFitToWidth(true);
-        pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        pane.setFocusTraversable(false);
+        ScrollPane pane = Ui.scroll(box);
         pane.getStyleClass().add("paper-column");
         HBox.setHgrow(pane, Priority.ALWAYS);
         pane.setPrefWidth(420);

@@ -1,6 +1,7 @@
 package bucina.desk.parts;
 
 import bucina.core.plan.Id;
+import bucina.desk.look.Scroll;
 import bucina.desk.look.Steps;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
@@ -11,11 +12,10 @@ import java.util.function.Consumer;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
 
 /** One part, open: how it stands, what is owed, where it lies, what is said of it. */
-final class PartDetail extends ScrollPane {
+final class PartDetail extends Scroll {
 
     private final Label title = Ui.wrapped("", "bench-title");
     private final Label stands = Ui.wrapped("", "soft");
@@ -39,9 +39,9 @@ final class PartDetail extends ScrollPane {
         facts = new PartFacts(desk, refused);
         body.setPadding(new Insets(4, 18, 14, 18));
         setContent(body);
-        setFitToWidth(true);
         setPrefWidth(430);
         setMinWidth(430);
+        setFitToWidth(true);
         setHbarPolicy(ScrollBarPolicy.NEVER);
         setFocusTraversable(false);
         setId("part-detail");

@@ -43,10 +43,7 @@ public final class Rack extends ShownPane {
     public Rack(Desk desk, Ways ways) {
         this.desk = desk;
         getStyleClass().add("rack");
-        scroll = new ScrollPane(list);
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        scroll.setFocusTraversable(false);
+        scroll = Ui.scroll(list);
         setCenter(scroll);
         pages = new PageList(desk);
         faces = new FaceList(desk);

@@ -1,18 +1,18 @@
 package bucina.desk.sumsroom;
 
 import bucina.core.sums.Answer;
+import bucina.desk.look.Scroll;
 import bucina.desk.look.Ui;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.HPos;
 import javafx.geometry.Insets;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 
 /** The table of an answer under the picture; goes on by scrolling where it is long. */
-final class AnswerTable extends ScrollPane {
+final class AnswerTable extends Scroll {
 
     private static final double MOST = 236;
     private static final int ROWS = 150;
@@ -25,7 +25,6 @@ final class AnswerTable extends ScrollPane {
     private Optional<Answer.Table> shown = Optional.empty();
 
     AnswerTable() {
-        super();
         grid.setHgap(14);
         grid.setVgap(3);
         grid.setPadding(new Insets(8, 14, 10, 14));

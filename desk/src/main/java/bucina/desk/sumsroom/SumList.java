@@ -40,10 +40,7 @@ final class SumList extends VBox {
         families(all, choose);
         all.getChildren().addAll(heading("Kept with the build"), keptBox);
         all.setPadding(new Insets(0, 0, 8, 0));
-        ScrollPane pane = new ScrollPane(all);
-        pane.setFitToWidth(true);
-        pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        pane.setFocusTraversable(false);
+        ScrollPane pane = Ui.scroll(all);
         setVgrow(pane, Priority.ALWAYS);
         getChildren().add(pane);
     }

@@ -102,10 +102,7 @@ final class SumSide extends BorderPane {
     private void lay(SumsRoom room) {
         VBox all = new VBox(6, fields, unit, error, numbers, notes);
         all.setPadding(new Insets(12, 14, 8, 14));
-        ScrollPane pane = new ScrollPane(all);
-        pane.setFitToWidth(true);
-        pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        pane.setFocusTraversable(false);
+        ScrollPane pane = Ui.scroll(all);
         setCenter(pane);
         name.setId("sum-name");
         name.setPromptText("what it is for");

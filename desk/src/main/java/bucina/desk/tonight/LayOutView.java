@@ -8,6 +8,7 @@ import bucina.core.reach.ToolCrib;
 import bucina.core.stack.HoleReading;
 import bucina.core.stack.Solution;
 import bucina.desk.look.Palette;
+import bucina.desk.look.Scroll;
 import bucina.desk.look.Ui;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Evening;
@@ -18,14 +19,13 @@ import java.util.Map;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** What lies ready on the bench, as it looks; fasteners at their true size. Under it the holes to slow down at. */
-final class LayOutView extends ScrollPane {
+final class LayOutView extends Scroll {
 
     private static final double WIDE = 380;
 
