@@ -12,8 +12,10 @@ import bucina.desk.session.Suggestion;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.lang.management.ManagementFactory;
+import java.lang.management.ThreadMXBean;
 import java.nio.file.Files;
 import java.time.Clock;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -35,6 +37,7 @@ import javafx.stage.Stage;
  */
 public final class Soak extends Application {
 
+    private static final ThreadMXBean THREADS = ManagementFactory.getThreadMXBean();
     private static final int HOURS = Integer.getInteger("hours", 8);
     private static final int AN_HOUR = 1800;
     private static final int EVENINGS = 500;
@@ -56,9 +59,13 @@ public final class Soak extends Application {
     private DeskWindow window;
     private List<Command> commands = List.of();
     /** How long each kind of thing done held the interface thread at most in this hour, ms. */
-    private final Map<String, Double> held = new HashMap<>();
+    private final Map<String, Held> held = new HashMap<>();
+
+    /** What a step took of the interface thread: its own processor time, and from begin to end. */
+    private record Held(double own, double whole) {}
 
     private long begun;
+    private long begunOwn;
     private String last = "";
     private int done;
     private int logged;
@@ -78,14 +85,14 @@ public final class Soak extends Application {
         desk.look().sound(false);
         window = new DeskWindow(desk, Clock.systemUTC());
         stage.setScene(window.scene());
-        stage.getScene().addPreLayoutPulseListener(() -> begun = System.nanoTime());
+        stage.getScene().addPreLayoutPulseListener(this::begin);
         stage.getScene().addPostLayoutPulseListener(() -> held("frame after " + last));
         stage.show();
         commands = window.commands().stream().filter(c -> !NOT.contains(c.id())).toList();
         System.out.printf(
                 Locale.ROOT,
                 "%d holes, %d entries behind; %d commands. Hour, MB in use, file kB, entries, marks, threads, what held"
-                        + " the interface thread longest, ms%n",
+                        + " the interface thread longest, ms of its processor time (of the clock)%n",
                 4000,
                 desk.snapshot().log().entries().size(),
                 commands.size());
@@ -104,11 +111,17 @@ public final class Soak extends Application {
                     Files.size(desk.session().path()) / 1000,
                     desk.snapshot().log().entries().size(),
                     desk.snapshot().log().marks().size(),
-                    ManagementFactory.getThreadMXBean().getThreadCount(),
+                    THREADS.getThreadCount(),
                     held.entrySet().stream()
-                            .sorted(Map.Entry.<String, Double>comparingByValue().reversed())
+                            .sorted(Map.Entry.<String, Held>comparingByValue(Comparator.comparingDouble(Held::own))
+                                    .reversed())
                             .limit(8)
-                            .map(e -> String.format(Locale.ROOT, "%s %.0f", e.getKey(), e.getValue()))
+                            .map(e -> String.format(
+                                    Locale.ROOT,
+                                    "%s %.0f (%.0f)",
+                                    e.getKey(),
+                                    e.getValue().own(),
+                                    e.getValue().whole()))
                             .collect(Collectors.joining(", ")));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -125,7 +138,7 @@ public final class Soak extends Application {
 
     /** One thing, then what comes back from the disk, then the next. */
     private void act() {
-        begun = System.nanoTime();
+        begin();
         last = something();
         held(last);
         done++;
@@ -138,8 +151,14 @@ public final class Soak extends Application {
         }));
     }
 
+    private void begin() {
+        begun = System.nanoTime();
+        begunOwn = THREADS.getCurrentThreadCpuTime();
+    }
+
     private void held(String what) {
-        held.merge(what, (System.nanoTime() - begun) / 1e6, Math::max);
+        Held now = new Held((THREADS.getCurrentThreadCpuTime() - begunOwn) / 1e6, (System.nanoTime() - begun) / 1e6);
+        held.merge(what, now, (a, b) -> a.own() >= b.own() ? a : b);
     }
 
     /** Does one thing, and says which. */
