@@ -80,6 +80,9 @@ public final class Screenshots extends Application {
             "evening",
             "bend-bench");
 
+    /** How often a pose is tried. */
+    private static final int TRIES = 30;
+
     private static final CompletableFuture<Integer> EXIT = new CompletableFuture<>();
     private final ExecutorService worker = Executors.newSingleThreadExecutor();
     private Session session;
@@ -181,34 +184,44 @@ public final class Screenshots extends Application {
             next();
             return;
         }
-        boolean wanted = only.isEmpty() ? SHOWN.contains(shot.name) : only.contains(shot.name);
+        pose(shot, shots, TRIES);
+    }
+
+    /** Poses, and again after a while where what is asked for has not come back from the worker yet. */
+    private void pose(Shot shot, Queue<Shot> shots, int tries) {
         try {
             shot.pose.run();
         } catch (RuntimeException e) {
+            if (tries > 1) {
+                after(400, () -> pose(shot, shots, tries - 1));
+                return;
+            }
             System.err.println("The pose " + shot.name + " failed: " + e);
             worker.shutdown();
             Platform.exit();
             return;
         }
-        PauseTransition settle =
-                new PauseTransition(Duration.millis(wanted ? 900 : shot.name.startsWith("to-") ? 400 : 60));
-        settled(settle, wanted, shot, shots);
-        settle.play();
+        boolean wanted = only.isEmpty() ? SHOWN.contains(shot.name) : only.contains(shot.name);
+        after(wanted ? 900 : shot.name.startsWith("to-") ? 400 : 60, () -> settled(wanted, shot, shots));
     }
 
-    private void settled(PauseTransition settle, boolean wanted, Shot shot, Queue<Shot> shots) {
-        settle.setOnFinished(e -> {
-            try {
-                if (wanted) {
-                    write(stage.getScene().snapshot(null), folder.resolve(shot.name + ".png"));
-                }
-                take(shots);
-            } catch (IOException ex) {
-                System.err.println(
-                        "The picture " + shot.name + " could not be written to " + folder + ": " + ex.getMessage());
-                Platform.exit();
+    private static void after(double millis, Runnable then) {
+        PauseTransition rest = new PauseTransition(Duration.millis(millis));
+        rest.setOnFinished(e -> then.run());
+        rest.play();
+    }
+
+    private void settled(boolean wanted, Shot shot, Queue<Shot> shots) {
+        try {
+            if (wanted) {
+                write(stage.getScene().snapshot(null), folder.resolve(shot.name + ".png"));
             }
-        });
+            take(shots);
+        } catch (IOException ex) {
+            System.err.println(
+                    "The picture " + shot.name + " could not be written to " + folder + ": " + ex.getMessage());
+            Platform.exit();
+        }
     }
 
     /** The first page of a face template and of a strip, side by side. */

@@ -19,12 +19,10 @@ import bucina.desk.session.Session;
 import bucina.store.Document;
 import bucina.store.file.BuildFile;
 import java.io.IOException;
+import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.SQLException;
-import java.sql.Statement;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDateTime;
@@ -194,37 +192,22 @@ final class GrowthSpeed {
         return (System.nanoTime() - begun) / 1e6;
     }
 
-    /** Takes a file back to format 4, as far as its tables go, and opens it. */
-    private void migration(Path path) throws SQLException {
+    private void migration(Path path) throws IOException, SQLException {
         Logbook log = log(MARKS);
         BuildFile.create(path, new Document(build, Logbook.of(fastenersSet(), log.marks()), List.of()))
                 .close();
-        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + path);
-                Statement s = c.createStatement()) {
-            for (String sql : List.of(
-                    "ALTER TABLE part ADD COLUMN fitted INTEGER NOT NULL DEFAULT 1",
-                    "ALTER TABLE part DROP COLUMN standing",
-                    "ALTER TABLE part DROP COLUMN particulars",
-                    "ALTER TABLE part DROP COLUMN kind",
-                    "ALTER TABLE layer DROP COLUMN holes",
-                    "ALTER TABLE fastener_group DROP COLUMN page",
-                    "DROP TABLE part_mark",
-                    "DROP TABLE own_job",
-                    "DROP TABLE state",
-                    "DROP TABLE seal",
-                    "PRAGMA user_version = 4")) {
-                s.execute(sql);
-            }
-        }
+        FormatFour.takeBack(path);
         double ms = ms(() -> BuildFile.open(path).close());
-        boolean kept = Files.exists(path.resolveSibling("four.bucina.before-version-8"));
-        System.out.printf(
-                Locale.ROOT,
-                "format 4 with %d holes, %d marks and %d entries brought up to date in %.0f ms, copy kept: %b%n",
-                FACES * EACH,
-                MARKS,
-                ENTRIES,
-                ms,
-                kept);
+        try (DirectoryStream<Path> copies =
+                Files.newDirectoryStream(path.getParent(), path.getFileName() + ".before-version-*")) {
+            System.out.printf(
+                    Locale.ROOT,
+                    "format 4 with %d holes, %d marks and %d entries brought up to date in %.0f ms, copy kept: %b%n",
+                    FACES * EACH,
+                    MARKS,
+                    ENTRIES,
+                    ms,
+                    copies.iterator().hasNext());
+        }
     }
 }
