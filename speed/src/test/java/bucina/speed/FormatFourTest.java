@@ -26,8 +26,7 @@ class FormatFourTest {
         Catalogue catalogue = CatalogueReader.shipped();
         Build build = Dunlin.build(catalogue.rules());
         Path path = folder.resolve("four.bucina");
-        BuildFile.create(path, new Document(build, Logbook.EMPTY, List.of()))
-                .close();
+        BuildFile.create(path, new Document(build, Logbook.EMPTY, List.of())).close();
         FormatFour.takeBack(path);
         assertThat(folder.toFile().list()).containsExactly("four.bucina");
         try (BuildFile file = BuildFile.open(path)) {

@@ -217,7 +217,7 @@ public final class Mixing {
     private static void primed(List<Layer> here, FaceReading face, Snapshot snapshot, List<Mark> marks, Instant now) {
         for (Layer l : here) {
             List<HoleReading> holes = face.readings().stream()
-                    .filter(r -> r.layers().contains(l) && !snapshot.state(r).set())
+                    .filter(r -> r.layers().contains(l) && !snapshot.set(r))
                     .toList();
             marks.addAll(new Task(Operation.PRIMED, Mark.Side.BOTH, Optional.of(l.id()))
                     .marks(snapshot.log(), holes, true, now));
@@ -232,8 +232,7 @@ public final class Mixing {
                         && covers.contains(new Batch.Surface(m.far().id(), false)))
                 .forEach(m -> m.holes().forEach(h -> through.add(h.hole().id())));
         face.readings().stream()
-                .filter(r ->
-                        through.contains(r.hole().id()) && !snapshot.state(r).set())
+                .filter(r -> through.contains(r.hole().id()) && !snapshot.set(r))
                 .forEach(waiting::add);
     }
 

@@ -45,7 +45,7 @@ public record Readiness(int holes, int rough, int plain, int primed, int set) {
         int primed = 0;
         int set = 0;
         for (HoleReading r : holes) {
-            if (log.state(r.hole(), r.layers()).set()) {
+            if (log.set(r.hole())) {
                 set++;
                 continue;
             }

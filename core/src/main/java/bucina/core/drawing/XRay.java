@@ -131,7 +131,7 @@ public final class XRay {
     private void hole(HoleReading r) {
         Point at = r.hole().at();
         circle("HOLES", at, r.solution().hole().nanometres() / 2);
-        boolean set = log.state(r.hole(), r.layers()).set();
+        boolean set = log.set(r.hole());
         if (set) {
             circle("TAILS", at, r.solution().heads().tail().nanometres());
         }

@@ -169,7 +169,7 @@ public final class BayPoints {
     }
 
     private Optional<Map.Entry<Kind, String>> lacks(HoleReading hole, Map<Id.Hole, String> unproved) {
-        if (!log.state(hole.hole(), hole.layers()).set()) {
+        if (!log.set(hole.hole())) {
             return Optional.of(
                     log.temporary(hole.hole().id(), hole.layers())
                             ? Map.entry(Kind.TEMPORARY, "held by a temporary bolt")
@@ -261,7 +261,7 @@ public final class BayPoints {
             for (HoleReading hole : derivation.face(ref.face().id()).readings()) {
                 if (Bays.holds(bay, inside, hole)
                         && hole.solution().fastener() instanceof Fastener.PulledRivet
-                        && log.state(hole.hole(), hole.layers()).set()) {
+                        && log.set(hole.hole())) {
                     pulled++;
                 }
             }

@@ -99,7 +99,7 @@ public final class Bays {
         List<HoleReading> permanent =
                 holes.stream().filter(h -> h.solution().fastener().permanent()).toList();
         Predicate<HoleReading> now = h -> setting.contains(h.hole().id());
-        Predicate<HoleReading> set = now.or(h -> log.state(h.hole(), h.layers()).set());
+        Predicate<HoleReading> set = now.or(h -> log.set(h.hole()));
         if (!permanent.isEmpty()) {
             return permanent.stream().anyMatch(set);
         }

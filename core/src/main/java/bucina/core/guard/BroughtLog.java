@@ -105,7 +105,7 @@ public final class BroughtLog {
                 return bolt(guards(ref), task, hole.get());
             }
             if (hole.isPresent()) {
-                return log.state(hole.get().hole(), hole.get().layers()).set()
+                return log.set(hole.get().hole())
                         ? Optional.empty()
                         : guards(ref).early(task, hole.get());
             }
@@ -115,7 +115,7 @@ public final class BroughtLog {
 
     /** A bolt that came out again since is not asked for: what was done to it went with it. */
     private Optional<String> bolt(Guards guards, Task task, HoleReading hole) {
-        boolean out = !log.state(hole.hole(), hole.layers()).set()
+        boolean out = !log.set(hole.hole())
                 && log.entries().stream()
                         .anyMatch(e -> Logbook.covered(e).contains(hole.hole().id()));
         return out ? Optional.empty() : guards.bolt(task.operation(), hole);

@@ -27,6 +27,11 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
+/*
+ * Design. A whole face of some thousand holes is asked at once while it is picked: what every hole goes through is
+ * written without streams.
+ */
+
 /** Why something must not be done at a hole of one face now. Made for one state of plan and log. */
 public final class Guards {
 
@@ -56,12 +61,14 @@ public final class Guards {
         if (task.operation().afterSet()) {
             return bolt(task.operation(), hole);
         }
-        if (log.state(hole.hole(), hole.layers()).set()) {
+        if (log.set(hole.hole())) {
             return Optional.of(hole.label() + " has its fastener in: nothing is done to the hole behind it");
         }
-        return drilling(task.operation(), hole, unit)
-                .or(() -> task.operation() == Operation.MATCH_DRILLED ? off(hole, "match-drilled") : Optional.empty())
-                .or(() -> order(task, hole));
+        Optional<String> against = drilling(task.operation(), hole, unit);
+        if (against.isEmpty() && task.operation() == Operation.MATCH_DRILLED) {
+            against = off(hole, "match-drilled");
+        }
+        return against.isPresent() ? against : order(task, hole);
     }
 
     /**
@@ -146,7 +153,7 @@ public final class Guards {
 
     /** A bolt is torqued once it is in, then striped, then wired or pinned. */
     Optional<String> bolt(Operation operation, HoleReading hole) {
-        if (!log.state(hole.hole(), hole.layers()).set()) {
+        if (!log.set(hole.hole())) {
             return Optional.of(hole.label() + " has no bolt in: it is set before it is " + operation.code());
         }
         List<Operation> steps = hole.solution().afterSet();
@@ -173,12 +180,12 @@ public final class Guards {
             return lid;
         }
         Optional<Held> held = holds.of(hole);
-        if (held.filter(Held::underSize).isPresent()) {
+        if (held.isPresent() && held.get().underSize()) {
             return Optional.of(hole.label() + " is not drilled past "
                     + held.get().present().map(p -> LengthFormat.trade(p, unit)).orElse("its present size")
                     + ": it waits for " + held.get().waitsFor());
         }
-        if (hole.layers().stream().anyMatch(l -> plates.contains(l.part()))) {
+        if (plate(hole)) {
             return Optional.of(hole.label()
                     + " is a nut plate hole: it is drilled through the plate on its screw, one lug, a "
                     + "cleco, then the other");
@@ -219,7 +226,7 @@ public final class Guards {
                 .anyMatch(g -> g.holes().under().stream().anyMatch(lids::contains));
         return any
                 ? face.readings().stream()
-                        .filter(h -> !log.state(h.hole(), h.layers()).set())
+                        .filter(h -> !log.set(h.hole()))
                         .flatMap(h -> StackCheck.over(face.face(), h).stream()
                                 .filter(l -> lids.contains(l.id()))
                                 .map(l -> l.name() + " comes to lie over " + h.label() + ", which is not set"))
@@ -241,9 +248,9 @@ public final class Guards {
 
     /** P1 for a mark: what comes before it. */
     private Optional<String> order(Task task, HoleReading hole) {
-        Set<Id.Layer> taking = task.layers(hole).stream().map(Layer::id).collect(Collectors.toSet());
+        List<Layer> taking = task.layers(hole);
         for (Owed owed : owed(hole)) {
-            if (taking.contains(owed.layer().id())) {
+            if (among(taking, owed.layer().id())) {
                 List<Owed.Step> before =
                         owed.before(task.operation(), log, hole.hole().id());
                 if (!before.isEmpty()) {
@@ -253,6 +260,24 @@ public final class Guards {
             }
         }
         return Optional.empty();
+    }
+
+    private static boolean among(List<Layer> layers, Id.Layer wanted) {
+        for (Layer layer : layers) {
+            if (layer.id().equals(wanted)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private boolean plate(HoleReading hole) {
+        for (Layer layer : hole.layers()) {
+            if (plates.contains(layer.part())) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** P1 for setting: all that is owed. */

@@ -18,6 +18,7 @@ import bucina.core.rule.RuleSet;
 import bucina.core.stack.HoleReading;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -147,9 +148,8 @@ public record Owed(Layer layer, List<Step> steps) {
     private static boolean comesAtSize(HoleReading hole, Layer layer) {
         Come come = come(hole, layer);
         return come.state() == Come.State.AT_SIZE
-                || come.diameter()
-                        .filter(d -> d.atLeast(hole.solution().hole()))
-                        .isPresent();
+                || come.diameter().isPresent()
+                        && come.diameter().get().atLeast(hole.solution().hole());
     }
 
     private static Come come(HoleReading hole, Layer layer) {
@@ -158,9 +158,9 @@ public record Owed(Layer layer, List<Step> steps) {
 
     /** True if nothing is drilled: the kit's holes come at final size, or the drawing says that these do. */
     private static boolean atSize(HoleReading hole, RuleSet rules) {
-        Length wanted = hole.solution().hole();
+        Optional<Length> present = hole.group().holes().present();
         return rules.holesCome() == HolesCome.FINAL
-                || hole.group().holes().present().filter(p -> p.atLeast(wanted)).isPresent();
+                || present.isPresent() && present.get().atLeast(hole.solution().hole());
     }
 
     /** The steps not done yet. */
@@ -170,23 +170,30 @@ public record Owed(Layer layer, List<Step> steps) {
 
     /** The steps not done yet that come before an operation; none if the hole does not owe the operation here. */
     public List<Step> before(Operation operation, Logbook log, Id.Hole hole) {
+        Operation meant = meant(operation);
         int at = 0;
-        while (at < steps.size() && !steps.get(at).operation().equals(meant(operation))) {
+        while (at < steps.size() && steps.get(at).operation() != meant) {
             at++;
         }
-        return at == steps.size()
-                ? List.of()
-                : steps.subList(0, at).stream()
-                        .filter(s -> !(drills(operation) && s.operation() == Operation.MATCH_DRILLED))
-                        .filter(s -> !done(s, log, hole))
-                        .toList();
+        List<Step> open = new ArrayList<>();
+        for (Step s : at == steps.size() ? List.<Step>of() : steps.subList(0, at)) {
+            if (!(drills(operation) && s.operation() == Operation.MATCH_DRILLED) && !done(s, log, hole)) {
+                open.add(s);
+            }
+        }
+        return open;
     }
 
     /** Marking final size on a sheet that is cleared after dimpling is the clearing. */
     private Operation meant(Operation operation) {
-        return operation == Operation.FINAL_SIZE && steps.stream().anyMatch(s -> s.operation() == Operation.CLEARED)
-                ? Operation.CLEARED
-                : operation;
+        if (operation == Operation.FINAL_SIZE) {
+            for (Step s : steps) {
+                if (s.operation() == Operation.CLEARED) {
+                    return Operation.CLEARED;
+                }
+            }
+        }
+        return operation;
     }
 
     /** Final size counts as match-drilled. */

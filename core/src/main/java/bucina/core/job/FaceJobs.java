@@ -202,7 +202,7 @@ final class FaceJobs {
 
     /** Puts what a hole owes into runs; gives the one that sets it. */
     private int hole(Group group, Row row, HoleReading hole, Map<Key, Integer> keys, Setting setting) {
-        boolean set = around.log().state(hole.hole(), hole.layers()).set();
+        boolean set = around.log().set(hole.hole());
         List<List<Integer>> sheets = new ArrayList<>();
         for (Owed owed : Owed.of(hole, around.build().rules(), around.parts(), around.plates())) {
             sheets.add(sheet(group, row, hole, owed, set, keys));

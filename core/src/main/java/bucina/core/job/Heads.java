@@ -29,9 +29,8 @@ record Heads(Set<Id.Hole> open, Set<Id.Hole> proved, int count) {
                 .flatMap(r -> r.holes().stream())
                 .flatMap(h -> face.of(h.id()).stream())
                 .toList();
-        List<HoleReading> ahead = holes.stream()
-                .filter(h -> !around.log().state(h.hole(), h.layers()).set())
-                .toList();
+        List<HoleReading> ahead =
+                holes.stream().filter(h -> !around.log().set(h.hole())).toList();
         // Nothing is looked for in the log while nothing of the group is in.
         Proving proving = group.typed().isEmpty() && ahead.size() == holes.size()
                 ? Proving.none(group)

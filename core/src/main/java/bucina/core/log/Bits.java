@@ -2,12 +2,14 @@ package bucina.core.log;
 
 import bucina.core.plan.Id;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 
 /** What was marked on a hole in one layer: two bits for each operation, near side and far. */
 final class Bits {
 
     private static final int BOTH = 3;
+    private static final List<Operation> ALL = List.of(Operation.values());
 
     private Bits() {}
 
@@ -26,7 +28,7 @@ final class Bits {
     /** The furthest that was done. */
     static HoleState furthest(int marked) {
         HoleState furthest = HoleState.PLANNED;
-        for (Operation operation : Operation.values()) {
+        for (Operation operation : ALL) {
             if (covers(marked, operation, Mark.Side.BOTH)) {
                 HoleState there = HoleState.of(operation);
                 furthest = there.compareTo(furthest) > 0 ? there : furthest;

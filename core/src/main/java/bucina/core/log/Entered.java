@@ -21,10 +21,17 @@ import org.pcollections.PStack;
  */
 record Entered(
         PSet<Integer> corrected,
-        PMap<Id.Hole, PStack<LogEntry>> holes,
+        PMap<Id.Hole, PStack<Placed>> holes,
         PMap<Id.Group, Integer> typed,
         PMap<Id.Part, Integer> found,
         PMap<Id.Hole, PStack<Integer>> proved) {
+
+    /**
+     * Where a hole stands in an entry that covers it.
+     *
+     * @param place among the holes of the entry, from 0
+     */
+    record Placed(LogEntry entry, int place) {}
 
     static final Entered NONE = new Entered(
             HashTreePSet.empty(),
@@ -40,7 +47,13 @@ record Entered(
 
     /** The entry that counts for a hole. */
     Optional<LogEntry> by(Id.Hole hole) {
-        return Optional.ofNullable(holes.get(hole)).map(s -> s.get(0));
+        return placed(hole).map(Placed::entry);
+    }
+
+    /** The entry that counts for a hole, and where the hole stands in it. */
+    Optional<Placed> placed(Id.Hole hole) {
+        PStack<Placed> entries = holes.get(hole);
+        return entries == null ? Optional.empty() : Optional.of(entries.get(0));
     }
 
     /** The holes an entry covers. */
@@ -55,21 +68,23 @@ record Entered(
 
     /** With one entry more. */
     Entered plus(LogEntry entry) {
-        PMap<Id.Hole, PStack<LogEntry>> next = holes;
-        for (Work.LoggedHole hole : holes(entry)) {
-            next = next.plus(
-                    hole.id(), next.getOrDefault(hole.id(), ConsPStack.empty()).plus(entry));
+        PMap<Id.Hole, PStack<Placed>> next = holes;
+        List<Work.LoggedHole> covered = holes(entry);
+        for (int i = 0; i < covered.size(); i++) {
+            Id.Hole hole = covered.get(i).id();
+            next = next.plus(hole, next.getOrDefault(hole, ConsPStack.empty()).plus(new Placed(entry, i)));
         }
         return new Entered(corrected, next, typed, found, proved).counted(entry, 1);
     }
 
     /** Without an entry, which another corrects. */
     Entered without(LogEntry entry) {
-        PMap<Id.Hole, PStack<LogEntry>> next = holes;
-        for (Work.LoggedHole hole : holes(entry)) {
-            PStack<LogEntry> left =
-                    next.getOrDefault(hole.id(), ConsPStack.empty()).minus(entry);
-            next = left.isEmpty() ? next.minus(hole.id()) : next.plus(hole.id(), left);
+        PMap<Id.Hole, PStack<Placed>> next = holes;
+        List<Work.LoggedHole> covered = holes(entry);
+        for (int i = 0; i < covered.size(); i++) {
+            Id.Hole hole = covered.get(i).id();
+            PStack<Placed> left = next.getOrDefault(hole, ConsPStack.empty()).minus(new Placed(entry, i));
+            next = left.isEmpty() ? next.minus(hole) : next.plus(hole, left);
         }
         return new Entered(corrected.plus(entry.id()), next, typed, found, proved).counted(entry, -1);
     }

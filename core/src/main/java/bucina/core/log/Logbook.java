@@ -298,9 +298,9 @@ public final class Logbook {
      * @param layers the layers the hole goes through
      */
     public HoleState state(Hole hole, List<Layer> layers) {
-        LogEntry entry = entered.by(hole.id()).orElse(null);
-        if (entry != null) {
-            return logged(entry, hole.id());
+        Optional<Entered.Placed> entry = entered.placed(hole.id());
+        if (entry.isPresent()) {
+            return logged(entry.get(), hole.id());
         }
         Map<Id.Layer, Integer> marked = done.get(hole.id());
         if (marked == null) {
@@ -315,24 +315,25 @@ public final class Logbook {
         return behind == null ? HoleState.PLANNED : behind;
     }
 
-    private HoleState logged(LogEntry entry, Id.Hole hole) {
-        Optional<Work> set = entry.work();
-        boolean proved = entered.provedBy(hole).filter(n -> n > entry.id()).isPresent();
-        if (set.isEmpty()) {
+    /** True if a sound fastener is in a hole, by the log. */
+    public boolean set(Hole hole) {
+        Optional<Entered.Placed> entry = entered.placed(hole.id());
+        return entry.isPresent() && logged(entry.get(), hole.id()).set();
+    }
+
+    private HoleState logged(Entered.Placed in, Id.Hole hole) {
+        LogEntry entry = in.entry();
+        Optional<Integer> proof = entered.provedBy(hole);
+        boolean proved = proof.isPresent() && proof.get() > entry.id();
+        if (entry.work().isEmpty()) {
             return proved ? HoleState.PROVED : HoleState.SET;
         }
-        Work work = set.get();
-        for (int i = 0; i < work.holes().size(); i++) {
-            Work.LoggedHole logged = work.holes().get(i);
-            if (logged.id().equals(hole)) {
-                boolean open = work.rejects().stream()
-                        .anyMatch(r ->
-                                r.hole().equals(logged.label()) && !r.what().filled());
-                boolean read = proved || work.reading(i).isPresent();
-                return open ? HoleState.REJECTED : read ? HoleState.PROVED : HoleState.SET;
-            }
-        }
-        throw new IllegalStateException("hole " + hole.n() + " is indexed under an entry that does not name it");
+        Work work = entry.work().get();
+        String label = work.holes().get(in.place()).label();
+        boolean open = work.rejects().stream()
+                .anyMatch(r -> r.hole().equals(label) && !r.what().filled());
+        boolean read = proved || work.reading(in.place()).isPresent();
+        return open ? HoleState.REJECTED : read ? HoleState.PROVED : HoleState.SET;
     }
 
     /** How many fasteners of a group are in and sound. */
@@ -343,7 +344,7 @@ public final class Logbook {
         int count = 0;
         for (var row : group.rows()) {
             for (Hole hole : row.holes()) {
-                if (entered.by(hole.id()).isPresent() && state(hole, List.of()).set()) {
+                if (set(hole)) {
                     count++;
                 }
             }

@@ -109,8 +109,7 @@ public final class PartStates {
         Set<Id.Part> held = new HashSet<>();
         for (HoleReading hole : derivation.face(face).readings()) {
             Group group = hole.group();
-            if (group.fastenerAt(hole.hole()).permanent()
-                    && log.state(hole.hole(), hole.layers()).set()) {
+            if (group.fastenerAt(hole.hole()).permanent() && log.set(hole.hole())) {
                 hole.layers().forEach(l -> held.add(l.part()));
             }
         }

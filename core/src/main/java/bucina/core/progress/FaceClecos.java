@@ -144,7 +144,7 @@ public record FaceClecos(List<RowPlan> rows, List<Use> sizes) {
         for (Row row : order) {
             List<HoleReading> open = row.holes().stream()
                     .flatMap(h -> face.of(h.id()).stream())
-                    .filter(r -> !log.state(r.hole(), r.layers()).set())
+                    .filter(r -> !log.set(r.hole()))
                     .toList();
             if (open.isEmpty()) {
                 continue;

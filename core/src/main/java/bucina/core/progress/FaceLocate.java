@@ -104,7 +104,7 @@ public record FaceLocate(Shape shape, List<Step> steps, Map<ClecoSize, Integer> 
     private static Map<HoleReading, ClecoSize> sizes(FaceReading face, Logbook log, List<ClecoSize> table) {
         Map<HoleReading, ClecoSize> size = new LinkedHashMap<>();
         for (HoleReading r : face.readings()) {
-            if (!log.state(r.hole(), r.layers()).set()) {
+            if (!log.set(r.hole())) {
                 ClecoSize.of(table, r.solution().hole()).ifPresent(s -> size.put(r, s));
             }
         }

@@ -40,7 +40,7 @@ public record Task(Operation operation, Mark.Side side, Optional<Id.Layer> layer
         for (int i = 0; i < reading.layers().size(); i++) {
             Layer l = reading.layers().get(i);
             boolean takes = takes(i, reading);
-            if (takes && layer.map(l.id()::equals).orElse(true)) {
+            if (takes && (layer.isEmpty() || layer.get().equals(l.id()))) {
                 taking.add(l);
             }
         }
@@ -70,16 +70,20 @@ public record Task(Operation operation, Mark.Side side, Optional<Id.Layer> layer
      * pilot any more. A hole that takes it in no layer is not asked for.
      */
     public boolean done(Logbook log, HoleReading reading) {
-        return layers(reading).stream()
-                .allMatch(l -> log.marked(reading.hole().id(), l.id(), operation, side)
-                        || OVERTAKEN.contains(operation)
-                                && log.marked(reading.hole().id(), l.id(), Operation.FINAL_SIZE, Mark.Side.BOTH));
+        Id.Hole hole = reading.hole().id();
+        for (Layer l : layers(reading)) {
+            if (!log.marked(hole, l.id(), operation, side)
+                    && !(OVERTAKEN.contains(operation)
+                            && log.marked(hole, l.id(), Operation.FINAL_SIZE, Mark.Side.BOTH))) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** True if the hole waits for it: some layer takes it and lacks it, and no fastener is in; a bolt is. */
     public boolean waits(Logbook log, HoleReading reading) {
-        return !done(log, reading)
-                && log.state(reading.hole(), reading.layers()).set() == operation.afterSet();
+        return !done(log, reading) && log.set(reading.hole()) == operation.afterSet();
     }
 
     /** Holes of a face that still wait. */

@@ -97,7 +97,7 @@ public record Recall(List<Line> lines, int asked) {
             FaceReading after = is.face(ref.face().id());
             for (HoleReading hole : before.readings()) {
                 Optional<LogEntry> entry = log.installedBy(hole.hole().id());
-                if (entry.isEmpty() || !log.state(hole.hole(), hole.layers()).set()) {
+                if (entry.isEmpty() || !log.set(hole.hole())) {
                     continue;
                 }
                 asked++;

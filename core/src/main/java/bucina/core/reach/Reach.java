@@ -257,9 +257,7 @@ public record Reach(HoleReading hole, Work work, List<Tool> tools, List<Blocked>
             for (int i : face.in(new Box(p.x() - most, p.y() - most, p.x() + most, p.y() + most))) {
                 HoleReading other = face.reading(i);
                 Fastener fastener = other.solution().fastener();
-                if (!fastener.flush()
-                        && !other.equals(hole)
-                        && log.state(other.hole(), other.layers()).set()) {
+                if (!fastener.flush() && !other.equals(hole) && log.set(other.hole())) {
                     near.add(new Obstacle(
                             Optional.empty(),
                             "the head of " + other.label(),

@@ -42,7 +42,7 @@ public record Hanging(Layer sheet, List<HoleReading> clecos, Point far, Swing sw
         Map<Layer, List<HoleReading>> clecos = new LinkedHashMap<>();
         Set<Layer> held = new HashSet<>();
         for (HoleReading hole : face.readings()) {
-            boolean set = log.state(hole.hole(), hole.layers()).set();
+            boolean set = log.set(hole.hole());
             for (Layer sheet : hole.layers()) {
                 if (set) {
                     held.add(sheet);

@@ -83,12 +83,14 @@ public final class RuleSet {
     }
 
     private static Choice pick(Rule rule) {
-        return rule.key().choices().stream()
-                .filter(c -> c.code().equals(rule.value()))
-                .findFirst()
-                .orElseThrow(() -> new InputException("rule " + rule.key().code() + " must be one of "
-                        + rule.key().choices().stream().map(Choice::code).collect(Collectors.joining(", "))
-                        + ", was \"" + rule.value() + "\""));
+        for (Choice choice : rule.key().choices()) {
+            if (choice.code().equals(rule.value())) {
+                return choice;
+            }
+        }
+        throw new InputException("rule " + rule.key().code() + " must be one of "
+                + rule.key().choices().stream().map(Choice::code).collect(Collectors.joining(", "))
+                + ", was \"" + rule.value() + "\"");
     }
 
     private static LengthParser parser() {

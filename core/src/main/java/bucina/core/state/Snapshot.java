@@ -128,9 +128,14 @@ public record Snapshot(
         return guards.computeIfAbsent(face, f -> new Guards(derivation, f, log, holds));
     }
 
-    /** The open queries of a group. */
+    /** True if a sound fastener is in a hole, by the log. */
+    public boolean set(HoleReading hole) {
+        return log.set(hole.hole());
+    }
+
+    /** True if a query of a group is open. */
     public boolean queried(Group group) {
-        return !Queries.open(build().papers(), group.id()).isEmpty();
+        return Queries.anyOpen(build().papers(), group.id());
     }
 
     /** How many fasteners of a group are in and sound. */

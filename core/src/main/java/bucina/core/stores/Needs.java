@@ -34,7 +34,7 @@ final class Needs {
         for (Build.FaceRef ref : derivation.build().faces()) {
             boolean here = wanted.test(ref);
             for (HoleReading hole : derivation.face(ref.face().id()).readings()) {
-                boolean set = log.state(hole.hole(), hole.layers()).set();
+                boolean set = log.set(hole.hole());
                 if (set || here) {
                     hole(hole.solution(), set, counts);
                 }
@@ -74,7 +74,7 @@ final class Needs {
         Map<Id.Layer, Boolean> set = new HashMap<>();
         for (HoleReading hole : derivation.face(ref.face().id()).readings()) {
             if (hole.solution().fastener().rivet()) {
-                boolean in = log.state(hole.hole(), hole.layers()).set();
+                boolean in = log.set(hole.hole());
                 hole.layers().forEach(l -> set.merge(l.id(), in, Boolean::logicalOr));
             }
         }

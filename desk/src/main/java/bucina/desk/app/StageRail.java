@@ -1,6 +1,5 @@
 package bucina.desk.app;
 
-import bucina.core.log.HoleState;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
 import bucina.desk.look.Palette;
@@ -150,7 +149,6 @@ final class StageRail extends ShownBox {
     }
 
     private boolean open(HoleReading reading) {
-        HoleState state = desk.snapshot().state(reading);
-        return !state.set();
+        return !desk.snapshot().set(reading);
     }
 }

@@ -143,7 +143,7 @@ public final class BenchSide extends ShownPane {
         int picked = desk.selectionProperty().get().holes().size();
         say(cursor, picked, typed);
         Optional<FirstHand> mirrored = cursor.filter(
-                        c -> !none && !desk.snapshot().state(c).set())
+                        c -> !none && !desk.snapshot().set(c))
                 .flatMap(c -> FirstHand.of(
                         desk.snapshot().build(), desk.snapshot().log(), c.hole().id()));
         Ui.shown(first, mirrored.isPresent());

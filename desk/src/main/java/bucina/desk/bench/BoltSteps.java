@@ -75,7 +75,7 @@ final class BoltSteps extends VBox {
     /** Shows what the picked bolts owe next; false if they owe nothing. */
     boolean fill() {
         List<HoleReading> picked = desk.selectionProperty().get().readings(desk.face()).stream()
-                .filter(h -> desk.snapshot().state(h).set())
+                .filter(h -> desk.snapshot().set(h))
                 .filter(h -> !Owed.openAfterSet(h, desk.snapshot().log()).isEmpty())
                 .toList();
         Optional<Operation> step = picked.stream()

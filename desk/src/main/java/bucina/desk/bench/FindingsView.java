@@ -44,7 +44,7 @@ final class FindingsView extends VBox {
             desk.snapshot()
                     .holds()
                     .of(c)
-                    .filter(h -> !desk.snapshot().state(c).set())
+                    .filter(h -> !desk.snapshot().set(c))
                     .ifPresent(h -> warning(Ui.wrapped(h.sentence(desk.unit()), "attention-text")));
             Queries.open(desk.snapshot().build().papers(), c.group().id())
                     .forEach(q -> warning(

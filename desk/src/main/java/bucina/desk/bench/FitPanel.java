@@ -57,12 +57,12 @@ final class FitPanel extends StagePanel {
         desk.cursor()
                 .flatMap(c -> snapshot.holds()
                         .of(c)
-                        .filter(h -> !snapshot.state(c).set())
+                        .filter(h -> !snapshot.set(c))
                         .map(h -> c.label() + ": " + h.sentence(desk.unit())))
                 .ifPresent(words -> getChildren().add(Ui.wrapped(words, "attention-text")));
         List<Holds.Range> ranges = snapshot.holds()
                 .ranges(desk.face().readings().stream()
-                        .filter(r -> !snapshot.state(r).set())
+                        .filter(r -> !snapshot.set(r))
                         .toList());
         int held = ranges.stream().mapToInt(Holds.Range::count).sum();
         misfit.fill();

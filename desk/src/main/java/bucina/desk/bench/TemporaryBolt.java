@@ -29,8 +29,8 @@ final class TemporaryBolt extends HBox {
     /** The picked holes that take a bolt and have none yet. */
     private List<HoleReading> holes() {
         return desk.selectionProperty().get().readings(desk.face()).stream()
-                .filter(h -> !h.solution().afterSet().isEmpty()
-                        && !desk.snapshot().state(h).set())
+                .filter(h ->
+                        !h.solution().afterSet().isEmpty() && !desk.snapshot().set(h))
                 .toList();
     }
 
@@ -41,7 +41,7 @@ final class TemporaryBolt extends HBox {
     /** True if a temporary bolt is in a hole. */
     static boolean in(Desk desk, HoleReading hole) {
         return !IN.layers(hole).isEmpty()
-                && !desk.snapshot().state(hole).set()
+                && !desk.snapshot().set(hole)
                 && IN.done(desk.snapshot().log(), hole);
     }
 

@@ -11,6 +11,7 @@ import bucina.core.progress.Task;
 import bucina.core.stack.HoleReading;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Ui;
+import bucina.desk.session.AskedGuards;
 import bucina.desk.session.Command;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Progress;
@@ -36,6 +37,7 @@ abstract class WorkPanel extends StagePanel {
     final Desk desk;
     private final Runnable apart;
     private final TaskList tasks;
+    private final AskedGuards guards = new AskedGuards();
     private final ComboBox<Optional<Layer>> layer;
     final VBox below = new VBox(6);
     private final TextField why = new TextField();
@@ -199,7 +201,7 @@ abstract class WorkPanel extends StagePanel {
     }
 
     private Optional<String> guard(Task task, HoleReading hole) {
-        return desk.snapshot().guards(desk.face().face().id()).marking(task, hole, desk.unit());
+        return guards.marking(desk, task, hole);
     }
 
     private void picked(Task task) {
@@ -321,7 +323,7 @@ abstract class WorkPanel extends StagePanel {
         List<HoleReading> guarded = guarded(task, open);
         String reason = why.getText().strip();
         List<HoleReading> now = reason.isEmpty()
-                ? open.stream().filter(r -> !guarded.contains(r)).toList()
+                ? open.stream().filter(r -> guard(task, r).isEmpty()).toList()
                 : open;
         if (now.isEmpty()) {
             if (!guarded.isEmpty()) {

@@ -84,8 +84,7 @@ public final class TemporaryCard extends ShownBox {
             List<Line> out = new ArrayList<>();
             for (Build.FaceRef ref : now.build().faces()) {
                 List<HoleReading> held = now.face(ref.face().id()).readings().stream()
-                        .filter(h -> !now.state(h).set()
-                                && now.log().temporary(h.hole().id(), h.layers()))
+                        .filter(h -> !now.set(h) && now.log().temporary(h.hole().id(), h.layers()))
                         .toList();
                 if (!held.isEmpty()) {
                     out.add(new Line(

@@ -81,9 +81,7 @@ final class SetupsCommand extends OnBuild implements Callable<Integer> {
     private static void set(ObjectNode node, Stretch s, OnBuild.Opened opened) {
         node.put(
                 "set",
-                s.holes().stream()
-                        .filter(h -> opened.log().state(h.hole(), h.layers()).set())
-                        .count());
+                s.holes().stream().filter(h -> opened.log().set(h.hole())).count());
     }
 
     private String line(Stretch s, Optional<Solution> before) {

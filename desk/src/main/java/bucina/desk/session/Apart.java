@@ -60,7 +60,7 @@ public record Apart(
         for (Face face : assembly.faces()) {
             int open = 0;
             for (HoleReading r : snapshot.face(face.id()).readings()) {
-                if (snapshot.state(r).set()) {
+                if (snapshot.set(r)) {
                     r.layers().forEach(l -> riveted.add(l.part()));
                 } else {
                     open++;

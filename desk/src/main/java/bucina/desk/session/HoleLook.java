@@ -133,7 +133,7 @@ public record HoleLook(Fill fill, Overlay overlay, boolean broken) {
 
     /** The worst thing to say about a hole in a stage. */
     public static Overlay overlay(Snapshot snapshot, HoleReading hole, Stage stage) {
-        boolean held = !snapshot.state(hole).set() && snapshot.holds().of(hole).isPresent();
+        boolean held = !snapshot.set(hole) && snapshot.holds().of(hole).isPresent();
         if (held && stage == Stage.FIT) {
             return Overlay.HOLD;
         }

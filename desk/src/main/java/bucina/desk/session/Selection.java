@@ -4,6 +4,7 @@ import bucina.core.plan.Id;
 import bucina.core.sheet.Box;
 import bucina.core.stack.FaceReading;
 import bucina.core.stack.HoleReading;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.Comparator;
@@ -149,7 +150,14 @@ public record Selection(Id.Face face, Optional<Id.Hole> cursor, Set<Id.Hole> hol
 
     /** The readings picked, in the order of the face; holes that are gone are left out. */
     public List<HoleReading> readings(FaceReading reading) {
-        return holes.stream().flatMap(h -> reading.of(h).stream()).toList();
+        List<HoleReading> there = new ArrayList<>(holes.size());
+        for (Id.Hole hole : holes) {
+            Optional<HoleReading> found = reading.of(hole);
+            if (found.isPresent()) {
+                there.add(found.get());
+            }
+        }
+        return there;
     }
 
     private Selection of(Id.Hole looked, List<HoleReading> readings) {

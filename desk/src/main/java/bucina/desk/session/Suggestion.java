@@ -43,7 +43,7 @@ public record Suggestion(Group group, List<Work.LoggedHole> holes, int count, So
             return snapshot.group(desk.typedGroupProperty().get().get()).flatMap(ref -> typed(snapshot, ref.group()));
         }
         List<HoleReading> open = selection.readings(desk.face()).stream()
-                .filter(r -> !snapshot.state(r).set() && snapshot.holds().of(r).isEmpty())
+                .filter(r -> !snapshot.set(r) && snapshot.holds().of(r).isEmpty())
                 .toList();
         if (open.isEmpty()) {
             return Optional.empty();
@@ -83,7 +83,7 @@ public record Suggestion(Group group, List<Work.LoggedHole> holes, int count, So
 
     private static List<HoleReading> held(List<HoleReading> picked, Snapshot snapshot) {
         return picked.stream()
-                .filter(r -> !snapshot.state(r).set() && snapshot.holds().of(r).isPresent())
+                .filter(r -> !snapshot.set(r) && snapshot.holds().of(r).isPresent())
                 .toList();
     }
 
