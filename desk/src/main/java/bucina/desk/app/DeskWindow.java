@@ -178,6 +178,9 @@ public final class DeskWindow implements Shown {
     }
 
     private void enterRoom() {
+        if (room() == sheetRoom) {
+            sheetRoom.arriving();
+        }
         frame.setCenter(room().node());
         room().enter();
     }

@@ -7,6 +7,8 @@ import bucina.desk.card.OutCard;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Shown;
 import bucina.desk.look.ShownPane;
+import bucina.desk.look.Steps;
+import bucina.desk.look.Ui;
 import bucina.desk.rack.Rack;
 import bucina.desk.session.Desk;
 import bucina.desk.session.LengthClasses;
@@ -46,6 +48,8 @@ public final class SheetRoom extends ShownPane {
     private Palette palette = Palette.LIGHT;
     private double scale = 1;
     private boolean narrow;
+    private boolean arrived;
+    private final Steps coming = new Steps();
 
     SheetRoom(Desk desk, WorkTimer timer, Cards cards) {
         this.desk = desk;
@@ -106,6 +110,29 @@ public final class SheetRoom extends ShownPane {
         setRight(bench);
     }
 
+    /**
+     * Before it comes into a window that is seen, for the first time: the sheet comes first, what stands beside it a
+     * frame later each.
+     */
+    void arriving() {
+        if (arrived || mode.isPresent()) {
+            return;
+        }
+        setLeft(narrow ? null : Ui.room(rack));
+        setRight(Ui.room(bench));
+        coming.begin(List.of(
+                () -> {
+                    if (mode.isEmpty()) {
+                        setLeft(narrow ? null : rack);
+                    }
+                },
+                () -> {
+                    if (mode.isEmpty()) {
+                        setRight(bench);
+                    }
+                }));
+    }
+
     private List<Shown> parts() {
         return List.of(rack, sheet, strip, clecos, bench, rail, badge, reachBar, done);
     }
@@ -139,6 +166,7 @@ public final class SheetRoom extends ShownPane {
 
     @Override
     public void enter() {
+        arrived = true;
         mode.<Node>map(m -> m).orElse(sheet).requestFocus();
     }
 

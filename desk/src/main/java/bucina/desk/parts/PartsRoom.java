@@ -11,6 +11,7 @@ import bucina.core.refit.LookAlikes;
 import bucina.core.stack.Derivation;
 import bucina.core.state.Snapshot;
 import bucina.desk.look.ShownPane;
+import bucina.desk.look.Steps;
 import bucina.desk.look.Ui;
 import bucina.desk.look.Worded;
 import bucina.desk.session.Command;
@@ -63,6 +64,8 @@ public final class PartsRoom extends ShownPane {
     private Optional<Id.Part> added = Optional.empty();
 
     private boolean stale = true;
+    /** What stands open comes a frame after the list. */
+    private final Steps coming = new Steps();
 
     /**
      * @param lists opens the card that takes a list of parts in and writes one out
@@ -96,7 +99,8 @@ public final class PartsRoom extends ShownPane {
         });
         setCenter(lines);
         BorderPane.setMargin(lines, new Insets(0, 0, 12, 16));
-        setRight(detail);
+        setRight(Ui.room(detail));
+        coming.begin(List.of(() -> setRight(detail)));
         ties.on(desk.session().snapshotProperty(), this::fill);
         ties.on(desk.look().unitProperty(), this::columns);
         ties.on(desk.look().unitProperty(), this::fill);
