@@ -72,7 +72,7 @@ class MatingRandomTest {
     @Test
     void areas_and_holes_are_those_a_grid_of_points_and_the_stacks_give() {
         int pairs = 0;
-        for (int i = 0; i < 60; i++) {
+        for (int i = 0; i < 120; i++) {
             FaceReading face = face();
             Map<String, Double> counted = new HashMap<>();
             count(face, counted);
@@ -92,7 +92,7 @@ class MatingRandomTest {
                 pairs++;
             }
         }
-        assertThat(pairs).isGreaterThan(100);
+        assertThat(pairs).isGreaterThan(200);
     }
 
     private static void holes(Map.Entry<String, Mating> m, FaceReading face) {

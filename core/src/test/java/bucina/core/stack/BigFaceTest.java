@@ -88,7 +88,7 @@ class BigFaceTest {
         Random random = new Random(seed);
         Build build = Dunlin.build(catalogue.rules());
         Derivation derivation = Derivation.of(build, catalogue);
-        for (int step = 0; step < 20; step++) {
+        for (int step = 0; step < 40; step++) {
             Face face = build.faces().get(random.nextInt(4)).face();
             Face changed = edit(face, random);
             build = build.with(changed, build.nextId() + 1);

@@ -133,7 +133,7 @@ class SumsHostileTest {
         Random random = new Random(77);
         for (Sum sum : Sums.ALL) {
             List<Ask> asks = sum.asks(BARE);
-            for (int i = 0; i < 60; i++) {
+            for (int i = 0; i < 150; i++) {
                 Map<String, String> typed = new HashMap<>();
                 for (int k = 0; k < 1 + random.nextInt(asks.size()); k++) {
                     Ask ask = asks.get(random.nextInt(asks.size()));

@@ -197,7 +197,7 @@ class LongEveningTest extends OnDesk {
     }
 
     @ParameterizedTest
-    @ValueSource(longs = {1, 2})
+    @ValueSource(longs = {1, 2, 3, 4})
     void what_is_shown_is_on_the_disk_and_all_of_it_goes_back_and_on_again(long seed) {
         Random random = new Random(seed);
         List<Stand> stands = new ArrayList<>(List.of(stand()));
