@@ -109,22 +109,14 @@ public final class Queries {
         }
     }
 
-    /** True if a query of a group is open. */
-    public static boolean anyOpen(Paperwork papers, Id.Group group) {
-        for (Query q : papers.queries()) {
-            if (q.open() && q.group().equals(group)) {
-                return true;
-            }
-        }
-        return false;
-    }
-
     /** The open queries of a group. */
     public static List<Query> open(Paperwork papers, Id.Group group) {
         List<Query> open = new ArrayList<>();
-        papers.queries().stream()
-                .filter(q -> q.open() && q.group().equals(group))
-                .forEach(open::add);
+        for (Query q : papers.queries()) {
+            if (q.open() && q.group().equals(group)) {
+                open.add(q);
+            }
+        }
         return open;
     }
 }

@@ -23,13 +23,15 @@ import bucina.core.stack.HoleReading;
 import bucina.core.stack.StackCheck;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 
 /*
- * Design. A whole face of some thousand holes is asked at once while it is picked: what every hole goes through is
- * written without streams.
+ * Design. A whole face of some thousand holes is asked again and again while it is picked: what every hole goes through
+ * is written without streams, and what was said of a hole is kept, as nothing it follows from can change.
  */
 
 /** Why something must not be done at a hole of one face now. Made for one state of plan and log. */
@@ -41,6 +43,9 @@ public final class Guards {
     private final Logbook log;
     private final Holds holds;
     private final Set<Id.Part> plates;
+    private final Map<Asked, Map<Id.Hole, Optional<String>>> said = new ConcurrentHashMap<>();
+
+    private record Asked(Task task, Unit unit) {}
 
     public Guards(Derivation derivation, Id.Face face, Logbook log, Holds holds) {
         this.derivation = derivation;
@@ -58,6 +63,17 @@ public final class Guards {
 
     /** Why a hole must not get what a task does; empty if it may. Names the hole, the sheet and what is missing. */
     public Optional<String> marking(Task task, HoleReading hole, Unit unit) {
+        Map<Id.Hole, Optional<String>> known =
+                said.computeIfAbsent(new Asked(task, unit), a -> new ConcurrentHashMap<>());
+        Optional<String> why = known.get(hole.hole().id());
+        if (why == null) {
+            why = whyNot(task, hole, unit);
+            known.put(hole.hole().id(), why);
+        }
+        return why;
+    }
+
+    private Optional<String> whyNot(Task task, HoleReading hole, Unit unit) {
         if (task.operation().afterSet()) {
             return bolt(task.operation(), hole);
         }

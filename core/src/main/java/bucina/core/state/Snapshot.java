@@ -135,7 +135,7 @@ public record Snapshot(
 
     /** True if a query of a group is open. */
     public boolean queried(Group group) {
-        return Queries.anyOpen(build().papers(), group.id());
+        return !Queries.open(build().papers(), group.id()).isEmpty();
     }
 
     /** How many fasteners of a group are in and sound. */

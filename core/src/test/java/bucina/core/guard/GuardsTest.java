@@ -17,10 +17,13 @@ import bucina.core.log.Work;
 import bucina.core.material.Material;
 import bucina.core.measure.InputException;
 import bucina.core.measure.Length;
+import bucina.core.measure.Unit;
 import bucina.core.part.PartStates;
 import bucina.core.plan.Build;
+import bucina.core.plan.Deviation;
 import bucina.core.plan.Face;
 import bucina.core.plan.Group;
+import bucina.core.plan.Hole;
 import bucina.core.plan.Id;
 import bucina.core.plan.Layer;
 import bucina.core.plan.Part;
@@ -349,5 +352,32 @@ class GuardsTest {
         Derivation lifted = Derivation.of(off, catalogue);
         assertThat(new Guards(lifted, new Id.Face(3), log, new Holds(lifted, log)).granted(dimple, hole(1)))
                 .isEmpty();
+    }
+
+    @Test
+    void what_was_said_once_is_said_again_and_of_its_task_its_hole_and_its_unit_only() {
+        Row plain = Plans.row(1000, "R1", 2, 3);
+        List<Hole> holes = new ArrayList<>(plain.holes());
+        Hole first = holes.getFirst();
+        Deviation larger =
+                new Deviation(Optional.of(Length.in(.1285)), Optional.empty(), Optional.empty(), "drilled out");
+        holes.set(0, new Hole(first.id(), first.label(), first.at(), Optional.of(larger)));
+        build = Plans.build(Plans.face(
+                build.faces().getFirst().face().layers(),
+                List.of(Plans.group(
+                        20,
+                        "G-1",
+                        Plans.FLUSH,
+                        List.of(new Row(plain.id(), plain.name(), plain.nextLabel(), holes))))));
+        Guards guards = new Guards(derivation(), new Id.Face(3), log, new Holds(derivation(), log));
+        Task drill = Task.of(Operation.FINAL_SIZE);
+        for (int again = 0; again < 2; again++) {
+            assertThat(guards.marking(drill, hole(1), Unit.INCH).orElseThrow()).contains("it takes .1285 in");
+            assertThat(guards.marking(drill, hole(1), Unit.MM).orElseThrow()).contains("it takes 3.264 mm");
+            assertThat(guards.marking(drill, hole(2), Unit.INCH)).isEmpty();
+            assertThat(guards.marking(Task.of(Operation.DIMPLED), hole(2), Unit.INCH)
+                            .orElseThrow())
+                    .contains("R1.2 in Skin is not drilled to final size");
+        }
     }
 }

@@ -11,7 +11,6 @@ import bucina.core.progress.Task;
 import bucina.core.stack.HoleReading;
 import bucina.desk.look.Fields;
 import bucina.desk.look.Ui;
-import bucina.desk.session.AskedGuards;
 import bucina.desk.session.Command;
 import bucina.desk.session.Desk;
 import bucina.desk.session.Progress;
@@ -37,7 +36,6 @@ abstract class WorkPanel extends StagePanel {
     final Desk desk;
     private final Runnable apart;
     private final TaskList tasks;
-    private final AskedGuards guards = new AskedGuards();
     private final ComboBox<Optional<Layer>> layer;
     final VBox below = new VBox(6);
     private final TextField why = new TextField();
@@ -201,7 +199,7 @@ abstract class WorkPanel extends StagePanel {
     }
 
     private Optional<String> guard(Task task, HoleReading hole) {
-        return guards.marking(desk, task, hole);
+        return desk.snapshot().guards(desk.face().face().id()).marking(task, hole, desk.unit());
     }
 
     private void picked(Task task) {
