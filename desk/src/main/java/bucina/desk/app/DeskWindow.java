@@ -178,9 +178,6 @@ public final class DeskWindow implements Shown {
     }
 
     private void enterRoom() {
-        if (room() == sheetRoom) {
-            sheetRoom.arriving();
-        }
         frame.setCenter(room().node());
         room().enter();
     }

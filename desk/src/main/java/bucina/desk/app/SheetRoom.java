@@ -4,11 +4,10 @@ import bucina.desk.bench.BenchSide;
 import bucina.desk.card.BenchMode;
 import bucina.desk.card.LegendCard;
 import bucina.desk.card.OutCard;
+import bucina.desk.look.Later;
 import bucina.desk.look.Palette;
 import bucina.desk.look.Shown;
 import bucina.desk.look.ShownPane;
-import bucina.desk.look.Steps;
-import bucina.desk.look.Ui;
 import bucina.desk.rack.Rack;
 import bucina.desk.session.Desk;
 import bucina.desk.session.LengthClasses;
@@ -37,6 +36,8 @@ public final class SheetRoom extends ShownPane {
     private final RowStrip strip;
     private final ClecoBar clecos;
     private final BenchSide bench;
+    private final Later rackPlace;
+    private final Later benchPlace;
     private final StageRail rail;
     private final OrientationBadge badge;
     private final ReachBar reachBar;
@@ -48,8 +49,6 @@ public final class SheetRoom extends ShownPane {
     private Palette palette = Palette.LIGHT;
     private double scale = 1;
     private boolean narrow;
-    private boolean arrived;
-    private final Steps coming = new Steps();
 
     SheetRoom(Desk desk, WorkTimer timer, Cards cards) {
         this.desk = desk;
@@ -73,6 +72,9 @@ public final class SheetRoom extends ShownPane {
                         cards::bringIn,
                         cards::callouts,
                         cards::addTyped));
+        // The sheet comes first, what stands beside it a frame later each.
+        rackPlace = new Later(rack, 1);
+        benchPlace = new Later(bench, 2);
         middle = new StackPane(sheet, badge, reachBar, done.node());
         middle.setMinSize(0, 0);
         over(reachBar, Pos.BOTTOM_RIGHT, new Insets(0, 12, 12, 0));
@@ -100,37 +102,14 @@ public final class SheetRoom extends ShownPane {
     void narrow(boolean on) {
         narrow = on;
         if (mode.isEmpty()) {
-            setLeft(on ? null : rack);
+            setLeft(on ? null : rackPlace);
         }
     }
 
     private void lay() {
-        setLeft(narrow ? null : rack);
+        setLeft(narrow ? null : rackPlace);
         setCenter(face);
-        setRight(bench);
-    }
-
-    /**
-     * Before it comes into a window that is seen, for the first time: the sheet comes first, what stands beside it a
-     * frame later each.
-     */
-    void arriving() {
-        if (arrived || mode.isPresent()) {
-            return;
-        }
-        setLeft(narrow ? null : Ui.room(rack));
-        setRight(Ui.room(bench));
-        coming.begin(List.of(
-                () -> {
-                    if (mode.isEmpty()) {
-                        setLeft(narrow ? null : rack);
-                    }
-                },
-                () -> {
-                    if (mode.isEmpty()) {
-                        setRight(bench);
-                    }
-                }));
+        setRight(benchPlace);
     }
 
     private List<Shown> parts() {
@@ -166,7 +145,6 @@ public final class SheetRoom extends ShownPane {
 
     @Override
     public void enter() {
-        arrived = true;
         mode.<Node>map(m -> m).orElse(sheet).requestFocus();
     }
 

@@ -124,14 +124,6 @@ public final class Ui {
         return region;
     }
 
-    /** Room kept for what comes a frame later. */
-    public static Region room(Region coming) {
-        Region room = new Region();
-        room.setMinWidth(coming.getMinWidth());
-        room.setPrefWidth(coming.getPrefWidth());
-        return room;
-    }
-
     /** Shows a node or takes it out of the layout. */
     public static void shown(Node node, boolean shown) {
         node.setVisible(shown);

@@ -10,8 +10,8 @@ import bucina.core.plan.Standing;
 import bucina.core.refit.LookAlikes;
 import bucina.core.stack.Derivation;
 import bucina.core.state.Snapshot;
+import bucina.desk.look.Later;
 import bucina.desk.look.ShownPane;
-import bucina.desk.look.Steps;
 import bucina.desk.look.Ui;
 import bucina.desk.look.Worded;
 import bucina.desk.session.Command;
@@ -64,8 +64,6 @@ public final class PartsRoom extends ShownPane {
     private Optional<Id.Part> added = Optional.empty();
 
     private boolean stale = true;
-    /** What stands open comes a frame after the list. */
-    private final Steps coming = new Steps();
 
     /**
      * @param lists opens the card that takes a list of parts in and writes one out
@@ -99,8 +97,7 @@ public final class PartsRoom extends ShownPane {
         });
         setCenter(lines);
         BorderPane.setMargin(lines, new Insets(0, 0, 12, 16));
-        setRight(Ui.room(detail));
-        coming.begin(List.of(() -> setRight(detail)));
+        setRight(new Later(detail, 1));
         ties.on(desk.session().snapshotProperty(), this::fill);
         ties.on(desk.look().unitProperty(), this::columns);
         ties.on(desk.look().unitProperty(), this::fill);

@@ -16,14 +16,12 @@ import org.testfx.framework.junit5.Stop;
 
 class ArrivingTest extends OnWindow {
 
-    private Stage stage;
     private Desk other;
     private double wide;
 
     @Start
-    void start(Stage first) throws IOException {
-        stage = first;
-        open(first);
+    void start(Stage stage) throws IOException {
+        open(stage);
     }
 
     @Stop
@@ -32,11 +30,11 @@ class ArrivingTest extends OnWindow {
     }
 
     /** As a build is opened: with what now, then its sheet. */
-    private void fromTonight() {
+    private void fromTonight(FxRobot robot) {
         other = new Desk(session, Prefs.in(folder));
         other.roomProperty().set(Desk.Room.TONIGHT);
         Scene scene = new DeskWindow(other, Clock.systemDefaultZone(), opened::add, guided).scene();
-        stage.setScene(scene);
+        ((Stage) robot.listWindows().getFirst()).setScene(scene);
         other.roomProperty().set(Desk.Room.SHEET);
         scene.getRoot().applyCss();
         scene.getRoot().layout();
@@ -47,7 +45,7 @@ class ArrivingTest extends OnWindow {
 
     @Test
     void what_stands_beside_the_sheet_comes_a_frame_later_and_moves_nothing(FxRobot robot) throws Exception {
-        robot.interact(this::fromTonight);
+        robot.interact(() -> fromTonight(robot));
         until(() -> robot.lookup(".bench-side").tryQuery().isPresent());
         assertThat(robot.lookup(".rack").tryQuery()).isPresent();
         settle(robot);
@@ -56,13 +54,13 @@ class ArrivingTest extends OnWindow {
 
     @Test
     void a_room_that_was_left_comes_back_whole(FxRobot robot) throws Exception {
-        robot.interact(this::fromTonight);
+        robot.interact(() -> fromTonight(robot));
         until(() -> robot.lookup(".bench-side").tryQuery().isPresent());
         robot.interact(() -> {
             other.roomProperty().set(Desk.Room.TONIGHT);
             other.roomProperty().set(Desk.Room.SHEET);
-            assertThat(stage.getScene().lookup(".rack")).isNotNull();
-            assertThat(stage.getScene().lookup(".bench-side")).isNotNull();
+            assertThat(robot.lookup(".rack").tryQuery()).isPresent();
+            assertThat(robot.lookup(".bench-side").tryQuery()).isPresent();
         });
     }
 }
