@@ -12,7 +12,6 @@ import bucina.desk.session.Suggestion;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.lang.management.ManagementFactory;
-import java.lang.management.ThreadMXBean;
 import java.nio.file.Files;
 import java.time.Clock;
 import java.util.Comparator;
@@ -37,7 +36,6 @@ import javafx.stage.Stage;
  */
 public final class Soak extends Application {
 
-    private static final ThreadMXBean THREADS = ManagementFactory.getThreadMXBean();
     private static final int HOURS = Integer.getInteger("hours", 8);
     private static final int AN_HOUR = 1800;
     private static final int EVENINGS = 500;
@@ -59,13 +57,9 @@ public final class Soak extends Application {
     private DeskWindow window;
     private List<Command> commands = List.of();
     /** How long each kind of thing done held the interface thread at most in this hour, ms. */
-    private final Map<String, Held> held = new HashMap<>();
+    private final Map<String, Took> held = new HashMap<>();
 
-    /** What a step took of the interface thread: its own processor time, and from begin to end. */
-    private record Held(double own, double whole) {}
-
-    private long begun;
-    private long begunOwn;
+    private Took begun = Took.NOTHING;
     private String last = "";
     private int done;
     private int logged;
@@ -111,9 +105,9 @@ public final class Soak extends Application {
                     Files.size(desk.session().path()) / 1000,
                     desk.snapshot().log().entries().size(),
                     desk.snapshot().log().marks().size(),
-                    THREADS.getThreadCount(),
+                    ManagementFactory.getThreadMXBean().getThreadCount(),
                     held.entrySet().stream()
-                            .sorted(Map.Entry.<String, Held>comparingByValue(Comparator.comparingDouble(Held::own))
+                            .sorted(Map.Entry.<String, Took>comparingByValue(Comparator.comparingDouble(Took::own))
                                     .reversed())
                             .limit(8)
                             .map(e -> String.format(
@@ -121,7 +115,7 @@ public final class Soak extends Application {
                                     "%s %.0f (%.0f)",
                                     e.getKey(),
                                     e.getValue().own(),
-                                    e.getValue().whole()))
+                                    e.getValue().clock()))
                             .collect(Collectors.joining(", ")));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -152,13 +146,11 @@ public final class Soak extends Application {
     }
 
     private void begin() {
-        begun = System.nanoTime();
-        begunOwn = THREADS.getCurrentThreadCpuTime();
+        begun = Took.now();
     }
 
     private void held(String what) {
-        Held now = new Held((THREADS.getCurrentThreadCpuTime() - begunOwn) / 1e6, (System.nanoTime() - begun) / 1e6);
-        held.merge(what, now, (a, b) -> a.own() >= b.own() ? a : b);
+        held.merge(what, begun.until(), (a, b) -> a.own() >= b.own() ? a : b);
     }
 
     /** Does one thing, and says which. */

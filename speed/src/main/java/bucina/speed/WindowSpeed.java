@@ -12,8 +12,6 @@ import bucina.desk.session.Desk;
 import bucina.desk.session.LogForm;
 import bucina.desk.session.Selection;
 import bucina.desk.session.Suggestion;
-import java.lang.management.ManagementFactory;
-import java.lang.management.ThreadMXBean;
 import java.time.Clock;
 import java.util.ArrayDeque;
 import java.util.Arrays;
@@ -36,7 +34,6 @@ import javafx.util.Duration;
  */
 public final class WindowSpeed extends Application {
 
-    private static final ThreadMXBean THREADS = ManagementFactory.getThreadMXBean();
     private static final int RUNS = 25;
     private final ExecutorService worker = Executors.newSingleThreadExecutor();
 
@@ -71,15 +68,15 @@ public final class WindowSpeed extends Application {
             // As a build is opened: with what now, then its sheet.
             desk[0].roomProperty().set(Desk.Room.TONIGHT);
             stage.setScene(new DeskWindow(desk[0], Clock.systemUTC()).scene());
-            stage.getScene().addPreLayoutPulseListener(() -> pulse = own());
+            stage.getScene().addPreLayoutPulseListener(() -> pulse = Took.now());
             stage.getScene().addPostLayoutPulseListener(WindowSpeed::laidOut);
             stage.show();
             System.out.println(faces + " faces of " + each
-                    + " holes: ms of processor time of the interface thread, median and most of " + RUNS
-                    + "; the longest layout of a frame meanwhile");
+                    + " holes: the interface thread, ms of its processor time and of the clock, median and most of "
+                    + RUNS + "; the longest layout of a frame meanwhile, likewise");
             next(todo);
         });
-        todo.add(() -> enter(desk[0], Desk.Room.SHEET, 0, new double[1], todo));
+        todo.add(() -> enter(desk[0], Desk.Room.SHEET, 0, new Took[1], todo));
         picks(todo, desk);
         stages(todo, desk, stage);
         step(
@@ -87,8 +84,8 @@ public final class WindowSpeed extends Application {
                 "another face",
                 i -> desk[0].show(
                         desk[0].snapshot().build().faces().get(i % faces).face().id()));
-        todo.add(() -> enter(desk[0], Desk.Room.PARTS, 0, new double[RUNS], todo));
-        todo.add(() -> enter(desk[0], Desk.Room.SHEET, 0, new double[RUNS], todo));
+        todo.add(() -> enter(desk[0], Desk.Room.PARTS, 0, new Took[RUNS], todo));
+        todo.add(() -> enter(desk[0], Desk.Room.SHEET, 0, new Took[RUNS], todo));
         step(todo, "another unit", i -> desk[0].look().turnUnit());
         saved(todo, "an entry taken over after it was saved", (i, then) -> log(desk[0], i, then));
         saved(todo, "a part taken off or put on, on the sheet", (i, then) -> takeOff(desk[0], then));
@@ -156,18 +153,13 @@ public final class WindowSpeed extends Application {
         });
     }
 
-    /** Processor time of the interface thread, ns: what a shared machine takes away meanwhile is left out. */
-    private static long own() {
-        return THREADS.getCurrentThreadCpuTime();
-    }
-
-    private static double held;
-    private static long pulse;
-    private static double laid;
+    private static Took held = Took.NOTHING;
+    private static Took pulse = Took.NOTHING;
+    private static Took laid = Took.NOTHING;
     private static Optional<Runnable> next = Optional.empty();
 
     private static void laidOut() {
-        laid = Math.max(laid, (own() - pulse) / 1e6);
+        laid = laid.longer(pulse.until());
         next.ifPresent(Platform::runLater);
         next = Optional.empty();
     }
@@ -181,9 +173,9 @@ public final class WindowSpeed extends Application {
     /** Runs what comes back from the worker on the interface thread, and keeps how long it held it at most. */
     private static void timed(Runnable task) {
         Platform.runLater(() -> {
-            long start = own();
+            Took start = Took.now();
             task.run();
-            held = Math.max(held, (own() - start) / 1e6);
+            held = held.longer(start.until());
         });
     }
 
@@ -192,14 +184,14 @@ public final class WindowSpeed extends Application {
     }
 
     private static void step(Queue<Runnable> todo, String name, Step step) {
-        todo.add(() -> run(name, step, -RUNS, new double[RUNS], todo));
+        todo.add(() -> run(name, step, -RUNS, new Took[RUNS], todo));
     }
 
-    private static void run(String name, Step step, int i, double[] times, Queue<Runnable> todo) {
-        long start = own();
+    private static void run(String name, Step step, int i, Took[] times, Queue<Runnable> todo) {
+        Took start = Took.now();
         step.run(Math.abs(i));
         if (i >= 0) {
-            times[i] = (own() - start) / 1e6;
+            times[i] = start.until();
         }
         if (i == RUNS - 1) {
             print(name, times);
@@ -216,11 +208,11 @@ public final class WindowSpeed extends Application {
 
     /** One change after another; what counts is the interface thread taking over what was saved. */
     private static void saved(Queue<Runnable> todo, String name, Change change) {
-        todo.add(() -> takeOver(name, change, 0, new double[RUNS], todo));
+        todo.add(() -> takeOver(name, change, 0, new Took[RUNS], todo));
     }
 
-    private static void takeOver(String name, Change change, int i, double[] times, Queue<Runnable> todo) {
-        held = 0;
+    private static void takeOver(String name, Change change, int i, Took[] times, Queue<Runnable> todo) {
+        held = Took.NOTHING;
         change.begin(
                 i,
                 () -> afterFrame(() -> {
@@ -235,7 +227,7 @@ public final class WindowSpeed extends Application {
     }
 
     /** A room entered from another; what counts is the longest piece: the step, or laying out a frame after it. */
-    private static void enter(Desk desk, Desk.Room room, int i, double[] times, Queue<Runnable> todo) {
+    private static void enter(Desk desk, Desk.Room room, int i, Took[] times, Queue<Runnable> todo) {
         if (times.length > 1) {
             desk.roomProperty().set(room == Desk.Room.SHEET ? Desk.Room.PARTS : Desk.Room.SHEET);
         }
@@ -244,14 +236,14 @@ public final class WindowSpeed extends Application {
         there.play();
     }
 
-    private static void entered(Desk desk, Desk.Room room, int i, double[] times, Queue<Runnable> todo) {
-        laid = 0;
-        long start = own();
+    private static void entered(Desk desk, Desk.Room room, int i, Took[] times, Queue<Runnable> todo) {
+        laid = Took.NOTHING;
+        Took start = Took.now();
         desk.roomProperty().set(room);
-        double step = (own() - start) / 1e6;
+        Took step = start.until();
         PauseTransition rest = new PauseTransition(Duration.millis(400));
         rest.setOnFinished(e -> {
-            times[i] = Math.max(step, laid);
+            times[i] = step.longer(laid);
             if (i == times.length - 1) {
                 print(
                         "the " + room.word() + " room entered"
@@ -286,15 +278,19 @@ public final class WindowSpeed extends Application {
         throw new IllegalStateException(sentence);
     }
 
-    private static void print(String name, double[] times) {
-        Arrays.sort(times);
+    private static void print(String name, Took[] times) {
+        double[] own = Arrays.stream(times).mapToDouble(Took::own).sorted().toArray();
+        double[] clock = Arrays.stream(times).mapToDouble(Took::clock).sorted().toArray();
         System.out.printf(
                 Locale.ROOT,
-                "  %-70s %6.1f %6.1f %6.1f%n",
+                "  %-64s %6.1f %6.1f   %6.1f %6.1f   %6.1f %6.1f%n",
                 name,
-                times[times.length / 2],
-                times[times.length - 1],
-                laid);
-        laid = 0;
+                own[own.length / 2],
+                own[own.length - 1],
+                clock[clock.length / 2],
+                clock[clock.length - 1],
+                laid.own(),
+                laid.clock());
+        laid = Took.NOTHING;
     }
 }
